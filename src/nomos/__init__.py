@@ -1,0 +1,1 @@
+"""Nomos: separates, proofs, orders and registers relief prints in several colours."""

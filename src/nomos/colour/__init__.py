@@ -1,0 +1,34 @@
+"""Spectra, paper, ink films and their overprints; CIELAB and colour difference."""
+
+from nomos.colour.cielab import (
+    delta_e00,
+    lab_to_hex,
+    lab_to_srgb,
+    reflectance_to_lab,
+    srgb_to_lab,
+)
+from nomos.colour.ink import OPACITIES, Opacity, ink_film
+from nomos.colour.layering import Film, Ground, film_over, overprints
+from nomos.colour.recovery import ColourError, smooth_reflectance
+from nomos.colour.spec import InkSpec, Lab, parse_colour, parse_ink
+
+__all__ = [
+    "OPACITIES",
+    "ColourError",
+    "Film",
+    "Ground",
+    "InkSpec",
+    "Lab",
+    "Opacity",
+    "delta_e00",
+    "film_over",
+    "ink_film",
+    "lab_to_hex",
+    "lab_to_srgb",
+    "overprints",
+    "parse_colour",
+    "parse_ink",
+    "reflectance_to_lab",
+    "smooth_reflectance",
+    "srgb_to_lab",
+]

@@ -1,0 +1,131 @@
+"""CIELAB D50/2 degrees, sRGB previews and the CIEDE2000 colour difference.
+
+One white point and one set of matrices serve the whole program: two libraries
+that round theirs differently disagree by some hundredths of a Lab unit.
+"""
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour.spectra import WHITE_XYZ, Array, reflectance_to_xyz
+
+# CIE 15: f(t) is linear below (6/29)^3.
+_DELTA = 6 / 29
+
+# IEC 61966-2-1: linear sRGB to XYZ under D65.
+_SRGB_TO_XYZ_D65 = np.array(
+    [[0.4124, 0.3576, 0.1805], [0.2126, 0.7152, 0.0722], [0.0193, 0.1192, 0.9505]]
+)
+# Lam (1985): the Bradford cone responses.
+_BRADFORD = np.array(
+    [[0.8951, 0.2664, -0.1614], [-0.7502, 1.7135, 0.0367], [0.0389, -0.0685, 1.0296]]
+)
+
+
+def _adaptation(source_white: Array, target_white: Array) -> Array:
+    scale = (_BRADFORD @ target_white) / (_BRADFORD @ source_white)
+    return np.linalg.inv(_BRADFORD) @ np.diag(scale) @ _BRADFORD
+
+
+_SRGB_TO_XYZ: Array = _adaptation(_SRGB_TO_XYZ_D65.sum(axis=1), WHITE_XYZ) @ _SRGB_TO_XYZ_D65
+_XYZ_TO_SRGB: Array = np.linalg.inv(_SRGB_TO_XYZ)
+
+
+def xyz_to_lab(xyz: Array) -> Array:
+    """CIELAB of tristimulus values relative to the D50 white. (..., 3) to (..., 3). CIE 15."""
+    t = np.asarray(xyz) / WHITE_XYZ
+    f = np.where(t > _DELTA**3, np.cbrt(t), t / (3 * _DELTA**2) + 4 / 29)
+    x, y, z = np.moveaxis(f, -1, 0)
+    return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
+
+
+def lab_to_xyz(lab: Array) -> Array:
+    """Tristimulus values of a CIELAB colour. (..., 3) to (..., 3). CIE 15, inverse."""
+    lightness, a, b = np.moveaxis(np.asarray(lab, dtype=np.float64), -1, 0)
+    y = (lightness + 16) / 116
+    f = np.stack([y + a / 500, y, y - b / 200], axis=-1)
+    return np.where(f > _DELTA, f**3, 3 * _DELTA**2 * (f - 4 / 29)) * WHITE_XYZ
+
+
+def reflectance_to_lab(reflectance: Array) -> Array:
+    """CIELAB D50/2 degrees of a reflectance. (..., 36) to (..., 3)."""
+    return xyz_to_lab(reflectance_to_xyz(reflectance))
+
+
+def _srgb_encode(linear: Array) -> Array:
+    return np.where(linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055)
+
+
+def _srgb_decode(encoded: Array) -> Array:
+    return np.where(encoded <= 0.04045, encoded / 12.92, ((encoded + 0.055) / 1.055) ** 2.4)
+
+
+def lab_to_srgb(lab: Array) -> NDArray[np.uint8]:
+    """sRGB preview of a CIELAB colour, white adapted from D50 to D65 (Bradford).
+
+    Parameters
+    ----------
+    lab : (..., 3) float64, CIELAB D50/2 deg.
+
+    Returns
+    -------
+    (..., 3) uint8; a colour outside sRGB is clipped channel by channel.
+
+    References
+    ----------
+    IEC 61966-2-1:1999; Lam (1985).
+    """
+    linear = lab_to_xyz(lab) @ _XYZ_TO_SRGB.T
+    return np.rint(255 * np.clip(_srgb_encode(linear), 0, 1)).astype(np.uint8)
+
+
+def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
+    """CIELAB D50/2 deg of sRGB values on the scale 0 to 255. (..., 3) to (..., 3)."""
+    return xyz_to_lab(_srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ _SRGB_TO_XYZ.T)
+
+
+def lab_to_hex(lab: Array) -> str:
+    """The sRGB preview of one CIELAB colour as #rrggbb."""
+    return "#{:02x}{:02x}{:02x}".format(*lab_to_srgb(np.asarray(lab)))
+
+
+def delta_e00(first: Array, second: Array) -> Array:
+    """CIEDE2000 colour difference with kL = kC = kH = 1.
+
+    Parameters
+    ----------
+    first, second : (..., 3) float64, CIELAB; they broadcast.
+
+    Returns
+    -------
+    (...) float64, 0 for equal colours, symmetric.
+
+    References
+    ----------
+    CIE 142-2001; Sharma, Wu & Dalal (2005), equations 2 to 22.
+    """
+    l1, a1, b1 = np.moveaxis(np.asarray(first, dtype=np.float64), -1, 0)
+    l2, a2, b2 = np.moveaxis(np.asarray(second, dtype=np.float64), -1, 0)
+    mean_c7 = ((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2) ** 7
+    g = 1.5 - 0.5 * np.sqrt(mean_c7 / (mean_c7 + 25.0**7))
+    c1, c2 = np.hypot(g * a1, b1), np.hypot(g * a2, b2)
+    h1, h2 = np.arctan2(b1, g * a1) % (2 * np.pi), np.arctan2(b2, g * a2) % (2 * np.pi)
+    grey = c1 * c2 == 0
+    dh = np.where(grey, 0, (h2 - h1 + np.pi) % (2 * np.pi) - np.pi)
+    big_dh = 2 * np.sqrt(c1 * c2) * np.sin(dh / 2)
+    # The mean hue lies half way along the shorter arc; for greys it is the sum.
+    h = np.where(grey, h1 + h2, np.where(np.abs(h1 - h2) > np.pi, h1 + h2 + 2 * np.pi, h1 + h2) / 2)
+    mean_l, mean_c = (l1 + l2) / 2, (c1 + c2) / 2
+    t = (
+        1
+        - 0.17 * np.cos(h - np.radians(30))
+        + 0.24 * np.cos(2 * h)
+        + 0.32 * np.cos(3 * h + np.radians(6))
+        - 0.20 * np.cos(4 * h - np.radians(63))
+    )
+    s_l = 1 + 0.015 * (mean_l - 50) ** 2 / np.sqrt(20 + (mean_l - 50) ** 2)
+    s_c, s_h = 1 + 0.045 * mean_c, 1 + 0.015 * mean_c * t
+    turn = np.radians(30) * np.exp(-(((np.degrees(h) % 360 - 275) / 25) ** 2))
+    r_t = -2 * np.sqrt(mean_c**7 / (mean_c**7 + 25.0**7)) * np.sin(2 * turn)
+    dl, dc, dh = (l2 - l1) / s_l, (c2 - c1) / s_c, big_dh / s_h
+    return np.sqrt(np.maximum(dl**2 + dc**2 + dh**2 + r_t * dc * dh, 0))

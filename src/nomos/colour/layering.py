@@ -1,0 +1,127 @@
+"""Films of ink laid over each other: Kubelka-Munk with Saunderson's surface term.
+
+Inside the film there are two diffuse fluxes and no surface; what an instrument
+or an eye sees has gone through the surface twice. `internal` and `measured`
+name the two sides throughout.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour.recovery import smooth_reflectance
+from nomos.colour.spectra import Array
+
+# Saunderson (1942): surface reflection from outside and from inside, for a film
+# of refractive index about 1.5 (Fresnel: ((n - 1) / (n + 1))^2 = 0.04).
+SURFACE_K1 = 0.04
+SURFACE_K2 = 0.6
+# A black darker than 4 % shows that its gloss leaves the measurement: its own
+# surface term is this share of its darkest band, so that it can exist at all.
+_DARK_SURFACE_SHARE = 0.95
+
+
+def to_internal(measured: Array, k1: float | Array) -> Array:
+    """Reflectance inside the film from the measured one. Saunderson (1942), inverted."""
+    m = np.asarray(measured)
+    return (m - k1) / ((1 - k1) * (1 - SURFACE_K2) + SURFACE_K2 * (m - k1))
+
+
+def to_measured(internal: Array, k1: float | Array) -> Array:
+    """Measured reflectance from the one inside the film. Saunderson (1942).
+
+    R = k1 + (1 - k1)(1 - k2) Ri / (1 - k2 Ri); arrays broadcast.
+    """
+    return k1 + (1 - k1) * (1 - SURFACE_K2) * internal / (1 - SURFACE_K2 * internal)
+
+
+def film_over(ground: Array, absorption: Array, scattering: Array, thickness: float | Array = 1.0) -> Array:
+    """Internal reflectance of one film on a ground.
+
+    Parameters
+    ----------
+    ground : (..., 36) float64, internal reflectance below the film, 0 to 1.
+    absorption, scattering : (..., 36) float64, K and S for one unit of film, at least 0.
+    thickness : film thickness X in units of the solid's film.
+
+    Returns
+    -------
+    (..., 36) float64.
+
+    Notes
+    -----
+    The published form R = (1 - Rg(a - b coth bSX)) / (a - Rg + b coth bSX) is
+    divided out here with g = bS = sqrt(K^2 + 2KS) and u = tanh(gX) / g, which
+    has no singularity: S = 0 gives Rg exp(-2KX), K = 0 gives the white film.
+
+    References
+    ----------
+    Kubelka & Munk (1931); Kubelka (1948).
+    """
+    k, s = absorption, scattering
+    g = np.sqrt(k * (k + 2 * s))
+    gx = g * thickness
+    u = np.where(gx > 1e-6, np.tanh(gx) / np.where(g > 0, g, 1), thickness)
+    return (ground + u * (s - ground * (k + s))) / (1 + u * (k + s - ground * s))
+
+
+@dataclass(frozen=True, eq=False)
+class Ground:
+    """Bare paper: internal reflectance (36,) and its surface term k1."""
+
+    internal: Array
+    k1: float
+
+    @classmethod
+    def from_lab(cls, lab: Sequence[float]) -> "Ground":
+        """Paper of the given CIELAB colour. Raises ColourError where no paper can have it."""
+        reflectance = smooth_reflectance(np.asarray(lab, dtype=np.float64))
+        k1 = surface_term(reflectance)
+        return cls(to_internal(reflectance, k1), k1)
+
+
+@dataclass(frozen=True, eq=False)
+class Film:
+    """One ink film: K and S (36,) for the solid, surface term k1, thickness in solids.
+
+    Extender thins K and S alike, so a strength of 0.5 is half the film.
+    """
+
+    absorption: Array
+    scattering: Array
+    k1: float
+    thickness: float = 1.0
+
+
+def surface_term(measured: Array) -> float:
+    """The surface term k1 of a solid: 0.04, or less where the solid is darker than that."""
+    return min(SURFACE_K1, _DARK_SURFACE_SHARE * float(np.min(measured)))
+
+
+def overprints(ground: Ground, films: Sequence[Film]) -> Array:
+    """Measured reflectance of every combination of films, laid in print order.
+
+    Parameters
+    ----------
+    ground : the paper.
+    films : N films, first printed first.
+
+    Returns
+    -------
+    (2**N, 36) float64; bit i of the row number says whether film i is there.
+
+    Notes
+    -----
+    Each film is applied once to all combinations of the films below it, so the
+    cost is that of 2**N films. The surface seen belongs to the top film; a thin
+    film takes on its share of it.
+    """
+    internal = ground.internal[None, :]
+    k1 = np.array([[ground.k1]])
+    for film in films:
+        covered = film_over(internal, film.absorption, film.scattering, film.thickness)
+        share = min(1.0, film.thickness)
+        internal = np.concatenate([internal, covered])
+        k1 = np.concatenate([k1, k1 + share * (film.k1 - k1)])
+    return to_measured(internal, k1)

@@ -1,0 +1,127 @@
+"""Drawing an SVG design at print resolution, in a process of its own."""
+
+import io
+import re
+import subprocess
+import sys
+from collections.abc import Callable
+
+import numpy as np
+from lxml import etree
+from numpy.typing import NDArray
+from PIL import Image
+
+from nomos.errors import BadInput
+from nomos.units import MM_PER_INCH, checked_size
+
+SVG = "{http://www.w3.org/2000/svg}svg"
+_SECONDS = 120
+_MM = {
+    "": MM_PER_INCH / 96, "px": MM_PER_INCH / 96, "mm": 1.0, "cm": 10.0, "in": MM_PER_INCH,
+    "pt": MM_PER_INCH / 72, "pc": MM_PER_INCH / 6,
+}  # fmt: skip
+
+
+def is_svg(data: bytes) -> bool:
+    """Whether the bytes look like an SVG document (plain text with an svg element near the start)."""
+    head = data[:4096].lstrip(b"\xef\xbb\xbf \t\r\n")
+    return head.startswith(b"<") and re.search(rb"<(\w+:)?svg[\s>]", data[:65536]) is not None
+
+
+def read_svg(
+    data: bytes,
+    name: str,
+    *,
+    size_mm: tuple[float, float] | None,
+    px_per_mm: Callable[[tuple[float, float]], float],
+) -> tuple[NDArray[np.uint8], tuple[float, float]]:
+    """Draw an SVG on white.
+
+    Parameters
+    ----------
+    data, name : the file's bytes and its name for messages.
+    size_mm : the box to fit it into; None takes the drawing's own size.
+    px_per_mm : the resolution to draw a page of a given size at.
+
+    Returns
+    -------
+    (height, width, 3) uint8 sRGB, and width and height in mm.
+
+    Raises
+    ------
+    BadInput : not well-formed, without a size, or not drawable within two minutes.
+    """
+    # No entities, no network: a design file may come from anywhere.
+    parser = etree.XMLParser(resolve_entities=False, no_network=True, huge_tree=False)
+    try:
+        root = etree.fromstring(data, parser)
+    except (etree.XMLSyntaxError, ValueError):
+        raise BadInput(f"{name} is not a complete SVG drawing; export it again.") from None
+    if root.tag != SVG:
+        raise BadInput(f"{name} is not an SVG drawing; export it as plain SVG.")
+    own, view = _own_size(root, name)
+    size = _fit(own, size_mm)
+    checked_size(*size)
+    ppm = px_per_mm(size)
+    width, height = max(1, round(size[0] * ppm)), max(1, round(size[1] * ppm))
+    root.set("viewBox", view)
+    root.set("preserveAspectRatio", "none")
+    root.set("width", str(width))
+    root.set("height", str(height))
+    return _draw(etree.tostring(root), name), size
+
+
+def _own_size(root: etree._Element, name: str) -> tuple[tuple[float, float], str]:
+    """Width and height in mm, and the viewBox as text."""
+    view = root.get("viewBox")
+    box = [float(part) for part in re.findall(r"[-+]?[\d.]+(?:[eE][-+]?\d+)?", view or "")]
+    sides = [_length(root.get(side)) for side in ("width", "height")]
+    if len(box) == 4 and box[2] > 0 and box[3] > 0:
+        pixel = _MM["px"]
+        width, height = sides
+        if width is None and height is None:
+            width = box[2] * pixel
+        if width is None:
+            assert height is not None
+            width = height * box[2] / box[3]
+        if height is None:
+            height = width * box[3] / box[2]
+        return (width, height), " ".join(f"{value:g}" for value in box)
+    if sides[0] and sides[1]:
+        return (sides[0], sides[1]), f"0 0 {sides[0] / _MM['px']:g} {sides[1] / _MM['px']:g}"
+    raise BadInput(f"{name} has neither a size nor a viewBox; set the page size and export it again.")
+
+
+def _length(text: str | None) -> float | None:
+    found = re.fullmatch(r"\s*([\d.]+)\s*(px|mm|cm|in|pt|pc|)\s*", text or "")
+    return float(found[1]) * _MM[found[2]] if found and float(found[1]) > 0 else None
+
+
+def _fit(own: tuple[float, float], box: tuple[float, float] | None) -> tuple[float, float]:
+    if box is None:
+        return own
+    scale = min(box[0] / own[0], box[1] / own[1])
+    width, height = own[0] * scale, own[1] * scale
+    # A box of nearly the drawing's shape is the size meant, rounded.
+    return box if abs(width / box[0] - 1) < 0.01 and abs(height / box[1] - 1) < 0.01 else (width, height)
+
+
+def _draw(svg: bytes, name: str) -> NDArray[np.uint8]:
+    try:
+        done = subprocess.run(
+            [sys.executable, "-m", "nomos.design.svg_process"],
+            input=svg,
+            capture_output=True,
+            timeout=_SECONDS,
+            check=False,
+        )
+    except subprocess.TimeoutExpired:
+        raise BadInput(f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG.") from None
+    if done.returncode != 0 or not done.stdout:
+        raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
+    image = Image.open(io.BytesIO(done.stdout)).convert("RGBA")
+    page = Image.new("RGBA", image.size, "white")
+    page.alpha_composite(image)
+    return np.array(page.convert("RGB"), np.uint8)
+
+

@@ -1,0 +1,29 @@
+"""Draws one SVG from standard input to a PNG on standard output.
+
+A process of its own because the renderer holds Python's lock while it draws,
+which would freeze the window, and cannot be stopped from within.
+"""
+
+import sys
+
+import resvg_py
+
+from nomos import typeface
+
+
+def main() -> None:
+    """Read SVG, write PNG; the size stands in the document, in pixels."""
+    png = resvg_py.svg_to_bytes(
+        svg_string=sys.stdin.buffer.read().decode("utf-8"),
+        dpi=96,
+        skip_system_fonts=True,
+        font_files=[str(path) for path in typeface.ALL],
+        font_family="Lato",
+        sans_serif_family="Lato",
+        serif_family="Lato",
+    )
+    sys.stdout.buffer.write(bytes(png))
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,33 @@
+"""How long work in the core says how far it is, and learns that it is no longer wanted."""
+
+from typing import Protocol
+
+
+class Cancelled(Exception):
+    """The work was called off; nothing it would have made is to be used."""
+
+
+class Progress(Protocol):
+    """What a long core function is handed."""
+
+    def report(self, fraction: float, message: str) -> None:
+        """Say that `fraction` (0 to 1) is done. Raises Cancelled when the work is called off."""
+
+
+class _Silent:
+    def report(self, fraction: float, message: str) -> None:
+        pass
+
+
+class Part:
+    """A stretch of a longer piece of work, reporting into the whole."""
+
+    def __init__(self, whole: Progress, start: float, end: float) -> None:
+        self._whole, self._start, self._span = whole, start, end - start
+
+    def report(self, fraction: float, message: str) -> None:
+        """Report `fraction` of this part as the right share of the whole."""
+        self._whole.report(self._start + self._span * fraction, message)
+
+
+NULL_PROGRESS: Progress = _Silent()

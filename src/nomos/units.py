@@ -1,0 +1,62 @@
+"""Lengths as printmakers type them, and figures as they read them."""
+
+import re
+
+from nomos.errors import BadInput
+
+MM_PER_INCH = 25.4
+_MM = {"mm": 1.0, "cm": 10.0, "in": MM_PER_INCH, '"': MM_PER_INCH, "pt": MM_PER_INCH / 72, "": 1.0}
+_LENGTH = re.compile(r'\s*([-+−]?\d*[.,]?\d+)\s*(mm|cm|in|"|pt|)\s*', re.IGNORECASE)
+_SIZE = re.compile(r"(.+?)\s*[x×]\s*(.+)", re.IGNORECASE)
+
+SMALLEST_MM, LARGEST_MM = 5.0, 2000.0
+
+
+def parse_length(text: str, default_unit: str = "mm") -> float:
+    """Millimetres of `12.5`, `12,5 mm`, `1.2 cm`, `0.5 in`, `36 pt`. Raises BadInput."""
+    found = _LENGTH.fullmatch(text)
+    if not found:
+        raise BadInput(f"'{text}' is not a length; write it as 12.5, 12.5 mm or 0.5 in.")
+    number = float(found[1].replace(",", ".").replace("−", "-"))
+    return number * _MM[found[2].lower() or default_unit]
+
+
+def parse_size(text: str) -> tuple[float, float]:
+    """Width and height in mm of `180x240`, `180 × 240 mm`, `7x9.5in`. Raises BadInput.
+
+    A unit after the second figure counts for both.
+    """
+    found = _SIZE.fullmatch(text.strip())
+    if not found:
+        raise BadInput(f"'{text}' is not a size; write it as 180x240 (mm) or 7x9.5in.")
+    second = _LENGTH.fullmatch(found[2])
+    unit = second[2].lower() if second and second[2] else "mm"
+    return checked_size(parse_length(found[1], unit), parse_length(found[2]))
+
+
+def checked_size(width_mm: float, height_mm: float) -> tuple[float, float]:
+    """The size itself if a relief print can have it. Raises BadInput."""
+    for side in (width_mm, height_mm):
+        if not SMALLEST_MM <= side <= LARGEST_MM:
+            raise BadInput(
+                f"{width_mm:g} × {height_mm:g} mm cannot be printed: "
+                f"each side must be {SMALLEST_MM:g} to {LARGEST_MM:g} mm."
+            )
+    return width_mm, height_mm
+
+
+def number(value: float, digits: int = 1) -> str:
+    """A figure with a true minus sign, and no minus before zero."""
+    text = f"{value:.{digits}f}"
+    if float(text) == 0:
+        text = text.lstrip("-")
+    return text.replace("-", "−")
+
+
+def size_text(width_mm: float, height_mm: float) -> str:
+    """`180 × 240 mm`, with a decimal only where it says something."""
+
+    def side(value: float) -> str:
+        return number(value, 0 if abs(value - round(value)) < 0.05 else 1)
+
+    return f"{side(width_mm)} × {side(height_mm)} mm"
