@@ -3,7 +3,7 @@
 from typing import Protocol
 
 
-class Cancelled(Exception):
+class Cancelled(Exception):  # noqa: N818 - nothing went wrong
     """The work was called off; nothing it would have made is to be used."""
 
 

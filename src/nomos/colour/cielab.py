@@ -13,22 +13,19 @@ from nomos.colour.spectra import WHITE_XYZ, Array, reflectance_to_xyz
 _DELTA = 6 / 29
 
 # IEC 61966-2-1: linear sRGB to XYZ under D65.
-_SRGB_TO_XYZ_D65 = np.array(
-    [[0.4124, 0.3576, 0.1805], [0.2126, 0.7152, 0.0722], [0.0193, 0.1192, 0.9505]]
-)
+_SRGB_TO_XYZ_D65 = np.array([[0.4124, 0.3576, 0.1805], [0.2126, 0.7152, 0.0722], [0.0193, 0.1192, 0.9505]])
 # Lam (1985): the Bradford cone responses.
-_BRADFORD = np.array(
-    [[0.8951, 0.2664, -0.1614], [-0.7502, 1.7135, 0.0367], [0.0389, -0.0685, 1.0296]]
-)
+_BRADFORD = np.array([[0.8951, 0.2664, -0.1614], [-0.7502, 1.7135, 0.0367], [0.0389, -0.0685, 1.0296]])
 
 
 def _adaptation(source_white: Array, target_white: Array) -> Array:
     scale = (_BRADFORD @ target_white) / (_BRADFORD @ source_white)
-    return np.linalg.inv(_BRADFORD) @ np.diag(scale) @ _BRADFORD
+    matrix: Array = np.linalg.inv(_BRADFORD) @ np.diag(scale) @ _BRADFORD
+    return matrix
 
 
 _SRGB_TO_XYZ: Array = _adaptation(_SRGB_TO_XYZ_D65.sum(axis=1), WHITE_XYZ) @ _SRGB_TO_XYZ_D65
-_XYZ_TO_SRGB: Array = np.linalg.inv(_SRGB_TO_XYZ)
+_XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(_SRGB_TO_XYZ), np.float64)
 
 
 def xyz_to_lab(xyz: Array) -> Array:
@@ -53,7 +50,9 @@ def reflectance_to_lab(reflectance: Array) -> Array:
 
 
 def _srgb_encode(linear: Array) -> Array:
-    return np.where(linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055)
+    return np.where(
+        linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055
+    )
 
 
 def _srgb_decode(encoded: Array) -> Array:

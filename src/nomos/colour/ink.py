@@ -53,9 +53,7 @@ def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float], str
 
 
 @lru_cache(maxsize=4096)
-def _solid(
-    lab: tuple[float, ...], opacity: Opacity, paper: tuple[float, ...]
-) -> tuple[Array, Array, float]:
+def _solid(lab: tuple[float, ...], opacity: Opacity, paper: tuple[float, ...]) -> tuple[Array, Array, float]:
     solid = smooth_reflectance(np.array(lab))
     k1 = surface_term(solid)
     wanted = np.minimum(to_internal(solid, k1), _BRIGHTEST)

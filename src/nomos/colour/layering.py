@@ -9,6 +9,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.colour.recovery import smooth_reflectance
 from nomos.colour.spectra import Array
@@ -99,29 +100,36 @@ def surface_term(measured: Array) -> float:
     return min(SURFACE_K1, _DARK_SURFACE_SHARE * float(np.min(measured)))
 
 
-def overprints(ground: Ground, films: Sequence[Film]) -> Array:
-    """Measured reflectance of every combination of films, laid in print order.
+def all_combinations(count: int) -> NDArray[np.bool_]:
+    """Every combination of `count` films: (2**count, count); bit i of the row number is column i."""
+    rows = np.arange(1 << count)[:, None]
+    return (rows >> np.arange(count)) & 1 == 1
+
+
+def overprints(ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | None = None) -> Array:
+    """Measured reflectance of combinations of films, laid in print order.
 
     Parameters
     ----------
     ground : the paper.
     films : N films, first printed first.
+    rows : (n, N) bool, which films each combination holds; None takes all 2**N
+        in the order of `all_combinations`.
 
     Returns
     -------
-    (2**N, 36) float64; bit i of the row number says whether film i is there.
+    (n, 36) float64.
 
     Notes
     -----
-    Each film is applied once to all combinations of the films below it, so the
-    cost is that of 2**N films. The surface seen belongs to the top film; a thin
-    film takes on its share of it.
+    The surface seen belongs to the top film of each combination; a thin film
+    takes on its share of it.
     """
-    internal = ground.internal[None, :]
-    k1 = np.array([[ground.k1]])
-    for film in films:
-        covered = film_over(internal, film.absorption, film.scattering, film.thickness)
-        share = min(1.0, film.thickness)
-        internal = np.concatenate([internal, covered])
-        k1 = np.concatenate([k1, k1 + share * (film.k1 - k1)])
+    if rows is None:
+        rows = all_combinations(len(films))
+    internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
+    k1 = np.full((len(rows), 1), ground.k1)
+    for film, printed in zip(films, rows.T, strict=True):
+        internal[printed] = film_over(internal[printed], film.absorption, film.scattering, film.thickness)
+        k1[printed] += min(1.0, film.thickness) * (film.k1 - k1[printed])
     return to_measured(internal, k1)

@@ -51,8 +51,10 @@ def parse_ink(text: str) -> InkSpec:
         elif name == "opacity":
             raise ColourError(f"In '{text}' the opacity must be transparent, semi or opaque.")
         else:
-            raise ColourError(f"In '{text}' only opacity= and strength= may follow the colour, not '{option}'.")
-    return InkSpec(lab, OPACITIES[OPACITIES.index(opacity)], strength)  # type: ignore[arg-type] # one of the words
+            raise ColourError(
+                f"In '{text}' only opacity= and strength= may follow the colour, not '{option}'."
+            )
+    return InkSpec(lab, OPACITIES[OPACITIES.index(opacity)], strength)
 
 
 def _parse_strength(value: str, text: str) -> float:

@@ -7,6 +7,7 @@ made up for Nomos. `python -m nomos.demo.glasshouse` writes the shipped files an
 import math
 import random
 from collections.abc import Iterable, Sequence
+from itertools import pairwise
 from pathlib import Path
 
 WIDTH_MM, HEIGHT_MM = 180, 240
@@ -61,7 +62,7 @@ class Drawing:
 
     def _wavered(self, points: Sequence[Point], waver: float) -> list[Point]:
         wavered = [points[0]]
-        for (x0, y0), (x1, y1) in zip(points, points[1:], strict=False):
+        for (x0, y0), (x1, y1) in pairwise(points):
             steps = max(1, round(math.hypot(x1 - x0, y1 - y0) / 9))
             for step in range(1, steps + 1):
                 t = step / steps
@@ -94,7 +95,9 @@ def _between(a: Point, b: Point, t: float) -> Point:
 
 def _curve(a: Point, b: Point, c: Point, steps: int = 12) -> list[Point]:
     """A quadratic curve from a to c, drawn towards b."""
-    return [_between(_between(a, b, i / steps), _between(b, c, i / steps), i / steps) for i in range(steps + 1)]
+    return [
+        _between(_between(a, b, i / steps), _between(b, c, i / steps), i / steps) for i in range(steps + 1)
+    ]
 
 
 def glasshouse() -> str:
@@ -206,7 +209,12 @@ def _roof_light(drawing: Drawing) -> None:
         def at(u: float, v: float) -> Point:
             return _between(_between(_C, _H, u), _between(_D, _F, u), v)
 
-        return [at(i / 6, j / 3), at((i + 1) / 6, j / 3), at((i + 1) / 6, (j + 1) / 3), at(i / 6, (j + 1) / 3)]
+        return [
+            at(i / 6, j / 3),
+            at((i + 1) / 6, j / 3),
+            at((i + 1) / 6, (j + 1) / 3),
+            at(i / 6, (j + 1) / 3),
+        ]
 
     for i, j, fill in (
         (0, 0, RIME), (1, 0, RIME), (2, 0, RIME), (1, 1, RIME), (4, 0, ROSE), (5, 0, ROSE), (5, 1, ROSE),
@@ -214,7 +222,9 @@ def _roof_light(drawing: Drawing) -> None:
     ):  # fmt: skip
         drawing.area(pane(i, j), fill)
     hinge, edge = _between(_C, _H, 0.55), _between(_C, _H, 0.78)
-    drawing.outlined([hinge, edge, (edge[0] + 11, edge[1] + 1.5), (hinge[0] + 11.5, hinge[1] + 2.5)], SLATE, 1.1)
+    drawing.outlined(
+        [hinge, edge, (edge[0] + 11, edge[1] + 1.5), (hinge[0] + 11.5, hinge[1] + 2.5)], SLATE, 1.1
+    )
 
 
 def _inside(drawing: Drawing) -> None:
@@ -341,7 +351,8 @@ def _leek(drawing: Drawing, x: float, y: float, scale: float) -> None:
 
 def _barrow(drawing: Drawing) -> None:
     """The wheelbarrow, left standing with the day's leeks in it."""
-    drawing.blade(_curve((104, 217.6), (136, 218.6), (171, 216.6)), [5.2 * math.sin(math.pi * (i + 0.4) / 12.8) ** 0.6 for i in range(13)], SLATE)  # fmt: skip
+    shadow = _curve((104, 217.6), (136, 218.6), (171, 216.6))
+    drawing.blade(shadow, [5.2 * math.sin(math.pi * (i + 0.4) / 12.8) ** 0.6 for i in range(13)], SLATE)
     for x, lean in ((126, -10), (132, -5), (138, 1), (144, 7), (149, 12)):
         leaf = _curve((x, 184), (x + lean * 0.4, 170), (x + lean * 1.7, 162 + abs(lean) * 0.5))
         drawing.blade(leaf, [3.6 - 0.24 * i for i in range(13)], LEEK)

@@ -87,7 +87,7 @@ def remove_specks(
         return labels
     doomed = regions.paint(drop.view(np.uint8)).astype(np.uint8, copy=False)
     progress.report(0.6, "filling specks")
-    labels = _fill_nearest(labels.copy(), doomed)
+    labels = fill_nearest(labels, doomed)
     # Filling joins almost everything at once; what a corner still cuts off goes
     # to its longest neighbour, which lowers the number of regions each time.
     while _merge_leftovers(labels, least):
@@ -95,16 +95,15 @@ def remove_specks(
     return labels
 
 
-def _fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
+def fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
+    """A page where each doomed pixel (non-zero) has the colour of the nearest that is kept."""
     _, nearest = cv2.distanceTransformWithLabels(
         doomed, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
     )
     kept = doomed == 0
     of_source = np.zeros(int(nearest.max()) + 1, np.uint8)
     of_source[nearest[kept]] = labels[kept]
-    hit = ~kept
-    labels[hit] = of_source[nearest[hit]]
-    return labels
+    return np.where(kept, labels, of_source[nearest])
 
 
 def _merge_leftovers(labels: Labels, least: int) -> bool:

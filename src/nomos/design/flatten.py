@@ -115,6 +115,11 @@ def flatten(
     return _measured(picture, labels, palette, suggestion)
 
 
+def suggest(picture: Picture, *, seed: int = 0) -> Suggestion:
+    """How many colours a design seems to have, and what each number would lose."""
+    return suggest_count(colour_histogram(picture.rgb), seed=seed)
+
+
 def _labelled(rgb: NDArray[np.uint8], palette: NDArray[np.float64]) -> Labels:
     table = lookup_table(palette)
     labels = np.empty(rgb.shape[:2], np.uint8)

@@ -55,7 +55,10 @@ def colour_histogram(rgb: NDArray[np.uint8]) -> Histogram:
     totals = np.bincount(numbers, weights, _BINS)
     used = np.flatnonzero(totals)
     means = np.stack(
-        [np.bincount(numbers, weights * sampled[..., c].ravel(), _BINS)[used] / totals[used] for c in range(3)],
+        [
+            np.bincount(numbers, weights * sampled[..., c].ravel(), _BINS)[used] / totals[used]
+            for c in range(3)
+        ],
         axis=-1,
     )
     return Histogram(srgb_to_lab(means), totals[used] / totals.sum(), used)
@@ -108,9 +111,7 @@ def _lloyd(points: Array, weight: Array, centres: Array) -> tuple[Array, float]:
     for _ in range(_ROUNDS):
         member = np.argmin(_squared(points, centres), axis=1)
         mass = np.bincount(member, weight, len(centres))
-        sums = np.stack(
-            [np.bincount(member, weight * points[:, c], len(centres)) for c in range(3)], axis=-1
-        )
+        sums = np.stack([np.bincount(member, weight * points[:, c], len(centres)) for c in range(3)], axis=-1)
         moved = np.where(mass[:, None] > 0, sums / np.maximum(mass, 1e-300)[:, None], centres)
         if np.allclose(moved, centres, atol=1e-4):
             break
@@ -150,7 +151,9 @@ def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:
         errors.append(float(histogram.weight @ squared.min(axis=1)))
         nearest = palette[np.argmin(squared, axis=1)]
         curve.append(float(histogram.weight @ delta_e00(histogram.lab, nearest)))
-    good_enough = next((n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most)
+    good_enough = next(
+        (n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most
+    )
     # The last count has no bend of its own, and none beyond "cannot be told apart" is of use.
     log_error = np.log(np.maximum(errors, 1e-3))
     bend = log_error[:-2] - 2 * log_error[1:-1] + log_error[2:]

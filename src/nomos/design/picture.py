@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image, ImageCms, ImageOps
+from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
@@ -143,7 +143,7 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
                 f"{name} would unpack to more than {MAX_FILE_PIXELS // 1_000_000} million pixels; "
                 "save it smaller, 300 dpi at the size of the print is enough."
             ) from None
-        except Image.UnidentifiedImageError:
+        except UnidentifiedImageError:
             raise BadInput(
                 f"{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; "
                 "save it as one of these."
@@ -167,7 +167,8 @@ def _own_size(image: Image.Image) -> tuple[float, float] | None:
     # Cameras and screen programs write 72 or 96 without meaning a size in print.
     if not (20 <= x_dpi <= 10000 and 20 <= y_dpi <= 10000):
         return None
-    return image.width / x_dpi * MM_PER_INCH, image.height / y_dpi * MM_PER_INCH
+    # To a tenth of a millimetre: PNG stores whole pixels per metre, so 300 dpi reads 299.9994.
+    return round(image.width / x_dpi * MM_PER_INCH, 1), round(image.height / y_dpi * MM_PER_INCH, 1)
 
 
 def _to_srgb(image: Image.Image, name: str) -> tuple[Rgb, tuple[str, ...]]:

@@ -116,12 +116,12 @@ def _draw(svg: bytes, name: str) -> NDArray[np.uint8]:
             check=False,
         )
     except subprocess.TimeoutExpired:
-        raise BadInput(f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG.") from None
+        raise BadInput(
+            f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG."
+        ) from None
     if done.returncode != 0 or not done.stdout:
         raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
     image = Image.open(io.BytesIO(done.stdout)).convert("RGBA")
     page = Image.new("RGBA", image.size, "white")
     page.alpha_composite(image)
     return np.array(page.convert("RGB"), np.uint8)
-
-

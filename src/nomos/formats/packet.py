@@ -1,0 +1,201 @@
+"""The packet a printmaker takes to the bench: project, proof, stages, templates, plan."""
+
+import contextlib
+import json
+import os
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from nomos.colour import lab_to_hex
+from nomos.errors import BadInput
+from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
+from nomos.formats.pictures import png
+from nomos.formats.svg import template_svg
+from nomos.formats.template import templates
+from nomos.order import before_next, reasons
+from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    LaidSheet,
+    Project,
+    colour_matches,
+    cut_blocks,
+    find,
+    impressions_to_lay,
+    kento_or_reason,
+    lay_sheet,
+    mask_request,
+    mean_difference,
+    save,
+    sheet_labs,
+)
+from nomos.project.edits import in_register, layers
+from nomos.project.model import ProjectError
+from nomos.proof import render, to_rgb
+
+
+def write_packet(
+    folder: Path,
+    project: Project,
+    assets: Assets,
+    *,
+    paper: str = DEFAULT_PAPER,
+    progress: Progress = NULL_PROGRESS,
+) -> dict[str, Any]:
+    """Write everything of a project into a folder and return the plan that `plan.json` holds.
+
+    Proofs and templates show every block in register, whatever was tried on
+    the screen. Files are replaced one by one, each whole or not at all.
+
+    Raises
+    ------
+    BadInput : nothing to print, no room for the kento, or the folder cannot be written.
+    Cancelled : called off through `progress`.
+    """
+    project = in_register(project)
+    request = mask_request(project, assets)
+    if request is None or not project.impressions:
+        raise ProjectError("flat", "There is nothing to print yet: open a picture and flatten it first.")
+    blocks = cut_blocks(request, progress=Part(progress, 0.0, 0.2))
+    drawn = templates(project, blocks, progress=Part(progress, 0.2, 0.45))
+    pdf = templates_pdf(drawn, paper=paper, progress=Part(progress, 0.45, 0.6))
+    laid = lay_sheet(blocks, impressions_to_lay(project), pad_mm=0)
+    names = []
+    with writing_into(folder):
+        (folder / "svg").mkdir(parents=True, exist_ok=True)
+        save(folder / "project.nomos", project, assets)
+        names.append("project.nomos")
+        names += [_write(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
+        names.append(_write(folder, "blocks.pdf", pdf))
+        for pull, name in _proof_names(project):
+            progress.report(0.6 + 0.35 * pull / len(project.impressions), "writing proofs")
+            pixels = to_rgb(render(laid.map.index, sheet_labs(project, laid, pull)))
+            names.append(_write(folder, name, png(pixels, laid.px_per_mm)))
+        plan = plan_of(project, blocks, laid)
+        plan["files"] = [*names, "plan.json"]
+        _write(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
+    progress.report(1.0, "packet written")
+    return plan
+
+
+def _proof_names(project: Project) -> Iterator[tuple[int, str]]:
+    for pull in range(1, len(project.impressions) + 1):
+        yield pull, f"stage-{pull:02d}.png"
+    yield len(project.impressions), "proof.png"
+
+
+@contextlib.contextmanager
+def writing_into(folder: Path) -> Iterator[None]:
+    """Turn what the file system says while writing into one sentence for the user."""
+    try:
+        yield
+    except OSError as error:
+        raise BadInput(
+            f"{folder} cannot be written ({error.strerror or error}); choose another folder or make room."
+        ) from None
+
+
+def _write(folder: Path, name: str, data: bytes) -> str:
+    path = folder / name
+    part = path.with_name(f".{path.name}.part")
+    try:
+        part.write_bytes(data)
+        os.replace(part, path)
+    finally:
+        part.unlink(missing_ok=True)
+    return name
+
+
+def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, Any]:
+    """The plan in figures: order, inks, areas, colours, registration and findings; lengths in mm."""
+    assert project.flat is not None
+    labs = sheet_labs(project, laid)
+    matches = colour_matches(project, laid, labs)
+    bare = project.bare_colours()
+    return {
+        "title": project.title,
+        "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
+        "sheet_mm": [round(project.paper.width_mm, 2), round(project.paper.height_mm, 2)],
+        "paper": {"name": project.paper.name, "lab": _rounded(project.paper.lab)},
+        "trap_mm": project.trap_mm,
+        "mean_de00": round(mean_difference(matches), 2),
+        "order": _order(project, blocks),
+        "colours": [
+            {
+                "name": project.flat.colours[match.number].name,
+                "wanted": _rounded(project.flat.colours[match.number].lab),
+                "predicted": _rounded(match.predicted),
+                "hex": lab_to_hex(np.array(match.predicted)),
+                "de00": round(match.de00, 2),
+                "area_mm2": round(match.area_mm2, 1),
+                "bare": match.number in bare,
+            }
+            for match in matches
+        ],
+        "registration": _registration(project),
+        "findings": [
+            {"weight": f.weight, "station": f.station, "text": f.text, "remedy": f.remedy}
+            for f in find(project, laid, matches)
+        ],
+    }
+
+
+def _rounded(lab: tuple[float, float, float]) -> list[float]:
+    return [round(value, 2) for value in lab]
+
+
+def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
+    order = layers(project)
+    numbers = {block.id: number for number, block in enumerate(project.blocks)}
+    why, then = reasons(order), (*before_next(order), "finished")
+    steps = []
+    for place, impression in enumerate(project.impressions):
+        block, zone = project.block(impression.block), impression.zones[0]
+        ink = project.ink(zone.ink)
+        steps.append(
+            {
+                "place": place + 1,
+                "block": block.name,
+                "is_key": block.is_key,
+                "ink": ink.name,
+                "lab": _rounded(ink.lab),
+                "hex": lab_to_hex(np.array(ink.lab)),
+                "opacity": ink.opacity,
+                "strength": zone.strength,
+                "area_mm2": round(blocks.area_mm2(numbers[block.id]), 1),
+                "reason": why[place],
+                "then": then[place],
+            }
+        )
+    return steps
+
+
+def _registration(project: Project) -> dict[str, Any]:
+    kento, reason = kento_or_reason(project)
+    if kento is None:
+        return {"system": "kento", "refused": reason}
+
+    def notch(points: tuple[tuple[float, float], ...]) -> list[list[float]]:
+        return [[round(x, 3), round(y, 3)] for x, y in points]
+
+    notches = {}
+    for name, part in (("corner", kento.corner), ("straight", kento.straight)):
+        notches[name] = {
+            "wall_on_sheet_mm": notch(part.wall),
+            "floor_on_sheet_mm": notch(part.floor),
+            "wall_on_block_mm": notch(tuple(kento.on_block(point) for point in part.wall)),
+            "floor_on_block_mm": notch(tuple(kento.on_block(point) for point in part.floor)),
+        }
+    return {
+        "system": "kento",
+        "hand": project.kento.hand,
+        "depth_mm": kento.depth_mm,
+        "block_mm": [round(kento.block.width, 2), round(kento.block.height, 2)],
+        "wood_beyond_mm": [round(value, 2) for value in kento.wood_beyond_mm],
+        "floor_to_image_mm": [round(value, 2) for value in kento.floor_to_image_mm],
+        **notches,
+    }

@@ -1,0 +1,68 @@
+"""A template as SVG in millimetres, for cutters and drawing programs."""
+
+from collections.abc import Iterable, Sequence
+from typing import Any
+
+from lxml import etree
+
+from nomos.formats.template import CHECK_BAR_MM, FACE_TEXT, HEADER_MM, Template
+
+_NS = "http://www.w3.org/2000/svg"
+_FOOT_MM = 10.0
+
+
+def template_svg(template: Template) -> bytes:
+    """One face of one block as an SVG document.
+
+    Sizes are in mm through width, height and viewBox. What prints, notch walls,
+    notch floors, the sheet and the block's edge are groups with these names.
+    """
+    width = max(template.size_mm[0], CHECK_BAR_MM)
+    height = HEADER_MM + template.size_mm[1] + _FOOT_MM
+    root = etree.Element(
+        f"{{{_NS}}}svg",
+        {"width": f"{width:g}mm", "height": f"{height:g}mm", "viewBox": f"0 0 {width:g} {height:g}"},
+        nsmap={None: _NS},  # type: ignore[dict-item] # lxml takes None for the default namespace
+    )
+    _child(root, "title").text = f"{template.title}: {template.heading}"
+    text = _group(root, "labels", fill="#000000")
+    for y, size, line in (
+        (5, 4.2, template.heading), (10, 3, FACE_TEXT[template.face]), (14, 3, template.details)
+    ):  # fmt: skip
+        attributes = {"x": "0", "y": f"{y}", "font-family": "Lato, sans-serif", "font-size": f"{size}"}
+        _child(text, "text", **attributes).text = line
+    page = _group(root, "template", transform=f"translate(0 {HEADER_MM:g})")
+    printing = _group(page, "printing", fill="#c7c7c7", **{"fill-rule": "evenodd"})
+    for area in template.areas:
+        _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))
+    _lines(_group(page, "sheet", **_stroke(0.1)), [template.sheet], closed=True)
+    _lines(_group(page, "notch-floors", **_stroke(0.1)), template.floors, closed=True)
+    _lines(_group(page, "notch-walls", **_stroke(0.4)), template.walls, closed=False)
+    edge = ((0.0, 0.0), (template.size_mm[0], 0.0), template.size_mm, (0.0, template.size_mm[1]))
+    _lines(_group(page, "block-edge", **_stroke(0.2)), [edge], closed=True)
+    _lines(_group(page, "marked-corner", fill="#000000"), [template.corner], closed=True)
+    base = template.size_mm[1] + 6
+    bar = ((0.0, base - 2), (0.0, base), (CHECK_BAR_MM, base), (CHECK_BAR_MM, base - 2))
+    _lines(_group(page, "check-bar-100-mm", **_stroke(0.2)), [bar], closed=False)
+    return etree.tostring(root, xml_declaration=True, encoding="utf-8", pretty_print=True)
+
+
+def _child(parent: etree._Element, tag: str, **attributes: str) -> etree._Element:
+    return etree.SubElement(parent, f"{{{_NS}}}{tag}", attributes)
+
+
+def _group(parent: etree._Element, name: str, **attributes: str) -> etree._Element:
+    return _child(parent, "g", id=name, **attributes)
+
+
+def _stroke(width_mm: float) -> dict[str, str]:
+    return {"fill": "none", "stroke": "#000000", "stroke-width": f"{width_mm:g}"}
+
+
+def _lines(parent: etree._Element, lines: Iterable[Sequence[Any]], *, closed: bool) -> None:
+    for line in lines:
+        _child(parent, "path", d=_data(line, closed=closed))
+
+
+def _data(points: Any, *, closed: bool) -> str:
+    return "M" + "L".join(f"{x:.3f} {y:.3f}" for x, y in points) + ("Z" if closed else "")

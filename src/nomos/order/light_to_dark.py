@@ -1,0 +1,93 @@
+"""The usual print order, light to dark with the key last, and why each block stands where it does."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import pairwise
+
+import numpy as np
+
+from nomos.colour import Lab, Opacity
+
+# Drying of an oil-based relief ink at 20 °C before the next layer: 24 to 72 h.
+# Written down from memory; the user's own ink decides.
+DRYING_H = 24
+_NEIGHBOUR_HUE_DEG = 50.0
+_GREY_CHROMA = 8.0
+_MUCH_LIGHTER = 4.0
+
+
+@dataclass(frozen=True)
+class Layer:
+    """What the rules look at: name, colour of the solid, opacity, and whether it is the key."""
+
+    name: str
+    lab: Lab
+    opacity: Opacity = "transparent"
+    is_key: bool = False
+
+
+def light_to_dark(layers: Sequence[Layer]) -> tuple[int, ...]:
+    """The numbers of the layers in print order: L* falling, key last.
+
+    Common practice, no source: a darker ink covers a lighter one's edge, pale
+    inks want a clean roller, and the key draws everything together at the end.
+    """
+    return tuple(sorted(range(len(layers)), key=lambda n: (layers[n].is_key, -layers[n].lab[0])))
+
+
+def reasons(order: Sequence[Layer]) -> tuple[str, ...]:
+    """For each layer in print order, in a sentence or two, why it stands there or what that costs."""
+    return tuple(_reason(place, order) for place in range(len(order)))
+
+
+def _reason(place: int, order: Sequence[Layer]) -> str:
+    layer = order[place]
+    lightness = f"L* {layer.lab[0]:.0f}"
+    said = []
+    if layer.is_key:
+        if place == len(order) - 1:
+            said.append("The key goes on last: it covers the joins of all the colours.")
+        elif place == 0:
+            said.append(
+                "The key goes on first, as a guide for the colours; transparent colours knock it back."
+            )
+        else:
+            said.append(
+                "The key lies under later colours: transparent ones knock it back, opaque ones hide it."
+            )
+    else:
+        darker_before = [other.name for other in order[:place] if other.lab[0] < layer.lab[0] - _MUCH_LIGHTER]
+        if darker_before:
+            said.append(f"Lighter than what is already printed ({', '.join(darker_before)}), {lightness}:")
+            said.append(
+                "it will show there only as a veil."
+                if layer.opacity == "transparent"
+                else "its opacity lets it show there."
+            )
+        elif place == 0:
+            said.append(
+                f"Palest, {lightness}: first on a clean roller, and everything darker covers its edge."
+            )
+        else:
+            said.append(f"{lightness}, next darker after {order[place - 1].name}: covers its edge.")
+    if layer.opacity == "opaque" and place > 0:
+        said.append("Opaque: hides what it covers.")
+    elif layer.opacity == "semi" and place > 0:
+        said.append("Half opaque: veils what it covers.")
+    return " ".join(said)
+
+
+def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
+    """What has to happen after each pull, for all but the last: drying, and how the slab is cleaned.
+
+    Common practice, no source: going on to a neighbouring hue that is not
+    lighter needs a wipe, anything else a full wash-up.
+    """
+    return tuple(f"dry {DRYING_H} h, {_cleaning(here.lab, after.lab)}" for here, after in pairwise(order))
+
+
+def _cleaning(here: Lab, after: Lab) -> str:
+    chroma = np.hypot(here[1], here[2]), np.hypot(after[1], after[2])
+    turn = abs(np.degrees(np.arctan2(here[2], here[1]) - np.arctan2(after[2], after[1])))
+    neighbour = min(turn, 360 - turn) <= _NEIGHBOUR_HUE_DEG or min(chroma) < _GREY_CHROMA
+    return "wipe" if neighbour and after[0] <= here[0] + _MUCH_LIGHTER else "wash up"

@@ -1,0 +1,227 @@
+"""The project: an immutable value that holds every decision and nothing that can be computed.
+
+Lengths are millimetres on the printed sheet, origin at its top left, x right, y
+down. Bitmaps and the source design are named by the SHA-256 of their bytes; the
+bytes lie beside the project (see `store`).
+"""
+
+import math
+from typing import Annotated, TypeVar
+
+from msgspec import Meta, Struct
+
+from nomos.colour import Lab, Opacity
+from nomos.errors import BadInput
+from nomos.proof import Misregister
+from nomos.registration import KentoSettings, Rect
+from nomos.separation import TRAP_MM
+from nomos.units import LARGEST_MM, SMALLEST_MM
+
+VERSION = 1
+LARGEST_TRAP_MM = 3.0
+LARGEST_SHIFT_MM = 5.0
+LARGEST_TURN_DEG = 2.0
+
+Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
+
+
+class ProjectError(BadInput):
+    """A project that cannot be: which field, and why."""
+
+    def __init__(self, field: str, reason: str) -> None:
+        super().__init__(reason)
+        self.field = field
+
+
+class Paper(Struct, frozen=True, forbid_unknown_fields=True):
+    """The sheet: its colour (CIELAB D50/2 deg) and size."""
+
+    name: str
+    lab: Lab
+    width_mm: float
+    height_mm: float
+
+
+class Source(Struct, frozen=True, forbid_unknown_fields=True):
+    """The design as it was read: file name, bytes by digest, and the size asked for."""
+
+    name: str
+    digest: Digest
+    size_mm: tuple[float, float]
+
+
+class WantedColour(Struct, frozen=True, forbid_unknown_fields=True):
+    """A colour of the flat design; its number is its place in the list."""
+
+    name: str
+    lab: Lab
+
+
+class Flat(Struct, frozen=True, forbid_unknown_fields=True):
+    """The flat design: a PNG of colour numbers, the colours, and how they were found."""
+
+    labels: Digest
+    colours: tuple[WantedColour, ...]
+    asked: int | None
+    smallest_feature_mm: float
+    seed: int
+    mean_de00: float
+
+
+class Ink(Struct, frozen=True, forbid_unknown_fields=True):
+    """An ink by the colour of its solid on the paper (CIELAB D50/2 deg) and its opacity."""
+
+    id: str
+    name: str
+    lab: Lab
+    opacity: Opacity = "transparent"
+
+
+class Block(Struct, frozen=True, forbid_unknown_fields=True):
+    """A block and the numbers of the flat colours it prints."""
+
+    id: str
+    name: str
+    colours: tuple[int, ...]
+    is_key: bool = False
+
+
+class Zone(Struct, frozen=True, forbid_unknown_fields=True):
+    """What one part of a block is inked with; strength 1 is the solid, less is extended."""
+
+    ink: str
+    strength: float = 1.0
+
+
+class Impression(Struct, frozen=True, forbid_unknown_fields=True):
+    """One meeting of the sheet with a block. Impressions stand in print order."""
+
+    id: str
+    block: str
+    zones: tuple[Zone, ...]
+    offset: Misregister = Misregister()
+
+
+T = TypeVar("T", Ink, Block, Impression)
+
+
+class Project(Struct, frozen=True, forbid_unknown_fields=True):
+    """Everything decided so far."""
+
+    title: str
+    paper: Paper
+    image: Rect
+    version: int = VERSION
+    source: Source | None = None
+    flat: Flat | None = None
+    inks: tuple[Ink, ...] = ()
+    blocks: tuple[Block, ...] = ()
+    impressions: tuple[Impression, ...] = ()
+    trap_mm: float = TRAP_MM
+    kento: KentoSettings = KentoSettings()
+
+    def __post_init__(self) -> None:
+        _check_sizes(self)
+        _check_colours(self)
+        _check_references(self)
+        _check_impressions(self)
+
+    def ink(self, ink_id: str) -> Ink:
+        """The ink of that id. Raises KeyError."""
+        return next_by_id(self.inks, ink_id)
+
+    def block(self, block_id: str) -> Block:
+        """The block of that id. Raises KeyError."""
+        return next_by_id(self.blocks, block_id)
+
+    def impression(self, impression_id: str) -> Impression:
+        """The impression of that id. Raises KeyError."""
+        return next_by_id(self.impressions, impression_id)
+
+    def bare_colours(self) -> tuple[int, ...]:
+        """Numbers of the flat colours that no block prints."""
+        printed = {number for block in self.blocks for number in block.colours}
+        count = len(self.flat.colours) if self.flat else 0
+        return tuple(number for number in range(count) if number not in printed)
+
+
+def next_by_id(things: tuple[T, ...], wanted: str) -> T:
+    """The thing of that id. Raises KeyError."""
+    for thing in things:
+        if thing.id == wanted:
+            return thing
+    raise KeyError(wanted)
+
+
+def _require(holds: bool, field: str, reason: str) -> None:
+    if not holds:
+        raise ProjectError(field, reason)
+
+
+def _within(value: float, least: float, most: float) -> bool:
+    return math.isfinite(value) and least <= value <= most
+
+
+def _check_sizes(project: Project) -> None:
+    paper, image = project.paper, project.image
+    for side in (paper.width_mm, paper.height_mm):
+        _require(
+            _within(side, SMALLEST_MM, LARGEST_MM),
+            "paper",
+            f"A sheet side of {side:g} mm is not possible: choose {SMALLEST_MM:g} to {LARGEST_MM:g} mm.",
+        )
+    inside = (
+        -1e-6 <= image.left < image.right <= paper.width_mm + 1e-6
+        and -1e-6 <= image.top < image.bottom <= paper.height_mm + 1e-6
+    )
+    _require(inside, "image", "The image runs off the sheet: choose a larger sheet or smaller margins.")
+    _require(
+        _within(project.trap_mm, 0, LARGEST_TRAP_MM),
+        "trap_mm",
+        f"A trap of {project.trap_mm:g} mm is not possible: choose 0 to {LARGEST_TRAP_MM:g} mm.",
+    )
+
+
+def _check_colours(project: Project) -> None:
+    colours = project.flat.colours if project.flat else ()
+    named: list[Paper | WantedColour | Ink] = [project.paper, *colours, *project.inks]
+    for thing in named:
+        lightness, a, b = thing.lab
+        _require(
+            _within(lightness, 0, 100) and _within(a, -200, 200) and _within(b, -200, 200),
+            "lab",
+            f"{thing.name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
+        )
+
+
+def _check_references(project: Project) -> None:
+    for things, field in (
+        (project.inks, "inks"),
+        (project.blocks, "blocks"),
+        (project.impressions, "impressions"),
+    ):
+        ids = [thing.id for thing in things]
+        _require(len(set(ids)) == len(ids), field, f"Two of the {field} have the same id.")
+    count = len(project.flat.colours) if project.flat else 0
+    blocks, inks = {block.id for block in project.blocks}, {ink.id for ink in project.inks}
+    for block in project.blocks:
+        known = all(0 <= number < count for number in block.colours)
+        _require(known, "blocks", f"Block {block.name} prints a colour that the design does not have.")
+    for impression in project.impressions:
+        _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
+        for zone in impression.zones:
+            _require(zone.ink in inks, "impressions", "An impression uses an ink that is not there.")
+
+
+def _check_impressions(project: Project) -> None:
+    for impression in project.impressions:
+        _require(len(impression.zones) == 1, "zones", "Each impression has one zone in this version.")
+        for zone in impression.zones:
+            _require(_within(zone.strength, 0, 1), "strength", "The strength of an ink must be 0 to 100 %.")
+        shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
+        _require(
+            _within(shift, 0, LARGEST_SHIFT_MM)
+            and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
+            "offset",
+            f"A block can be tried up to {LARGEST_SHIFT_MM:g} mm and {LARGEST_TURN_DEG:g}° out of register.",
+        )

@@ -1,0 +1,230 @@
+"""From a project to its proof: masks, the combination map, colours and how near they come."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import Film, Ground, delta_e00, ink_film
+from nomos.design import Labels
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.model import Project
+from nomos.project.store import Assets, labels_from_png
+from nomos.proof import (
+    CombinationMap,
+    Index,
+    Misregister,
+    combination_labs,
+    combine,
+    displaced,
+    mips,
+    padded,
+)
+from nomos.separation import BlockPlan, Mask, block_masks
+
+# A shifted block is shown this far outside the image.
+PAD_MM = 6.0
+
+Array = NDArray[np.float64]
+Spot = tuple[float, float, float]
+
+
+@dataclass(frozen=True)
+class MaskRequest:
+    """All that the masks depend on; also the key they are remembered by."""
+
+    labels_png: bytes
+    plans: tuple[BlockPlan, ...]
+    lightness: tuple[float, ...]
+    trap_mm: float
+    width_mm: float
+
+
+@dataclass(frozen=True, eq=False)
+class CutBlocks:
+    """The flat design's numbers and one mask for each block of the project, in its order of blocks."""
+
+    labels: Labels
+    masks: tuple[Mask, ...]
+    px_per_mm: float
+
+    def area_mm2(self, number: int) -> float:
+        """Printing area of a block."""
+        return float(np.count_nonzero(self.masks[number]) / self.px_per_mm**2)
+
+
+def mask_request(project: Project, assets: Assets) -> MaskRequest | None:
+    """What has to be cut for this project; None while there is no flat design."""
+    if project.flat is None:
+        return None
+    return MaskRequest(
+        assets[project.flat.labels],
+        tuple(BlockPlan(block.colours, block.is_key) for block in project.blocks),
+        tuple(colour.lab[0] for colour in project.flat.colours),
+        project.trap_mm,
+        project.image.width,
+    )
+
+
+def cut_blocks(request: MaskRequest, *, progress: Progress = NULL_PROGRESS) -> CutBlocks:
+    """Make the masks of a project's blocks. Raises Cancelled."""
+    labels = labels_from_png(request.labels_png)
+    px_per_mm = labels.shape[1] / request.width_mm
+    masks = block_masks(
+        labels, request.plans, request.lightness, request.trap_mm * px_per_mm, progress=progress
+    )
+    return CutBlocks(labels, masks, px_per_mm)
+
+
+@dataclass(frozen=True, eq=False)
+class LaidSheet:
+    """The image with a margin, as combinations of impressions.
+
+    map : its columns are the impressions named in `ids`, whatever their order.
+    pad_px : the margin around the image.
+    meetings : (colours, combinations) pixels of each flat colour under each combination.
+    levels : the map's index and its smaller versions, for views.
+    """
+
+    map: CombinationMap
+    ids: tuple[str, ...]
+    pad_px: int
+    px_per_mm: float
+    meetings: NDArray[np.int64]
+    levels: tuple[Index, ...]
+
+
+def lay_sheet(
+    blocks: CutBlocks, impressions: Sequence[tuple[str, int, Misregister]], *, pad_mm: float = PAD_MM
+) -> LaidSheet:
+    """Lay impressions over each other.
+
+    Parameters
+    ----------
+    blocks : the masks.
+    impressions : id, number of the block, and misregister of each.
+    pad_mm : how much around the image is mapped.
+    """
+    pad = round(pad_mm * blocks.px_per_mm)
+    planes = [
+        displaced(padded(blocks.masks[block], pad), offset, blocks.px_per_mm)
+        for _, block, offset in impressions
+    ]
+    height, width = blocks.labels.shape
+    laid = combine(planes, (height + 2 * pad, width + 2 * pad))
+    inner = laid.index[pad : pad + height, pad : pad + width]
+    colours, combinations = int(blocks.labels.max(initial=0)) + 1, len(laid.pixels)
+    joint = blocks.labels.astype(np.uint32) * combinations + inner
+    counts = np.bincount(joint.ravel(), minlength=colours * combinations)
+    meetings = counts.reshape(colours, combinations).astype(np.int64)
+    ids = tuple(impression_id for impression_id, _, _ in impressions)
+    return LaidSheet(laid, ids, pad, blocks.px_per_mm, meetings, mips(laid.index))
+
+
+def impressions_to_lay(project: Project) -> tuple[tuple[str, int, Misregister], ...]:
+    """Id, block number and misregister of each impression, by id, so that their order does not matter."""
+    numbers = {block.id: number for number, block in enumerate(project.blocks)}
+    found = [(i.id, numbers[i.block], i.offset) for i in project.impressions]
+    return tuple(sorted(found, key=lambda entry: entry[0]))
+
+
+def film_of(project: Project, impression_id: str) -> Film:
+    """The ink film an impression lays down."""
+    zone = project.impression(impression_id).zones[0]
+    ink = project.ink(zone.ink)
+    return ink_film(ink.lab, ink.opacity, project.paper.lab, zone.strength)
+
+
+def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
+    """CIELAB of each combination after so many pulls (None: all). (combinations, 3)."""
+    films = [film_of(project, impression_id) for impression_id in laid.ids]
+    order = [laid.ids.index(impression.id) for impression in project.impressions]
+    return combination_labs(Ground.from_lab(project.paper.lab), films, order, laid.map.members, pulls)
+
+
+@dataclass(frozen=True)
+class ColourMatch:
+    """How a flat colour comes out: mean predicted CIELAB over its area, mean ΔE00 to what is wanted."""
+
+    number: int
+    area_mm2: float
+    predicted: tuple[float, float, float]
+    de00: float
+
+
+def colour_matches(project: Project, laid: LaidSheet, labs: Array) -> tuple[ColourMatch, ...]:
+    """Wanted against predicted for each flat colour; a colour left bare wants the paper."""
+    assert project.flat is not None
+    bare = project.bare_colours()
+    matches = []
+    for number, colour in enumerate(project.flat.colours):
+        counts = laid.meetings[number] if number < len(laid.meetings) else np.zeros(len(labs), np.int64)
+        total = counts.sum()
+        if total == 0:
+            continue
+        wanted = np.array(project.paper.lab if number in bare else colour.lab)
+        mean = counts @ labs / total
+        difference = float(counts @ delta_e00(labs, wanted) / total)
+        matches.append(
+            ColourMatch(
+                number,
+                float(total / laid.px_per_mm**2),
+                (float(mean[0]), float(mean[1]), float(mean[2])),
+                difference,
+            )
+        )
+    return tuple(matches)
+
+
+def mean_difference(matches: Sequence[ColourMatch]) -> float:
+    """Area-weighted mean ΔE00 over the image."""
+    area = sum(match.area_mm2 for match in matches)
+    return sum(match.de00 * match.area_mm2 for match in matches) / area if area else 0.0
+
+
+def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
+    """The blocks at no more than so many pixels: for answers while something is dragged."""
+    step = 1
+    while blocks.labels.size // step**2 > most_px:
+        step += 1
+    if step == 1:
+        return blocks
+
+    def shrunk(page: NDArray[np.uint8]) -> NDArray[np.uint8]:
+        return np.ascontiguousarray(page[step // 2 :: step, step // 2 :: step])
+
+    return CutBlocks(
+        shrunk(blocks.labels), tuple(shrunk(mask) for mask in blocks.masks), blocks.px_per_mm / step
+    )
+
+
+def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int = 12) -> tuple[Spot, ...]:
+    """The largest spots of bare paper where a colour should print: x, y on the sheet and area, mm."""
+    if bare_paper_mm2(project, laid) == 0:
+        return ()
+    height, width = blocks.labels.shape
+    pad = laid.pad_px
+    nothing = (~laid.map.members.any(axis=1))[laid.map.index[pad : pad + height, pad : pad + width]]
+    wanted = np.ones(256, np.uint8)
+    wanted[list(project.bare_colours())] = 0
+    bare = nothing.view(np.uint8) & wanted[blocks.labels]
+    _, _, stats, centres = cv2.connectedComponentsWithStats(bare, connectivity=8)
+    area = stats[1:, cv2.CC_STAT_AREA]
+    ppm = blocks.px_per_mm
+    return tuple(
+        (
+            float(project.image.left + centres[n + 1][0] / ppm),
+            float(project.image.top + centres[n + 1][1] / ppm),
+            float(area[n] / ppm**2),
+        )
+        for n in np.argsort(-area, kind="stable")[:most]
+    )
+
+
+def bare_paper_mm2(project: Project, laid: LaidSheet) -> float:
+    """Area where paper shows though a colour should print there."""
+    nothing = ~laid.map.members.any(axis=1)
+    printed = [n for n in range(len(laid.meetings)) if n not in project.bare_colours()]
+    return float(laid.meetings[printed][:, nothing].sum() / laid.px_per_mm**2)

@@ -1,0 +1,121 @@
+"""From combinations to colours, and from colours to a page of pixels."""
+
+from collections.abc import Sequence
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import Film, Ground, lab_to_srgb, overprints, reflectance_to_lab
+
+
+def combination_labs(
+    ground: Ground,
+    films: Sequence[Film],
+    order: Sequence[int],
+    members: NDArray[np.bool_],
+    pulls: int | None = None,
+) -> NDArray[np.float64]:
+    """CIELAB of each combination when the blocks are printed in the given order.
+
+    Parameters
+    ----------
+    ground : the paper.
+    films : one film for each block, as blocks are numbered in `members`.
+    order : block numbers, first printed first; a block left out is not printed.
+    members : (combinations, blocks) bool.
+    pulls : stop after so many impressions; None prints all.
+
+    Returns
+    -------
+    (combinations, 3) float64, CIELAB D50/2 deg.
+    """
+    printed = list(order)[: len(order) if pulls is None else pulls]
+    reflectance = overprints(ground, [films[block] for block in printed], members[:, printed])
+    return reflectance_to_lab(reflectance)
+
+
+def render(
+    index: NDArray[np.uint8] | NDArray[np.uint16],
+    labs: NDArray[np.float64],
+    out: NDArray[np.uint32] | None = None,
+) -> NDArray[np.uint32]:
+    """A page of pixels, 0xffRRGGBB each, looked up from its combinations.
+
+    Parameters
+    ----------
+    index : (height, width) row of `labs` at each pixel.
+    labs : (combinations, 3) CIELAB.
+    out : (height, width) uint32 to write into, saving the allocation.
+
+    Notes
+    -----
+    One table look-up per pixel; no colour is computed here.
+    """
+    return np.take(_packed(lab_to_srgb(labs)), index, out=out, mode="clip")
+
+
+def _packed(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
+    wide = rgb.astype(np.uint32)
+    return np.uint32(0xFF000000) | wide[:, 0] << np.uint32(16) | wide[:, 1] << np.uint32(8) | wide[:, 2]
+
+
+def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
+    """(height, width) 0xffRRGGBB to (height, width, 3) uint8 R, G, B."""
+    return np.asarray(
+        cv2.cvtColor(pixels.view(np.uint8).reshape(*pixels.shape, 4), cv2.COLOR_BGRA2RGB), np.uint8
+    )
+
+
+Index = NDArray[np.uint8] | NDArray[np.uint16]
+
+
+def mips(index: Index) -> tuple[Index, ...]:
+    """The index at full, half, quarter ... size, every second number kept each time."""
+    levels = [index]
+    while min(levels[-1].shape) >= 128:
+        levels.append(np.ascontiguousarray(levels[-1][::2, ::2]))
+    return tuple(levels)
+
+
+def render_view(
+    levels: Sequence[Index],
+    labs: NDArray[np.float64],
+    window: tuple[float, float, float, float],
+    size: tuple[int, int],
+) -> NDArray[np.uint32]:
+    """Part of a page, shrunk or enlarged to a view.
+
+    Parameters
+    ----------
+    levels : the page from `mips`.
+    labs : (combinations, 3) CIELAB.
+    window : left, top, right, bottom in pixels of the full page; inside it.
+    size : width and height of the view.
+
+    Notes
+    -----
+    Colours are looked up at about twice the wanted size and then averaged by
+    area: shrinking the numbers themselves would lose fine lines, and averaging
+    them has no meaning. The cost follows the view, not the page.
+    """
+    left, top, right, bottom = window
+    shrink = min((right - left) / size[0], (bottom - top) / size[1])
+    level = min(max(0, int(np.floor(np.log2(max(shrink / 1.4, 1))))), len(levels) - 1)
+    scale = 2**level
+    page = levels[level]
+    x0, y0 = int(left // scale), int(top // scale)
+    x1, y1 = max(x0 + 1, int(np.ceil(right / scale))), max(y0 + 1, int(np.ceil(bottom / scale)))
+    part = render(page[y0:y1, x0:x1], labs)
+    channels = part.view(np.uint8).reshape(*part.shape, 4)
+    # The window in the part's own pixels, so that a view does not jump by a pixel of the page.
+    fx, fy = (right - left) / scale / size[0], (bottom - top) / scale / size[1]
+    if fx > 1:
+        view = cv2.resize(channels, size, interpolation=cv2.INTER_AREA)
+    else:
+        matrix = np.array(
+            [[fx, 0, left / scale - x0 - 0.5 + fx / 2], [0, fy, top / scale - y0 - 0.5 + fy / 2]]
+        )
+        flags = cv2.INTER_NEAREST | cv2.WARP_INVERSE_MAP
+        view = cv2.warpAffine(channels, matrix, size, flags=flags, borderMode=cv2.BORDER_REPLICATE)
+    return np.ascontiguousarray(view).view(np.uint32)[..., 0]

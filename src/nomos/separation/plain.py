@@ -1,0 +1,76 @@
+"""The plain separation: one block for each flat colour, the darkest line-like colour as the key."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+
+from nomos.colour import Lab, delta_e00
+from nomos.design import Labels
+from nomos.separation.masks import BlockPlan
+
+# What counts as a line: on average not wider than this. Chosen by us, no source.
+LINE_WIDTH_MM = 3.5
+# A key holds the picture together only if it is dark.
+_KEY_LIGHTNESS = 45.0
+# A flat colour this near the paper is left to the paper.
+_BARE_DE00 = 6.0
+
+
+@dataclass(frozen=True)
+class PlainSeparation:
+    """Blocks light to dark with the key last, and the colours left bare."""
+
+    blocks: tuple[BlockPlan, ...]
+    bare: tuple[int, ...]
+
+
+def mean_width_mm(labels: Labels, number: int, px_per_mm: float) -> float:
+    """Mean width of a colour's areas: 2 x area / outline length, exact for long lines.
+
+    The outline is counted by Crofton's formula on pixel edges (horizontal and
+    vertical steps x pi / 4), which is right on average over directions.
+    """
+    own = (labels == number).astype(np.uint8)
+    area = int(cv2.countNonZero(own))
+    steps = np.count_nonzero(own[:, 1:] != own[:, :-1]) + np.count_nonzero(own[1:] != own[:-1])
+    outline = max(steps * np.pi / 4, 1.0)
+    return float(2 * area / outline / px_per_mm)
+
+
+def find_key(labels: Labels, labs: Sequence[Lab], px_per_mm: float) -> int | None:
+    """The darkest colour that is dark and made of lines, or None."""
+    for number in sorted(range(len(labs)), key=lambda n: labs[n][0]):
+        if labs[number][0] > _KEY_LIGHTNESS:
+            return None
+        if mean_width_mm(labels, number, px_per_mm) <= LINE_WIDTH_MM:
+            return number
+    return None
+
+
+def one_block_per_colour(
+    labels: Labels, labs: Sequence[Lab], px_per_mm: float, paper: Lab
+) -> PlainSeparation:
+    """Separate a flat design the plain way.
+
+    Parameters
+    ----------
+    labels : (height, width) uint8 colour numbers.
+    labs : CIELAB D50/2 deg of each number.
+    px_per_mm : resolution of the labels.
+    paper : CIELAB of the paper. The lightest colour stays bare if it is within
+        ΔE00 6 of the paper, or within 6 of white (a sketch on white paper).
+    """
+    key = find_key(labels, labs, px_per_mm)
+    lightest = max(range(len(labs)), key=lambda n: labs[n][0])
+    white = np.array([paper, (100.0, 0.0, 0.0)])
+    is_bare = (
+        len(labs) > 1 and lightest != key and delta_e00(np.array(labs[lightest]), white).min() < _BARE_DE00
+    )
+    bare = (lightest,) if is_bare else ()
+    colours = sorted((n for n in range(len(labs)) if n != key and n not in bare), key=lambda n: -labs[n][0])
+    blocks = [BlockPlan((number,)) for number in colours]
+    if key is not None:
+        blocks.append(BlockPlan((key,), is_key=True))
+    return PlainSeparation(tuple(blocks), bare)
