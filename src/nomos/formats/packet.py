@@ -166,7 +166,7 @@ def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
                 "hex": lab_to_hex(np.array(ink.lab)),
                 "opacity": ink.opacity,
                 "strength": zone.strength,
-                "area_mm2": round(blocks.area_mm2(numbers[block.id]), 1),
+                "area_mm2": round(blocks.areas_mm2[numbers[block.id]], 1),
                 "reason": why[place],
                 "then": then[place],
             }

@@ -13,6 +13,7 @@ from nomos.project.model import (
     WantedColour,
     Zone,
 )
+from nomos.project.proof import Proof, prove
 from nomos.project.proofing import (
     ColourMatch,
     CutBlocks,
@@ -45,6 +46,7 @@ __all__ = [
     "Paper",
     "Project",
     "ProjectError",
+    "Proof",
     "Source",
     "Spot",
     "Station",
@@ -65,6 +67,7 @@ __all__ = [
     "load",
     "mask_request",
     "mean_difference",
+    "prove",
     "save",
     "sheet_labs",
 ]

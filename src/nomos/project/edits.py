@@ -271,6 +271,19 @@ def with_image_at(project: Project, left_mm: float, top_mm: float) -> Project:
     return replace(project, image=Rect(left_mm, top_mm, left_mm + image.width, top_mm + image.height))
 
 
+def with_image_size(project: Project, size_mm: tuple[float, float]) -> Project:
+    """The project with an image of another size; the margins stay, the sheet follows."""
+    image, paper = project.image, project.paper
+    right, below = paper.width_mm - image.right, paper.height_mm - image.bottom
+    new = Rect(image.left, image.top, image.left + size_mm[0], image.top + size_mm[1])
+    return replace(
+        project,
+        paper=replace(paper, width_mm=new.right + right, height_mm=new.bottom + below),
+        image=new,
+        source=replace(project.source, size_mm=size_mm) if project.source else None,
+    )
+
+
 def with_paper_colour(project: Project, lab: Lab) -> Project:
     """The project on paper of another colour. The inks keep the colour they have on it."""
     return replace(project, paper=replace(project.paper, lab=lab))

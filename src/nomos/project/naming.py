@@ -3,7 +3,9 @@
 import math
 from collections.abc import Sequence
 
-from nomos.colour import Lab
+import numpy as np
+
+from nomos.colour import Lab, delta_e00
 
 # Hue angle in CIELAB up to which a name holds; chosen by us, by eye.
 _HUES = (
@@ -22,6 +24,23 @@ def _name(lab: Lab) -> str:
     tone = "pale" if lightness > 78 else "light" if lightness > 66 else "deep" if lightness < 40 else ""
     name = next(name for most, name in _HUES if hue <= most)
     return f"{tone} {name}".strip()
+
+
+# A new colour nearer than this to an old one is taken for the same.
+_SAME_DE00 = 3.0
+
+
+def carried_names(labs: Sequence[Lab], known: Sequence[tuple[str, Lab]]) -> list[str]:
+    """Names for new colours, keeping those of known colours that come back almost unchanged."""
+    names = colour_names(labs)
+    free = list(known)
+    for place, lab in enumerate(labs):
+        near = [(float(delta_e00(np.array(lab), np.array(old))), name) for name, old in free]
+        distance, name = min(near, default=(np.inf, ""))
+        if distance < _SAME_DE00 and (name not in names or names[place] == name):
+            names[place] = name
+            free = [entry for entry in free if entry[0] != name]
+    return names
 
 
 def colour_names(labs: Sequence[Lab]) -> list[str]:

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import cached_property
 
 import cv2
 import numpy as np
@@ -33,7 +34,11 @@ Spot = tuple[float, float, float]
 
 @dataclass(frozen=True)
 class MaskRequest:
-    """All that the masks depend on; also the key they are remembered by."""
+    """All that the masks depend on; also the key they are remembered by.
+
+    lightness : rank of each flat colour, not L* itself, so that a small change
+        of colour cuts nothing anew.
+    """
 
     labels_png: bytes
     plans: tuple[BlockPlan, ...]
@@ -50,19 +55,21 @@ class CutBlocks:
     masks: tuple[Mask, ...]
     px_per_mm: float
 
-    def area_mm2(self, number: int) -> float:
-        """Printing area of a block."""
-        return float(np.count_nonzero(self.masks[number]) / self.px_per_mm**2)
+    @cached_property
+    def areas_mm2(self) -> tuple[float, ...]:
+        """Printing area of each block."""
+        return tuple(float(np.count_nonzero(mask) / self.px_per_mm**2) for mask in self.masks)
 
 
 def mask_request(project: Project, assets: Assets) -> MaskRequest | None:
     """What has to be cut for this project; None while there is no flat design."""
     if project.flat is None:
         return None
+    steps = sorted({colour.lab[0] for colour in project.flat.colours})
     return MaskRequest(
         assets[project.flat.labels],
         tuple(BlockPlan(block.colours, block.is_key) for block in project.blocks),
-        tuple(colour.lab[0] for colour in project.flat.colours),
+        tuple(float(steps.index(colour.lab[0])) for colour in project.flat.colours),
         project.trap_mm,
         project.image.width,
     )
@@ -206,7 +213,8 @@ def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int 
         return ()
     height, width = blocks.labels.shape
     pad = laid.pad_px
-    nothing = (~laid.map.members.any(axis=1))[laid.map.index[pad : pad + height, pad : pad + width]]
+    unprinted = np.asarray(~laid.map.members.any(axis=1))
+    nothing = unprinted[laid.map.index[pad : pad + height, pad : pad + width]]
     wanted = np.ones(256, np.uint8)
     wanted[list(project.bare_colours())] = 0
     bare = nothing.view(np.uint8) & wanted[blocks.labels]

@@ -1,6 +1,7 @@
 """From combinations to colours, and from colours to a page of pixels."""
 
 from collections.abc import Sequence
+from typing import TypeVar
 
 import cv2
 import numpy as np
@@ -36,7 +37,7 @@ def combination_labs(
 
 
 def render(
-    index: NDArray[np.uint8] | NDArray[np.uint16],
+    index: NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32],
     labs: NDArray[np.float64],
     out: NDArray[np.uint32] | None = None,
 ) -> NDArray[np.uint32]:
@@ -70,17 +71,20 @@ def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
 Index = NDArray[np.uint8] | NDArray[np.uint16]
 
 
-def mips(index: Index) -> tuple[Index, ...]:
-    """The index at full, half, quarter ... size, every second number kept each time."""
-    levels = [index]
+Page = TypeVar("Page", NDArray[np.uint8] | NDArray[np.uint16], NDArray[np.uint32])
+
+
+def mips(index: Page) -> tuple[Page, ...]:
+    """The page at full, half, quarter ... size, every second number kept each time."""
+    levels: list[Page] = [index]
     while min(levels[-1].shape) >= 128:
-        levels.append(np.ascontiguousarray(levels[-1][::2, ::2]))
+        levels.append(levels[-1][::2, ::2].copy())
     return tuple(levels)
 
 
 def render_view(
-    levels: Sequence[Index],
-    labs: NDArray[np.float64],
+    levels: Sequence[Index] | Sequence[NDArray[np.uint32]],
+    labs: NDArray[np.float64] | None,
     window: tuple[float, float, float, float],
     size: tuple[int, int],
 ) -> NDArray[np.uint32]:
@@ -88,7 +92,7 @@ def render_view(
 
     Parameters
     ----------
-    levels : the page from `mips`.
+    levels : the page from `mips`, of combinations or, without `labs`, of pixels.
     labs : (combinations, 3) CIELAB.
     window : left, top, right, bottom in pixels of the full page; inside it.
     size : width and height of the view.
@@ -106,7 +110,8 @@ def render_view(
     page = levels[level]
     x0, y0 = int(left // scale), int(top // scale)
     x1, y1 = max(x0 + 1, int(np.ceil(right / scale))), max(y0 + 1, int(np.ceil(bottom / scale)))
-    part = render(page[y0:y1, x0:x1], labs)
+    cut = page[y0:y1, x0:x1]
+    part = np.ascontiguousarray(cut, np.uint32) if labs is None else render(cut, labs)
     channels = part.view(np.uint8).reshape(*part.shape, 4)
     # The window in the part's own pixels, so that a view does not jump by a pixel of the page.
     fx, fy = (right - left) / scale / size[0], (bottom - top) / scale / size[1]

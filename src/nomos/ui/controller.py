@@ -1,0 +1,251 @@
+"""Turns what the hand wants into edits and jobs, and says when the window has to show something else."""
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import Any
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.colour import Lab, Opacity
+from nomos.errors import BadInput
+from nomos.project import Project, Station
+from nomos.project import edits as ed
+from nomos.project.model import LARGEST_SHIFT_MM
+from nomos.proof import Misregister
+from nomos.registration import KentoSettings
+from nomos.ui.document import Document, Edit
+from nomos.ui.files import Files
+from nomos.ui.keeper import ProofKeeper
+from nomos.ui.views.answers import ordered
+from nomos.ui.views.state import Shown, UiState
+
+
+class Controller(QObject):
+    """The hand's side of the document: what is chosen and looked at, and every edit."""
+
+    shown = pyqtSignal()
+    """Something that is shown has changed: the project, its proof, or what the window has in its hand."""
+    told = pyqtSignal(str)
+    """A sentence for the user: why something could not be."""
+
+    def __init__(self, document: Document, keeper: ProofKeeper, files: Files) -> None:
+        super().__init__()
+        self.document, self.keeper, self.files = document, keeper, files
+        self.state = UiState()
+        self._handle: tuple[int, Misregister] | None = None
+        document.changed.connect(self._project_changed)
+        keeper.changed.connect(self.shown)
+        keeper.failed.connect(self.told)
+        files.changed.connect(self.shown)
+        files.told.connect(self.told)
+        files.opened.connect(self.go_to)
+
+    # What the window has in its hand
+
+    def _set(self, **changes: Any) -> None:
+        self.state = replace(self.state, **changes)
+        self.shown.emit()
+
+    def _project_changed(self, _before: Project | None, after: Project | None) -> None:
+        ids = {impression.id for impression in after.impressions} if after else set()
+        changes: dict[str, Any] = {}
+        if self.state.pull not in ids:
+            changes["pull"] = None
+        if self.state.pulls is not None and self.state.pulls > len(ids):
+            changes["pulls"] = None
+        count = len(after.flat.colours) if after and after.flat else 0
+        if self.state.colour is not None and self.state.colour >= count:
+            changes["colour"] = None
+        self._set(**changes)
+
+    def go_to(self, station: Station) -> None:
+        """Turn to a station; it shows the print, the design station the flat design."""
+        shown = "flat" if station == "design" else "print"
+        pulls = self.state.pulls if station == "order" else None
+        project = self.document.project
+        first = project.impressions[0].id if project and project.impressions else None
+        pull = self.state.pull if self.state.pull or station == "design" else first
+        self._set(station=station, shown=shown, pulls=pulls, pull=pull)
+        if station == "design":
+            self.files.need_reading()
+
+    def show(self, shown: Shown) -> None:
+        """Have the sheet show the print, the flat design, the sketch, or one block."""
+        self._set(shown=shown, pulls=None)
+        if shown == "sketch":
+            self.files.need_reading()
+
+    def choose_pull(self, pull: str | None, pulls: int | None = None) -> None:
+        """Choose an impression; with `pulls`, look at the sheet after so many."""
+        last = len(self.document.project.impressions) if self.document.project else 0
+        if pulls is None:
+            self._set(pull=pull)
+        else:
+            shown = "print" if self.state.shown in ("flat", "sketch") else self.state.shown
+            self._set(pull=pull, pulls=None if pulls == last else pulls, shown=shown)
+
+    def step_view(self, step: int) -> None:
+        """Look at the sheet one pull earlier or later; before the first pull it is bare paper."""
+        project = self.document.project
+        if project is None or not project.impressions:
+            return
+        last = len(project.impressions)
+        pulls = min(max((last if self.state.pulls is None else self.state.pulls) + step, 0), last)
+        self.choose_pull(project.impressions[pulls - 1].id if pulls else None, pulls)
+
+    def choose_colour(self, colour: int) -> None:
+        """Choose a flat colour."""
+        self._set(colour=colour)
+
+    def choose_page(self, page: str) -> None:
+        """Choose the paper for the templates."""
+        self._set(page=page)
+
+    def pick(self, x_mm: float, y_mm: float) -> None:
+        """A click on the sheet chooses the colour there, and the last impression that prints there."""
+        proof, project = self.keeper.proof, self.document.project
+        if proof is None or project is None:
+            return
+        x, y = (int(round((at - edge) * proof.blocks.px_per_mm)) for at, edge in (
+            (x_mm, project.image.left), (y_mm, project.image.top)))  # fmt: skip
+        labels = proof.blocks.labels
+        if not (0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]):
+            return
+        colour = int(labels[y, x])
+        of_block = {block.id for block in project.blocks if colour in block.colours}
+        pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
+        self._set(colour=colour, pull=pull)
+
+    # Edits
+
+    def edit(self, text: str, change: Edit, *, merge_key: object = None) -> None:
+        """Apply an edit; what cannot be is said, and nothing changes."""
+        try:
+            self.document.apply(text, change, merge_key=merge_key)
+        except BadInput as error:
+            self.told.emit(str(error))
+            self.shown.emit()
+
+    def rename_colour(self, number: int, name: str) -> None:
+        """Rename a flat colour."""
+        if number >= 0:
+            self.edit("Rename colour", lambda p: ed.with_colour(p, number, name=name))
+
+    def recolour(self, number: int, lab: Lab, gesture: int) -> None:
+        """Recolour a flat colour."""
+        self.edit(
+            "Recolour", lambda p: ed.with_colour(p, number, lab=lab), merge_key=("colour", number, gesture)
+        )
+
+    def leave_bare(self, number: int, bare: bool) -> None:
+        """Leave a flat colour to the paper, or give it a block of its own."""
+        if bare:
+            self.edit("Leave bare", lambda p: ed.with_bare_colour(p, number))
+        else:
+            self.edit("Print a colour", lambda p: ed.with_printed_colour(p, number))
+
+    def rename_block(self, name: str) -> None:
+        """Rename the chosen block."""
+        self._on_block("Rename block", lambda p, block: ed.with_block(p, block, name=name))
+
+    def make_key(self, is_key: bool) -> None:
+        """Make the chosen block the key, or a colour block."""
+        self._on_block("Change the key", lambda p, block: ed.with_block(p, block, is_key=is_key))
+
+    def set_trap(self, trap_mm: float) -> None:
+        """Set the trap."""
+        self.edit("Trap", lambda p: ed.with_trap(p, trap_mm), merge_key="trap")
+
+    def rename_ink(self, name: str) -> None:
+        """Rename the chosen ink."""
+        self._on_ink("Rename ink", lambda p, ink: ed.with_ink(p, ink, name=name))
+
+    def recolour_ink(self, lab: Lab, gesture: int) -> None:
+        """Change the colour of the chosen ink."""
+        self._on_ink("Ink colour", lambda p, ink: ed.with_ink(p, ink, lab=lab), ("ink", gesture))
+
+    def set_opacity(self, opacity: Opacity) -> None:
+        """Change the opacity of the chosen ink."""
+        self._on_ink("Opacity", lambda p, ink: ed.with_ink(p, ink, opacity=opacity))
+
+    def set_strength(self, strength: float, gesture: int) -> None:
+        """Change how strongly the chosen impression is inked."""
+        self._on_pull(
+            "Strength",
+            lambda p, pull: ed.with_strength(p, pull, strength),
+            ("strength", self.state.pull, gesture),
+        )
+
+    def move_pull(self, pull: str, place: int, gesture: int) -> None:
+        """Move an impression on the ladder."""
+        self.edit("Print order", lambda p: ed.moved_impression(p, pull, place), merge_key=("order", gesture))
+        project = self.document.project
+        if project is not None:
+            places = [impression.id for impression in project.impressions]
+            self.choose_pull(pull, places.index(pull) + 1)
+
+    def step_pull(self, step: int) -> None:
+        """Print the chosen impression one place earlier or later."""
+        project = self.document.project
+        if project is None or self.state.pull is None:
+            return
+        place = [impression.id for impression in project.impressions].index(self.state.pull)
+        self._on_pull("Print order", lambda p, pull: ed.moved_impression(p, pull, place + step))
+
+    def take_order(self, key: str) -> None:
+        """Take one of the orders offered."""
+        if key != "own":
+            self.edit("Print order", lambda p: ordered(p, key))
+
+    def set_offset(self, offset: Misregister, gesture: object = None) -> None:
+        """Try the chosen impression out of register."""
+        self._on_pull(
+            "Out of register",
+            lambda p, pull: ed.with_offset(p, pull, offset),
+            None if gesture is None else ("offset", self.state.pull, gesture),
+        )
+
+    def drag_handle(self, dx_mm: float, dy_mm: float, gesture: int) -> None:
+        """Drag the chosen block so far from where it was when the gesture began."""
+        project, pull = self.document.project, self.state.pull
+        if project is None or pull is None:
+            return
+        if self._handle is None or self._handle[0] != gesture:
+            self._handle = (gesture, project.impression(pull).offset)
+        start = self._handle[1]
+
+        def held(value_mm: float) -> float:
+            return round(min(max(value_mm, -LARGEST_SHIFT_MM), LARGEST_SHIFT_MM), 2)
+
+        offset = replace(start, dx_mm=held(start.dx_mm + dx_mm), dy_mm=held(start.dy_mm + dy_mm))
+        self.set_offset(offset, ("drag", gesture))
+
+    def all_in_register(self) -> None:
+        """Put every block back."""
+        self.edit("Back in register", ed.in_register)
+
+    def set_kento(self, settings: KentoSettings) -> None:
+        """Choose how the kento is laid out."""
+        self.edit("Kento", lambda p: ed.with_kento(p, settings))
+
+    def set_sheet(self, width_mm: float, height_mm: float) -> None:
+        """Choose another sheet."""
+        self.edit("Sheet", lambda p: ed.with_sheet(p, (width_mm, height_mm)))
+
+    def set_image_at(self, left_mm: float, top_mm: float) -> None:
+        """Move the image on the sheet."""
+        self.edit("Image on the sheet", lambda p: ed.with_image_at(p, left_mm, top_mm))
+
+    def _on_pull(
+        self, text: str, change: Callable[[Project, str], Project], merge_key: object = None
+    ) -> None:
+        pull = self.state.pull
+        if pull is not None:
+            self.edit(text, lambda p: change(p, pull), merge_key=merge_key)
+
+    def _on_block(self, text: str, change: Callable[[Project, str], Project]) -> None:
+        self._on_pull(text, lambda p, pull: change(p, p.impression(pull).block))
+
+    def _on_ink(self, text: str, change: Callable[[Project, str], Project], merge_key: object = None) -> None:
+        key = None if merge_key is None else (merge_key, self.state.pull)
+        self._on_pull(text, lambda p, pull: change(p, p.impression(pull).zones[0].ink), key)

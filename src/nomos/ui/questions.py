@@ -1,0 +1,79 @@
+"""The few questions that need an answer before anything else: which file, which folder, save first?"""
+
+from pathlib import Path
+from typing import Literal, Protocol
+
+from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
+
+Unsaved = Literal["save", "discard", "cancel"]
+
+OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
+SAVE_FILTER = "Nomos project (*.nomos)"
+
+
+class Questions(Protocol):
+    """What the window asks; tests answer by themselves."""
+
+    def file_to_open(self) -> Path | None:
+        """A sketch or project, or None."""
+
+    def file_to_save(self, suggestion: Path) -> Path | None:
+        """Where to keep the project, or None."""
+
+    def folder_for_packet(self) -> Path | None:
+        """Where the packet goes, or None."""
+
+    def unsaved(self, title: str) -> Unsaved:
+        """What to do with changes that have not been saved."""
+
+    def take_up(self, title: str) -> bool:
+        """Whether to open work that a crash left unsaved."""
+
+
+class Dialogs:
+    """The questions as dialogs over the window."""
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        self._parent = parent
+
+    def over(self, parent: QWidget) -> None:
+        """Ask over this window from now on."""
+        self._parent = parent
+
+    def file_to_open(self) -> Path | None:
+        """A sketch or project, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a sketch or a project", "", OPEN_FILTER)
+        return Path(name) if name else None
+
+    def file_to_save(self, suggestion: Path) -> Path | None:
+        """Where to keep the project, or None. The dialog asks before replacing a file."""
+        name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
+        return Path(name) if name else None
+
+    def folder_for_packet(self) -> Path | None:
+        """Where the packet goes, or None."""
+        name = QFileDialog.getExistingDirectory(self._parent, "Folder for the packet")
+        return Path(name) if name else None
+
+    def unsaved(self, title: str) -> Unsaved:
+        """What to do with changes that have not been saved."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Not saved yet")
+        box.setText(f"Save the changes to {title}?")
+        save = box.addButton("Save", QMessageBox.ButtonRole.AcceptRole)
+        discard = box.addButton("Throw them away", QMessageBox.ButtonRole.DestructiveRole)
+        box.addButton("Go on working", QMessageBox.ButtonRole.RejectRole)
+        box.exec()
+        if box.clickedButton() is save:
+            return "save"
+        return "discard" if box.clickedButton() is discard else "cancel"
+
+    def take_up(self, title: str) -> bool:
+        """Whether to open work that a crash left unsaved."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Unsaved work")
+        box.setText(f"Nomos ended without saving {title}. Take it up where it stood?")
+        box.addButton("Throw it away", QMessageBox.ButtonRole.DestructiveRole)
+        take = box.addButton("Take it up", QMessageBox.ButtonRole.AcceptRole)
+        box.exec()
+        return box.clickedButton() is take

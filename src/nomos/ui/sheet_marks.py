@@ -1,0 +1,136 @@
+"""What is drawn over the sheet: rulers, kento, findings, the handle and the loupe's frame."""
+
+from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
+from PyQt6.QtGui import QBrush, QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
+
+from nomos.registration import Kento, Notch
+from nomos.ui import theme
+from nomos.ui.viewport import Viewport, tick_step
+from nomos.units import number, size_text
+
+_INK = QColor("#2b2b2b")
+_ACCENT = QColor(theme.LIGHT.accent)
+
+
+def draw_rulers(painter: QPainter, view: Viewport, sheet_mm: tuple[float, float], visible: QRect) -> None:
+    """Millimetres along the sheet's own top and left edges; they stay in sight when it is zoomed."""
+    painter.setFont(theme.font(11))
+    metrics = QFontMetrics(painter.font())
+    painter.setPen(QPen(_INK, 1))
+    step, labelled = tick_step(view.scale)
+    x0, y0 = view.to_screen(0, 0)
+    near, far = theme.scaled(4), theme.scaled(9)
+    top = max(y0, metrics.height() + far + 4)
+    left = max(x0, metrics.horizontalAdvance("0000") + far + 4)
+    for count in range(int(sheet_mm[0] / step) + 1):
+        x = x0 + count * step * view.scale
+        if visible.left() <= x <= visible.right():
+            major = count % labelled == 0
+            painter.drawLine(QPointF(x, top - 2), QPointF(x, top - 2 - (far if major else near)))
+            if major:
+                box = QRectF(x - 40, top - far - metrics.height() - 3, 80, metrics.height())
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, f"{count * step:g}")
+    for count in range(int(sheet_mm[1] / step) + 1):
+        y = y0 + count * step * view.scale
+        if visible.top() <= y <= visible.bottom():
+            major = count % labelled == 0
+            painter.drawLine(QPointF(left - 2, y), QPointF(left - 2 - (far if major else near), y))
+            if major:
+                box = QRectF(left - far - 86, y - 10, 80, 20)
+                painter.drawText(
+                    box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, f"{count * step:g}"
+                )
+    painter.drawText(
+        QRectF(left - far - 86, top - far - metrics.height() - 3, 80, metrics.height()),
+        Qt.AlignmentFlag.AlignRight,
+        "mm",
+    )
+
+
+def draw_kento(painter: QPainter, view: Viewport, kento: Kento, sheet_mm: tuple[float, float]) -> None:
+    """The block behind the sheet, both notches, and their distances."""
+    block = kento.block
+    corner = QPointF(*view.to_screen(block.left, block.top))
+    opposite = QPointF(*view.to_screen(block.right, block.bottom))
+    painter.setPen(QPen(_ACCENT, 1.4, Qt.PenStyle.DashLine))
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    painter.drawRect(QRectF(corner, opposite))
+    painter.setFont(theme.font(12))
+    painter.setPen(_INK)
+    text = f"block {size_text(block.width, block.height)}, seen through the sheet"
+    painter.drawText(corner + QPointF(theme.scaled(8), -theme.scaled(5)), text) if corner.y() > 40 else None
+    for notch in (kento.corner, kento.straight):
+        _draw_notch(painter, view, notch)
+    _draw_dimensions(painter, view, kento, sheet_mm)
+
+
+def _draw_notch(painter: QPainter, view: Viewport, notch: Notch) -> None:
+    floor = QPolygonF([QPointF(*view.to_screen(*point)) for point in notch.floor])
+    painter.setPen(QPen(_ACCENT, 1))
+    painter.setBrush(QBrush(QColor(47, 62, 134, 60)))
+    painter.drawPolygon(floor)
+    painter.setBrush(QBrush(_ACCENT, Qt.BrushStyle.BDiagPattern))
+    painter.drawPolygon(floor)
+    painter.setPen(QPen(_ACCENT, 4, cap=Qt.PenCapStyle.FlatCap, join=Qt.PenJoinStyle.MiterJoin))
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    painter.drawPolyline(QPolygonF([QPointF(*view.to_screen(*point)) for point in notch.wall]))
+
+
+def _draw_dimensions(painter: QPainter, view: Viewport, kento: Kento, sheet_mm: tuple[float, float]) -> None:
+    """How far the straight notch is from the corner, below the sheet's near edge."""
+    corner = kento.corner.wall[1]
+    ends = sorted(point[0] for point in kento.straight.wall)
+    middle = (ends[0] + ends[1]) / 2
+    y_mm = sheet_mm[1] + min(kento.wood_beyond_mm[0] * 0.5, 6)
+    start, end = QPointF(*view.to_screen(corner[0], y_mm)), QPointF(*view.to_screen(middle, y_mm))
+    painter.setPen(QPen(_INK, 1))
+    painter.drawLine(start, end)
+    for point in (start, end):
+        painter.drawLine(point + QPointF(0, -5), point + QPointF(0, 5))
+    text = f"{number(abs(middle - corner[0]))} mm to the middle of the straight notch"
+    _draw_label(painter, (start + end) / 2, text)
+
+
+def _draw_label(painter: QPainter, at: QPointF, text: str) -> None:
+    painter.setFont(theme.font(12))
+    metrics = QFontMetrics(painter.font())
+    box = QRectF(0, 0, metrics.horizontalAdvance(text) + 10, metrics.height() + 2)
+    box.moveCenter(at)
+    painter.fillRect(box, QColor(theme.GROUND))
+    painter.setPen(_INK)
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
+def draw_spot(painter: QPainter, at: QPointF) -> None:
+    """A finding's place: a triangle with its tip on it, light inside so that it shows on any colour."""
+    size = theme.scaled(11)
+    shape = QPainterPath(at)
+    shape.lineTo(at + QPointF(-size * 0.6, size * 1.1))
+    shape.lineTo(at + QPointF(size * 0.6, size * 1.1))
+    shape.closeSubpath()
+    painter.setPen(QPen(QColor("#1c1c1c"), 1.6))
+    painter.setBrush(QColor("#ffffff"))
+    painter.drawPath(shape)
+
+
+def draw_handle(painter: QPainter, at: QPointF) -> None:
+    """The handle that takes a block out of register: a ring with four arms."""
+    radius, arm = theme.scaled(11), theme.scaled(19)
+    for colour, width in ((QColor("#ffffff"), 5.0), (_ACCENT, 2.2)):
+        painter.setPen(QPen(colour, width))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawEllipse(at, radius, radius)
+        for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
+            painter.drawLine(at + QPointF(dx * radius, dy * radius), at + QPointF(dx * arm, dy * arm))
+
+
+def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:
+    """The loupe's edge and what it spans."""
+    painter.setPen(QPen(QColor("#1c1c1c"), 1.5))
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    painter.drawRect(frame)
+    painter.setFont(theme.font(11))
+    text = f"{number(width_mm, 0)} mm across"
+    box = QRectF(frame.left(), frame.bottom() + 2, frame.width(), QFontMetrics(painter.font()).height() + 2)
+    painter.fillRect(box, QColor(theme.LIGHT.foot))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)

@@ -1,0 +1,123 @@
+"""Where the window is put together and opened."""
+
+import logging
+import os
+import sys
+from collections.abc import Callable
+from dataclasses import dataclass
+from pathlib import Path
+from types import TracebackType
+
+from platformdirs import user_config_path, user_state_path
+from PyQt6.QtCore import QSettings, QTimer
+from PyQt6.QtWidgets import QApplication
+
+from nomos.errors import BadInput
+from nomos.ui import rescue, theme
+from nomos.ui.controller import Controller
+from nomos.ui.document import Document
+from nomos.ui.files import Files
+from nomos.ui.jobs import JobRunner
+from nomos.ui.keeper import ProofKeeper
+from nomos.ui.questions import Dialogs, Questions
+from nomos.ui.window import Window
+
+_FAULT = "That did not work, through a fault of the program. Your project is as it was; details are in {}."
+
+
+@dataclass(frozen=True, eq=False)
+class Desk:
+    """The window with all that stands behind it."""
+
+    window: Window
+    controller: Controller
+    files: Files
+    keeper: ProofKeeper
+    document: Document
+    runner: JobRunner
+
+    def close(self) -> None:
+        """End the threads; the window must have been closed before."""
+        self.runner.close()
+
+
+def set_up(questions: Questions | None, settings: QSettings) -> Desk:
+    """Wire the window. questions : None asks with dialogs over the window."""
+    document, runner = Document(), JobRunner()
+    keeper = ProofKeeper(document, runner)
+    dialogs = Dialogs() if questions is None else questions
+    files = Files(document, runner, dialogs)
+    controller = Controller(document, keeper, files)
+    window = Window(controller, runner, settings)
+    if isinstance(dialogs, Dialogs):
+        dialogs.over(window)
+    return Desk(window, controller, files, keeper, document, runner)
+
+
+def open_window(path: Path | None, *, demo: bool, walk: Path | None) -> int:
+    """Open the window and stay until it is closed; returns the exit status.
+
+    Parameters
+    ----------
+    path : a project or sketch to open.
+    demo : begin on the demo.
+    walk : walk the demo through every station, with pictures and packet into this folder, and end.
+
+    Raises
+    ------
+    BadInput : there is no display to open a window on.
+    """
+    _check_display()
+    application = QApplication(sys.argv[:1])
+    application.setApplicationName("nomos")
+    application.setDesktopFileName("nomos")
+    theme.dress(application)
+    config = user_config_path("nomos", ensure_exists=True) / "window.ini"
+    desk = set_up(None, QSettings(str(config), QSettings.Format.IniFormat))
+    sys.excepthook = _fault_told_by(desk.window.notice.tell)
+    if walk is not None:
+        from nomos.ui.walk import walk_through
+
+        status = walk_through(desk, walk)
+        desk.close()
+        return status
+    keeping = rescue.Rescue(desk.document, desk.runner, rescue.rescue_folder())
+    desk.window.show()
+    # After the window stands, so that a question has something to stand over.
+    QTimer.singleShot(0, lambda: _begin(desk, path, demo))
+    status = application.exec()
+    keeping.close()
+    desk.close()
+    return status
+
+
+def _begin(desk: Desk, path: Path | None, demo: bool) -> None:
+    rescue.offer(desk.document, rescue.rescue_folder(), Dialogs(desk.window).take_up)
+    if desk.document.project is not None:
+        desk.controller.go_to("blocks")
+    elif demo:
+        desk.files.open_demo()
+    elif path is not None:
+        desk.files.open(path)
+
+
+def _check_display() -> None:
+    known = ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
+    if sys.platform.startswith("linux") and not any(os.environ.get(name) for name in known):
+        raise BadInput(
+            "There is no display to open a window on; nomos plan and nomos demo --out DIR work without one."
+        )
+
+
+def _fault_told_by(
+    tell: Callable[[str], None],
+) -> Callable[[type[BaseException], BaseException, TracebackType | None], None]:
+    """What happens to an error nobody expected: it is written down, and said in one sentence."""
+    path = user_state_path("nomos", ensure_exists=True) / "fault.log"
+
+    def handle(kind: type[BaseException], error: BaseException, trace: TracebackType | None) -> None:
+        logging.basicConfig(filename=path, level=logging.WARNING)
+        logging.getLogger("nomos").error("fault", exc_info=(kind, error, trace))
+        tell(_FAULT.format(path))
+
+    return handle

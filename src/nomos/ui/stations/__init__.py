@@ -1,0 +1,1 @@
+"""The answers at the right, one widget for each station."""

@@ -1,0 +1,106 @@
+"""What is the design made of?"""
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QLineEdit, QScrollArea
+
+from nomos.design import FEWEST, MOST, Suggestion
+from nomos.ui.controls import (
+    Choice,
+    ColourRows,
+    Fields,
+    FindingList,
+    NumberBox,
+    button,
+    label,
+)
+from nomos.ui.stations.parts import ColourCurve, ColourEditor, answers_column
+from nomos.ui.views.answers import DesignView
+from nomos.ui.views.rows import Note
+from nomos.units import number
+
+
+class DesignStation(QScrollArea):
+    """Size, number of colours, and the colours themselves."""
+
+    count_asked = pyqtSignal(int)
+    width_asked = pyqtSignal(float)
+    feature_asked = pyqtSignal(float)
+    shown_asked = pyqtSignal(str)
+    colour_chosen = pyqtSignal(int)
+    renamed = pyqtSignal(int, str)
+    recoloured = pyqtSignal(int, object, int)
+    bare_asked = pyqtSignal(int, bool)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "What is the design made of?")
+        self.source = label(kind="quiet")
+        self.shown = Choice((("sketch", "Sketch"), ("flat", "Flat"), ("print", "Print")))
+        self.fields = Fields()
+        self.width_box = NumberBox(5, 2000)
+        self.count_box = NumberBox(FEWEST, MOST, unit="", digits=0)
+        self.feature_box = NumberBox(0, 20, step=0.1)
+        self.fields.add("Width of the image", self.width_box)
+        self.fields.add("Smallest feature", self.feature_box)
+        self.fields.add("Colours", self.count_box)
+        self.curve_note = label(kind="quiet")
+        self.curve = ColourCurve()
+        self.rows = ColourRows("Flat colours")
+        self.name = QLineEdit()
+        self.name.setAccessibleName("Name of the colour")
+        self.name.setMaxLength(60)
+        self.bare = button("Leave it bare")
+        self.editor = ColourEditor()
+        self.findings = FindingList()
+        for part in (
+            self.source, self.shown, self.fields, self.curve_note, self.curve, self.rows, self.name,
+            self.editor, self.bare, self.findings,
+        ):  # fmt: skip
+            column.addWidget(part)
+        column.addStretch(1)
+        self._chosen, self._bare = -1, False
+        self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
+        self.curve.chosen.connect(self.count_asked)
+        self.width_box.set_by_hand.connect(self.width_asked)
+        self.feature_box.set_by_hand.connect(self.feature_asked)
+        self.shown.chosen.connect(self.shown_asked)
+        self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
+        self.name.editingFinished.connect(lambda: self.renamed.emit(self._chosen, self.name.text()))
+        self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
+        self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
+
+    def show_view(self, view: DesignView, suggestion: Suggestion | None, notes: tuple[Note, ...]) -> None:
+        """Show the station."""
+        self.source.setText(
+            f"{view.source}, {number(view.size_mm[0])} × {number(view.size_mm[1])} mm. "
+            f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
+        )
+        self.shown.show_choice(view.shown if view.shown != "block" else "print")
+        self.width_box.show_value(view.size_mm[0])
+        self.count_box.show_value(view.count)
+        self.feature_box.show_value(view.smallest_mm)
+        for box in (self.width_box, self.count_box, self.feature_box, self.curve):
+            box.setEnabled(view.has_source)
+        if suggestion and suggestion.curve:
+            self.curve.show_curve(suggestion.curve, view.count, suggestion.count)
+            self.curve_note.setText(
+                f"Mean ΔE for each number of colours. {suggestion.count} fit this design best."
+            )
+        else:
+            self.curve.show_curve((), view.count, 0)
+        self.curve_note.setVisible(bool(suggestion and suggestion.curve))
+        self.rows.show_rows(
+            view.rows,
+            None if view.chosen is None else str(view.chosen),
+        )
+        self._chosen, self._bare = -1 if view.chosen is None else view.chosen, view.chosen_bare
+        for part in (self.name, self.editor, self.bare):
+            part.setVisible(view.chosen is not None)
+        if view.strips is not None:
+            if not self.name.hasFocus() or self.name.text() != view.chosen_name:
+                self.name.setText(view.chosen_name)
+            self.editor.show_colour(view.strips)
+            self.bare.setText(
+                "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"
+            )
+        self.findings.show_findings(notes)

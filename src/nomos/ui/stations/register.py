@@ -1,0 +1,165 @@
+"""How does every sheet meet every block?"""
+
+from dataclasses import replace
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QScrollArea
+
+from nomos.formats import PAPERS_MM
+from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
+from nomos.proof import Misregister
+from nomos.registration import KentoSettings
+from nomos.ui.controls import (
+    Choice,
+    ColourRows,
+    Fields,
+    Figures,
+    FindingList,
+    NumberBox,
+    button,
+    label,
+)
+from nomos.ui.stations.parts import answers_column
+from nomos.ui.views.answers import RegisterView
+from nomos.ui.views.rows import Note
+
+_CAUTION = (
+    "Cut notches with the block clamped or against a bench hook, away from the body, the other hand "
+    "behind the edge. A sharp chisel is safer than a blunt one. Trained people and local rules come first."
+)
+
+
+class RegisterStation(QScrollArea):
+    """The kento, trying blocks out of register, and the packet of templates."""
+
+    kento_asked = pyqtSignal(object)
+    """KentoSettings."""
+    sheet_asked = pyqtSignal(float, float)
+    image_asked = pyqtSignal(float, float)
+    pull_chosen = pyqtSignal(str)
+    offset_asked = pyqtSignal(object)
+    """Misregister."""
+    all_in_register_asked = pyqtSignal()
+    page_asked = pyqtSignal(str)
+    packet_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "How does every sheet meet every block?")
+        self.steps = label(kind="quiet")
+        self.hand = Choice((("right", "Right-handed"), ("left", "Left-handed")))
+        self.figures = Figures()
+        self.findings = FindingList()
+        self._make_try_out()
+        self._make_fields()
+        self.page = QComboBox()
+        self.page.addItems(list(PAPERS_MM))
+        page_fields = Fields()
+        page_fields.add("Templates on", self.page)
+        self.packet = button("Write the packet…")
+        caution = label(_CAUTION, kind="quiet")
+        for part in (
+            self.steps, self.hand, self.figures, self.findings, page_fields, self.packet,
+            label("Try a block out of register", kind="name"), self.rows, self.offsets, self.bare,
+            self.all_in, label("Sheet and notches", kind="name"), self.fields, caution,
+        ):  # fmt: skip
+            column.addWidget(part)
+        column.addStretch(1)
+        self._settings = KentoSettings()
+        self._connect()
+
+    def _make_try_out(self) -> None:
+        self.rows = ColourRows("Impressions")
+        self.offsets = Fields()
+        self.dx = NumberBox(-LARGEST_SHIFT_MM, LARGEST_SHIFT_MM, step=0.1, digits=2)
+        self.dy = NumberBox(-LARGEST_SHIFT_MM, LARGEST_SHIFT_MM, step=0.1, digits=2)
+        self.turn = NumberBox(-LARGEST_TURN_DEG, LARGEST_TURN_DEG, unit="°", step=0.05, digits=2)
+        self.offsets.add("To the right", self.dx)
+        self.offsets.add("Down", self.dy)
+        self.offsets.add("Turned clockwise", self.turn)
+        self.bare = label()
+        self.all_in = button("Put every block back in register")
+
+    def _make_fields(self) -> None:
+        self.fields = Fields()
+        self.sheet_w, self.sheet_h = NumberBox(5, 2000), NumberBox(5, 2000)
+        self.left_box, self.top_box = NumberBox(0, 2000), NumberBox(0, 2000)
+        self.arm_box, self.straight_box = NumberBox(8, 100), NumberBox(8, 200)
+        self.place_box = NumberBox(30, 95, unit="%", digits=0)
+        self.depth_box = NumberBox(0.2, 5, step=0.1)
+        self.wall_box = NumberBox(5, 100)
+        self.block_w, self.block_h = NumberBox(0, 2000), NumberBox(0, 2000)
+        for box in (self.block_w, self.block_h):
+            box.setSpecialValueText("as needed")
+        for text, box in (
+            ("Sheet width", self.sheet_w), ("Sheet height", self.sheet_h),
+            ("Margin left of the image", self.left_box), ("Margin above it", self.top_box),
+            ("Corner notch, each arm", self.arm_box), ("Straight notch, length", self.straight_box),
+            ("Its middle, of the edge", self.place_box), ("Depth of the notches", self.depth_box),
+            ("Wood beyond the notches", self.wall_box),
+            ("Block at hand, width", self.block_w), ("Block at hand, height", self.block_h),
+        ):  # fmt: skip
+            self.fields.add(text, box)
+
+    def _connect(self) -> None:
+        self.hand.chosen.connect(lambda hand: self.kento_asked.emit(replace(self._settings, hand=hand)))
+        self.sheet_w.set_by_hand.connect(lambda value: self.sheet_asked.emit(value, self.sheet_h.value()))
+        self.sheet_h.set_by_hand.connect(lambda value: self.sheet_asked.emit(self.sheet_w.value(), value))
+        self.left_box.set_by_hand.connect(lambda value: self.image_asked.emit(value, self.top_box.value()))
+        self.top_box.set_by_hand.connect(lambda value: self.image_asked.emit(self.left_box.value(), value))
+        for box, field, scale in (
+            (self.arm_box, "corner_arm_mm", 1.0), (self.straight_box, "straight_mm", 1.0),
+            (self.place_box, "straight_place", 0.01), (self.depth_box, "depth_mm", 1.0), (self.wall_box, "wall_mm", 1.0),
+        ):  # fmt: skip
+            box.set_by_hand.connect(
+                lambda value, field=field, scale=scale: self.kento_asked.emit(
+                    replace(self._settings, **{field: value * scale})
+                )
+            )
+        for box in (self.block_w, self.block_h):
+            box.set_by_hand.connect(lambda _value: self._ask_block())
+        self.rows.chosen.connect(self.pull_chosen)
+        for box in (self.dx, self.dy, self.turn):
+            box.set_by_hand.connect(
+                lambda _value: self.offset_asked.emit(
+                    Misregister(self.dx.value(), self.dy.value(), self.turn.value())
+                )
+            )
+        self.all_in.clicked.connect(self.all_in_register_asked)
+        self.page.textActivated.connect(self.page_asked)
+        self.packet.clicked.connect(self.packet_asked)
+
+    def _ask_block(self) -> None:
+        """A block at hand counts once both its sides are known; both at nothing means as needed."""
+        size = self.block_w.value(), self.block_h.value()
+        if all(size):
+            self.kento_asked.emit(replace(self._settings, block_mm=size))
+        elif not any(size):
+            self.kento_asked.emit(replace(self._settings, block_mm=None))
+
+    def show_view(self, view: RegisterView, notes: tuple[Note, ...]) -> None:
+        """Show the station."""
+        self._settings = view.settings
+        self.steps.setText(view.steps)
+        self.hand.show_choice(view.settings.hand)
+        self.figures.show_rows(view.figures)
+        self.findings.show_findings(notes)
+        for box, value in (
+            (self.sheet_w, view.sheet_mm[0]), (self.sheet_h, view.sheet_mm[1]),
+            (self.left_box, view.image_at_mm[0]), (self.top_box, view.image_at_mm[1]),
+            (self.arm_box, view.settings.corner_arm_mm), (self.straight_box, view.settings.straight_mm),
+            (self.place_box, view.settings.straight_place * 100), (self.depth_box, view.settings.depth_mm),
+            (self.wall_box, view.settings.wall_mm),
+            (self.dx, view.offset[0]), (self.dy, view.offset[1]), (self.turn, view.offset[2]),
+        ):  # fmt: skip
+            box.show_value(value)
+        if view.settings.block_mm is not None:
+            self.block_w.show_value(view.settings.block_mm[0])
+            self.block_h.show_value(view.settings.block_mm[1])
+        self.rows.show_rows(view.rows, view.chosen)
+        self.offsets.setVisible(view.chosen is not None)
+        self.bare.setText(view.bare_text)
+        self.bare.setVisible(bool(view.bare_text))
+        self.all_in.setVisible(view.any_out)
+        self.page.setCurrentText(view.page)
+        self.packet.setEnabled(not view.refused)

@@ -1,0 +1,416 @@
+"""The answers of the five stations."""
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
+from nomos.colour.recovery import ColourError
+from nomos.order import reasons
+from nomos.project import (
+    Project,
+    Proof,
+    Station,
+    colour_matches,
+    kento_or_reason,
+    mean_difference,
+    sheet_labs,
+)
+from nomos.project.edits import in_rule_order, layers, moved_impression
+from nomos.registration import KentoSettings
+from nomos.ui.views.frame import small_print
+from nomos.ui.views.rows import Note, Row
+from nomos.ui.views.sheet import lab_text
+from nomos.ui.views.state import UiState
+from nomos.units import number, size_text
+
+PATCHES = 24
+MOST_CHROMA = 100.0
+
+
+@dataclass(frozen=True)
+class Strip:
+    """A range shown as patches: the value, its figure, and what each step would give."""
+
+    value: float
+    text: str
+    patches: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class ColourStrips:
+    """A colour as lightness, chroma and hue."""
+
+    lightness: Strip
+    chroma: Strip
+    hue: Strip
+
+
+def notes(proof: Proof | None, station: Station) -> tuple[Note, ...]:
+    """The findings that belong to a station."""
+    found = proof.findings if proof else ()
+    return tuple(Note(f.weight, f.text, f.remedy) for f in found if f.station == station)
+
+
+def to_lch(lab: Lab) -> tuple[float, float, float]:
+    """Lightness, chroma and hue angle in degrees (CIE 15)."""
+    return lab[0], math.hypot(lab[1], lab[2]), math.degrees(math.atan2(lab[2], lab[1])) % 360
+
+
+def from_lch(lightness: float, chroma: float, hue: float) -> Lab:
+    """CIELAB of lightness, chroma and hue angle in degrees."""
+    return (
+        lightness,
+        chroma * math.cos(math.radians(hue)),
+        chroma * math.sin(math.radians(hue)),
+    )
+
+
+def colour_strips(lab: Lab) -> ColourStrips:
+    """What a colour becomes along each of its three ranges."""
+    lightness, chroma, hue = to_lch(lab)
+    middles = [(step + 0.5) / PATCHES for step in range(PATCHES)]
+
+    def strip(value: float, text: str, labs: list[Lab]) -> Strip:
+        return Strip(value, text, tuple(lab_to_hex(np.array(each)) for each in labs))
+
+    return ColourStrips(
+        strip(lightness, f"L* {number(lightness)}", [from_lch(100 * m, chroma, hue) for m in middles]),
+        strip(chroma, f"C* {number(chroma)}", [from_lch(lightness, MOST_CHROMA * m, hue) for m in middles]),
+        strip(hue, f"{number(hue, 0)}°", [from_lch(lightness, max(chroma, 20), 360 * m) for m in middles]),
+    )
+
+
+@dataclass(frozen=True)
+class DesignView:
+    """What is the design made of?"""
+
+    source: str
+    size_mm: tuple[float, float]
+    count: int
+    asked: int | None
+    smallest_mm: float
+    mean_de00: float
+    rows: tuple[Row, ...]
+    chosen: int | None
+    chosen_name: str
+    chosen_bare: bool
+    strips: ColourStrips | None
+    shown: str
+    has_source: bool
+
+
+def design_view(project: Project, proof: Proof | None, state: UiState) -> DesignView | None:
+    """The Design station; None before there is a flat design."""
+    flat = project.flat
+    if flat is None:
+        return None
+    areas = {match.number: match.area_mm2 for match in proof.matches} if proof else {}
+    total = sum(areas.values()) or 1.0
+    bare = project.bare_colours()
+    rows = []
+    for place, colour in enumerate(flat.colours):
+        area = areas.get(place)
+        figure = f"{number(100 * area / total)} %" if area is not None else ""
+        quiet = f"Lab {lab_text(colour.lab)}" + (f", {number(area, 0)} mm²" if area is not None else "")
+        name = f"{colour.name} (bare paper)" if place in bare else colour.name
+        rows.append(Row(str(place), lab_to_hex(np.array(colour.lab)), name, figure, quiet))
+    chosen = state.colour if state.colour is not None and state.colour < len(flat.colours) else None
+    picked = flat.colours[chosen] if chosen is not None else None
+    return DesignView(
+        source=project.source.name if project.source else "no source kept",
+        size_mm=(project.image.width, project.image.height),
+        count=len(flat.colours),
+        asked=flat.asked,
+        smallest_mm=flat.smallest_feature_mm,
+        mean_de00=flat.mean_de00,
+        rows=tuple(rows),
+        chosen=chosen,
+        chosen_name=picked.name if picked else "",
+        chosen_bare=chosen in bare,
+        strips=colour_strips(picked.lab) if picked else None,
+        shown=state.shown,
+        has_source=project.source is not None,
+    )
+
+
+@dataclass(frozen=True)
+class BlocksView:
+    """Which blocks?"""
+
+    rows: tuple[Row, ...]
+    chosen: str | None
+    chosen_name: str
+    chosen_is_key: bool
+    trap_mm: float
+    alone: bool
+    summary: str
+
+
+def blocks_view(project: Project, proof: Proof | None, state: UiState) -> BlocksView:
+    """The Blocks station; rows are chosen by the impression that prints the block."""
+    rows = []
+    image = project.image.width * project.image.height
+    numbers = {block.id: place for place, block in enumerate(project.blocks)}
+    for impression in project.impressions:
+        block = project.block(impression.block)
+        ink = project.ink(impression.zones[0].ink)
+        figure, quiet = "", "key block" if block.is_key else "colour block"
+        if proof is not None and len(proof.blocks.masks) == len(project.blocks):
+            area = proof.blocks.areas_mm2[numbers[block.id]]
+            figure = f"{number(area / 100, 1)} cm²"
+            quiet += (
+                f", prints {number(100 * area / image, 0)} %, clear {number((image - area) / 100, 0)} cm²"
+            )
+        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block.name, figure, quiet))
+    chosen = project.block(project.impression(state.pull).block) if state.pull else None
+    keys = sum(block.is_key for block in project.blocks)
+    bare = len(project.bare_colours())
+    colours = len(project.blocks) - keys
+    summary = f"{colours} colour block{'s' if colours != 1 else ''}{' and the key' if keys else ', no key'}"
+    if bare:
+        summary += f"; {bare} colour{'s' if bare > 1 else ''} left to the paper"
+    return BlocksView(
+        tuple(rows),
+        state.pull,
+        chosen.name if chosen else "",
+        bool(chosen and chosen.is_key),
+        project.trap_mm,
+        state.shown == "block",
+        f"{summary}. Lighter colours run under darker ones by the trap, "
+        "and to the middle of the key's lines.",
+    )
+
+
+@dataclass(frozen=True)
+class InksView:
+    """Which inks?"""
+
+    rows: tuple[Row, ...]
+    chosen: str | None
+    ink: str | None
+    name: str
+    opacity: Opacity
+    strips: ColourStrips | None
+    strength: Strip | None
+    printed: str
+    matches: tuple[Row, ...]
+    mean_de00: float | None
+
+
+def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView:
+    """The Inks station."""
+    rows = []
+    for impression in project.impressions:
+        zone = impression.zones[0]
+        own = project.ink(zone.ink)
+        rows.append(
+            Row(
+                impression.id,
+                lab_to_hex(np.array(own.lab)),
+                own.name,
+                f"{number(100 * zone.strength, 0)} %",
+                f"Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}",
+            )
+        )
+    matches: list[Row] = []
+    if proof is not None and project.flat is not None:
+        matches = [
+            Row(
+                str(match.number),
+                lab_to_hex(np.array(match.predicted)),
+                project.flat.colours[match.number].name,
+                f"ΔE {number(match.de00)}",
+            )
+            for match in sorted(proof.matches, key=lambda match: -match.de00)
+        ]
+    chosen = project.impression(state.pull) if state.pull else None
+    ink = project.ink(chosen.zones[0].ink) if chosen else None
+    strength = _strength_strip(project, state.pull) if state.pull else None
+    return InksView(
+        tuple(rows),
+        state.pull,
+        ink.id if ink else None,
+        ink.name if ink else "",
+        ink.opacity if ink else "transparent",
+        colour_strips(ink.lab) if ink else None,
+        strength,
+        "The patches show the ink alone on this paper.",
+        tuple(matches[:5]),
+        proof.mean_de00 if proof else None,
+    )
+
+
+_OPACITY: dict[Opacity, str] = {
+    "transparent": "transparent",
+    "semi": "half opaque",
+    "opaque": "opaque",
+}
+
+
+def _strength_strip(project: Project, pull: str) -> Strip | None:
+    zone = project.impression(pull).zones[0]
+    ink = project.ink(zone.ink)
+    try:
+        films = [
+            ink_film(ink.lab, ink.opacity, project.paper.lab, (step + 0.5) / PATCHES)
+            for step in range(PATCHES)
+        ]
+        ground = Ground.from_lab(project.paper.lab)
+    except ColourError:
+        return None
+    labs = reflectance_to_lab(overprints(ground, films, np.eye(PATCHES, dtype=bool)))
+    return Strip(
+        zone.strength, f"{number(100 * zone.strength, 0)} % ink", tuple(lab_to_hex(lab) for lab in labs)
+    )
+
+
+@dataclass(frozen=True, eq=False)
+class OrderChoice:
+    """An order worth a look: its name, small picture and what it costs."""
+
+    key: str
+    name: str
+    figures: str
+    quiet: str
+    chosen: bool
+    thumb: NDArray[np.uint32] | None
+
+
+@dataclass(frozen=True, eq=False)
+class OrderView:
+    """Which order?"""
+
+    choices: tuple[OrderChoice, ...]
+    pull: str | None
+    why_title: str
+    why: str
+    can_go_earlier: bool
+    can_go_later: bool
+
+
+def ordered(project: Project, key: str) -> Project:
+    """The project in one of the orders offered: `rule` or `key-first`."""
+    by_rule = in_rule_order(project)
+    keys = [i for i in by_rule.impressions if by_rule.block(i.block).is_key]
+    return moved_impression(by_rule, keys[0].id, 0) if key == "key-first" and keys else by_rule
+
+
+def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: int) -> OrderView:
+    """The Order station."""
+    offers = [("rule", "Light to dark, key last", "the usual order")]
+    if any(block.is_key for block in project.blocks):
+        offers.append(("key-first", "Key first, as the guide", "colours knock the key back"))
+    choices = []
+    for key, name, quiet in offers:
+        other = ordered(project, key)
+        choices.append(
+            _choice(key, name, quiet, other, other.impressions == project.impressions, proof, thumb_px)
+        )
+    if not any(choice.chosen for choice in choices):
+        choices.insert(0, _choice("own", "Your order", "as on the ladder", project, True, proof, thumb_px))
+    places = [impression.id for impression in project.impressions]
+    place = places.index(state.pull) if state.pull in places else None
+    title = why = ""
+    if place is not None:
+        name = project.block(project.impressions[place].block).name
+        title = f"Why {name.lower()} is {_ordinal(place + 1)}"
+        why = reasons(layers(project))[place]
+    return OrderView(
+        tuple(choices),
+        state.pull,
+        title,
+        why,
+        place is not None and place > 0,
+        place is not None and place < len(places) - 1,
+    )
+
+
+def _choice(
+    key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
+) -> OrderChoice:
+    if proof is None or sorted(proof.laid.ids) != sorted(i.id for i in project.impressions):
+        return OrderChoice(key, name, "", quiet, chosen, None)
+    labs = sheet_labs(project, proof.laid)
+    matches = colour_matches(project, proof.laid, labs)
+    worst = max((match.de00 for match in matches), default=0.0)
+    figures = f"ΔE {number(mean_difference(matches))}   worst {number(worst)}"
+    return OrderChoice(key, name, figures, quiet, chosen, small_print(proof, project, tall))
+
+
+def _ordinal(place: int) -> str:
+    words = (
+        "",
+        "first",
+        "second",
+        "third",
+        "fourth",
+        "fifth",
+        "sixth",
+        "seventh",
+        "eighth",
+        "ninth",
+        "tenth",
+    )
+    return words[place] if place < len(words) else f"number {place}"
+
+
+@dataclass(frozen=True)
+class RegisterView:
+    """How does every sheet meet every block?"""
+
+    settings: KentoSettings
+    sheet_mm: tuple[float, float]
+    image_at_mm: tuple[float, float]
+    figures: tuple[tuple[str, str], ...]
+    refused: str
+    steps: str
+    rows: tuple[Row, ...]
+    chosen: str | None
+    offset: tuple[float, float, float]
+    any_out: bool
+    bare_text: str
+    page: str
+
+
+def register_view(project: Project, proof: Proof | None, state: UiState) -> RegisterView:
+    """The Register station."""
+    kento, refused = kento_or_reason(project)
+    figures: tuple[tuple[str, str], ...] = ()
+    if kento is not None:
+        hand = project.kento.hand
+        figures = (
+            ("Every block", size_text(kento.block.width, kento.block.height)),
+            ("Corner notch, block face up", f"lower {hand}"),
+            ("Wood beyond, near edge", f"{number(kento.wood_beyond_mm[0])} mm"),
+            ("Wood beyond, corner side", f"{number(kento.wood_beyond_mm[1])} mm"),
+            ("Notch floor to image", f"{number(min(kento.floor_to_image_mm))} mm"),
+        )
+    rows = []
+    for impression in project.impressions:
+        ink = project.ink(impression.zones[0].ink)
+        at = impression.offset
+        figure = "in register"
+        if at:
+            figure = f"{number(at.dx_mm, 2)}, {number(at.dy_mm, 2)} mm"
+            figure += f", {number(at.rotation_deg, 2)}°" if at.rotation_deg else ""
+        name = project.block(impression.block).name
+        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), name, figure))
+    offset = project.impression(state.pull).offset if state.pull else None
+    bare = sum(spot[2] for spot in proof.spots) if proof else 0.0
+    return RegisterView(
+        project.kento,
+        (project.paper.width_mm, project.paper.height_mm),
+        (project.image.left, project.image.top),
+        figures,
+        refused,
+        "Seat the sheet's corner first, then its edge at the straight notch, then let it fall.",
+        tuple(rows),
+        state.pull,
+        (offset.dx_mm, offset.dy_mm, offset.rotation_deg) if offset else (0.0, 0.0, 0.0),
+        any(impression.offset for impression in project.impressions),
+        f"△ Bare paper shows, largest spots {number(bare)} mm² in all." if bare > 0.05 else "",
+        state.page,
+    )

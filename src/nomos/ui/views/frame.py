@@ -1,0 +1,126 @@
+"""The station strip and the pull ladder."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_hex
+from nomos.order import DRYING_H, before_next
+from nomos.project import Project, Proof, Station, kento_or_reason, sheet_labs
+from nomos.project.edits import layers
+from nomos.proof import render_view
+from nomos.ui.views.state import STATIONS, UiState
+from nomos.units import number, size_text
+
+STATION_NAMES: dict[Station, str] = {
+    "design": "Design",
+    "blocks": "Blocks",
+    "inks": "Inks",
+    "order": "Order",
+    "register": "Register",
+}
+
+
+@dataclass(frozen=True)
+class StationTab:
+    """One station in the strip with its present answer."""
+
+    station: Station
+    name: str
+    answer: str
+    chosen: bool
+
+
+def station_tabs(project: Project | None, proof: Proof | None, state: UiState) -> tuple[StationTab, ...]:
+    """The strip: what each station has to say."""
+    answers = _answers(project, proof) if project and project.flat else {"design": "open a sketch"}
+    return tuple(
+        StationTab(station, STATION_NAMES[station], answers.get(station, ""), station == state.station)
+        for station in STATIONS
+    )
+
+
+def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
+    assert project.flat is not None
+    counts: dict[str, int] = {}
+    for finding in proof.findings if proof else ():
+        counts[finding.station] = counts.get(finding.station, 0) + 1
+
+    def found(station: str) -> str:
+        many = counts.get(station, 0)
+        return f", {many} finding{'s' if many > 1 else ''}" if many else ""
+
+    pulls = len(project.impressions)
+    days = 1 + max(pulls - 1, 0) * DRYING_H // 24
+    kento, _ = kento_or_reason(project)
+    out = [i for i in project.impressions if i.offset]
+    register = "kento" if kento else "no room for the kento"
+    if out:
+        register += f", {len(out)} out of place"
+    size = size_text(project.image.width, project.image.height)
+    return {
+        "design": f"{len(project.flat.colours)} colours, {size}",
+        "blocks": f"{len(project.blocks)} blocks{found('blocks')}",
+        "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
+        "order": f"{pulls} pulls, {days} day{'s' if days != 1 else ''} drying",
+        "register": register,
+    }
+
+
+@dataclass(frozen=True, eq=False)
+class Rung:
+    """One rung of the ladder: the sheet after a pull.
+
+    pull : the impression's id; None for the bare paper.
+    thumb : (height, width) 0xffRRGGBB pixels, None while there is no proof.
+    """
+
+    pull: str | None
+    pulls: int
+    title: str
+    ink_hex: str | None
+    note: str
+    chosen: bool
+    thumb: NDArray[np.uint32] | None
+
+
+def ladder_rungs(
+    project: Project | None, proof: Proof | None, state: UiState, thumb_px: int
+) -> tuple[Rung, ...]:
+    """The ladder, bare paper first. thumb_px : height of the small pictures."""
+    if project is None:
+        return ()
+    notes = (*before_next(layers(project)), "finished print")
+    finished = len(project.impressions)
+    looked_at = finished if state.pulls is None else state.pulls
+    rungs = [Rung(None, 0, "Bare paper", None, "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
+    for place, impression in enumerate(project.impressions, start=1):
+        ink = project.ink(impression.zones[0].ink)
+        rungs.append(
+            Rung(
+                impression.id,
+                place,
+                f"{place} {project.block(impression.block).name}",
+                lab_to_hex(np.array(ink.lab)),
+                notes[place - 1],
+                looked_at == place,
+                _thumb(project, proof, place, thumb_px),
+            )
+        )
+    return tuple(rungs)
+
+
+def _thumb(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDArray[np.uint32] | None:
+    if proof is None or proof.project is not project:
+        return None
+    return small_print(proof, project, tall, pulls)
+
+
+def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = None) -> NDArray[np.uint32]:
+    """A small picture of the sheet's image after so many pulls, for any order of the same pulls."""
+    laid = proof.laid
+    pad, (height, width) = laid.pad_px, laid.map.index.shape
+    window = (float(pad), float(pad), float(width - pad), float(height - pad))
+    wide = max(1, round(tall * (width - 2 * pad) / (height - 2 * pad)))
+    return render_view(laid.levels, sheet_labs(project, laid, pulls), window, (wide, tall))

@@ -1,0 +1,23 @@
+"""The lines that lists in the answers are made of."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class Row:
+    """A line with a swatch: id, colour, name, figure, quiet line."""
+
+    id: str
+    swatch: str
+    name: str
+    figure: str = ""
+    quiet: str = ""
+
+
+@dataclass(frozen=True)
+class Note:
+    """A finding as it is shown."""
+
+    weight: str
+    text: str
+    remedy: str

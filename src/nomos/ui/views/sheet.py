@@ -1,0 +1,170 @@
+"""What the sheet shows, and what is said of the place pointed at."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import delta_e00, lab_to_hex
+from nomos.project import Project, Proof, kento_or_reason, sheet_labs
+from nomos.proof import Index, mips
+from nomos.registration import Kento, Rect
+from nomos.ui.views.state import UiState
+from nomos.units import number
+
+Pixels = NDArray[np.uint32]
+
+
+@dataclass(frozen=True, eq=False)
+class Raster:
+    """A page to look colours up for, or of pixels where `labs` is None.
+
+    left_mm, top_mm : where the first pixel lies on the sheet.
+    """
+
+    levels: tuple[Index, ...] | tuple[Pixels, ...]
+    labs: NDArray[np.float64] | None
+    px_per_mm: float
+    left_mm: float
+    top_mm: float
+
+    def table(self) -> bytes:
+        """The colours as bytes, to see whether anything has changed."""
+        return b"" if self.labs is None else self.labs.tobytes()
+
+
+@dataclass(frozen=True, eq=False)
+class SheetContent:
+    """What the sheet shows.
+
+    spots : places with a finding, x and y on the sheet in mm.
+    handle : where a block's handle is (mm), None without one.
+    """
+
+    sheet_mm: tuple[float, float]
+    image: Rect
+    paper_hex: str
+    raster: Raster | None = None
+    kento: Kento | None = None
+    spots: tuple[tuple[float, float], ...] = ()
+    handle: tuple[float, float] | None = None
+
+
+def sheet_content(
+    project: Project, proof: Proof | None, state: UiState, sketch: Raster | None
+) -> SheetContent:
+    """The sheet for a station. sketch : the design's own pixels, once they have been read."""
+    raster: Raster | None = None
+    spots: tuple[tuple[float, float], ...] = ()
+    handle = None
+    if state.shown == "sketch" and sketch is not None:
+        raster = sketch
+    elif proof is not None:
+        raster = _flat(proof) if state.shown == "flat" else _print(proof, state)
+        if state.shown == "print" and state.pulls is None:
+            spots = tuple((x, y) for x, y, _ in proof.spots)
+    at_register = state.station == "register"
+    if at_register and state.pull is not None:
+        offset = project.impression(state.pull).offset
+        image = project.image
+        handle = (
+            (image.left + image.right) / 2 + offset.dx_mm,
+            (image.top + image.bottom) / 2 + offset.dy_mm,
+        )
+    return SheetContent(
+        (project.paper.width_mm, project.paper.height_mm),
+        project.image,
+        lab_to_hex(np.array(project.paper.lab)),
+        raster,
+        kento_or_reason(project)[0] if at_register else None,
+        spots,
+        handle,
+    )
+
+
+def sketch_raster(rgb: NDArray[np.uint8], px_per_mm: float, image: Rect) -> Raster:
+    """The design's own pixels as a raster."""
+    wide = rgb.astype(np.uint32)
+    pixels = (
+        np.uint32(0xFF000000) | wide[..., 0] << np.uint32(16) | wide[..., 1] << np.uint32(8) | wide[..., 2]
+    )
+    return Raster(mips(pixels), None, px_per_mm, image.left, image.top)
+
+
+def _print(proof: Proof, state: UiState) -> Raster:
+    laid, image = proof.laid, proof.project.image
+    if state.shown == "block" and state.pull in laid.ids:
+        labs = np.tile(np.array(proof.project.paper.lab), (len(proof.labs), 1))
+        ink = proof.project.impression(state.pull).zones[0].ink
+        labs[laid.map.members[:, laid.ids.index(state.pull)]] = proof.project.ink(ink).lab
+    elif state.pulls is None:
+        labs = proof.labs
+    else:
+        labs = sheet_labs(proof.project, laid, state.pulls)
+    pad = laid.pad_px / laid.px_per_mm
+    return Raster(laid.levels, labs, laid.px_per_mm, image.left - pad, image.top - pad)
+
+
+_flat_levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}
+
+
+def _flat(proof: Proof) -> Raster:
+    assert proof.project.flat is not None
+    labs = np.array([colour.lab for colour in proof.project.flat.colours])
+    image = proof.project.image
+    return Raster(_levels_of(proof.blocks.labels), labs, proof.blocks.px_per_mm, image.left, image.top)
+
+
+def _levels_of(labels: NDArray[np.uint8]) -> tuple[Index, ...]:
+    """Smaller versions of the flat design, kept for the last one asked for."""
+    kept = _flat_levels.get(id(labels))
+    if kept is None or kept[0] is not labels:
+        _flat_levels.clear()
+        kept = _flat_levels[id(labels)] = (labels, mips(labels))
+    return kept[1]
+
+
+def lab_text(lab: NDArray[np.float64] | tuple[float, ...]) -> str:
+    """L*, a*, b* as whole numbers."""
+    return " ".join(number(float(value), 0) for value in lab)
+
+
+def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] | None) -> str:
+    """The foot line: the place, what prints there, predicted, wanted, ΔE."""
+    if place is None:
+        return ""
+    said = [f"x {number(place[0])}  y {number(place[1])} mm"]
+    if proof is None or proof.project.flat is None:
+        return said[0]
+    image, laid = proof.project.image, proof.laid
+    x = int((place[0] - image.left) * laid.px_per_mm) + laid.pad_px
+    y = int((place[1] - image.top) * laid.px_per_mm) + laid.pad_px
+    height, width = laid.map.index.shape
+    if not (0 <= x < width and 0 <= y < height):
+        return f"{said[0]}    margin, bare paper"
+    row = int(laid.map.index[y, x])
+    here = laid.map.members[row]
+    prints = [
+        f"{number_of} {proof.project.block(impression.block).name.lower()}"
+        for number_of, impression in enumerate(proof.project.impressions, start=1)
+        if here[laid.ids.index(impression.id)] and (state.pulls is None or number_of <= state.pulls)
+    ]
+    said.append(f"prints {', '.join(prints)}" if prints else "bare paper")
+    labs = proof.labs if state.pulls is None else sheet_labs(proof.project, laid, state.pulls)
+    said.append(f"predicted {lab_text(labs[row])}")
+    inner_x, inner_y = x - laid.pad_px, y - laid.pad_px
+    if not (0 <= inner_x < width - 2 * laid.pad_px and 0 <= inner_y < height - 2 * laid.pad_px):
+        return "    ".join(said)
+    labels = proof.blocks.labels
+    # While a block is dragged the sheet is laid coarser than the labels.
+    step = proof.blocks.px_per_mm / laid.px_per_mm
+    colour = int(
+        labels[min(int(inner_y * step), len(labels) - 1), min(int(inner_x * step), labels.shape[1] - 1)]
+    )
+    bare = colour in proof.project.bare_colours()
+    wanted = np.array(proof.project.paper.lab if bare else proof.project.flat.colours[colour].lab)
+    name = "paper" if bare else proof.project.flat.colours[colour].name.lower()
+    said.append(f"wanted {lab_text(wanted)} ({name})")
+    if state.pulls is None:
+        said.append(f"ΔE {number(float(delta_e00(labs[row], wanted)))}")
+    return "    ".join(said)

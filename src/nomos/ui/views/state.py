@@ -1,0 +1,25 @@
+"""What the window has in its hand: the station, what is chosen, which pull is looked at."""
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from nomos.project import Station
+
+Shown = Literal["print", "flat", "sketch", "block"]
+STATIONS: tuple[Station, ...] = get_args(Station)
+
+
+@dataclass(frozen=True)
+class UiState:
+    """Nothing of this is saved with the project.
+
+    pulls : the sheet after so many pulls; None is the finished print.
+    shown : what the sheet shows: the print, the flat design, the sketch, or one block alone.
+    """
+
+    station: Station = "design"
+    colour: int | None = None
+    pull: str | None = None
+    pulls: int | None = None
+    shown: Shown = "print"
+    page: str = "A4"

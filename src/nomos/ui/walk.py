@@ -1,0 +1,69 @@
+"""Walks the demo through every station of the real window: a picture of each, and the packet."""
+
+import time
+from pathlib import Path
+
+from PyQt6.QtCore import QEventLoop
+from PyQt6.QtWidgets import QApplication
+
+from nomos.errors import BadInput
+from nomos.ui.start import Desk
+from nomos.ui.views.state import STATIONS
+
+_SECONDS = 300.0
+# What is chosen for the pictures: the third pull, out of place by this, as on a real bench.
+_SHOWN_PULL = 2
+_DRAG_MM = (0.5, -0.3)
+
+
+def walk_through(desk: Desk, folder: Path) -> int:
+    """Open the demo, look at every station, write `station-N-NAME.png` and `packet/`; 0 when all went well."""
+    window, controller = desk.window, desk.controller
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        raise BadInput(f"{folder} cannot be made ({error.strerror or error}); choose another.") from None
+    window.resize(1280, 800)
+    window.show()
+    desk.files.open_demo()
+    settle(desk)
+    project = desk.document.project
+    if project is None:
+        raise BadInput(window.notice.text() or "The demo could not be opened.")
+    pull = project.impressions[_SHOWN_PULL].id
+    for place, station in enumerate(STATIONS, start=1):
+        controller.go_to(station)
+        controller.choose_colour(_SHOWN_PULL)
+        controller.choose_pull(pull)
+        if station == "register":
+            controller.drag_handle(*_DRAG_MM, gesture=-1)
+        settle(desk)
+        _save_picture(desk, folder / f"station-{place}-{station}.png")
+    desk.document.stack.undo()
+    desk.files.write_packet(controller.state.page, folder / "packet")
+    settle(desk)
+    if not (folder / "packet" / "plan.json").exists():
+        raise BadInput(window.notice.text() or "The packet could not be written.")
+    print(f"the print packet is in {folder / 'packet'}")
+    # Nothing was asked for: the demo is left as it was found.
+    desk.document.stack.setClean()
+    window.close()
+    return 0
+
+
+def settle(desk: Desk) -> None:
+    """Handle events until no work is running and the window shows the last of it. Raises BadInput."""
+    until = time.monotonic() + _SECONDS
+    quiet = 0
+    while quiet < 3:
+        QApplication.processEvents(QEventLoop.ProcessEventsFlag.AllEvents, 50)
+        quiet = 0 if desk.runner.busy() else quiet + 1
+        if time.monotonic() > until:
+            raise BadInput(f"Something was still running after {_SECONDS:.0f} s.")
+        time.sleep(0.005)
+
+
+def _save_picture(desk: Desk, path: Path) -> None:
+    if not desk.window.grab().save(str(path), "PNG"):
+        raise BadInput(f"{path} cannot be written; choose another folder or make room.")
+    print(f"picture {path}")

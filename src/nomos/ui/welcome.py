@@ -1,0 +1,47 @@
+"""What the window says before anything is open."""
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QVBoxLayout, QWidget
+
+from nomos.ui import theme
+from nomos.ui.controls import button, label
+
+
+class Welcome(QWidget):
+    """Says what to do first, on an empty sheet."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.open = button("Open a sketch or a project…")
+        self.demo = button("Look at the demo first")
+        column = QVBoxLayout(self)
+        column.addStretch(1)
+        box = QWidget()
+        box.setObjectName("welcome")
+        box.setFixedWidth(theme.scaled(420))
+        box.setStyleSheet("#welcome { background: #f7f4ea; } #welcome QLabel { color: #1c1c1c; }")
+        inner = QVBoxLayout(box)
+        inner.setContentsMargins(*[theme.scaled(28)] * 4)
+        inner.setSpacing(theme.scaled(12))
+        inner.addWidget(label("Start with a coloured sketch", kind="question"))
+        inner.addWidget(
+            label(
+                "A scan, photograph or drawing of the print you have in mind: PNG, JPEG, TIFF, WebP or SVG. "
+                "You can also drop the file here."
+            )
+        )
+        inner.addWidget(
+            label(
+                "Nomos reduces it to a few flat colours, makes a block for each and a key, shows the print "
+                "as the inks will overlap, and draws templates at true size."
+            )
+        )
+        inner.addSpacing(theme.scaled(6))
+        inner.addWidget(self.open)
+        inner.addWidget(self.demo)
+        column.addWidget(box, 0, Qt.AlignmentFlag.AlignHCenter)
+        column.addStretch(2)
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        QPainter(self).fillRect(self.rect(), QColor(theme.GROUND))

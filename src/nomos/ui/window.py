@@ -1,0 +1,289 @@
+"""The one window: ladder, stations, sheet and answers, each rendered from its view state."""
+
+from pathlib import Path
+
+from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
+from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent
+from PyQt6.QtWidgets import (
+    QMainWindow,
+    QScrollArea,
+    QSplitter,
+    QStackedWidget,
+    QVBoxLayout,
+    QWidget,
+)
+
+from nomos.project import Project, Proof, Station, kento_or_reason
+from nomos.ui import keys, theme
+from nomos.ui.bench import BenchRow
+from nomos.ui.controller import Controller
+from nomos.ui.foot import FootLine
+from nomos.ui.jobs import JobRunner
+from nomos.ui.ladder import THUMB, PullLadder
+from nomos.ui.notice import Notice
+from nomos.ui.sheet import SheetView
+from nomos.ui.stations.blocks import BlocksStation
+from nomos.ui.stations.design import DesignStation
+from nomos.ui.stations.inks import InksStation
+from nomos.ui.stations.order import OrderStation
+from nomos.ui.stations.register import RegisterStation
+from nomos.ui.strip import StationStrip
+from nomos.ui.views import answers, frame
+from nomos.ui.views.sheet import place_text, sheet_content
+from nomos.ui.views.state import STATIONS
+from nomos.ui.welcome import Welcome
+
+LADDER, ANSWERS = 196, 304
+CARD_THUMB = 66
+_ZOOM_STEP = 1.25
+
+
+class Window(QMainWindow):
+    """Shows what the controller has in its hand; every wish of the hand goes to the controller."""
+
+    def __init__(self, controller: Controller, runner: JobRunner, settings: QSettings) -> None:
+        super().__init__()
+        self.controller, self.runner, self._settings = controller, runner, settings
+        self.setAcceptDrops(True)
+        self.strip, self.ladder, self.sheet, self.foot = (
+            StationStrip(), PullLadder(), SheetView(), FootLine(),
+        )  # fmt: skip
+        self.notice, self.bench, self.welcome = Notice(), BenchRow(), Welcome()
+        self.design, self.blocks, self.inks = DesignStation(), BlocksStation(), InksStation()
+        self.order, self.register = OrderStation(), RegisterStation()
+        self._place: tuple[float, float] | None = None
+        self._build()
+        self._connect()
+        # Several changes in one turn of the event loop are shown once.
+        self._due = QTimer(self)
+        self._due.setSingleShot(True)
+        self._due.setInterval(0)
+        self._due.timeout.connect(self.refresh)
+        self.refresh()
+
+    def _build(self) -> None:
+        self.ladder_area = QScrollArea()
+        self.ladder_area.setWidget(self.ladder)
+        self.ladder_area.setWidgetResizable(True)
+        self.ladder_area.setFrameShape(QScrollArea.Shape.NoFrame)
+        self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.ladder_area.setMinimumWidth(theme.scaled(140))
+        self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
+        self.middle = QStackedWidget()
+        self.middle.addWidget(self.welcome)
+        self.middle.addWidget(self.sheet)
+        self.answers = QStackedWidget()
+        for station in (self.design, self.blocks, self.inks, self.order, self.register):
+            self.answers.addWidget(station)
+        self.answers.setMinimumWidth(theme.scaled(240))
+        centre = _column(self.notice, self.middle, self.bench)
+        self.columns = QSplitter(Qt.Orientation.Horizontal)
+        self.columns.setChildrenCollapsible(False)
+        self.columns.setHandleWidth(1)
+        for part in (self.ladder_area, centre, self.answers):
+            self.columns.addWidget(part)
+        self.columns.setStretchFactor(1, 1)
+        self.columns.setSizes([theme.scaled(LADDER), theme.scaled(780), theme.scaled(ANSWERS)])
+        self.setCentralWidget(_column(self.strip, self.columns, self.foot))
+        self.resize(1280, 800)
+        geometry = self._settings.value("window")
+        if isinstance(geometry, QByteArray):
+            self.restoreGeometry(geometry)
+
+    def _connect(self) -> None:
+        hand, files = self.controller, self.controller.files
+        hand.shown.connect(self.refresh_soon)
+        hand.told.connect(self.notice.tell)
+        hand.document.stack.cleanChanged.connect(lambda _clean: self.refresh_soon())
+        self.runner.progressed.connect(self._show_progress)
+        self.runner.settled.connect(self._show_settled)
+        self.foot.stopped.connect(self.runner.cancel)
+        self.welcome.open.clicked.connect(files.open_asked)
+        self.welcome.demo.clicked.connect(files.open_demo)
+        self.strip.chosen.connect(hand.go_to)
+        self.ladder.chosen.connect(hand.choose_pull)
+        self.ladder.moved.connect(hand.move_pull)
+        self.sheet.pointed.connect(self._point)
+        self.sheet.picked.connect(hand.pick)
+        self.sheet.handle_dragged.connect(hand.drag_handle)
+        self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
+        self._connect_stations()
+        actions = {
+            "open": files.open_asked, "save": files.save, "save as": files.save_as,
+            "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
+            "whole": self.sheet.fit, "true": self.sheet.true_size, "loupe": self._turn_loupe,
+            "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
+            "further": lambda: self.sheet.zoom_by(1 / _ZOOM_STEP),
+            "earlier": lambda: hand.step_view(-1), "later": lambda: hand.step_view(1),
+            "stop": self._stop, "keys": self._list_keys,
+        }  # fmt: skip
+        for place, station in enumerate(STATIONS, start=1):
+            actions[f"station {place}"] = lambda station=station: hand.go_to(station)
+        keys.bind(self, actions)
+        self.bench.pressed.connect(lambda name: actions[name]())
+
+    def _connect_stations(self) -> None:
+        hand, files = self.controller, self.controller.files
+        self.design.count_asked.connect(lambda count: files.flatten_again(count=count))
+        self.design.width_asked.connect(lambda width: files.flatten_again(width_mm=width))
+        self.design.feature_asked.connect(lambda smallest: files.flatten_again(smallest_mm=smallest))
+        self.design.shown_asked.connect(hand.show)
+        self.design.colour_chosen.connect(hand.choose_colour)
+        self.design.renamed.connect(hand.rename_colour)
+        self.design.recoloured.connect(hand.recolour)
+        self.design.bare_asked.connect(hand.leave_bare)
+        for station in (self.blocks, self.inks, self.register):
+            station.pull_chosen.connect(hand.choose_pull)
+        self.blocks.shown_asked.connect(hand.show)
+        self.blocks.renamed.connect(hand.rename_block)
+        self.blocks.key_asked.connect(hand.make_key)
+        self.blocks.trap_asked.connect(hand.set_trap)
+        self.inks.renamed.connect(hand.rename_ink)
+        self.inks.recoloured.connect(hand.recolour_ink)
+        self.inks.opacity_asked.connect(hand.set_opacity)
+        self.inks.strength_dragged.connect(hand.set_strength)
+        self.order.order_asked.connect(hand.take_order)
+        self.order.step_asked.connect(hand.step_pull)
+        self.register.kento_asked.connect(hand.set_kento)
+        self.register.sheet_asked.connect(hand.set_sheet)
+        self.register.image_asked.connect(hand.set_image_at)
+        self.register.offset_asked.connect(hand.set_offset)
+        self.register.all_in_register_asked.connect(hand.all_in_register)
+        self.register.page_asked.connect(hand.choose_page)
+        self.register.packet_asked.connect(self._write_packet)
+
+    # What is shown
+
+    def refresh_soon(self) -> None:
+        """Show what has changed before the next event is handled."""
+        self._due.start()
+
+    def refresh(self) -> None:
+        """Render everything that is in sight from the project, its proof and the hand."""
+        hand = self.controller
+        project, proof, state = hand.document.project, hand.keeper.proof, hand.state
+        self.strip.render_tabs(frame.station_tabs(project, proof, state))
+        thumb = theme.scaled(THUMB)
+        self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, thumb))
+        self.middle.setCurrentWidget(self.welcome if project is None else self.sheet)
+        self.sheet.show_content(sheet_content(project, proof, state, hand.files.sketch) if project else None)
+        self.answers.setVisible(project is not None)
+        if project is not None:
+            self.answers.setCurrentIndex(STATIONS.index(state.station))
+            # Figures of an earlier design would be wrong ones: better none until the new proof is there.
+            self._show_station(project, proof if proof and proof.project is project else None)
+        stack = hand.document.stack
+        self.bench.show_state(
+            project=project is not None,
+            unsaved=hand.document.unsaved,
+            packet=project is not None and kento_or_reason(project)[0] is not None,
+            undo=stack.undoText() if stack.canUndo() else "",
+            redo=stack.redoText() if stack.canRedo() else "",
+        )
+        self._point(self._place)
+        self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
+
+    def _show_station(self, project: Project, proof: Proof | None) -> None:
+        state = self.controller.state
+        notes = answers.notes(proof, state.station)
+        if state.station == "design":
+            view = answers.design_view(project, proof, state)
+            if view is not None:
+                reading = self.controller.files.reading
+                self.design.show_view(view, reading.suggestion if reading else None, notes)
+        elif state.station == "blocks":
+            self.blocks.show_view(answers.blocks_view(project, proof, state), notes)
+        elif state.station == "inks":
+            self.inks.show_view(answers.inks_view(project, proof, state), notes)
+        elif state.station == "order":
+            cards = answers.order_view(project, proof, state, theme.scaled(CARD_THUMB))
+            self.order.show_view(cards, notes)
+        else:
+            self.register.show_view(answers.register_view(project, proof, state), notes)
+
+    def _point(self, place: tuple[float, float] | None) -> None:
+        self._place = place
+        hand = self.controller
+        self.foot.say(place_text(hand.keeper.proof, hand.state, place) or self._hint())
+
+    def _hint(self) -> str:
+        if self.controller.document.project is None:
+            return ""
+        return _HINTS[self.controller.state.station]
+
+    def _show_progress(self, slot: str, fraction: float, message: str) -> None:
+        if slot in _SAID:
+            self.foot.show_progress(slot, fraction, message or _SAID[slot], can_stop=slot != "proof")
+
+    def _show_settled(self, _slot: str) -> None:
+        if not any(slot in _SAID for slot in self.runner.busy()):
+            self.foot.show_idle()
+
+    def _write_packet(self) -> None:
+        self.controller.files.write_packet(self.controller.state.page)
+
+    def _stop(self) -> None:
+        """Stop what was asked for; the proof goes on, nothing could be shown without it."""
+        for slot in ("design", "packet"):
+            self.runner.cancel(slot)
+
+    def _turn_loupe(self) -> None:
+        self.sheet.loupe = not self.sheet.loupe
+        self.bench.buttons["loupe"].setChecked(self.sheet.loupe)
+        self.sheet.update()
+
+    def _list_keys(self) -> None:
+        listed = keys.KeyList(self)
+        listed.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        listed.open()
+
+    # What comes from outside
+
+    def dragEnterEvent(self, event: QDragEnterEvent | None) -> None:
+        data = event.mimeData() if event else None
+        if event is not None and data is not None and any(url.isLocalFile() for url in data.urls()):
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent | None) -> None:
+        data = event.mimeData() if event else None
+        files = [Path(url.toLocalFile()) for url in data.urls() if url.isLocalFile()] if data else []
+        if files:
+            self.controller.files.open(files[0])
+
+    def closeEvent(self, event: QCloseEvent | None) -> None:
+        assert event is not None
+        if not self.controller.files.settle_unsaved():
+            event.ignore()
+            return
+        self._settings.setValue("window", self.saveGeometry())
+        event.accept()
+
+
+# Work that is worth a word in the foot line, and that word before the work has one of its own.
+_SAID = {"design": "reading the design", "proof": "laying the sheet", "packet": "writing the packet"}
+
+_HINTS: dict[Station, str] = {
+    "design": "Click a field on the sheet, or a row at the right, to rename or recolour it.",
+    "blocks": "Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.",
+    "inks": "Choose an ink, then drag along a strip: the print answers at once.",
+    "order": "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.",
+    "register": "Drag the ring on the sheet to put the chosen block out of register.",
+}
+
+
+def _column(*parts: QWidget) -> QWidget:
+    made = QWidget()
+    column = QVBoxLayout(made)
+    column.setContentsMargins(0, 0, 0, 0)
+    column.setSpacing(0)
+    for part in parts:
+        stretches = isinstance(part, QStackedWidget | QSplitter)
+        column.addWidget(part, 1 if stretches else 0)
+    return made
+
+
+def _title(project: Project | None, path: Path | None, *, unsaved: bool) -> str:
+    if project is None:
+        return "Nomos"
+    name = path.name if path else "not saved yet"
+    return f"{project.title} ({name}{', changed' if unsaved and path else ''}) — Nomos"
