@@ -33,6 +33,8 @@ _MARGIN_MM = 8.0
 _FOOT_MM = 18.0
 _OVERLAP_MM = 10.0
 _CROP_MM = 5.0
+# Lines on the very edge of a drawing keep their whole width.
+_BLEED_MM = 0.6
 _NARROWEST_MM = 120.0
 _GREY = 0.66
 
@@ -113,7 +115,10 @@ def templates_pdf(
 def _draw_pages(canvas: "Canvas", template: Template, paper: str) -> None:
     drawing = max(template.size_mm[0], _NARROWEST_MM), template.size_mm[1] + HEADER_MM
     tiling = plan_tiles(drawing, paper)
-    canvas.beginForm(template.name, 0, 0, drawing[0] * MM, drawing[1] * MM)
+    canvas.beginForm(
+        template.name, -_BLEED_MM * MM, -_BLEED_MM * MM,
+        (drawing[0] + _BLEED_MM) * MM, (drawing[1] + _BLEED_MM) * MM,
+    )  # fmt: skip
     _Pen(canvas, drawing[1]).template(template)
     canvas.endForm()
     for row in range(tiling.rows):
@@ -134,7 +139,10 @@ def _draw_tile(
     canvas.setPageSize((page_w * MM, page_h * MM))
     canvas.saveState()
     window = canvas.beginPath()
-    window.rect(_MARGIN_MM * MM, _FOOT_MM * MM, use_w * MM, use_h * MM)
+    window.rect(
+        (_MARGIN_MM - _BLEED_MM) * MM, (_FOOT_MM - _BLEED_MM) * MM,
+        (use_w + 2 * _BLEED_MM) * MM, (use_h + 2 * _BLEED_MM) * MM,
+    )  # fmt: skip
     canvas.clipPath(window, stroke=0, fill=0)
     top = page_h - _MARGIN_MM + row * tiling.step[1]
     canvas.translate((_MARGIN_MM - column * tiling.step[0]) * MM, (top - drawing[1]) * MM)

@@ -106,8 +106,8 @@ class Controller(QObject):
         proof, project = self.keeper.proof, self.document.project
         if proof is None or project is None:
             return
-        x, y = (int(round((at - edge) * proof.blocks.px_per_mm)) for at, edge in (
-            (x_mm, project.image.left), (y_mm, project.image.top)))  # fmt: skip
+        x = int((x_mm - project.image.left) * proof.blocks.px_per_mm)
+        y = int((y_mm - project.image.top) * proof.blocks.px_per_mm)
         labels = proof.blocks.labels
         if not (0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]):
             return

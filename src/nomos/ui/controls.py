@@ -325,13 +325,14 @@ class PatchStrip(QWidget):
         self.update()
 
     def sizeHint(self) -> QSize:
-        return QSize(theme.scaled(220), theme.scaled(44))
+        return QSize(theme.scaled(220), theme.scaled(46))
 
     def minimumSizeHint(self) -> QSize:
-        return QSize(theme.scaled(140), theme.scaled(44))
+        return QSize(theme.scaled(140), theme.scaled(46))
 
     def _track(self) -> QRectF:
-        return QRectF(theme.scaled(4), theme.scaled(21), self.width() - theme.scaled(8), theme.scaled(14))
+        inset = theme.scaled(7)
+        return QRectF(inset, theme.scaled(21), self.width() - 2 * inset, theme.scaled(14))
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter = QPainter(self)

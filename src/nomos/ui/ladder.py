@@ -3,14 +3,25 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PyQt6.QtGui import (
+    QColor,
+    QFont,
+    QImage,
+    QKeyEvent,
+    QMouseEvent,
+    QPainter,
+    QPaintEvent,
+    QPen,
+    QResizeEvent,
+)
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui import theme
 from nomos.ui.sheet import image_of
 from nomos.ui.views.frame import Rung
 
-RUNG, THUMB = 80, 66
+# Rungs share the height there is, within these bounds; a picture leaves this much of its rung free.
+TALLEST, LEAST, ROUND_PICTURE = 80, 62, 14
 
 
 class PullLadder(QWidget):
@@ -20,6 +31,8 @@ class PullLadder(QWidget):
     """(impression id or None for the bare paper, number of pulls)."""
     moved = pyqtSignal(str, int, int)
     """(impression id, its new place counted from 0, number of the gesture)."""
+    resized = pyqtSignal()
+    """The rungs are of another height: their pictures have to be made anew."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -38,15 +51,24 @@ class PullLadder(QWidget):
             self.updateGeometry()
         self._rungs = tuple(rungs)
         self._images = [None if rung.thumb is None else image_of(rung.thumb, 1.0) for rung in rungs]
-        self.setMinimumHeight(self.sizeHint().height())
+        self.setMinimumHeight(len(rungs) * theme.scaled(LEAST))
         self.update()
 
     def rung_height(self) -> int:
         """Height of one rung in pixels."""
-        return theme.scaled(RUNG)
+        share = self.height() // max(len(self._rungs), 1)
+        return min(max(share, theme.scaled(LEAST)), theme.scaled(TALLEST))
+
+    def picture_height(self) -> int:
+        """Height of the small pictures in pixels."""
+        return self.rung_height() - theme.scaled(ROUND_PICTURE)
 
     def sizeHint(self) -> QSize:
-        return QSize(theme.scaled(180), len(self._rungs) * self.rung_height())
+        return QSize(theme.scaled(180), len(self._rungs) * theme.scaled(LEAST))
+
+    def resizeEvent(self, event: QResizeEvent | None) -> None:
+        if event is not None and event.size().height() != event.oldSize().height():
+            self.resized.emit()
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter, tone = QPainter(self), theme.tones()

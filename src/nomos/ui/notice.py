@@ -28,7 +28,8 @@ class Notice(QWidget):
 
     def tell(self, sentence: str) -> None:
         """Add a sentence; one already there is not said twice."""
-        self._lines = [line for line in self._lines if line != sentence][1 - _MOST_LINES :] + [sentence]
+        older = [line for line in self._lines if line != sentence]
+        self._lines = [*older[1 - _MOST_LINES :], sentence]
         self._text.setText("\n".join(self._lines))
         self.show()
 

@@ -133,7 +133,8 @@ class SheetView(QWidget):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if content.kento is not None:
             sheet_marks.draw_kento(painter, view, content.kento, content.sheet_mm)
-        sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect())
+        block = content.kento.block if content.kento else None
+        sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
         if content.handle is not None:

@@ -3,7 +3,7 @@
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
 from PyQt6.QtGui import QBrush, QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
 
-from nomos.registration import Kento, Notch
+from nomos.registration import Kento, Notch, Rect
 from nomos.ui import theme
 from nomos.ui.viewport import Viewport, tick_step
 from nomos.units import number, size_text
@@ -12,16 +12,26 @@ _INK = QColor("#2b2b2b")
 _ACCENT = QColor(theme.LIGHT.accent)
 
 
-def draw_rulers(painter: QPainter, view: Viewport, sheet_mm: tuple[float, float], visible: QRect) -> None:
-    """Millimetres along the sheet's own top and left edges; they stay in sight when it is zoomed."""
+def draw_rulers(
+    painter: QPainter,
+    view: Viewport,
+    sheet_mm: tuple[float, float],
+    visible: QRect,
+    block: Rect | None = None,
+) -> None:
+    """Millimetres along the sheet's own top and left edges, outside the block where one is shown.
+
+    They stay in sight when the sheet is zoomed.
+    """
     painter.setFont(theme.font(11))
     metrics = QFontMetrics(painter.font())
     painter.setPen(QPen(_INK, 1))
     step, labelled = tick_step(view.scale)
     x0, y0 = view.to_screen(0, 0)
     near, far = theme.scaled(4), theme.scaled(9)
-    top = max(y0, metrics.height() + far + 4)
-    left = max(x0, metrics.horizontalAdvance("0000") + far + 4)
+    edge_x, edge_y = view.to_screen(min(block.left, 0.0), min(block.top, 0.0)) if block else (x0, y0)
+    top = max(edge_y, metrics.height() + far + 4)
+    left = max(edge_x, metrics.horizontalAdvance("0000") + far + 4)
     for count in range(int(sheet_mm[0] / step) + 1):
         x = x0 + count * step * view.scale
         if visible.left() <= x <= visible.right():
@@ -52,13 +62,13 @@ def draw_kento(painter: QPainter, view: Viewport, kento: Kento, sheet_mm: tuple[
     block = kento.block
     corner = QPointF(*view.to_screen(block.left, block.top))
     opposite = QPointF(*view.to_screen(block.right, block.bottom))
+    below = QPointF(corner.x(), opposite.y() + theme.scaled(16))
     painter.setPen(QPen(_ACCENT, 1.4, Qt.PenStyle.DashLine))
     painter.setBrush(Qt.BrushStyle.NoBrush)
     painter.drawRect(QRectF(corner, opposite))
     painter.setFont(theme.font(12))
     painter.setPen(_INK)
-    text = f"block {size_text(block.width, block.height)}, seen through the sheet"
-    painter.drawText(corner + QPointF(theme.scaled(8), -theme.scaled(5)), text) if corner.y() > 40 else None
+    painter.drawText(below, f"Block {size_text(block.width, block.height)}, seen through the sheet")
     for notch in (kento.corner, kento.straight):
         _draw_notch(painter, view, notch)
     _draw_dimensions(painter, view, kento, sheet_mm)

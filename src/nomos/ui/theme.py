@@ -88,9 +88,10 @@ def dress(application: QApplication) -> None:
     """Give the application its typeface, tones and style sheet."""
     for path in typeface.ALL:
         QFontDatabase.addApplicationFont(str(path))
-    # The desktop's text size in points decides; 10 points is the usual 13 pixels.
+    # The desktop's text size in points decides; 10 points is the usual 13 pixels, and the least
+    # that is read at arm's length over a bench.
     wanted = application.font().pointSizeF()
-    pixels = 13 if wanted <= 0 else max(11, min(26, round(wanted * 1.3)))
+    pixels = 13 if wanted <= 0 else max(13, min(26, round(wanted * 1.3)))
     hints = application.styleHints()
     scheme = hints.colorScheme() if hints is not None else None
     application.setProperty("nomos-dark", scheme is not None and scheme.name == "Dark")
@@ -133,11 +134,18 @@ def _style(tone: Tones) -> str:
     QPushButton[plain="true"]:hover {{ border-color: {tone.line}; }}
     QPushButton[plain="true"]:focus {{ border: 1px solid {tone.accent}; }}
     QPushButton[plain="true"]:disabled {{ color: {tone.quiet}; }}
-    QLineEdit, QDoubleSpinBox, QSpinBox, QComboBox {{ background: {tone.chosen}; color: {tone.text};
-        border: 1px solid {tone.line}; border-radius: 3px; padding: {scaled(3)}px {scaled(5)}px;
+    QLineEdit {{ background: {tone.chosen}; color: {tone.text}; border: 1px solid {tone.line};
+        border-radius: 3px; padding: {scaled(3)}px {scaled(5)}px;
         selection-background-color: {tone.accent}; }}
-    QLineEdit:focus, QDoubleSpinBox:focus, QSpinBox:focus, QComboBox:focus {{ border-color: {tone.accent}; }}
-    QDoubleSpinBox, QSpinBox {{ padding-right: 1px; }}
+    QLineEdit:focus {{ border-color: {tone.accent}; }}
+    QDoubleSpinBox QLineEdit {{ border: none; padding: 0 {scaled(3)}px; background: transparent; }}
     QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: none; }}
+    QScrollBar:vertical {{ background: transparent; width: {scaled(10)}px; margin: 0; }}
+    QScrollBar::handle:vertical {{ background: {tone.line}; border-radius: {scaled(3)}px;
+        margin: {scaled(2)}px; min-height: {scaled(36)}px; }}
+    QScrollBar::handle:vertical:hover {{ background: {tone.quiet}; }}
+    QScrollBar::add-line:vertical, QScrollBar::sub-line:vertical {{ height: 0; }}
+    QScrollBar::add-page:vertical, QScrollBar::sub-page:vertical {{ background: transparent; }}
+    QSplitter::handle {{ background: {tone.line}; }}
     QToolTip {{ background: {tone.chosen}; color: {tone.text}; border: 1px solid {tone.line}; padding: 4px; }}
     """

@@ -17,7 +17,7 @@ _DRAG_MM = (0.5, -0.3)
 
 
 def walk_through(desk: Desk, folder: Path) -> int:
-    """Open the demo, look at every station, write `station-N-NAME.png` and `packet/`; 0 when all went well."""
+    """Open the demo, look at every station; write `station-N-NAME.png` and `packet/`. Returns 0."""
     window, controller = desk.window, desk.controller
     try:
         folder.mkdir(parents=True, exist_ok=True)

@@ -1,5 +1,7 @@
 """The one window: ladder, stations, sheet and answers, each rendered from its view state."""
 
+from collections.abc import Callable
+from functools import partial
 from pathlib import Path
 
 from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
@@ -19,7 +21,7 @@ from nomos.ui.bench import BenchRow
 from nomos.ui.controller import Controller
 from nomos.ui.foot import FootLine
 from nomos.ui.jobs import JobRunner
-from nomos.ui.ladder import THUMB, PullLadder
+from nomos.ui.ladder import PullLadder
 from nomos.ui.notice import Notice
 from nomos.ui.sheet import SheetView
 from nomos.ui.stations.blocks import BlocksStation
@@ -103,12 +105,13 @@ class Window(QMainWindow):
         self.strip.chosen.connect(hand.go_to)
         self.ladder.chosen.connect(hand.choose_pull)
         self.ladder.moved.connect(hand.move_pull)
+        self.ladder.resized.connect(self.refresh_soon)
         self.sheet.pointed.connect(self._point)
         self.sheet.picked.connect(hand.pick)
         self.sheet.handle_dragged.connect(hand.drag_handle)
         self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
         self._connect_stations()
-        actions = {
+        actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
             "whole": self.sheet.fit, "true": self.sheet.true_size, "loupe": self._turn_loupe,
@@ -118,7 +121,7 @@ class Window(QMainWindow):
             "stop": self._stop, "keys": self._list_keys,
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
-            actions[f"station {place}"] = lambda station=station: hand.go_to(station)
+            actions[f"station {place}"] = partial(hand.go_to, station)
         keys.bind(self, actions)
         self.bench.pressed.connect(lambda name: actions[name]())
 
@@ -163,8 +166,8 @@ class Window(QMainWindow):
         hand = self.controller
         project, proof, state = hand.document.project, hand.keeper.proof, hand.state
         self.strip.render_tabs(frame.station_tabs(project, proof, state))
-        thumb = theme.scaled(THUMB)
-        self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, thumb))
+        pictures = self.ladder.picture_height()
+        self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
         self.middle.setCurrentWidget(self.welcome if project is None else self.sheet)
         self.sheet.show_content(sheet_content(project, proof, state, hand.files.sketch) if project else None)
         self.answers.setVisible(project is not None)

@@ -109,7 +109,8 @@ class RegisterStation(QScrollArea):
         self.top_box.set_by_hand.connect(lambda value: self.image_asked.emit(self.left_box.value(), value))
         for box, field, scale in (
             (self.arm_box, "corner_arm_mm", 1.0), (self.straight_box, "straight_mm", 1.0),
-            (self.place_box, "straight_place", 0.01), (self.depth_box, "depth_mm", 1.0), (self.wall_box, "wall_mm", 1.0),
+            (self.place_box, "straight_place", 0.01), (self.depth_box, "depth_mm", 1.0),
+            (self.wall_box, "wall_mm", 1.0),
         ):  # fmt: skip
             box.set_by_hand.connect(
                 lambda value, field=field, scale=scale: self.kento_asked.emit(

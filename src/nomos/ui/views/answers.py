@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
-from nomos.order import reasons
+from nomos.order import before_next, reasons
 from nomos.project import (
     Project,
     Proof,
@@ -302,7 +302,7 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
     """The Order station."""
     offers = [("rule", "Light to dark, key last", "the usual order")]
     if any(block.is_key for block in project.blocks):
-        offers.append(("key-first", "Key first, as the guide", "colours knock the key back"))
+        offers.append(("key-first", "Key first, as the guide", "knocks the key back"))
     choices = []
     for key, name, quiet in offers:
         other = ordered(project, key)
@@ -337,6 +337,8 @@ def _choice(
     matches = colour_matches(project, proof.laid, labs)
     worst = max((match.de00 for match in matches), default=0.0)
     figures = f"ΔE {number(mean_difference(matches))}   worst {number(worst)}"
+    washes = sum("wash up" in note for note in before_next(layers(project)))
+    quiet = f"{quiet}, {washes} wash-up{'s' if washes != 1 else ''}"
     return OrderChoice(key, name, figures, quiet, chosen, small_print(proof, project, tall))
 
 
