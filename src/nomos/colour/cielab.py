@@ -110,10 +110,12 @@ def delta_e00(first: Array, second: Array) -> Array:
     c1, c2 = np.hypot(g * a1, b1), np.hypot(g * a2, b2)
     h1, h2 = np.arctan2(b1, g * a1) % (2 * np.pi), np.arctan2(b2, g * a2) % (2 * np.pi)
     grey = c1 * c2 == 0
-    dh = np.where(grey, 0, (h2 - h1 + np.pi) % (2 * np.pi) - np.pi)
+    turn_h = h2 - h1
+    shorter = np.where(np.abs(turn_h) > np.pi, turn_h - np.copysign(2 * np.pi, turn_h), turn_h)
+    dh = np.where(grey, 0, shorter)
     big_dh = 2 * np.sqrt(c1 * c2) * np.sin(dh / 2)
     # The mean hue lies half way along the shorter arc; for greys it is the sum.
-    h = np.where(grey, h1 + h2, np.where(np.abs(h1 - h2) > np.pi, h1 + h2 + 2 * np.pi, h1 + h2) / 2)
+    h = np.where(grey, h1 + h2, np.where(np.abs(turn_h) > np.pi, h1 + h2 + 2 * np.pi, h1 + h2) / 2)
     mean_l, mean_c = (l1 + l2) / 2, (c1 + c2) / 2
     t = (
         1

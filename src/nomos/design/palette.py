@@ -154,9 +154,12 @@ def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:
     good_enough = next(
         (n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most
     )
-    # The last count has no bend of its own, and none beyond "cannot be told apart" is of use.
+    # The last count tried has no bend of its own, unless the design has no more colours: one more
+    # would then change nothing. None beyond "cannot be told apart" is of use.
+    if most == len(histogram.lab):
+        errors.append(errors[-1])
     log_error = np.log(np.maximum(errors, 1e-3))
     bend = log_error[:-2] - 2 * log_error[1:-1] + log_error[2:]
-    within = [n for n in range(FEWEST, most) if n <= good_enough] or [FEWEST]
+    within = [n for n in range(FEWEST, len(bend) + 2) if n <= good_enough] or [FEWEST]
     chosen = max(within, key=lambda n: bend[n - 2])
     return Suggestion(chosen, tuple(zip(counts[1:], curve[1:], strict=True)))

@@ -11,7 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels, fill_nearest
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.progress import NULL_PROGRESS, Part, Progress
 
 Mask = NDArray[np.uint8]
 
@@ -57,18 +57,14 @@ def block_masks(
     key = [number for plan in plans if plan.is_key for number in plan.colours]
     printed = [number for plan in plans for number in plan.colours if number not in key]
     under_key = _under_key(labels, key)
+    spread = _spread(labels, printed, lightness, trap_px, Part(progress, 0.1, 0.6))
     masks = []
     for done, plan in enumerate(plans):
-        progress.report(done / len(plans), "cutting block masks")
-        if plan.is_key:
-            mask = _membership(labels, plan.colours)
-        else:
-            own = _membership(labels, plan.colours)
-            palest = max((lightness[number] for number in plan.colours), default=0.0)
-            darker = [n for n in printed if n not in plan.colours and lightness[n] < palest]
-            mask = own | _spread(own, _membership(labels, darker), trap_px)
-            if key:
-                mask |= _membership(under_key, plan.colours)
+        progress.report(0.6 + 0.4 * done / len(plans), "cutting block masks")
+        mask = _membership(labels, plan.colours)
+        if not plan.is_key:
+            mask |= _membership(spread, plan.colours)
+            mask |= _membership(under_key, plan.colours)
         mask.flags.writeable = False
         masks.append(mask)
     return tuple(masks)
@@ -87,14 +83,35 @@ def _under_key(labels: Labels, key: Collection[int]) -> Labels:
     return fill_nearest(labels, hidden)
 
 
-def _spread(own: Mask, darker: Mask, trap_px: float) -> Mask:
-    if trap_px <= 0 or not own.any() or not darker.any():
-        return np.zeros_like(own)
-    # Distances run between pixel centres; the edge lies half a pixel nearer.
-    reach = cv2.distanceTransform(1 - own, cv2.DIST_L2, cv2.DIST_MASK_5)
-    near = darker & (reach <= trap_px + 0.5)
-    elsewhere = 1 - (own | darker)
-    if elsewhere.any():
-        away = cv2.distanceTransform(1 - elsewhere, cv2.DIST_L2, cv2.DIST_MASK_5)
-        near &= (reach <= away).view(np.uint8)
-    return np.asarray(near, np.uint8)
+def _spread(
+    labels: Labels,
+    printed: Collection[int],
+    lightness: Sequence[float],
+    trap_px: float,
+    progress: Progress,
+) -> Labels:
+    """For each pixel the lighter neighbour that runs under it, or the pixel's own number.
+
+    A neighbour reaches a pixel when it is the nearest other colour and no
+    further than the trap: each side of a thin line gets the half next to it.
+    """
+    spread = labels.copy()
+    if trap_px <= 0:
+        return spread
+    nearest = np.full(labels.size, np.inf, np.float32)
+    flat, own = spread.reshape(-1), labels.reshape(-1)
+    lighter = np.zeros((256, 256), bool)
+    for above in printed:
+        for below in printed:
+            lighter[above, below] = lightness[above] > lightness[below]
+    numbers = np.flatnonzero(np.bincount(own))
+    for done, number in enumerate(numbers):
+        progress.report(done / len(numbers), "spreading colours")
+        # Distances run between pixel centres; the edge lies half a pixel nearer.
+        other = (labels != number).view(np.uint8)
+        reach = cv2.distanceTransform(other, cv2.DIST_L2, cv2.DIST_MASK_5).reshape(-1)
+        places = np.flatnonzero((reach <= trap_px + 0.5) & other.reshape(-1).view(bool))
+        places = places[reach[places] < nearest[places]]
+        nearest[places] = reach[places]
+        flat[places] = np.where(lighter[number, own[places]], number, own[places])
+    return spread

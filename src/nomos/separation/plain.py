@@ -27,15 +27,16 @@ class PlainSeparation:
 
 
 def mean_width_mm(labels: Labels, number: int, px_per_mm: float) -> float:
-    """Mean width of a colour's areas: 2 x area / outline length, exact for long lines.
+    """Mean width of a colour's areas: 2 x area / outline length, right for long lines.
 
-    The outline is counted by Crofton's formula on pixel edges (horizontal and
-    vertical steps x pi / 4), which is right on average over directions.
+    The outline is counted by Crofton's formula in four directions, which is
+    within 6 % for a straight edge of any slope.
     """
     own = (labels == number).astype(np.uint8)
     area = int(cv2.countNonZero(own))
-    steps = np.count_nonzero(own[:, 1:] != own[:, :-1]) + np.count_nonzero(own[1:] != own[:-1])
-    outline = max(steps * np.pi / 4, 1.0)
+    square = np.count_nonzero(own[:, 1:] != own[:, :-1]) + np.count_nonzero(own[1:] != own[:-1])
+    slanted = np.count_nonzero(own[1:, 1:] != own[:-1, :-1]) + np.count_nonzero(own[1:, :-1] != own[:-1, 1:])
+    outline = max((square + slanted / np.sqrt(2)) * np.pi / 8, 1.0)
     return float(2 * area / outline / px_per_mm)
 
 

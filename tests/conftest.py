@@ -1,0 +1,73 @@
+"""What every test has: a fake home, no leftovers, and no unexpected word from a library."""
+
+import logging
+import os
+import threading
+from collections.abc import Iterator
+from pathlib import Path
+
+import numpy as np
+import pytest
+from hypothesis import HealthCheck, settings
+
+from nomos.demo import demo_project
+from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
+
+os.environ["QT_QPA_PLATFORM"] = "offscreen"
+
+settings.register_profile(
+    "nomos", deadline=None, max_examples=50, suppress_health_check=[HealthCheck.function_scoped_fixture]
+)
+settings.load_profile("nomos")
+
+
+@pytest.fixture(autouse=True)
+def _own_home(tmp_path_factory: pytest.TempPathFactory, monkeypatch: pytest.MonkeyPatch) -> None:
+    home = tmp_path_factory.mktemp("home")
+    for name in ("HOME", "XDG_CONFIG_HOME", "XDG_STATE_HOME", "XDG_DATA_HOME", "XDG_CACHE_HOME"):
+        monkeypatch.setenv(name, str(home))
+
+
+@pytest.fixture(autouse=True)
+def _nothing_left_over(caplog: pytest.LogCaptureFixture) -> Iterator[None]:
+    """Fails a test that leaves a thread running or logs a warning it did not clear with `caplog.clear()`."""
+    before = set(threading.enumerate())
+    yield
+    left = [thread.name for thread in threading.enumerate() if thread not in before and not thread.daemon]
+    assert not left, f"threads left running: {left}"
+    said = [record.getMessage() for record in caplog.records if record.levelno >= logging.WARNING]
+    assert not said, f"unexpected log records: {said}"
+
+
+@pytest.fixture(scope="session")
+def demo() -> tuple[Project, Assets]:
+    """The demo project, made once."""
+    return demo_project()
+
+
+@pytest.fixture(scope="session")
+def demo_blocks(demo: tuple[Project, Assets]) -> CutBlocks:
+    """The demo's blocks, cut once."""
+    request = mask_request(*demo)
+    assert request is not None
+    return cut_blocks(request)
+
+
+@pytest.fixture
+def sketch(tmp_path: Path) -> Path:
+    """A small sketch as a file: four colours and a dark line, 60 × 80 mm at 150 dpi."""
+    from PIL import Image
+
+    path = tmp_path / "sketch.png"
+    Image.fromarray(sketch_pixels()).save(path, dpi=(150, 150))
+    return path
+
+
+def sketch_pixels() -> np.ndarray:
+    """Paper, a pale field, a red and a green one, and a dark line 2 mm wide between them."""
+    page = np.full((472, 354, 3), (250, 248, 240), np.uint8)
+    page[60:420, 40:310] = (240, 205, 150)
+    page[120:360, 80:180] = (190, 70, 50)
+    page[120:360, 180:270] = (70, 120, 80)
+    page[100:380, 174:186] = (30, 30, 40)
+    return page
