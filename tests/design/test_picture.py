@@ -14,7 +14,8 @@ from nomos.errors import BadInput
 
 SVG = (
     b'<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40">'
-    b'<rect width="60" height="40" fill="#f0e0d0"/><rect x="10" y="10" width="20" height="20" fill="#803020"/>'
+    b'<rect width="60" height="40" fill="#f0e0d0"/>'
+    b'<rect x="10" y="10" width="20" height="20" fill="#803020"/>'
     b"</svg>"
 )
 
@@ -68,7 +69,9 @@ def test_an_embedded_profile_is_honoured() -> None:
     red, green, blue = read_picture(data, "a", size_mm=(30, 20)).rgb[5, 5].astype(int)
     # Lab 60 40 30 by the same profile, read independently through lcms.
     to_srgb = ImageCms.buildTransform(lab, ImageCms.createProfile("sRGB"), "LAB", "RGB")
-    expected = np.array(ImageCms.applyTransform(page("LAB", (153, 168, 158)), to_srgb).getpixel((0, 0)))
+    drawn = ImageCms.applyTransform(page("LAB", (153, 168, 158)), to_srgb)
+    assert drawn is not None
+    expected = np.array(drawn.getpixel((0, 0)))
     assert np.abs(expected - (red, green, blue)).max() <= 3
 
 
@@ -81,7 +84,12 @@ def test_sixteen_bits_palette_grey_and_cmyk() -> None:
     deep = Image.fromarray(np.full((50, 80), 40000, np.uint16))
     assert read_picture(saved(deep), "a", size_mm=(8, 5)).rgb[0, 0] == pytest.approx([155.6] * 3, abs=1)
     palette = page().convert("P", palette=Image.Palette.ADAPTIVE)
-    assert np.abs(read_picture(saved(palette), "a", size_mm=(30, 20)).rgb[0, 0].astype(int) - (200, 60, 40)).max() < 3
+    assert (
+        np.abs(
+            read_picture(saved(palette), "a", size_mm=(30, 20)).rgb[0, 0].astype(int) - (200, 60, 40)
+        ).max()
+        < 3
+    )
     assert read_picture(saved(page("L", 90)), "a", size_mm=(30, 20)).rgb[0, 0].tolist() == [90] * 3
     cmyk = read_picture(saved(page("CMYK", (0, 200, 200, 0)), "TIFF"), "a", size_mm=(30, 20))
     assert cmyk.rgb[0, 0, 0] > 200 > 100 > cmyk.rgb[0, 0, 1]
@@ -103,7 +111,14 @@ def bomb() -> bytes:
     end = b"\x00\x00\x00\x00IEND" + struct.pack(">I", zlib.crc32(b"IEND"))
     body = zlib.compress(b"\x00" * 1000)
     data = struct.pack(">I", len(body)) + b"IDAT" + body + struct.pack(">I", zlib.crc32(b"IDAT" + body))
-    return b"\x89PNG\r\n\x1a\n" + struct.pack(">I", 13) + chunk + struct.pack(">I", zlib.crc32(chunk)) + data + end
+    return (
+        b"\x89PNG\r\n\x1a\n"
+        + struct.pack(">I", 13)
+        + chunk
+        + struct.pack(">I", zlib.crc32(chunk))
+        + data
+        + end
+    )
 
 
 @pytest.mark.parametrize(

@@ -52,7 +52,11 @@ def read_svg(
     BadInput : not well-formed, without a size, or not drawable within two minutes.
     """
     # Nothing from outside the document, and none of it blown up: a design file may come from anywhere.
-    parser = etree.XMLParser(resolve_entities="internal", no_network=True, huge_tree=False)
+    parser = etree.XMLParser(
+        resolve_entities="internal",  # type: ignore[arg-type] # the stubs are older than this choice
+        no_network=True,
+        huge_tree=False,
+    )
     try:
         root = etree.fromstring(data, parser)
     except (etree.XMLSyntaxError, ValueError):

@@ -1,0 +1,213 @@
+"""The command line: what it prints, what it writes, and how it refuses."""
+
+import json
+import os
+import subprocess
+import sys
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+import pytest
+from PIL import Image
+
+from nomos.cli import run
+from nomos.errors import BadInput
+from nomos.project import load
+
+
+def no_window(_path: Path | None, _demo: bool, _walk: Path | None) -> int:
+    raise AssertionError("no window was asked for")
+
+
+def answer(capsys: pytest.CaptureFixture[str], *arguments: str) -> dict[str, Any]:
+    assert run([*arguments, "--json"], no_window) == 0
+    found: dict[str, Any] = json.loads(capsys.readouterr().out)
+    return found
+
+
+def refusal(capsys: pytest.CaptureFixture[str], *arguments: str) -> str:
+    assert run(arguments, no_window) == 2
+    said = capsys.readouterr()
+    assert said.out == ""
+    assert said.err.startswith("nomos: ")
+    assert said.err.count("\n") == 1
+    return said.err
+
+
+def test_flatten_gives_colours_areas_and_size(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
+) -> None:
+    out = tmp_path / "flat.png"
+    found = answer(capsys, "flatten", str(sketch), "--colours", "5", "--size-mm", "60x80", "--out", str(out))
+    assert set(found) == {"colours", "mean_de00", "size_mm"}
+    assert found["size_mm"] == [60, 80]
+    assert len(found["colours"]) == 5
+    assert set(found["colours"][0]) == {"hex", "lab", "area_mm2", "area_pct"}
+    assert sum(colour["area_mm2"] for colour in found["colours"]) == pytest.approx(4800, rel=0.001)
+    with Image.open(out) as image:
+        assert image.info["dpi"][0] == pytest.approx(150, abs=0.5)
+        used = {
+            f"#{bytes(rgb).hex()}" for rgb in np.unique(np.array(image.convert("RGB")).reshape(-1, 3), axis=0)
+        }
+    assert used == {colour["hex"] for colour in found["colours"]}
+
+
+def test_flatten_suggests_a_number(capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path) -> None:
+    found = answer(capsys, "flatten", str(sketch), "--colours", "auto", "--out", str(tmp_path / "f.png"))
+    assert found["suggested"] == 5
+
+
+def test_overprint_goes_ink_by_ink(capsys: pytest.CaptureFixture[str]) -> None:
+    paper = ("--paper", "lab(95 0 -2)")
+    found = answer(capsys, "overprint", *paper, "--ink", "lab(14 0 0)")
+    assert np.abs(np.array(found["lab"]) - (14, 0, 0)).max() < 0.5
+    inks = (
+        "--ink",
+        "lab(89 -5 93)",
+        "--ink",
+        "lab(48 74 -3);strength=0.5",
+        "--ink",
+        "#203040;opacity=opaque",
+    )
+    found = answer(capsys, "overprint", *paper, *inks)
+    assert len(found["steps"]) == 3
+    assert found["steps"][-1] == {"lab": found["lab"], "hex": found["hex"]}
+    assert np.abs(np.array(found["steps"][0]["lab"]) - (89, -5, 93)).max() < 0.5
+
+
+def test_plan_writes_the_whole_packet(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
+) -> None:
+    out = tmp_path / "job"
+    found = answer(
+        capsys, "plan", str(sketch), "--size-mm", "60x80", "--colours", "5", "--sheet-mm", "90x110",
+        "--out", str(out),
+    )  # fmt: skip
+    for name in ("project.nomos", "proof.png", "stage-01.png", "blocks.pdf", "plan.json"):
+        assert (out / name).stat().st_size > 0
+    assert json.loads((out / "plan.json").read_text("utf-8")) == found
+    assert {"order", "registration", "findings", "colours", "mean_de00", "size_mm"} <= set(found)
+    assert len(found["order"]) == len(list(out.glob("stage-*.png")))
+    assert [step["is_key"] for step in found["order"]].count(True) == 1
+    assert found["order"][-1]["is_key"]
+    project, _ = load(out / "project.nomos")
+    assert [step["block"] for step in found["order"]] == [
+        project.block(impression.block).name for impression in project.impressions
+    ]
+    with Image.open(out / "proof.png") as proof:
+        assert proof.size[0] / proof.info["dpi"][0] * 25.4 == pytest.approx(60, abs=0.1)
+
+
+def test_the_same_plan_twice_is_the_same(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
+) -> None:
+    for name in ("one", "two"):
+        answer(capsys, "plan", str(sketch), "--colours", "4", "--out", str(tmp_path / name))
+    for path in (tmp_path / "one").rglob("*.*"):
+        if path.is_file():
+            assert (tmp_path / "two" / path.relative_to(tmp_path / "one")).read_bytes() == path.read_bytes()
+
+
+def test_text_is_for_people(capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path) -> None:
+    assert run(["plan", str(sketch), "--colours", "5", "--out", str(tmp_path / "job")], no_window) == 0
+    text = capsys.readouterr().out
+    assert "Then: dry 24 h" in text
+    assert "packet in" in text
+
+
+@pytest.mark.parametrize(
+    ("arguments", "words"),
+    [
+        (("flatten", "nothing.png", "--colours", "5", "--out", "f.png"), "nothing.png"),
+        (("flatten", "SKETCH", "--colours", "99", "--out", "f.png"), "2 to 24"),
+        (("flatten", "SKETCH", "--colours", "many", "--out", "f.png"), "many"),
+        (("flatten", "SKETCH", "--colours", "5", "--size-mm", "1x1", "--out", "f.png"), "5 to 2000"),
+        (("flatten", "SKETCH", "--colours", "5", "--min-feature-mm", "-1", "--out", "f.png"), "smallest"),
+        (("flatten", "SKETCH", "--colours", "5", "--out", "/proc/none/f.png"), "/proc/none"),
+        (("flatten", "SKETCH", "--colours", "5"), "--out"),
+        (("flatten", "BROKEN", "--colours", "5", "--out", "f.png"), "broken.png"),
+        (("flatten", ".", "--colours", "5", "--out", "f.png"), "directory"),
+        (("overprint", "--paper", "white", "--ink", "#000000"), "white"),
+        (("overprint", "--paper", "#ffffff", "--ink", "lab(50 200 -200)"), "not a colour"),
+        (("plan", "SKETCH", "--colours", "5", "--sheet-mm", "62x82", "--out", "job"), "notches"),
+        (("plan", "SKETCH", "--colours", "5", "--page", "A9", "--out", "job"), "A9"),
+        (("plan", "SKETCH", "--colours", "5", "--out", "/proc/none"), "/proc/none"),
+        (("plan", "SKETCH", "--colours", "5", "--trap-mm", "9", "--out", "job"), "trap"),
+        (("plan", "SKETCH", "--colours", "5", "--paper", "blue", "--out", "job"), "blue"),
+        (("nothing.nomos",), "neither a file nor a command"),
+        (("a", "b"), "One project"),
+        (("--wrong",), "nomos --help"),
+    ],
+)
+def test_bad_input_is_one_sentence_and_status_2(
+    arguments: tuple[str, ...],
+    words: str,
+    capsys: pytest.CaptureFixture[str],
+    sketch: Path,
+    tmp_path: Path,
+    monkeypatch: pytest.MonkeyPatch,
+) -> None:
+    monkeypatch.chdir(tmp_path)
+    (tmp_path / "broken.png").write_bytes(sketch.read_bytes()[:200])
+    named = {"SKETCH": str(sketch), "BROKEN": "broken.png"}
+    assert words in refusal(capsys, *[named.get(argument, argument) for argument in arguments])
+
+
+def test_a_window_is_opened_on_nothing_a_file_or_the_demo(sketch: Path, tmp_path: Path) -> None:
+    asked: list[tuple[Path | None, bool, Path | None]] = []
+
+    def window(path: Path | None, demo: bool, walk: Path | None) -> int:
+        asked.append((path, demo, walk))
+        return 0
+
+    for arguments in ([], [str(sketch)], ["demo"], ["demo", "--walk", str(tmp_path)]):
+        assert run(arguments, window) == 0
+    assert asked == [(None, False, None), (sketch, False, None), (None, True, None), (None, True, tmp_path)]
+
+
+def started(*arguments: str, **environment: str) -> subprocess.CompletedProcess[str]:
+    kept = {name: value for name, value in os.environ.items() if name not in ("DISPLAY", "QT_QPA_PLATFORM")}
+    return subprocess.run(
+        [sys.executable, "-m", "nomos", *arguments],
+        capture_output=True, text=True, timeout=120, env={**kept, **environment}, check=False,
+    )  # fmt: skip
+
+
+def test_the_program_itself() -> None:
+    shown = started("--help")
+    assert shown.returncode == 0
+    assert "flatten" in shown.stdout
+    assert started("--version").stdout.startswith("nomos ")
+    refused = started("flatten", "nothing.png", "--colours", "5", "--out", "x.png")
+    assert (refused.returncode, refused.stderr.count("\n")) == (2, 1)
+
+
+def test_without_a_display_the_window_says_so() -> None:
+    refused = started()
+    assert refused.returncode == 2
+    assert "no display" in refused.stderr
+
+
+def test_a_fault_of_the_program_shows_no_traceback(
+    monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
+) -> None:
+    from nomos import __main__, cli
+
+    def broken(*_args: object) -> int:
+        raise RuntimeError("a wheel came off")
+
+    monkeypatch.setattr(cli, "run", broken)
+    assert __main__.main() == 1
+    said = capsys.readouterr().err
+    assert "Traceback" not in said
+    log = Path(said.rsplit(" ", 1)[1].strip().rstrip("."))
+    assert "a wheel came off" in log.read_text("utf-8")
+
+
+def test_bad_input_is_what_every_refusal_is() -> None:
+    from nomos.colour import ColourError
+    from nomos.project import ProjectError
+    from nomos.registration import KentoError
+
+    assert all(issubclass(kind, BadInput) for kind in (ColourError, ProjectError, KentoError))

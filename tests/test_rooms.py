@@ -1,0 +1,80 @@
+"""The rooms of the house: who may import whom, checked by planting a violation."""
+
+import shutil
+import subprocess
+import sys
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).parents[1]
+CORE = (
+    "units", "errors", "progress", "typeface", "colour", "design", "separation", "proof", "order",
+    "registration", "project", "formats", "demo", "cli", "ui.views.answers", "ui.views.frame",
+    "ui.views.sheet", "ui.viewport",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("module", CORE)
+def test_no_room_but_ui_needs_qt(module: str) -> None:
+    code = f"import sys; sys.modules['PyQt6'] = None; import nomos.{module}"
+    done = subprocess.run(
+        [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=False
+    )
+    assert done.returncode == 0, done.stderr
+
+
+def test_heavy_packages_wait_until_they_are_used() -> None:
+    """So that `nomos --help` and the window come up at once."""
+    heavy = ("reportlab", "scipy", "skimage", "colour", "shapely", "contourpy", "PyQt6")
+    code = f"import sys, nomos.cli; print([n for n in {heavy!r} if n in sys.modules])"
+    done = subprocess.run(
+        [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=True
+    )
+    assert done.stdout.strip() == "[]"
+
+
+@pytest.mark.parametrize(
+    ("room", "line"),
+    [
+        ("colour", "from nomos import proof"),
+        ("design", "import nomos.project"),
+        ("project", "from PyQt6 import QtCore"),
+        ("formats", "from nomos.ui import theme"),
+    ],
+)
+def test_a_planted_violation_is_found(room: str, line: str, tmp_path: Path) -> None:
+    """A copy of the package with one forbidden import, checked by the same contracts."""
+    copy = tmp_path / "nomos"
+    shutil.copytree(
+        ROOT / "src" / "nomos", copy, ignore=shutil.ignore_patterns("*.png", "*.ttf", "*.svg", "*.pyc")
+    )
+    (copy / room / "planted.py").write_text(f'"""Planted."""\n\n{line}\n')
+    shutil.copy(ROOT / "pyproject.toml", tmp_path)
+    code = (
+        f"import sys; sys.path.insert(0, {str(tmp_path)!r}); "
+        "from importlinter.cli import lint_imports; sys.exit(lint_imports(no_cache=True))"
+    )
+    done = subprocess.run(
+        [sys.executable, "-c", code], cwd=tmp_path, capture_output=True, text=True, timeout=120, check=False
+    )
+    assert done.returncode != 0
+    assert "BROKEN" in done.stdout
+
+
+def test_no_file_names_a_package_host() -> None:
+    lock = (ROOT / "requirements.lock").read_text("utf-8")
+    assert "://" not in lock
+    assert "--hash=sha256:" in lock
+
+
+def test_the_exceptions_to_the_linter_say_why() -> None:
+    """Every `noqa` and `type: ignore` in the sources is explained on its line."""
+    marked = [
+        (f"{path.name}:{number}", line.partition(f"# {mark}")[2])
+        for path in (ROOT / "src").rglob("*.py")
+        for number, line in enumerate(path.read_text("utf-8").splitlines(), start=1)
+        for mark in ("noqa", "type: ignore")
+        if f"# {mark}" in line
+    ]
+    assert not [place for place, rest in marked if len(rest.partition(" ")[2]) < 8]
