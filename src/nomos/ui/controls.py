@@ -88,9 +88,11 @@ class NumberBox(QDoubleSpinBox):
         return state, text or "", position
 
     def _parsed(self, text: str) -> float:
+        # The field's own unit stays at the end when another is typed before it.
+        bare = text.strip().removesuffix(self._unit).strip()
         if self._unit == "mm":
-            return parse_length(text)
-        bare = text.removesuffix(self._unit).strip().replace("−", "-").replace(",", ".")
+            return parse_length(bare)
+        bare = bare.replace("−", "-").replace(",", ".")
         try:
             return float(bare)
         except ValueError:

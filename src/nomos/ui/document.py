@@ -6,7 +6,7 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtGui import QUndoCommand, QUndoStack
 
-from nomos.project import Project, load, save
+from nomos.project import Assets, Project, load, save
 
 Edit = Callable[[Project], Project]
 
@@ -74,7 +74,7 @@ class Document(QObject):
             self.stack.push(_Change(self, text, self._project, after, merge_key))
 
     def begin(
-        self, project: Project, assets: dict[str, bytes], *, path: Path | None = None, saved: bool = False
+        self, project: Project, assets: Assets, *, path: Path | None = None, saved: bool = False
     ) -> None:
         """Start on another project; the undo history starts anew."""
         self.stack.clear()

@@ -96,7 +96,8 @@ class Window(QMainWindow):
         hand, files = self.controller, self.controller.files
         hand.shown.connect(self.refresh_soon)
         hand.told.connect(self.notice.tell)
-        hand.document.stack.cleanChanged.connect(lambda _clean: self.refresh_soon())
+        # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
+        hand.document.stack.cleanChanged.connect(self._cleaned)
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(self.runner.cancel)
@@ -160,6 +161,9 @@ class Window(QMainWindow):
     def refresh_soon(self) -> None:
         """Show what has changed before the next event is handled."""
         self._due.start()
+
+    def _cleaned(self, _clean: bool) -> None:
+        self.refresh_soon()
 
     def refresh(self) -> None:
         """Render everything that is in sight from the project, its proof and the hand."""

@@ -1,0 +1,147 @@
+"""The real window, offscreen, with answers instead of dialogs; nothing may be left running or said by Qt."""
+
+import gc
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+import pytest
+from PyQt6 import QtTest, sip
+from PyQt6.QtCore import (
+    QCoreApplication,
+    QEvent,
+    QPoint,
+    QPointF,
+    QSettings,
+    Qt,
+    QTimer,
+    QtMsgType,
+    qInstallMessageHandler,
+)
+from PyQt6.QtGui import QMouseEvent
+from PyQt6.QtWidgets import QApplication, QWidget
+
+from nomos.project import Assets, Project
+from nomos.ui import theme
+from nomos.ui.questions import Unsaved
+from nomos.ui.start import Desk, set_up
+from nomos.ui.walk import settle
+
+# The stubs take its static functions for methods.
+QTest: Any = QtTest.QTest
+
+
+@pytest.fixture(scope="session")
+def application() -> QApplication:
+    """One application for all tests."""
+    found = QApplication.instance()
+    made = found if isinstance(found, QApplication) else QApplication(["nomos"])
+    theme.dress(made)
+    return made
+
+
+@pytest.fixture(autouse=True)
+def _quiet_qt(application: QApplication) -> Iterator[None]:  # noqa: ARG001 - Qt must be there
+    """Fails a test on a word from Qt, or on a timer left running."""
+    said: list[str] = []
+    harmless = ("propagateSizeHints", "does not support raise")
+
+    def hear(kind: QtMsgType, _context: object, text: str | None) -> None:
+        if kind != QtMsgType.QtDebugMsg and not any(word in (text or "") for word in harmless):
+            said.append(text or "")
+
+    before = qInstallMessageHandler(hear)
+    yield
+    qInstallMessageHandler(before)
+    assert not said, f"Qt said: {said}"
+    gc.collect()
+    timers = [found for found in gc.get_objects() if isinstance(found, QTimer) and not sip.isdeleted(found)]
+    running = [timer for timer in timers if timer.isActive()]
+    assert not running, "timers left running"
+
+
+@dataclass
+class Answers:
+    """What a user would answer; set by the test."""
+
+    open: Path | None = None
+    save: Path | None = None
+    folder: Path | None = None
+    leave: Unsaved = "discard"
+    rescued: bool = True
+    asked: int = 0
+
+    def file_to_open(self) -> Path | None:
+        return self.open
+
+    def file_to_save(self, suggestion: Path) -> Path | None:  # noqa: ARG002
+        return self.save
+
+    def folder_for_packet(self) -> Path | None:
+        return self.folder
+
+    def unsaved(self, title: str) -> Unsaved:  # noqa: ARG002
+        self.asked += 1
+        return self.leave
+
+    def take_up(self, title: str) -> bool:  # noqa: ARG002
+        return self.rescued
+
+
+@pytest.fixture
+def answers() -> Answers:
+    """The user's answers."""
+    return Answers()
+
+
+@pytest.fixture
+def desk(answers: Answers, tmp_path: Path) -> Iterator[Desk]:
+    """The empty window at 1280 x 800."""
+    made = set_up(answers, QSettings(str(tmp_path / "window.ini"), QSettings.Format.IniFormat))
+    made.window.resize(1280, 800)
+    made.window.show()
+    settle(made)
+    yield made
+    answers.leave = "discard"
+    made.window.close()
+    made.close()
+    made.window.deleteLater()
+    QCoreApplication.sendPostedEvents(None, QEvent.Type.DeferredDelete)
+    QApplication.processEvents()
+
+
+@pytest.fixture
+def demo_desk(desk: Desk, demo: tuple[Project, Assets]) -> Desk:
+    """The window on the demo, its proof laid."""
+    project, assets = demo
+    desk.document.begin(project, dict(assets), saved=True)
+    desk.controller.go_to("blocks")
+    settle(desk)
+    return desk
+
+
+def press(widget: QWidget, x: float, y: float) -> None:
+    """A click of the left button."""
+    QTest.mouseClick(widget, Qt.MouseButton.LeftButton, pos=QPoint(round(x), round(y)))
+
+
+def drag(widget: QWidget, *places: tuple[float, float], each: Callable[[], object] | None = None) -> None:
+    """Press at the first place, move through the others, let go at the last."""
+    points = [QPointF(x, y).toPoint() for x, y in places]
+    QTest.mousePress(widget, Qt.MouseButton.LeftButton, pos=points[0])
+    for point in points[1:]:
+        # QTest.mouseMove carries no pressed button on the offscreen platform.
+        _move(widget, point)
+        if each is not None:
+            each()
+    QTest.mouseRelease(widget, Qt.MouseButton.LeftButton, pos=points[-1])
+
+
+def _move(widget: QWidget, point: QPoint) -> None:
+    left = Qt.MouseButton.LeftButton
+    event = QMouseEvent(
+        QEvent.Type.MouseMove, QPointF(point), widget.mapToGlobal(QPointF(point)), left, left,
+        Qt.KeyboardModifier.NoModifier,
+    )  # fmt: skip
+    QApplication.sendEvent(widget, event)

@@ -1,0 +1,102 @@
+"""View states and the viewport, without a window."""
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet, prove
+from nomos.project import edits as ed
+from nomos.proof import Misregister
+from nomos.ui.viewport import Viewport, fitted, tick_step
+from nomos.ui.views import answers, frame
+from nomos.ui.views.sheet import place_text, sheet_content
+from nomos.ui.views.state import UiState
+
+Demo = tuple[Project, Assets]
+
+
+@given(st.floats(0.2, 50), st.floats(-500, 500), st.floats(-500, 500), st.floats(0.3, 3))
+def test_zooming_keeps_the_place_under_the_pointer(scale: float, x: float, y: float, factor: float) -> None:
+    view = Viewport(scale, 12, -7)
+    place = view.to_sheet(x, y)
+    assert view.zoomed(scale * factor, x, y).to_sheet(x, y) == pytest.approx(place, abs=1e-6)
+    assert view.to_screen(*place) == pytest.approx((x, y), abs=1e-6)
+
+
+def test_a_fitted_sheet_is_inside_its_margins() -> None:
+    view = fitted((-12, 0, 200, 272), (780, 700), (50, 40, 30, 20))
+    for x, y in ((-12, 0), (200, 272)):
+        sx, sy = view.to_screen(x, y)
+        assert 50 - 1e-6 <= sx <= 750 + 1e-6
+        assert 40 - 1e-6 <= sy <= 680 + 1e-6
+
+
+@pytest.mark.parametrize("scale", [0.2, 1.0, 2.4, 7.0, 30.0])
+def test_ruler_figures_keep_apart(scale: float) -> None:
+    step, labelled = tick_step(scale)
+    assert step * scale >= 6 or step == 200
+    assert step * labelled * scale >= 48
+
+
+@given(st.floats(0, 100), st.floats(0, 90), st.floats(0, 359))
+def test_lightness_chroma_hue_go_there_and_back(lightness: float, chroma: float, hue: float) -> None:
+    lab = answers.from_lch(lightness, chroma, hue)
+    back = answers.to_lch(lab)
+    assert back[:2] == pytest.approx((lightness, chroma), abs=1e-6)
+    assert answers.from_lch(*back) == pytest.approx(lab, abs=1e-6)
+
+
+def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    tabs = {tab.station: tab for tab in frame.station_tabs(project, proof, UiState("inks"))}
+    assert tabs["design"].answer == "9 colours, 180 × 240 mm"
+    assert tabs["blocks"].answer == "8 blocks"
+    assert tabs["order"].answer == "8 pulls, 8 days drying"
+    assert tabs["register"].answer == "kento"
+    assert tabs["inks"].chosen
+    moved = ed.with_offset(project, project.impressions[0].id, Misregister(0.5))
+    assert frame.station_tabs(moved, proof, UiState())[4].answer == "kento, 1 out of place"
+    assert frame.station_tabs(None, None, UiState())[0].answer == "open a sketch"
+
+
+def test_the_ladder_grows_from_bare_paper_to_the_print(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    rungs = frame.ladder_rungs(project, proof, UiState(), 60)
+    assert [rung.title for rung in rungs[:2]] == ["Bare paper", "1 Sky rose"]
+    thumbs = [rung.thumb for rung in rungs]
+    assert thumbs[0] is not None
+    assert len(np.unique(thumbs[0])) == 1
+    covered = [np.count_nonzero(thumb != thumbs[0]) for thumb in thumbs if thumb is not None]
+    assert covered == sorted(covered)
+    assert rungs[-1].chosen
+    assert rungs[-1].note == "finished print"
+
+
+def test_orders_on_offer_cost_what_they_cost(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    view = answers.order_view(project, proof, UiState(pull=project.impressions[2].id), 60)
+    assert [choice.key for choice in view.choices] == ["rule", "key-first"]
+    assert view.choices[0].chosen
+    assert "wash-ups" in view.choices[0].quiet
+    assert view.why_title == "Why dusk mauve is third"
+    own = ed.moved_impression(project, project.impressions[2].id, 5)
+    again = prove(own, demo_blocks, proof.laid)
+    assert answers.order_view(own, again, UiState(), 60).choices[0].key == "own"
+
+
+def test_a_proof_of_another_design_breaks_nothing(demo: Demo, demo_blocks: CutBlocks) -> None:
+    """While a new design's proof is worked out the old one is still at hand."""
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    fewer = ed.with_bare_colour(project, 8)
+    for station in ("design", "blocks", "inks", "order", "register"):
+        state = UiState(station=station, pull=fewer.impressions[0].id)
+        assert frame.station_tabs(fewer, proof, state)
+        assert frame.ladder_rungs(fewer, proof, state, 60)
+        assert sheet_content(fewer, proof, state, None).sheet_mm == (200, 260)
+        assert place_text(proof, state, (100, 100))
+    assert answers.order_view(fewer, proof, UiState(), 60).choices[0].thumb is None

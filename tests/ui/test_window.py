@@ -1,0 +1,466 @@
+"""The real window driven by mouse and keyboard."""
+
+import json
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
+from PyQt6.QtGui import QDropEvent
+from PyQt6.QtWidgets import QApplication, QPushButton
+
+from nomos.project import Project, load, save
+from nomos.ui import theme
+from nomos.ui.start import Desk
+from nomos.ui.walk import settle
+from tests.ui.conftest import Answers, QTest, drag, press
+
+LEFT = Qt.MouseButton.LeftButton
+CTRL = Qt.KeyboardModifier.ControlModifier
+SHIFT = Qt.KeyboardModifier.ShiftModifier
+
+
+def project_of(desk: Desk) -> Project:
+    project = desk.document.project
+    assert project is not None
+    return project
+
+
+def names(desk: Desk) -> list[str]:
+    project = project_of(desk)
+    return [project.block(impression.block).name for impression in project.impressions]
+
+
+def click(button: QPushButton) -> None:
+    QTest.mouseClick(button, LEFT)
+
+
+def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, sketch: Path) -> None:
+    assert desk.window.middle.currentWidget() is desk.window.welcome
+    answers.open = sketch
+    click(desk.window.welcome.open)
+    settle(desk)
+    project = project_of(desk)
+    assert project.flat is not None
+    assert len(project.flat.colours) == 5
+    assert desk.controller.state.station == "design"
+    assert desk.window.middle.currentWidget() is desk.window.sheet
+    assert project.image.width == pytest.approx(59.9)
+    # One click on the curve, and the design is flat in three colours.
+    curve = desk.window.design.curve
+    counts = [count for count, _ in desk.files.reading.suggestion.curve] if desk.files.reading else []
+    press(curve, curve.width() / len(counts) * (counts.index(3) + 0.5), 40)
+    settle(desk)
+    assert len(project_of(desk).flat.colours) == 3  # type: ignore[union-attr]
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
+    settle(desk)
+    assert project_of(desk) == project
+
+
+def test_a_dropped_file_is_opened(desk: Desk, sketch: Path) -> None:
+    data = QMimeData()
+    data.setUrls([QUrl.fromLocalFile(str(sketch))])
+    event = QDropEvent(
+        QPointF(600, 300), Qt.DropAction.CopyAction, data, LEFT, Qt.KeyboardModifier.NoModifier
+    )
+    desk.window.dropEvent(event)
+    settle(desk)
+    assert project_of(desk).title == "sketch"
+
+
+@pytest.mark.parametrize("content", [b"", b"no picture", b"\x89PNG\r\n\x1a\n broken"])
+def test_a_broken_picture_is_one_sentence_and_nothing_is_lost(
+    demo_desk: Desk, answers: Answers, tmp_path: Path, content: bytes
+) -> None:
+    before = demo_desk.document.project
+    answers.open = tmp_path / "broken.png"
+    answers.open.write_bytes(content)
+    click(demo_desk.window.bench.buttons["open"])
+    settle(demo_desk)
+    assert demo_desk.document.project is before
+    assert demo_desk.window.notice.isVisible()
+    assert demo_desk.window.notice.text().startswith("broken.png")
+    click(demo_desk.window.notice.put_away)
+    assert not demo_desk.window.notice.isVisible()
+
+
+def test_stations_by_mouse_and_by_key(demo_desk: Desk) -> None:
+    strip = demo_desk.window.strip
+    press(strip, theme.scaled(176) * 3.5, 20)
+    settle(demo_desk)
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.order
+    QTest.keyClick(demo_desk.window, Qt.Key.Key_3)
+    settle(demo_desk)
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.inks
+    QTest.keyClick(strip, Qt.Key.Key_Left)
+    settle(demo_desk)
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.blocks
+
+
+def test_dragging_a_strength_answers_at_once_and_undoes_as_one(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("inks")
+    settle(desk)
+    pull = project_of(desk).impressions[4].id
+    desk.controller.choose_pull(pull)
+    settle(desk)
+    before = project_of(desk)
+    laid = desk.keeper.proof.laid if desk.keeper.proof else None
+    seen: list[float] = []
+
+    def look() -> None:
+        # No job runs and no event is handled in between: the proof is there before the mouse moves on.
+        assert not desk.runner.busy()
+        assert desk.keeper.proof is not None
+        assert desk.keeper.proof.laid is laid
+        seen.append(desk.keeper.proof.mean_de00)
+
+    strip = desk.window.inks.strength
+    places = [(strip.width() * share, 28.0) for share in (0.95, 0.8, 0.6, 0.4, 0.3)]
+    drag(strip, *places, each=look)
+    settle(desk)
+    assert project_of(desk).impression(pull).zones[0].strength == pytest.approx(0.29, abs=0.03)
+    assert seen == sorted(seen)
+    assert desk.document.stack.count() == 1
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
+    assert project_of(desk) == before
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL | SHIFT)
+    assert project_of(desk) != before
+
+
+def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_3)
+    settle(desk)
+    rows = desk.window.inks.rows
+    press(rows, 40, rows.row_height() * 2.5)
+    settle(desk)
+    pull = project_of(desk).impressions[2]
+    assert desk.controller.state.pull == pull.id
+    field = desk.window.inks.name
+    field.setFocus()
+    field.selectAll()
+    QTest.keyClicks(field, "Evening")
+    QTest.keyClick(field, Qt.Key.Key_Return)
+    QTest.keyClick(desk.window.inks.editor.lightness, Qt.Key.Key_PageDown)
+    click(desk.window.inks.opacity.findChildren(QPushButton)[2])
+    settle(desk)
+    ink = project_of(desk).ink(pull.zones[0].ink)
+    assert (ink.name, ink.opacity) == ("Evening", "opaque")
+    assert ink.lab[0] == pytest.approx(73.49 - 5, abs=0.3)
+    assert desk.document.stack.count() == 3
+
+
+def test_a_rung_dragged_up_is_printed_earlier(demo_desk: Desk) -> None:
+    desk = demo_desk
+    before = names(desk)
+    ladder = desk.window.ladder
+    tall = ladder.rung_height()
+    drag(ladder, *[(90.0, tall * (rung + 0.5)) for rung in (8, 7, 5, 3, 1)])
+    settle(desk)
+    assert names(desk) == [before[-1], *before[:-1]]
+    assert desk.document.stack.count() == 1
+    assert desk.window.ladder._rungs[1].title == "1 Key"
+    # And down again by the keyboard.
+    QTest.keyClick(ladder, Qt.Key.Key_Down, CTRL)
+    settle(desk)
+    assert names(desk)[:2] == [before[0], before[-1]]
+
+
+def test_a_rung_shows_the_sheet_after_that_pull(demo_desk: Desk) -> None:
+    desk = demo_desk
+    ladder = desk.window.ladder
+    press(ladder, 90, ladder.rung_height() * 3.5)
+    settle(desk)
+    assert desk.controller.state.pulls == 3
+    early = desk.window.sheet.grab().toImage()
+    QTest.keyClick(desk.window, Qt.Key.Key_Period)
+    settle(desk)
+    assert desk.controller.state.pulls == 4
+    assert desk.window.sheet.grab().toImage() != early
+    press(ladder, 90, ladder.rung_height() * 0.5)
+    settle(desk)
+    assert desk.controller.state.pulls == 0
+
+
+def test_pointing_at_the_sheet_says_what_prints_there(demo_desk: Desk) -> None:
+    desk = demo_desk
+    sheet = desk.window.sheet
+    x, y = sheet.viewport.to_screen(100, 30)  # the slate of the sky
+    QTest.mouseMove(sheet, QPointF(x, y).toPoint())
+    QApplication.processEvents()
+    desk.window._point((100.0, 30.0))
+    text = desk.window.foot.text()
+    for part in (
+        "x 100.0  y 30.0 mm",
+        "prints 5 slate",
+        "predicted 58 0 −15",
+        "wanted 58 0 −15 (slate)",
+        "ΔE 0",
+    ):
+        assert part in text
+    press(sheet, x, y)
+    settle(desk)
+    assert desk.controller.state.colour == 5
+    assert (
+        project_of(desk).block(project_of(desk).impression(desk.controller.state.pull or "").block).name
+        == "Slate"
+    )
+    desk.window._point((3.0, 3.0))
+    assert "bare paper" in desk.window.foot.text()
+
+
+def test_a_block_dragged_out_of_register_flashes_paper(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("register")
+    brick = project_of(desk).impressions[names(desk).index("Brick")].id
+    desk.controller.choose_pull(brick)
+    settle(desk)
+    sheet = desk.window.sheet
+    image = project_of(desk).image
+    centre = (image.left + image.right) / 2, (image.top + image.bottom) / 2
+    start = sheet.viewport.to_screen(*centre)
+    scale = sheet.viewport.scale
+    drag(sheet, start, (start[0] + scale, start[1]), (start[0] + 2 * scale, start[1] + scale))
+    settle(desk)
+    offset = project_of(desk).impression(brick).offset
+    assert (offset.dx_mm, offset.dy_mm) == pytest.approx((2, 1), abs=0.35)
+    assert desk.document.stack.count() == 1
+    assert desk.keeper.proof is not None
+    assert desk.keeper.proof.spots
+    assert "Bare paper shows" in desk.window.register.bare.text()
+    click(desk.window.register.all_in)
+    settle(desk)
+    assert not project_of(desk).impression(brick).offset
+    assert desk.keeper.proof.spots == ()
+
+
+def test_figures_are_typed_in_any_unit_and_refused_with_a_reason(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("register")
+    settle(desk)
+    box = desk.window.register.dx
+    box.setFocus()
+    box.selectAll()
+    QTest.keyClicks(box, "0.02 in")
+    QTest.keyClick(box, Qt.Key.Key_Return)
+    settle(desk)
+    assert project_of(desk).impressions[0].offset.dx_mm == pytest.approx(0.51, abs=0.005)
+    width = desk.window.register.sheet_w
+    width.selectAll()
+    QTest.keyClicks(width, "150")
+    QTest.keyClick(width, Qt.Key.Key_Return)
+    settle(desk)
+    assert "runs off the sheet" in desk.window.notice.text()
+    assert project_of(desk).paper.width_mm == 200
+    assert width.value() == 200
+
+
+def test_the_kento_moves_to_the_other_hand_and_says_when_there_is_no_room(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("register")
+    settle(desk)
+    click(desk.window.register.hand.findChildren(QPushButton)[1])
+    settle(desk)
+    assert project_of(desk).kento.hand == "left"
+    desk.controller.set_sheet(186.0, 246.0)
+    settle(desk)
+    assert not desk.window.register.packet.isEnabled()
+    assert not desk.window.bench.buttons["packet"].isEnabled()
+    assert any("notches need" in f.text for f in desk.keeper.proof.findings) if desk.keeper.proof else False
+
+
+def test_the_packet_is_written_where_asked(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    answers.folder = tmp_path / "packet"
+    demo_desk.controller.go_to("register")
+    settle(demo_desk)
+    click(demo_desk.window.register.packet)
+    settle(demo_desk)
+    plan = json.loads((tmp_path / "packet" / "plan.json").read_text("utf-8"))
+    assert len(plan["order"]) == 8
+    assert "packet is in" in demo_desk.window.notice.text()
+    answers.folder = Path("/proc/none")
+    click(demo_desk.window.register.packet)
+    settle(demo_desk)
+    assert "/proc/none cannot be written" in demo_desk.window.notice.text()
+
+
+def test_save_reopen_and_the_question_of_unsaved_changes(
+    demo_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    desk, window = demo_desk, demo_desk.window
+    desk.controller.set_trap(0.7)
+    settle(desk)
+    assert "not saved yet" in window.windowTitle()
+    answers.leave = "cancel"
+    assert not window.close()
+    assert answers.asked == 1
+    answers.save = tmp_path / "print"
+    QTest.keyClick(window, Qt.Key.Key_S, CTRL)
+    assert load(tmp_path / "print.nomos")[0] == desk.document.project
+    assert not desk.document.unsaved
+    desk.controller.set_trap(0.2)
+    answers.open, answers.leave = tmp_path / "print.nomos", "discard"
+    QTest.keyClick(window, Qt.Key.Key_O, CTRL)
+    settle(desk)
+    assert project_of(desk).trap_mm == 0.7
+    assert "print.nomos" in window.windowTitle()
+    asked = answers.asked
+    assert window.close()
+    assert answers.asked == asked
+
+
+def test_a_save_that_fails_says_why_and_keeps_the_changes(
+    demo_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    demo_desk.controller.set_trap(0.7)
+    answers.save = tmp_path / "gone" / "print.nomos"
+    click(demo_desk.window.bench.buttons["save"])
+    assert "could not be saved" in demo_desk.window.notice.text()
+    assert demo_desk.document.unsaved
+
+
+def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_1)
+    settle(desk)
+    station = desk.window.design
+    press(station.rows, 40, station.rows.row_height() * 6.5)
+    settle(desk)
+    assert station.name.text() == "Brick"
+    station.name.setText("Old brick")
+    QTest.keyClick(station.name, Qt.Key.Key_Return)
+    QTest.keyClick(station.editor.hue, Qt.Key.Key_PageUp)
+    settle(desk)
+    assert "Old brick" in names(desk)
+    click(station.bare)
+    settle(desk)
+    assert "Old brick" not in names(desk)
+    assert len(desk.keeper.proof.laid.ids if desk.keeper.proof else ()) == 7
+    click(station.bare)
+    settle(desk)
+    assert "Old brick" in names(desk)
+    while desk.document.stack.canUndo():
+        desk.document.stack.undo()
+    settle(desk)
+    assert "Brick" in names(desk)
+
+
+def test_the_sketch_of_an_opened_project_is_read_again(
+    desk: Desk, demo: tuple[Project, dict[str, bytes]], tmp_path: Path
+) -> None:
+    save(tmp_path / "demo.nomos", *demo)
+    desk.files.open(tmp_path / "demo.nomos")
+    settle(desk)
+    desk.controller.go_to("design")
+    settle(desk)
+    assert desk.files.reading is not None
+    assert desk.files.reading.suggestion.count == 9
+    click(desk.window.design.shown.findChildren(QPushButton)[0])
+    settle(desk)
+    assert desk.controller.state.shown == "sketch"
+
+
+def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
+    desk = demo_desk
+    station = desk.window.blocks
+    whole = desk.window.sheet.grab().toImage()
+    click(station.shown.findChildren(QPushButton)[1])
+    settle(desk)
+    assert desk.window.sheet.grab().toImage() != whole
+    press(station.rows, 40, station.rows.row_height() * 1.5)
+    click(station.key)
+    settle(desk)
+    keys = [block.name for block in project_of(desk).blocks if block.is_key]
+    assert keys == ["Pane green"]
+    areas = desk.keeper.proof.blocks.areas_mm2 if desk.keeper.proof else ()
+    desk.controller.set_trap(0.0)
+    settle(desk)
+    assert desk.keeper.proof is not None
+    assert sum(desk.keeper.proof.blocks.areas_mm2) < sum(areas)
+
+
+def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
+    desk, sheet = demo_desk, demo_desk.window.sheet
+    fitted = sheet.viewport
+    QTest.keyClick(desk.window, Qt.Key.Key_Plus)
+    assert sheet.viewport.scale == pytest.approx(fitted.scale * 1.25)
+    middle = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
+    assert fitted.to_sheet(sheet.width() / 2, sheet.height() / 2) == pytest.approx(middle)
+    at = sheet.viewport
+    drag(sheet, (300.0, 300.0), (310.0, 305.0), (350.0, 320.0))
+    assert (sheet.viewport.x - at.x, sheet.viewport.y - at.y) == pytest.approx((50, 20))
+    click(desk.window.bench.buttons["true"])
+    assert sheet.viewport.scale == pytest.approx(sheet.true_scale())
+    assert desk.window.bench.scale.text() == "100 % of true size"
+    plain = sheet.grab().toImage()
+    QTest.keyClick(desk.window, Qt.Key.Key_L)
+    QTest.mouseMove(sheet, sheet.rect().center())
+    drag(sheet, (300.0, 300.0), (301.0, 300.0))
+    assert sheet.grab().toImage() != plain
+    QTest.keyClick(desk.window, Qt.Key.Key_W)
+    assert sheet.viewport == fitted
+
+
+def test_letters_typed_into_a_field_are_no_commands(demo_desk: Desk) -> None:
+    desk = demo_desk
+    field = desk.window.blocks.name
+    field.setFocus()
+    field.selectAll()
+    QTest.keyClicks(field, "wl 3k")
+    settle(desk)
+    assert field.text() == "wl 3k"
+    assert desk.controller.state.station == "blocks"
+    assert not desk.window.sheet.loupe
+
+
+def test_the_list_of_keys(demo_desk: Desk) -> None:
+    from nomos.ui.keys import BINDINGS, KeyList
+
+    shown = [key for _, keys, _ in BINDINGS for key in keys]
+    assert len(shown) == len(set(shown))
+    QTest.keyClick(demo_desk.window, Qt.Key.Key_K)
+    listed = demo_desk.window.findChildren(KeyList)
+    assert len(listed) == 1
+    listed[0].accept()
+
+
+def test_long_work_reports_in_the_foot_line_and_can_be_stopped(demo_desk: Desk) -> None:
+    desk = demo_desk
+    before = desk.document.project
+    desk.files.flatten_again(count=5)
+    QTest.qWait(60)
+    stop = desk.window.foot.findChildren(QPushButton)[0]
+    assert stop.isVisible()
+    click(stop)
+    assert "design" not in desk.runner.busy()
+    settle(desk)
+    assert not stop.isVisible()
+    assert desk.document.project is before
+
+
+def test_the_last_of_several_flattenings_counts(demo_desk: Desk) -> None:
+    for count in (4, 5, 6):
+        demo_desk.files.flatten_again(count=count)
+    settle(demo_desk)
+    flat = project_of(demo_desk).flat
+    assert flat is not None
+    assert len(flat.colours) == 6
+    assert demo_desk.document.stack.count() == 1
+    proof = demo_desk.keeper.proof
+    assert proof is not None
+    assert proof.project is demo_desk.document.project
+    assert np.isfinite(proof.mean_de00)
+
+
+def test_nothing_is_cut_off_at_a_larger_text_size(demo_desk: Desk) -> None:
+    """The strip, ladder and foot keep to their places when the window is small."""
+    window = demo_desk.window
+    window.resize(960, 640)
+    settle(demo_desk)
+    for part in (window.strip, window.ladder_area, window.sheet, window.answers, window.bench, window.foot):
+        assert part.width() > 0
+        top_left = part.mapTo(window, part.rect().topLeft())
+        bottom_right = part.mapTo(window, part.rect().bottomRight())
+        assert window.rect().contains(top_left)
+        assert window.rect().contains(bottom_right)
