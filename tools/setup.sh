@@ -45,5 +45,7 @@ if [[ ! -f .venv/stamp || $(<.venv/stamp) != "$stamp" ]]; then
   "$PYTHON" -m venv --clear .venv
   .venv/bin/pip install --quiet --disable-pip-version-check --require-hashes -r requirements.lock
   .venv/bin/pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e .
+  # Compiled once here, so that the first start is as quick as the next.
+  .venv/bin/python -m compileall -q src/nomos
   printf '%s' "$stamp" >.venv/stamp
 fi

@@ -47,7 +47,7 @@ def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, ske
     assert desk.window.middle.currentWidget() is desk.window.sheet
     assert project.image.width == pytest.approx(59.9)
     # One click on the curve, and the design is flat in three colours.
-    curve = desk.window.design.curve
+    curve = desk.window.answers.design.curve
     counts = [count for count, _ in desk.files.reading.suggestion.curve] if desk.files.reading else []
     press(curve, curve.width() / len(counts) * (counts.index(3) + 0.5), 40)
     settle(desk)
@@ -88,13 +88,13 @@ def test_stations_by_mouse_and_by_key(demo_desk: Desk) -> None:
     strip = demo_desk.window.strip
     press(strip, theme.scaled(176) * 3.5, 20)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.order
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.order
     QTest.keyClick(demo_desk.window, Qt.Key.Key_3)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.inks
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.inks
     QTest.keyClick(strip, Qt.Key.Key_Left)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.blocks
+    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.blocks
 
 
 def test_dragging_a_strength_answers_at_once_and_undoes_as_one(demo_desk: Desk) -> None:
@@ -115,7 +115,7 @@ def test_dragging_a_strength_answers_at_once_and_undoes_as_one(demo_desk: Desk) 
         assert desk.keeper.proof.laid is laid
         seen.append(desk.keeper.proof.mean_de00)
 
-    strip = desk.window.inks.strength
+    strip = desk.window.answers.inks.strength
     places = [(strip.width() * share, 28.0) for share in (0.95, 0.8, 0.6, 0.4, 0.3)]
     drag(strip, *places, each=look)
     settle(desk)
@@ -132,18 +132,18 @@ def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_3)
     settle(desk)
-    rows = desk.window.inks.rows
+    rows = desk.window.answers.inks.rows
     press(rows, 40, rows.row_height() * 2.5)
     settle(desk)
     pull = project_of(desk).impressions[2]
     assert desk.controller.state.pull == pull.id
-    field = desk.window.inks.name
+    field = desk.window.answers.inks.name
     field.setFocus()
     field.selectAll()
     QTest.keyClicks(field, "Evening")
     QTest.keyClick(field, Qt.Key.Key_Return)
-    QTest.keyClick(desk.window.inks.editor.lightness, Qt.Key.Key_PageDown)
-    click(desk.window.inks.opacity.findChildren(QPushButton)[2])
+    QTest.keyClick(desk.window.answers.inks.editor.lightness, Qt.Key.Key_PageDown)
+    click(desk.window.answers.inks.opacity.findChildren(QPushButton)[2])
     settle(desk)
     ink = project_of(desk).ink(pull.zones[0].ink)
     assert (ink.name, ink.opacity) == ("Evening", "opaque")
@@ -228,8 +228,8 @@ def test_a_block_dragged_out_of_register_flashes_paper(demo_desk: Desk) -> None:
     assert desk.document.stack.count() == 1
     assert desk.keeper.proof is not None
     assert desk.keeper.proof.spots
-    assert "Bare paper shows" in desk.window.register.bare.text()
-    click(desk.window.register.all_in)
+    assert "Bare paper shows" in desk.window.answers.register.bare.text()
+    click(desk.window.answers.register.all_in)
     settle(desk)
     assert not project_of(desk).impression(brick).offset
     assert desk.keeper.proof.spots == ()
@@ -239,14 +239,14 @@ def test_figures_are_typed_in_any_unit_and_refused_with_a_reason(demo_desk: Desk
     desk = demo_desk
     desk.controller.go_to("register")
     settle(desk)
-    box = desk.window.register.dx
+    box = desk.window.answers.register.dx
     box.setFocus()
     box.selectAll()
     QTest.keyClicks(box, "0.02 in")
     QTest.keyClick(box, Qt.Key.Key_Return)
     settle(desk)
     assert project_of(desk).impressions[0].offset.dx_mm == pytest.approx(0.51, abs=0.005)
-    width = desk.window.register.sheet_w
+    width = desk.window.answers.register.sheet_w
     width.selectAll()
     QTest.keyClicks(width, "150")
     QTest.keyClick(width, Qt.Key.Key_Return)
@@ -260,12 +260,12 @@ def test_the_kento_moves_to_the_other_hand_and_says_when_there_is_no_room(demo_d
     desk = demo_desk
     desk.controller.go_to("register")
     settle(desk)
-    click(desk.window.register.hand.findChildren(QPushButton)[1])
+    click(desk.window.answers.register.hand.findChildren(QPushButton)[1])
     settle(desk)
     assert project_of(desk).kento.hand == "left"
     desk.controller.set_sheet(186.0, 246.0)
     settle(desk)
-    assert not desk.window.register.packet.isEnabled()
+    assert not desk.window.answers.register.packet.isEnabled()
     assert not desk.window.bench.buttons["packet"].isEnabled()
     assert any("notches need" in f.text for f in desk.keeper.proof.findings) if desk.keeper.proof else False
 
@@ -274,13 +274,13 @@ def test_the_packet_is_written_where_asked(demo_desk: Desk, answers: Answers, tm
     answers.folder = tmp_path / "packet"
     demo_desk.controller.go_to("register")
     settle(demo_desk)
-    click(demo_desk.window.register.packet)
+    click(demo_desk.window.answers.register.packet)
     settle(demo_desk)
     plan = json.loads((tmp_path / "packet" / "plan.json").read_text("utf-8"))
     assert len(plan["order"]) == 8
     assert "packet is in" in demo_desk.window.notice.text()
     answers.folder = Path("/proc/none")
-    click(demo_desk.window.register.packet)
+    click(demo_desk.window.answers.register.packet)
     settle(demo_desk)
     assert "/proc/none cannot be written" in demo_desk.window.notice.text()
 
@@ -324,7 +324,7 @@ def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_1)
     settle(desk)
-    station = desk.window.design
+    station = desk.window.answers.design
     press(station.rows, 40, station.rows.row_height() * 6.5)
     settle(desk)
     assert station.name.text() == "Brick"
@@ -356,14 +356,14 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     settle(desk)
     assert desk.files.reading is not None
     assert desk.files.reading.suggestion.count == 9
-    click(desk.window.design.shown.findChildren(QPushButton)[0])
+    click(desk.window.answers.design.shown.findChildren(QPushButton)[0])
     settle(desk)
     assert desk.controller.state.shown == "sketch"
 
 
 def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     desk = demo_desk
-    station = desk.window.blocks
+    station = desk.window.answers.blocks
     whole = desk.window.sheet.grab().toImage()
     click(station.shown.findChildren(QPushButton)[1])
     settle(desk)
@@ -404,7 +404,7 @@ def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
 
 def test_letters_typed_into_a_field_are_no_commands(demo_desk: Desk) -> None:
     desk = demo_desk
-    field = desk.window.blocks.name
+    field = desk.window.answers.blocks.name
     field.setFocus()
     field.selectAll()
     QTest.keyClicks(field, "wl 3k")

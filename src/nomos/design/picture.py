@@ -3,15 +3,18 @@
 import io
 import warnings
 from dataclasses import dataclass
+from typing import TYPE_CHECKING
 
 import cv2
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
 from nomos.units import MM_PER_INCH, checked_size, size_text
+
+if TYPE_CHECKING:
+    from PIL import Image
 
 Rgb = NDArray[np.uint8]
 
@@ -129,6 +132,9 @@ def _resample(rgb: Rgb, size_mm: tuple[float, float]) -> Rgb:
 
 def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tuple[str, ...]]:
     """Pixels, own size in mm if the file has one, and notes."""
+    # Imported here: it costs start-up time that the bare window should not pay.
+    from PIL import Image, ImageOps, UnidentifiedImageError
+
     with warnings.catch_warnings():
         # Pillow warns of large pictures and odd metadata; the checks here decide.
         warnings.simplefilter("ignore")
@@ -159,7 +165,7 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
     return rgb, _own_size(image), notes
 
 
-def _own_size(image: Image.Image) -> tuple[float, float] | None:
+def _own_size(image: "Image.Image") -> tuple[float, float] | None:
     dpi = image.info.get("dpi")
     if not dpi:
         return None
@@ -171,7 +177,9 @@ def _own_size(image: Image.Image) -> tuple[float, float] | None:
     return round(image.width / x_dpi * MM_PER_INCH, 1), round(image.height / y_dpi * MM_PER_INCH, 1)
 
 
-def _to_srgb(image: Image.Image, name: str) -> tuple[Rgb, tuple[str, ...]]:
+def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
+    from PIL import ImageCms
+
     notes: tuple[str, ...] = ()
     profile = image.info.get("icc_profile")
     image = _to_eight_bits(image)
@@ -204,8 +212,10 @@ def _to_srgb(image: Image.Image, name: str) -> tuple[Rgb, tuple[str, ...]]:
     return rgb, notes
 
 
-def _to_eight_bits(image: Image.Image) -> Image.Image:
+def _to_eight_bits(image: "Image.Image") -> "Image.Image":
     """Deep greys scaled to 8 bits; Pillow's own conversion would clip them."""
+    from PIL import Image
+
     if image.mode.startswith("I"):
         grey = np.asarray(image, np.float64) / 257
     elif image.mode == "F":

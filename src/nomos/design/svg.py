@@ -5,14 +5,16 @@ import re
 import subprocess
 import sys
 from collections.abc import Callable
+from typing import TYPE_CHECKING
 
 import numpy as np
-from lxml import etree
 from numpy.typing import NDArray
-from PIL import Image
 
 from nomos.errors import BadInput
 from nomos.units import MM_PER_INCH, checked_size
+
+if TYPE_CHECKING:
+    from lxml import etree
 
 SVG = "{http://www.w3.org/2000/svg}svg"
 _SECONDS = 120
@@ -51,6 +53,8 @@ def read_svg(
     ------
     BadInput : not well-formed, without a size, or not drawable within two minutes.
     """
+    from lxml import etree
+
     # Nothing from outside the document, and none of it blown up: a design file may come from anywhere.
     parser = etree.XMLParser(
         resolve_entities="internal",  # type: ignore[arg-type] # the stubs are older than this choice
@@ -75,7 +79,7 @@ def read_svg(
     return _draw(etree.tostring(root), name), size
 
 
-def _own_size(root: etree._Element, name: str) -> tuple[tuple[float, float], str]:
+def _own_size(root: "etree._Element", name: str) -> tuple[tuple[float, float], str]:
     """Width and height in mm, and the viewBox as text."""
     view = root.get("viewBox")
     box = [float(part) for part in re.findall(r"[-+]?[\d.]+(?:[eE][-+]?\d+)?", view or "")]
@@ -125,6 +129,8 @@ def _draw(svg: bytes, name: str) -> NDArray[np.uint8]:
         ) from None
     if done.returncode != 0 or not done.stdout:
         raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
+    from PIL import Image
+
     image = Image.open(io.BytesIO(done.stdout)).convert("RGBA")
     page = Image.new("RGBA", image.size, "white")
     page.alpha_composite(image)

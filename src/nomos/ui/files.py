@@ -6,7 +6,6 @@ from typing import Any
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
-from nomos.formats import write_packet
 from nomos.progress import Progress
 from nomos.project import Project, digest
 from nomos.project.store import SUFFIX
@@ -206,6 +205,9 @@ class Files(QObject):
         target = folder or self._questions.folder_for_packet()
         if target is None:
             return
+
+        # Imported here: it costs start-up time that most sessions do not need.
+        from nomos.formats import write_packet
 
         def told(_plan: dict[str, Any]) -> None:
             self.told.emit(f"The packet is in {target}: templates in blocks.pdf, the plan in plan.json.")

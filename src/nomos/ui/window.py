@@ -15,8 +15,9 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.project import Project, Proof, Station, kento_or_reason
+from nomos.project import Project, Station, kento_or_reason
 from nomos.ui import keys, theme
+from nomos.ui.answers import AnswersColumn
 from nomos.ui.bench import BenchRow
 from nomos.ui.controller import Controller
 from nomos.ui.foot import FootLine
@@ -24,19 +25,13 @@ from nomos.ui.jobs import JobRunner
 from nomos.ui.ladder import PullLadder
 from nomos.ui.notice import Notice
 from nomos.ui.sheet import SheetView
-from nomos.ui.stations.blocks import BlocksStation
-from nomos.ui.stations.design import DesignStation
-from nomos.ui.stations.inks import InksStation
-from nomos.ui.stations.order import OrderStation
-from nomos.ui.stations.register import RegisterStation
 from nomos.ui.strip import StationStrip
-from nomos.ui.views import answers, frame
+from nomos.ui.views import frame
 from nomos.ui.views.sheet import place_text, sheet_content
 from nomos.ui.views.state import STATIONS
 from nomos.ui.welcome import Welcome
 
 LADDER, ANSWERS = 196, 304
-CARD_THUMB = 66
 _ZOOM_STEP = 1.25
 
 
@@ -51,8 +46,7 @@ class Window(QMainWindow):
             StationStrip(), PullLadder(), SheetView(), FootLine(),
         )  # fmt: skip
         self.notice, self.bench, self.welcome = Notice(), BenchRow(), Welcome()
-        self.design, self.blocks, self.inks = DesignStation(), BlocksStation(), InksStation()
-        self.order, self.register = OrderStation(), RegisterStation()
+        self.answers = AnswersColumn(controller)
         self._place: tuple[float, float] | None = None
         self._build()
         self._connect()
@@ -74,10 +68,6 @@ class Window(QMainWindow):
         self.middle = QStackedWidget()
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
-        self.answers = QStackedWidget()
-        for station in (self.design, self.blocks, self.inks, self.order, self.register):
-            self.answers.addWidget(station)
-        self.answers.setMinimumWidth(theme.scaled(240))
         centre = _column(self.notice, self.middle, self.bench)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
@@ -111,7 +101,7 @@ class Window(QMainWindow):
         self.sheet.picked.connect(hand.pick)
         self.sheet.handle_dragged.connect(hand.drag_handle)
         self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
-        self._connect_stations()
+        self.answers.packet_asked.connect(self._write_packet)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
@@ -125,36 +115,6 @@ class Window(QMainWindow):
             actions[f"station {place}"] = partial(hand.go_to, station)
         keys.bind(self, actions)
         self.bench.pressed.connect(lambda name: actions[name]())
-
-    def _connect_stations(self) -> None:
-        hand, files = self.controller, self.controller.files
-        self.design.count_asked.connect(lambda count: files.flatten_again(count=count))
-        self.design.width_asked.connect(lambda width: files.flatten_again(width_mm=width))
-        self.design.feature_asked.connect(lambda smallest: files.flatten_again(smallest_mm=smallest))
-        self.design.shown_asked.connect(hand.show)
-        self.design.colour_chosen.connect(hand.choose_colour)
-        self.design.renamed.connect(hand.rename_colour)
-        self.design.recoloured.connect(hand.recolour)
-        self.design.bare_asked.connect(hand.leave_bare)
-        for station in (self.blocks, self.inks, self.register):
-            station.pull_chosen.connect(hand.choose_pull)
-        self.blocks.shown_asked.connect(hand.show)
-        self.blocks.renamed.connect(hand.rename_block)
-        self.blocks.key_asked.connect(hand.make_key)
-        self.blocks.trap_asked.connect(hand.set_trap)
-        self.inks.renamed.connect(hand.rename_ink)
-        self.inks.recoloured.connect(hand.recolour_ink)
-        self.inks.opacity_asked.connect(hand.set_opacity)
-        self.inks.strength_dragged.connect(hand.set_strength)
-        self.order.order_asked.connect(hand.take_order)
-        self.order.step_asked.connect(hand.step_pull)
-        self.register.kento_asked.connect(hand.set_kento)
-        self.register.sheet_asked.connect(hand.set_sheet)
-        self.register.image_asked.connect(hand.set_image_at)
-        self.register.offset_asked.connect(hand.set_offset)
-        self.register.all_in_register_asked.connect(hand.all_in_register)
-        self.register.page_asked.connect(hand.choose_page)
-        self.register.packet_asked.connect(self._write_packet)
 
     # What is shown
 
@@ -176,9 +136,8 @@ class Window(QMainWindow):
         self.sheet.show_content(sheet_content(project, proof, state, hand.files.sketch) if project else None)
         self.answers.setVisible(project is not None)
         if project is not None:
-            self.answers.setCurrentIndex(STATIONS.index(state.station))
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
-            self._show_station(project, proof if proof and proof.project is project else None)
+            self.answers.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack
         self.bench.show_state(
             project=project is not None,
@@ -189,24 +148,6 @@ class Window(QMainWindow):
         )
         self._point(self._place)
         self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
-
-    def _show_station(self, project: Project, proof: Proof | None) -> None:
-        state = self.controller.state
-        notes = answers.notes(proof, state.station)
-        if state.station == "design":
-            view = answers.design_view(project, proof, state)
-            if view is not None:
-                reading = self.controller.files.reading
-                self.design.show_view(view, reading.suggestion if reading else None, notes)
-        elif state.station == "blocks":
-            self.blocks.show_view(answers.blocks_view(project, proof, state), notes)
-        elif state.station == "inks":
-            self.inks.show_view(answers.inks_view(project, proof, state), notes)
-        elif state.station == "order":
-            cards = answers.order_view(project, proof, state, theme.scaled(CARD_THUMB))
-            self.order.show_view(cards, notes)
-        else:
-            self.register.show_view(answers.register_view(project, proof, state), notes)
 
     def _point(self, place: tuple[float, float] | None) -> None:
         self._place = place

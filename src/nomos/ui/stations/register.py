@@ -5,7 +5,6 @@ from dataclasses import replace
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QScrollArea
 
-from nomos.formats import PAPERS_MM
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
@@ -44,6 +43,9 @@ class RegisterStation(QScrollArea):
     packet_asked = pyqtSignal()
 
     def __init__(self) -> None:
+        # Imported here: what writes files is not needed before this station is shown.
+        from nomos.formats import PAPERS_MM
+
         super().__init__()
         column = answers_column(self, "How does every sheet meet every block?")
         self.steps = label(kind="quiet")

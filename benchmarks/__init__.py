@@ -1,0 +1,1 @@
+"""Side-by-side measurements. `make bench` runs them all and writes docs/benchmarks.md."""

@@ -1,0 +1,118 @@
+"""The column at the right: the five stations, each made and wired when it is first shown."""
+
+from functools import cached_property
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QScrollArea, QStackedWidget
+
+from nomos.project import Project, Proof
+from nomos.ui import theme
+from nomos.ui.controller import Controller
+from nomos.ui.stations.blocks import BlocksStation
+from nomos.ui.stations.design import DesignStation
+from nomos.ui.stations.inks import InksStation
+from nomos.ui.stations.order import OrderStation
+from nomos.ui.stations.register import RegisterStation
+from nomos.ui.views import answers
+
+_CARD_PICTURE = 66
+
+
+class AnswersColumn(QStackedWidget):
+    """Shows the station the hand is at; what is asked for there goes to the controller."""
+
+    packet_asked = pyqtSignal()
+
+    def __init__(self, controller: Controller) -> None:
+        super().__init__()
+        self._hand = controller
+        self.setMinimumWidth(theme.scaled(240))
+
+    def show_station(self, project: Project, proof: Proof | None) -> None:
+        """Render the present station. proof : only one that belongs to the project."""
+        state = self._hand.state
+        notes = answers.notes(proof, state.station)
+        shown: QScrollArea
+        if state.station == "design":
+            shown = self.design
+            view = answers.design_view(project, proof, state)
+            if view is not None:
+                reading = self._hand.files.reading
+                self.design.show_view(view, reading.suggestion if reading else None, notes)
+        elif state.station == "blocks":
+            shown = self.blocks
+            self.blocks.show_view(answers.blocks_view(project, proof, state), notes)
+        elif state.station == "inks":
+            shown = self.inks
+            self.inks.show_view(answers.inks_view(project, proof, state), notes)
+        elif state.station == "order":
+            shown = self.order
+            cards = answers.order_view(project, proof, state, theme.scaled(_CARD_PICTURE))
+            self.order.show_view(cards, notes)
+        else:
+            shown = self.register
+            self.register.show_view(answers.register_view(project, proof, state), notes)
+        self.setCurrentWidget(shown)
+
+    @cached_property
+    def design(self) -> DesignStation:
+        """What is the design made of?"""
+        made, hand, files = DesignStation(), self._hand, self._hand.files
+        made.count_asked.connect(lambda count: files.flatten_again(count=count))
+        made.width_asked.connect(lambda width: files.flatten_again(width_mm=width))
+        made.feature_asked.connect(lambda smallest: files.flatten_again(smallest_mm=smallest))
+        made.shown_asked.connect(hand.show)
+        made.colour_chosen.connect(hand.choose_colour)
+        made.renamed.connect(hand.rename_colour)
+        made.recoloured.connect(hand.recolour)
+        made.bare_asked.connect(hand.leave_bare)
+        self.addWidget(made)
+        return made
+
+    @cached_property
+    def blocks(self) -> BlocksStation:
+        """Which blocks?"""
+        made, hand = BlocksStation(), self._hand
+        made.pull_chosen.connect(hand.choose_pull)
+        made.shown_asked.connect(hand.show)
+        made.renamed.connect(hand.rename_block)
+        made.key_asked.connect(hand.make_key)
+        made.trap_asked.connect(hand.set_trap)
+        self.addWidget(made)
+        return made
+
+    @cached_property
+    def inks(self) -> InksStation:
+        """Which inks?"""
+        made, hand = InksStation(), self._hand
+        made.pull_chosen.connect(hand.choose_pull)
+        made.renamed.connect(hand.rename_ink)
+        made.recoloured.connect(hand.recolour_ink)
+        made.opacity_asked.connect(hand.set_opacity)
+        made.strength_dragged.connect(hand.set_strength)
+        self.addWidget(made)
+        return made
+
+    @cached_property
+    def order(self) -> OrderStation:
+        """Which order?"""
+        made = OrderStation()
+        made.order_asked.connect(self._hand.take_order)
+        made.step_asked.connect(self._hand.step_pull)
+        self.addWidget(made)
+        return made
+
+    @cached_property
+    def register(self) -> RegisterStation:
+        """How does every sheet meet every block?"""
+        made, hand = RegisterStation(), self._hand
+        made.kento_asked.connect(hand.set_kento)
+        made.sheet_asked.connect(hand.set_sheet)
+        made.image_asked.connect(hand.set_image_at)
+        made.pull_chosen.connect(hand.choose_pull)
+        made.offset_asked.connect(hand.set_offset)
+        made.all_in_register_asked.connect(hand.all_in_register)
+        made.page_asked.connect(hand.choose_page)
+        made.packet_asked.connect(self.packet_asked)
+        self.addWidget(made)
+        return made
