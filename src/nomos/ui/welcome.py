@@ -40,6 +40,8 @@ class Welcome(QWidget):
         inner.addSpacing(theme.scaled(6))
         inner.addWidget(self.open)
         inner.addWidget(self.demo)
+        # Text that wraps has no height of its own until its width is known.
+        box.setFixedHeight(inner.totalHeightForWidth(box.width()))
         column.addWidget(box, 0, Qt.AlignmentFlag.AlignHCenter)
         column.addStretch(2)
 
