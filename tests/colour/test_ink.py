@@ -1,5 +1,6 @@
 """Inks from a colour and a word, and the published process-ink overprints."""
 
+from collections.abc import Callable
 from itertools import combinations
 from types import ModuleType
 
@@ -51,15 +52,14 @@ def multiplied(inks: list[Lab]) -> np.ndarray:
     return srgb_to_lab(product * 255)
 
 
-def test_overprints_of_the_published_process_inks(capsys: pytest.CaptureFixture[str]) -> None:
+def test_overprints_of_the_published_process_inks(told: Callable[[str], None]) -> None:
     """ISO 12647-2:2004: mean ΔE00 at most 3.0 over the four overprints, nothing tuned on them."""
     ours = [float(delta_e00(printed(inks), np.array(aim))) for _, inks, aim in OVERPRINTS]
     plain = [float(delta_e00(multiplied(inks), np.array(aim))) for _, inks, aim in OVERPRINTS]
-    with capsys.disabled():
-        print("\nprocess-ink overprints, ΔE00 from ISO 12647-2:2004")
-        for (name, _, _), layered, multiply in zip(OVERPRINTS, ours, plain, strict=True):
-            print(f"  {name:<18} layering {layered:5.2f}   multiply {multiply:5.2f}")
-        print(f"  {'mean':<18} layering {np.mean(ours):5.2f}   multiply {np.mean(plain):5.2f}")
+    told("process-ink overprints, ΔE00 from ISO 12647-2:2004")
+    for (name, _, _), layered, multiply in zip(OVERPRINTS, ours, plain, strict=True):
+        told(f"  {name:<18} layering {layered:5.2f}   multiply {multiply:5.2f}")
+    told(f"  {'mean':<18} layering {np.mean(ours):5.2f}   multiply {np.mean(plain):5.2f}")
     assert np.mean(ours) <= 3.0
     assert np.mean(plain) > 2 * np.mean(ours)
 

@@ -45,7 +45,8 @@ EDITS: dict[str, Callable[[Project], Project]] = {
     "sheet": lambda p: ed.with_sheet(p, (230.0, 300.0)),
     "image": lambda p: ed.with_image_at(p, 8.0, 8.0),
     "size": lambda p: ed.with_image_size(p, (150.0, 200.0)),
-    "paper": lambda p: ed.with_paper_colour(p, (90.0, 0.0, 8.0)),
+    "paper": lambda p: ed.with_paper(p, name="Cream", lab=(90.0, 0.0, 8.0)),
+    "title": lambda p: ed.with_title(p, "First frost"),
     "block": lambda p: ed.with_block(p, p.blocks[0].id, name="Sky", is_key=True),
 }
 
@@ -98,7 +99,9 @@ def test_a_bare_colour_gets_a_block_before_darker_ones(demo: Demo) -> None:
         (lambda p: ed.with_offset(p, p.impressions[0].id, Misregister(9)), "offset"),
         (lambda p: ed.with_sheet(p, (100, 100)), "image"),
         (lambda p: ed.with_sheet(p, (9000, 9000)), "paper"),
-        (lambda p: ed.with_paper_colour(p, (120, 0, 0)), "lab"),
+        (lambda p: ed.with_paper(p, lab=(120, 0, 0)), "lab"),
+        (lambda p: ed.with_ink(p, p.inks[0].id, lab=(95, 80, 60)), "lab"),
+        (lambda p: ed.with_title(p, ""), "name"),
         (lambda p: ed.with_colour(p, 1, name="  "), "name"),
         (lambda p: replace(p, impressions=p.impressions + p.impressions[:1]), "impressions"),
         (lambda p: replace(p, blocks=p.blocks[1:]), "impressions"),
@@ -168,7 +171,7 @@ def test_the_coarse_sheet_agrees_with_the_exact_one(demo: Demo, demo_blocks: Cut
 def test_masks_are_remade_only_for_what_they_depend_on(demo: Demo) -> None:
     project, assets = demo
     same = mask_request(project, assets)
-    for name in ("order", "ink", "strength", "kento", "rename", "offset", "paper"):
+    for name in ("order", "ink", "strength", "kento", "rename", "offset", "paper", "title"):
         assert mask_request(EDITS[name](project), assets) == same, name
     for name in ("trap", "bare", "block"):
         assert mask_request(EDITS[name](project), assets) != same, name

@@ -133,7 +133,7 @@ def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
     QTest.keyClick(desk.window, Qt.Key.Key_3)
     settle(desk)
     rows = desk.window.answers.inks.rows
-    press(rows, 40, rows.row_height() * 2.5)
+    press(rows, 40, rows.row_height() * 3.5)
     settle(desk)
     pull = project_of(desk).impressions[2]
     assert desk.controller.state.pull == pull.id
@@ -149,6 +149,47 @@ def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
     assert (ink.name, ink.opacity) == ("Evening", "opaque")
     assert ink.lab[0] == pytest.approx(73.49 - 5, abs=0.3)
     assert desk.document.stack.count() == 3
+
+
+def test_the_paper_is_changed_and_an_impossible_colour_refused(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("inks")
+    settle(desk)
+    station = desk.window.answers.inks
+    press(station.rows, 40, station.rows.row_height() * 0.5)
+    settle(desk)
+    assert not station.strength.isVisible()
+    QTest.keyClick(station.editor.lightness, Qt.Key.Key_PageDown)
+    settle(desk)
+    paper = project_of(desk).paper
+    assert paper.lab[0] == pytest.approx(94.6 - 5, abs=0.3)
+    assert desk.keeper.proof is not None
+    bare = desk.keeper.proof.labs[~desk.keeper.proof.laid.map.members.any(axis=1)]
+    np.testing.assert_allclose(bare, [paper.lab], atol=1e-3)
+    press(
+        station.editor.hue, station.editor.hue.width() * 0.83, 28
+    )  # a violet: as light, it cannot be strong
+    settle(desk)
+    drag(station.editor.chroma, (20.0, 28.0), (station.editor.chroma.width() - 9.0, 28.0))
+    settle(desk)
+    assert "No paper or ink can have the colour" in desk.window.notice.text()
+    assert project_of(desk).paper.lab[0] == pytest.approx(paper.lab[0])
+
+
+def test_a_title_is_given(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("design")
+    settle(desk)
+    field = desk.window.answers.design.title
+    field.setFocus()
+    field.selectAll()
+    QTest.keyClicks(field, "Frost")
+    settle(desk)  # what is being typed is not written over
+    assert field.text() == "Frost"
+    QTest.keyClick(field, Qt.Key.Key_Return)
+    settle(desk)
+    assert project_of(desk).title == "Frost"
+    assert desk.window.windowTitle().startswith("Frost")
 
 
 def test_a_rung_dragged_up_is_printed_earlier(demo_desk: Desk) -> None:
@@ -328,7 +369,8 @@ def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     press(station.rows, 40, station.rows.row_height() * 6.5)
     settle(desk)
     assert station.name.text() == "Brick"
-    station.name.setText("Old brick")
+    station.name.selectAll()
+    QTest.keyClicks(station.name, "Old brick")
     QTest.keyClick(station.name, Qt.Key.Key_Return)
     QTest.keyClick(station.editor.hue, Qt.Key.Key_PageUp)
     settle(desk)

@@ -284,9 +284,15 @@ def with_image_size(project: Project, size_mm: tuple[float, float]) -> Project:
     )
 
 
-def with_paper_colour(project: Project, lab: Lab) -> Project:
-    """The project on paper of another colour. The inks keep the colour they have on it."""
-    return replace(project, paper=replace(project.paper, lab=lab))
+def with_paper(project: Project, *, name: str | None = None, lab: Lab | None = None) -> Project:
+    """The project on paper of another name or colour. The inks keep the colour they have on it."""
+    paper = project.paper
+    return replace(project, paper=replace(paper, name=_named(name, paper.name), lab=lab or paper.lab))
+
+
+def with_title(project: Project, title: str) -> Project:
+    """The project under another title, as it stands on templates and in the plan."""
+    return replace(project, title=_named(title, project.title))
 
 
 def _with_impression(

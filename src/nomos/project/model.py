@@ -8,9 +8,10 @@ bytes lie beside the project (see `store`).
 import math
 from typing import Annotated, TypeVar
 
+import numpy as np
 from msgspec import Meta, Struct
 
-from nomos.colour import Lab, Opacity
+from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.errors import BadInput
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
@@ -192,6 +193,15 @@ def _check_colours(project: Project) -> None:
             "lab",
             f"{thing.name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
         )
+    # What is wanted may be out of reach; what is printed with must exist.
+    printed_with: list[Paper | Ink] = [project.paper, *project.inks]
+    for real in printed_with:
+        try:
+            smooth_reflectance(np.array(real.lab))
+        except ColourError:
+            raise ProjectError(
+                "lab", f"No paper or ink can have the colour asked of {real.name}: take a less saturated one."
+            ) from None
 
 
 def _check_references(project: Project) -> None:

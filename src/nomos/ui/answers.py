@@ -66,6 +66,7 @@ class AnswersColumn(QStackedWidget):
         made.renamed.connect(hand.rename_colour)
         made.recoloured.connect(hand.recolour)
         made.bare_asked.connect(hand.leave_bare)
+        made.retitled.connect(hand.rename)
         self.addWidget(made)
         return made
 

@@ -16,7 +16,7 @@ from nomos.registration import KentoSettings
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.keeper import ProofKeeper
-from nomos.ui.views.answers import ordered
+from nomos.ui.views.answers import PAPER_ROW, ordered
 from nomos.ui.views.state import Shown, UiState
 
 
@@ -77,6 +77,10 @@ class Controller(QObject):
 
     def choose_pull(self, pull: str | None, pulls: int | None = None) -> None:
         """Choose an impression; with `pulls`, look at the sheet after so many."""
+        if pull == PAPER_ROW:
+            self._set(paper_chosen=True)
+            return
+        self.state = replace(self.state, paper_chosen=False)
         last = len(self.document.project.impressions) if self.document.project else 0
         if pulls is None:
             self._set(pull=pull)
@@ -126,6 +130,10 @@ class Controller(QObject):
             self.told.emit(str(error))
             self.shown.emit()
 
+    def rename(self, title: str) -> None:
+        """Give the print another title."""
+        self.edit("Title", lambda p: ed.with_title(p, title))
+
     def rename_colour(self, number: int, name: str) -> None:
         """Rename a flat colour."""
         if number >= 0:
@@ -157,11 +165,17 @@ class Controller(QObject):
         self.edit("Trap", lambda p: ed.with_trap(p, trap_mm), merge_key="trap")
 
     def rename_ink(self, name: str) -> None:
-        """Rename the chosen ink."""
+        """Rename the chosen ink, or the paper."""
+        if self.state.paper_chosen:
+            self.edit("Rename paper", lambda p: ed.with_paper(p, name=name))
+            return
         self._on_ink("Rename ink", lambda p, ink: ed.with_ink(p, ink, name=name))
 
     def recolour_ink(self, lab: Lab, gesture: int) -> None:
-        """Change the colour of the chosen ink."""
+        """Change the colour of the chosen ink, or of the paper."""
+        if self.state.paper_chosen:
+            self.edit("Paper colour", lambda p: ed.with_paper(p, lab=lab), merge_key=("paper", gesture))
+            return
         self._on_ink("Ink colour", lambda p, ink: ed.with_ink(p, ink, lab=lab), ("ink", gesture))
 
     def set_opacity(self, opacity: Opacity) -> None:

@@ -10,6 +10,7 @@ from PyQt6.QtWidgets import (
     QGridLayout,
     QHBoxLayout,
     QLabel,
+    QLineEdit,
     QPushButton,
     QSizePolicy,
     QVBoxLayout,
@@ -42,6 +43,28 @@ def button(text: str, *, plain: bool = False) -> QPushButton:
     made.setProperty("plain", plain)
     made.setAutoDefault(False)
     return made
+
+
+class NameField(QLineEdit):
+    """A name to type. Reports it once it is typed; what is being typed is never written over."""
+
+    given = pyqtSignal(str)
+
+    def __init__(self, accessible_name: str) -> None:
+        super().__init__()
+        self.setAccessibleName(accessible_name)
+        self.setMaxLength(60)
+        self.editingFinished.connect(self._give)
+
+    def show_name(self, name: str) -> None:
+        """Show a name."""
+        if not (self.hasFocus() and self.isModified()):
+            self.setText(name)
+
+    def _give(self) -> None:
+        if self.isModified():
+            self.setModified(False)
+            self.given.emit(self.text())
 
 
 class NumberBox(QDoubleSpinBox):

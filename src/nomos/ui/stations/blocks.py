@@ -1,7 +1,7 @@
 """Which blocks?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QLineEdit, QScrollArea
+from PyQt6.QtWidgets import QScrollArea
 
 from nomos.project.model import LARGEST_TRAP_MM
 from nomos.ui.controls import (
@@ -9,6 +9,7 @@ from nomos.ui.controls import (
     ColourRows,
     Fields,
     FindingList,
+    NameField,
     NumberBox,
     button,
     label,
@@ -33,9 +34,7 @@ class BlocksStation(QScrollArea):
         self.summary = label(kind="quiet")
         self.shown = Choice((("print", "Whole print"), ("block", "One block alone")))
         self.rows = ColourRows("Blocks")
-        self.name = QLineEdit()
-        self.name.setAccessibleName("Name of the block")
-        self.name.setMaxLength(60)
+        self.name = NameField("Name of the block")
         self.key = button("Make it the key")
         self.fields = Fields()
         self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
@@ -49,7 +48,7 @@ class BlocksStation(QScrollArea):
         self._is_key = False
         self.rows.chosen.connect(self.pull_chosen)
         self.shown.chosen.connect(self.shown_asked)
-        self.name.editingFinished.connect(lambda: self.renamed.emit(self.name.text()))
+        self.name.given.connect(self.renamed)
         self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
         self.trap_box.set_by_hand.connect(self.trap_asked)
 
@@ -63,7 +62,6 @@ class BlocksStation(QScrollArea):
         for part in (self.name, self.key):
             part.setVisible(view.chosen is not None)
         if view.chosen is not None:
-            if not self.name.hasFocus() or self.name.text() != view.chosen_name:
-                self.name.setText(view.chosen_name)
+            self.name.show_name(view.chosen_name)
             self.key.setText("Make it a colour block" if view.chosen_is_key else "Make it the key")
         self.findings.show_findings(notes)

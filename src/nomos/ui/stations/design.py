@@ -1,7 +1,7 @@
 """What is the design made of?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QLineEdit, QScrollArea
+from PyQt6.QtWidgets import QScrollArea
 
 from nomos.design import FEWEST, MOST, Suggestion
 from nomos.ui.controls import (
@@ -9,6 +9,7 @@ from nomos.ui.controls import (
     ColourRows,
     Fields,
     FindingList,
+    NameField,
     NumberBox,
     button,
     label,
@@ -30,10 +31,12 @@ class DesignStation(QScrollArea):
     renamed = pyqtSignal(int, str)
     recoloured = pyqtSignal(int, object, int)
     bare_asked = pyqtSignal(int, bool)
+    retitled = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
         column = answers_column(self, "What is the design made of?")
+        self.title = NameField("Title of the print")
         self.source = label(kind="quiet")
         self.shown = Choice((("sketch", "Sketch"), ("flat", "Flat"), ("print", "Print")))
         self.fields = Fields()
@@ -46,31 +49,31 @@ class DesignStation(QScrollArea):
         self.curve_note = label(kind="quiet")
         self.curve = ColourCurve()
         self.rows = ColourRows("Flat colours")
-        self.name = QLineEdit()
-        self.name.setAccessibleName("Name of the colour")
-        self.name.setMaxLength(60)
+        self.name = NameField("Name of the colour")
         self.bare = button("Leave it bare")
         self.editor = ColourEditor()
         self.findings = FindingList()
         for part in (
-            self.source, self.shown, self.fields, self.curve_note, self.curve, self.rows, self.name,
-            self.editor, self.bare, self.findings,
+            self.title, self.source, self.shown, self.fields, self.curve_note, self.curve, self.rows,
+            self.name, self.editor, self.bare, self.findings,
         ):  # fmt: skip
             column.addWidget(part)
         column.addStretch(1)
         self._chosen, self._bare = -1, False
+        self.title.given.connect(self.retitled)
         self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
         self.curve.chosen.connect(self.count_asked)
         self.width_box.set_by_hand.connect(self.width_asked)
         self.feature_box.set_by_hand.connect(self.feature_asked)
         self.shown.chosen.connect(self.shown_asked)
         self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
-        self.name.editingFinished.connect(lambda: self.renamed.emit(self._chosen, self.name.text()))
+        self.name.given.connect(lambda name: self.renamed.emit(self._chosen, name))
         self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
         self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
 
     def show_view(self, view: DesignView, suggestion: Suggestion | None, notes: tuple[Note, ...]) -> None:
         """Show the station."""
+        self.title.show_name(view.title)
         self.source.setText(
             f"{view.source}, {number(view.size_mm[0])} × {number(view.size_mm[1])} mm. "
             f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
@@ -97,8 +100,7 @@ class DesignStation(QScrollArea):
         for part in (self.name, self.editor, self.bare):
             part.setVisible(view.chosen is not None)
         if view.strips is not None:
-            if not self.name.hasFocus() or self.name.text() != view.chosen_name:
-                self.name.setText(view.chosen_name)
+            self.name.show_name(view.chosen_name)
             self.editor.show_colour(view.strips)
             self.bare.setText(
                 "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"

@@ -1,12 +1,13 @@
 """Which inks?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QLineEdit, QScrollArea
+from PyQt6.QtWidgets import QScrollArea
 
 from nomos.ui.controls import (
     Choice,
     ColourRows,
     FindingList,
+    NameField,
     PatchStrip,
     label,
 )
@@ -30,9 +31,7 @@ class InksStation(QScrollArea):
         column = answers_column(self, "Which inks?")
         self.mean = label(kind="quiet")
         self.rows = ColourRows("Inks")
-        self.name = QLineEdit()
-        self.name.setAccessibleName("Name of the ink")
-        self.name.setMaxLength(60)
+        self.name = NameField("Name of the ink")
         self.opacity = Choice((("transparent", "Transparent"), ("semi", "Half"), ("opaque", "Opaque")))
         self.editor = ColourEditor()
         self.strength = PatchStrip("Strength", 0, 1, 0.01)
@@ -47,7 +46,7 @@ class InksStation(QScrollArea):
             column.addWidget(part)
         column.addStretch(1)
         self.rows.chosen.connect(self.pull_chosen)
-        self.name.editingFinished.connect(lambda: self.renamed.emit(self.name.text()))
+        self.name.given.connect(self.renamed)
         self.opacity.chosen.connect(self.opacity_asked)
         self.editor.edited.connect(self.recoloured)
         self.strength.dragged.connect(self.strength_dragged)
@@ -60,12 +59,12 @@ class InksStation(QScrollArea):
             else ""
         )
         self.rows.show_rows(view.rows, view.chosen)
-        for part in (self.name, self.opacity, self.editor, self.printed):
+        for part in (self.name, self.editor, self.printed):
             part.setVisible(view.chosen is not None)
+        self.opacity.setVisible(view.ink is not None)
         self.strength.setVisible(view.strength is not None)
         if view.strips is not None:
-            if not self.name.hasFocus() or self.name.text() != view.name:
-                self.name.setText(view.name)
+            self.name.show_name(view.name)
             self.opacity.show_choice(view.opacity)
             self.editor.show_colour(view.strips)
             self.printed.setText(view.printed)

@@ -27,6 +27,7 @@ from nomos.ui.views.state import UiState
 from nomos.units import number, size_text
 
 PATCHES = 24
+PAPER_ROW = "paper"
 MOST_CHROMA = 100.0
 
 
@@ -87,6 +88,7 @@ def colour_strips(lab: Lab) -> ColourStrips:
 class DesignView:
     """What is the design made of?"""
 
+    title: str
     source: str
     size_mm: tuple[float, float]
     count: int
@@ -120,6 +122,7 @@ def design_view(project: Project, proof: Proof | None, state: UiState) -> Design
     chosen = state.colour if state.colour is not None and state.colour < len(flat.colours) else None
     picked = flat.colours[chosen] if chosen is not None else None
     return DesignView(
+        title=project.title,
         source=project.source.name if project.source else "no source kept",
         size_mm=(project.image.width, project.image.height),
         count=len(flat.colours),
@@ -202,7 +205,10 @@ class InksView:
 
 def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView:
     """The Inks station."""
-    rows = []
+    paper = project.paper
+    rows = [
+        Row(PAPER_ROW, lab_to_hex(np.array(paper.lab)), paper.name, "paper", f"Lab {lab_text(paper.lab)}")
+    ]
     for impression in project.impressions:
         zone = impression.zones[0]
         own = project.ink(zone.ink)
@@ -226,18 +232,20 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
             )
             for match in sorted(proof.matches, key=lambda match: -match.de00)
         ]
-    chosen = project.impression(state.pull) if state.pull else None
+    chosen = project.impression(state.pull) if state.pull and not state.paper_chosen else None
     ink = project.ink(chosen.zones[0].ink) if chosen else None
-    strength = _strength_strip(project, state.pull) if state.pull else None
+    in_hand = paper if state.paper_chosen else ink
     return InksView(
         tuple(rows),
-        state.pull,
+        PAPER_ROW if state.paper_chosen else state.pull,
         ink.id if ink else None,
-        ink.name if ink else "",
+        in_hand.name if in_hand else "",
         ink.opacity if ink else "transparent",
-        colour_strips(ink.lab) if ink else None,
-        strength,
-        "The patches show the ink alone on this paper.",
+        colour_strips(in_hand.lab) if in_hand else None,
+        _strength_strip(project, chosen.id) if chosen else None,
+        "Inks keep the colour they have on it."
+        if state.paper_chosen
+        else "Each patch: the ink alone on this paper.",
         tuple(matches[:5]),
         proof.mean_de00 if proof else None,
     )

@@ -14,6 +14,7 @@ class UiState:
     """Nothing of this is saved with the project.
 
     pulls : the sheet after so many pulls; None is the finished print.
+    paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, or one block alone.
     """
 
@@ -23,3 +24,4 @@ class UiState:
     pulls: int | None = None
     shown: Shown = "print"
     page: str = "A4"
+    paper_chosen: bool = False
