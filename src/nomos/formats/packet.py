@@ -71,21 +71,18 @@ def write_packet(
         names.append("project.nomos")
         names += [_write(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
         names.append(_write(folder, "blocks.pdf", pdf))
-        for pull, name in _proof_names(project):
+        picture = b""
+        for pull in range(1, len(project.impressions) + 1):
             progress.report(0.6 + 0.35 * pull / len(project.impressions), "writing proofs")
-            pixels = to_rgb(render(laid.map.index, sheet_labs(project, laid, pull)))
-            names.append(_write(folder, name, png(pixels, laid.px_per_mm)))
+            picture = png(to_rgb(render(laid.map.index, sheet_labs(project, laid, pull))), laid.px_per_mm)
+            names.append(_write(folder, f"stage-{pull:02d}.png", picture))
+        # The finished print is the sheet after the last pull.
+        names.append(_write(folder, "proof.png", picture))
         plan = plan_of(project, blocks, laid)
         plan["files"] = [*names, "plan.json"]
         _write(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, "packet written")
     return plan
-
-
-def _proof_names(project: Project) -> Iterator[tuple[int, str]]:
-    for pull in range(1, len(project.impressions) + 1):
-        yield pull, f"stage-{pull:02d}.png"
-    yield len(project.impressions), "proof.png"
 
 
 @contextlib.contextmanager
