@@ -1,0 +1,113 @@
+"""An ink shelf from a file: CSV with one line an ink, or JSON that can also hold spectra."""
+
+import csv
+import io
+import json
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
+from nomos.colour.spectra import BANDS
+from nomos.errors import BadInput
+from nomos.separation.solver import WEAKEST, CandidateInk
+
+COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")
+_REQUIRED = ("name", "L", "a", "b")
+
+
+def read_shelf(path: Path) -> tuple[CandidateInk, ...]:
+    """The inks of a shelf file.
+
+    CSV: a header with `name,L,a,b` and optionally `opacity,strengths,notes`;
+    strengths like `1;0.5;0.25`. JSON: a list of objects with the same keys, or
+    `{"inks": [...]}`; strengths as a list; `reflectance`, 36 values from 380 to
+    730 nm, in place of L, a, b. Colours are of the solid on the paper in use.
+
+    Raises
+    ------
+    BadInput : the file cannot be read, or a line of it makes no sense; names the line.
+    """
+    try:
+        text = path.read_text("utf-8-sig")
+    except (OSError, UnicodeDecodeError) as error:
+        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
+        raise BadInput(f"{path} cannot be read: {reason}.") from None
+    rows = _json_rows(text, path.name) if path.suffix.lower() == ".json" else _csv_rows(text, path.name)
+    inks = [_ink(row, where) for where, row in rows]
+    if not inks:
+        raise BadInput(f"{path.name} holds no ink; write one a line below the header {','.join(COLUMNS)}.")
+    names = [ink.name for ink in inks]
+    twice = next((name for name in names if names.count(name) > 1), None)
+    if twice is not None:
+        raise BadInput(f"{path.name} has two inks called {twice}; give each its own name.")
+    return tuple(inks)
+
+
+def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
+    reader = csv.DictReader(io.StringIO(text))
+    header = [column.strip() for column in reader.fieldnames or []]
+    missing = [column for column in _REQUIRED if column not in header]
+    if missing:
+        raise BadInput(f"{name} has no column {missing[0]}; its first line must be {','.join(COLUMNS)}.")
+    reader.fieldnames = header
+    found = []
+    for row in reader:
+        if any((value or "").strip() for value in row.values() if isinstance(value, str)):
+            found.append((f"{name}, line {reader.line_num}", dict(row)))
+    return found
+
+
+def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
+    try:
+        content = json.loads(text)
+    except json.JSONDecodeError as error:
+        raise BadInput(f"{name} is not JSON: {error.msg} in line {error.lineno}.") from None
+    rows = content.get("inks") if isinstance(content, dict) else content
+    if not isinstance(rows, list) or not all(isinstance(row, dict) for row in rows):
+        raise BadInput(f"{name} must be a list of inks, each with name, L, a, b.")
+    return [(f"{name}, ink {place}", row) for place, row in enumerate(rows, start=1)]
+
+
+def _ink(row: dict[str, Any], where: str) -> CandidateInk:
+    name = str(row.get("name") or "").strip()
+    if not name:
+        raise BadInput(f"{where}: the ink has no name.")
+    opacity = str(row.get("opacity") or "transparent").strip().lower()
+    if opacity not in OPACITIES:
+        raise BadInput(f"{where}: opacity must be transparent, semi or opaque, not '{opacity}'.")
+    word: Opacity = OPACITIES[OPACITIES.index(opacity)]
+    return CandidateInk(name, _lab(row, where), word, _strengths(row.get("strengths"), where))
+
+
+def _lab(row: dict[str, Any], where: str) -> Lab:
+    if row.get("reflectance") is not None:
+        try:
+            reflectance = np.array(row["reflectance"], np.float64)
+        except (TypeError, ValueError):
+            reflectance = np.zeros(0)
+        if reflectance.shape != (BANDS,) or not ((reflectance >= 0) & (reflectance <= 1)).all():
+            raise BadInput(f"{where}: reflectance must be {BANDS} values from 0 to 1, 380 to 730 nm by 10.")
+        lab = reflectance_to_lab(reflectance)
+        return float(lab[0]), float(lab[1]), float(lab[2])
+    try:
+        lightness, a, b = (float(str(row[key]).replace("−", "-")) for key in ("L", "a", "b"))
+    except (KeyError, ValueError):
+        raise BadInput(f"{where}: L, a and b must be figures.") from None
+    if not (0 <= lightness <= 100 and abs(a) <= 200 and abs(b) <= 200):
+        raise BadInput(f"{where}: L must be 0 to 100, a and b −200 to 200.")
+    return lightness, a, b
+
+
+def _strengths(value: Any, where: str) -> tuple[float, ...]:
+    if value is None or (isinstance(value, str) and not value.strip()):
+        return (1.0,)
+    parts = value if isinstance(value, list) else str(value).split(";")
+    try:
+        strengths = tuple(float(part) for part in parts if str(part).strip())
+    except ValueError:
+        strengths = ()
+    if not strengths or not all(WEAKEST <= strength <= 1 for strength in strengths):
+        raise BadInput(f"{where}: strengths must be figures from {WEAKEST:g} to 1, like 1;0.5;0.25.")
+    return strengths
