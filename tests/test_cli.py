@@ -11,7 +11,7 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from nomos.cli import run
+from nomos.cli.main import run
 from nomos.errors import BadInput
 from nomos.project import load
 
@@ -192,7 +192,8 @@ def test_without_a_display_the_window_says_so() -> None:
 def test_a_fault_of_the_program_shows_no_traceback(
     monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
 ) -> None:
-    from nomos import __main__, cli
+    from nomos import __main__
+    from nomos.cli import main as cli
 
     def broken(*_args: object) -> int:
         raise RuntimeError("a wheel came off")

@@ -10,7 +10,7 @@ import pytest
 ROOT = Path(__file__).parents[1]
 CORE = (
     "units", "errors", "progress", "typeface", "colour", "design", "separation", "proof", "order",
-    "registration", "project", "formats", "demo", "cli", "ui.views.answers", "ui.views.frame",
+    "registration", "project", "formats", "demo", "cli.main", "ui.views.answers", "ui.views.frame",
     "ui.views.sheet", "ui.viewport",
 )  # fmt: skip
 
@@ -27,7 +27,7 @@ def test_no_room_but_ui_needs_qt(module: str) -> None:
 def test_heavy_packages_wait_until_they_are_used() -> None:
     """So that `nomos --help` and the window come up at once."""
     heavy = ("reportlab", "scipy", "skimage", "colour", "shapely", "contourpy", "PyQt6")
-    code = f"import sys, nomos.cli; print([n for n in {heavy!r} if n in sys.modules])"
+    code = f"import sys, nomos.cli.main; print([n for n in {heavy!r} if n in sys.modules])"
     done = subprocess.run(
         [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=True
     )

@@ -23,7 +23,7 @@ def _log_fault() -> Path:
 
 def main() -> int:
     """Run Nomos with the process's arguments; returns the exit status."""
-    from nomos.cli import FAULT, run
+    from nomos.cli.main import FAULT, run
 
     try:
         return run(sys.argv[1:], _open_window)

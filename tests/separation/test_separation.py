@@ -56,7 +56,7 @@ def test_mean_width_of_a_line_is_its_width(width_mm: float) -> None:
 def test_the_lighter_runs_under_the_darker_by_the_trap_and_no_further() -> None:
     labels = np.ones((100, 200), np.uint8)
     labels[:, 100:] = 2
-    pale, dark = block_masks(labels, [BlockPlan((1,)), BlockPlan((2,))], [0, 75, 50], trap_px=5)
+    pale, dark = block_masks(labels, [BlockPlan((1,)), BlockPlan((2,))], [(1, 2)], trap_px=5)
     assert pale[50].nonzero()[0].max() == 104
     np.testing.assert_array_equal(dark, labels == 2)
 
@@ -66,7 +66,7 @@ def test_a_spread_stays_inside_half_of_a_thin_darker_line() -> None:
     labels[:, 48:52] = 2
     labels[:, 52:] = 3
     plans = [BlockPlan((1,)), BlockPlan((2,)), BlockPlan((3,))]
-    first, _, third = block_masks(labels, plans, [0, 80, 20, 79], trap_px=8)
+    first, _, third = block_masks(labels, plans, [(1, 2), (1, 3), (3, 2)], trap_px=8)
     assert first[30].nonzero()[0].max() <= 50
     assert third[30].nonzero()[0].min() >= 49
 
@@ -74,7 +74,7 @@ def test_a_spread_stays_inside_half_of_a_thin_darker_line() -> None:
 def test_colours_meet_in_the_middle_under_the_key() -> None:
     labels = two_fields_and_a_line()
     plans = [BlockPlan((1,)), BlockPlan((2,)), BlockPlan((3,), is_key=True)]
-    left, right, key = block_masks(labels, plans, [95, 75, 50, 15], trap_px=5)
+    left, right, key = block_masks(labels, plans, [(1, 2)], trap_px=5)
     row_left, row_right = left[150].nonzero()[0], right[150].nonzero()[0]
     assert row_left.max() in (199, 200)
     assert row_right.min() in (199, 200)
@@ -88,7 +88,7 @@ def test_no_bare_paper_shows_in_register(seed: int, trap_px: float, with_key: bo
     generator = np.random.default_rng(seed)
     labels = ndimage.zoom(generator.integers(0, 4, (6, 7)), 10, order=0).astype(np.uint8)
     plans = [BlockPlan((1,)), BlockPlan((2,)), BlockPlan((3,), is_key=with_key)]
-    masks = block_masks(labels, plans, [95, 75, 50, 15], trap_px)
+    masks = block_masks(labels, plans, [(1, 2), (1, 3), (2, 3)] if not with_key else [(1, 2)], trap_px)
     covered = np.any(masks, axis=0)
     assert covered[labels != 0].all()
     assert not covered[labels == 0].any()

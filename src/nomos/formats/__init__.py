@@ -1,21 +1,34 @@
 """What leaves the program: templates as PDF and SVG, proofs as PNG, the packet."""
 
-from nomos.formats.packet import plan_of, write_packet, writing_into
+from nomos.formats.files import writing_into
+from nomos.formats.masks import KINDS, Kind, read_masks, write_blocks
+from nomos.formats.openraster import MaskLayer, openraster, read_openraster
+from nomos.formats.packet import findings_as_json, plan_of, write_packet
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, templates_pdf
 from nomos.formats.pictures import png
+from nomos.formats.shelf import read_shelf
 from nomos.formats.svg import template_svg
 from nomos.formats.template import Face, Template, templates
 
 __all__ = [
     "DEFAULT_PAPER",
+    "KINDS",
     "PAPERS_MM",
     "Face",
+    "Kind",
+    "MaskLayer",
     "Template",
+    "findings_as_json",
+    "openraster",
     "plan_of",
     "png",
+    "read_masks",
+    "read_openraster",
+    "read_shelf",
     "template_svg",
     "templates",
     "templates_pdf",
+    "write_blocks",
     "write_packet",
     "writing_into",
 ]

@@ -1,16 +1,14 @@
 """The packet a printmaker takes to the bench: project, proof, stages, templates, plan."""
 
-import contextlib
 import json
-import os
-from collections.abc import Iterator
+from collections.abc import Sequence
 from pathlib import Path
 from typing import Any
 
 import numpy as np
 
 from nomos.colour import lab_to_hex
-from nomos.errors import BadInput
+from nomos.formats.files import write_file, writing_into
 from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
 from nomos.formats.pictures import png
 from nomos.formats.svg import template_svg
@@ -20,6 +18,7 @@ from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import (
     Assets,
     CutBlocks,
+    Finding,
     LaidSheet,
     Project,
     colour_matches,
@@ -69,42 +68,20 @@ def write_packet(
         (folder / "svg").mkdir(parents=True, exist_ok=True)
         save(folder / "project.nomos", project, assets)
         names.append("project.nomos")
-        names += [_write(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
-        names.append(_write(folder, "blocks.pdf", pdf))
+        names += [write_file(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
+        names.append(write_file(folder, "blocks.pdf", pdf))
         picture = b""
         for pull in range(1, len(project.impressions) + 1):
             progress.report(0.6 + 0.35 * pull / len(project.impressions), "writing proofs")
             picture = png(to_rgb(render(laid.map.index, sheet_labs(project, laid, pull))), laid.px_per_mm)
-            names.append(_write(folder, f"stage-{pull:02d}.png", picture))
+            names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
         # The finished print is the sheet after the last pull.
-        names.append(_write(folder, "proof.png", picture))
+        names.append(write_file(folder, "proof.png", picture))
         plan = plan_of(project, blocks, laid)
         plan["files"] = [*names, "plan.json"]
-        _write(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
+        write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, "packet written")
     return plan
-
-
-@contextlib.contextmanager
-def writing_into(folder: Path) -> Iterator[None]:
-    """Turn what the file system says while writing into one sentence for the user."""
-    try:
-        yield
-    except OSError as error:
-        raise BadInput(
-            f"{folder} cannot be written ({error.strerror or error}); choose another folder or make room."
-        ) from None
-
-
-def _write(folder: Path, name: str, data: bytes) -> str:
-    path = folder / name
-    part = path.with_name(f".{path.name}.part")
-    try:
-        part.write_bytes(data)
-        os.replace(part, path)
-    finally:
-        part.unlink(missing_ok=True)
-    return name
 
 
 def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, Any]:
@@ -134,11 +111,22 @@ def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, A
             for match in matches
         ],
         "registration": _registration(project),
-        "findings": [
-            {"weight": f.weight, "station": f.station, "text": f.text, "remedy": f.remedy}
-            for f in find(project, laid, matches)
-        ],
+        "findings": findings_as_json(find(project, laid, matches, blocks.borders)),
     }
+
+
+def findings_as_json(findings: Sequence[Finding]) -> list[dict[str, Any]]:
+    """Findings as `plan.json` and `nomos check` give them."""
+    return [
+        {
+            "weight": each.weight,
+            "station": each.station,
+            "text": each.text,
+            "remedy": each.remedy,
+            "place_mm": None if each.place_mm is None else [round(value, 1) for value in each.place_mm],
+        }
+        for each in findings
+    ]
 
 
 def _rounded(lab: tuple[float, float, float]) -> list[float]:

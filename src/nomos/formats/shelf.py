@@ -52,11 +52,11 @@ def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
     if missing:
         raise BadInput(f"{name} has no column {missing[0]}; its first line must be {','.join(COLUMNS)}.")
     reader.fieldnames = header
-    found = []
-    for row in reader:
-        if any((value or "").strip() for value in row.values() if isinstance(value, str)):
-            found.append((f"{name}, line {reader.line_num}", dict(row)))
-    return found
+    return [
+        (f"{name}, line {reader.line_num}", dict(row))
+        for row in reader
+        if any(value.strip() for value in row.values() if isinstance(value, str))
+    ]
 
 
 def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:

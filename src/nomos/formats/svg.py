@@ -47,6 +47,23 @@ def template_svg(template: Template) -> bytes:
     return etree.tostring(root, xml_declaration=True, encoding="utf-8", pretty_print=True)
 
 
+def mask_svg(
+    name: str, colour_hex: str, areas: Sequence[Sequence[Any]], size_mm: tuple[float, float]
+) -> bytes:
+    """What one block prints, right-reading, as an SVG of the image's size in mm."""
+    width, height = size_mm
+    root = etree.Element(
+        f"{{{_NS}}}svg",
+        {"width": f"{width:g}mm", "height": f"{height:g}mm", "viewBox": f"0 0 {width:g} {height:g}"},
+        nsmap={None: _NS},  # type: ignore[dict-item] # lxml takes None for the default namespace
+    )
+    _child(root, "title").text = name
+    printing = _group(root, "printing", fill=colour_hex, **{"fill-rule": "evenodd"})
+    for area in areas:
+        _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))
+    return etree.tostring(root, xml_declaration=True, encoding="utf-8", pretty_print=True)
+
+
 def _child(parent: etree._Element, tag: str, **attributes: str) -> etree._Element:
     return etree.SubElement(parent, f"{{{_NS}}}{tag}", attributes)
 

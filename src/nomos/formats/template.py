@@ -7,6 +7,7 @@ from typing import Literal
 import numpy as np
 
 from nomos.colour import lab_to_hex
+from nomos.formats.files import file_name
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project, kento_or_reason
 from nomos.project.model import ProjectError
@@ -107,7 +108,7 @@ def _template(
         f"{'right' if (project.kento.hand == 'right') == (face == 'block') else 'left'}."
     )
     return Template(
-        name=f"{place + 1:02d}-{_file_name(block.name)}-{face}",
+        name=f"{place + 1:02d}-{file_name(block.name)}-{face}",
         face=face,
         title=project.title,
         heading=f"{place + 1} of {len(project.impressions)}: {block.name}{key}. Ink {ink.name}{strength}",
@@ -120,8 +121,3 @@ def _template(
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
         corner=turned(corner),
     )
-
-
-def _file_name(name: str) -> str:
-    kept = "".join(letter if letter.isalnum() else "-" for letter in name.lower())
-    return "-".join(part for part in kept.split("-") if part) or "block"

@@ -13,7 +13,7 @@ from nomos.project.model import (
     WantedColour,
     Zone,
 )
-from nomos.project.proof import Proof, prove
+from nomos.project.proof import Proof, proof_of, prove
 from nomos.project.proofing import (
     ColourMatch,
     CutBlocks,
@@ -30,7 +30,7 @@ from nomos.project.proofing import (
     mean_difference,
     sheet_labs,
 )
-from nomos.project.store import Assets, digest, labels_from_png, labels_to_png, load, save
+from nomos.project.store import Assets, digest, labels_from_png, labels_of, labels_to_png, load, save
 
 __all__ = [
     "Assets",
@@ -62,11 +62,13 @@ __all__ = [
     "impressions_to_lay",
     "kento_or_reason",
     "labels_from_png",
+    "labels_of",
     "labels_to_png",
     "lay_sheet",
     "load",
     "mask_request",
     "mean_difference",
+    "proof_of",
     "prove",
     "save",
     "sheet_labs",

@@ -251,6 +251,27 @@ def with_trap(project: Project, trap_mm: float) -> Project:
     return replace(project, trap_mm=trap_mm)
 
 
+def with_seam(project: Project, seam_de00: float) -> Project:
+    """The project with another limit up to which an overlap is taken before a gap, as ΔE00."""
+    return replace(project, seam_de00=seam_de00)
+
+
+def with_tolerance(project: Project, tolerance_mm: float) -> Project:
+    """The project for sheets that meet blocks this closely."""
+    return replace(project, tolerance_mm=tolerance_mm)
+
+
+def with_switch(project: Project, block_id: str, number: int, on: bool) -> Project:
+    """The project with one flat colour printed by a block, or not. A block left empty stays."""
+    blocks = []
+    for block in project.blocks:
+        if block.id == block_id:
+            colours = {*block.colours, number} if on else set(block.colours) - {number}
+            block = replace(block, colours=tuple(sorted(colours)))
+        blocks.append(block)
+    return replace(project, blocks=tuple(blocks))
+
+
 def with_kento(project: Project, settings: KentoSettings) -> Project:
     """The project with other choices for the kento; whether they fit is a finding."""
     return replace(project, kento=settings)

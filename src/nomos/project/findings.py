@@ -9,7 +9,9 @@ import numpy as np
 from nomos.colour import delta_e00
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
+from nomos.project.trapping import kisses, predicted, printing_sets
 from nomos.registration import Kento, KentoError, place_kento
+from nomos.separation.fields import Borders
 from nomos.units import number
 
 Weight = Literal["will fail", "could show", "worth knowing"]
@@ -20,21 +22,35 @@ _ALIKE_DE00 = 4.0
 _FAR_DE00 = 5.0
 _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
+_MOST_KISSES = 4
+# A difference below this is not seen on a print (chosen by us, no source).
+_UNSEEN_DE00 = 1.5
 
 
 @dataclass(frozen=True)
 class Finding:
-    """One thing found: how much it matters, where it belongs, what it is and what to do."""
+    """One thing found: how much it matters, which station it belongs to, what it is and what to do.
+
+    place_mm : where on the sheet, for what has one place.
+    """
 
     weight: Weight
     station: Station
     text: str
     remedy: str
+    place_mm: tuple[float, float] | None = None
 
 
-def find(project: Project, laid: LaidSheet | None, matches: Sequence[ColourMatch]) -> tuple[Finding, ...]:
-    """All findings of a project; those that need the proof only when it is given."""
-    found = [*_of_design(project, matches), *_of_key(project)]
+def find(
+    project: Project,
+    laid: LaidSheet | None,
+    matches: Sequence[ColourMatch],
+    borders: Borders | None = None,
+) -> tuple[Finding, ...]:
+    """All findings of a project; those that need the proof, or the borders, only when they are given."""
+    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project)]
+    if borders is not None:
+        found += _of_borders(project, borders)
     if laid is not None:
         found += _of_proof(project, laid, matches)
     found += _of_registration(project)
@@ -96,6 +112,53 @@ def _of_key(project: Project) -> list[Finding]:
             "Joins between colours rest on the trap alone. A block can be made the key by hand.",
         )
     ]
+
+
+def _of_layers(project: Project) -> list[Finding]:
+    """Impressions without which the print would look the same."""
+    sets = printing_sets(project)
+    if not any(sets):
+        return []
+    whole = predicted(project, sets)
+    found = []
+    for place, impression in enumerate(project.impressions):
+        without = predicted(project, [each - {place} for each in sets])
+        if float(delta_e00(whole, without).max()) < _UNSEEN_DE00:
+            name = project.block(impression.block).name
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "blocks",
+                    f"{name} changes nothing that is seen: ΔE below {number(_UNSEEN_DE00)} everywhere.",
+                    "Leave this block out, or make its ink stronger.",
+                )
+            )
+    return found
+
+
+def _of_borders(project: Project, borders: Borders) -> list[Finding]:
+    """Where blocks only kiss, because an overlap would show as a dark seam."""
+    assert project.flat is not None
+    colours = project.flat.colours
+    found = []
+    for trap, length in kisses(project, borders)[:_MOST_KISSES]:
+        lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
+        remedy = (
+            f"Run {lighter} right through under {darker}: the colour stays."
+            if trap.through
+            else "A key line over the join would hide it; or take the seam and raise the limit for seams."
+        )
+        found.append(
+            Finding(
+                "could show",
+                "blocks",
+                f"{lighter} and {darker} only kiss, along {number(length, 0)} mm: an overlap would show as a "
+                f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
+                f"opens up to {number(project.tolerance_mm * length, 0)} mm² of bare paper.",
+                remedy,
+            )
+        )
+    return found
 
 
 def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch]) -> list[Finding]:

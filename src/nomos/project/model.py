@@ -21,6 +21,11 @@ from nomos.units import LARGEST_MM, SMALLEST_MM
 VERSION = 1
 LARGEST_TRAP_MM = 3.0
 LARGEST_SHIFT_MM = 5.0
+# An overlap up to this far from the darker colour alone is taken before a white sliver, and sheets
+# are taken to meet blocks this closely. Both chosen by us, no source; the user sets them.
+SEAM_DE00 = 12.0
+TOLERANCE_MM = 0.4
+LARGEST_TOLERANCE_MM = 3.0
 LARGEST_TURN_DEG = 2.0
 
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
@@ -119,6 +124,8 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     blocks: tuple[Block, ...] = ()
     impressions: tuple[Impression, ...] = ()
     trap_mm: float = TRAP_MM
+    seam_de00: float = SEAM_DE00
+    tolerance_mm: float = TOLERANCE_MM
     kento: KentoSettings = KentoSettings()
 
     def __post_init__(self) -> None:
@@ -180,6 +187,15 @@ def _check_sizes(project: Project) -> None:
         _within(project.trap_mm, 0, LARGEST_TRAP_MM),
         "trap_mm",
         f"A trap of {project.trap_mm:g} mm is not possible: choose 0 to {LARGEST_TRAP_MM:g} mm.",
+    )
+    _require(
+        _within(project.tolerance_mm, 0, LARGEST_TOLERANCE_MM),
+        "tolerance_mm",
+        f"A tolerance of {project.tolerance_mm:g} mm is not possible: "
+        f"choose 0 to {LARGEST_TOLERANCE_MM:g} mm.",
+    )
+    _require(
+        _within(project.seam_de00, 0, 100), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
     )
 
 

@@ -2,18 +2,25 @@
 
 from dataclasses import dataclass
 
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.findings import Finding, find
-from nomos.project.model import Project
+from nomos.project.model import Project, ProjectError
 from nomos.project.proofing import (
     Array,
     ColourMatch,
     CutBlocks,
     LaidSheet,
     Spot,
+    bare_places,
     colour_matches,
+    cut_blocks,
+    impressions_to_lay,
+    lay_sheet,
+    mask_request,
     mean_difference,
     sheet_labs,
 )
+from nomos.project.store import Assets
 
 
 @dataclass(frozen=True, eq=False)
@@ -39,8 +46,18 @@ class Proof:
         return mean_difference(self.matches)
 
 
+def proof_of(project: Project, assets: Assets, *, progress: Progress = NULL_PROGRESS) -> Proof:
+    """The proof of a project from nothing: cut, laid and coloured. Raises ProjectError, Cancelled."""
+    request = mask_request(project, assets)
+    if request is None or not project.impressions:
+        raise ProjectError("flat", "There is nothing to print yet: open a picture and flatten it first.")
+    blocks = cut_blocks(request, progress=progress)
+    laid = lay_sheet(blocks, impressions_to_lay(project))
+    return prove(project, blocks, laid, bare_places(project, blocks, laid))
+
+
 def prove(project: Project, blocks: CutBlocks, laid: LaidSheet, spots: tuple[Spot, ...] = ()) -> Proof:
     """The proof of a project on a sheet already laid: only tables of a few dozen rows are computed."""
     labs = sheet_labs(project, laid)
     matches = colour_matches(project, laid, labs)
-    return Proof(project, blocks, laid, labs, matches, find(project, laid, matches), spots)
+    return Proof(project, blocks, laid, labs, matches, find(project, laid, matches, blocks.borders), spots)

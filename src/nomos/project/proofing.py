@@ -13,6 +13,7 @@ from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.store import Assets, labels_from_png
+from nomos.project.trapping import border_traps
 from nomos.proof import (
     CombinationMap,
     Index,
@@ -24,6 +25,7 @@ from nomos.proof import (
     padded,
 )
 from nomos.separation import BlockPlan, Mask, block_masks
+from nomos.separation.fields import Borders, measure_borders
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0
@@ -36,13 +38,13 @@ Spot = tuple[float, float, float]
 class MaskRequest:
     """All that the masks depend on; also the key they are remembered by.
 
-    lightness : rank of each flat colour, not L* itself, so that a small change
-        of colour cuts nothing anew.
+    spreads : which colours run under which, decided from the inks; most changes
+        of an ink decide nothing anew, and so cut nothing anew.
     """
 
     labels_png: bytes
     plans: tuple[BlockPlan, ...]
-    lightness: tuple[float, ...]
+    spreads: tuple[tuple[int, int], ...]
     trap_mm: float
     width_mm: float
 
@@ -56,6 +58,11 @@ class CutBlocks:
     px_per_mm: float
 
     @cached_property
+    def borders(self) -> Borders:
+        """Areas and border lengths of the flat colours."""
+        return measure_borders(self.labels, int(self.labels.max(initial=0)) + 1, self.px_per_mm)
+
+    @cached_property
     def areas_mm2(self) -> tuple[float, ...]:
         """Printing area of each block."""
         return tuple(float(np.count_nonzero(mask) / self.px_per_mm**2) for mask in self.masks)
@@ -65,11 +72,11 @@ def mask_request(project: Project, assets: Assets) -> MaskRequest | None:
     """What has to be cut for this project; None while there is no flat design."""
     if project.flat is None:
         return None
-    steps = sorted({colour.lab[0] for colour in project.flat.colours})
+    traps = border_traps(project)
     return MaskRequest(
         assets[project.flat.labels],
         tuple(BlockPlan(block.colours, block.is_key) for block in project.blocks),
-        tuple(float(steps.index(colour.lab[0])) for colour in project.flat.colours),
+        tuple(sorted((trap.lighter, trap.darker) for trap in traps if trap.kind == "spread")),
         project.trap_mm,
         project.image.width,
     )
@@ -80,7 +87,7 @@ def cut_blocks(request: MaskRequest, *, progress: Progress = NULL_PROGRESS) -> C
     labels = labels_from_png(request.labels_png)
     px_per_mm = labels.shape[1] / request.width_mm
     masks = block_masks(
-        labels, request.plans, request.lightness, request.trap_mm * px_per_mm, progress=progress
+        labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress
     )
     return CutBlocks(labels, masks, px_per_mm)
 

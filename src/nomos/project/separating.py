@@ -143,9 +143,9 @@ class Reach:
 def nearest_reachable(
     paper: Lab, wanted: Mapping[int, Lab], inks: Sequence[CandidateInk]
 ) -> dict[int, Reach]:
-    """For each wanted colour the nearest that one ink or two over each other can give, at any allowed strength.
+    """For each wanted colour the nearest that one ink, or two over each other, can give.
 
-    Shows a sketch drawn with the wrong red before anything is cut.
+    At any allowed strength. Shows a sketch drawn with the wrong red before anything is cut.
     """
     if not wanted:
         return {}

@@ -52,6 +52,14 @@ def labels_from_png(data: bytes) -> Labels:
     return np.asarray(labels, np.uint8)
 
 
+def labels_of(project: Project, assets: Assets) -> tuple[Labels, float]:
+    """The flat design's colour numbers and their pixels per mm. Raises ProjectError without one."""
+    if project.flat is None:
+        raise ProjectError("flat", "There is no flat design yet: open a picture and flatten it first.")
+    labels = labels_from_png(assets[project.flat.labels])
+    return labels, labels.shape[1] / project.image.width
+
+
 def referenced(project: Project) -> tuple[str, ...]:
     """Digests of what the project needs beside it."""
     return tuple(

@@ -29,7 +29,7 @@ class BlockPlan:
 def block_masks(
     labels: Labels,
     plans: Sequence[BlockPlan],
-    lightness: Sequence[float],
+    spreads: Collection[tuple[int, int]],
     trap_px: float,
     *,
     progress: Progress = NULL_PROGRESS,
@@ -40,8 +40,8 @@ def block_masks(
     ----------
     labels : (height, width) uint8 colour numbers.
     plans : the blocks; a colour on none of them stays bare.
-    lightness : L* of each colour number.
-    trap_px : how far a lighter colour runs under a darker neighbour, in pixels.
+    spreads : pairs of colour numbers (above, below): the first runs under the second.
+    trap_px : how far it does, in pixels.
 
     Returns
     -------
@@ -50,14 +50,13 @@ def block_masks(
     Notes
     -----
     Under the key, colours run to the middle of its lines, where the nearest
-    colour changes: the key hides the join. Elsewhere the lighter of two
-    neighbours spreads under the darker by the trap, but never further than half
-    way through a thin darker line, or it would show on the other side.
+    colour changes: the key hides the join. Elsewhere a colour spreads under its
+    neighbour by the trap where `spreads` says so, but never further than half
+    way through a thin line, or it would show on the other side.
     """
     key = [number for plan in plans if plan.is_key for number in plan.colours]
-    printed = [number for plan in plans for number in plan.colours if number not in key]
     under_key = _under_key(labels, key)
-    spread = _spread(labels, printed, lightness, trap_px, Part(progress, 0.1, 0.6))
+    spread = _spread(labels, spreads, trap_px, Part(progress, 0.1, 0.6))
     masks = []
     for done, plan in enumerate(plans):
         progress.report(0.6 + 0.4 * done / len(plans), "cutting block masks")
@@ -84,26 +83,21 @@ def _under_key(labels: Labels, key: Collection[int]) -> Labels:
 
 
 def _spread(
-    labels: Labels,
-    printed: Collection[int],
-    lightness: Sequence[float],
-    trap_px: float,
-    progress: Progress,
+    labels: Labels, spreads: Collection[tuple[int, int]], trap_px: float, progress: Progress
 ) -> Labels:
-    """For each pixel the lighter neighbour that runs under it, or the pixel's own number.
+    """For each pixel the neighbour that runs under it, or the pixel's own number.
 
     A neighbour reaches a pixel when it is the nearest other colour and no
     further than the trap: each side of a thin line gets the half next to it.
     """
     spread = labels.copy()
-    if trap_px <= 0:
+    if trap_px <= 0 or not spreads:
         return spread
     nearest = np.full(labels.size, np.inf, np.float32)
     flat, own = spread.reshape(-1), labels.reshape(-1)
-    lighter = np.zeros((256, 256), bool)
-    for above in printed:
-        for below in printed:
-            lighter[above, below] = lightness[above] > lightness[below]
+    runs_under = np.zeros((256, 256), bool)
+    for above, below in spreads:
+        runs_under[above, below] = True
     numbers = np.flatnonzero(np.bincount(own))
     for done, number in enumerate(numbers):
         progress.report(done / len(numbers), "spreading colours")
@@ -113,5 +107,5 @@ def _spread(
         places = np.flatnonzero((reach <= trap_px + 0.5) & other.reshape(-1).view(bool))
         places = places[reach[places] < nearest[places]]
         nearest[places] = reach[places]
-        flat[places] = np.where(lighter[number, own[places]], number, own[places])
+        flat[places] = np.where(runs_under[number, own[places]], number, own[places])
     return spread

@@ -1,23 +1,29 @@
 """The command line: everything the window computes, without the window."""
 
 import argparse
-import json
 import sys
 from collections.abc import Callable, Sequence
 from pathlib import Path
-from typing import TYPE_CHECKING, Any, NoReturn
+from typing import Any, NoReturn
 
+from nomos.cli import separate
+from nomos.cli.common import (
+    asked_colours,
+    design_options,
+    paper_of,
+    print_json,
+    project_of_design,
+    read_design,
+    smallest,
+)
 from nomos.errors import BadInput
-
-if TYPE_CHECKING:
-    from nomos.design import Picture
 
 DONE, FAULT, BAD_INPUT = 0, 1, 2
 
 # Opens the window: on a project or picture, on the demo, or (third) walks the demo into a folder.
 OpenWindow = Callable[[Path | None, bool, Path | None], int]
 
-_COMMANDS = ("flatten", "overprint", "plan", "demo")
+_COMMANDS = ("flatten", "overprint", "plan", "separate", "check", "blocks", "demo")
 
 
 def run(arguments: Sequence[str], open_window: OpenWindow) -> int:
@@ -70,7 +76,7 @@ def _parser() -> argparse.ArgumentParser:
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
     flat = commands.add_parser("flatten", help="reduce a design to flat colours")
-    _design_options(flat)
+    design_options(flat)
     flat.add_argument("--out", type=Path, required=True, metavar="FLAT.png", help="the flat design")
     flat.set_defaults(run=_flatten)
 
@@ -88,7 +94,7 @@ def _parser() -> argparse.ArgumentParser:
     over.set_defaults(run=_overprint)
 
     plan = commands.add_parser("plan", help="the whole job: blocks, order, proof, templates")
-    _design_options(plan)
+    design_options(plan)
     plan.add_argument("--out", type=Path, required=True, metavar="DIR", help="folder for the packet")
     plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
     plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
@@ -96,6 +102,8 @@ def _parser() -> argparse.ArgumentParser:
     plan.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
     plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
     plan.set_defaults(run=_plan)
+
+    separate.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on the demo")
     demo.add_argument("--out", type=Path, metavar="DIR", help="do the main job into DIR, without a window")
@@ -112,52 +120,13 @@ def _version() -> str:
     return version("nomos")
 
 
-def _design_options(parser: argparse.ArgumentParser) -> None:
-    parser.add_argument("design", type=Path, metavar="DESIGN", help="PNG, JPEG, TIFF, WebP or SVG")
-    parser.add_argument("--colours", required=True, metavar="K", help="2 to 24, or auto")
-    parser.add_argument("--size-mm", metavar="WxH", help="size of the image, as 180x240 or 7x9.5in")
-    parser.add_argument("--min-feature-mm", type=float, metavar="D", help="smallest feature, default 0.8")
-    parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
-    parser.add_argument("--json", action="store_true", help="one JSON object")
-
-
-def _colours(text: str) -> int | None:
-    if text == "auto":
-        return None
-    try:
-        return int(text)
-    except ValueError:
-        raise BadInput(f"'{text}' is not a number of colours; write 2 to 24, or auto.") from None
-
-
-def _read(options: argparse.Namespace) -> tuple[bytes, "Picture"]:
-    from nomos.design import read_picture
-    from nomos.units import parse_size
-
-    size = parse_size(options.size_mm) if options.size_mm else None
-    try:
-        data = options.design.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{options.design} cannot be read: {error.strerror or error}.") from None
-    picture = read_picture(data, options.design.name, size_mm=size)
-    for note in picture.notes:
-        print(f"nomos: {note}", file=sys.stderr)
-    return data, picture
-
-
-def _smallest(options: argparse.Namespace) -> float:
-    from nomos.design import SMALLEST_FEATURE_MM
-
-    return SMALLEST_FEATURE_MM if options.min_feature_mm is None else options.min_feature_mm
-
-
 def _flatten(options: argparse.Namespace) -> int:
     from nomos.design import flatten
     from nomos.formats import png, writing_into
 
-    count = _colours(options.colours)
-    _, picture = _read(options)
-    flat = flatten(picture, count, smallest_feature_mm=_smallest(options), seed=options.seed)
+    count = asked_colours(options.colours)
+    _, picture = read_design(options)
+    flat = flatten(picture, count, smallest_feature_mm=smallest(options), seed=options.seed)
     with writing_into(options.out):
         options.out.write_bytes(png(flat.to_rgb(), flat.px_per_mm))
     figures: dict[str, Any] = {
@@ -176,7 +145,7 @@ def _flatten(options: argparse.Namespace) -> int:
     if flat.suggestion:
         figures["suggested"] = flat.suggestion.count
     if options.json:
-        _print_json(figures)
+        print_json(figures)
         return DONE
     width, height = flat.size_mm
     print(f"{len(flat.colours)} colours, {width:.1f} x {height:.1f} mm, mean dE00 {flat.mean_de00:.2f}")
@@ -207,7 +176,7 @@ def _overprint(options: argparse.Namespace) -> int:
     labs = reflectance_to_lab(overprints(Ground.from_lab(paper), films, rows))
     steps = [{"lab": [round(float(v), 3) + 0.0 for v in lab], "hex": lab_to_hex(lab)} for lab in labs]
     if options.json:
-        _print_json({**steps[-1], "steps": steps})
+        print_json({**steps[-1], "steps": steps})
         return DONE
     for number, (text, step) in enumerate(zip(options.ink, steps, strict=True), start=1):
         lab = " ".join(f"{value:7.2f}" for value in step["lab"])
@@ -216,36 +185,16 @@ def _overprint(options: argparse.Namespace) -> int:
 
 
 def _plan(options: argparse.Namespace) -> int:
-    from nomos.colour import parse_colour
-    from nomos.design import flatten
     from nomos.formats import write_packet
-    from nomos.project import Source, digest, labels_to_png
-    from nomos.project.edits import (
-        DEFAULT_PAPER_LAB,
-        new_project,
-        with_flat_design,
-        with_kento,
-        with_source,
-        with_trap,
-    )
+    from nomos.project.edits import with_kento, with_trap
     from nomos.registration import KentoSettings
     from nomos.units import parse_size
 
-    count, smallest = _colours(options.colours), _smallest(options)
-    data, picture = _read(options)
-    paper = parse_colour(options.paper) if options.paper else DEFAULT_PAPER_LAB
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
-    project = new_project(options.design.stem, picture.size_mm, paper_lab=paper, sheet_mm=sheet)
+    project, assets = project_of_design(options, paper_of(options), sheet)
     project = with_kento(project, KentoSettings(hand=options.hand))
     if options.trap_mm is not None:
         project = with_trap(project, options.trap_mm)
-    project = with_source(project, Source(options.design.name, digest(data), picture.size_mm))
-    flat = flatten(picture, count, smallest_feature_mm=smallest, seed=options.seed)
-    labels = labels_to_png(flat.labels)
-    project = with_flat_design(
-        project, flat, digest(labels), asked=count, smallest_feature_mm=smallest, seed=options.seed
-    )
-    assets = {digest(data): data, digest(labels): labels}
     plan = write_packet(options.out, project, assets, paper=options.page)
     _print_plan(plan, options.out, as_json=options.json)
     return DONE
@@ -264,7 +213,7 @@ def _demo(options: argparse.Namespace, open_window: OpenWindow) -> int:
 
 def _print_plan(plan: dict[str, Any], folder: Path, *, as_json: bool) -> None:
     if as_json:
-        _print_json(plan)
+        print_json(plan)
         return
     width, height = plan["size_mm"]
     print(f"{plan['title']}, {width:g} x {height:g} mm, mean dE00 {plan['mean_de00']}")
@@ -274,7 +223,3 @@ def _print_plan(plan: dict[str, Any], folder: Path, *, as_json: bool) -> None:
     for finding in plan["findings"]:
         print(f"  {finding['weight']}: {finding['text']} {finding['remedy']}")
     print(f"packet in {folder}")
-
-
-def _print_json(figures: dict[str, Any]) -> None:
-    print(json.dumps(figures, ensure_ascii=False))

@@ -1,0 +1,195 @@
+"""The commands about blocks: separate, check, blocks."""
+
+import argparse
+from pathlib import Path
+from typing import TYPE_CHECKING, Any
+
+from nomos.cli.common import paper_of, print_json, project_of_design
+from nomos.errors import BadInput
+
+if TYPE_CHECKING:
+    from nomos.project import Assets, Project
+    from nomos.separation.fields import Borders
+    from nomos.separation.solver import Plan
+
+DONE = 0
+
+
+def add_commands(commands: Any) -> None:
+    """Add the commands to the program's."""
+    parser = commands.add_parser("separate", help="plans with few blocks whose overlaps give further colours")
+    parser.add_argument("design", type=Path, metavar="DESIGN|PROJECT", help="a picture or a .nomos project")
+    parser.add_argument("--inks", type=Path, metavar="FILE", help="ink shelf, CSV or JSON")
+    parser.add_argument("--blocks", type=int, default=5, metavar="N", help="at most so many, default 5")
+    parser.add_argument(
+        "--method",
+        choices=("multiblock", "process"),
+        default="multiblock",
+        help="process: a yellow, a bluish red and a blue, and the design's dark key",
+    )
+    parser.add_argument("--key", choices=("free", "keep"), help="keep: the drawn key stays as it is")
+    parser.add_argument("--must", action="append", default=[], metavar="NAME", help="an ink that must print")
+    parser.add_argument("--must-not", action="append", default=[], metavar="NAME", help="one that must not")
+    parser.add_argument("--colours", default="auto", metavar="K", help="2 to 24, or auto (default)")
+    parser.add_argument("--size-mm", metavar="WxH", help="size of the image, as 180x240 or 7x9.5in")
+    parser.add_argument("--min-feature-mm", type=float, metavar="D", help="smallest feature, default 0.8")
+    parser.add_argument("--paper", metavar="SPEC", help="the paper's colour")
+    parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
+    parser.add_argument("--out", type=Path, metavar="PROJECT", help="the best plan as a .nomos project")
+    parser.add_argument("--json", action="store_true", help="one JSON object")
+    parser.set_defaults(run=_separate)
+
+    check = commands.add_parser("check", help="what to know before cutting")
+    check.add_argument("project", type=Path, metavar="PROJECT")
+    check.add_argument("--json", action="store_true", help="one JSON object")
+    check.set_defaults(run=_check)
+
+    blocks = commands.add_parser("blocks", help="the blocks as pictures or outlines")
+    blocks.add_argument("project", type=Path, metavar="PROJECT")
+    blocks.add_argument("--out", type=Path, required=True, metavar="DIR")
+    blocks.add_argument("--as", dest="kind", choices=("png", "tiff", "ora", "svg"), default="png")
+    blocks.add_argument("--json", action="store_true", help="one JSON object")
+    blocks.set_defaults(run=_blocks)
+
+
+def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
+    from nomos.project import load
+    from nomos.project.edits import with_paper
+    from nomos.project.store import SUFFIX
+
+    if options.design.suffix.lower() != SUFFIX:
+        return project_of_design(options, paper_of(options))
+    project, assets = load(options.design)
+    return (with_paper(project, lab=paper_of(options)) if options.paper else project), assets
+
+
+def _separate(options: argparse.Namespace) -> int:
+    from nomos.formats import read_shelf
+    from nomos.project import labels_of, save
+    from nomos.project.separating import PROCESS_INKS, inks_in_use, solver_request, with_plan
+    from nomos.separation.fields import measure_borders
+    from nomos.separation.solver import solve
+
+    project, assets = _opened(options)
+    labels, px_per_mm = labels_of(project, assets)
+    assert project.flat is not None
+    borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
+    process = options.method == "process"
+    inks = read_shelf(options.inks) if options.inks else PROCESS_INKS if process else inks_in_use(project)
+    # With process colours the design's own dark key stays; from a shelf, every block takes one of its inks.
+    keep = options.key == "keep" or (options.key is None and (process or not options.inks))
+    has_key = keep and any(block.is_key for block in project.blocks)
+    request = solver_request(
+        project, borders, inks, max(1, options.blocks - has_key), keep_key=keep, must=options.must,
+        must_not=options.must_not, seed=options.seed,
+    )  # fmt: skip
+    found = solve(request)
+    best = with_plan(project, found[-1][0], keep_key=keep)
+    figures: dict[str, Any] = {
+        "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
+        "key": has_key,
+        "plans": [
+            _plan_figures(project, borders, plan, keep=keep, key=has_key) for plans in found for plan in plans
+        ],
+    }
+    if options.out:
+        save(options.out, best, assets)
+        figures["project"] = str(options.out)
+    if options.json:
+        print_json(figures)
+        return DONE
+    for plan in figures["plans"]:
+        inks_text = ", ".join(f"{ink['name']} {ink['strength']:.0%}" for ink in plan["inks"])
+        print(
+            f"{plan['blocks']} blocks: mean dE00 {plan['mean_de00']:.2f}, worst {plan['worst_de00']:.2f}, "
+            f"{plan['reached']} of {len(plan['fields'])} colours reached: {inks_text}"
+        )
+    return DONE
+
+
+def _plan_figures(
+    project: "Project", borders: "Borders", plan: "Plan", *, keep: bool, key: bool
+) -> dict[str, Any]:
+    import numpy as np
+
+    from nomos.colour import lab_to_hex
+    from nomos.project.separating import plan_costs, planned_colours
+
+    assert project.flat is not None
+    costs = plan_costs(project, borders, plan, keep_key=keep)
+    numbers = planned_colours(project, keep_key=keep)
+    return {
+        "blocks": len(plan.inks) + key,
+        "mean_de00": round(plan.mean_de00, 3),
+        "worst_de00": round(plan.worst_de00, 3),
+        "reached": plan.reached,
+        "inks": [
+            {
+                "name": ink.name,
+                "strength": ink.strength,
+                "hex": lab_to_hex(np.array(ink.lab)),
+                "lab": [round(value, 2) for value in ink.lab],
+                "opacity": ink.opacity,
+            }
+            for ink in plan.inks
+        ],
+        "fields": [
+            {
+                "id": number,
+                "name": project.flat.colours[number].name,
+                "target": [round(value, 2) for value in project.flat.colours[number].lab],
+                "printed": [round(value, 2) for value in printed],
+                "de00": round(de00, 3),
+                "area_mm2": round(float(borders.area_mm2[number]), 1),
+                "blocks": [place + 1 for place in members],
+            }
+            for number, members, printed, de00 in zip(
+                numbers, plan.members, plan.printed, plan.de00, strict=True
+            )
+        ],
+        "clear_area_mm2": round(costs.clear_area_mm2, 1),
+        "outline_mm": round(costs.outline_mm, 1),
+        "tight_border_mm": round(costs.tight_mm, 1),
+    }
+
+
+def _check(options: argparse.Namespace) -> int:
+    from nomos.formats import findings_as_json
+    from nomos.project import load, proof_of
+
+    project, assets = load(options.project)
+    findings = findings_as_json(proof_of(project, assets).findings)
+    if options.json:
+        print_json({"findings": findings})
+        return DONE
+    for finding in findings:
+        print(f"{finding['weight']}: {finding['text']} {finding['remedy']}")
+    if not findings:
+        print("nothing found")
+    return DONE
+
+
+def _blocks(options: argparse.Namespace) -> int:
+    import numpy as np
+
+    from nomos.colour import lab_to_hex
+    from nomos.formats import MaskLayer, write_blocks
+    from nomos.project import cut_blocks, load, mask_request
+
+    project, assets = load(options.project)
+    request = mask_request(project, assets)
+    if request is None:
+        raise BadInput(f"{options.project.name} has no flat design yet; open it and flatten a picture first.")
+    cut = cut_blocks(request)
+    numbers = {block.id: place for place, block in enumerate(project.blocks)}
+    layers = []
+    for impression in project.impressions:
+        ink = project.ink(impression.zones[0].ink)
+        mask = cut.masks[numbers[impression.block]]
+        layers.append(MaskLayer(project.block(impression.block).name, mask, lab_to_hex(np.array(ink.lab))))
+    names = write_blocks(options.out, layers, cut.px_per_mm, options.kind)
+    if options.json:
+        print_json({"files": list(names), "blocks": [layer.name for layer in layers]})
+    else:
+        print("\n".join(str(options.out / name) for name in names))
+    return DONE

@@ -1,0 +1,37 @@
+"""Writing files so that each is whole or not there, and says so in one sentence when it cannot be."""
+
+import contextlib
+import os
+from collections.abc import Iterator
+from pathlib import Path
+
+from nomos.errors import BadInput
+
+
+@contextlib.contextmanager
+def writing_into(folder: Path) -> Iterator[None]:
+    """Turn what the file system says while writing into one sentence for the user."""
+    try:
+        yield
+    except OSError as error:
+        raise BadInput(
+            f"{folder} cannot be written ({error.strerror or error}); choose another folder or make room."
+        ) from None
+
+
+def write_file(folder: Path, name: str, data: bytes) -> str:
+    """Write a file beside its name, then rename it; returns the name. Raises OSError."""
+    path = folder / name
+    part = path.with_name(f".{path.name}.part")
+    try:
+        part.write_bytes(data)
+        os.replace(part, path)
+    finally:
+        part.unlink(missing_ok=True)
+    return name
+
+
+def file_name(name: str) -> str:
+    """A name of any letters as part of a file name."""
+    kept = "".join(letter if letter.isalnum() else "-" for letter in name.lower())
+    return "-".join(part for part in kept.split("-") if part) or "block"

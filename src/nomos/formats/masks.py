@@ -1,0 +1,83 @@
+"""Blocks as files of their own: black and white pictures at one size, OpenRaster, SVG outlines."""
+
+from collections.abc import Sequence
+from io import BytesIO
+from pathlib import Path
+from typing import Literal
+
+import numpy as np
+from PIL import Image
+
+from nomos.errors import BadInput
+from nomos.formats.files import file_name, write_file, writing_into
+from nomos.formats.openraster import MaskLayer, openraster
+from nomos.formats.svg import mask_svg
+from nomos.separation import Mask, outlines
+from nomos.units import MM_PER_INCH
+
+Kind = Literal["png", "tiff", "ora", "svg"]
+KINDS: tuple[Kind, ...] = ("png", "tiff", "ora", "svg")
+
+
+def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, kind: Kind) -> tuple[str, ...]:
+    """Write the blocks, in print order and as seen on the print; returns the names of the files.
+
+    PNG and TIFF: one file a block, 1 bit, black prints, dpi set. SVG: one file a
+    block, outlines in mm. OpenRaster: one file with a layer a block.
+
+    Raises
+    ------
+    BadInput : nothing to write, or the folder cannot be written.
+    """
+    if not layers:
+        raise BadInput("There is no block to write; open a picture and separate it first.")
+    names = []
+    with writing_into(folder):
+        folder.mkdir(parents=True, exist_ok=True)
+        if kind == "ora":
+            return (write_file(folder, "blocks.ora", openraster(layers, px_per_mm)),)
+        for place, layer in enumerate(layers, start=1):
+            name = f"{place:02d}-{file_name(layer.name)}.{kind}"
+            if kind == "svg":
+                height, width = layer.mask.shape
+                size = width / px_per_mm, height / px_per_mm
+                data = mask_svg(layer.name, layer.hex, outlines(layer.mask, px_per_mm), size)
+            else:
+                data = _black_and_white(layer.mask, px_per_mm, kind)
+            names.append(write_file(folder, name, data))
+    return tuple(names)
+
+
+def _black_and_white(mask: Mask, px_per_mm: float, kind: Kind) -> bytes:
+    dpi = px_per_mm * MM_PER_INCH
+    image = Image.fromarray(np.where(mask, 0, 255).astype(np.uint8)).convert("1", dither=Image.Dither.NONE)
+    buffer = BytesIO()
+    if kind == "tiff":
+        image.save(buffer, "TIFF", dpi=(dpi, dpi), compression="group4")
+    else:
+        image.save(buffer, "PNG", dpi=(dpi, dpi))
+    return buffer.getvalue()
+
+
+def read_masks(paths: Sequence[Path]) -> tuple[MaskLayer, ...]:
+    """Black and white pictures as masks, named after their files; what is darker than middle grey prints.
+
+    Raises
+    ------
+    BadInput : a file cannot be read, or they are not all of one size.
+    """
+    layers: list[MaskLayer] = []
+    for path in paths:
+        try:
+            with Image.open(path, formats=("PNG", "TIFF")) as image:
+                grey = np.asarray(image.convert("L"))
+        except Exception:
+            # Pillow raises OSError, SyntaxError, struct.error and more on damaged files.
+            raise BadInput(f"{path.name} cannot be read as a PNG or TIFF picture; export it again.") from None
+        if layers and grey.shape != layers[0].mask.shape:
+            raise BadInput(
+                f"{path.name} is {grey.shape[1]} × {grey.shape[0]} pixels, the first is "
+                f"{layers[0].mask.shape[1]} × {layers[0].mask.shape[0]}; blocks must be of one size."
+            )
+        layers.append(MaskLayer(path.stem, (grey < 128).astype(np.uint8)))
+    return tuple(layers)

@@ -1,0 +1,118 @@
+"""Blocks as an OpenRaster picture: one layer for each block, so that any painting program can touch them up.
+
+Written by hand on zipfile and Pillow: 60 lines, exact about what the OpenRaster
+specification (0.0.6) asks for.
+"""
+
+import io
+import zipfile
+from collections.abc import Sequence
+from dataclasses import dataclass
+from pathlib import Path
+
+import numpy as np
+from lxml import etree
+from PIL import Image
+
+from nomos.errors import BadInput
+from nomos.separation import Mask
+from nomos.units import MM_PER_INCH
+
+MIMETYPE = "image/openraster"
+_DATE = (1980, 1, 1, 0, 0, 0)
+_LARGEST_BYTES = 1 << 30
+
+
+@dataclass(frozen=True, eq=False)
+class MaskLayer:
+    """A block's mask with its name and the colour it is shown in (#rrggbb)."""
+
+    name: str
+    mask: Mask
+    hex: str = "#000000"
+
+
+def openraster(layers: Sequence[MaskLayer], px_per_mm: float) -> bytes:
+    """An OpenRaster file: the first layer is printed first, so at the bottom; clear where nothing prints."""
+    height, width = layers[0].mask.shape
+    root = etree.Element("image", version="0.0.6", w=str(width), h=str(height))
+    dpi = str(round(px_per_mm * MM_PER_INCH))
+    root.set("xres", dpi)
+    root.set("yres", dpi)
+    stack = etree.SubElement(root, "stack")
+    buffer = io.BytesIO()
+    with zipfile.ZipFile(buffer, "w") as archive:
+        _add(archive, "mimetype", MIMETYPE.encode(), zipfile.ZIP_STORED)
+        merged = Image.new("RGBA", (width, height), (255, 255, 255, 255))
+        for place, layer in enumerate(layers):
+            picture = _tinted(layer)
+            source = f"data/layer{place:03d}.png"
+            _add(archive, source, _png(picture), zipfile.ZIP_STORED)
+            # In stack.xml the topmost layer stands first.
+            etree.SubElement(stack, "layer", name=layer.name, src=source, x="0", y="0")
+            merged.alpha_composite(picture)
+        stack[:] = list(reversed(list(stack)))
+        xml = etree.tostring(root, xml_declaration=True, encoding="UTF-8", pretty_print=True)
+        _add(archive, "stack.xml", xml, zipfile.ZIP_DEFLATED)
+        _add(archive, "mergedimage.png", _png(merged), zipfile.ZIP_STORED)
+        merged.thumbnail((256, 256))
+        _add(archive, "Thumbnails/thumbnail.png", _png(merged), zipfile.ZIP_STORED)
+    return buffer.getvalue()
+
+
+def _tinted(layer: MaskLayer) -> Image.Image:
+    pixels = np.zeros((*layer.mask.shape, 4), np.uint8)
+    pixels[..., :3] = tuple(bytes.fromhex(layer.hex[1:]))
+    pixels[..., 3] = layer.mask * np.uint8(255)
+    return Image.fromarray(pixels)
+
+
+def _png(image: Image.Image) -> bytes:
+    buffer = io.BytesIO()
+    image.save(buffer, "PNG", compress_level=3)
+    return buffer.getvalue()
+
+
+def _add(archive: zipfile.ZipFile, name: str, data: bytes, compression: int) -> None:
+    info = zipfile.ZipInfo(name, _DATE)
+    info.compress_type = compression
+    info.external_attr = 0o644 << 16
+    archive.writestr(info, data)
+
+
+def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
+    """The layers of an OpenRaster file as masks, bottom layer first; half opaque or more prints.
+
+    Raises
+    ------
+    BadInput : not an OpenRaster file, damaged, or without a layer.
+    """
+    parser = etree.XMLParser(resolve_entities=False, no_network=True, huge_tree=False)
+    try:
+        with zipfile.ZipFile(path) as archive:
+            if sum(info.file_size for info in archive.infolist()) > _LARGEST_BYTES:
+                raise BadInput(f"{path.name} would unpack to more than 1 GB and is not opened.")
+            root = etree.fromstring(archive.read("stack.xml"), parser)
+            size = int(root.get("w", "0")), int(root.get("h", "0"))
+            layers = [_read_layer(archive, element, size) for element in root.iter("layer")]
+    except OSError as error:
+        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
+    except BadInput:
+        raise
+    except Exception:
+        # zipfile, lxml and Pillow each have several errors for damaged files.
+        raise BadInput(f"{path.name} is damaged or not an OpenRaster picture; export it again.") from None
+    if not layers:
+        raise BadInput(f"{path.name} has no layer; it needs one for each block.")
+    return tuple(reversed(layers))
+
+
+def _read_layer(archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int]) -> MaskLayer:
+    picture = Image.open(io.BytesIO(archive.read(element.get("src", "")))).convert("RGBA")
+    page = Image.new("RGBA", size, (0, 0, 0, 0))
+    page.paste(picture, (int(element.get("x", "0")), int(element.get("y", "0"))))
+    pixels = np.asarray(page)
+    printing = pixels[..., 3] >= 128
+    colours, counts = np.unique(pixels[printing][:, :3], axis=0, return_counts=True)
+    shown = f"#{colours[counts.argmax()].tobytes().hex()}" if len(counts) else "#000000"
+    return MaskLayer(element.get("name", "layer"), printing.astype(np.uint8), shown)

@@ -1,0 +1,85 @@
+"""Traps decided from the inks, switches by hand, and what findings say of them."""
+
+import numpy as np
+import pytest
+
+from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
+from nomos.project import Assets, CutBlocks, Project, find, mask_request
+from nomos.project import edits as ed
+from nomos.project.trapping import border_traps, kisses, predicted, printing_sets
+
+Demo = tuple[Project, Assets]
+
+
+def test_a_seam_is_the_overlap_against_the_darker_alone(demo: Demo) -> None:
+    """Worked out the long way for one pair: rose under slate, both transparent on the demo's paper."""
+    project = demo[0]
+    trap = next(t for t in border_traps(project) if (t.lighter, t.darker) == (1, 5))
+    paper = project.paper.lab
+    rose, slate = (ink_film(project.flat.colours[n].lab, "transparent", paper) for n in (1, 5))  # type: ignore[union-attr]
+    both, alone = (
+        reflectance_to_lab(overprints(Ground.from_lab(paper), films)[-1])
+        for films in ([rose, slate], [slate])
+    )
+    assert trap.seam_de00 == pytest.approx(float(delta_e00(both, alone)), abs=1e-6)
+    assert trap.kind == "spread"
+
+
+def test_the_limit_decides_between_spread_and_kiss(demo: Demo) -> None:
+    project = demo[0]
+    for limit in (0.0, 8.0, 100.0):
+        for trap in border_traps(ed.with_seam(project, limit)):
+            assert (trap.kind == "spread") == (trap.seam_de00 <= limit)
+    every, none = (mask_request(ed.with_seam(project, limit), demo[1]) for limit in (100.0, 0.0))
+    assert every is not None
+    assert none is not None
+    assert len(every.spreads) > len(none.spreads) == 0
+
+
+def test_an_opaque_darker_ink_hides_any_seam(demo: Demo) -> None:
+    project = demo[0]
+    for impression in project.impressions:
+        project = ed.with_ink(project, impression.zones[0].ink, opacity="opaque")
+    # Printed light to dark, the darker is on top and hides what runs under it.
+    assert max(trap.seam_de00 for trap in border_traps(project)) < 4
+    assert all(trap.kind == "spread" for trap in border_traps(project))
+
+
+def test_nested_colours_and_the_key_need_no_trap(demo: Demo) -> None:
+    project = demo[0]
+    slate = next(block for block in project.blocks if block.name == "Slate")
+    rose = next(block for block in project.blocks if block.name == "Sky rose")
+    nested = ed.with_switch(project, rose.id, slate.colours[0], True)
+    pairs = {(t.lighter, t.darker) for t in border_traps(nested)}
+    assert (1, 5) not in pairs
+    assert not any(8 in pair for pair in pairs)
+
+
+def test_a_switch_changes_what_is_predicted(demo: Demo) -> None:
+    project = demo[0]
+    before = predicted(project, printing_sets(project))
+    rose = next(block for block in project.blocks if block.name == "Sky rose")
+    changed = ed.with_switch(project, rose.id, 5, True)
+    after = predicted(changed, printing_sets(changed))
+    assert delta_e00(before[5], after[5]) > 3
+    np.testing.assert_allclose(np.delete(before, 5, 0), np.delete(after, 5, 0))
+    assert ed.with_switch(changed, rose.id, 5, False) == project
+
+
+def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    found = kisses(project, demo_blocks.borders)
+    lengths = [length for _, length in found]
+    assert lengths == sorted(lengths, reverse=True)
+    texts = [f.text for f in find(project, None, (), demo_blocks.borders)]
+    assert any("only kiss" in text and "mm²" in text for text in texts)
+    loose = ed.with_tolerance(project, 0.8)
+    assert any("0.8 mm out of register" in f.text for f in find(loose, None, (), demo_blocks.borders))
+
+
+def test_a_layer_that_changes_nothing_is_named(demo: Demo) -> None:
+    project = ed.with_strength(demo[0], demo[0].impressions[0].id, 0.02)
+    assert any(
+        "changes nothing that is seen" in f.text and "Sky rose" in f.text for f in find(project, None, ())
+    )
+    assert not any("changes nothing" in f.text for f in find(demo[0], None, ()))
