@@ -25,12 +25,8 @@ from nomos.formats import (
 def layers(seed: int = 5) -> list[MaskLayer]:
     generator = np.random.default_rng(seed)
     masks = generator.integers(0, 2, (3, 90, 120)).astype(np.uint8)
-    return [
-        MaskLayer(name, mask, shown)
-        for name, mask, shown in zip(
-            ("Sky rose", "Ōtsu/2", "Key"), masks, ("#f0cdbf", "#4e7b57", "#23242f"), strict=True
-        )
-    ]
+    names, shown = ("Sky rose", "Ōtsu/2", "Key"), ("#f0cdbf", "#4e7b57", "#23242f")
+    return [MaskLayer(*layer) for layer in zip(names, masks, shown, strict=True)]
 
 
 def test_openraster_goes_out_and_comes_back(tmp_path: Path) -> None:
@@ -44,7 +40,7 @@ def test_openraster_goes_out_and_comes_back(tmp_path: Path) -> None:
 
 
 def test_openraster_is_as_the_specification_asks(tmp_path: Path) -> None:
-    """OpenRaster 0.0.6: mimetype first and stored; stack.xml, merged image and thumbnail; topmost layer first."""
+    """OpenRaster 0.0.6: mimetype first and stored; stack.xml, merged image, thumbnail; topmost first."""
     path = tmp_path / "blocks.ora"
     path.write_bytes(openraster(layers(), 11.8))
     with zipfile.ZipFile(path) as archive:
@@ -78,10 +74,10 @@ def test_every_kind_is_written(tmp_path: Path, kind: Kind) -> None:
 def test_what_cannot_be_read_is_said(tmp_path: Path) -> None:
     broken = tmp_path / "a.ora"
     broken.write_bytes(openraster(layers(), 11.8)[:300])
-    with pytest.raises(BadInput, match="a.ora"):
+    with pytest.raises(BadInput, match=r"a\.ora"):
         read_openraster(broken)
     (tmp_path / "b.png").write_bytes(b"no picture")
-    with pytest.raises(BadInput, match="b.png"):
+    with pytest.raises(BadInput, match=r"b\.png"):
         read_masks([tmp_path / "b.png"])
     for name, size in (("c.png", (40, 30)), ("d.png", (41, 30))):
         Image.new("1", size).save(tmp_path / name)
