@@ -171,7 +171,7 @@ def test_the_coarse_sheet_agrees_with_the_exact_one(demo: Demo, demo_blocks: Cut
 def test_masks_are_remade_only_for_what_they_depend_on(demo: Demo) -> None:
     project, assets = demo
     same = mask_request(project, assets)
-    for name in ("kento", "rename", "offset", "paper", "title"):
+    for name in ("kento", "rename", "offset", "title"):
         assert mask_request(EDITS[name](project), assets) == same, name
     for name in ("trap", "bare", "block", "ink"):
         assert mask_request(EDITS[name](project), assets) != same, name

@@ -66,6 +66,7 @@ class Answers:
     """What a user would answer; set by the test."""
 
     open: Path | None = None
+    shelf: Path | None = None
     save: Path | None = None
     folder: Path | None = None
     leave: Unsaved = "discard"
@@ -74,6 +75,9 @@ class Answers:
 
     def file_to_open(self) -> Path | None:
         return self.open
+
+    def shelf_to_open(self) -> Path | None:
+        return self.shelf
 
     def file_to_save(self, suggestion: Path) -> Path | None:  # noqa: ARG002
         return self.save

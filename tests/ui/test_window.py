@@ -1,6 +1,7 @@
 """The real window driven by mouse and keyboard."""
 
 import json
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
@@ -9,6 +10,7 @@ from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
 from PyQt6.QtWidgets import QApplication, QPushButton
 
+from nomos.colour import delta_e00, srgb_to_lab
 from nomos.project import Project, load, save
 from nomos.ui import theme
 from nomos.ui.start import Desk
@@ -470,8 +472,11 @@ def test_long_work_reports_in_the_foot_line_and_can_be_stopped(demo_desk: Desk) 
     desk = demo_desk
     before = desk.document.project
     desk.files.flatten_again(count=5)
-    QTest.qWait(60)
     stop = desk.window.foot.findChildren(QPushButton)[0]
+    for _ in range(100):
+        QTest.qWait(10)
+        if stop.isVisible():
+            break
     assert stop.isVisible()
     click(stop)
     assert "design" not in desk.runner.busy()
@@ -505,3 +510,65 @@ def test_nothing_is_cut_off_at_a_larger_text_size(demo_desk: Desk) -> None:
         bottom_right = part.mapTo(window, part.rect().bottomRight())
         assert window.rect().contains(top_left)
         assert window.rect().contains(bottom_right)
+
+
+def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
+    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk.controller.planner.ask(replace(desk.controller.planner.asked, source="process", most_blocks=4))
+    before = project_of(desk)
+    click(station.look)
+    settle(desk)
+    found = desk.controller.planner.found
+    assert found is not None
+    assert found.done
+    assert [len(plans) > 0 for plans in found.plans] == [True] * 3
+    cards = station.cards
+    names_of_cards = [choice.name for choice in cards._choices]
+    assert names_of_cards[0] == "2 blocks"
+    assert all("clear" in choice.quiet and "tight" in choice.quiet for choice in cards._choices)
+    QTest.keyClick(cards, Qt.Key.Key_Down)
+    place = next(n for n, choice in enumerate(cards._choices) if choice.name == "4 blocks")
+    press(cards, 100, cards._height() * (place + 0.4))
+    settle(desk)
+    assert len(project_of(desk).blocks) == 4
+    assert desk.keeper.proof is not None
+    predicted = {match.number: match.de00 for match in desk.keeper.proof.matches}
+    plan = found.plans[2][0]
+    # The proof of the plan taken agrees with what the plan promised, but for seams and the key's lines.
+    assert sum(predicted.values()) / len(predicted) == pytest.approx(
+        (sum(plan.de00) + predicted[8]) / len(predicted), abs=2.5
+    )
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
+    settle(desk)
+    assert project_of(desk) == before
+
+
+def test_a_switch_prints_a_block_on_the_chosen_colour(demo_desk: Desk) -> None:
+    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk.controller.choose_colour(5)
+    settle(desk)
+    assert "slate" in station.switch_title.text()
+    shown = station.switches._rows[0]
+    assert shown.name == "not: Sky rose"
+    press(station.switches, 60, station.switches.row_height() * 0.5)
+    settle(desk)
+    rose = project_of(desk).block(shown.id)
+    assert 5 in rose.colours
+    assert desk.keeper.proof is not None
+    lab = next(match.predicted for match in desk.keeper.proof.matches if match.number == 5)
+    promised = srgb_to_lab(np.array(list(bytes.fromhex(shown.swatch[1:]))))
+    assert delta_e00(np.array(lab), promised) < 1.5  # what the patch promised, but for seams
+    assert desk.document.stack.count() == 1
+
+
+def test_a_shelf_is_asked_for_and_a_bad_one_refused(
+    demo_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    shelf = tmp_path / "shelf.csv"
+    shelf.write_text("name,L,a,b\nLemon,88,-4,70\nRose,58,48,5\n", "utf-8")
+    answers.shelf = shelf
+    demo_desk.controller.ask_inks("shelf")
+    assert [ink.name for ink in demo_desk.controller.planner.asked.shelf] == ["Lemon", "Rose"]
+    shelf.write_text("name,L\n", "utf-8")
+    demo_desk.controller.ask_inks("shelf")
+    assert "no column a" in demo_desk.window.notice.text()

@@ -1,11 +1,13 @@
 """The column at the right: the five stations, each made and wired when it is first shown."""
 
+from dataclasses import replace
 from functools import cached_property
 
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
 from nomos.project import Project, Proof
+from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
 from nomos.ui.controller import Controller
 from nomos.ui.stations.blocks import BlocksStation
@@ -14,6 +16,7 @@ from nomos.ui.stations.inks import InksStation
 from nomos.ui.stations.order import OrderStation
 from nomos.ui.stations.register import RegisterStation
 from nomos.ui.views import answers
+from nomos.ui.views.blocks import blocks_view, plan_cards
 
 _CARD_PICTURE = 66
 
@@ -41,7 +44,8 @@ class AnswersColumn(QStackedWidget):
                 self.design.show_view(view, reading.suggestion if reading else None, notes)
         elif state.station == "blocks":
             shown = self.blocks
-            self.blocks.show_view(answers.blocks_view(project, proof, state), notes)
+            self.blocks.show_view(blocks_view(project, proof, state), notes)
+            self._show_plans(project, proof)
         elif state.station == "inks":
             shown = self.inks
             self.inks.show_view(answers.inks_view(project, proof, state), notes)
@@ -53,6 +57,19 @@ class AnswersColumn(QStackedWidget):
             shown = self.register
             self.register.show_view(answers.register_view(project, proof, state), notes)
         self.setCurrentWidget(shown)
+
+    def _show_plans(self, project: Project, proof: Proof | None) -> None:
+        planner = self._hand.planner
+        found, asked = planner.found, planner.asked
+        plans = found.plans if found else ()
+        keep = found.asked.keep_key if found else True
+        cards = plan_cards(project, proof, plans, theme.scaled(_CARD_PICTURE), keep_key=keep)
+        note = ""
+        if found:
+            note = (
+                f"Click a plan to take it. Reached: within ΔE {REACHED_DE00:g}." if found.done else "Looking…"
+            )
+        self.blocks.show_plans(asked.source, asked.most_blocks, cards, note)
 
     @cached_property
     def design(self) -> DesignStation:
@@ -79,6 +96,13 @@ class AnswersColumn(QStackedWidget):
         made.renamed.connect(hand.rename_block)
         made.key_asked.connect(hand.make_key)
         made.trap_asked.connect(hand.set_trap)
+        made.seam_asked.connect(hand.set_seam)
+        made.tolerance_asked.connect(hand.set_tolerance)
+        made.switch_thrown.connect(hand.throw_switch)
+        made.source_asked.connect(hand.ask_inks)
+        made.most_asked.connect(lambda most: hand.planner.ask(replace(hand.planner.asked, most_blocks=most)))
+        made.plans_asked.connect(hand.planner.look)
+        made.plan_taken.connect(hand.take_plan)
         self.addWidget(made)
         return made
 

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import replace
-from typing import Any
+from typing import Any, get_args
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -11,11 +11,13 @@ from nomos.errors import BadInput
 from nomos.project import Project, Station
 from nomos.project import edits as ed
 from nomos.project.model import LARGEST_SHIFT_MM
+from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.keeper import ProofKeeper
+from nomos.ui.planner import InkSource, Planner
 from nomos.ui.views.answers import PAPER_ROW, ordered
 from nomos.ui.views.state import Shown, UiState
 
@@ -28,9 +30,9 @@ class Controller(QObject):
     told = pyqtSignal(str)
     """A sentence for the user: why something could not be."""
 
-    def __init__(self, document: Document, keeper: ProofKeeper, files: Files) -> None:
+    def __init__(self, document: Document, keeper: ProofKeeper, files: Files, planner: Planner) -> None:
         super().__init__()
-        self.document, self.keeper, self.files = document, keeper, files
+        self.document, self.keeper, self.files, self.planner = document, keeper, files, planner
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -39,6 +41,8 @@ class Controller(QObject):
         files.changed.connect(self.shown)
         files.told.connect(self.told)
         files.opened.connect(self.go_to)
+        planner.changed.connect(self.shown)
+        planner.told.connect(self.told)
 
     # What the window has in its hand
 
@@ -163,6 +167,45 @@ class Controller(QObject):
     def set_trap(self, trap_mm: float) -> None:
         """Set the trap."""
         self.edit("Trap", lambda p: ed.with_trap(p, trap_mm), merge_key="trap")
+
+    def set_seam(self, seam_de00: float) -> None:
+        """Set how visible a seam is taken before a gap."""
+        self.edit("Seam", lambda p: ed.with_seam(p, seam_de00), merge_key="seam")
+
+    def set_tolerance(self, tolerance_mm: float) -> None:
+        """Set how closely sheets meet blocks."""
+        self.edit("Tolerance", lambda p: ed.with_tolerance(p, tolerance_mm), merge_key="tolerance")
+
+    def throw_switch(self, block: str) -> None:
+        """Have a block print on the chosen colour, or no longer."""
+        project, colour = self.document.project, self.state.colour
+        if project is not None and colour is not None:
+            on = colour not in project.block(block).colours
+            self.edit("What prints where", lambda p: ed.with_switch(p, block, colour, on))
+
+    def ask_inks(self, source: str) -> None:
+        """Choose where the inks of plans come from; a shelf is asked for."""
+        if source == "shelf":
+            path = self.files.ask_shelf()
+            if path is not None:
+                self.planner.ask_shelf(path)
+            self.shown.emit()
+            return
+        for known in get_args(InkSource):
+            if source == known:
+                self.planner.ask(replace(self.planner.asked, source=known))
+
+    def take_plan(self, key: str) -> None:
+        """Print by one of the plans found."""
+        found = self.planner.found
+        row, place = (int(part) for part in key.split("/"))
+        if found is None or row >= len(found.plans) or place >= len(found.plans[row]):
+            return
+        plan = found.plans[row][place]
+        self.edit("Take a plan", lambda p: with_plan(p, plan, keep_key=found.asked.keep_key))
+        project = self.document.project
+        if project is not None and project.impressions:
+            self.choose_pull(project.impressions[0].id)
 
     def rename_ink(self, name: str) -> None:
         """Rename the chosen ink, or the paper."""

@@ -160,6 +160,10 @@ class Files(QObject):
             self.told.emit,
         )
 
+    def ask_shelf(self) -> Path | None:
+        """Ask for an ink shelf file."""
+        return self._questions.shelf_to_open()
+
     def save(self) -> bool:
         """Save, asking where if that is not known; whether it is saved now."""
         return self._save_to(self._document.path or self._asked_name())

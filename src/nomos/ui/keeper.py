@@ -90,6 +90,8 @@ class ProofKeeper(QObject):
 
         def work(progress: Progress) -> tuple[_Laid, tuple[Spot, ...]]:
             cut = blocks or cut_blocks(request, progress=progress)
+            # Measured here, or the window would wait for it.
+            _ = cut.borders, cut.areas_mm2
             progress.report(0.9, "laying the sheet")
             laid = lay_sheet(cut, pulls)
             progress.report(0.98, "laying the sheet")

@@ -8,6 +8,7 @@ from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 Unsaved = Literal["save", "discard", "cancel"]
 
 OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
+SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
 SAVE_FILTER = "Nomos project (*.nomos)"
 
 
@@ -16,6 +17,9 @@ class Questions(Protocol):
 
     def file_to_open(self) -> Path | None:
         """A sketch or project, or None."""
+
+    def shelf_to_open(self) -> Path | None:
+        """An ink shelf, or None."""
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None."""
@@ -43,6 +47,11 @@ class Dialogs:
     def file_to_open(self) -> Path | None:
         """A sketch or project, or None."""
         name, _ = QFileDialog.getOpenFileName(self._parent, "Open a sketch or a project", "", OPEN_FILTER)
+        return Path(name) if name else None
+
+    def shelf_to_open(self) -> Path | None:
+        """An ink shelf, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open an ink shelf", "", SHELF_FILTER)
         return Path(name) if name else None
 
     def file_to_save(self, suggestion: Path) -> Path | None:

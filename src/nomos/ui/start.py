@@ -19,6 +19,7 @@ from nomos.ui.document import Document
 from nomos.ui.files import Files
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
+from nomos.ui.planner import Planner
 from nomos.ui.questions import Dialogs, Questions
 from nomos.ui.window import Window
 
@@ -47,7 +48,7 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
     files = Files(document, runner, dialogs)
-    controller = Controller(document, keeper, files)
+    controller = Controller(document, keeper, files, Planner(document, runner, keeper))
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

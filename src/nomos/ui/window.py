@@ -172,7 +172,7 @@ class Window(QMainWindow):
 
     def _stop(self) -> None:
         """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in ("design", "packet"):
+        for slot in ("design", "plans", "packet"):
             self.runner.cancel(slot)
 
     def _turn_loupe(self) -> None:
@@ -208,7 +208,12 @@ class Window(QMainWindow):
 
 
 # Work that is worth a word in the foot line, and that word before the work has one of its own.
-_SAID = {"design": "reading the design", "proof": "laying the sheet", "packet": "writing the packet"}
+_SAID = {
+    "design": "reading the design",
+    "proof": "laying the sheet",
+    "packet": "writing the packet",
+    "plans": "looking for plans",
+}
 
 _HINTS: dict[Station, str] = {
     "design": "Click a field on the sheet, or a row at the right, to rename or recolour it.",

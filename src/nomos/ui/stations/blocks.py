@@ -1,9 +1,12 @@
 """Which blocks?"""
 
-from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QScrollArea
+from collections.abc import Sequence
 
-from nomos.project.model import LARGEST_TRAP_MM
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QScrollArea
+
+from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM
+from nomos.separation.solver import MOST_BLOCKS
 from nomos.ui.controls import (
     Choice,
     ColourRows,
@@ -14,19 +17,35 @@ from nomos.ui.controls import (
     button,
     label,
 )
-from nomos.ui.stations.parts import answers_column
-from nomos.ui.views.answers import BlocksView
+from nomos.ui.stations.parts import Cards, answers_column
+from nomos.ui.views.blocks import BlocksView
+from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Note
+
+SOURCES = (
+    ("mix", "any ink I could mix"),
+    ("own", "the inks of this project"),
+    ("process", "a yellow, a red and a blue"),
+    ("shelf", "a shelf file…"),
+)
 
 
 class BlocksStation(QScrollArea):
-    """The blocks, how much each prints, the key and the trap."""
+    """The blocks, what prints on the chosen colour, and plans with fewer blocks."""
 
     pull_chosen = pyqtSignal(str)
     shown_asked = pyqtSignal(str)
     renamed = pyqtSignal(str)
     key_asked = pyqtSignal(bool)
     trap_asked = pyqtSignal(float)
+    seam_asked = pyqtSignal(float)
+    tolerance_asked = pyqtSignal(float)
+    switch_thrown = pyqtSignal(str)
+    """Id of the block that is to print on the chosen colour, or no longer."""
+    source_asked = pyqtSignal(str)
+    most_asked = pyqtSignal(int)
+    plans_asked = pyqtSignal()
+    plan_taken = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -36,21 +55,56 @@ class BlocksStation(QScrollArea):
         self.rows = ColourRows("Blocks")
         self.name = NameField("Name of the block")
         self.key = button("Make it the key")
-        self.fields = Fields()
-        self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
-        self.fields.add("Trap", self.trap_box)
+        self.switch_title = label(kind="name")
+        self.switches = ColourRows("What prints on the chosen colour")
+        self.switch_note = label("Each patch is the colour that a click would give.", kind="quiet")
         self.findings = FindingList()
+        self._make_fields()
+        self._make_plans()
         for part in (
-            self.summary, self.shown, self.rows, self.name, self.key, self.fields, self.findings
+            self.summary, self.shown, self.rows, self.name, self.key,
+            self.switch_title, self.switches, self.switch_note,
+            label("Fewer blocks by overprinting", kind="name"), self.plan_fields, self.look, self.plan_note,
+            self.cards, label("Where colours meet", kind="name"), self.fields, self.findings,
         ):  # fmt: skip
             column.addWidget(part)
         column.addStretch(1)
         self._is_key = False
+        self._connect()
+
+    def _make_fields(self) -> None:
+        self.fields = Fields()
+        self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
+        self.seam_box = NumberBox(0, 100, unit="ΔE", digits=0)
+        self.tolerance_box = NumberBox(0, LARGEST_TOLERANCE_MM, step=0.1, digits=2)
+        self.fields.add("Trap: lighter under darker", self.trap_box)
+        self.fields.add("Seam taken before a gap", self.seam_box)
+        self.fields.add("Sheets meet blocks within", self.tolerance_box)
+
+    def _make_plans(self) -> None:
+        self.plan_fields = Fields()
+        self.source = QComboBox()
+        self.source.addItems([text for _, text in SOURCES])
+        self.most_box = NumberBox(1, MOST_BLOCKS, unit="", digits=0)
+        self.plan_fields.add("Inks", self.source)
+        self.plan_fields.add("Blocks at most", self.most_box)
+        self.look = button("Look for plans")
+        self.plan_note = label(kind="quiet")
+        self.cards = Cards("Plans")
+
+    def _connect(self) -> None:
         self.rows.chosen.connect(self.pull_chosen)
         self.shown.chosen.connect(self.shown_asked)
         self.name.given.connect(self.renamed)
         self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
+        self.switches.chosen.connect(self.switch_thrown)
         self.trap_box.set_by_hand.connect(self.trap_asked)
+        self.seam_box.set_by_hand.connect(self.seam_asked)
+        self.tolerance_box.set_by_hand.connect(self.tolerance_asked)
+        self.source.activated.connect(lambda place: self.source_asked.emit(SOURCES[place][0]))
+        self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
+        self.look.clicked.connect(self.plans_asked)
+        self.cards.chosen.connect(self.plan_taken)
 
     def show_view(self, view: BlocksView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
@@ -58,10 +112,24 @@ class BlocksStation(QScrollArea):
         self.shown.show_choice("block" if view.alone else "print")
         self.rows.show_rows(view.rows, view.chosen)
         self.trap_box.show_value(view.trap_mm)
+        self.seam_box.show_value(view.seam_de00)
+        self.tolerance_box.show_value(view.tolerance_mm)
         self._is_key = view.chosen_is_key
         for part in (self.name, self.key):
             part.setVisible(view.chosen is not None)
         if view.chosen is not None:
             self.name.show_name(view.chosen_name)
             self.key.setText("Make it a colour block" if view.chosen_is_key else "Make it the key")
+        self.switch_title.setText(view.switch_title)
+        self.switches.show_rows(view.switches, None)
+        self.switches.setVisible(bool(view.switches))
+        self.switch_note.setVisible(bool(view.switches))
         self.findings.show_findings(notes)
+
+    def show_plans(self, source: str, most: int, cards: Sequence[Card], note: str) -> None:
+        """Show what plans are looked for, and those found so far."""
+        self.source.setCurrentIndex([value for value, _ in SOURCES].index(source))
+        self.most_box.show_value(most)
+        self.cards.show_choices(cards)
+        self.plan_note.setText(note)
+        self.plan_note.setVisible(bool(note))

@@ -5,7 +5,7 @@ from PyQt6.QtWidgets import QHBoxLayout, QScrollArea, QWidget
 
 from nomos.ui import theme
 from nomos.ui.controls import FindingList, button, label
-from nomos.ui.stations.parts import OrderCards, answers_column
+from nomos.ui.stations.parts import Cards, answers_column
 from nomos.ui.views.answers import OrderView
 from nomos.ui.views.rows import Note
 
@@ -23,7 +23,7 @@ class OrderStation(QScrollArea):
         self.note = label(
             "Drag a rung on the ladder to try another; the sheet answers at once.", kind="quiet"
         )
-        self.cards = OrderCards()
+        self.cards = Cards("Orders")
         self.why_title = label(kind="name")
         self.why = label()
         moves = QWidget()

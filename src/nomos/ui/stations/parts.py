@@ -10,7 +10,8 @@ from nomos.colour import Lab
 from nomos.ui import theme
 from nomos.ui.controls import PatchStrip, label
 from nomos.ui.sheet import image_of
-from nomos.ui.views.answers import MOST_CHROMA, ColourStrips, OrderChoice, from_lch
+from nomos.ui.views.answers import MOST_CHROMA, ColourStrips, from_lch
+from nomos.ui.views.cards import Card
 from nomos.units import number
 
 
@@ -65,20 +66,20 @@ class ColourEditor(QWidget):
         self.edited.emit(lab, 3 * gesture + place)
 
 
-class OrderCards(QWidget):
-    """Orders to choose from, each with the print it leads to and what it costs."""
+class Cards(QWidget):
+    """Choices, each with the print it leads to and what it costs."""
 
     chosen = pyqtSignal(str)
 
-    def __init__(self) -> None:
+    def __init__(self, accessible_name: str) -> None:
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Orders")
-        self._choices: tuple[OrderChoice, ...] = ()
+        self.setAccessibleName(accessible_name)
+        self._choices: tuple[Card, ...] = ()
         self._focused = 0
 
-    def show_choices(self, choices: Sequence[OrderChoice]) -> None:
+    def show_choices(self, choices: Sequence[Card]) -> None:
         """Show these."""
         self._choices = tuple(choices)
         self.updateGeometry()

@@ -4,7 +4,6 @@ import math
 from dataclasses import dataclass
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
@@ -20,6 +19,7 @@ from nomos.project import (
 )
 from nomos.project.edits import in_rule_order, layers, moved_impression
 from nomos.registration import KentoSettings
+from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
 from nomos.ui.views.rows import Note, Row
 from nomos.ui.views.sheet import lab_text
@@ -140,54 +140,6 @@ def design_view(project: Project, proof: Proof | None, state: UiState) -> Design
 
 
 @dataclass(frozen=True)
-class BlocksView:
-    """Which blocks?"""
-
-    rows: tuple[Row, ...]
-    chosen: str | None
-    chosen_name: str
-    chosen_is_key: bool
-    trap_mm: float
-    alone: bool
-    summary: str
-
-
-def blocks_view(project: Project, proof: Proof | None, state: UiState) -> BlocksView:
-    """The Blocks station; rows are chosen by the impression that prints the block."""
-    rows = []
-    image = project.image.width * project.image.height
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
-    for impression in project.impressions:
-        block = project.block(impression.block)
-        ink = project.ink(impression.zones[0].ink)
-        figure, quiet = "", "key block" if block.is_key else "colour block"
-        if proof is not None and len(proof.blocks.masks) == len(project.blocks):
-            area = proof.blocks.areas_mm2[numbers[block.id]]
-            figure = f"{number(area / 100, 1)} cm²"
-            quiet += (
-                f", prints {number(100 * area / image, 0)} %, clear {number((image - area) / 100, 0)} cm²"
-            )
-        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block.name, figure, quiet))
-    chosen = project.block(project.impression(state.pull).block) if state.pull else None
-    keys = sum(block.is_key for block in project.blocks)
-    bare = len(project.bare_colours())
-    colours = len(project.blocks) - keys
-    summary = f"{colours} colour block{'s' if colours != 1 else ''}{' and the key' if keys else ', no key'}"
-    if bare:
-        summary += f"; {bare} colour{'s' if bare > 1 else ''} left to the paper"
-    return BlocksView(
-        tuple(rows),
-        state.pull,
-        chosen.name if chosen else "",
-        bool(chosen and chosen.is_key),
-        project.trap_mm,
-        state.shown == "block",
-        f"{summary}. Lighter colours run under darker ones by the trap, "
-        "and to the middle of the key's lines.",
-    )
-
-
-@dataclass(frozen=True)
 class InksView:
     """Which inks?"""
 
@@ -276,22 +228,10 @@ def _strength_strip(project: Project, pull: str) -> Strip | None:
 
 
 @dataclass(frozen=True, eq=False)
-class OrderChoice:
-    """An order worth a look: its name, small picture and what it costs."""
-
-    key: str
-    name: str
-    figures: str
-    quiet: str
-    chosen: bool
-    thumb: NDArray[np.uint32] | None
-
-
-@dataclass(frozen=True, eq=False)
 class OrderView:
     """Which order?"""
 
-    choices: tuple[OrderChoice, ...]
+    choices: tuple[Card, ...]
     pull: str | None
     why_title: str
     why: str
@@ -338,16 +278,16 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
 
 def _choice(
     key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
-) -> OrderChoice:
+) -> Card:
     if proof is None or sorted(proof.laid.ids) != sorted(i.id for i in project.impressions):
-        return OrderChoice(key, name, "", quiet, chosen, None)
+        return Card(key, name, "", quiet, chosen, None)
     labs = sheet_labs(project, proof.laid)
     matches = colour_matches(project, proof.laid, labs)
     worst = max((match.de00 for match in matches), default=0.0)
     figures = f"ΔE {number(mean_difference(matches))}   worst {number(worst)}"
     washes = sum("wash up" in note for note in before_next(layers(project)))
     quiet = f"{quiet}, {washes} wash-up{'s' if washes != 1 else ''}"
-    return OrderChoice(key, name, figures, quiet, chosen, small_print(proof, project, tall))
+    return Card(key, name, figures, quiet, chosen, small_print(proof, project, tall))
 
 
 def _ordinal(place: int) -> str:

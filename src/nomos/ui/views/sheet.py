@@ -9,6 +9,7 @@ from nomos.colour import delta_e00, lab_to_hex
 from nomos.project import Project, Proof, kento_or_reason, sheet_labs
 from nomos.proof import Index, mips
 from nomos.registration import Kento, Rect
+from nomos.ui.views.blocks import flat_levels
 from nomos.ui.views.state import UiState
 from nomos.units import number
 
@@ -105,23 +106,11 @@ def _print(proof: Proof, state: UiState) -> Raster:
     return Raster(laid.levels, labs, laid.px_per_mm, image.left - pad, image.top - pad)
 
 
-_flat_levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}
-
-
 def _flat(proof: Proof) -> Raster:
     assert proof.project.flat is not None
     labs = np.array([colour.lab for colour in proof.project.flat.colours])
     image = proof.project.image
-    return Raster(_levels_of(proof.blocks.labels), labs, proof.blocks.px_per_mm, image.left, image.top)
-
-
-def _levels_of(labels: NDArray[np.uint8]) -> tuple[Index, ...]:
-    """Smaller versions of the flat design, kept for the last one asked for."""
-    kept = _flat_levels.get(id(labels))
-    if kept is None or kept[0] is not labels:
-        _flat_levels.clear()
-        kept = _flat_levels[id(labels)] = (labels, mips(labels))
-    return kept[1]
+    return Raster(flat_levels(proof.blocks.labels), labs, proof.blocks.px_per_mm, image.left, image.top)
 
 
 def lab_text(lab: NDArray[np.float64] | tuple[float, ...]) -> str:

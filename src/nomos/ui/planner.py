@@ -1,0 +1,134 @@
+"""Plans with few blocks: looked for in the background, better ones shown as they are found."""
+
+from dataclasses import dataclass, replace
+from pathlib import Path
+from typing import Literal
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Project
+from nomos.project.separating import PROCESS_INKS, inks_in_use, planned_colours, solver_request
+from nomos.separation.fields import Borders
+from nomos.separation.solver import CandidateInk, Plan, SolverRequest, mixable_inks, solve
+from nomos.ui.document import Document
+from nomos.ui.jobs import JobRunner
+from nomos.ui.keeper import ProofKeeper
+
+InkSource = Literal["own", "mix", "process", "shelf"]
+DEFAULT_BLOCKS = 5
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What plans are looked for: inks from where, how many blocks at most (the key among them)."""
+
+    source: InkSource = "mix"
+    most_blocks: int = DEFAULT_BLOCKS
+    keep_key: bool = True
+    shelf: tuple[CandidateInk, ...] = ()
+
+
+@dataclass(frozen=True)
+class Found:
+    """The plans for a flat design, by number of colour blocks; `done` once the search has ended."""
+
+    labels: str
+    asked: Asked
+    plans: tuple[tuple[Plan, ...], ...]
+    done: bool
+
+
+class Planner(QObject):
+    """Looks for plans, and forgets them when the design they were for is no longer there."""
+
+    changed = pyqtSignal()
+    told = pyqtSignal(str)
+    _better = pyqtSignal(object, int, object)
+
+    def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
+        super().__init__()
+        self._document, self._runner, self._keeper = document, runner, keeper
+        self.asked = Asked()
+        self.found: Found | None = None
+        self._better.connect(self._improve)
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, _before: Project | None, after: Project | None) -> None:
+        labels = after.flat.labels if after and after.flat else None
+        if self.found is not None and self.found.labels != labels:
+            self.found = None
+            self._runner.cancel("plans")
+
+    def ask(self, asked: Asked) -> None:
+        """Choose what to look for next."""
+        self.asked = asked
+        self.changed.emit()
+
+    def ask_shelf(self, path: Path) -> None:
+        """Take the inks of a shelf file."""
+        from nomos.formats import read_shelf
+
+        try:
+            shelf = read_shelf(path)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.ask(replace(self.asked, source="shelf", shelf=shelf))
+
+    def look(self) -> None:
+        """Look for plans."""
+        project, proof = self._document.project, self._keeper.proof
+        if project is None or project.flat is None or proof is None:
+            return
+        asked, labels, borders = self.asked, project.flat.labels, proof.blocks.borders
+        found = Found(labels, asked, (), done=False)
+        self.found = found
+        self.changed.emit()
+        try:
+            request = _request(project, borders, asked)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+
+        def work(progress: Progress) -> tuple[tuple[Plan, ...], ...]:
+            return solve(
+                request, progress=progress, better=lambda blocks, plan: self._better.emit(asked, blocks, plan)
+            )
+
+        def take(plans: tuple[tuple[Plan, ...], ...]) -> None:
+            self.found = Found(labels, asked, plans, done=True)
+            self.changed.emit()
+
+        self._runner.run("plans", work, take, self.told.emit)
+
+    def _improve(self, asked: Asked, blocks: int, plan: Plan) -> None:
+        """A better plan replaces the one shown so far."""
+        found = self.found
+        if found is None or found.done or found.asked is not asked:
+            return
+        plans = [*found.plans, *[()] * (blocks - len(found.plans))]
+        plans[blocks - 1] = (plan,)
+        self.found = replace(found, plans=tuple(plans))
+        self.changed.emit()
+
+
+def _request(project: Project, borders: Borders, asked: Asked) -> SolverRequest:
+    key = asked.keep_key and any(block.is_key for block in project.blocks)
+    return solver_request(
+        project, borders, _inks(project, asked), max(1, asked.most_blocks - key), keep_key=asked.keep_key
+    )
+
+
+def _inks(project: Project, asked: Asked) -> tuple[CandidateInk, ...]:
+    if asked.source == "process":
+        return PROCESS_INKS
+    if asked.source == "shelf":
+        return asked.shelf
+    if asked.source == "own":
+        return inks_in_use(project)
+    assert project.flat is not None
+    bare = project.bare_colours()
+    numbers = planned_colours(project, keep_key=asked.keep_key)
+    return mixable_inks(project.paper.lab, [project.flat.colours[n].lab for n in numbers if n not in bare])

@@ -1,0 +1,158 @@
+"""What the Blocks station shows: the blocks, the plans with few of them, what prints on one colour."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import delta_e00, lab_to_hex
+from nomos.project import Project, Proof
+from nomos.project.separating import kept_key, plan_costs, planned_colours
+from nomos.project.trapping import predicted, printing_sets
+from nomos.proof import Index, mips, render_view
+from nomos.separation.solver import Plan
+from nomos.ui.views.cards import Card
+from nomos.ui.views.rows import Row
+from nomos.ui.views.state import UiState
+from nomos.units import number
+
+
+@dataclass(frozen=True)
+class BlocksView:
+    """Which blocks?"""
+
+    rows: tuple[Row, ...]
+    chosen: str | None
+    chosen_name: str
+    chosen_is_key: bool
+    trap_mm: float
+    seam_de00: float
+    tolerance_mm: float
+    alone: bool
+    summary: str
+    switch_title: str
+    switches: tuple[Row, ...]
+
+
+def blocks_view(project: Project, proof: Proof | None, state: UiState) -> BlocksView:
+    """The Blocks station; rows are chosen by the impression that prints the block."""
+    chosen = project.block(project.impression(state.pull).block) if state.pull else None
+    keys = sum(block.is_key for block in project.blocks)
+    bare = len(project.bare_colours())
+    colours = len(project.blocks) - keys
+    summary = f"{colours} colour block{'s' if colours != 1 else ''}{' and the key' if keys else ', no key'}"
+    if bare:
+        summary += f"; {bare} colour{'s' if bare > 1 else ''} left to the paper"
+    title, switches = switch_rows(project, state.colour)
+    return BlocksView(
+        _rows(project, proof),
+        state.pull,
+        chosen.name if chosen else "",
+        bool(chosen and chosen.is_key),
+        project.trap_mm,
+        project.seam_de00,
+        project.tolerance_mm,
+        state.shown == "block",
+        f"{summary}.",
+        title,
+        switches,
+    )
+
+
+def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
+    rows = []
+    image = project.image.width * project.image.height
+    numbers = {block.id: place for place, block in enumerate(project.blocks)}
+    for impression in project.impressions:
+        block = project.block(impression.block)
+        ink = project.ink(impression.zones[0].ink)
+        figure, quiet = "", "key block" if block.is_key else "colour block"
+        if proof is not None and len(proof.blocks.masks) == len(project.blocks):
+            area = proof.blocks.areas_mm2[numbers[block.id]]
+            figure = f"{number(area / 100, 1)} cm²"
+            quiet += (
+                f", prints {number(100 * area / image, 0)} %, clear {number((image - area) / 100, 0)} cm²"
+            )
+        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block.name, figure, quiet))
+    return tuple(rows)
+
+
+def switch_rows(project: Project, colour: int | None) -> tuple[str, tuple[Row, ...]]:
+    """For the chosen colour a switch a block: on or off, and the colour that throwing it would give."""
+    if project.flat is None or colour is None or colour >= len(project.flat.colours):
+        return "Click a field to see which blocks print there", ()
+    sets = printing_sets(project)
+    now = sets[colour]
+    after = [now ^ {place} for place in range(len(project.impressions))]
+    labs = predicted(project, [now, *after])
+    wanted = np.array(
+        project.paper.lab if colour in project.bare_colours() else project.flat.colours[colour].lab
+    )
+    de00 = delta_e00(labs, wanted)
+    rows = tuple(
+        Row(
+            impression.block,
+            lab_to_hex(labs[place + 1]),
+            f"{'prints' if place in now else 'not'}: {project.block(impression.block).name}",
+            f"ΔE {number(de00[place + 1])}",
+        )
+        for place, impression in enumerate(project.impressions)
+    )
+    name = project.flat.colours[colour].name
+    return f"On {name.lower()}, now ΔE {number(de00[0])}", rows
+
+
+_levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}
+
+
+def plan_cards(
+    project: Project, proof: Proof | None, plans: Sequence[Sequence[Plan]], tall: int, *, keep_key: bool
+) -> tuple[Card, ...]:
+    """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`."""
+    if proof is None or project.flat is None:
+        return ()
+    numbers = planned_colours(project, keep_key=keep_key)
+    key = keep_key and kept_key(project) is not None
+    cards = []
+    for row, choices in enumerate(plans):
+        for place, plan in enumerate(choices):
+            if len(plan.members) != len(numbers):
+                continue
+            costs = plan_costs(project, proof.blocks.borders, plan, keep_key=keep_key)
+            blocks = len(plan.inks) + key
+            another = "" if place == 0 else ", another way"
+            cards.append(
+                Card(
+                    f"{row}/{place}",
+                    f"{blocks} block{'s' if blocks > 1 else ''}{another}",
+                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}   "
+                    f"{plan.reached} of {len(numbers)}",
+                    f"clear {number(costs.clear_area_mm2 / 100, 0)} cm², "
+                    f"cut {number(costs.outline_mm / 1000)} m, tight {number(costs.tight_mm / 1000)} m",
+                    False,
+                    _plan_picture(project, proof, plan, numbers, tall),
+                )
+            )
+    return tuple(cards)
+
+
+def _plan_picture(
+    project: Project, proof: Proof, plan: Plan, numbers: Sequence[int], tall: int
+) -> NDArray[np.uint32]:
+    assert project.flat is not None
+    labs = np.array([colour.lab for colour in project.flat.colours])
+    labs[list(numbers)] = plan.printed
+    levels = flat_levels(proof.blocks.labels)
+    height, width = proof.blocks.labels.shape
+    wide = max(1, round(tall * width / height))
+    return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), (wide, tall))
+
+
+def flat_levels(labels: NDArray[np.uint8]) -> tuple[Index, ...]:
+    """Smaller versions of the flat design, kept for the last one asked for."""
+    kept = _levels.get(id(labels))
+    if kept is None or kept[0] is not labels:
+        _levels.clear()
+        kept = _levels[id(labels)] = (labels, mips(labels))
+    return kept[1]
