@@ -7,6 +7,7 @@ from typing import Literal
 import numpy as np
 
 from nomos.colour import delta_e00
+from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.trapping import kisses, predicted, printing_sets
@@ -122,6 +123,8 @@ def _of_layers(project: Project) -> list[Finding]:
     whole = predicted(project, sets)
     found = []
     for place, impression in enumerate(project.impressions):
+        if project.block(impression.block).contour is not None:
+            continue
         without = predicted(project, [each - {place} for each in sets])
         if float(delta_e00(whole, without).max()) < _UNSEEN_DE00:
             name = project.block(impression.block).name
@@ -140,7 +143,10 @@ def _of_borders(project: Project, borders: Borders) -> list[Finding]:
     """Where blocks only kiss, because an overlap would show as a dark seam."""
     assert project.flat is not None
     colours = project.flat.colours
-    found = []
+    found: list[Finding] = []
+    # A contour key lies over every border, and hides the join as far as its line reaches.
+    if hidden_mm(project) > 0:
+        return found
     for trap, length in kisses(project, borders)[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (

@@ -27,6 +27,7 @@ SEAM_DE00 = 12.0
 TOLERANCE_MM = 0.4
 LARGEST_TOLERANCE_MM = 3.0
 LARGEST_TURN_DEG = 2.0
+THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
 
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
@@ -83,13 +84,21 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     opacity: Opacity = "transparent"
 
 
+class Contour(Struct, frozen=True, forbid_unknown_fields=True):
+    """A key of lines along the borders; weigh: thinner where two colours are nearly alike."""
+
+    width_mm: float
+    weigh: bool = True
+
+
 class Block(Struct, frozen=True, forbid_unknown_fields=True):
-    """A block and the numbers of the flat colours it prints."""
+    """A block and the numbers of the flat colours it prints; with `contour`, lines along their borders."""
 
     id: str
     name: str
     colours: tuple[int, ...]
     is_key: bool = False
+    contour: Contour | None = None
 
 
 class Zone(Struct, frozen=True, forbid_unknown_fields=True):
@@ -233,6 +242,13 @@ def _check_references(project: Project) -> None:
     for block in project.blocks:
         known = all(0 <= number < count for number in block.colours)
         _require(known, "blocks", f"Block {block.name} prints a colour that the design does not have.")
+        if block.contour is not None:
+            _require(
+                _within(block.contour.width_mm, THINNEST_LINE_MM, WIDEST_LINE_MM),
+                "contour",
+                f"A contour of {block.contour.width_mm:g} mm is not possible: "
+                f"choose {THINNEST_LINE_MM:g} to {WIDEST_LINE_MM:g} mm.",
+            )
     for impression in project.impressions:
         _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
         for zone in impression.zones:

@@ -21,6 +21,7 @@ from nomos.project.proofing import (
     sheet_labs,
 )
 from nomos.project.store import Assets
+from nomos.separation import find_key
 
 
 @dataclass(frozen=True, eq=False)
@@ -39,6 +40,13 @@ class Proof:
     matches: tuple[ColourMatch, ...]
     findings: tuple[Finding, ...]
     spots: tuple[Spot, ...]
+
+    @property
+    def drawn_key(self) -> int | None:
+        """Number of the dark colour made of lines, if the design has one."""
+        assert self.project.flat is not None
+        labs = [colour.lab for colour in self.project.flat.colours]
+        return find_key(self.blocks.labels, labs, self.blocks.px_per_mm)
 
     @property
     def mean_de00(self) -> float:

@@ -11,8 +11,8 @@ from numpy.typing import NDArray
 from nomos.colour import Film, Ground, delta_e00, ink_film
 from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.model import Project
-from nomos.project.store import Assets, labels_from_png
+from nomos.project.model import Block, Project
+from nomos.project.store import Assets, labels_from_png, png_width
 from nomos.project.trapping import border_traps
 from nomos.proof import (
     CombinationMap,
@@ -25,6 +25,7 @@ from nomos.proof import (
     padded,
 )
 from nomos.separation import BlockPlan, Mask, block_masks
+from nomos.separation.contour import contour_lines
 from nomos.separation.fields import Borders, measure_borders
 
 # A shifted block is shown this far outside the image.
@@ -72,14 +73,30 @@ def mask_request(project: Project, assets: Assets) -> MaskRequest | None:
     """What has to be cut for this project; None while there is no flat design."""
     if project.flat is None:
         return None
+    labels_width = png_width(assets[project.flat.labels])
     traps = border_traps(project)
     return MaskRequest(
         assets[project.flat.labels],
-        tuple(BlockPlan(block.colours, block.is_key) for block in project.blocks),
+        tuple(_block_plan(project, block, labels_width) for block in project.blocks),
         tuple(sorted((trap.lighter, trap.darker) for trap in traps if trap.kind == "spread")),
         project.trap_mm,
         project.image.width,
     )
+
+
+def _block_plan(project: Project, block: Block, labels_width: int) -> BlockPlan:
+    assert project.flat is not None
+    others = {n for other in project.blocks if other.id != block.id for n in other.colours}
+    shadow = block.is_key and block.contour is None and bool(block.colours) and set(block.colours) <= others
+    if block.contour is None:
+        return BlockPlan(block.colours, block.is_key, shadow)
+    labs = np.array([colour.lab for colour in project.flat.colours])
+    width_px = block.contour.width_mm * labels_width / project.image.width
+    printed = [n for n in range(len(labs)) if n not in project.bare_colours()]
+    lines = contour_lines(
+        delta_e00(labs[:, None], labs[None]), width_px, weigh=block.contour.weigh, printed=printed
+    )
+    return BlockPlan(block.colours, block.is_key, shadow, lines)
 
 
 def cut_blocks(request: MaskRequest, *, progress: Progress = NULL_PROGRESS) -> CutBlocks:

@@ -9,8 +9,9 @@ from msgspec.structs import replace
 from nomos.colour import Lab, delta_e00, ink_film
 from nomos.colour.stacks import stack_labs
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
+from nomos.project.naming import colour_names
 from nomos.separation.fields import Borders
-from nomos.separation.solver import CandidateInk, Plan, Shelf, SolverRequest, Wish
+from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, Shelf, SolverRequest, Wish
 
 # Published process inks are a yellow, a bluish red and a blue; these solids are written down from
 # memory for relief inks on a white paper, and the user's own replace them.
@@ -111,13 +112,19 @@ def with_plan(project: Project, plan: Plan, *, keep_key: bool = True) -> Project
     inks = [ink for ink in project.inks if ink.id in kept_inks]
     blocks, impressions = [], []
     fresh = _fresh_number(project)
+    # An ink that is still to be mixed is called after its colour.
+    by_colour = colour_names([planned.lab for planned in plan.inks])
+    names = [
+        by_colour[place] if planned.name.startswith(MIX_NAME) else planned.name
+        for place, planned in enumerate(plan.inks)
+    ]
     for place, planned in enumerate(plan.inks):
         colours = tuple(n for n, members in zip(numbers, plan.members, strict=True) if place in members)
         if not colours:
             continue
         number = fresh + place
-        inks.append(Ink(f"ink{number}", planned.name, planned.lab, planned.opacity))
-        blocks.append(Block(f"block{number}", planned.name, colours))
+        inks.append(Ink(f"ink{number}", names[place], planned.lab, planned.opacity))
+        blocks.append(Block(f"block{number}", names[place], colours))
         impressions.append(
             Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}", planned.strength),))
         )

@@ -52,6 +52,11 @@ def labels_from_png(data: bytes) -> Labels:
     return np.asarray(labels, np.uint8)
 
 
+def png_width(data: bytes) -> int:
+    """Width in pixels of a PNG, from its header alone (PNG specification, chunk IHDR)."""
+    return int.from_bytes(data[16:20], "big")
+
+
 def labels_of(project: Project, assets: Assets) -> tuple[Labels, float]:
     """The flat design's colour numbers and their pixels per mm. Raises ProjectError without one."""
     if project.flat is None:

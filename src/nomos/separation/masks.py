@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 
 from nomos.design import Labels, fill_nearest
 from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.separation.contour import contour_mask
 
 Mask = NDArray[np.uint8]
 
@@ -20,10 +21,16 @@ TRAP_MM = 0.5
 
 @dataclass(frozen=True)
 class BlockPlan:
-    """Which flat colours (numbers in the labels) one block prints, and whether it is the key."""
+    """Which flat colours (numbers in the labels) one block prints, and whether it is the key.
+
+    shadow : the key lies over colours that have blocks of their own: nothing runs under it.
+    lines : a contour key's pairs of colours with the width of the line between them, in pixels.
+    """
 
     colours: tuple[int, ...]
     is_key: bool = False
+    shadow: bool = False
+    lines: tuple[tuple[int, int, float], ...] = ()
 
 
 def block_masks(
@@ -54,13 +61,13 @@ def block_masks(
     neighbour by the trap where `spreads` says so, but never further than half
     way through a thin line, or it would show on the other side.
     """
-    key = [number for plan in plans if plan.is_key for number in plan.colours]
+    key = [number for plan in plans if plan.is_key and not plan.shadow for number in plan.colours]
     under_key = _under_key(labels, key)
     spread = _spread(labels, spreads, trap_px, Part(progress, 0.1, 0.6))
     masks = []
     for done, plan in enumerate(plans):
         progress.report(0.6 + 0.4 * done / len(plans), "cutting block masks")
-        mask = _membership(labels, plan.colours)
+        mask = contour_mask(labels, plan.lines) if plan.lines else _membership(labels, plan.colours)
         if not plan.is_key:
             mask |= _membership(spread, plan.colours)
             mask |= _membership(under_key, plan.colours)

@@ -36,6 +36,7 @@ _RESTARTS = 8
 MOST_BLOCKS = 8
 WEAKEST = 0.1
 _CHOICES = 3
+MIX_NAME = "mix "
 _STEPS = (0.2, 0.1, 0.05, 0.02)
 _LEAST_GAIN = 0.005
 
@@ -369,7 +370,7 @@ def mixable_inks(paper: Lab, wanted: Sequence[Lab]) -> tuple[CandidateInk, ...]:
     """
     strengths = (1.0, 0.6, 0.35)
     labs: list[Lab] = list(wanted)
-    for lightness, chroma in ((80.0, 60.0), (65.0, 35.0), (50.0, 55.0), (40.0, 30.0)):
+    for lightness, chroma in ((80.0, 45.0), (65.0, 30.0), (50.0, 45.0), (40.0, 25.0)):
         for hue in range(0, 360, 30):
             angle = np.radians(hue)
             labs.append((lightness, float(chroma * np.cos(angle)), float(chroma * np.sin(angle))))
@@ -379,5 +380,5 @@ def mixable_inks(paper: Lab, wanted: Sequence[Lab]) -> tuple[CandidateInk, ...]:
             ink_film(lab, "transparent", paper)
         except ColourError:
             continue
-        inks.append(CandidateInk(f"mix {number + 1}", lab, "transparent", strengths, to_mix=True))
+        inks.append(CandidateInk(f"{MIX_NAME}{number + 1}", lab, "transparent", strengths, to_mix=True))
     return tuple(inks)

@@ -96,6 +96,8 @@ class AnswersColumn(QStackedWidget):
         made.renamed.connect(hand.rename_block)
         made.key_asked.connect(hand.make_key)
         made.trap_asked.connect(hand.set_trap)
+        made.key_kind_asked.connect(hand.choose_key)
+        made.contour_asked.connect(hand.set_contour)
         made.seam_asked.connect(hand.set_seam)
         made.tolerance_asked.connect(hand.set_tolerance)
         made.switch_thrown.connect(hand.throw_switch)

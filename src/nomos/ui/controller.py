@@ -10,6 +10,12 @@ from nomos.colour import Lab, Opacity
 from nomos.errors import BadInput
 from nomos.project import Project, Station
 from nomos.project import edits as ed
+from nomos.project.keys import (
+    with_contour_key,
+    with_drawn_key,
+    with_shadow_key,
+    without_made_key,
+)
 from nomos.project.model import LARGEST_SHIFT_MM
 from nomos.project.separating import with_plan
 from nomos.proof import Misregister
@@ -163,6 +169,28 @@ class Controller(QObject):
     def make_key(self, is_key: bool) -> None:
         """Make the chosen block the key, or a colour block."""
         self._on_block("Change the key", lambda p, block: ed.with_block(p, block, is_key=is_key))
+
+    def choose_key(self, kind: str) -> None:
+        """Choose the kind of key; a drawn one is the line the design has, or else the chosen block."""
+        project = self.document.project
+        if project is None:
+            return
+        if kind == "drawn":
+            pull = self.state.pull
+            chosen = project.impression(pull).block if pull else ""
+            lines = self.keeper.proof.drawn_key if self.keeper.proof else None
+            own = next((b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen)
+            self.edit("Drawn key", lambda p: with_drawn_key(p, own))
+        elif kind == "contour":
+            self.edit("Contour key", with_contour_key)
+        elif kind == "shadow":
+            self.edit("Shadow key", with_shadow_key)
+        else:
+            self.edit("No key", without_made_key)
+
+    def set_contour(self, width_mm: float) -> None:
+        """Set the width of the contour key."""
+        self.edit("Contour", lambda p: with_contour_key(p, width_mm), merge_key="contour")
 
     def set_trap(self, trap_mm: float) -> None:
         """Set the trap."""

@@ -5,7 +5,12 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QScrollArea
 
-from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM
+from nomos.project.model import (
+    LARGEST_TOLERANCE_MM,
+    LARGEST_TRAP_MM,
+    THINNEST_LINE_MM,
+    WIDEST_LINE_MM,
+)
 from nomos.separation.solver import MOST_BLOCKS
 from nomos.ui.controls import (
     Choice,
@@ -37,6 +42,8 @@ class BlocksStation(QScrollArea):
     shown_asked = pyqtSignal(str)
     renamed = pyqtSignal(str)
     key_asked = pyqtSignal(bool)
+    key_kind_asked = pyqtSignal(str)
+    contour_asked = pyqtSignal(float)
     trap_asked = pyqtSignal(float)
     seam_asked = pyqtSignal(float)
     tolerance_asked = pyqtSignal(float)
@@ -55,6 +62,12 @@ class BlocksStation(QScrollArea):
         self.rows = ColourRows("Blocks")
         self.name = NameField("Name of the block")
         self.key = button("Make it the key")
+        self.key_kind = Choice(
+            (("drawn", "Drawn"), ("contour", "Contour"), ("shadow", "Shadow"), ("none", "None"))
+        )
+        self.contour_fields = Fields()
+        self.contour_box = NumberBox(THINNEST_LINE_MM, WIDEST_LINE_MM, step=0.1, digits=2)
+        self.contour_fields.add("Width of the contour", self.contour_box)
         self.switch_title = label(kind="name")
         self.switches = ColourRows("What prints on the chosen colour")
         self.switch_note = label("Each patch is the colour that a click would give.", kind="quiet")
@@ -63,6 +76,7 @@ class BlocksStation(QScrollArea):
         self._make_plans()
         for part in (
             self.summary, self.shown, self.rows, self.name, self.key,
+            label("The key", kind="name"), self.key_kind, self.contour_fields,
             self.switch_title, self.switches, self.switch_note,
             label("Fewer blocks by overprinting", kind="name"), self.plan_fields, self.look, self.plan_note,
             self.cards, label("Where colours meet", kind="name"), self.fields, self.findings,
@@ -87,7 +101,7 @@ class BlocksStation(QScrollArea):
         self.source.addItems([text for _, text in SOURCES])
         self.most_box = NumberBox(1, MOST_BLOCKS, unit="", digits=0)
         self.plan_fields.add("Inks", self.source)
-        self.plan_fields.add("Blocks at most", self.most_box)
+        self.plan_fields.add("Blocks", self.most_box)
         self.look = button("Look for plans")
         self.plan_note = label(kind="quiet")
         self.cards = Cards("Plans")
@@ -97,6 +111,8 @@ class BlocksStation(QScrollArea):
         self.shown.chosen.connect(self.shown_asked)
         self.name.given.connect(self.renamed)
         self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
+        self.key_kind.chosen.connect(self.key_kind_asked)
+        self.contour_box.set_by_hand.connect(self.contour_asked)
         self.switches.chosen.connect(self.switch_thrown)
         self.trap_box.set_by_hand.connect(self.trap_asked)
         self.seam_box.set_by_hand.connect(self.seam_asked)
@@ -114,6 +130,9 @@ class BlocksStation(QScrollArea):
         self.trap_box.show_value(view.trap_mm)
         self.seam_box.show_value(view.seam_de00)
         self.tolerance_box.show_value(view.tolerance_mm)
+        self.key_kind.show_choice(view.key_kind)
+        self.contour_fields.setVisible(view.key_kind == "contour")
+        self.contour_box.show_value(view.contour_mm)
         self._is_key = view.chosen_is_key
         for part in (self.name, self.key):
             part.setVisible(view.chosen is not None)

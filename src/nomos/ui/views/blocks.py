@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex
 from nomos.project import Project, Proof
+from nomos.project.keys import CONTOUR_MM, KeyKind, key_kind
 from nomos.project.separating import kept_key, plan_costs, planned_colours
 from nomos.project.trapping import predicted, printing_sets
 from nomos.proof import Index, mips, render_view
@@ -26,6 +27,8 @@ class BlocksView:
     chosen: str | None
     chosen_name: str
     chosen_is_key: bool
+    key_kind: KeyKind
+    contour_mm: float
     trap_mm: float
     seam_de00: float
     tolerance_mm: float
@@ -50,6 +53,8 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         state.pull,
         chosen.name if chosen else "",
         bool(chosen and chosen.is_key),
+        key_kind(project),
+        next((b.contour.width_mm for b in project.blocks if b.contour is not None), CONTOUR_MM),
         project.trap_mm,
         project.seam_de00,
         project.tolerance_mm,
@@ -128,8 +133,8 @@ def plan_cards(
                     f"{blocks} block{'s' if blocks > 1 else ''}{another}",
                     f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}   "
                     f"{plan.reached} of {len(numbers)}",
-                    f"clear {number(costs.clear_area_mm2 / 100, 0)} cm², "
-                    f"cut {number(costs.outline_mm / 1000)} m, tight {number(costs.tight_mm / 1000)} m",
+                    f"cut {number(costs.outline_mm / 1000)} m, tight {number(costs.tight_mm / 1000)} m, "
+                    f"clear {number(costs.clear_area_mm2 / 1e4)} dm²",
                     False,
                     _plan_picture(project, proof, plan, numbers, tall),
                 )
