@@ -23,10 +23,9 @@ from PyQt6.QtGui import QMouseEvent
 from PyQt6.QtWidgets import QApplication, QWidget
 
 from nomos.project import Assets, Project
-from nomos.ui import theme
+from nomos.ui import theme, walk
 from nomos.ui.questions import Unsaved
 from nomos.ui.start import Desk, set_up
-from nomos.ui.walk import settle
 
 # The stubs take its static functions for methods.
 QTest: Any = QtTest.QTest
@@ -123,6 +122,11 @@ def demo_desk(desk: Desk, demo: tuple[Project, Assets]) -> Desk:
     desk.controller.go_to("blocks")
     settle(desk)
     return desk
+
+
+def settle(desk: Desk, *, closely: bool = False) -> None:
+    """Wait for everything, but for the close look at fine places only when it matters."""
+    walk.settle(desk, () if closely else ("check",))
 
 
 def press(widget: QWidget, x: float, y: float) -> None:

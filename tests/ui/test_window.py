@@ -14,8 +14,7 @@ from nomos.colour import delta_e00, srgb_to_lab
 from nomos.project import Project, load, save
 from nomos.ui import theme
 from nomos.ui.start import Desk
-from nomos.ui.walk import settle
-from tests.ui.conftest import Answers, QTest, drag, press
+from tests.ui.conftest import Answers, QTest, drag, press, settle
 
 LEFT = Qt.MouseButton.LeftButton
 CTRL = Qt.KeyboardModifier.ControlModifier
@@ -572,3 +571,20 @@ def test_a_shelf_is_asked_for_and_a_bad_one_refused(
     shelf.write_text("name,L\n", "utf-8")
     demo_desk.controller.ask_inks("shelf")
     assert "no column a" in demo_desk.window.notice.text()
+
+
+def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> None:
+    desk = demo_desk
+    settle(desk, closely=True)
+    assert desk.keeper.proof is not None
+    placed = [finding for finding in desk.keeper.proof.findings if finding.place_mm is not None]
+    assert placed
+    buttons = desk.window.answers.blocks.findings.findChildren(QPushButton)
+    assert len(buttons) == len(placed)
+    click(buttons[0])
+    sheet = desk.window.sheet
+    x, y = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
+    assert (x, y) == pytest.approx(placed[0].place_mm, abs=0.1)
+    desk.controller.set_fineness(0.1, 0.1)
+    settle(desk, closely=True)
+    assert len([f for f in desk.keeper.proof.findings if f.place_mm is not None]) < len(placed)

@@ -156,9 +156,12 @@ def _plan_figures(
 def _check(options: argparse.Namespace) -> int:
     from nomos.formats import findings_as_json
     from nomos.project import load, proof_of
+    from nomos.project.cutting import cutting_findings, features_of
 
     project, assets = load(options.project)
-    findings = findings_as_json(proof_of(project, assets).findings)
+    proof = proof_of(project, assets)
+    fine = cutting_findings(project, features_of(project, proof.blocks))
+    findings = findings_as_json((*proof.findings, *fine))
     if options.json:
         print_json({"findings": findings})
         return DONE

@@ -261,6 +261,11 @@ def with_tolerance(project: Project, tolerance_mm: float) -> Project:
     return replace(project, tolerance_mm=tolerance_mm)
 
 
+def with_fineness(project: Project, *, line_mm: float | None = None, tool_mm: float | None = None) -> Project:
+    """The project for another thinnest line that holds, or another finest tool."""
+    return replace(project, line_mm=line_mm or project.line_mm, tool_mm=tool_mm or project.tool_mm)
+
+
 def with_switch(project: Project, block_id: str, number: int, on: bool) -> Project:
     """The project with one flat colour printed by a block, or not. A block left empty stays."""
     blocks = []

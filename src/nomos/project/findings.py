@@ -25,7 +25,7 @@ _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
 _MOST_KISSES = 4
 # A difference below this is not seen on a print (chosen by us, no source).
-_UNSEEN_DE00 = 1.5
+UNSEEN_DE00 = 1.5
 
 
 @dataclass(frozen=True)
@@ -126,13 +126,13 @@ def _of_layers(project: Project) -> list[Finding]:
         if project.block(impression.block).contour is not None:
             continue
         without = predicted(project, [each - {place} for each in sets])
-        if float(delta_e00(whole, without).max()) < _UNSEEN_DE00:
+        if float(delta_e00(whole, without).max()) < UNSEEN_DE00:
             name = project.block(impression.block).name
             found.append(
                 Finding(
                     "worth knowing",
                     "blocks",
-                    f"{name} changes nothing that is seen: ΔE below {number(_UNSEEN_DE00)} everywhere.",
+                    f"{name} changes nothing that is seen: ΔE below {number(UNSEEN_DE00)} everywhere.",
                     "Leave this block out, or make its ink stronger.",
                 )
             )

@@ -26,6 +26,9 @@ LARGEST_SHIFT_MM = 5.0
 SEAM_DE00 = 12.0
 TOLERANCE_MM = 0.4
 LARGEST_TOLERANCE_MM = 3.0
+# The thinnest line that holds and the finest tool; chosen by us, the user's wood and tools decide.
+LINE_MM = 0.5
+TOOL_MM = 0.7
 LARGEST_TURN_DEG = 2.0
 THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
 
@@ -135,6 +138,8 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     trap_mm: float = TRAP_MM
     seam_de00: float = SEAM_DE00
     tolerance_mm: float = TOLERANCE_MM
+    line_mm: float = LINE_MM
+    tool_mm: float = TOOL_MM
     kento: KentoSettings = KentoSettings()
 
     def __post_init__(self) -> None:
@@ -203,6 +208,12 @@ def _check_sizes(project: Project) -> None:
         f"A tolerance of {project.tolerance_mm:g} mm is not possible: "
         f"choose 0 to {LARGEST_TOLERANCE_MM:g} mm.",
     )
+    for value, what in ((project.line_mm, "thinnest line"), (project.tool_mm, "finest tool")):
+        _require(
+            _within(value, 0.1, 10),
+            "line_mm",
+            f"{value:g} mm for the {what} is not possible: choose 0.1 to 10 mm.",
+        )
     _require(
         _within(project.seam_de00, 0, 100), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
     )

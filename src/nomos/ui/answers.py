@@ -25,6 +25,8 @@ class AnswersColumn(QStackedWidget):
     """Shows the station the hand is at; what is asked for there goes to the controller."""
 
     packet_asked = pyqtSignal()
+    show_asked = pyqtSignal(float, float)
+    """A place on the sheet, mm, that is to be looked at closely."""
 
     def __init__(self, controller: Controller) -> None:
         super().__init__()
@@ -103,6 +105,8 @@ class AnswersColumn(QStackedWidget):
         made.switch_thrown.connect(hand.throw_switch)
         made.source_asked.connect(hand.ask_inks)
         made.most_asked.connect(lambda most: hand.planner.ask(replace(hand.planner.asked, most_blocks=most)))
+        made.fineness_asked.connect(hand.set_fineness)
+        made.findings.show_asked.connect(self.show_asked)
         made.plans_asked.connect(hand.planner.look)
         made.plan_taken.connect(hand.take_plan)
         self.addWidget(made)

@@ -204,6 +204,10 @@ class Controller(QObject):
         """Set how closely sheets meet blocks."""
         self.edit("Tolerance", lambda p: ed.with_tolerance(p, tolerance_mm), merge_key="tolerance")
 
+    def set_fineness(self, line_mm: float, tool_mm: float) -> None:
+        """Set what is too fine to hold and to cut."""
+        self.edit("Fineness", lambda p: ed.with_fineness(p, line_mm=line_mm, tool_mm=tool_mm))
+
     def throw_switch(self, block: str) -> None:
         """Have a block print on the chosen colour, or no longer."""
         project, colour = self.document.project, self.state.colour

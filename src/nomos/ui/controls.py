@@ -209,7 +209,10 @@ _SHAPES = {"could show": "△", "will fail": "■", "worth knowing": "○"}
 
 
 class FindingList(QWidget):
-    """Findings, each with a shape, a word and what can be done."""
+    """Findings, each with a shape, a word and what can be done; those with a place can be shown there."""
+
+    show_asked = pyqtSignal(float, float)
+    """A place on the sheet, mm."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -236,6 +239,10 @@ class FindingList(QWidget):
             column.addWidget(head)
             column.addWidget(label(row.text))
             column.addWidget(label(row.remedy, kind="quiet"))
+            if row.place_mm is not None:
+                show = button("Show it on the sheet", plain=True)
+                show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))
+                column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)
             self._column.addWidget(block)
 
 

@@ -1,6 +1,6 @@
 """Keeps the proof that belongs to the project: cuts, lays and colours again only what has changed."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -19,7 +19,9 @@ from nomos.project import (
     mask_request,
     prove,
 )
+from nomos.project.cutting import cutting_findings, features_of
 from nomos.proof import Misregister
+from nomos.separation.features import Feature
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 
@@ -51,6 +53,7 @@ class ProofKeeper(QObject):
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self._spots: tuple[Spot, ...] = ()
         self._waiting: tuple[MaskRequest, _Pulls] | None = None
+        self._fine: tuple[CutBlocks, tuple[float, float], dict[str, tuple[Feature, ...]]] | None = None
         self.proof: Proof | None = None
         document.changed.connect(self._follow)
 
@@ -72,6 +75,8 @@ class ProofKeeper(QObject):
         elif self._waiting is not None:
             self._waiting = None
             self._runner.cancel("proof")
+        else:
+            self._look_closely()
         self._colour()
 
     def _lay_coarsely(self, have: _Laid, pulls: _Pulls) -> None:
@@ -103,6 +108,7 @@ class ProofKeeper(QObject):
         self._laid, self._spots = result
         self._waiting = None
         self._colour()
+        self._look_closely()
 
     def _not_arrived(self, problem: str) -> None:
         self._waiting = None
@@ -115,4 +121,25 @@ class ProofKeeper(QObject):
             return
         if sorted(have.laid.ids) == sorted(i.id for i in project.impressions):
             self.proof = prove(project, have.blocks, have.laid, self._spots)
+            fine = self._fine
+            if fine is not None and fine[0] is have.blocks:
+                found = (*self.proof.findings, *cutting_findings(project, fine[2]))
+                self.proof = replace(self.proof, findings=found)
         self.changed.emit()
+
+    def _look_closely(self) -> None:
+        """What is too fine to cut: a few seconds of work that nothing else waits for."""
+        project, have = self._document.project, self._laid
+        if project is None or have is None:
+            return
+        blocks, limits = have.blocks, (project.line_mm, project.tool_mm)
+        if self._fine is not None and self._fine[0] is blocks and self._fine[1] == limits:
+            return
+
+        def take(features: dict[str, tuple[Feature, ...]]) -> None:
+            self._fine = (blocks, limits, features)
+            self._colour()
+
+        self._runner.run(
+            "check", lambda progress: features_of(project, blocks, progress=progress), take, self.failed.emit
+        )

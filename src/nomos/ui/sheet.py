@@ -23,6 +23,8 @@ from nomos.units import MM_PER_INCH
 
 _LOUPE_PX, _LOUPE_MM = 210, 14.0
 _MARGINS = 56, 44, 30, 26
+# Screen pixels per mm at which a fine place is looked at.
+_CLOSE_SCALE = 16.0
 
 
 class SheetView(QWidget):
@@ -53,6 +55,7 @@ class SheetView(QWidget):
         self._gesture = 0
         self._pointer: QPointF | None = None
         self.loupe = False
+        self._shown_place: tuple[float, float] | None = None
 
     def show_content(self, content: SheetContent | None) -> None:
         """Show this; a sheet of another size, or a kento that comes or goes, is fitted anew."""
@@ -75,7 +78,7 @@ class SheetView(QWidget):
 
     def fit(self) -> None:
         """Show the whole sheet, and keep doing so when the window changes size."""
-        self._following = True
+        self._following, self._shown_place = True, None
         self._fit()
         self.update()
 
@@ -87,6 +90,15 @@ class SheetView(QWidget):
         """Screen pixels per mm at true size."""
         screen = self.screen()
         return (screen.physicalDotsPerInch() if screen else 96.0) / MM_PER_INCH
+
+    def look_at(self, x_mm: float, y_mm: float) -> None:
+        """Bring a place on the sheet to the middle, close up."""
+        self._following = False
+        scale = max(self._view.scale, _CLOSE_SCALE)
+        self._view = Viewport(scale, self.width() / 2 - x_mm * scale, self.height() / 2 - y_mm * scale)
+        self._shown_place = (x_mm, y_mm)
+        self.zoomed.emit(scale)
+        self.update()
 
     def zoom_by(self, factor: float) -> None:
         """Come closer or go further away about the middle of the view."""
@@ -135,6 +147,8 @@ class SheetView(QWidget):
             sheet_marks.draw_kento(painter, view, content.kento, content.sheet_mm)
         block = content.kento.block if content.kento else None
         sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
+        if self._shown_place is not None:
+            sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*self._shown_place)))
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
         if content.handle is not None:

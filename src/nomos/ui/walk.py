@@ -51,13 +51,16 @@ def walk_through(desk: Desk, folder: Path) -> int:
     return 0
 
 
-def settle(desk: Desk) -> None:
-    """Handle events until no work is running and the window shows the last of it. Raises BadInput."""
+def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:
+    """Handle events until no work is running and the window shows the last of it. Raises BadInput.
+
+    but : slots that need not be waited for.
+    """
     until = time.monotonic() + _SECONDS
     quiet = 0
-    while quiet < 3:
+    while quiet < 5:
         QApplication.processEvents(QEventLoop.ProcessEventsFlag.AllEvents, 50)
-        quiet = 0 if desk.runner.busy() else quiet + 1
+        quiet = 0 if set(desk.runner.busy()) - set(but) else quiet + 1
         if time.monotonic() > until:
             raise BadInput(f"Something was still running after {_SECONDS:.0f} s.")
         time.sleep(0.005)

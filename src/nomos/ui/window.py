@@ -102,6 +102,7 @@ class Window(QMainWindow):
         self.sheet.handle_dragged.connect(hand.drag_handle)
         self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
         self.answers.packet_asked.connect(self._write_packet)
+        self.answers.show_asked.connect(self.sheet.look_at)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,

@@ -47,6 +47,8 @@ class BlocksStation(QScrollArea):
     trap_asked = pyqtSignal(float)
     seam_asked = pyqtSignal(float)
     tolerance_asked = pyqtSignal(float)
+    fineness_asked = pyqtSignal(float, float)
+    """Thinnest line that holds, and finest tool, mm."""
     switch_thrown = pyqtSignal(str)
     """Id of the block that is to print on the chosen colour, or no longer."""
     source_asked = pyqtSignal(str)
@@ -94,6 +96,9 @@ class BlocksStation(QScrollArea):
         self.fields.add("Trap: lighter under darker", self.trap_box)
         self.fields.add("Seam taken before a gap", self.seam_box)
         self.fields.add("Sheets meet blocks within", self.tolerance_box)
+        self.line_box, self.tool_box = (NumberBox(0.1, 10, step=0.1, digits=2) for _ in range(2))
+        self.fields.add("Thinnest line that holds", self.line_box)
+        self.fields.add("Finest tool", self.tool_box)
 
     def _make_plans(self) -> None:
         self.plan_fields = Fields()
@@ -117,6 +122,10 @@ class BlocksStation(QScrollArea):
         self.trap_box.set_by_hand.connect(self.trap_asked)
         self.seam_box.set_by_hand.connect(self.seam_asked)
         self.tolerance_box.set_by_hand.connect(self.tolerance_asked)
+        for box in (self.line_box, self.tool_box):
+            box.set_by_hand.connect(
+                lambda _value: self.fineness_asked.emit(self.line_box.value(), self.tool_box.value())
+            )
         self.source.activated.connect(lambda place: self.source_asked.emit(SOURCES[place][0]))
         self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
         self.look.clicked.connect(self.plans_asked)
@@ -130,6 +139,8 @@ class BlocksStation(QScrollArea):
         self.trap_box.show_value(view.trap_mm)
         self.seam_box.show_value(view.seam_de00)
         self.tolerance_box.show_value(view.tolerance_mm)
+        self.line_box.show_value(view.line_mm)
+        self.tool_box.show_value(view.tool_mm)
         self.key_kind.show_choice(view.key_kind)
         self.contour_fields.setVisible(view.key_kind == "contour")
         self.contour_box.show_value(view.contour_mm)

@@ -32,6 +32,8 @@ class BlocksView:
     trap_mm: float
     seam_de00: float
     tolerance_mm: float
+    line_mm: float
+    tool_mm: float
     alone: bool
     summary: str
     switch_title: str
@@ -58,6 +60,8 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         project.trap_mm,
         project.seam_de00,
         project.tolerance_mm,
+        project.line_mm,
+        project.tool_mm,
         state.shown == "block",
         f"{summary}.",
         title,

@@ -21,3 +21,4 @@ class Note:
     weight: str
     text: str
     remedy: str
+    place_mm: tuple[float, float] | None = None

@@ -1,0 +1,107 @@
+"""What a block's cutter should know: what is too fine, and where the knife is free."""
+
+from collections import defaultdict
+
+import numpy as np
+
+from nomos.colour import Ground, delta_e00, overprints, reflectance_to_lab
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.findings import UNSEEN_DE00, Finding, Weight
+from nomos.project.model import Project
+from nomos.project.proofing import CutBlocks, LaidSheet, film_of
+from nomos.separation.features import Feature, FeatureKind, find_features
+from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
+from nomos.units import number
+
+# Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
+SPECK_MM2 = 0.8
+LONELY_MM = 8.0
+
+_WORDS: dict[FeatureKind, tuple[str, str, Weight]] = {
+    "thin line": (
+        "{n} place{s} thinner than {limit} mm, the thinnest {width} mm: such lines break, or print broken.",
+        "Widen it in the design, or leave it to another block.",
+        "could show",
+    ),
+    "narrow channel": (
+        "{n} channel{s} narrower than {limit} mm, the narrowest {width} mm: no tool goes in, ink fills it.",
+        "Close it or open it in the design, or cut it with a knife.",
+        "could show",
+    ),
+    "speck": (
+        "{n} speck{s} of less than {limit} mm²: they break off.",
+        "Take them off the block, or raise the smallest feature.",
+        "could show",
+    ),
+    "island": (
+        "{n} small island{s} with nothing printing within {limit} mm: hard to ink and to keep.",
+        "Leave ground around it to hold it, or take it off the block.",
+        "worth knowing",
+    ),
+}
+
+
+def features_of(
+    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
+) -> dict[str, tuple[Feature, ...]]:
+    """What is too fine on each block, by block id. Raises Cancelled."""
+    found = {}
+    for place, block in enumerate(project.blocks):
+        progress.report(place / len(project.blocks), f"checking {block.name.lower()}")
+        found[block.id] = find_features(
+            blocks.masks[place], blocks.px_per_mm, line_mm=project.line_mm, tool_mm=project.tool_mm,
+            speck_mm2=SPECK_MM2, lonely_mm=LONELY_MM,
+        )  # fmt: skip
+    return found
+
+
+def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]]) -> tuple[Finding, ...]:
+    """One finding for each block and kind, at the narrowest place."""
+    limits = {
+        "thin line": project.line_mm, "narrow channel": project.tool_mm,
+        "speck": SPECK_MM2, "island": LONELY_MM,
+    }  # fmt: skip
+    found = []
+    for block in project.blocks:
+        by_kind: dict[FeatureKind, list[Feature]] = defaultdict(list)
+        for feature in features.get(block.id, ()):
+            by_kind[feature.kind].append(feature)
+        for kind, some in by_kind.items():
+            text, remedy, weight = _WORDS[kind]
+            worst = min(some, key=lambda each: each.width_mm)
+            said = text.format(
+                n=len(some), s="s" if len(some) > 1 else "", limit=number(limits[kind], 1),
+                width=number(worst.width_mm, 1),
+            )  # fmt: skip
+            x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
+            found.append(Finding(weight, "blocks", f"{block.name}: {said}", remedy, (x, y)))
+    return tuple(found)
+
+
+def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom:
+    """Where an impression may print or not without a visible change: the image, uint8, 1 where it is free.
+
+    For each combination that occurs, the colour with the impression and without
+    it, whichever of the two is there now. Places closer to a place that is not
+    free than the project's tolerance are not free: blocks move.
+    """
+    films = [film_of(project, each) for each in laid.ids]
+    order = [laid.ids.index(impression.id) for impression in project.impressions]
+    own = laid.ids.index(impression_id)
+    with_it, without = laid.map.members.copy(), laid.map.members.copy()
+    with_it[:, own], without[:, own] = True, False
+    ground = Ground.from_lab(project.paper.lab)
+    ordered = [films[n] for n in order]
+    on, off = (reflectance_to_lab(overprints(ground, ordered, rows[:, order])) for rows in (with_it, without))
+    unseen = (delta_e00(on, off) < UNSEEN_DE00).astype(np.uint8)
+    pad = laid.pad_px
+    height, width = laid.map.index.shape
+    page = unseen[laid.map.index[pad : height - pad, pad : width - pad]]
+    return shrunk(page, project.tolerance_mm * laid.px_per_mm)
+
+
+def simpler_block(project: Project, blocks: CutBlocks, laid: LaidSheet, impression_id: str) -> Simpler:
+    """A simpler outline for an impression's block that changes nothing that is seen."""
+    numbers = {block.id: place for place, block in enumerate(project.blocks)}
+    mask = blocks.masks[numbers[project.impression(impression_id).block]]
+    return simplify(mask, freedom_of(project, laid, impression_id), blocks.px_per_mm)
