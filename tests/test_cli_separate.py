@@ -128,3 +128,21 @@ def test_bad_input_is_one_sentence(
     said = capsys.readouterr().err
     assert words in said
     assert said.count("\n") == 1
+
+
+def test_a_reduction_is_one_block_in_states(
+    capsys: pytest.CaptureFixture[str], demo: tuple[Project, Assets], tmp_path: Path
+) -> None:
+    save(tmp_path / "demo.nomos", *demo)
+    out = tmp_path / "reduction.nomos"
+    found = answer(
+        capsys, "separate", str(tmp_path / "demo.nomos"), "--method", "reduction", "--out", str(out)
+    )
+    (plan,) = found["plans"]
+    assert (plan["blocks"], plan["states"]) == (1, 8)
+    assert plan["mean_de00"] < 2
+    assert plan["cut_before"][0] == []
+    for field in plan["fields"]:
+        assert field["blocks"] == list(range(1, len(field["blocks"]) + 1))
+    project, _ = load(out)
+    assert {block.board for block in project.blocks} == {"board1"}

@@ -2,7 +2,7 @@
 
 import gc
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
@@ -66,6 +66,7 @@ class Answers:
 
     open: Path | None = None
     shelf: Path | None = None
+    blocks: list[Path] = field(default_factory=list)
     save: Path | None = None
     folder: Path | None = None
     leave: Unsaved = "discard"
@@ -74,6 +75,9 @@ class Answers:
 
     def file_to_open(self) -> Path | None:
         return self.open
+
+    def blocks_to_open(self) -> list[Path]:
+        return self.blocks
 
     def shelf_to_open(self) -> Path | None:
         return self.shelf

@@ -23,9 +23,10 @@ def add_commands(commands: Any) -> None:
     parser.add_argument("--blocks", type=int, default=5, metavar="N", help="at most so many, default 5")
     parser.add_argument(
         "--method",
-        choices=("multiblock", "process"),
+        choices=("multiblock", "process", "reduction"),
         default="multiblock",
-        help="process: a yellow, a bluish red and a blue, and the design's dark key",
+        help="process: a yellow, a bluish red and a blue, and the design's dark key; "
+        "reduction: one board cut further between pulls",
     )
     parser.add_argument("--key", choices=("free", "keep"), help="keep: the drawn key stays as it is")
     parser.add_argument("--must", action="append", default=[], metavar="NAME", help="an ink that must print")
@@ -71,6 +72,8 @@ def _separate(options: argparse.Namespace) -> int:
     from nomos.separation.solver import solve
 
     project, assets = _opened(options)
+    if options.method == "reduction":
+        return _reduction(options, project, assets)
     labels, px_per_mm = labels_of(project, assets)
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
@@ -104,6 +107,70 @@ def _separate(options: argparse.Namespace) -> int:
             f"{plan['blocks']} blocks: mean dE00 {plan['mean_de00']:.2f}, worst {plan['worst_de00']:.2f}, "
             f"{plan['reached']} of {len(plan['fields'])} colours reached: {inks_text}"
         )
+    return DONE
+
+
+def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
+    import numpy as np
+
+    from nomos.colour import delta_e00, lab_to_hex
+    from nomos.project import labels_of, save
+    from nomos.project.reduction import cut_before, layer_order, with_reduction
+    from nomos.project.trapping import predicted, printing_sets
+    from nomos.separation.fields import measure_borders
+
+    project = with_reduction(project)
+    labels, px_per_mm = labels_of(project, assets)
+    assert project.flat is not None
+    borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
+    sets = printing_sets(project)
+    shown = predicted(project, sets)
+    numbers = sorted(layer_order(project))
+    wanted = np.array([project.flat.colours[n].lab for n in numbers])
+    de00, area = delta_e00(shown[numbers], wanted), borders.area_mm2[numbers]
+    states = [list(project.block(impression.block).colours) for impression in project.impressions]
+    outline = sum(borders.outline_mm(np.isin(np.arange(len(shown)), state)) for state in states)
+    plan = {
+        "blocks": 1,
+        "states": len(states),
+        "mean_de00": round(float(de00 @ area / area.sum()), 3),
+        "worst_de00": round(float(de00.max()), 3),
+        "inks": [
+            {
+                "name": ink.name,
+                "strength": 1.0,
+                "hex": lab_to_hex(np.array(ink.lab)),
+                "lab": [round(value, 2) for value in ink.lab],
+                "opacity": ink.opacity,
+            }
+            for ink in project.inks
+        ],
+        "fields": [
+            {
+                "id": number,
+                "name": project.flat.colours[number].name,
+                "target": [round(value, 2) for value in project.flat.colours[number].lab],
+                "printed": [round(float(value), 2) for value in shown[number]],
+                "de00": round(float(distance), 3),
+                "area_mm2": round(float(borders.area_mm2[number]), 1),
+                "blocks": [place + 1 for place in sorted(sets[number])],
+            }
+            for number, distance in zip(numbers, de00, strict=True)
+        ],
+        "cut_before": [list(cut) for cut in cut_before(project)],
+        "clear_area_mm2": round(float(borders.area_mm2.sum() - borders.area_mm2[states[-1]].sum()), 1),
+        "outline_mm": round(float(outline), 1),
+    }
+    figures: dict[str, Any] = {
+        "size_mm": [round(project.image.width, 2), round(project.image.height, 2)], "plans": [plan],
+    }  # fmt: skip
+    if options.out:
+        save(options.out, project, assets)
+        figures["project"] = str(options.out)
+    if options.json:
+        print_json(figures)
+    else:
+        print(f"reduction, {len(states)} states: mean dE00 {plan['mean_de00']}, worst {plan['worst_de00']}")
     return DONE
 
 

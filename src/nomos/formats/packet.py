@@ -13,7 +13,7 @@ from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
 from nomos.formats.pictures import png
 from nomos.formats.svg import template_svg
 from nomos.formats.template import templates
-from nomos.order import before_next, reasons
+from nomos.order import reasons
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import (
     Assets,
@@ -32,7 +32,7 @@ from nomos.project import (
     save,
     sheet_labs,
 )
-from nomos.project.edits import in_register, layers
+from nomos.project.edits import between_pulls, in_register, layers
 from nomos.project.model import ProjectError
 from nomos.proof import render, to_rgb
 
@@ -136,7 +136,7 @@ def _rounded(lab: tuple[float, float, float]) -> list[float]:
 def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
     order = layers(project)
     numbers = {block.id: number for number, block in enumerate(project.blocks)}
-    why, then = reasons(order), (*before_next(order), "finished")
+    why, then = reasons(order), (*between_pulls(project), "finished")
     steps = []
     for place, impression in enumerate(project.impressions):
         block, zone = project.block(impression.block), impression.zones[0]

@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos import typeface
 from nomos.errors import BadInput
-from nomos.formats.template import CHECK_BAR_MM, FACE_TEXT, HEADER_MM, NOTCH_TEXT, Template
+from nomos.formats.template import CHECK_BAR_MM, CUT_NOW_TEXT, FACE_TEXT, HEADER_MM, NOTCH_TEXT, Template
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
@@ -37,6 +37,7 @@ _CROP_MM = 5.0
 _BLEED_MM = 0.6
 _NARROWEST_MM = 120.0
 _GREY = 0.66
+_PALE = 0.92
 
 
 @dataclass(frozen=True)
@@ -201,12 +202,13 @@ class _Pen:
         self._text(0, 4.5, template.heading, 12, bold=True)
         self._text(0, 9.0, f"{template.title}. {FACE_TEXT[template.face]}", 8.5)
         self._text(0, 12.8, template.details, 8.5)
-        self._text(0, 16.2, NOTCH_TEXT, 7.5)
+        self._text(0, 16.2, f"{NOTCH_TEXT} {CUT_NOW_TEXT}" if template.cut_now else NOTCH_TEXT, 7.5)
         canvas.setFillColor(template.colour_hex)
         canvas.setLineWidth(0.4)
         # In the header's right end, clear of the text on the narrowest template.
         width = max(template.size_mm[0], _NARROWEST_MM)
         canvas.rect((width - 12) * MM, (self._height - 5) * MM, 12 * MM, 4.5 * MM, stroke=1, fill=1)
+        self._cut_now(template)
         canvas.setFillGray(_GREY)
         canvas.setStrokeGray(0)
         canvas.setLineWidth(0.25)
@@ -224,6 +226,19 @@ class _Pen:
         corner = canvas.beginPath()
         self._add(corner, template.corner, closed=True)
         canvas.drawPath(corner, stroke=0, fill=1)
+
+    def _cut_now(self, template: Template) -> None:
+        canvas = self._canvas
+        canvas.setFillGray(_PALE)
+        canvas.setStrokeGray(0.3)
+        canvas.setLineWidth(0.25)
+        canvas.setDash(1, 1.5)
+        path = canvas.beginPath()
+        for area in template.cut_now:
+            for ring in area:
+                self._add(path, ring, closed=True)
+        canvas.drawPath(path, stroke=1, fill=1, fillMode=0)
+        canvas.setDash()
 
     def _notches(self, template: Template) -> None:
         canvas = self._canvas

@@ -32,6 +32,10 @@ def template_svg(template: Template) -> bytes:
         attributes = {"x": "0", "y": f"{y}", "font-family": "Lato, sans-serif", "font-size": f"{size}"}
         _child(text, "text", **attributes).text = line
     page = _group(root, "template", transform=f"translate(0 {HEADER_MM:g})")
+    if template.cut_now:
+        pale = _group(page, "cut-now", fill="#ebebeb", **{"fill-rule": "evenodd"})
+        for area in template.cut_now:
+            _child(pale, "path", d=" ".join(_data(ring, closed=True) for ring in area))
     printing = _group(page, "printing", fill="#c7c7c7", **{"fill-rule": "evenodd"})
     for area in template.areas:
         _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))

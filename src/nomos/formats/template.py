@@ -11,6 +11,7 @@ from nomos.formats.files import file_name
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project, kento_or_reason
 from nomos.project.model import ProjectError
+from nomos.project.reduction import is_reduction
 from nomos.registration import Kento, Point
 from nomos.separation import Ring, outlines
 from nomos.units import number, size_text
@@ -21,6 +22,7 @@ FACES: tuple[Face, ...] = ("block", "tracing")
 CHECK_BAR_MM = 100.0
 HEADER_MM = 17.0
 CORNER_MARK_MM = 6.0
+CUT_NOW_TEXT = "Pale and dashed: cut this away now. Grey: keep it. White: already gone."
 
 FACE_TEXT: dict[Face, str] = {
     "block": "This is the block, mirrored: what you see is what you cut.",
@@ -34,6 +36,7 @@ class Template:
     """One face of one block at true size, origin at the block's top left, x right, y down, mm.
 
     areas : what prints, as outer rings followed by their holes.
+    cut_now : in a reduction, what was printed before and is cut away for this state.
     walls, floors : the notches' walls as lines and their floors as closed shapes.
     corner : the marked corner of the block, the same wood on every block of the set.
     """
@@ -50,6 +53,7 @@ class Template:
     floors: tuple[tuple[Point, ...], ...]
     sheet: tuple[Point, ...]
     corner: tuple[Point, ...]
+    cut_now: tuple[tuple[Ring, ...], ...] = ()
 
 
 def templates(
@@ -68,15 +72,25 @@ def templates(
         raise ProjectError("impressions", "There is no block to make a template of: open a picture first.")
     numbers = {block.id: place for place, block in enumerate(project.blocks)}
     made = []
-    for place, impression in enumerate(project.impressions):
-        progress.report(place / len(project.impressions), "drawing templates")
-        rings = outlines(blocks.masks[numbers[impression.block]], blocks.px_per_mm)
-        made += [_template(project, kento, place, rings, face) for face in FACES]
+    masks = [blocks.masks[numbers[impression.block]] for impression in project.impressions]
+    reduction = is_reduction(project)
+    for place, mask in enumerate(masks):
+        progress.report(place / len(masks), "drawing templates")
+        rings = outlines(mask, blocks.px_per_mm)
+        gone: tuple[tuple[Ring, ...], ...] = ()
+        if reduction and place > 0:
+            gone = outlines(masks[place - 1] & (1 - mask), blocks.px_per_mm)
+        made += [_template(project, kento, place, rings, gone, face) for face in FACES]
     return tuple(made)
 
 
 def _template(
-    project: Project, kento: Kento, place: int, rings: tuple[tuple[Ring, ...], ...], face: Face
+    project: Project,
+    kento: Kento,
+    place: int,
+    rings: tuple[tuple[Ring, ...], ...],
+    gone: tuple[tuple[Ring, ...], ...],
+    face: Face,
 ) -> Template:
     impression = project.impressions[place]
     block, zone = project.block(impression.block), impression.zones[0]
@@ -101,7 +115,7 @@ def _template(
         (corner_x, edge.bottom - CORNER_MARK_MM),
     )
     strength = "" if zone.strength == 1 else f", strength {zone.strength:.0%}"
-    key = ", key block" if block.is_key else ""
+    key = ", key block" if block.is_key else f", state {place + 1}" if is_reduction(project) else ""
     details = (
         f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, "
         f"notches {number(kento.depth_mm)} mm deep. Solid black corner: bottom "
@@ -120,4 +134,5 @@ def _template(
         floors=tuple(turned(notch.floor) for notch in (kento.corner, kento.straight)),
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
         corner=turned(corner),
+        cut_now=tuple(tuple(ring(part) for part in area) for area in gone),
     )

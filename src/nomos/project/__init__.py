@@ -30,7 +30,16 @@ from nomos.project.proofing import (
     mean_difference,
     sheet_labs,
 )
-from nomos.project.store import Assets, digest, labels_from_png, labels_of, labels_to_png, load, save
+from nomos.project.store import (
+    Assets,
+    digest,
+    labels_from_png,
+    labels_of,
+    labels_to_png,
+    load,
+    mask_to_png,
+    save,
+)
 
 __all__ = [
     "Assets",
@@ -67,6 +76,7 @@ __all__ = [
     "lay_sheet",
     "load",
     "mask_request",
+    "mask_to_png",
     "mean_difference",
     "proof_of",
     "prove",

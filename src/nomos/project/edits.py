@@ -1,12 +1,12 @@
 """Edits: each takes a project and gives a new one, or raises ProjectError and changes nothing."""
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 
 from msgspec.structs import replace
 
 from nomos.colour import Lab, Opacity
 from nomos.design import FlatDesign
-from nomos.order import Layer, light_to_dark
+from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.model import (
     Block,
     Flat,
@@ -20,6 +20,7 @@ from nomos.project.model import (
     Zone,
 )
 from nomos.project.naming import colour_names
+from nomos.project.reduction import cut_before, is_reduction, layer_order, reordered, with_reduction
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
 from nomos.separation import one_block_per_colour
@@ -104,14 +105,29 @@ def layers(project: Project) -> tuple[Layer, ...]:
     )
 
 
+def between_pulls(project: Project) -> tuple[str, ...]:
+    """What has to happen after each pull but the last; in a reduction the cut comes first."""
+    notes = before_next(layers(project))
+    cuts = cut_before(project)[1:]
+    names = project.flat.colours if project.flat else ()
+    return tuple(
+        f"cut away {', '.join(names[n].name.lower() for n in cut)}, {note}" if cut else note
+        for note, cut in zip(notes, cuts, strict=True)
+    )
+
+
 def in_rule_order(project: Project) -> Project:
     """The project printed light to dark with the key last."""
+    if is_reduction(project):
+        return with_reduction(project)
     order = light_to_dark(layers(project))
     return replace(project, impressions=tuple(project.impressions[place] for place in order))
 
 
 def moved_impression(project: Project, impression_id: str, place: int) -> Project:
-    """The project with one impression moved to another place (0 is first)."""
+    """The project with one impression moved to another place (0 is first); a reduction is nested anew."""
+    if is_reduction(project):
+        return reordered(project, impression_id, place)
     moving = project.impression(impression_id)
     rest = [impression for impression in project.impressions if impression.id != impression_id]
     place = min(max(place, 0), len(rest))
@@ -179,12 +195,15 @@ def with_bare_colour(project: Project, number: int) -> Project:
     kept = {block.id for block in blocks if block.colours}
     impressions = tuple(impression for impression in project.impressions if impression.block in kept)
     used = {zone.ink for impression in impressions for zone in impression.zones}
-    return replace(
+    changed = replace(
         project,
         blocks=tuple(block for block in blocks if block.id in kept),
         impressions=impressions,
         inks=tuple(ink for ink in project.inks if ink.id in used),
     )
+    # The state whose own colour went would print the same as the next one.
+    order = [n for n in layer_order(project) if n != number] if is_reduction(project) else []
+    return with_reduction(changed, order) if order else changed
 
 
 def with_printed_colour(project: Project, number: int) -> Project:
@@ -192,6 +211,10 @@ def with_printed_colour(project: Project, number: int) -> Project:
     if project.flat is None or number not in project.bare_colours():
         return project
     colour = project.flat.colours[number]
+    if is_reduction(project):
+        lighter = [n for n in layer_order(project) if project.flat.colours[n].lab[0] >= colour.lab[0]]
+        order = [*lighter, number, *(n for n in layer_order(project) if n not in lighter)]
+        return with_reduction(_with_standing(project, number), order)
     fresh = 1 + max((int(block.id.removeprefix("block")) for block in project.blocks), default=0)
     block, ink = f"block{fresh}", f"ink{fresh}"
     place = next(
@@ -209,6 +232,16 @@ def with_printed_colour(project: Project, number: int) -> Project:
         blocks=(*project.blocks, Block(block, colour.name, (number,))),
         impressions=(*project.impressions[:place], pull, *project.impressions[place:]),
     )
+
+
+def _with_standing(project: Project, number: int) -> Project:
+    """A reduction whose first state holds one colour more."""
+    first = project.impressions[0].block
+    blocks = tuple(
+        replace(block, colours=tuple(sorted((*block.colours, number)))) if block.id == first else block
+        for block in project.blocks
+    )
+    return replace(project, blocks=blocks)
 
 
 def with_ink(
@@ -264,6 +297,16 @@ def with_tolerance(project: Project, tolerance_mm: float) -> Project:
 def with_fineness(project: Project, *, line_mm: float | None = None, tool_mm: float | None = None) -> Project:
     """The project for another thinnest line that holds, or another finest tool."""
     return replace(project, line_mm=line_mm or project.line_mm, tool_mm=tool_mm or project.tool_mm)
+
+
+def with_drawn(project: Project, masks: Mapping[str, str | None]) -> Project:
+    """The project with masks changed by hand, block id to digest; None works a block out from its colours."""
+    return replace(
+        project,
+        blocks=tuple(
+            replace(block, drawn=masks[block.id]) if block.id in masks else block for block in project.blocks
+        ),
+    )
 
 
 def with_switch(project: Project, block_id: str, number: int, on: bool) -> Project:

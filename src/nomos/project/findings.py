@@ -10,6 +10,7 @@ from nomos.colour import delta_e00
 from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
+from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_order
 from nomos.project.trapping import kisses, predicted, printing_sets
 from nomos.registration import Kento, KentoError, place_kento
 from nomos.separation.fields import Borders
@@ -49,7 +50,7 @@ def find(
     borders: Borders | None = None,
 ) -> tuple[Finding, ...]:
     """All findings of a project; those that need the proof, or the borders, only when they are given."""
-    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project)]
+    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *_of_reduction(project)]
     if borders is not None:
         found += _of_borders(project, borders)
     if laid is not None:
@@ -103,7 +104,7 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
 
 
 def _of_key(project: Project) -> list[Finding]:
-    if project.flat is None or any(block.is_key for block in project.blocks):
+    if project.flat is None or is_reduction(project) or any(block.is_key for block in project.blocks):
         return []
     return [
         Finding(
@@ -113,6 +114,44 @@ def _of_key(project: Project) -> list[Finding]:
             "Joins between colours rest on the trap alone. A block can be made the key by hand.",
         )
     ]
+
+
+def _of_reduction(project: Project) -> list[Finding]:
+    """What is special about cutting the same board further."""
+    if project.flat is None or not is_reduction(project):
+        return []
+    found = [
+        Finding(
+            "worth knowing",
+            "blocks",
+            "A reduction: once the board is cut further, no sheet can be added.",
+            "Print more sheets than the edition through the first pull, all of them before the next cut.",
+        )
+    ]
+    sets = printing_sets(project)
+    shown = predicted(project, sets)
+    for place, number_of in enumerate(layer_order(project)):
+        colour = project.flat.colours[number_of]
+        left = float(delta_e00(shown[number_of], np.array(colour.lab)))
+        if left > OUT_OF_REACH_DE00:
+            ink = project.ink(project.impressions[place].zones[0].ink)
+            lighter = any(
+                project.flat.colours[n].lab[0] < colour.lab[0] for n in layer_order(project)[:place]
+            )
+            cause = "it is lighter than what lies under it" if lighter else "what lies under it shows through"
+            found.append(
+                Finding(
+                    "could show",
+                    "blocks",
+                    f"{colour.name} cannot be reached with a {_OPACITY[ink.opacity]} ink, ΔE "
+                    f"{number(left)}: {cause}.",
+                    "Make its ink more opaque, or print it earlier.",
+                )
+            )
+    return found
+
+
+_OPACITY = {"transparent": "transparent", "semi": "half opaque", "opaque": "opaque"}
 
 
 def _of_layers(project: Project) -> list[Finding]:

@@ -12,7 +12,7 @@ from nomos.colour import Film, Ground, delta_e00, ink_film
 from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Project
-from nomos.project.store import Assets, labels_from_png, png_width
+from nomos.project.store import Assets, labels_from_png, mask_from_png, png_width
 from nomos.project.trapping import border_traps
 from nomos.proof import (
     CombinationMap,
@@ -48,15 +48,20 @@ class MaskRequest:
     spreads: tuple[tuple[int, int], ...]
     trap_mm: float
     width_mm: float
+    drawn: tuple[bytes | None, ...]
 
 
 @dataclass(frozen=True, eq=False)
 class CutBlocks:
-    """The flat design's numbers and one mask for each block of the project, in its order of blocks."""
+    """The flat design's numbers and one mask for each block of the project, in its order of blocks.
+
+    worked_out : the masks before any was changed by hand.
+    """
 
     labels: Labels
     masks: tuple[Mask, ...]
     px_per_mm: float
+    worked_out: tuple[Mask, ...]
 
     @cached_property
     def borders(self) -> Borders:
@@ -81,6 +86,7 @@ def mask_request(project: Project, assets: Assets) -> MaskRequest | None:
         tuple(sorted((trap.lighter, trap.darker) for trap in traps if trap.kind == "spread")),
         project.trap_mm,
         project.image.width,
+        tuple(assets[block.drawn] if block.drawn else None for block in project.blocks),
     )
 
 
@@ -99,14 +105,35 @@ def _block_plan(project: Project, block: Block, labels_width: int) -> BlockPlan:
     return BlockPlan(block.colours, block.is_key, shadow, lines)
 
 
-def cut_blocks(request: MaskRequest, *, progress: Progress = NULL_PROGRESS) -> CutBlocks:
-    """Make the masks of a project's blocks. Raises Cancelled."""
-    labels = labels_from_png(request.labels_png)
+def cut_blocks(
+    request: MaskRequest, *, earlier: CutBlocks | None = None, progress: Progress = NULL_PROGRESS
+) -> CutBlocks:
+    """Make the masks of a project's blocks.
+
+    Parameters
+    ----------
+    request : what they depend on.
+    earlier : blocks whose request differed in nothing but masks changed by hand.
+
+    Raises
+    ------
+    ProjectError : a mask changed by hand is of another size.
+    Cancelled : called off through `progress`.
+    """
+    labels = earlier.labels if earlier else labels_from_png(request.labels_png)
     px_per_mm = labels.shape[1] / request.width_mm
-    masks = block_masks(
-        labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress
+    worked_out = (
+        earlier.worked_out
+        if earlier
+        else block_masks(
+            labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress
+        )
     )
-    return CutBlocks(labels, masks, px_per_mm)
+    masks = tuple(
+        mask if data is None else mask_from_png(data, labels.shape)
+        for mask, data in zip(worked_out, request.drawn, strict=True)
+    )
+    return CutBlocks(labels, masks, px_per_mm, worked_out)
 
 
 @dataclass(frozen=True, eq=False)
@@ -226,9 +253,8 @@ def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
     def shrunk(page: NDArray[np.uint8]) -> NDArray[np.uint8]:
         return np.ascontiguousarray(page[step // 2 :: step, step // 2 :: step])
 
-    return CutBlocks(
-        shrunk(blocks.labels), tuple(shrunk(mask) for mask in blocks.masks), blocks.px_per_mm / step
-    )
+    masks = tuple(shrunk(mask) for mask in blocks.masks)
+    return CutBlocks(shrunk(blocks.labels), masks, blocks.px_per_mm / step, masks)
 
 
 def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int = 12) -> tuple[Spot, ...]:

@@ -17,6 +17,7 @@ import numpy as np
 from nomos.design import Labels
 from nomos.errors import BadInput
 from nomos.project.model import VERSION, Project, ProjectError
+from nomos.separation import Mask
 
 MIMETYPE = "application/x-nomos-project"
 SUFFIX = ".nomos"
@@ -52,6 +53,24 @@ def labels_from_png(data: bytes) -> Labels:
     return np.asarray(labels, np.uint8)
 
 
+def mask_to_png(mask: Mask) -> bytes:
+    """A block's mask as a grey PNG, 0 and 255."""
+    done, data = cv2.imencode(".png", mask * np.uint8(255))
+    assert done
+    return data.tobytes()
+
+
+def mask_from_png(data: bytes, shape: tuple[int, int]) -> Mask:
+    """The mask in a PNG. Raises ProjectError where it is damaged or of another size."""
+    page = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_GRAYSCALE)
+    if page is None or page.shape != shape:
+        raise ProjectError(
+            "drawn",
+            "A block changed by hand does not fit the design; work the block out anew from the colours.",
+        )
+    return np.asarray(page >= 128).astype(np.uint8)
+
+
 def png_width(data: bytes) -> int:
     """Width in pixels of a PNG, from its header alone (PNG specification, chunk IHDR)."""
     return int.from_bytes(data[16:20], "big")
@@ -67,9 +86,8 @@ def labels_of(project: Project, assets: Assets) -> tuple[Labels, float]:
 
 def referenced(project: Project) -> tuple[str, ...]:
     """Digests of what the project needs beside it."""
-    return tuple(
-        d for d in (project.source and project.source.digest, project.flat and project.flat.labels) if d
-    )
+    first = (project.source and project.source.digest, project.flat and project.flat.labels)
+    return tuple(dict.fromkeys(d for d in (*first, *(block.drawn for block in project.blocks)) if d))
 
 
 def json_schema() -> dict[str, object]:

@@ -25,6 +25,8 @@ class AnswersColumn(QStackedWidget):
     """Shows the station the hand is at; what is asked for there goes to the controller."""
 
     packet_asked = pyqtSignal()
+    touch_asked = pyqtSignal(object)
+    """A Touch to draw with on the sheet, or None."""
     show_asked = pyqtSignal(float, float)
     """A place on the sheet, mm, that is to be looked at closely."""
 
@@ -105,6 +107,12 @@ class AnswersColumn(QStackedWidget):
         made.switch_thrown.connect(hand.throw_switch)
         made.source_asked.connect(hand.ask_inks)
         made.most_asked.connect(lambda most: hand.planner.ask(replace(hand.planner.asked, most_blocks=most)))
+        made.method_asked.connect(hand.choose_method)
+        made.touch_asked.connect(self.touch_asked)
+        made.anew_asked.connect(hand.work_out_anew)
+        made.simpler_asked.connect(hand.hands.simplify)
+        made.bring_asked.connect(hand.hands.bring_in)
+        made.send_asked.connect(hand.hands.send_out)
         made.fineness_asked.connect(hand.set_fineness)
         made.findings.show_asked.connect(self.show_asked)
         made.plans_asked.connect(hand.planner.look)

@@ -17,11 +17,13 @@ from nomos.project.keys import (
     without_made_key,
 )
 from nomos.project.model import LARGEST_SHIFT_MM
+from nomos.project.reduction import with_one_block_per_colour, with_reduction
 from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
+from nomos.ui.hands import Hands
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import InkSource, Planner
 from nomos.ui.views.answers import PAPER_ROW, ordered
@@ -36,9 +38,12 @@ class Controller(QObject):
     told = pyqtSignal(str)
     """A sentence for the user: why something could not be."""
 
-    def __init__(self, document: Document, keeper: ProofKeeper, files: Files, planner: Planner) -> None:
+    def __init__(
+        self, document: Document, keeper: ProofKeeper, files: Files, planner: Planner, hands: Hands
+    ) -> None:
         super().__init__()
-        self.document, self.keeper, self.files, self.planner = document, keeper, files, planner
+        self.document, self.keeper, self.files = document, keeper, files
+        self.planner, self.hands = planner, hands
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -49,11 +54,13 @@ class Controller(QObject):
         files.opened.connect(self.go_to)
         planner.changed.connect(self.shown)
         planner.told.connect(self.told)
+        hands.told.connect(self.told)
 
     # What the window has in its hand
 
     def _set(self, **changes: Any) -> None:
         self.state = replace(self.state, **changes)
+        self.hands.pull = self.state.pull
         self.shown.emit()
 
     def _project_changed(self, _before: Project | None, after: Project | None) -> None:
@@ -207,6 +214,18 @@ class Controller(QObject):
     def set_fineness(self, line_mm: float, tool_mm: float) -> None:
         """Set what is too fine to hold and to cut."""
         self.edit("Fineness", lambda p: ed.with_fineness(p, line_mm=line_mm, tool_mm=tool_mm))
+
+    def choose_method(self, method: str) -> None:
+        """Print from a block for each colour, or from one board cut further between pulls."""
+        if method == "reduction":
+            self.edit("Reduction", with_reduction)
+        else:
+            key = self.keeper.proof.drawn_key if self.keeper.proof else None
+            self.edit("A block a colour", lambda p: with_one_block_per_colour(p, key))
+
+    def work_out_anew(self) -> None:
+        """Undo what was changed by hand on the chosen block."""
+        self._on_block("Work out anew", lambda p, block: ed.with_drawn(p, {block: None}))
 
     def throw_switch(self, block: str) -> None:
         """Have a block print on the chosen colour, or no longer."""

@@ -89,12 +89,14 @@ class ProofKeeper(QObject):
     def _lay_exactly(self, request: MaskRequest, pulls: _Pulls) -> None:
         have = self._laid
         blocks = have.blocks if have is not None and have.request == request else None
+        by_hand = have is not None and replace(have.request, drawn=()) == replace(request, drawn=())
+        earlier = have.blocks if have is not None and by_hand else None
         project = self._document.project
         assert project is not None
         self._waiting = (request, pulls)
 
         def work(progress: Progress) -> tuple[_Laid, tuple[Spot, ...]]:
-            cut = blocks or cut_blocks(request, progress=progress)
+            cut = blocks or cut_blocks(request, earlier=earlier, progress=progress)
             # Measured here, or the window would wait for it.
             _ = cut.borders, cut.areas_mm2
             progress.report(0.9, "laying the sheet")

@@ -9,6 +9,7 @@ Unsaved = Literal["save", "discard", "cancel"]
 
 OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
 SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
+BLOCKS_FILTER = "Blocks (*.ora *.png *.tif *.tiff);;All files (*)"
 SAVE_FILTER = "Nomos project (*.nomos)"
 
 
@@ -20,6 +21,9 @@ class Questions(Protocol):
 
     def shelf_to_open(self) -> Path | None:
         """An ink shelf, or None."""
+
+    def blocks_to_open(self) -> list[Path]:
+        """An OpenRaster file or a set of masks; empty for none."""
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None."""
@@ -53,6 +57,11 @@ class Dialogs:
         """An ink shelf, or None."""
         name, _ = QFileDialog.getOpenFileName(self._parent, "Open an ink shelf", "", SHELF_FILTER)
         return Path(name) if name else None
+
+    def blocks_to_open(self) -> list[Path]:
+        """An OpenRaster file or a set of masks; empty for none."""
+        names, _ = QFileDialog.getOpenFileNames(self._parent, "Bring blocks in", "", BLOCKS_FILTER)
+        return [Path(name) for name in names]
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None. The dialog asks before replacing a file."""

@@ -1,5 +1,7 @@
 """The sheet in the middle: paper on neutral grey with rulers along its own edges."""
 
+from dataclasses import replace
+
 import numpy as np
 from numpy.typing import NDArray
 from PyQt6.QtCore import QPointF, QRectF, Qt, pyqtSignal
@@ -16,6 +18,7 @@ from PyQt6.QtGui import (
 from PyQt6.QtWidgets import QWidget
 
 from nomos.proof import render_view
+from nomos.separation.touch import Touch
 from nomos.ui import sheet_marks, theme
 from nomos.ui.viewport import Viewport, fitted
 from nomos.ui.views.sheet import Raster, SheetContent
@@ -36,6 +39,8 @@ class SheetView(QWidget):
     """A click on the sheet, mm."""
     handle_dragged = pyqtSignal(float, float, int)
     """How far the handle has been dragged from where it was (mm), and the number of the gesture."""
+    touched = pyqtSignal(object)
+    """A Touch, its points in mm on the sheet."""
     zoomed = pyqtSignal(float)
     """Screen pixels per mm."""
 
@@ -55,6 +60,8 @@ class SheetView(QWidget):
         self._gesture = 0
         self._pointer: QPointF | None = None
         self.loupe = False
+        self._touch: Touch | None = None
+        self._stroke: list[tuple[float, float]] = []
         self._shown_place: tuple[float, float] | None = None
 
     def show_content(self, content: SheetContent | None) -> None:
@@ -90,6 +97,12 @@ class SheetView(QWidget):
         """Screen pixels per mm at true size."""
         screen = self.screen()
         return (screen.physicalDotsPerInch() if screen else 96.0) / MM_PER_INCH
+
+    def set_touch(self, touch: Touch | None) -> None:
+        """Touch the block with this tool from now on instead of moving the sheet; None moves it again."""
+        self._touch, self._stroke = touch, []
+        self.setCursor(Qt.CursorShape.ArrowCursor if touch is None else Qt.CursorShape.CrossCursor)
+        self.update()
 
     def look_at(self, x_mm: float, y_mm: float) -> None:
         """Bring a place on the sheet to the middle, close up."""
@@ -147,6 +160,8 @@ class SheetView(QWidget):
             sheet_marks.draw_kento(painter, view, content.kento, content.sheet_mm)
         block = content.kento.block if content.kento else None
         sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
+        if self._touch is not None and self._stroke:
+            sheet_marks.draw_stroke(painter, view, replace(self._touch, points=tuple(self._stroke)))
         if self._shown_place is not None:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*self._shown_place)))
         for spot in content.spots:
@@ -207,6 +222,10 @@ class SheetView(QWidget):
         assert event is not None
         self._pressed = event.position()
         self._dragging = ""
+        if self._touch is not None:
+            self._stroke = [self._view.to_sheet(event.position().x(), event.position().y())]
+            self.update()
+            return
         handle = self._content.handle if self._content else None
         if handle is not None and event.button() == Qt.MouseButton.LeftButton:
             away = QPointF(*self._view.to_screen(*handle)) - event.position()
@@ -219,6 +238,10 @@ class SheetView(QWidget):
         assert event is not None
         here = event.position()
         self._pointer = here
+        if self._stroke:
+            self._stroke.append(self._view.to_sheet(here.x(), here.y()))
+            self.update()
+            return
         if self._pressed is not None:
             if self._dragging == "handle":
                 x, y = self._view.to_sheet(here.x(), here.y())
@@ -236,6 +259,12 @@ class SheetView(QWidget):
 
     def mouseReleaseEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
+        if self._touch is not None and self._stroke:
+            stroke, self._stroke = tuple(self._stroke), []
+            self._pressed = None
+            self.touched.emit(replace(self._touch, points=stroke))
+            self.update()
+            return
         if self._pressed is not None and not self._dragging:
             self.picked.emit(*self._view.to_sheet(event.position().x(), event.position().y()))
         self._pressed, self._dragging = None, ""

@@ -4,6 +4,7 @@ from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
 from PyQt6.QtGui import QBrush, QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
 
 from nomos.registration import Kento, Notch, Rect
+from nomos.separation.touch import Touch
 from nomos.ui import theme
 from nomos.ui.viewport import Viewport, tick_step
 from nomos.units import number, size_text
@@ -121,6 +122,23 @@ def draw_spot(painter: QPainter, at: QPointF) -> None:
     painter.setPen(QPen(QColor("#1c1c1c"), 1.6))
     painter.setBrush(QColor("#ffffff"))
     painter.drawPath(shape)
+
+
+def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
+    """A stroke while it is drawn."""
+    points = touch.points if touch.tool != "line" else (touch.points[0], touch.points[-1])
+    line = QPolygonF([QPointF(*view.to_screen(*point)) for point in points])
+    colour = QColor(_ACCENT if touch.prints else QColor("#ffffff"))
+    colour.setAlpha(170)
+    if touch.tool == "lasso":
+        painter.setPen(QPen(_ACCENT, 1.4, Qt.PenStyle.DashLine))
+        painter.setBrush(colour)
+        painter.drawPolygon(line)
+        return
+    width = max(1.0, touch.width_mm * view.scale)
+    round_cap, round_join = Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin
+    painter.setPen(QPen(colour, width, Qt.PenStyle.SolidLine, round_cap, round_join))
+    painter.drawPolyline(line)
 
 
 def draw_handle(painter: QPainter, at: QPointF) -> None:

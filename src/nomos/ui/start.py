@@ -17,6 +17,7 @@ from nomos.ui import rescue, theme
 from nomos.ui.controller import Controller
 from nomos.ui.document import Document
 from nomos.ui.files import Files
+from nomos.ui.hands import Hands
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import Planner
@@ -48,7 +49,8 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
     files = Files(document, runner, dialogs)
-    controller = Controller(document, keeper, files, Planner(document, runner, keeper))
+    planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
+    controller = Controller(document, keeper, files, planner, hands)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

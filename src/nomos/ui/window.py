@@ -103,6 +103,8 @@ class Window(QMainWindow):
         self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
         self.answers.packet_asked.connect(self._write_packet)
         self.answers.show_asked.connect(self.sheet.look_at)
+        self.answers.touch_asked.connect(self.sheet.set_touch)
+        self.sheet.touched.connect(hand.hands.touch)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
@@ -173,7 +175,7 @@ class Window(QMainWindow):
 
     def _stop(self) -> None:
         """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in ("design", "plans", "packet"):
+        for slot in ("design", "plans", "packet", "simplify"):
             self.runner.cancel(slot)
 
     def _turn_loupe(self) -> None:
@@ -214,6 +216,7 @@ _SAID = {
     "proof": "laying the sheet",
     "packet": "writing the packet",
     "plans": "looking for plans",
+    "simplify": "simplifying a block",
 }
 
 _HINTS: dict[Station, str] = {

@@ -1,6 +1,7 @@
 """Which blocks?"""
 
 from collections.abc import Sequence
+from typing import get_args
 
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QScrollArea
@@ -12,6 +13,7 @@ from nomos.project.model import (
     WIDEST_LINE_MM,
 )
 from nomos.separation.solver import MOST_BLOCKS
+from nomos.separation.touch import Tool, Touch
 from nomos.ui.controls import (
     Choice,
     ColourRows,
@@ -22,11 +24,12 @@ from nomos.ui.controls import (
     button,
     label,
 )
-from nomos.ui.stations.parts import Cards, answers_column
+from nomos.ui.stations.parts import Cards, answers_column, group
 from nomos.ui.views.blocks import BlocksView
 from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Note
 
+PARTS = (("blocks", "Blocks"), ("fewer", "Fewer"), ("joins", "Joins"), ("hand", "By hand"))
 SOURCES = (
     ("mix", "any ink I could mix"),
     ("own", "the inks of this project"),
@@ -55,6 +58,13 @@ class BlocksStation(QScrollArea):
     most_asked = pyqtSignal(int)
     plans_asked = pyqtSignal()
     plan_taken = pyqtSignal(str)
+    touch_asked = pyqtSignal(object)
+    """A Touch to draw with, or None to move the sheet again."""
+    anew_asked = pyqtSignal()
+    simpler_asked = pyqtSignal()
+    method_asked = pyqtSignal(str)
+    bring_asked = pyqtSignal()
+    send_asked = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -75,18 +85,46 @@ class BlocksStation(QScrollArea):
         self.switch_note = label("Each patch is the colour that a click would give.", kind="quiet")
         self.findings = FindingList()
         self._make_fields()
+        self._make_touches()
         self._make_plans()
-        for part in (
-            self.summary, self.shown, self.rows, self.name, self.key,
-            label("The key", kind="name"), self.key_kind, self.contour_fields,
-            self.switch_title, self.switches, self.switch_note,
-            label("Fewer blocks by overprinting", kind="name"), self.plan_fields, self.look, self.plan_note,
-            self.cards, label("Where colours meet", kind="name"), self.fields, self.findings,
-        ):  # fmt: skip
-            column.addWidget(part)
+        self.parts = Choice(tuple((part, text) for part, text in PARTS))
+        for widget in (self.summary, self.shown, self.parts):
+            column.addWidget(widget)
+        self.method = Choice((("plain", "A block a colour"), ("reduction", "Reduction")))
+        self._groups = {
+            "blocks": group(
+                self.method,
+                self.rows, self.name, self.key, self.switch_title, self.switches, self.switch_note
+            ),
+            "fewer": group(
+                label("Fewer blocks by overprinting", kind="name"), self.plan_fields, self.look,
+                self.plan_note, self.cards,
+            ),
+            "joins": group(
+                label("The key", kind="name"), self.key_kind, self.contour_fields,
+                label("Where colours meet", kind="name"), self.fields, self.findings,
+            ),
+            "hand": group(
+                label("Touch the chosen block", kind="name"), self.touch_note, self.tools, self.prints,
+                self.touch_fields, self.anew, label("Let it be worked out", kind="name"), self.simpler,
+                label("In another program", kind="name"), self.send, self.bring,
+            ),
+        }  # fmt: skip
+        for made in self._groups.values():
+            column.addWidget(made)
         column.addStretch(1)
+        self.turn_to("blocks")
         self._is_key = False
         self._connect()
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station; the hand's tools are put down when it is left."""
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        if part != "hand" and self._tool != "move":
+            self.tools.show_choice("move")
+            self._ask_touch(tool="move")
 
     def _make_fields(self) -> None:
         self.fields = Fields()
@@ -100,6 +138,28 @@ class BlocksStation(QScrollArea):
         self.fields.add("Thinnest line that holds", self.line_box)
         self.fields.add("Finest tool", self.tool_box)
 
+    def _make_touches(self) -> None:
+        self.tools = Choice((("move", "Move"), ("brush", "Brush"), ("line", "Line"), ("lasso", "Lasso")))
+        self.tools.show_choice("move")
+        self.prints = Choice((("on", "Print there"), ("off", "Print there no longer")))
+        self.prints.show_choice("on")
+        self.touch_fields = Fields()
+        self.brush_box = NumberBox(0.1, 50, step=0.5)
+        self.brush_box.show_value(2.0)
+        self.touch_fields.add("Width of brush and line", self.brush_box)
+        self.touch_note = label(kind="quiet")
+        self.anew = button("Work it out from the colours again")
+        self.simpler = button("Simplify it where nothing is seen")
+        self.bring = button("Bring blocks in from a file…")
+        self.send = button("Send blocks out as OpenRaster…")
+        self._tool, self._prints = "move", "on"
+
+    def _ask_touch(self, *, tool: str | None = None, prints: str | None = None) -> None:
+        self._tool, self._prints = tool or self._tool, prints or self._prints
+        found = next((known for known in get_args(Tool) if known == self._tool), None)
+        touch = Touch(found, (), self.brush_box.value(), self._prints == "on") if found else None
+        self.touch_asked.emit(touch)
+
     def _make_plans(self) -> None:
         self.plan_fields = Fields()
         self.source = QComboBox()
@@ -112,6 +172,8 @@ class BlocksStation(QScrollArea):
         self.cards = Cards("Plans")
 
     def _connect(self) -> None:
+        self.parts.chosen.connect(self.turn_to)
+        self.method.chosen.connect(self.method_asked)
         self.rows.chosen.connect(self.pull_chosen)
         self.shown.chosen.connect(self.shown_asked)
         self.name.given.connect(self.renamed)
@@ -128,12 +190,20 @@ class BlocksStation(QScrollArea):
             )
         self.source.activated.connect(lambda place: self.source_asked.emit(SOURCES[place][0]))
         self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
+        self.tools.chosen.connect(lambda tool: self._ask_touch(tool=tool))
+        self.prints.chosen.connect(lambda prints: self._ask_touch(prints=prints))
+        self.brush_box.set_by_hand.connect(lambda _value: self._ask_touch())
+        self.anew.clicked.connect(self.anew_asked)
+        self.simpler.clicked.connect(self.simpler_asked)
+        self.bring.clicked.connect(self.bring_asked)
+        self.send.clicked.connect(self.send_asked)
         self.look.clicked.connect(self.plans_asked)
         self.cards.chosen.connect(self.plan_taken)
 
     def show_view(self, view: BlocksView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
         self.summary.setText(view.summary)
+        self.method.show_choice("reduction" if view.reduction else "plain")
         self.shown.show_choice("block" if view.alone else "print")
         self.rows.show_rows(view.rows, view.chosen)
         self.trap_box.show_value(view.trap_mm)
@@ -150,6 +220,9 @@ class BlocksStation(QScrollArea):
         if view.chosen is not None:
             self.name.show_name(view.chosen_name)
             self.key.setText("Make it a colour block" if view.chosen_is_key else "Make it the key")
+        self.touch_note.setText(view.touch_note)
+        self.anew.setVisible(view.by_hand)
+        self.simpler.setEnabled(view.chosen is not None)
         self.switch_title.setText(view.switch_title)
         self.switches.show_rows(view.switches, None)
         self.switches.setVisible(bool(view.switches))

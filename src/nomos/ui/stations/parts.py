@@ -30,6 +30,17 @@ def answers_column(area: QScrollArea, question: str) -> QVBoxLayout:
     return column
 
 
+def group(*widgets: QWidget) -> QWidget:
+    """Widgets that are shown and hidden together, one below the other."""
+    made = QWidget()
+    column = QVBoxLayout(made)
+    column.setContentsMargins(0, 0, 0, 0)
+    column.setSpacing(theme.scaled(8))
+    for widget in widgets:
+        column.addWidget(widget)
+    return made
+
+
 class ColourEditor(QWidget):
     """A colour changed by lightness, chroma and hue."""
 

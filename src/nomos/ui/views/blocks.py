@@ -9,6 +9,8 @@ from numpy.typing import NDArray
 from nomos.colour import delta_e00, lab_to_hex
 from nomos.project import Project, Proof
 from nomos.project.keys import CONTOUR_MM, KeyKind, key_kind
+from nomos.project.model import Block
+from nomos.project.reduction import is_reduction
 from nomos.project.separating import kept_key, plan_costs, planned_colours
 from nomos.project.trapping import predicted, printing_sets
 from nomos.proof import Index, mips, render_view
@@ -36,6 +38,9 @@ class BlocksView:
     tool_mm: float
     alone: bool
     summary: str
+    reduction: bool
+    by_hand: bool
+    touch_note: str
     switch_title: str
     switches: tuple[Row, ...]
 
@@ -49,6 +54,9 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
     summary = f"{colours} colour block{'s' if colours != 1 else ''}{' and the key' if keys else ', no key'}"
     if bare:
         summary += f"; {bare} colour{'s' if bare > 1 else ''} left to the paper"
+    reduction = is_reduction(project)
+    if reduction:
+        summary = f"One board in {len(project.blocks)} states; no sheet can be added once it is cut further"
     title, switches = switch_rows(project, state.colour)
     return BlocksView(
         _rows(project, proof),
@@ -64,19 +72,33 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         project.tool_mm,
         state.shown == "block",
         f"{summary}.",
+        reduction,
+        bool(chosen and chosen.drawn),
+        _touch_note(chosen),
         title,
         switches,
     )
 
 
+def _touch_note(block: Block | None) -> str:
+    if block is None:
+        return "Choose a block first."
+    if block.drawn:
+        return f"{block.name} has been changed by hand; traps and colours no longer change it."
+    return f"Strokes change {block.name} only. Wheel and arrow keys still move the sheet."
+
+
 def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
-    rows = []
+    rows: list[Row] = []
+    reduction = is_reduction(project)
     image = project.image.width * project.image.height
     numbers = {block.id: place for place, block in enumerate(project.blocks)}
     for impression in project.impressions:
         block = project.block(impression.block)
         ink = project.ink(impression.zones[0].ink)
         figure, quiet = "", "key block" if block.is_key else "colour block"
+        if reduction:
+            quiet = f"state {len(rows) + 1}"
         if proof is not None and len(proof.blocks.masks) == len(project.blocks):
             area = proof.blocks.areas_mm2[numbers[block.id]]
             figure = f"{number(area / 100, 1)} cm²"
@@ -129,7 +151,7 @@ def plan_cards(
             if len(plan.members) != len(numbers):
                 continue
             costs = plan_costs(project, proof.blocks.borders, plan, keep_key=keep_key)
-            blocks = len(plan.inks) + key
+            blocks, cut_m = len(plan.inks) + key, costs.outline_mm / 1000
             another = "" if place == 0 else ", another way"
             cards.append(
                 Card(
@@ -137,8 +159,9 @@ def plan_cards(
                     f"{blocks} block{'s' if blocks > 1 else ''}{another}",
                     f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}   "
                     f"{plan.reached} of {len(numbers)}",
-                    f"cut {number(costs.outline_mm / 1000)} m, tight {number(costs.tight_mm / 1000)} m, "
-                    f"clear {number(costs.clear_area_mm2 / 1e4)} dm²",
+                    f"cut {number(cut_m, 0 if cut_m >= 10 else 1)} m, "
+                    f"tight {number(costs.tight_mm / 1000)} m, "
+                    f"clear {number(costs.clear_area_mm2 / 1e4, 0)} dm²",
                     False,
                     _plan_picture(project, proof, plan, numbers, tall),
                 )

@@ -6,9 +6,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
-from nomos.order import DRYING_H, before_next
+from nomos.order import DRYING_H
 from nomos.project import Project, Proof, Station, kento_or_reason, sheet_labs
-from nomos.project.edits import layers
+from nomos.project.edits import between_pulls
 from nomos.proof import render_view
 from nomos.ui.views.state import STATIONS, UiState
 from nomos.units import number, size_text
@@ -91,7 +91,7 @@ def ladder_rungs(
     """The ladder, bare paper first. thumb_px : height of the small pictures."""
     if project is None:
         return ()
-    notes = (*before_next(layers(project)), "finished print")
+    notes = (*between_pulls(project), "finished print")
     finished = len(project.impressions)
     looked_at = finished if state.pulls is None else state.pulls
     rungs = [Rung(None, 0, "Bare paper", None, "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
