@@ -681,3 +681,27 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     click(station.method.findChildren(QPushButton)[0])
     settle(desk)
     assert [b.colours for b in project_of(desk).blocks] == [b.colours for b in before.blocks]
+
+
+def test_a_clicked_field_is_split_off_and_merged_back(demo_desk: Desk) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_1)
+    settle(desk)
+    station, sheet = desk.window.answers.design, desk.window.sheet
+    press(sheet, *sheet.viewport.to_screen(100, 20))  # the slate of the upper sky
+    settle(desk)
+    assert station.split.isEnabled()
+    click(station.split)
+    settle(desk)
+    flat = project_of(desk).flat
+    assert flat is not None
+    assert flat.colours[9].name == "Slate 2"
+    desk.controller.choose_colour(9)
+    settle(desk)
+    station.merge.setCurrentIndex(6)
+    station.merge.activated.emit(6)  # as a choice in the list does
+    settle(desk)
+    assert len(project_of(desk).flat.colours) == 9  # type: ignore[union-attr]
+    assert desk.keeper.proof is not None
+    assert desk.keeper.proof.mean_de00 < 1.5
+    assert desk.document.stack.count() == 2

@@ -67,7 +67,14 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 def _separate(options: argparse.Namespace) -> int:
     from nomos.formats import read_shelf
     from nomos.project import labels_of, save
-    from nomos.project.separating import PROCESS_INKS, inks_in_use, solver_request, with_plan
+    from nomos.project.separating import (
+        PROCESS_INKS,
+        inks_in_use,
+        nearest_reachable,
+        planned_colours,
+        solver_request,
+        with_plan,
+    )
     from nomos.separation.fields import measure_borders
     from nomos.separation.solver import solve
 
@@ -87,12 +94,27 @@ def _separate(options: argparse.Namespace) -> int:
         must_not=options.must_not, seed=options.seed,
     )  # fmt: skip
     found = solve(request)
+    bare = project.bare_colours()
+    wanted = {
+        n: project.flat.colours[n].lab for n in planned_colours(project, keep_key=keep) if n not in bare
+    }
+    reach = nearest_reachable(project.paper.lab, wanted, inks)
     best = with_plan(project, found[-1][0], keep_key=keep)
     figures: dict[str, Any] = {
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
         "key": has_key,
         "plans": [
             _plan_figures(project, borders, plan, keep=keep, key=has_key) for plans in found for plan in plans
+        ],
+        "reach": [
+            {
+                "id": number,
+                "name": project.flat.colours[number].name,
+                "nearest": [round(value, 2) for value in near.lab],
+                "de00": round(near.de00, 3),
+                "inks": [{"name": name, "strength": strength} for name, strength in near.inks],
+            }
+            for number, near in sorted(reach.items())
         ],
     }
     if options.out:

@@ -8,6 +8,7 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab, delta_e00, ink_film
 from nomos.colour.stacks import stack_labs
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.naming import colour_names
 from nomos.separation.fields import Borders
@@ -148,11 +149,16 @@ class Reach:
 
 
 def nearest_reachable(
-    paper: Lab, wanted: Mapping[int, Lab], inks: Sequence[CandidateInk]
+    paper: Lab,
+    wanted: Mapping[int, Lab],
+    inks: Sequence[CandidateInk],
+    *,
+    progress: Progress = NULL_PROGRESS,
 ) -> dict[int, Reach]:
     """For each wanted colour the nearest that one ink, or two over each other, can give.
 
     At any allowed strength. Shows a sketch drawn with the wrong red before anything is cut.
+    Raises Cancelled.
     """
     if not wanted:
         return {}
@@ -161,6 +167,7 @@ def nearest_reachable(
     films = len(shelf.entries)
     best: dict[int, Reach] = {}
     for first in range(films):
+        progress.report(first / films, "trying two inks over each other")
         pairs = np.array([(first, second) for second in range(films)], np.intp)
         labs = stack_labs(shelf.ground, shelf.table, pairs)
         distances = delta_e00(labs[:, None], shelf.wanted[None, :, None])

@@ -16,7 +16,7 @@ from nomos.ui.stations.inks import InksStation
 from nomos.ui.stations.order import OrderStation
 from nomos.ui.stations.register import RegisterStation
 from nomos.ui.views import answers
-from nomos.ui.views.blocks import blocks_view, plan_cards
+from nomos.ui.views.blocks import blocks_view, plan_cards, reach_rows
 
 _CARD_PICTURE = 66
 
@@ -73,7 +73,8 @@ class AnswersColumn(QStackedWidget):
             note = (
                 f"Click a plan to take it. Reached: within ΔE {REACHED_DE00:g}." if found.done else "Looking…"
             )
-        self.blocks.show_plans(asked.source, asked.most_blocks, cards, note)
+        reach = reach_rows(project, found.reach) if found else ()
+        self.blocks.show_plans(asked.source, asked.most_blocks, cards, note, reach)
 
     @cached_property
     def design(self) -> DesignStation:
@@ -87,6 +88,8 @@ class AnswersColumn(QStackedWidget):
         made.renamed.connect(hand.rename_colour)
         made.recoloured.connect(hand.recolour)
         made.bare_asked.connect(hand.leave_bare)
+        made.merge_asked.connect(hand.merge_colour)
+        made.split_asked.connect(hand.split_field)
         made.retitled.connect(hand.rename)
         self.addWidget(made)
         return made

@@ -8,8 +8,9 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, Opacity
 from nomos.errors import BadInput
-from nomos.project import Project, Station
+from nomos.project import Project, Station, digest
 from nomos.project import edits as ed
+from nomos.project.fields import merged, split_off
 from nomos.project.keys import (
     with_contour_key,
     with_drawn_key,
@@ -116,7 +117,7 @@ class Controller(QObject):
 
     def choose_colour(self, colour: int) -> None:
         """Choose a flat colour."""
-        self._set(colour=colour)
+        self._set(colour=colour, place=None)
 
     def choose_page(self, page: str) -> None:
         """Choose the paper for the templates."""
@@ -135,7 +136,7 @@ class Controller(QObject):
         colour = int(labels[y, x])
         of_block = {block.id for block in project.blocks if colour in block.colours}
         pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
-        self._set(colour=colour, pull=pull)
+        self._set(colour=colour, pull=pull, place=(x, y))
 
     # Edits
 
@@ -161,6 +162,27 @@ class Controller(QObject):
         self.edit(
             "Recolour", lambda p: ed.with_colour(p, number, lab=lab), merge_key=("colour", number, gesture)
         )
+
+    def merge_colour(self, number: int, into: int) -> None:
+        """Give one flat colour to another."""
+        proof = self.keeper.proof
+        if proof is not None:
+            self._refield("Merge colours", lambda p: merged(p, proof.blocks.labels, number, into))
+            self._set(colour=min(into, into - (number < into)))
+
+    def split_field(self) -> None:
+        """Make the field last clicked a colour of its own."""
+        proof, place = self.keeper.proof, self.state.place
+        if proof is not None and place is not None:
+            self._refield("Split a field off", lambda p: split_off(p, proof.blocks.labels, *place))
+
+    def _refield(self, text: str, change: Callable[[Project], tuple[Project, bytes]]) -> None:
+        def with_asset(project: Project) -> Project:
+            after, png = change(project)
+            self.document.assets[digest(png)] = png
+            return after
+
+        self.edit(text, with_asset)
 
     def leave_bare(self, number: int, bare: bool) -> None:
         """Leave a flat colour to the paper, or give it a block of its own."""

@@ -119,7 +119,12 @@ class ProofKeeper(QObject):
     def _colour(self) -> None:
         """Colours, matches and findings of the sheet as laid: some tables of a few dozen rows."""
         project, have = self._document.project, self._laid
-        if project is None or have is None:
+        if project is None or project.flat is None or have is None:
+            return
+        # A sheet laid from another flat design says nothing of this one: the old proof stands until
+        # the new one is there.
+        if have.request.labels_png != self._document.assets[project.flat.labels]:
+            self.changed.emit()
             return
         if sorted(have.laid.ids) == sorted(i.id for i in project.impressions):
             self.proof = prove(project, have.blocks, have.laid, self._spots)

@@ -7,9 +7,16 @@ from typing import Literal
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
-from nomos.progress import Progress
+from nomos.progress import Part, Progress
 from nomos.project import Project
-from nomos.project.separating import PROCESS_INKS, inks_in_use, planned_colours, solver_request
+from nomos.project.separating import (
+    PROCESS_INKS,
+    Reach,
+    inks_in_use,
+    nearest_reachable,
+    planned_colours,
+    solver_request,
+)
 from nomos.separation.fields import Borders
 from nomos.separation.solver import CandidateInk, Plan, SolverRequest, mixable_inks, solve
 from nomos.ui.document import Document
@@ -32,12 +39,16 @@ class Asked:
 
 @dataclass(frozen=True)
 class Found:
-    """The plans for a flat design, by number of colour blocks; `done` once the search has ended."""
+    """The plans for a flat design, by number of colour blocks; `done` once the search has ended.
+
+    reach : for each flat colour the nearest that two of the inks at most can give.
+    """
 
     labels: str
     asked: Asked
     plans: tuple[tuple[Plan, ...], ...]
     done: bool
+    reach: tuple[tuple[int, Reach], ...] = ()
 
 
 class Planner(QObject):
@@ -92,13 +103,22 @@ class Planner(QObject):
             self.told.emit(str(error))
             return
 
-        def work(progress: Progress) -> tuple[tuple[Plan, ...], ...]:
-            return solve(
-                request, progress=progress, better=lambda blocks, plan: self._better.emit(asked, blocks, plan)
-            )
+        numbers = planned_colours(project, keep_key=asked.keep_key)
+        bare = project.bare_colours()
+        wanted = {n: project.flat.colours[n].lab for n in numbers if n not in bare}
+        paper, inks = project.paper.lab, request.inks
 
-        def take(plans: tuple[tuple[Plan, ...], ...]) -> None:
-            self.found = Found(labels, asked, plans, done=True)
+        def work(progress: Progress) -> Found:
+            reach = nearest_reachable(paper, wanted, inks, progress=Part(progress, 0.0, 0.1))
+            plans = solve(
+                request,
+                progress=Part(progress, 0.1, 1.0),
+                better=lambda blocks, plan: self._better.emit(asked, blocks, plan),
+            )
+            return Found(labels, asked, plans, done=True, reach=tuple(sorted(reach.items())))
+
+        def take(result: Found) -> None:
+            self.found = result
             self.changed.emit()
 
         self._runner.run("plans", work, take, self.told.emit)

@@ -27,7 +27,7 @@ from nomos.ui.controls import (
 from nomos.ui.stations.parts import Cards, answers_column, group
 from nomos.ui.views.blocks import BlocksView
 from nomos.ui.views.cards import Card
-from nomos.ui.views.rows import Note
+from nomos.ui.views.rows import Note, Row
 
 PARTS = (("blocks", "Blocks"), ("fewer", "Fewer"), ("joins", "Joins"), ("hand", "By hand"))
 SOURCES = (
@@ -98,7 +98,7 @@ class BlocksStation(QScrollArea):
             ),
             "fewer": group(
                 label("Fewer blocks by overprinting", kind="name"), self.plan_fields, self.look,
-                self.plan_note, self.cards,
+                self.plan_note, self.cards, self.reach_title, self.reach,
             ),
             "joins": group(
                 label("The key", kind="name"), self.key_kind, self.contour_fields,
@@ -170,6 +170,8 @@ class BlocksStation(QScrollArea):
         self.look = button("Look for plans")
         self.plan_note = label(kind="quiet")
         self.cards = Cards("Plans")
+        self.reach_title = label("Nearest to the sketch with two of these inks", kind="name")
+        self.reach = ColourRows("Nearest to the sketch")
 
     def _connect(self) -> None:
         self.parts.chosen.connect(self.turn_to)
@@ -229,8 +231,12 @@ class BlocksStation(QScrollArea):
         self.switch_note.setVisible(bool(view.switches))
         self.findings.show_findings(notes)
 
-    def show_plans(self, source: str, most: int, cards: Sequence[Card], note: str) -> None:
-        """Show what plans are looked for, and those found so far."""
+    def show_plans(
+        self, source: str, most: int, cards: Sequence[Card], note: str, reach: Sequence[Row]
+    ) -> None:
+        """Show what plans are looked for, those found so far, and what the inks come to at best."""
+        self.reach.show_rows(reach, None)
+        self.reach_title.setVisible(bool(reach))
         self.source.setCurrentIndex([value for value, _ in SOURCES].index(source))
         self.most_box.show_value(most)
         self.cards.show_choices(cards)

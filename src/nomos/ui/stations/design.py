@@ -1,7 +1,7 @@
 """What is the design made of?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QScrollArea
+from PyQt6.QtWidgets import QComboBox, QScrollArea
 
 from nomos.design import FEWEST, MOST, Suggestion
 from nomos.ui.controls import (
@@ -32,6 +32,8 @@ class DesignStation(QScrollArea):
     recoloured = pyqtSignal(int, object, int)
     bare_asked = pyqtSignal(int, bool)
     retitled = pyqtSignal(str)
+    merge_asked = pyqtSignal(int, int)
+    split_asked = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -51,15 +53,18 @@ class DesignStation(QScrollArea):
         self.rows = ColourRows("Flat colours")
         self.name = NameField("Name of the colour")
         self.bare = button("Leave it bare")
+        self.merge = QComboBox()
+        self.merge.setAccessibleName("Merge this colour into another")
+        self.split = button("Split the clicked field off")
         self.editor = ColourEditor()
         self.findings = FindingList()
         for part in (
             self.title, self.source, self.shown, self.fields, self.curve_note, self.curve, self.rows,
-            self.name, self.editor, self.bare, self.findings,
+            self.name, self.editor, self.bare, self.merge, self.split, self.findings,
         ):  # fmt: skip
             column.addWidget(part)
         column.addStretch(1)
-        self._chosen, self._bare = -1, False
+        self._chosen, self._bare, self._count = -1, False, 0
         self.title.given.connect(self.retitled)
         self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
         self.curve.chosen.connect(self.count_asked)
@@ -69,7 +74,14 @@ class DesignStation(QScrollArea):
         self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
         self.name.given.connect(lambda name: self.renamed.emit(self._chosen, name))
         self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
+        self.merge.activated.connect(self._ask_merge)
+        self.split.clicked.connect(self.split_asked)
         self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
+
+    def _ask_merge(self, place: int) -> None:
+        others = [n for n in range(self._count) if n != self._chosen]
+        if place > 0:
+            self.merge_asked.emit(self._chosen, others[place - 1])
 
     def show_view(self, view: DesignView, suggestion: Suggestion | None, notes: tuple[Note, ...]) -> None:
         """Show the station."""
@@ -97,8 +109,10 @@ class DesignStation(QScrollArea):
             None if view.chosen is None else str(view.chosen),
         )
         self._chosen, self._bare = -1 if view.chosen is None else view.chosen, view.chosen_bare
-        for part in (self.name, self.editor, self.bare):
+        for part in (self.name, self.editor, self.bare, self.merge, self.split):
             part.setVisible(view.chosen is not None)
+        self._show_merge(view)
+        self.split.setEnabled(view.can_split)
         if view.strips is not None:
             self.name.show_name(view.chosen_name)
             self.editor.show_colour(view.strips)
@@ -106,3 +120,12 @@ class DesignStation(QScrollArea):
                 "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"
             )
         self.findings.show_findings(notes)
+
+    def _show_merge(self, view: DesignView) -> None:
+        names = [row.name for place, row in enumerate(view.rows) if place != view.chosen]
+        self._count = len(view.rows)
+        wanted = ["Merge it into…", *names]
+        if [self.merge.itemText(n) for n in range(self.merge.count())] != wanted:
+            self.merge.clear()
+            self.merge.addItems(wanted)
+        self.merge.setCurrentIndex(0)

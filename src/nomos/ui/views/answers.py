@@ -99,6 +99,7 @@ class DesignView:
     chosen: int | None
     chosen_name: str
     chosen_bare: bool
+    can_split: bool
     strips: ColourStrips | None
     shown: str
     has_source: bool
@@ -133,6 +134,7 @@ def design_view(project: Project, proof: Proof | None, state: UiState) -> Design
         chosen=chosen,
         chosen_name=picked.name if picked else "",
         chosen_bare=chosen in bare,
+        can_split=chosen is not None and state.place is not None,
         strips=colour_strips(picked.lab) if picked else None,
         shown=state.shown,
         has_source=project.source is not None,

@@ -11,7 +11,7 @@ from nomos.project import Project, Proof
 from nomos.project.keys import CONTOUR_MM, KeyKind, key_kind
 from nomos.project.model import Block
 from nomos.project.reduction import is_reduction
-from nomos.project.separating import kept_key, plan_costs, planned_colours
+from nomos.project.separating import Reach, kept_key, plan_costs, planned_colours
 from nomos.project.trapping import predicted, printing_sets
 from nomos.proof import Index, mips, render_view
 from nomos.separation.solver import Plan
@@ -167,6 +167,21 @@ def plan_cards(
                 )
             )
     return tuple(cards)
+
+
+def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Row, ...]:
+    """What the inks at hand can come to for each colour of the sketch, worst first."""
+    if project.flat is None:
+        return ()
+    rows = []
+    for place, found in sorted(reach, key=lambda each: -each[1].de00):
+        if place >= len(project.flat.colours):
+            continue
+        inks = " over ".join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
+        name = project.flat.colours[place].name
+        shown = lab_to_hex(np.array(found.lab))
+        rows.append(Row(str(place), shown, name, f"ΔE {number(found.de00)}", inks or "bare paper"))
+    return tuple(rows)
 
 
 def _plan_picture(

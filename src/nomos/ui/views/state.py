@@ -14,6 +14,7 @@ class UiState:
     """Nothing of this is saved with the project.
 
     pulls : the sheet after so many pulls; None is the finished print.
+    place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, or one block alone.
     """
@@ -25,3 +26,4 @@ class UiState:
     shown: Shown = "print"
     page: str = "A4"
     paper_chosen: bool = False
+    place: tuple[int, int] | None = None

@@ -1,0 +1,98 @@
+"""Merging flat colours and splitting a field off: edits that make a new page of colour numbers."""
+
+from collections.abc import Mapping
+
+import numpy as np
+from msgspec.structs import replace
+
+from nomos.design import MOST, Labels
+from nomos.project.model import Project, ProjectError, WantedColour
+from nomos.project.reduction import is_reduction, layer_order, with_reduction
+from nomos.project.store import digest, labels_to_png
+from nomos.separation.fields import field_at
+
+# Numbers are bytes, and a list much longer than this cannot be worked with.
+MOST_COLOURS = 2 * MOST
+
+
+def merged(project: Project, labels: Labels, number: int, into: int) -> tuple[Project, bytes]:
+    """One flat colour given to another; blocks that printed it print the other where they did.
+
+    Returns the project and the PNG of the new colour numbers, an asset of it.
+    Raises ProjectError where there is nothing to merge.
+    """
+    flat = project.flat
+    if flat is None or number == into or not {number, into} <= set(range(len(flat.colours))):
+        raise ProjectError("colours", "Choose two different colours to merge.")
+    table = np.arange(256, dtype=np.uint8)
+    table[number] = into
+    table[number + 1 :] -= 1
+    table[number] = table[into]
+    png = labels_to_png(np.take(table, labels))
+    colours = tuple(colour for n, colour in enumerate(flat.colours) if n != number)
+    renumber = {n: int(table[n]) for n in range(len(flat.colours)) if n != number}
+    changed = _with_labels(project, png, colours, renumber)
+    if is_reduction(project):
+        # The state whose own colour went would print the same as the next one.
+        changed = with_reduction(changed, [renumber[n] for n in layer_order(project) if n != number])
+    return changed, png
+
+
+def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project, bytes]:
+    """The connected field at a pixel as a colour of its own, printed by the same blocks as before.
+
+    Returns the project and the PNG of the new colour numbers, an asset of it.
+    Raises ProjectError where the colour is that one field already, or there are too many colours.
+    """
+    flat = project.flat
+    if flat is None:
+        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+    count = len(flat.colours)
+    if count >= MOST_COLOURS:
+        raise ProjectError(
+            "colours", f"There are {count} colours already; merge some before splitting more off."
+        )
+    own = field_at(labels, x, y)
+    number = int(labels[y, x])
+    if np.count_nonzero(own) == np.count_nonzero(labels == number):
+        raise ProjectError(
+            "colours", f"{flat.colours[number].name} is one field already; there is nothing to split."
+        )
+    page = labels.copy()
+    page[own] = count
+    png = labels_to_png(page)
+    taken = {colour.name for colour in flat.colours}
+    base = flat.colours[number].name
+    name = next(f"{base} {n}" for n in range(2, 1000) if f"{base} {n}" not in taken)
+    changed = _with_labels(
+        project,
+        png,
+        (*flat.colours, WantedColour(name, flat.colours[number].lab)),
+        {n: n for n in range(count)},
+    )
+    blocks = tuple(
+        replace(block, colours=tuple(sorted((*block.colours, count)))) if number in block.colours else block
+        for block in changed.blocks
+    )
+    return replace(changed, blocks=blocks), png
+
+
+def _with_labels(
+    project: Project, png: bytes, colours: tuple[WantedColour, ...], renumber: Mapping[int, int]
+) -> Project:
+    assert project.flat is not None
+    blocks = tuple(
+        replace(block, colours=tuple(sorted({renumber[n] for n in block.colours if n in renumber})))
+        for block in project.blocks
+    )
+    # A block is left without colours when its only one is merged away: it goes, with its pull.
+    kept = {block.id for block in blocks if block.colours or block.contour is not None}
+    pulls = tuple(impression for impression in project.impressions if impression.block in kept)
+    used = {zone.ink for impression in pulls for zone in impression.zones}
+    return replace(
+        project,
+        flat=replace(project.flat, labels=digest(png), colours=colours),
+        blocks=tuple(block for block in blocks if block.id in kept),
+        impressions=pulls,
+        inks=tuple(ink for ink in project.inks if ink.id in used),
+    )
