@@ -245,12 +245,13 @@ def _plan_figures(
 def _check(options: argparse.Namespace) -> int:
     from nomos.formats import findings_as_json
     from nomos.project import load, proof_of
-    from nomos.project.cutting import cutting_findings, features_of
+    from nomos.project.cutting import cutting_findings, features_of, sharing_findings, sharing_of
 
     project, assets = load(options.project)
     proof = proof_of(project, assets)
     fine = cutting_findings(project, features_of(project, proof.blocks))
-    findings = findings_as_json((*proof.findings, *fine))
+    shared = sharing_findings(project, sharing_of(project, proof.blocks, proof.laid))
+    findings = findings_as_json((*proof.findings, *fine, *shared))
     if options.json:
         print_json({"findings": findings})
         return DONE

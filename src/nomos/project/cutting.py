@@ -9,8 +9,10 @@ from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.findings import UNSEEN_DE00, Finding, Weight
 from nomos.project.model import Project
 from nomos.project.proofing import CutBlocks, LaidSheet, film_of
+from nomos.project.reduction import is_reduction
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
+from nomos.separation.sharing import Sharing, share
 from nomos.units import number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
@@ -75,6 +77,36 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
             )  # fmt: skip
             x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
             found.append(Finding(weight, "blocks", f"{block.name}: {said}", remedy, (x, y)))
+    return tuple(found)
+
+
+def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
+    """Which of the impressions, by place, could be inked apart on one block."""
+    numbers = {block.id: place for place, block in enumerate(project.blocks)}
+    masks = [blocks.masks[numbers[impression.block]] for impression in project.impressions]
+    order = [laid.ids.index(impression.id) for impression in project.impressions]
+    members = laid.map.members[:, order].astype(np.int64)
+    meets = members.T @ members > 0
+    return share(masks, meets, blocks.px_per_mm)
+
+
+def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
+    """What could be saved by inking colours apart on one block; nothing for states of one board."""
+    if is_reduction(project):
+        return ()
+    names = [project.block(impression.block).name for impression in project.impressions]
+    found = []
+    for group, clearance in zip(sharing.groups, sharing.clearance_mm, strict=True):
+        if len(group) > 1:
+            some = ", ".join(names[place] for place in group)
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "blocks",
+                    f"{some} could share one block: {number(clearance, 0)} mm apart at the tightest place.",
+                    "Ink them apart with small rollers or brushes and save a block and a pull.",
+                )
+            )
     return tuple(found)
 
 

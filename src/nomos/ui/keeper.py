@@ -19,15 +19,17 @@ from nomos.project import (
     mask_request,
     prove,
 )
-from nomos.project.cutting import cutting_findings, features_of
+from nomos.project.cutting import cutting_findings, features_of, sharing_findings, sharing_of
 from nomos.proof import Misregister
 from nomos.separation.features import Feature
+from nomos.separation.sharing import Sharing
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 
 # While a hand drags a block the sheet is laid at this size: about 10 ms.
 _DRAG_PIXELS = 700_000
 
+_Close = tuple[dict[str, tuple[Feature, ...]], Sharing]
 _Pulls = tuple[tuple[str, int, Misregister], ...]
 
 
@@ -53,7 +55,7 @@ class ProofKeeper(QObject):
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self._spots: tuple[Spot, ...] = ()
         self._waiting: tuple[MaskRequest, _Pulls] | None = None
-        self._fine: tuple[CutBlocks, tuple[float, float], dict[str, tuple[Feature, ...]]] | None = None
+        self._fine: tuple[CutBlocks, tuple[float, float], _Close] | None = None
         self.proof: Proof | None = None
         document.changed.connect(self._follow)
 
@@ -130,7 +132,9 @@ class ProofKeeper(QObject):
             self.proof = prove(project, have.blocks, have.laid, self._spots)
             fine = self._fine
             if fine is not None and fine[0] is have.blocks:
-                found = (*self.proof.findings, *cutting_findings(project, fine[2]))
+                features, sharing = fine[2]
+                found = (*self.proof.findings, *cutting_findings(project, features))
+                found += sharing_findings(project, sharing) if len(project.blocks) == len(features) else ()
                 self.proof = replace(self.proof, findings=found)
         self.changed.emit()
 
@@ -139,14 +143,15 @@ class ProofKeeper(QObject):
         project, have = self._document.project, self._laid
         if project is None or have is None:
             return
-        blocks, limits = have.blocks, (project.line_mm, project.tool_mm)
+        blocks, laid, limits = have.blocks, have.laid, (project.line_mm, project.tool_mm)
         if self._fine is not None and self._fine[0] is blocks and self._fine[1] == limits:
             return
 
-        def take(features: dict[str, tuple[Feature, ...]]) -> None:
-            self._fine = (blocks, limits, features)
+        def work(progress: Progress) -> _Close:
+            return features_of(project, blocks, progress=progress), sharing_of(project, blocks, laid)
+
+        def take(close: _Close) -> None:
+            self._fine = (blocks, limits, close)
             self._colour()
 
-        self._runner.run(
-            "check", lambda progress: features_of(project, blocks, progress=progress), take, self.failed.emit
-        )
+        self._runner.run("check", work, take, self.failed.emit)

@@ -1,6 +1,7 @@
 """Walks the demo through every station of the real window: a picture of each, and the packet."""
 
 import time
+from dataclasses import replace
 from pathlib import Path
 
 from PyQt6.QtCore import QEventLoop
@@ -14,6 +15,7 @@ _SECONDS = 300.0
 # What is chosen for the pictures: the third pull, out of place by this, as on a real bench.
 _SHOWN_PULL = 2
 _DRAG_MM = (0.5, -0.3)
+_SHOWN_BLOCKS = 6
 
 
 def walk_through(desk: Desk, folder: Path) -> int:
@@ -39,6 +41,8 @@ def walk_through(desk: Desk, folder: Path) -> int:
             controller.drag_handle(*_DRAG_MM, gesture=-1)
         settle(desk)
         _save_picture(desk, folder / f"station-{place}-{station}.png")
+        if station == "blocks":
+            _walk_blocks(desk, folder)
     desk.document.stack.undo()
     desk.files.write_packet(controller.state.page, folder / "packet")
     settle(desk)
@@ -49,6 +53,18 @@ def walk_through(desk: Desk, folder: Path) -> int:
     desk.document.stack.setClean()
     window.close()
     return 0
+
+
+def _walk_blocks(desk: Desk, folder: Path) -> None:
+    """The parts of the Blocks station: plans with few blocks, and where colours meet."""
+    station, planner = desk.window.answers.blocks, desk.controller.planner
+    planner.ask(replace(planner.asked, most_blocks=_SHOWN_BLOCKS))
+    planner.look()
+    for part in ("fewer", "joins"):
+        station.turn_to(part)
+        settle(desk)
+        _save_picture(desk, folder / f"station-2-blocks-{part}.png")
+    station.turn_to("blocks")
 
 
 def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:

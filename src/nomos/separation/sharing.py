@@ -1,0 +1,121 @@
+"""Blocks whose colours lie far enough apart to be inked apart on one block: how few blocks will do."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.separation.masks import Mask
+
+# Room for a small roller or brush between two colours, and how many zones can be inked before the
+# first dries. Both chosen by us, no source; the user's own tools and inks decide.
+CLEARANCE_MM = 15.0
+MOST_ZONES = 3
+
+
+@dataclass(frozen=True)
+class Sharing:
+    """Which blocks could be one: groups of block numbers, each in print order, and their tightest clearance.
+
+    clearance_mm : for each group of more than one the least distance between two of its colours.
+    """
+
+    groups: tuple[tuple[int, ...], ...]
+    clearance_mm: tuple[float, ...]
+
+
+def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
+    """Least distance between what any two blocks print, in mm; infinite where one prints nothing.
+
+    Exact to a pixel: one distance transform a block, looked up under the others.
+    """
+    count = len(masks)
+    found = np.full((count, count), np.inf)
+    for one, mask in enumerate(masks):
+        if not mask.any():
+            continue
+        away = cv2.distanceTransform(1 - mask, cv2.DIST_L2, cv2.DIST_MASK_5)
+        for other in range(one + 1, count):
+            under = away[masks[other] == 1]
+            if under.size:
+                found[one, other] = found[other, one] = float(under.min()) / px_per_mm
+    return found
+
+
+def conflicts(
+    distance_mm: NDArray[np.float64], meets: NDArray[np.bool_], clearance_mm: float
+) -> NDArray[np.bool_]:
+    """Which pairs of blocks cannot share.
+
+    Parameters
+    ----------
+    distance_mm : from `clearances`, in print order.
+    meets : (n, n) whether two blocks print over each other somewhere.
+    clearance_mm : room needed between two colours.
+
+    Notes
+    -----
+    Two blocks that are one are printed at one moment: whatever is printed
+    between them and meets both would come at another moment than planned.
+    """
+    count = len(distance_mm)
+    found = distance_mm < clearance_mm
+    for one in range(count):
+        for other in range(one + 2, count):
+            between = slice(one + 1, other)
+            if (meets[one, between] & meets[other, between]).any():
+                found[one, other] = found[other, one] = True
+    np.fill_diagonal(found, False)
+    return found
+
+
+def fewest_blocks(conflict: NDArray[np.bool_], most_zones: int = MOST_ZONES) -> tuple[tuple[int, ...], ...]:
+    """The fewest groups with no conflict inside, none larger than `most_zones`.
+
+    Colouring of the conflict graph: blocks in order of how many conflicts they
+    have (Brelaz 1979), then exact branch and bound, which for the dozen blocks
+    of a print takes milliseconds.
+    """
+    count = len(conflict)
+    order = sorted(range(count), key=lambda n: (-int(conflict[n].sum()), n))
+    best: list[list[int]] = [[n] for n in range(count)]
+
+    def place(depth: int, groups: list[list[int]]) -> None:
+        nonlocal best
+        if len(groups) >= len(best):
+            return
+        if depth == count:
+            best = [list(group) for group in groups]
+            return
+        block = order[depth]
+        for group in groups:
+            if len(group) < most_zones and not conflict[block, group].any():
+                group.append(block)
+                place(depth + 1, groups)
+                group.pop()
+        groups.append([block])
+        place(depth + 1, groups)
+        groups.pop()
+
+    place(0, [])
+    return tuple(sorted(tuple(sorted(group)) for group in best))
+
+
+def share(
+    masks: Sequence[Mask],
+    meets: NDArray[np.bool_],
+    px_per_mm: float,
+    *,
+    clearance_mm: float = CLEARANCE_MM,
+    most_zones: int = MOST_ZONES,
+) -> Sharing:
+    """The fewest blocks for a set of masks in print order, by sharing."""
+    distance = clearances(masks, px_per_mm)
+    groups = fewest_blocks(conflicts(distance, meets, clearance_mm), most_zones)
+    tight = [
+        min((float(distance[one, other]) for one in group for other in group if one != other), default=np.inf)
+        for group in groups
+    ]
+    return Sharing(groups, tuple(tight))

@@ -1,0 +1,87 @@
+"""Colours far enough apart share a block; as few blocks as can be, against trying every grouping."""
+
+from collections.abc import Iterator
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
+from nomos.project import edits as ed
+from nomos.project.cutting import sharing_findings, sharing_of
+from nomos.separation.sharing import clearances, conflicts, fewest_blocks, share
+
+PPM = 4.0
+
+
+def spot(x_mm: float, y_mm: float, size_mm: float = 10) -> np.ndarray:
+    page = np.zeros((400, 600), np.uint8)
+    x, y, size = (round(value * PPM) for value in (x_mm, y_mm, size_mm))
+    page[y : y + size, x : x + size] = 1
+    return page
+
+
+def test_clearance_is_the_distance_between_the_nearest_edges() -> None:
+    found = clearances([spot(10, 10), spot(50, 10), spot(10, 60), np.zeros((400, 600), np.uint8)], PPM)
+    assert found[0, 1] == pytest.approx(30, abs=0.5)
+    assert found[0, 2] == pytest.approx(40, abs=0.5)
+    assert found[1, 2] == pytest.approx(50, abs=1)
+    assert np.isinf(found[3]).all()
+    np.testing.assert_array_equal(found, found.T)
+
+
+def test_what_prints_between_and_meets_both_keeps_them_apart() -> None:
+    masks = [spot(10, 10), spot(0, 0, 90), spot(60, 60)]
+    meets = np.array([[1, 1, 0], [1, 1, 1], [0, 1, 1]], bool)
+    assert share(masks, meets, PPM).groups == ((0,), (1,), (2,))
+    # Printed after both, it is no obstacle.
+    late = [masks[0], masks[2], masks[1]]
+    order = np.array([[1, 0, 1], [0, 1, 1], [1, 1, 1]], bool)
+    found = share(late, order, PPM)
+    assert found.groups == ((0, 1), (2,))
+    assert found.clearance_mm[0] == pytest.approx(np.hypot(40, 40), abs=1.5)
+    assert np.isinf(found.clearance_mm[1])
+
+
+def groupings(things: list[int]) -> Iterator[list[list[int]]]:
+    if not things:
+        yield []
+        return
+    first, *rest = things
+    for smaller in groupings(rest):
+        for n, group in enumerate(smaller):
+            yield [*smaller[:n], [first, *group], *smaller[n + 1 :]]
+        yield [[first], *smaller]
+
+
+@given(st.integers(1, 6), st.integers(0, 10_000), st.integers(1, 4))
+def test_no_grouping_has_fewer_blocks(count: int, seed: int, most: int) -> None:
+    conflict = np.random.default_rng(seed).random((count, count)) < 0.4
+    conflict = np.triu(conflict, 1) | np.triu(conflict, 1).T
+    found = fewest_blocks(conflict, most)
+    assert sorted(n for group in found for n in group) == list(range(count))
+
+    def allowed(groups: list[list[int]]) -> bool:
+        return all(len(g) <= most and not conflict[np.ix_(g, g)].any() for g in groups)
+
+    assert allowed([list(group) for group in found])
+    assert len(found) == min(len(groups) for groups in groupings(list(range(count))) if allowed(groups))
+
+
+def test_conflicts_are_symmetric_and_never_with_itself() -> None:
+    distance = np.array([[np.inf, 5.0], [5.0, np.inf]])
+    found = conflicts(distance, np.eye(2, dtype=bool), 15)
+    assert found.tolist() == [[False, True], [True, False]]
+
+
+def test_the_demo_says_what_could_share(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    laid = lay_sheet(demo_blocks, impressions_to_lay(project))
+    found = sharing_of(project, demo_blocks, laid)
+    assert sorted(n for group in found.groups for n in group) == list(range(8))
+    assert all(clearance >= 15 for clearance in found.clearance_mm)
+    texts = [finding.text for finding in sharing_findings(project, found)]
+    assert len(texts) == sum(len(group) > 1 for group in found.groups)
+    moved = ed.moved_impression(project, project.impressions[0].id, 5)
+    assert len(sharing_of(moved, demo_blocks, laid).groups) >= 1
