@@ -1,7 +1,6 @@
 """The real window driven by mouse and keyboard."""
 
 import json
-from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
@@ -10,7 +9,6 @@ from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
 from PyQt6.QtWidgets import QApplication, QPushButton
 
-from nomos.colour import delta_e00, srgb_to_lab
 from nomos.project import Project, load, save
 from nomos.ui import theme
 from nomos.ui.start import Desk
@@ -403,25 +401,6 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     assert desk.controller.state.shown == "sketch"
 
 
-def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
-    desk = demo_desk
-    station = desk.window.answers.blocks
-    whole = desk.window.sheet.grab().toImage()
-    click(station.shown.findChildren(QPushButton)[1])
-    settle(desk)
-    assert desk.window.sheet.grab().toImage() != whole
-    press(station.rows, 40, station.rows.row_height() * 1.5)
-    click(station.key)
-    settle(desk)
-    keys = [block.name for block in project_of(desk).blocks if block.is_key]
-    assert keys == ["Pane green"]
-    areas = desk.keeper.proof.blocks.areas_mm2 if desk.keeper.proof else ()
-    desk.controller.set_trap(0.0)
-    settle(desk)
-    assert desk.keeper.proof is not None
-    assert sum(desk.keeper.proof.blocks.areas_mm2) < sum(areas)
-
-
 def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
     desk, sheet = demo_desk, demo_desk.window.sheet
     fitted = sheet.viewport
@@ -509,178 +488,6 @@ def test_nothing_is_cut_off_at_a_larger_text_size(demo_desk: Desk) -> None:
         bottom_right = part.mapTo(window, part.rect().bottomRight())
         assert window.rect().contains(top_left)
         assert window.rect().contains(bottom_right)
-
-
-def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
-    desk.controller.planner.ask(replace(desk.controller.planner.asked, source="process", most_blocks=4))
-    before = project_of(desk)
-    station.turn_to("fewer")
-    click(station.look)
-    settle(desk)
-    found = desk.controller.planner.found
-    assert found is not None
-    assert found.done
-    assert [len(plans) > 0 for plans in found.plans] == [True] * 3
-    cards = station.cards
-    names_of_cards = [choice.name for choice in cards._choices]
-    assert names_of_cards[0] == "2 blocks"
-    assert all("clear" in choice.quiet and "tight" in choice.quiet for choice in cards._choices)
-    QTest.keyClick(cards, Qt.Key.Key_Down)
-    place = next(n for n, choice in enumerate(cards._choices) if choice.name == "4 blocks")
-    press(cards, 100, cards._height() * (place + 0.4))
-    settle(desk)
-    assert len(project_of(desk).blocks) == 4
-    assert desk.keeper.proof is not None
-    predicted = {match.number: match.de00 for match in desk.keeper.proof.matches}
-    plan = found.plans[2][0]
-    # The proof of the plan taken agrees with what the plan promised, but for seams and the key's lines.
-    assert sum(predicted.values()) / len(predicted) == pytest.approx(
-        (sum(plan.de00) + predicted[8]) / len(predicted), abs=2.5
-    )
-    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
-    settle(desk)
-    assert project_of(desk) == before
-
-
-def test_a_switch_prints_a_block_on_the_chosen_colour(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
-    desk.controller.choose_colour(5)
-    settle(desk)
-    assert "slate" in station.switch_title.text()
-    shown = station.switches._rows[0]
-    assert shown.name == "not: Sky rose"
-    press(station.switches, 60, station.switches.row_height() * 0.5)
-    settle(desk)
-    rose = project_of(desk).block(shown.id)
-    assert 5 in rose.colours
-    assert desk.keeper.proof is not None
-    lab = next(match.predicted for match in desk.keeper.proof.matches if match.number == 5)
-    promised = srgb_to_lab(np.array(list(bytes.fromhex(shown.swatch[1:]))))
-    assert delta_e00(np.array(lab), promised) < 1.5  # what the patch promised, but for seams
-    assert desk.document.stack.count() == 1
-
-
-def test_a_shelf_is_asked_for_and_a_bad_one_refused(
-    demo_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
-    shelf = tmp_path / "shelf.csv"
-    shelf.write_text("name,L,a,b\nLemon,88,-4,70\nRose,58,48,5\n", "utf-8")
-    answers.shelf = shelf
-    demo_desk.controller.ask_inks("shelf")
-    assert [ink.name for ink in demo_desk.controller.planner.asked.shelf] == ["Lemon", "Rose"]
-    shelf.write_text("name,L\n", "utf-8")
-    demo_desk.controller.ask_inks("shelf")
-    assert "no column a" in demo_desk.window.notice.text()
-
-
-def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> None:
-    desk = demo_desk
-    settle(desk, closely=True)
-    assert desk.keeper.proof is not None
-    placed = [finding for finding in desk.keeper.proof.findings if finding.place_mm is not None]
-    assert placed
-    desk.window.answers.blocks.turn_to("joins")
-    buttons = desk.window.answers.blocks.findings.findChildren(QPushButton)
-    assert len(buttons) == len(placed)
-    click(buttons[0])
-    sheet = desk.window.sheet
-    x, y = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
-    assert (x, y) == pytest.approx(placed[0].place_mm, abs=0.1)
-    desk.controller.set_fineness(0.1, 0.1)
-    settle(desk, closely=True)
-    assert len([f for f in desk.keeper.proof.findings if f.place_mm is not None]) < len(placed)
-
-
-def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) -> None:
-    desk, station, sheet = demo_desk, demo_desk.window.answers.blocks, demo_desk.window.sheet
-    pull = project_of(desk).impressions[names(desk).index("Leek")]
-    desk.controller.choose_pull(pull.id)
-    settle(desk)
-    number = [block.id for block in project_of(desk).blocks].index(pull.block)
-    assert desk.keeper.proof is not None
-    before = desk.keeper.proof.blocks.masks[number].sum()
-    station.turn_to("hand")
-    click(station.tools.findChildren(QPushButton)[1])
-    image = project_of(desk).image
-    start = sheet.viewport.to_screen(image.left + 60, image.top + 20)
-    scale = sheet.viewport.scale
-    drag(sheet, start, (start[0] + 10 * scale, start[1]), (start[0] + 20 * scale, start[1]))
-    settle(desk)
-    added = (desk.keeper.proof.blocks.masks[number].sum() - before) / desk.keeper.proof.blocks.px_per_mm**2
-    assert added == pytest.approx(20 * 2.0 + np.pi, rel=0.15)
-    assert desk.document.stack.count() == 1
-    assert station.anew.isVisible()
-    click(station.anew)
-    settle(desk)
-    assert desk.keeper.proof.blocks.masks[number].sum() == before
-    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
-    QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
-    settle(desk)
-    assert desk.document.project is not None
-    assert desk.document.project.block(pull.block).drawn is None
-    # With Move the sheet is dragged again.
-    click(station.tools.findChildren(QPushButton)[0])
-    at = sheet.viewport
-    drag(sheet, (300.0, 300.0), (310.0, 305.0), (330.0, 310.0))
-    assert sheet.viewport != at
-    assert desk.document.stack.index() == 0
-
-
-def test_blocks_go_out_and_come_back(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
-    desk = demo_desk
-    answers.folder = tmp_path
-    desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.send)
-    settle(desk)
-    assert "blocks.ora" in desk.window.notice.text()
-    answers.blocks = [tmp_path / "blocks.ora"]
-    assert desk.keeper.proof is not None
-    before = desk.keeper.proof.blocks.masks
-    click(desk.window.answers.blocks.bring)
-    settle(desk)
-    assert all(block.drawn for block in project_of(desk).blocks)
-    for one, other in zip(before, desk.keeper.proof.blocks.masks, strict=True):
-        np.testing.assert_array_equal(one, other)
-    (tmp_path / "broken.ora").write_bytes(b"nothing")
-    answers.blocks = [tmp_path / "broken.ora"]
-    click(desk.window.answers.blocks.bring)
-    assert "broken.ora is damaged" in desk.window.notice.text()
-
-
-def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
-    desk = demo_desk
-    desk.controller.set_tolerance(0.0)
-    key = project_of(desk).impressions[-1]
-    desk.controller.choose_pull(key.id)
-    desk.controller.set_opacity("opaque")
-    desk.controller.choose_pull(project_of(desk).impressions[2].id)
-    settle(desk)
-    assert desk.keeper.proof is not None
-    before = desk.keeper.proof.mean_de00
-    desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.simpler)
-    settle(desk)
-    assert "less to cut" in desk.window.notice.text()
-    assert desk.keeper.proof.mean_de00 == pytest.approx(before, abs=0.1)
-
-
-def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
-    before = project_of(desk)
-    click(station.method.findChildren(QPushButton)[1])
-    settle(desk)
-    assert "One board in 8 states" in station.summary.text()
-    assert desk.window.ladder._rungs[1].note.startswith("cut away sky rose")
-    ladder = desk.window.ladder
-    tall = ladder.rung_height()
-    drag(ladder, (90.0, tall * 1.5), (90.0, tall * 2.0), (90.0, tall * 3.5))
-    settle(desk)
-    assert names(desk)[:3] == ["Pane green", "Dusk mauve", "Sky rose"]
-    assert desk.document.stack.count() == 2
-    click(station.method.findChildren(QPushButton)[0])
-    settle(desk)
-    assert [b.colours for b in project_of(desk).blocks] == [b.colours for b in before.blocks]
 
 
 def test_a_clicked_field_is_split_off_and_merged_back(demo_desk: Desk) -> None:

@@ -1,6 +1,7 @@
 """The commands about blocks: separate, check, blocks."""
 
 import argparse
+from collections.abc import Iterable
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -8,6 +9,7 @@ from nomos.cli.common import paper_of, print_json, project_of_design
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
+    from nomos.colour import Lab
     from nomos.project import Assets, Project
     from nomos.separation.fields import Borders
     from nomos.separation.solver import Plan
@@ -135,7 +137,7 @@ def _separate(options: argparse.Namespace) -> int:
 def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     import numpy as np
 
-    from nomos.colour import delta_e00, lab_to_hex
+    from nomos.colour import delta_e00
     from nomos.project import labels_of, save
     from nomos.project.reduction import cut_before, layer_order, with_reduction
     from nomos.project.trapping import predicted, printing_sets
@@ -157,26 +159,16 @@ def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets"
         "states": len(states),
         "mean_de00": round(float(de00 @ area / area.sum()), 3),
         "worst_de00": round(float(de00.max()), 3),
-        "inks": [
-            {
-                "name": ink.name,
-                "strength": 1.0,
-                "hex": lab_to_hex(np.array(ink.lab)),
-                "lab": [round(value, 2) for value in ink.lab],
-                "opacity": ink.opacity,
-            }
-            for ink in project.inks
-        ],
+        "inks": [_ink_figures(ink.name, ink.lab, ink.opacity, 1.0) for ink in project.inks],
         "fields": [
-            {
-                "id": number,
-                "name": project.flat.colours[number].name,
-                "target": [round(value, 2) for value in project.flat.colours[number].lab],
-                "printed": [round(float(value), 2) for value in shown[number]],
-                "de00": round(float(distance), 3),
-                "area_mm2": round(float(borders.area_mm2[number]), 1),
-                "blocks": [place + 1 for place in sorted(sets[number])],
-            }
+            _field_figures(
+                project,
+                number,
+                shown[number],
+                float(distance),
+                float(borders.area_mm2[number]),
+                sorted(sets[number]),
+            )
             for number, distance in zip(numbers, de00, strict=True)
         ],
         "cut_before": [list(cut) for cut in cut_before(project)],
@@ -199,9 +191,7 @@ def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets"
 def _plan_figures(
     project: "Project", borders: "Borders", plan: "Plan", *, keep: bool, key: bool
 ) -> dict[str, Any]:
-    import numpy as np
 
-    from nomos.colour import lab_to_hex
     from nomos.project.separating import plan_costs, planned_colours
 
     assert project.flat is not None
@@ -212,26 +202,9 @@ def _plan_figures(
         "mean_de00": round(plan.mean_de00, 3),
         "worst_de00": round(plan.worst_de00, 3),
         "reached": plan.reached,
-        "inks": [
-            {
-                "name": ink.name,
-                "strength": ink.strength,
-                "hex": lab_to_hex(np.array(ink.lab)),
-                "lab": [round(value, 2) for value in ink.lab],
-                "opacity": ink.opacity,
-            }
-            for ink in plan.inks
-        ],
+        "inks": [_ink_figures(ink.name, ink.lab, ink.opacity, ink.strength) for ink in plan.inks],
         "fields": [
-            {
-                "id": number,
-                "name": project.flat.colours[number].name,
-                "target": [round(value, 2) for value in project.flat.colours[number].lab],
-                "printed": [round(value, 2) for value in printed],
-                "de00": round(de00, 3),
-                "area_mm2": round(float(borders.area_mm2[number]), 1),
-                "blocks": [place + 1 for place in members],
-            }
+            _field_figures(project, number, printed, de00, float(borders.area_mm2[number]), members)
             for number, members, printed, de00 in zip(
                 numbers, plan.members, plan.printed, plan.de00, strict=True
             )
@@ -263,10 +236,7 @@ def _check(options: argparse.Namespace) -> int:
 
 
 def _blocks(options: argparse.Namespace) -> int:
-    import numpy as np
-
-    from nomos.colour import lab_to_hex
-    from nomos.formats import MaskLayer, write_blocks
+    from nomos.formats import mask_layers, write_blocks
     from nomos.project import cut_blocks, load, mask_request
 
     project, assets = load(options.project)
@@ -274,15 +244,48 @@ def _blocks(options: argparse.Namespace) -> int:
     if request is None:
         raise BadInput(f"{options.project.name} has no flat design yet; open it and flatten a picture first.")
     cut = cut_blocks(request)
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
-    layers = []
-    for impression in project.impressions:
-        ink = project.ink(impression.zones[0].ink)
-        mask = cut.masks[numbers[impression.block]]
-        layers.append(MaskLayer(project.block(impression.block).name, mask, lab_to_hex(np.array(ink.lab))))
+    layers = mask_layers(project, cut)
     names = write_blocks(options.out, layers, cut.px_per_mm, options.kind)
     if options.json:
         print_json({"files": list(names), "blocks": [layer.name for layer in layers]})
     else:
         print("\n".join(str(options.out / name) for name in names))
     return DONE
+
+
+def _ink_figures(name: str, lab: "Lab", opacity: str, strength: float) -> dict[str, Any]:
+    import numpy as np
+
+    from nomos.colour import lab_to_hex
+
+    return {
+        "name": name,
+        "strength": strength,
+        "hex": lab_to_hex(np.array(lab)),
+        "lab": _rounded(lab),
+        "opacity": opacity,
+    }
+
+
+def _field_figures(
+    project: "Project",
+    number: int,
+    printed: Iterable[float],
+    de00: float,
+    area_mm2: float,
+    places: Iterable[int],
+) -> dict[str, Any]:
+    assert project.flat is not None
+    return {
+        "id": number,
+        "name": project.flat.colours[number].name,
+        "target": _rounded(project.flat.colours[number].lab),
+        "printed": _rounded(printed),
+        "de00": round(de00, 3),
+        "area_mm2": round(area_mm2, 1),
+        "blocks": [place + 1 for place in places],
+    }
+
+
+def _rounded(lab: Iterable[float]) -> list[float]:
+    return [round(float(value), 2) for value in lab]

@@ -1,7 +1,7 @@
 """What leaves the program: templates as PDF and SVG, proofs as PNG, the packet."""
 
 from nomos.formats.files import writing_into
-from nomos.formats.masks import KINDS, Kind, read_masks, write_blocks
+from nomos.formats.masks import KINDS, Kind, mask_layers, read_masks, write_blocks
 from nomos.formats.openraster import MaskLayer, openraster, read_openraster
 from nomos.formats.packet import findings_as_json, plan_of, write_packet
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, templates_pdf
@@ -19,6 +19,7 @@ __all__ = [
     "MaskLayer",
     "Template",
     "findings_as_json",
+    "mask_layers",
     "openraster",
     "plan_of",
     "png",

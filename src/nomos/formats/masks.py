@@ -8,15 +8,29 @@ from typing import Literal
 import numpy as np
 from PIL import Image
 
+from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
 from nomos.formats.files import file_name, write_file, writing_into
 from nomos.formats.openraster import MaskLayer, openraster
 from nomos.formats.svg import mask_svg
+from nomos.project import CutBlocks, Project
 from nomos.separation import Mask, outlines
 from nomos.units import MM_PER_INCH
 
 Kind = Literal["png", "tiff", "ora", "svg"]
 KINDS: tuple[Kind, ...] = ("png", "tiff", "ora", "svg")
+
+
+def mask_layers(project: Project, blocks: CutBlocks) -> tuple[MaskLayer, ...]:
+    """The blocks of a project in print order, each in the colour of its ink."""
+    return tuple(
+        MaskLayer(
+            project.block(impression.block).name,
+            blocks.masks[project.number_of(impression.block)],
+            lab_to_hex(np.array(project.ink(impression.zones[0].ink).lab)),
+        )
+        for impression in project.impressions
+    )
 
 
 def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, kind: Kind) -> tuple[str, ...]:

@@ -135,7 +135,6 @@ def _rounded(lab: tuple[float, float, float]) -> list[float]:
 
 def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
     order = layers(project)
-    numbers = {block.id: number for number, block in enumerate(project.blocks)}
     why, then = reasons(order), (*between_pulls(project), "finished")
     steps = []
     for place, impression in enumerate(project.impressions):
@@ -151,7 +150,7 @@ def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
                 "hex": lab_to_hex(np.array(ink.lab)),
                 "opacity": ink.opacity,
                 "strength": zone.strength,
-                "area_mm2": round(blocks.areas_mm2[numbers[block.id]], 1),
+                "area_mm2": round(blocks.areas_mm2[project.number_of(block.id)], 1),
                 "reason": why[place],
                 "then": then[place],
             }

@@ -70,9 +70,8 @@ def templates(
         raise ProjectError("kento", reason)
     if not project.impressions:
         raise ProjectError("impressions", "There is no block to make a template of: open a picture first.")
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
     made = []
-    masks = [blocks.masks[numbers[impression.block]] for impression in project.impressions]
+    masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
     reduction = is_reduction(project)
     for place, mask in enumerate(masks):
         progress.report(place / len(masks), "drawing templates")

@@ -82,8 +82,7 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
 
 def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block."""
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
-    masks = [blocks.masks[numbers[impression.block]] for impression in project.impressions]
+    masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
     order = [laid.ids.index(impression.id) for impression in project.impressions]
     members = laid.map.members[:, order].astype(np.int64)
     meets = members.T @ members > 0
@@ -134,6 +133,5 @@ def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom
 
 def simpler_block(project: Project, blocks: CutBlocks, laid: LaidSheet, impression_id: str) -> Simpler:
     """A simpler outline for an impression's block that changes nothing that is seen."""
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
-    mask = blocks.masks[numbers[project.impression(impression_id).block]]
+    mask = blocks.masks[project.number_of(project.impression(impression_id).block)]
     return simplify(mask, freedom_of(project, laid, impression_id), blocks.px_per_mm)

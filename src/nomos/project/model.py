@@ -164,6 +164,13 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         """The block of that id. Raises KeyError."""
         return next_by_id(self.blocks, block_id)
 
+    def number_of(self, block_id: str) -> int:
+        """The place of a block in `blocks`, by which its mask is known. Raises KeyError."""
+        for place, block in enumerate(self.blocks):
+            if block.id == block_id:
+                return place
+        raise KeyError(block_id)
+
     def impression(self, impression_id: str) -> Impression:
         """The impression of that id. Raises KeyError."""
         return next_by_id(self.impressions, impression_id)

@@ -183,8 +183,7 @@ def lay_sheet(
 
 def impressions_to_lay(project: Project) -> tuple[tuple[str, int, Misregister], ...]:
     """Id, block number and misregister of each impression, by id, so that their order does not matter."""
-    numbers = {block.id: number for number, block in enumerate(project.blocks)}
-    found = [(i.id, numbers[i.block], i.offset) for i in project.impressions]
+    found = [(i.id, project.number_of(i.block), i.offset) for i in project.impressions]
     return tuple(sorted(found, key=lambda entry: entry[0]))
 
 

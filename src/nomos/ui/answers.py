@@ -19,6 +19,10 @@ from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view, plan_cards, reach_rows
 
 _CARD_PICTURE = 66
+_PLAN_NOTE = (
+    f"Click a plan to take it. Of the colours so many come within ΔE {REACHED_DE00:g}. "
+    "Tight: borders where a gap can open."
+)
 
 
 class AnswersColumn(QStackedWidget):
@@ -70,9 +74,7 @@ class AnswersColumn(QStackedWidget):
         cards = plan_cards(project, proof, plans, theme.scaled(_CARD_PICTURE), keep_key=keep)
         note = ""
         if found:
-            note = (
-                f"Click a plan to take it. Reached: within ΔE {REACHED_DE00:g}." if found.done else "Looking…"
-            )
+            note = _PLAN_NOTE if found.done else "Looking…"
         reach = reach_rows(project, found.reach) if found else ()
         self.blocks.show_plans(asked.source, asked.most_blocks, cards, note, reach)
 

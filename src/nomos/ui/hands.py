@@ -3,10 +3,8 @@
 from dataclasses import replace
 from pathlib import Path
 
-import numpy as np
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
 from nomos.progress import Progress
 from nomos.project import Project, Proof, digest, mask_to_png
@@ -52,9 +50,8 @@ class Hands(QObject):
         project, proof, pull = found
         left, top = project.image.left, project.image.top
         moved = replace(touch, points=tuple((x - left, y - top) for x, y in touch.points))
-        numbers = {block.id: place for place, block in enumerate(project.blocks)}
         block = project.impression(pull).block
-        mask = touched(proof.blocks.masks[numbers[block]], moved, proof.blocks.px_per_mm)
+        mask = touched(proof.blocks.masks[project.number_of(block)], moved, proof.blocks.px_per_mm)
         self._take("Touch by hand", {block: mask})
 
     def _take(self, text: str, masks: dict[str, Mask]) -> None:
@@ -116,15 +113,9 @@ class Hands(QObject):
         folder = self._questions.folder_for_packet() if project and proof else None
         if folder is None or project is None or proof is None:
             return
-        from nomos.formats import MaskLayer, write_blocks
+        from nomos.formats import mask_layers, write_blocks
 
-        numbers = {block.id: place for place, block in enumerate(project.blocks)}
-        layers = []
-        for impression in project.impressions:
-            ink = project.ink(impression.zones[0].ink)
-            mask = proof.blocks.masks[numbers[impression.block]]
-            name = project.block(impression.block).name
-            layers.append(MaskLayer(name, mask, lab_to_hex(np.array(ink.lab))))
+        layers = mask_layers(project, proof.blocks)
         px_per_mm = proof.blocks.px_per_mm
 
         def work(progress: Progress) -> Path:

@@ -92,7 +92,6 @@ def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
     rows: list[Row] = []
     reduction = is_reduction(project)
     image = project.image.width * project.image.height
-    numbers = {block.id: place for place, block in enumerate(project.blocks)}
     for impression in project.impressions:
         block = project.block(impression.block)
         ink = project.ink(impression.zones[0].ink)
@@ -100,7 +99,7 @@ def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
         if reduction:
             quiet = f"state {len(rows) + 1}"
         if proof is not None and len(proof.blocks.masks) == len(project.blocks):
-            area = proof.blocks.areas_mm2[numbers[block.id]]
+            area = proof.blocks.areas_mm2[project.number_of(block.id)]
             figure = f"{number(area / 100, 1)} cm²"
             quiet += (
                 f", prints {number(100 * area / image, 0)} %, clear {number((image - area) / 100, 0)} cm²"
