@@ -212,7 +212,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     click(station.method.findChildren(QPushButton)[1])
     settle(desk)
     assert "One board in 8 states" in station.summary.text()
-    assert desk.window.ladder._rungs[1].note.startswith("cut away sky rose")
+    assert desk.window.ladder._rungs[1].note.startswith("cut further, dry 24 h")
     ladder = desk.window.ladder
     tall = ladder.rung_height()
     drag(ladder, (90.0, tall * 1.5), (90.0, tall * 2.0), (90.0, tall * 3.5))

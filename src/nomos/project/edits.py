@@ -105,13 +105,20 @@ def layers(project: Project) -> tuple[Layer, ...]:
     )
 
 
-def between_pulls(project: Project) -> tuple[str, ...]:
-    """What has to happen after each pull but the last; in a reduction the cut comes first."""
+def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
+    """What has to happen after each pull but the last; in a reduction the cut comes first.
+
+    brief : without the names of what is cut away.
+    """
     notes = before_next(layers(project))
     cuts = cut_before(project)[1:]
     names = project.flat.colours if project.flat else ()
     return tuple(
-        f"cut away {', '.join(names[n].name.lower() for n in cut)}, {note}" if cut else note
+        note
+        if not cut
+        else f"cut further, {note}"
+        if brief
+        else f"cut away {', '.join(names[n].name.lower() for n in cut)}, {note}"
         for note, cut in zip(notes, cuts, strict=True)
     )
 

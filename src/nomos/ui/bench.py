@@ -1,15 +1,15 @@
 """The row under the sheet: files, undo, and how the sheet is looked at."""
 
-from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
 from nomos.ui import theme
 from nomos.ui.controls import button, label
 from nomos.ui.keys import key_of
 
 _FILES = (
-    ("open", "Open…"), ("save", "Save"), ("packet", "Write packet…"), ("undo", "Undo"), ("redo", "Redo"),
+    ("open", "Open…"), ("save", "Save"), ("packet", "Packet…"), ("undo", "Undo"), ("redo", "Redo"),
 )  # fmt: skip
 _LOOKS = (("whole", "Whole sheet"), ("true", "True size"), ("loupe", "Loupe"), ("keys", "Keys"))
 
@@ -27,10 +27,12 @@ class BenchRow(QWidget):
         row.setSpacing(theme.scaled(2))
         for name, text in _FILES:
             row.addWidget(self._button(name, text))
-        row.addStretch(1)
+        # What is first to go where the text is large and the window narrow.
         self.scale = label(kind="quiet")
         self.scale.setWordWrap(False)
-        row.addWidget(self.scale)
+        self.scale.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        self.scale.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        row.addWidget(self.scale, 1)
         for name, text in _LOOKS:
             row.addWidget(self._button(name, text))
         self.buttons["loupe"].setCheckable(True)

@@ -174,8 +174,10 @@ class Figures(QWidget):
         tone = theme.tones()
         for place, (name, figure) in enumerate(self._rows):
             box = QRectF(0, place * theme.scaled(20), self.width(), theme.scaled(20))
+            room = int(box.width() - QFontMetrics(self.font()).horizontalAdvance(f"{figure}  "))
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, name)
+            shown = theme.elided(name, self.font(), room)
+            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, shown)
             painter.setPen(QColor(tone.text))
             painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, figure)
 

@@ -21,7 +21,7 @@ from nomos.ui.sheet import image_of
 from nomos.ui.views.frame import Rung
 
 # Rungs share the height there is, within these bounds; a picture leaves this much of its rung free.
-TALLEST, LEAST, ROUND_PICTURE = 80, 62, 14
+TALLEST, LEAST, ROUND_PICTURE = 80, 74, 14
 
 
 class PullLadder(QWidget):
@@ -103,8 +103,13 @@ class PullLadder(QWidget):
             painter.drawRect(bar)
         painter.setFont(theme.quiet_font())
         painter.setPen(QColor(tone.quiet))
-        note = QRectF(left, y + theme.scaled(38), room, theme.scaled(34))
+        # Two lines at most, and never into the rung below.
+        top = y + theme.scaled(37)
+        note = QRectF(left, top, room, box.bottom() - top)
+        painter.save()
+        painter.setClipRect(note)
         painter.drawText(note, Qt.TextFlag.TextWordWrap, rung.note)
+        painter.restore()
         if rung.pull is not None and rung.pull == self._dragged:
             painter.setPen(QPen(QColor(tone.accent), 2))
             painter.drawRect(box.adjusted(1, 1, -2, -2))

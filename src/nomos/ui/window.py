@@ -63,7 +63,7 @@ class Window(QMainWindow):
         self.ladder_area.setWidgetResizable(True)
         self.ladder_area.setFrameShape(QScrollArea.Shape.NoFrame)
         self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.ladder_area.setMinimumWidth(theme.scaled(140))
+        self.ladder_area.setMinimumWidth(theme.scaled(172))
         self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
         self.middle = QStackedWidget()
         self.middle.addWidget(self.welcome)
@@ -75,9 +75,11 @@ class Window(QMainWindow):
         for part in (self.ladder_area, centre, self.answers):
             self.columns.addWidget(part)
         self.columns.setStretchFactor(1, 1)
-        self.columns.setSizes([theme.scaled(LADDER), theme.scaled(780), theme.scaled(ANSWERS)])
         self.setCentralWidget(_column(self.strip, self.columns, self.foot))
         self.resize(1280, 800)
+        # The side columns get what their text needs, the sheet the rest.
+        sides = theme.scaled(LADDER), theme.scaled(ANSWERS)
+        self.columns.setSizes([sides[0], max(240, self.width() - sum(sides)), sides[1]])
         geometry = self._settings.value("window")
         if isinstance(geometry, QByteArray):
             self.restoreGeometry(geometry)

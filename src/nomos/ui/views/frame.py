@@ -91,7 +91,7 @@ def ladder_rungs(
     """The ladder, bare paper first. thumb_px : height of the small pictures."""
     if project is None:
         return ()
-    notes = (*between_pulls(project), "finished print")
+    notes = (*between_pulls(project, brief=True), "finished print")
     finished = len(project.impressions)
     looked_at = finished if state.pulls is None else state.pulls
     rungs = [Rung(None, 0, "Bare paper", None, "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
