@@ -19,9 +19,12 @@ QTimer.singleShot(0, application.quit)
 application.exec()
 """
 OURS = """
+import gc
 import sys
+gc.disable()  # as the program itself does
 from PyQt6.QtCore import QTimer
 import nomos.ui.start as start
+gc.enable()
 begin = start._begin
 
 def begin_and_end(desk, path, demo):

@@ -1,14 +1,18 @@
 """Where the program starts and is wired together: the command line, and the window when it is asked for."""
 
+import gc
 import sys
 import traceback
 from pathlib import Path
 
 
 def _open_window(path: Path | None, demo: bool, walk: Path | None) -> int:
+    # Nothing made while the program starts is garbage: looking for some takes a tenth of the time.
+    gc.disable()
     # Imported only now: a command needs neither Qt nor a display.
     from nomos.ui.start import open_window
 
+    gc.enable()
     return open_window(path, demo=demo, walk=walk)
 
 

@@ -1,7 +1,8 @@
-"""The column at the right: the five stations, each made and wired when it is first shown."""
+"""The column at the right: the five stations, each imported, made and wired when it is first shown."""
 
 from dataclasses import replace
 from functools import cached_property
+from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
@@ -10,13 +11,15 @@ from nomos.project import Project, Proof
 from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
 from nomos.ui.controller import Controller
-from nomos.ui.stations.blocks import BlocksStation
-from nomos.ui.stations.design import DesignStation
-from nomos.ui.stations.inks import InksStation
-from nomos.ui.stations.order import OrderStation
-from nomos.ui.stations.register import RegisterStation
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view, plan_cards, reach_rows
+
+if TYPE_CHECKING:
+    from nomos.ui.stations.blocks import BlocksStation
+    from nomos.ui.stations.design import DesignStation
+    from nomos.ui.stations.inks import InksStation
+    from nomos.ui.stations.order import OrderStation
+    from nomos.ui.stations.register import RegisterStation
 
 _CARD_PICTURE = 66
 _PLAN_NOTE = (
@@ -79,8 +82,10 @@ class AnswersColumn(QStackedWidget):
         self.blocks.show_plans(asked.source, asked.most_blocks, cards, note, reach)
 
     @cached_property
-    def design(self) -> DesignStation:
+    def design(self) -> "DesignStation":
         """What is the design made of?"""
+        from nomos.ui.stations.design import DesignStation
+
         made, hand, files = DesignStation(), self._hand, self._hand.files
         made.count_asked.connect(lambda count: files.flatten_again(count=count))
         made.width_asked.connect(lambda width: files.flatten_again(width_mm=width))
@@ -97,8 +102,10 @@ class AnswersColumn(QStackedWidget):
         return made
 
     @cached_property
-    def blocks(self) -> BlocksStation:
+    def blocks(self) -> "BlocksStation":
         """Which blocks?"""
+        from nomos.ui.stations.blocks import BlocksStation
+
         made, hand = BlocksStation(), self._hand
         made.pull_chosen.connect(hand.choose_pull)
         made.shown_asked.connect(hand.show)
@@ -126,8 +133,10 @@ class AnswersColumn(QStackedWidget):
         return made
 
     @cached_property
-    def inks(self) -> InksStation:
+    def inks(self) -> "InksStation":
         """Which inks?"""
+        from nomos.ui.stations.inks import InksStation
+
         made, hand = InksStation(), self._hand
         made.pull_chosen.connect(hand.choose_pull)
         made.renamed.connect(hand.rename_ink)
@@ -138,8 +147,10 @@ class AnswersColumn(QStackedWidget):
         return made
 
     @cached_property
-    def order(self) -> OrderStation:
+    def order(self) -> "OrderStation":
         """Which order?"""
+        from nomos.ui.stations.order import OrderStation
+
         made = OrderStation()
         made.order_asked.connect(self._hand.take_order)
         made.step_asked.connect(self._hand.step_pull)
@@ -147,8 +158,10 @@ class AnswersColumn(QStackedWidget):
         return made
 
     @cached_property
-    def register(self) -> RegisterStation:
+    def register(self) -> "RegisterStation":
         """How does every sheet meet every block?"""
+        from nomos.ui.stations.register import RegisterStation
+
         made, hand = RegisterStation(), self._hand
         made.kento_asked.connect(hand.set_kento)
         made.sheet_asked.connect(hand.set_sheet)

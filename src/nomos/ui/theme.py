@@ -86,7 +86,7 @@ def elided(text: str, used: QFont, width: int) -> str:
 
 def dress(application: QApplication) -> None:
     """Give the application its typeface, tones and style sheet."""
-    for path in typeface.ALL:
+    for path in (typeface.REGULAR, typeface.SEMIBOLD, typeface.BOLD):
         QFontDatabase.addApplicationFont(str(path))
     # The desktop's text size in points decides; 10 points is the usual 13 pixels, and the least
     # that is read at arm's length over a bench.
