@@ -1,6 +1,5 @@
 """Cleaning a page of colour numbers: fringes, ragged edges and specks too small to cut."""
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -20,6 +19,8 @@ _NEAR_EXTREME = 0.2
 
 def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) -> Labels:
     """Each pixel's most frequent colour in the 5 x 5 around it; keeps the pixel's own on a tie."""
+    import cv2
+
     height = labels.shape[0]
     margin = _MAJORITY // 2
     result = np.empty_like(labels)
@@ -46,6 +47,8 @@ def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) 
 
 def on_a_slope(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
     """Pixels between a lighter and a darker side: mixtures of scanning or antialiasing."""
+    import cv2
+
     grey = cv2.cvtColor(rgb, cv2.COLOR_RGB2GRAY)
     near = np.ones((3, 3), np.uint8)
     steep = cv2.subtract(cv2.dilate(grey, near), cv2.erode(grey, near)) >= EDGE_RANGE
@@ -97,6 +100,8 @@ def remove_specks(
 
 def fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
     """A page where each doomed pixel (non-zero) has the colour of the nearest that is kept."""
+    import cv2
+
     _, nearest = cv2.distanceTransformWithLabels(
         doomed, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
     )
@@ -107,6 +112,8 @@ def fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
 
 
 def _merge_leftovers(labels: Labels, least: int) -> bool:
+    import cv2
+
     regions = find_regions(labels)
     small = np.flatnonzero(regions.area_px < least)
     if len(small) == len(regions.area_px):

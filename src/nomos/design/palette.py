@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -46,6 +45,8 @@ def bin_numbers(rgb: NDArray[np.uint8]) -> NDArray[np.uint16]:
 
 def colour_histogram(rgb: NDArray[np.uint8]) -> Histogram:
     """Histogram of a page, sampled, edges hardly counted. rgb : (height, width, 3) uint8 sRGB."""
+    import cv2
+
     stride = max(1, int(np.sqrt(rgb.shape[0] * rgb.shape[1] / _SAMPLES)))
     low, high = cv2.erode(rgb, np.ones((3, 3), np.uint8)), cv2.dilate(rgb, np.ones((3, 3), np.uint8))
     sampled = rgb[::stride, ::stride]

@@ -5,7 +5,6 @@ import warnings
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -117,6 +116,8 @@ def _page_resolution(size_mm: tuple[float, float], dpi: float = DEFAULT_DPI) -> 
 
 
 def _resample(rgb: Rgb, size_mm: tuple[float, float]) -> Rgb:
+    import cv2
+
     height, width = rgb.shape[:2]
     own_dpi = width / size_mm[0] * MM_PER_INCH
     usable = COARSEST_DPI <= own_dpi <= FINEST_DPI

@@ -2,7 +2,6 @@
 
 from collections.abc import Sequence
 
-import cv2
 import numpy as np
 
 from nomos.project.model import Project, ProjectError
@@ -23,6 +22,8 @@ def fitted_masks(
     ------
     ProjectError : no layer fits a block, or the pictures have another shape than the design.
     """
+    import cv2
+
     by_name = {project.block(i.block).name.lower(): i.block for i in project.impressions}
     in_order = [impression.block for impression in project.impressions]
     found: dict[str, Mask] = {}

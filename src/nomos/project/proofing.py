@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -258,6 +257,8 @@ def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
 
 def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int = 12) -> tuple[Spot, ...]:
     """The largest spots of bare paper where a colour should print: x, y on the sheet and area, mm."""
+    import cv2
+
     if bare_paper_mm2(project, laid) == 0:
         return ()
     height, width = blocks.labels.shape

@@ -10,7 +10,6 @@ import zipfile
 from collections.abc import Mapping
 from pathlib import Path
 
-import cv2
 import msgspec
 import numpy as np
 
@@ -37,6 +36,8 @@ def digest(data: bytes) -> str:
 
 def labels_to_png(labels: Labels) -> bytes:
     """A page of colour numbers as an 8-bit grey PNG, value = number."""
+    import cv2
+
     done, data = cv2.imencode(".png", labels)
     assert done
     return data.tobytes()
@@ -44,6 +45,8 @@ def labels_to_png(labels: Labels) -> bytes:
 
 def labels_from_png(data: bytes) -> Labels:
     """The page of colour numbers in a PNG. Raises ProjectError."""
+    import cv2
+
     labels = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_UNCHANGED)
     if labels is None or labels.ndim != 2 or labels.dtype != np.uint8:
         raise ProjectError(
@@ -55,6 +58,8 @@ def labels_from_png(data: bytes) -> Labels:
 
 def mask_to_png(mask: Mask) -> bytes:
     """A block's mask as a grey PNG, 0 and 255."""
+    import cv2
+
     done, data = cv2.imencode(".png", mask * np.uint8(255))
     assert done
     return data.tobytes()
@@ -62,6 +67,8 @@ def mask_to_png(mask: Mask) -> bytes:
 
 def mask_from_png(data: bytes, shape: tuple[int, int]) -> Mask:
     """The mask in a PNG. Raises ProjectError where it is damaged or of another size."""
+    import cv2
+
     page = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_GRAYSCALE)
     if page is None or page.shape != shape:
         raise ProjectError(

@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 
 from nomos.separation import Mask
@@ -30,6 +29,8 @@ def padded(mask: Mask, pad_px: int) -> Mask:
 
 def displaced(mask: Mask, by: Misregister, px_per_mm: float) -> Mask:
     """The mask moved by a misregister; what leaves the page is lost. Same shape, 0 or 1."""
+    import cv2
+
     if not by:
         return mask
     height, width = mask.shape

@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from typing import TypeVar
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -72,6 +71,8 @@ def _packed(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
 
 def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
     """(height, width) 0xffRRGGBB to (height, width, 3) uint8 R, G, B."""
+    import cv2
+
     return np.asarray(
         cv2.cvtColor(pixels.view(np.uint8).reshape(*pixels.shape, 4), cv2.COLOR_BGRA2RGB), np.uint8
     )
@@ -112,6 +113,8 @@ def render_view(
     area: shrinking the numbers themselves would lose fine lines, and averaging
     them has no meaning. The cost follows the view, not the page.
     """
+    import cv2
+
     left, top, right, bottom = window
     shrink = min((right - left) / size[0], (bottom - top) / size[1])
     level = min(max(0, int(np.floor(np.log2(max(shrink / 1.4, 1))))), len(levels) - 1)

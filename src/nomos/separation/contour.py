@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from math import erf, sqrt
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -28,6 +27,8 @@ def contour_mask(labels: Labels, lines: Lines) -> NDArray[np.uint8]:
     (height, width) uint8, 0 or 1; lines lie half on either side of the border,
     with corners rounded by about a third of their width.
     """
+    import cv2
+
     height, width = labels.shape
     wide = np.zeros((256, 256), np.float32)
     for one, other, width_px in lines:

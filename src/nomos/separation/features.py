@@ -3,7 +3,6 @@
 from dataclasses import dataclass
 from typing import Literal
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -29,6 +28,8 @@ class Feature:
 
 def _inside(page: NDArray[np.uint8]) -> NDArray[np.float32]:
     """Distance to the nearest pixel outside, the page's surroundings not counting as outside."""
+    import cv2
+
     if page.all():
         return np.full(page.shape, np.inf, np.float32)
     return np.asarray(cv2.distanceTransform(page, cv2.DIST_L2, cv2.DIST_MASK_5), np.float32)
@@ -39,6 +40,8 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
 
     An opening by distance transforms: what a disc of that diameter cannot reach.
     """
+    import cv2
+
     radius = least_px / 2
     depth = _inside(page)
     core = (depth > radius).astype(np.uint8)
@@ -90,6 +93,8 @@ def find_features(
 
 
 def _small_areas(mask: Mask, px_per_mm: float, speck_mm2: float, lonely_mm: float) -> list[Feature]:
+    import cv2
+
     count, parts, stats, centres = cv2.connectedComponentsWithStats(mask, connectivity=8)
     area_mm2 = stats[:, cv2.CC_STAT_AREA] / px_per_mm**2
     found = []

@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -13,6 +12,8 @@ Freedom = NDArray[np.uint8]
 
 def shrunk(free: Freedom, by_px: float) -> Freedom:
     """The free places that stay free when any block moves by so many pixels."""
+    import cv2
+
     if by_px <= 0 or not free.any():
         return free
     if free.all():
@@ -59,6 +60,8 @@ def simplify(
     outline is smoothed by a blur and held between both, time after time; the
     best of what was met and the block itself is kept.
     """
+    import cv2
+
     least, most = mask & (1 - free), mask | free
     before = outline_mm(mask, px_per_mm)
     best, shortest = mask, before

@@ -6,7 +6,6 @@ A mask is (height, width) uint8, 0 or 1, as seen on the print.
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -77,6 +76,8 @@ def block_masks(
 
 
 def _membership(labels: Labels, numbers: Collection[int]) -> Mask:
+    import cv2
+
     table = np.zeros(256, np.uint8)
     table[list(numbers)] = 1
     return np.asarray(cv2.LUT(labels, table), np.uint8)
@@ -97,6 +98,8 @@ def _spread(
     A neighbour reaches a pixel when it is the nearest other colour and no
     further than the trap: each side of a thin line gets the half next to it.
     """
+    import cv2
+
     spread = labels.copy()
     if trap_px <= 0 or not spreads:
         return spread

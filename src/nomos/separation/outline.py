@@ -2,7 +2,6 @@
 
 from itertools import pairwise
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -34,6 +33,7 @@ def outlines(mask: Mask, px_per_mm: float) -> tuple[tuple[Ring, ...], ...]:
     slopes; marching squares (contourpy) keeps holes with their areas.
     """
     import contourpy
+    import cv2
     import shapely
 
     padded = cv2.copyMakeBorder(mask, _PAD, _PAD, _PAD, _PAD, cv2.BORDER_CONSTANT, value=0)

@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 
 from nomos.colour import Lab, delta_e00
@@ -32,6 +31,8 @@ def mean_width_mm(labels: Labels, number: int, px_per_mm: float) -> float:
     The outline is counted by Crofton's formula in four directions, which is
     within 6 % for a straight edge of any slope.
     """
+    import cv2
+
     own = (labels == number).astype(np.uint8)
     area = int(cv2.countNonZero(own))
     square = np.count_nonzero(own[:, 1:] != own[:, :-1]) + np.count_nonzero(own[1:] != own[:-1])

@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -31,6 +30,8 @@ def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
 
     Exact to a pixel: one distance transform a block, looked up under the others.
     """
+    import cv2
+
     count = len(masks)
     found = np.full((count, count), np.inf)
     for one, mask in enumerate(masks):

@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-import cv2
 import numpy as np
 
 from nomos.separation.masks import Mask
@@ -31,6 +30,8 @@ class Touch:
 
 def touched(mask: Mask, touch: Touch, px_per_mm: float) -> Mask:
     """The mask after a stroke; what leaves the image is cut off."""
+    import cv2
+
     page = mask.copy()
     if not touch.points:
         return page
