@@ -6,11 +6,13 @@ from pathlib import Path
 import numpy as np
 import pytest
 from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QColor, QImage
 from PyQt6.QtWidgets import QPushButton
 
-from nomos.colour import delta_e00, srgb_to_lab
+from nomos.colour import delta_e00, lab_to_hex, srgb_to_lab
 from nomos.project import Project
 from nomos.ui.start import Desk
+from nomos.ui.views.sheet import WOOD_LAB
 from tests.ui.conftest import Answers, QTest, drag, press, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -222,3 +224,39 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     click(station.method.findChildren(QPushButton)[0])
     settle(desk)
     assert [b.colours for b in project_of(desk).blocks] == [b.colours for b in before.blocks]
+
+
+def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
+    desk, station, sheet = demo_desk, demo_desk.window.answers.blocks, demo_desk.window.sheet
+    pull = project_of(desk).impressions[names(desk).index("Slate")].id
+    desk.controller.choose_pull(pull)
+    station.shown.chosen.emit("block")
+    settle(desk)
+    printed = sheet.grab().toImage()
+    click(station.shown.findChildren(QPushButton)[2])
+    settle(desk)
+    assert station.marked.isVisible()
+    width = project_of(desk).paper.width_mm
+    paper, wood = QColor("#f3efe4"), QColor(lab_to_hex(np.array(WOOD_LAB)))
+
+    def differs(image: QImage, x_mm: float, y_mm: float, ground: QColor) -> bool:
+        x, y = sheet.viewport.to_screen(x_mm, y_mm)
+        pixel = image.pixelColor(int(x), int(y))
+        return abs(pixel.lightness() - ground.lightness()) > 25
+
+    stays = sheet.grab().toImage()
+    # Slate prints in the upper sky and on the barrow, not on the sun nor in the rose of the horizon.
+    for x, y in ((60, 20), (130, 215), (153, 70), (40, 95), (100, 130)):
+        assert differs(printed, x, y, paper) == differs(stays, width - x, y, wood), (x, y)
+    click(station.marked.findChildren(QPushButton)[1])
+    settle(desk)
+    goes = sheet.grab().toImage()
+    for x, y in ((60, 20), (153, 70)):
+        assert differs(stays, width - x, y, wood) != differs(goes, width - x, y, wood)
+    # Pointing and touching are on the mirror image too.
+    desk.window._point((width - 60.0, 20.0))
+    assert "prints 5 slate" in desk.window.foot.text()
+    click(station.shown.findChildren(QPushButton)[3])
+    settle(desk)
+    assert sheet.grab().toImage() != stays
+    assert not station.marked.isVisible()

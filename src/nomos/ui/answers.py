@@ -119,6 +119,7 @@ class AnswersColumn(QStackedWidget):
         made.switch_thrown.connect(hand.throw_switch)
         made.source_asked.connect(hand.ask_inks)
         made.most_asked.connect(lambda most: hand.planner.ask(replace(hand.planner.asked, most_blocks=most)))
+        made.marked_asked.connect(hand.mark)
         made.method_asked.connect(hand.choose_method)
         made.touch_asked.connect(self.touch_asked)
         made.anew_asked.connect(hand.work_out_anew)

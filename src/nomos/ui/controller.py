@@ -22,13 +22,15 @@ from nomos.project.reduction import with_one_block_per_colour, with_reduction
 from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
+from nomos.separation.touch import Touch
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import InkSource, Planner
 from nomos.ui.views.answers import PAPER_ROW, ordered
-from nomos.ui.views.state import Shown, UiState
+from nomos.ui.views.sheet import on_print
+from nomos.ui.views.state import Marked, Shown, UiState
 
 
 class Controller(QObject):
@@ -119,6 +121,17 @@ class Controller(QObject):
         """Choose a flat colour."""
         self._set(colour=colour, place=None)
 
+    def mark(self, marked: Marked) -> None:
+        """On a carved block, mark what stays or what goes."""
+        self._set(marked=marked)
+
+    def touch(self, touch: Touch) -> None:
+        """Touch the chosen block; on a carved block the hand is on the mirror image."""
+        project = self.document.project
+        if project is not None:
+            points = tuple(on_print(project, self.state, point) for point in touch.points)
+            self.hands.touch(replace(touch, points=points))
+
     def choose_page(self, page: str) -> None:
         """Choose the paper for the templates."""
         self._set(page=page)
@@ -128,6 +141,7 @@ class Controller(QObject):
         proof, project = self.keeper.proof, self.document.project
         if proof is None or project is None:
             return
+        x_mm, y_mm = on_print(project, self.state, (x_mm, y_mm))
         x = int((x_mm - project.image.left) * proof.blocks.px_per_mm)
         y = int((y_mm - project.image.top) * proof.blocks.px_per_mm)
         labels = proof.blocks.labels

@@ -106,7 +106,7 @@ class Window(QMainWindow):
         self.answers.packet_asked.connect(self._write_packet)
         self.answers.show_asked.connect(self.sheet.look_at)
         self.answers.touch_asked.connect(self.sheet.set_touch)
-        self.sheet.touched.connect(hand.hands.touch)
+        self.sheet.touched.connect(hand.touch)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,

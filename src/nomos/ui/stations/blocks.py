@@ -43,6 +43,7 @@ class BlocksStation(QScrollArea):
 
     pull_chosen = pyqtSignal(str)
     shown_asked = pyqtSignal(str)
+    marked_asked = pyqtSignal(str)
     renamed = pyqtSignal(str)
     key_asked = pyqtSignal(bool)
     key_kind_asked = pyqtSignal(str)
@@ -70,7 +71,10 @@ class BlocksStation(QScrollArea):
         super().__init__()
         column = answers_column(self, "Which blocks?")
         self.summary = label(kind="quiet")
-        self.shown = Choice((("print", "Whole print"), ("block", "One block alone")))
+        self.shown = Choice(
+            (("print", "Print"), ("block", "Alone"), ("carved", "Carved"), ("sheets", "All sheets"))
+        )
+        self.marked = Choice((("stays", "Mark what stays"), ("goes", "Mark what goes")))
         self.rows = ColourRows("Blocks")
         self.name = NameField("Name of the block")
         self.key = button("Make it the key")
@@ -88,7 +92,7 @@ class BlocksStation(QScrollArea):
         self._make_touches()
         self._make_plans()
         self.parts = Choice(tuple((part, text) for part, text in PARTS))
-        for widget in (self.summary, self.shown, self.parts):
+        for widget in (self.summary, self.shown, self.marked, self.parts):
             column.addWidget(widget)
         self.method = Choice((("plain", "A block a colour"), ("reduction", "Reduction")))
         self._groups = {
@@ -178,6 +182,7 @@ class BlocksStation(QScrollArea):
         self.method.chosen.connect(self.method_asked)
         self.rows.chosen.connect(self.pull_chosen)
         self.shown.chosen.connect(self.shown_asked)
+        self.marked.chosen.connect(self.marked_asked)
         self.name.given.connect(self.renamed)
         self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
         self.key_kind.chosen.connect(self.key_kind_asked)
@@ -206,7 +211,9 @@ class BlocksStation(QScrollArea):
         """Show the station."""
         self.summary.setText(view.summary)
         self.method.show_choice("reduction" if view.reduction else "plain")
-        self.shown.show_choice("block" if view.alone else "print")
+        self.shown.show_choice(view.shown)
+        self.marked.show_choice(view.marked)
+        self.marked.setVisible(view.shown == "carved")
         self.rows.show_rows(view.rows, view.chosen)
         self.trap_box.show_value(view.trap_mm)
         self.seam_box.show_value(view.seam_de00)

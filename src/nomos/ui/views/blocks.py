@@ -17,7 +17,7 @@ from nomos.proof import Index, mips, render_view
 from nomos.separation.solver import Plan
 from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Row
-from nomos.ui.views.state import UiState
+from nomos.ui.views.state import Marked, Shown, UiState
 from nomos.units import number
 
 
@@ -36,7 +36,8 @@ class BlocksView:
     tolerance_mm: float
     line_mm: float
     tool_mm: float
-    alone: bool
+    shown: Shown
+    marked: Marked
     summary: str
     reduction: bool
     by_hand: bool
@@ -70,7 +71,8 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         project.tolerance_mm,
         project.line_mm,
         project.tool_mm,
-        state.shown == "block",
+        state.shown if state.shown in ("block", "carved", "sheets") else "print",
+        state.marked,
         f"{summary}.",
         reduction,
         bool(chosen and chosen.drawn),

@@ -5,12 +5,12 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import delta_e00, lab_to_hex
-from nomos.project import Project, Proof, kento_or_reason, sheet_labs
+from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
+from nomos.project import LaidSheet, Project, Proof, kento_or_reason, sheet_labs
 from nomos.proof import Index, mips
 from nomos.registration import Kento, Rect
 from nomos.ui.views.blocks import flat_levels
-from nomos.ui.views.state import UiState
+from nomos.ui.views.state import Marked, UiState
 from nomos.units import number
 
 Pixels = NDArray[np.uint32]
@@ -75,7 +75,7 @@ def sheet_content(
     return SheetContent(
         (project.paper.width_mm, project.paper.height_mm),
         project.image,
-        lab_to_hex(np.array(project.paper.lab)),
+        lab_to_hex(np.array(WOOD_LAB if state.shown == "carved" else project.paper.lab)),
         raster,
         kento_or_reason(project)[0] if at_register else None,
         spots,
@@ -98,12 +98,62 @@ def _print(proof: Proof, state: UiState) -> Raster:
         labs = np.tile(np.array(proof.project.paper.lab), (len(proof.labs), 1))
         ink = proof.project.impression(state.pull).zones[0].ink
         labs[laid.map.members[:, laid.ids.index(state.pull)]] = proof.project.ink(ink).lab
+    elif state.shown == "carved" and state.pull in laid.ids:
+        return _carved(proof, state.pull, state.marked)
+    elif state.shown == "sheets":
+        labs = _coloured_sheets(proof)
     elif state.pulls is None:
         labs = proof.labs
     else:
         labs = sheet_labs(proof.project, laid, state.pulls)
     pad = laid.pad_px / laid.px_per_mm
     return Raster(laid.levels, labs, laid.px_per_mm, image.left - pad, image.top - pad)
+
+
+# A block of limewood, soot rubbed on what stays, red chalk on what goes; colours to tell apart, no source.
+WOOD_LAB = (84.0, 6.0, 24.0)
+_STAYS_LAB, _GOES_LAB = (30.0, 0.0, 0.0), (56.0, 42.0, 28.0)
+_SHEET_SHARE = 0.55
+
+
+def on_print(project: Project, state: UiState, place: tuple[float, float]) -> tuple[float, float]:
+    """The place on the print of a place on what is shown: a carved block is the mirror image."""
+    return (project.paper.width_mm - place[0], place[1]) if state.shown == "carved" else place
+
+
+def _carved(proof: Proof, pull: str, marked: Marked) -> Raster:
+    """The block itself, face up: mirrored, with what stays or what goes marked."""
+    laid, project = proof.laid, proof.project
+    prints = laid.map.members[:, laid.ids.index(pull)]
+    labs = np.tile(np.array(WOOD_LAB), (len(prints), 1))
+    labs[prints if marked == "stays" else ~prints] = _STAYS_LAB if marked == "stays" else _GOES_LAB
+    pad = laid.pad_px / laid.px_per_mm
+    left = project.paper.width_mm - project.image.right - pad
+    return Raster(_mirrored(laid), labs, laid.px_per_mm, left, project.image.top - pad)
+
+
+_mirrored_levels: dict[int, tuple[LaidSheet, tuple[Index, ...]]] = {}
+
+
+def _mirrored(laid: LaidSheet) -> tuple[Index, ...]:
+    """The sheet's smaller versions mirrored, kept for the last sheet asked for."""
+    kept = _mirrored_levels.get(id(laid))
+    if kept is None or kept[0] is not laid:
+        _mirrored_levels.clear()
+        levels = tuple(level[:, ::-1].copy() for level in laid.levels)
+        kept = _mirrored_levels[id(laid)] = (laid, levels)
+    return kept[1]
+
+
+def _coloured_sheets(proof: Proof) -> NDArray[np.float64]:
+    """Every block as a sheet of coloured film: not what prints, but what lies where."""
+    members, project = proof.laid.map.members, proof.project
+    shown = np.full((len(members), 3), 255.0)
+    for impression in project.impressions:
+        tint = lab_to_srgb(np.array(project.ink(impression.zones[0].ink).lab)).astype(np.float64)
+        here = members[:, proof.laid.ids.index(impression.id)]
+        shown[here] += _SHEET_SHARE * (tint - shown[here])
+    return srgb_to_lab(shown)
 
 
 def _flat(proof: Proof) -> Raster:
@@ -126,6 +176,7 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     if proof is None or proof.project.flat is None:
         return said[0]
     image, laid = proof.project.image, proof.laid
+    place = on_print(proof.project, state, place)
     x = int((place[0] - image.left) * laid.px_per_mm) + laid.pad_px
     y = int((place[1] - image.top) * laid.px_per_mm) + laid.pad_px
     height, width = laid.map.index.shape

@@ -5,7 +5,8 @@ from typing import Literal, get_args
 
 from nomos.project import Station
 
-Shown = Literal["print", "flat", "sketch", "block"]
+Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets"]
+Marked = Literal["stays", "goes"]
 STATIONS: tuple[Station, ...] = get_args(Station)
 
 
@@ -16,7 +17,9 @@ class UiState:
     pulls : the sheet after so many pulls; None is the finished print.
     place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
-    shown : what the sheet shows: the print, the flat design, the sketch, or one block alone.
+    shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
+        it is carved (mirrored), or all blocks as coloured sheets over each other.
+    marked : on the carved block, what stays or what goes.
     """
 
     station: Station = "design"
@@ -24,6 +27,7 @@ class UiState:
     pull: str | None = None
     pulls: int | None = None
     shown: Shown = "print"
+    marked: Marked = "stays"
     page: str = "A4"
     paper_chosen: bool = False
     place: tuple[int, int] | None = None
