@@ -7,10 +7,13 @@ from hypothesis import strategies as st
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet, prove
 from nomos.project import edits as ed
+from nomos.project.separating import PROCESS_INKS, nearest_reachable, solver_request
 from nomos.proof import Misregister
+from nomos.separation.solver import solve
 from nomos.ui.viewport import Viewport, fitted, tick_step
 from nomos.ui.views import answers, frame
-from nomos.ui.views.sheet import place_text, sheet_content
+from nomos.ui.views.blocks import plan_cards, reach_rows
+from nomos.ui.views.sheet import on_print, place_text, sheet_content
 from nomos.ui.views.state import UiState
 
 Demo = tuple[Project, Assets]
@@ -100,3 +103,48 @@ def test_a_proof_of_another_design_breaks_nothing(demo: Demo, demo_blocks: CutBl
         assert sheet_content(fewer, proof, state, None).sheet_mm == (200, 260)
         assert place_text(proof, state, (100, 100))
     assert answers.order_view(fewer, proof, UiState(), 60).choices[0].thumb is None
+
+
+def test_plan_cards_show_what_a_plan_leads_to_and_costs(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    request = solver_request(project, demo_blocks.borders, PROCESS_INKS, 3)
+    plans = solve(request)
+    cards = plan_cards(project, proof, plans, 60, keep_key=True)
+    assert [card.key for card in cards][:1] == ["0/0"]
+    assert cards[0].name == "2 blocks"  # one colour block and the key
+    for card in cards:
+        assert card.figures.startswith("ΔE ")
+        assert " of 8" in card.figures
+        assert card.thumb is not None
+        assert card.thumb.shape[0] == 60
+    assert plan_cards(project, None, plans, 60, keep_key=True) == ()
+    other = ed.with_block(project, project.blocks[-1].id, is_key=False)
+    assert plan_cards(other, proof, plans, 60, keep_key=True) == ()  # plans for another set of colours
+
+
+def test_what_inks_come_to_is_listed_worst_first(demo: Demo) -> None:
+    project = demo[0]
+    assert project.flat is not None
+    wanted = {n: project.flat.colours[n].lab for n in (1, 5, 6)}
+    reach = nearest_reachable(project.paper.lab, wanted, PROCESS_INKS)
+    rows = reach_rows(project, sorted(reach.items()))
+    assert sorted(row.id for row in rows) == ["1", "5", "6"]
+    figures = [float(row.figure.removeprefix("ΔE ")) for row in rows]
+    assert figures == sorted(figures, reverse=True)
+    assert all("%" in row.quiet or row.quiet == "bare paper" for row in rows)
+
+
+def test_a_carved_block_is_read_from_its_mirror_image(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
+    carved = UiState("blocks", pull=project.impressions[0].id, shown="carved")
+    assert on_print(project, carved, (30.0, 40.0)) == (170.0, 40.0)
+    assert on_print(project, UiState(), (30.0, 40.0)) == (30.0, 40.0)
+    raster = sheet_content(project, proof, carved, None).raster
+    whole = sheet_content(project, proof, UiState("blocks"), None).raster
+    assert raster is not None
+    assert whole is not None
+    np.testing.assert_array_equal(raster.levels[0][:, ::-1], whole.levels[0])
+    pad = 6.0
+    assert raster.left_mm == pytest.approx(200 - project.image.right - pad, abs=0.1)

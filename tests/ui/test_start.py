@@ -1,0 +1,128 @@
+"""Starting, the questions, faults, and the walk that `make demo` takes without a display."""
+
+import logging
+import sys
+from collections.abc import Callable, Iterator
+from pathlib import Path
+
+import pytest
+from PIL import Image
+from PyQt6.QtCore import QTimer
+from PyQt6.QtWidgets import QApplication, QMessageBox, QPushButton
+
+from nomos.errors import BadInput
+from nomos.ui import start, walk
+from nomos.ui.questions import Dialogs
+from nomos.ui.start import Desk
+from tests.ui.conftest import settle
+
+
+def press_when_asked(text: str) -> None:
+    """Press the button of that text in the next message box."""
+
+    def press() -> None:
+        box = QApplication.activeModalWidget()
+        assert isinstance(box, QMessageBox)
+        next(b for b in box.findChildren(QPushButton) if b.text().replace("&", "") == text).click()
+
+    QTimer.singleShot(0, press)
+
+
+@pytest.mark.parametrize(
+    ("button", "answer"), [("Save", "save"), ("Throw them away", "discard"), ("Go on working", "cancel")]
+)
+def test_unsaved_changes_are_asked_about_in_words(desk: Desk, button: str, answer: str) -> None:
+    press_when_asked(button)
+    assert Dialogs(desk.window).unsaved("Frost") == answer
+
+
+@pytest.mark.parametrize(("button", "taken"), [("Take it up", True), ("Throw it away", False)])
+def test_work_left_behind_is_offered_in_words(desk: Desk, button: str, taken: bool) -> None:
+    press_when_asked(button)
+    assert Dialogs(desk.window).take_up("Frost") is taken
+
+
+@pytest.fixture
+def _logging_as_before() -> Iterator[None]:
+    root = logging.getLogger()
+    before = list(root.handlers)
+    yield
+    for handler in set(root.handlers) - set(before):
+        root.removeHandler(handler)
+        handler.close()
+
+
+@pytest.mark.usefixtures("_logging_as_before")
+def test_an_unexpected_error_is_logged_and_said_in_one_sentence(caplog: pytest.LogCaptureFixture) -> None:
+    told: list[str] = []
+    handle = start._fault_told_by(told.append)
+    try:
+        raise ZeroDivisionError("a wheel came off")
+    except ZeroDivisionError:
+        kind, error, trace = sys.exc_info()
+        assert kind is not None
+        assert error is not None
+        handle(kind, error, trace)
+    assert len(told) == 1
+    assert "fault of the program" in told[0]
+    assert "Traceback" not in told[0]
+    assert any(record.exc_info for record in caplog.records)
+    caplog.clear()
+
+
+def test_a_window_without_a_display_is_refused(monkeypatch: pytest.MonkeyPatch) -> None:
+    for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM"):
+        monkeypatch.delenv(name, raising=False)
+    with pytest.raises(BadInput, match="no display"):
+        start._check_display()
+    monkeypatch.setenv("DISPLAY", ":0")
+    start._check_display()
+
+
+def test_the_window_begins_on_what_it_is_given(
+    desk: Desk, sketch: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    begun: list[str] = []
+    monkeypatch.setattr(desk.files, "open_demo", lambda: begun.append("demo"))
+    start._begin(desk, None, demo=True)
+    assert begun == ["demo"]
+    start._begin(desk, sketch, demo=False)
+    settle(desk)
+    assert desk.document.project is not None
+    assert desk.document.project.title == "sketch"
+
+
+def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
+    desk: Desk, tmp_path: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
+) -> None:
+    monkeypatch.setattr(walk, "_SHOWN_BLOCKS", 2)
+    assert walk.walk_through(desk, tmp_path / "walk") == 0
+    pictures = sorted(path.name for path in (tmp_path / "walk").glob("*.png"))
+    assert pictures == [
+        "station-1-design.png", "station-2-blocks-fewer.png", "station-2-blocks-joins.png",
+        "station-2-blocks.png", "station-3-inks.png", "station-4-order.png", "station-5-register.png",
+    ]  # fmt: skip
+    for name in pictures:
+        with Image.open(tmp_path / "walk" / name) as image:
+            assert image.size == (1280, 800)
+            assert len(image.convert("RGB").getcolors(1 << 24) or []) > 100
+    assert (tmp_path / "walk" / "packet" / "blocks.pdf").stat().st_size > 10_000
+    said = capsys.readouterr().out
+    assert all(name in said for name in pictures)
+    with pytest.raises(BadInput, match="cannot be made"):
+        walk.walk_through(desk, Path("/proc/none"))
+
+
+@pytest.mark.parametrize("make", [lambda d: d.window.welcome, lambda d: d.window.notice])
+def test_texts_that_wrap_have_room(desk: Desk, make: Callable[[Desk], object]) -> None:
+    """The welcome and a notice show all their lines at the window's size."""
+    from PyQt6.QtWidgets import QLabel, QWidget
+
+    desk.window.notice.tell(
+        "A sentence that says what is wrong and what to do, and is long enough to wrap. " * 3
+    )
+    settle(desk)
+    part = make(desk)
+    assert isinstance(part, QWidget)
+    for label in part.findChildren(QLabel):
+        assert label.height() >= label.heightForWidth(label.width()) - 1
