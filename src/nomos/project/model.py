@@ -6,7 +6,7 @@ bytes lie beside the project (see `store`).
 """
 
 import math
-from typing import Annotated, Literal, TypeVar
+from typing import Annotated, TypeVar
 
 import numpy as np
 from msgspec import Meta, Struct
@@ -98,8 +98,8 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     """A block and the numbers of the flat colours it prints; with `contour`, lines along their borders.
 
     drawn : a PNG mask changed by hand, used in place of the one worked out.
-    board, face : the piece of material it is cut in, if it shares one: blocks on one face of a board
-        are its successive states, in print order; on two faces, the two sides of one board.
+    board : the piece of material it is cut in, if it shares one: the blocks of one board are its
+        successive states, in print order.
     """
 
     id: str
@@ -109,7 +109,6 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     contour: Contour | None = None
     drawn: Digest | None = None
     board: str | None = None
-    face: Literal["front", "back"] = "front"
 
 
 class Zone(Struct, frozen=True, forbid_unknown_fields=True):

@@ -21,8 +21,8 @@ OUT_OF_REACH_DE00 = 5.0
 
 def is_reduction(project: Project) -> bool:
     """Whether the blocks are states of one board."""
-    boards = [(block.board, block.face) for block in project.blocks]
-    return len(boards) > 1 and boards[0][0] is not None and len(set(boards)) == 1
+    boards = [block.board for block in project.blocks]
+    return len(boards) > 1 and boards[0] is not None and len(set(boards)) == 1
 
 
 def layer_order(project: Project) -> tuple[int, ...]:

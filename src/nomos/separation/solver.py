@@ -240,8 +240,10 @@ def solve(
         # Each further block doubles the combinations, and about doubles the work.
         whole = Part(progress, *((2.0**n - 1) / (2.0**request.most_blocks - 1) for n in (layers - 1, layers)))
         optima: dict[Stack, float] = {}
-        for restart in range(request.restarts):
-            part = Part(whole, restart / (request.restarts + 1), (restart + 1) / (request.restarts + 1))
+        # Beyond five blocks a start takes seconds, and the plan with one block fewer is a good one.
+        starts = max(2, request.restarts >> max(0, layers - 5)) if request.restarts > 1 else 1
+        for restart in range(starts):
+            part = Part(whole, restart / (starts + 1), (restart + 1) / (starts + 1))
             part.report(0.0, f"trying plans with {layers} block{'s' if layers > 1 else ''}")
             seed = _inserted(shelf, start, part) if restart == 0 else _random(shelf, layers, generator, part)
             before = min(optima.values(), default=np.inf)
