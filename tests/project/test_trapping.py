@@ -80,3 +80,35 @@ def test_a_layer_that_changes_nothing_is_named(demo: Demo) -> None:
     texts = [finding.text for finding in find(project, None, ())]
     assert any(text.startswith("Sky rose changes nothing that is seen") for text in texts)
     assert not any("changes nothing" in f.text for f in find(demo[0], None, ()))
+
+
+def test_every_cure_cures(demo: Demo, demo_blocks: CutBlocks) -> None:
+    """The finding that proposed an edit is gone once the edit is made."""
+    weak = ed.with_strength(demo[0], demo[0].impressions[0].id, 0.02)
+    opaque = demo[0]
+    for impression in demo[0].impressions:
+        opaque = ed.with_ink(opaque, impression.zones[0].ink, opacity="opaque")
+    cured = 0
+    for project in (demo[0], weak, ed.with_seam(opaque, 0.0)):
+        for finding in find(project, None, (), demo_blocks.borders):
+            if finding.cure is None:
+                continue
+            after = finding.cure.edit(project)
+            assert after != project
+            assert finding.text not in [f.text for f in find(after, None, (), demo_blocks.borders)]
+            cured += 1
+    assert cured >= 6
+
+
+def test_running_through_costs_little_where_it_is_proposed(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    for impression in project.impressions:
+        project = ed.with_ink(project, impression.zones[0].ink, opacity="opaque")
+    project = ed.with_seam(project, 0.0)
+    before = predicted(project, printing_sets(project))
+    through = [trap for trap, _ in kisses(project, demo_blocks.borders) if trap.through]
+    assert through
+    for trap in through:
+        changed = ed.run_through(project, trap.lighter, trap.darker)
+        after = predicted(changed, printing_sets(changed))
+        assert delta_e00(before[trap.darker], after[trap.darker]) < 5

@@ -124,7 +124,8 @@ def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> N
     placed = [finding for finding in desk.keeper.proof.findings if finding.place_mm is not None]
     assert placed
     desk.window.answers.blocks.turn_to("joins")
-    buttons = desk.window.answers.blocks.findings.findChildren(QPushButton)
+    found = desk.window.answers.blocks.findings.findChildren(QPushButton)
+    buttons = [button for button in found if button.text() == "Show it on the sheet"]
     assert len(buttons) == len(placed)
     click(buttons[0])
     sheet = desk.window.sheet
@@ -260,3 +261,15 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
     settle(desk)
     assert sheet.grab().toImage() != stays
     assert not station.marked.isVisible()
+
+
+def test_a_finding_is_cured_by_its_button(demo_desk: Desk) -> None:
+    desk, station = demo_desk, demo_desk.window.answers.blocks
+    station.turn_to("joins")
+    settle(desk)
+    cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Take seams"))
+    asked = float(cure.text().rsplit(" ", 1)[1])
+    click(cure)
+    settle(desk)
+    assert project_of(desk).seam_de00 == asked
+    assert desk.document.stack.count() == 1

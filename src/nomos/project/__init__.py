@@ -1,6 +1,6 @@
 """The project as a value, its edits, its file, its proof and its findings."""
 
-from nomos.project.findings import Finding, Station, Weight, find, kento_or_reason
+from nomos.project.findings import Cure, Finding, Station, Weight, find, kento_or_reason
 from nomos.project.model import (
     Block,
     Flat,
@@ -45,6 +45,7 @@ __all__ = [
     "Assets",
     "Block",
     "ColourMatch",
+    "Cure",
     "CutBlocks",
     "Finding",
     "Flat",

@@ -316,6 +316,27 @@ def with_drawn(project: Project, masks: Mapping[str, str | None]) -> Project:
     )
 
 
+def run_through(project: Project, lighter: int, darker: int) -> Project:
+    """The project with every block that prints the lighter colour printing the darker one too."""
+    for block in project.blocks:
+        if lighter in block.colours and not block.is_key:
+            project = with_switch(project, block.id, darker, True)
+    return project
+
+
+def without_impression(project: Project, impression_id: str) -> Project:
+    """The project with one pull fewer; its block and ink go with it where no other pull needs them."""
+    pulls = tuple(impression for impression in project.impressions if impression.id != impression_id)
+    blocks = {impression.block for impression in pulls}
+    inks = {zone.ink for impression in pulls for zone in impression.zones}
+    return replace(
+        project,
+        impressions=pulls,
+        blocks=tuple(block for block in project.blocks if block.id in blocks),
+        inks=tuple(ink for ink in project.inks if ink.id in inks),
+    )
+
+
 def with_switch(project: Project, block_id: str, number: int, on: bool) -> Project:
     """The project with one flat colour printed by a block, or not. A block left empty stays."""
     blocks = []

@@ -1,17 +1,19 @@
 """What a printmaker should know before going on, with what can be done about it."""
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, field
+from functools import partial
 from typing import Literal
 
 import numpy as np
 
 from nomos.colour import delta_e00
+from nomos.project.edits import run_through, with_seam, without_impression
 from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_order
-from nomos.project.trapping import kisses, predicted, printing_sets
+from nomos.project.trapping import BorderTrap, kisses, predicted, printing_sets
 from nomos.registration import Kento, KentoError, place_kento
 from nomos.separation.fields import Borders
 from nomos.units import number
@@ -30,10 +32,19 @@ UNSEEN_DE00 = 1.5
 
 
 @dataclass(frozen=True)
+class Cure:
+    """What the program can do about a finding: the words on the button, and the edit."""
+
+    text: str
+    edit: Callable[[Project], Project]
+
+
+@dataclass(frozen=True)
 class Finding:
     """One thing found: how much it matters, which station it belongs to, what it is and what to do.
 
     place_mm : where on the sheet, for what has one place.
+    cure : what the program can do about it, if the user wants it.
     """
 
     weight: Weight
@@ -41,6 +52,7 @@ class Finding:
     text: str
     remedy: str
     place_mm: tuple[float, float] | None = None
+    cure: Cure | None = field(default=None, compare=False)
 
 
 def find(
@@ -173,6 +185,7 @@ def _of_layers(project: Project) -> list[Finding]:
                     "blocks",
                     f"{name} changes nothing that is seen: ΔE below {number(UNSEEN_DE00)} everywhere.",
                     "Leave this block out, or make its ink stronger.",
+                    cure=Cure(f"Leave {name} out", partial(without_impression, impression_id=impression.id)),
                 )
             )
     return found
@@ -201,9 +214,20 @@ def _of_borders(project: Project, borders: Borders) -> list[Finding]:
                 f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
                 f"opens up to {number(project.tolerance_mm * length, 0)} mm² of bare paper.",
                 remedy,
+                cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
             )
         )
     return found
+
+
+def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
+    edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
+    return Cure(f"Run {lighter} through under {darker}", edit)
+
+
+def _seam(trap: BorderTrap) -> Cure:
+    limit = float(np.ceil(trap.seam_de00))
+    return Cure(f"Take seams up to ΔE {limit:.0f}", partial(with_seam, seam_de00=limit))
 
 
 def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch]) -> list[Finding]:

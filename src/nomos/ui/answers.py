@@ -128,6 +128,7 @@ class AnswersColumn(QStackedWidget):
         made.send_asked.connect(hand.hands.send_out)
         made.fineness_asked.connect(hand.set_fineness)
         made.findings.show_asked.connect(self.show_asked)
+        made.findings.cure_asked.connect(hand.cure)
         made.plans_asked.connect(hand.planner.look)
         made.plan_taken.connect(hand.take_plan)
         self.addWidget(made)

@@ -8,7 +8,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, Opacity
 from nomos.errors import BadInput
-from nomos.project import Project, Station, digest
+from nomos.project import Cure, Project, Station, digest
 from nomos.project import edits as ed
 from nomos.project.fields import merged, split_off
 from nomos.project.keys import (
@@ -262,6 +262,10 @@ class Controller(QObject):
     def work_out_anew(self) -> None:
         """Undo what was changed by hand on the chosen block."""
         self._on_block("Work out anew", lambda p, block: ed.with_drawn(p, {block: None}))
+
+    def cure(self, cure: Cure) -> None:
+        """Do what a finding proposes."""
+        self.edit(cure.text, cure.edit)
 
     def throw_switch(self, block: str) -> None:
         """Have a block print on the chosen colour, or no longer."""

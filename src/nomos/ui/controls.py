@@ -215,6 +215,8 @@ class FindingList(QWidget):
 
     show_asked = pyqtSignal(float, float)
     """A place on the sheet, mm."""
+    cure_asked = pyqtSignal(object)
+    """A Cure."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -241,6 +243,10 @@ class FindingList(QWidget):
             column.addWidget(head)
             column.addWidget(label(row.text))
             column.addWidget(label(row.remedy, kind="quiet"))
+            if row.cure is not None:
+                cure = button(row.cure.text)
+                cure.clicked.connect(lambda _checked, asked=row.cure: self.cure_asked.emit(asked))
+                column.addWidget(cure, 0, Qt.AlignmentFlag.AlignLeft)
             if row.place_mm is not None:
                 show = button("Show it on the sheet", plain=True)
                 show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))

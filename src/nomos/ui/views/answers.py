@@ -52,7 +52,7 @@ class ColourStrips:
 def notes(proof: Proof | None, station: Station) -> tuple[Note, ...]:
     """The findings that belong to a station."""
     found = proof.findings if proof else ()
-    return tuple(Note(f.weight, f.text, f.remedy, f.place_mm) for f in found if f.station == station)
+    return tuple(Note(f.weight, f.text, f.remedy, f.place_mm, f.cure) for f in found if f.station == station)
 
 
 def to_lch(lab: Lab) -> tuple[float, float, float]:

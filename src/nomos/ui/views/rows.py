@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from nomos.project import Cure
+
 
 @dataclass(frozen=True)
 class Row:
@@ -22,3 +24,4 @@ class Note:
     text: str
     remedy: str
     place_mm: tuple[float, float] | None = None
+    cure: Cure | None = None
