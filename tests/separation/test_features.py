@@ -10,7 +10,8 @@ from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sh
 from nomos.project import edits as ed
 from nomos.project.cutting import cutting_findings, features_of, freedom_of, simpler_block
 from nomos.separation.features import Feature, find_features
-from nomos.separation.freedom import outline_mm, shrunk, simplify
+from nomos.separation.freedom import shrunk, simplify
+from nomos.separation.outline import outline_mm
 
 PPM = 12.0
 

@@ -20,7 +20,7 @@ from PyQt6.QtCore import (
     qInstallMessageHandler,
 )
 from PyQt6.QtGui import QMouseEvent
-from PyQt6.QtWidgets import QApplication, QWidget
+from PyQt6.QtWidgets import QApplication, QPushButton, QWidget
 
 from nomos.project import Assets, Project
 from nomos.ui import theme, walk
@@ -157,3 +157,18 @@ def _move(widget: QWidget, point: QPoint) -> None:
         Qt.KeyboardModifier.NoModifier,
     )  # fmt: skip
     QApplication.sendEvent(widget, event)
+
+
+def project_of(desk: Desk) -> Project:
+    project = desk.document.project
+    assert project is not None
+    return project
+
+
+def names(desk: Desk) -> list[str]:
+    project = project_of(desk)
+    return [project.block(impression.block).name for impression in project.impressions]
+
+
+def click(button: QPushButton) -> None:
+    QTest.mouseClick(button, Qt.MouseButton.LeftButton)

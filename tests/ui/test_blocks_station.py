@@ -10,29 +10,13 @@ from PyQt6.QtGui import QColor, QImage
 from PyQt6.QtWidgets import QPushButton
 
 from nomos.colour import delta_e00, lab_to_hex, srgb_to_lab
-from nomos.project import Project
 from nomos.ui.start import Desk
 from nomos.ui.views.sheet import WOOD_LAB
-from tests.ui.conftest import Answers, QTest, drag, press, settle
+from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
 CTRL = Qt.KeyboardModifier.ControlModifier
 SHIFT = Qt.KeyboardModifier.ShiftModifier
-
-
-def project_of(desk: Desk) -> Project:
-    project = desk.document.project
-    assert project is not None
-    return project
-
-
-def names(desk: Desk) -> list[str]:
-    project = project_of(desk)
-    return [project.block(impression.block).name for impression in project.impressions]
-
-
-def click(button: QPushButton) -> None:
-    QTest.mouseClick(button, LEFT)
 
 
 def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:

@@ -12,26 +12,11 @@ from PyQt6.QtWidgets import QApplication, QPushButton
 from nomos.project import Project, load, save
 from nomos.ui import theme
 from nomos.ui.start import Desk
-from tests.ui.conftest import Answers, QTest, drag, press, settle
+from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
 CTRL = Qt.KeyboardModifier.ControlModifier
 SHIFT = Qt.KeyboardModifier.ShiftModifier
-
-
-def project_of(desk: Desk) -> Project:
-    project = desk.document.project
-    assert project is not None
-    return project
-
-
-def names(desk: Desk) -> list[str]:
-    project = project_of(desk)
-    return [project.block(impression.block).name for impression in project.impressions]
-
-
-def click(button: QPushButton) -> None:
-    QTest.mouseClick(button, LEFT)
 
 
 def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, sketch: Path) -> None:

@@ -8,8 +8,9 @@ from nomos.colour import Ground, delta_e00, overprints, reflectance_to_lab
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.findings import UNSEEN_DE00, Finding, Weight
 from nomos.project.model import Project
-from nomos.project.proofing import CutBlocks, LaidSheet, film_of
+from nomos.project.proofing import CutBlocks, LaidSheet
 from nomos.project.reduction import is_reduction
+from nomos.project.trapping import film_of
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.sharing import Sharing, share

@@ -20,7 +20,14 @@ from nomos.project.model import (
     Zone,
 )
 from nomos.project.naming import colour_names
-from nomos.project.reduction import cut_before, is_reduction, layer_order, reordered, with_reduction
+from nomos.project.reduction import (
+    cut_before,
+    is_reduction,
+    layer_order,
+    light_to_dark_colours,
+    reordered,
+    with_reduction,
+)
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
 from nomos.separation import one_block_per_colour
@@ -126,7 +133,7 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
 def in_rule_order(project: Project) -> Project:
     """The project printed light to dark with the key last."""
     if is_reduction(project):
-        return with_reduction(project)
+        return with_reduction(project, light_to_dark_colours(project))
     order = light_to_dark(layers(project))
     return replace(project, impressions=tuple(project.impressions[place] for place in order))
 

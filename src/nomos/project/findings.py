@@ -157,7 +157,7 @@ def _of_reduction(project: Project) -> list[Finding]:
                     "blocks",
                     f"{colour.name} cannot be reached with a {_OPACITY[ink.opacity]} ink, ΔE "
                     f"{number(left)}: {cause}.",
-                    "Make its ink more opaque, or print it earlier.",
+                    "Choose Reduction again to work the inks out for this order, or make it more opaque.",
                 )
             )
     return found

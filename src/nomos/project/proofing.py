@@ -7,12 +7,12 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import Film, Ground, delta_e00, ink_film
+from nomos.colour import Ground, delta_e00
 from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Project
 from nomos.project.store import Assets, labels_from_png, mask_from_png, png_width
-from nomos.project.trapping import border_traps
+from nomos.project.trapping import border_traps, film_of
 from nomos.proof import (
     CombinationMap,
     Index,
@@ -184,13 +184,6 @@ def impressions_to_lay(project: Project) -> tuple[tuple[str, int, Misregister], 
     """Id, block number and misregister of each impression, by id, so that their order does not matter."""
     found = [(i.id, project.number_of(i.block), i.offset) for i in project.impressions]
     return tuple(sorted(found, key=lambda entry: entry[0]))
-
-
-def film_of(project: Project, impression_id: str) -> Film:
-    """The ink film an impression lays down."""
-    zone = project.impression(impression_id).zones[0]
-    ink = project.ink(zone.ink)
-    return ink_film(ink.lab, ink.opacity, project.paper.lab, zone.strength)
 
 
 def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:

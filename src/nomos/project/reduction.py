@@ -12,6 +12,7 @@ from msgspec.structs import replace
 
 from nomos.colour import OPACITIES, Film, Lab, Opacity, ink_film
 from nomos.colour.inverse import ink_over
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 
 BOARD = "board1"
@@ -33,12 +34,15 @@ def layer_order(project: Project) -> tuple[int, ...]:
     return tuple(number for numbers in own for number in numbers)
 
 
-def with_reduction(project: Project, order: Sequence[int] | None = None) -> Project:
+def with_reduction(
+    project: Project, order: Sequence[int] | None = None, *, progress: Progress = NULL_PROGRESS
+) -> Project:
     """The project as a reduction from one board.
 
     Parameters
     ----------
-    order : numbers of the flat colours, first printed first; None prints light to dark.
+    order : numbers of the flat colours, first printed first; None keeps the order of a reduction,
+        and otherwise prints light to dark.
 
     Notes
     -----
@@ -50,7 +54,8 @@ def with_reduction(project: Project, order: Sequence[int] | None = None) -> Proj
         raise ProjectError("flat", "There is no flat design yet: open a picture first.")
     colours = project.flat.colours
     printed = [n for n in range(len(colours)) if n not in project.bare_colours()]
-    order = list(order) if order is not None else sorted(printed, key=lambda n: -colours[n].lab[0])
+    if order is None:
+        order = layer_order(project) if is_reduction(project) else light_to_dark_colours(project)
     if sorted(order) != printed:
         raise ProjectError("order", "A reduction prints every colour once; name each of them in its order.")
     word = _opacities(project) if is_reduction(project) else {}
@@ -58,6 +63,7 @@ def with_reduction(project: Project, order: Sequence[int] | None = None) -> Proj
     inks, blocks, pulls = [], [], []
     for place, number in enumerate(order):
         colour = colours[number]
+        progress.report(place / len(order), f"working out the ink of {colour.name.lower()}")
         words = (word[number],) if number in word else OPACITIES
         lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
         below.append(ink_film(lab, asked, project.paper.lab))
@@ -113,13 +119,32 @@ def with_one_block_per_colour(project: Project, key: int | None = None) -> Proje
     return replace(project, inks=tuple(inks), blocks=tuple(blocks), impressions=tuple(pulls))
 
 
+def light_to_dark_colours(project: Project) -> tuple[int, ...]:
+    """Numbers of the printed flat colours, L* falling."""
+    assert project.flat is not None
+    bare, colours = project.bare_colours(), project.flat.colours
+    printed = [n for n in range(len(colours)) if n not in bare]
+    return tuple(sorted(printed, key=lambda n: -colours[n].lab[0]))
+
+
 def reordered(project: Project, impression_id: str, place: int) -> Project:
-    """A reduction with one colour printed at another place; states and inks follow."""
-    ids = [impression.id for impression in project.impressions]
-    order = list(layer_order(project))
-    number = order.pop(ids.index(impression_id))
-    order.insert(min(max(place, 0), len(order)), number)
-    return with_reduction(project, order)
+    """A reduction with one pull at another place; the states nest anew, the inks stay as they are.
+
+    Working the inks out for another stack takes longer than a drag may: `with_reduction` does it.
+    """
+    standing = [set(project.block(pull.block).colours) for pull in project.impressions]
+    after: list[set[int]] = [*standing[1:], set()]
+    own = {pull.id: now - then for pull, now, then in zip(project.impressions, standing, after, strict=True)}
+    moving = project.impression(impression_id)
+    pulls = [pull for pull in project.impressions if pull.id != impression_id]
+    pulls.insert(min(max(place, 0), len(pulls)), moving)
+    states: dict[str, tuple[int, ...]] = {}
+    left: set[int] = set()
+    for pull in reversed(pulls):
+        left |= own[pull.id]
+        states[pull.block] = tuple(sorted(left))
+    blocks = tuple(replace(block, colours=states[block.id]) for block in project.blocks)
+    return replace(project, blocks=blocks, impressions=tuple(pulls))
 
 
 def cut_before(project: Project) -> tuple[tuple[int, ...], ...]:

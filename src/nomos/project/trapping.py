@@ -34,14 +34,11 @@ class BorderTrap:
     through: bool
 
 
-def films_of(project: Project) -> list[Film]:
-    """The film of each impression, in print order."""
-    found = []
-    for impression in project.impressions:
-        zone = impression.zones[0]
-        ink = project.ink(zone.ink)
-        found.append(ink_film(ink.lab, ink.opacity, project.paper.lab, zone.strength))
-    return found
+def film_of(project: Project, impression_id: str) -> Film:
+    """The ink film an impression lays down."""
+    zone = project.impression(impression_id).zones[0]
+    ink = project.ink(zone.ink)
+    return ink_film(ink.lab, ink.opacity, project.paper.lab, zone.strength)
 
 
 def printing_sets(project: Project) -> list[frozenset[int]]:
@@ -56,7 +53,8 @@ def predicted(project: Project, sets: Sequence[frozenset[int]]) -> np.ndarray:
     rows = np.zeros((len(sets), len(project.impressions)), bool)
     for row, places in enumerate(sets):
         rows[row, list(places)] = True
-    return reflectance_to_lab(overprints(Ground.from_lab(project.paper.lab), films_of(project), rows))
+    films = [film_of(project, impression.id) for impression in project.impressions]
+    return reflectance_to_lab(overprints(Ground.from_lab(project.paper.lab), films, rows))
 
 
 def border_traps(project: Project) -> tuple[BorderTrap, ...]:

@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.separation.masks import Mask
+from nomos.separation.outline import outline_mm
 
 Freedom = NDArray[np.uint8]
 
@@ -30,15 +31,6 @@ class Simpler:
     outline_before_mm: float
     outline_after_mm: float
     area_change_mm2: float
-
-
-def outline_mm(mask: Mask, px_per_mm: float) -> float:
-    """Outline length by Crofton's formula in four directions, within 6 % for any slope."""
-    square = np.count_nonzero(mask[:, 1:] != mask[:, :-1]) + np.count_nonzero(mask[1:] != mask[:-1])
-    slanted = np.count_nonzero(mask[1:, 1:] != mask[:-1, :-1]) + np.count_nonzero(
-        mask[1:, :-1] != mask[:-1, 1:]
-    )
-    return float((square + slanted / np.sqrt(2)) * np.pi / 8 / px_per_mm)
 
 
 def simplify(

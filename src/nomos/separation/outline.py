@@ -14,6 +14,15 @@ _TOLERANCE_PX = 0.25
 _PAD = 4
 
 
+def outline_mm(mask: Mask, px_per_mm: float) -> float:
+    """Outline length by Crofton's formula in four directions, within 6 % for any slope."""
+    square = np.count_nonzero(mask[:, 1:] != mask[:, :-1]) + np.count_nonzero(mask[1:] != mask[:-1])
+    slanted = np.count_nonzero(mask[1:, 1:] != mask[:-1, :-1]) + np.count_nonzero(
+        mask[1:, :-1] != mask[:-1, 1:]
+    )
+    return float((square + slanted / np.sqrt(2)) * np.pi / 8 / px_per_mm)
+
+
 def outlines(mask: Mask, px_per_mm: float) -> tuple[tuple[Ring, ...], ...]:
     """The areas of a mask as rings: for each area its outer ring, then its holes.
 

@@ -18,7 +18,7 @@ from nomos.project.keys import (
     without_made_key,
 )
 from nomos.project.model import LARGEST_SHIFT_MM
-from nomos.project.reduction import with_one_block_per_colour, with_reduction
+from nomos.project.reduction import with_one_block_per_colour
 from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
@@ -254,7 +254,7 @@ class Controller(QObject):
     def choose_method(self, method: str) -> None:
         """Print from a block for each colour, or from one board cut further between pulls."""
         if method == "reduction":
-            self.edit("Reduction", with_reduction)
+            self.planner.reduce()
         else:
             key = self.keeper.proof.drawn_key if self.keeper.proof else None
             self.edit("A block a colour", lambda p: with_one_block_per_colour(p, key))

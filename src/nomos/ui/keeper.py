@@ -56,6 +56,7 @@ class ProofKeeper(QObject):
         self._spots: tuple[Spot, ...] = ()
         self._waiting: tuple[MaskRequest, _Pulls] | None = None
         self._fine: tuple[CutBlocks, tuple[float, float], _Close] | None = None
+        self._looking: tuple[CutBlocks, tuple[float, float]] | None = None
         self.proof: Proof | None = None
         document.changed.connect(self._follow)
 
@@ -144,8 +145,11 @@ class ProofKeeper(QObject):
         if project is None or have is None:
             return
         blocks, laid, limits = have.blocks, have.laid, (project.line_mm, project.tool_mm)
-        if self._fine is not None and self._fine[0] is blocks and self._fine[1] == limits:
+        looked = self._fine is not None and self._fine[0] is blocks and self._fine[1] == limits
+        looking = self._looking is not None and self._looking[0] is blocks and self._looking[1] == limits
+        if looked or (looking and "check" in self._runner.busy()):
             return
+        self._looking = (blocks, limits)
 
         def work(progress: Progress) -> _Close:
             return features_of(project, blocks, progress=progress), sharing_of(project, blocks, laid)

@@ -9,6 +9,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
+from nomos.project.reduction import with_reduction
 from nomos.project.separating import (
     PROCESS_INKS,
     Reach,
@@ -97,19 +98,14 @@ class Planner(QObject):
         found = Found(labels, asked, (), done=False)
         self.found = found
         self.changed.emit()
-        try:
-            request = _request(project, borders, asked)
-        except BadInput as error:
-            self.told.emit(str(error))
-            return
-
         numbers = planned_colours(project, keep_key=asked.keep_key)
         bare = project.bare_colours()
         wanted = {n: project.flat.colours[n].lab for n in numbers if n not in bare}
-        paper, inks = project.paper.lab, request.inks
 
         def work(progress: Progress) -> Found:
-            reach = nearest_reachable(paper, wanted, inks, progress=Part(progress, 0.0, 0.1))
+            request = _request(project, borders, asked)
+            near = Part(progress, 0.0, 0.1)
+            reach = nearest_reachable(project.paper.lab, wanted, request.inks, progress=near)
             plans = solve(
                 request,
                 progress=Part(progress, 0.1, 1.0),
@@ -122,6 +118,21 @@ class Planner(QObject):
             self.changed.emit()
 
         self._runner.run("plans", work, take, self.told.emit)
+
+    def reduce(self) -> None:
+        """Make the project a reduction, or work its inks out anew for the order it has."""
+        project = self._document.project
+        if project is None:
+            return
+
+        def take(reduced: Project) -> None:
+            # What was changed meanwhile is not thrown away.
+            if self._document.project is project:
+                self._document.apply("Reduction", lambda _project: reduced)
+
+        self._runner.run(
+            "plans", lambda progress: with_reduction(project, progress=progress), take, self.told.emit
+        )
 
     def _improve(self, asked: Asked, blocks: int, plan: Plan) -> None:
         """A better plan replaces the one shown so far."""
