@@ -10,8 +10,11 @@ import numpy as np
 import pytest
 from hypothesis import HealthCheck, settings
 
+from nomos.colour import Lab
 from nomos.demo import demo_project
-from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
+from nomos.design import FlatColour, FlatDesign
+from nomos.project import Assets, CutBlocks, Project, cut_blocks, digest, labels_to_png, mask_request
+from nomos.project.edits import new_project, with_flat_design
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
 
@@ -85,3 +88,28 @@ def sketch_pixels() -> np.ndarray:
     page[120:360, 180:270] = (70, 120, 80)
     page[100:380, 174:186] = (30, 30, 40)
     return page
+
+
+Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
+
+
+@pytest.fixture(scope="session")
+def drawn() -> Drawn:
+    """Makes a project of a page of colour numbers, their CIELAB colours and the pixels in a mm.
+
+    The lightest colour stays bare paper if it is the paper's own, white.
+    """
+
+    def make(labels: np.ndarray, labs: list[Lab], px_per_mm: float) -> tuple[Project, Assets]:
+        height, width = labels.shape
+        size = (width / px_per_mm, height / px_per_mm)
+        colours = tuple(FlatColour(lab, 0.0, 0.0) for lab in labs)
+        png = labels_to_png(labels.astype(np.uint8))
+        flat = FlatDesign(labels.astype(np.uint8), colours, 0.0, size)
+        project = with_flat_design(
+            new_project("Made for a test", size, paper_lab=(96.0, 0.0, 3.0)), flat, digest(png),
+            asked=len(labs), smallest_feature_mm=0.8, names=[f"Colour {n}" for n in range(len(labs))],
+        )  # fmt: skip
+        return project, {digest(png): png}
+
+    return make

@@ -7,6 +7,7 @@ from scipy import ndimage
 from nomos.colour import delta_e00
 from nomos.project import Assets, Project, ProjectError, cut_blocks, mask_request
 from nomos.project import edits as ed
+from nomos.project.films import predicted, printing_sets
 from nomos.project.keys import (
     hidden_mm,
     key_kind,
@@ -15,7 +16,6 @@ from nomos.project.keys import (
     with_shadow_key,
     without_made_key,
 )
-from nomos.project.trapping import predicted, printing_sets
 from nomos.separation.contour import contour_lines, contour_mask
 
 Demo = tuple[Project, Assets]

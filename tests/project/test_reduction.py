@@ -21,14 +21,15 @@ from nomos.colour.inverse import ink_over
 from nomos.formats import templates
 from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
 from nomos.project import edits as ed
+from nomos.project.films import predicted, printing_sets
 from nomos.project.reduction import (
     cut_before,
     is_reduction,
     layer_order,
+    layer_steps,
     with_one_block_per_colour,
     with_reduction,
 )
-from nomos.project.trapping import predicted, printing_sets
 
 Demo = tuple[Project, Assets]
 PAPER: Lab = (95.0, 0.0, 3.0)
@@ -98,7 +99,7 @@ def test_any_order_nests_anew(demo: Demo) -> None:
     assert layer_order(moved) == (*order[1:4], order[0], *order[4:])
     assert ed.in_rule_order(moved) == project
     with pytest.raises(ProjectError, match="every colour once"):
-        with_reduction(project, order[1:])
+        with_reduction(project, layer_steps(project)[1:])
 
 
 def test_bare_and_printed_again_and_back_to_blocks(demo: Demo) -> None:
@@ -117,7 +118,7 @@ def test_an_unreachable_colour_is_said_with_its_cause(demo: Demo) -> None:
     project = with_reduction(demo[0])
     for ink in project.inks:
         project = ed.with_ink(project, ink.id, opacity="transparent")
-    backwards = with_reduction(project, layer_order(project)[::-1])
+    backwards = with_reduction(project, layer_steps(project)[::-1])
     texts = [f.text for f in find(backwards, None, ())]
     assert any(
         "cannot be reached with a transparent ink" in t and "lighter than what lies" in t for t in texts

@@ -6,7 +6,8 @@ import pytest
 from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.project import Assets, CutBlocks, Project, find, mask_request
 from nomos.project import edits as ed
-from nomos.project.trapping import border_traps, kisses, predicted, printing_sets
+from nomos.project.films import predicted, printing_sets
+from nomos.project.trapping import border_traps, kisses
 
 Demo = tuple[Project, Assets]
 
@@ -47,7 +48,7 @@ def test_nested_colours_and_the_key_need_no_trap(demo: Demo) -> None:
     project = demo[0]
     slate = next(block for block in project.blocks if block.name == "Slate")
     rose = next(block for block in project.blocks if block.name == "Sky rose")
-    nested = ed.with_switch(project, rose.id, slate.colours[0], True)
+    nested = ed.with_switch(project, rose.id, slate.colours[:1], True)
     pairs = {(t.lighter, t.darker) for t in border_traps(nested)}
     assert (1, 5) not in pairs
     assert not any(8 in pair for pair in pairs)
@@ -57,11 +58,11 @@ def test_a_switch_changes_what_is_predicted(demo: Demo) -> None:
     project = demo[0]
     before = predicted(project, printing_sets(project))
     rose = next(block for block in project.blocks if block.name == "Sky rose")
-    changed = ed.with_switch(project, rose.id, 5, True)
+    changed = ed.with_switch(project, rose.id, (5,), True)
     after = predicted(changed, printing_sets(changed))
     assert delta_e00(before[5], after[5]) > 3
     np.testing.assert_allclose(np.delete(before, 5, 0), np.delete(after, 5, 0))
-    assert ed.with_switch(changed, rose.id, 5, False) == project
+    assert ed.with_switch(changed, rose.id, (5,), False) == project
 
 
 def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) -> None:

@@ -42,7 +42,7 @@ def test_the_map_says_of_every_pixel_which_blocks_print_there(count: int, seed: 
 
 def colours(found: CombinationMap, order: list[int], pulls: int | None = None) -> np.ndarray:
     films = [ink_film(lab, "semi" if n == 1 else "transparent", PAPER) for n, lab in enumerate(INKS)]
-    return combination_labs(Ground.from_lab(PAPER), films, order, found.members, pulls)
+    return combination_labs(Ground.from_lab(PAPER), films, order[:pulls], found.members)
 
 
 def test_a_rendered_pixel_is_its_inks_laid_in_order() -> None:

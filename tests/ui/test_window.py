@@ -361,7 +361,7 @@ def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     click(station.bare)
     settle(desk)
     assert "Old brick" not in names(desk)
-    assert len(desk.keeper.proof.laid.ids if desk.keeper.proof else ()) == 7
+    assert len(desk.keeper.proof.laid.films if desk.keeper.proof else ()) == 7
     click(station.bare)
     settle(desk)
     assert "Old brick" in names(desk)

@@ -139,8 +139,8 @@ def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets"
 
     from nomos.colour import delta_e00
     from nomos.project import labels_of, save
+    from nomos.project.films import predicted, printing_sets
     from nomos.project.reduction import cut_before, layer_order, with_reduction
-    from nomos.project.trapping import predicted, printing_sets
     from nomos.separation.fields import measure_borders
 
     project = with_reduction(project)

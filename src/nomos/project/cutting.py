@@ -1,19 +1,21 @@
 """What a block's cutter should know: what is too fine, and where the knife is free."""
 
 from collections import defaultdict
+from functools import partial
 
 import numpy as np
 
 from nomos.colour import Ground, delta_e00, overprints, reflectance_to_lab
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.findings import UNSEEN_DE00, Finding, Weight
+from nomos.project.films import film_of
+from nomos.project.findings import UNSEEN_DE00, Cure, Finding, Weight
+from nomos.project.inking import can_share, put_together
 from nomos.project.model import Project
-from nomos.project.proofing import CutBlocks, LaidSheet
+from nomos.project.proofing import CutBlocks, LaidSheet, films_in_order
 from nomos.project.reduction import is_reduction
-from nomos.project.trapping import film_of
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
-from nomos.separation.sharing import Sharing, share
+from nomos.separation.sharing import Sharing, share, shared_order
 from nomos.units import number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
@@ -84,29 +86,50 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
 def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block."""
     masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
-    order = [laid.ids.index(impression.id) for impression in project.impressions]
-    members = laid.map.members[:, order].astype(np.int64)
+    printed = [laid.printed_by(impression.id) for impression in project.impressions]
+    members = np.stack(printed, axis=1).astype(np.int64)
     meets = members.T @ members > 0
-    return share(masks, meets, blocks.px_per_mm)
+    return share(
+        masks, meets, blocks.px_per_mm,
+        clearance_mm=project.workshop.clearance_mm,
+        most_zones=project.workshop.most_zones,
+        able=[can_share(project, impression) for impression in project.impressions],
+    )  # fmt: skip
 
 
 def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
-    """What could be saved by inking colours apart on one block; nothing for states of one board."""
-    if is_reduction(project):
+    """What could be saved by inking colours apart on one block; nothing for states of one board.
+
+    sharing : from `sharing_of`, for these impressions in this order.
+    """
+    if is_reduction(project) or len(sharing.meets) != len(project.impressions):
         return ()
-    names = [project.block(impression.block).name for impression in project.impressions]
+    pulls = project.impressions
+    names = [project.block(impression.block).name for impression in pulls]
     found = []
     for group, clearance in zip(sharing.groups, sharing.clearance_mm, strict=True):
-        if len(group) > 1:
-            some = ", ".join(names[place] for place in group)
-            found.append(
-                Finding(
-                    "worth knowing",
-                    "blocks",
-                    f"{some} could share one block: {number(clearance, 0)} mm apart at the tightest place.",
-                    "Ink them apart with small rollers or brushes and save a block and a pull.",
-                )
+        if len(group) < 2:
+            continue
+        some = ", ".join(names[place] for place in group)
+        apart = [(place,) for place in range(len(pulls)) if place not in group]
+        order = shared_order([group, *apart], sharing.meets)
+        cure = None
+        if order is not None:
+            edit = partial(
+                put_together,
+                pulls=tuple(pulls[place].id for place in group),
+                order=tuple(pulls[each[0]].id for each in order),
             )
+            cure = Cure(f"Put {some} on one block", edit)
+        found.append(
+            Finding(
+                "worth knowing",
+                "blocks",
+                f"{some} could share one block: {number(clearance, 0)} mm apart at the tightest place.",
+                "Ink them apart with small rollers or brushes and save a block and a pull.",
+                cure=cure,
+            )
+        )
     return tuple(found)
 
 
@@ -117,15 +140,22 @@ def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom
     it, whichever of the two is there now. Places closer to a place that is not
     free than the project's tolerance are not free: blocks move.
     """
-    films = [film_of(project, each) for each in laid.ids]
-    order = [laid.ids.index(impression.id) for impression in project.impressions]
-    own = laid.ids.index(impression_id)
-    with_it, without = laid.map.members.copy(), laid.map.members.copy()
-    with_it[:, own], without[:, own] = True, False
-    ground = Ground.from_lab(project.paper.lab)
-    ordered = [films[n] for n in order]
-    on, off = (reflectance_to_lab(overprints(ground, ordered, rows[:, order])) for rows in (with_it, without))
-    unseen = (delta_e00(on, off) < UNSEEN_DE00).astype(np.uint8)
+    order = films_in_order(project, laid)
+    ground, films = Ground.from_lab(project.paper.lab), [film_of(project, laid.films[n]) for n in order]
+    own = [laid.films[n].pull == impression_id for n in order]
+    now = laid.map.members[:, order]
+    without = now.copy()
+    without[:, own] = False
+    off = reflectance_to_lab(overprints(ground, films, without))
+    worst = np.zeros(len(now))
+    # Where it prints now, its own film there; where it does not, any that it could lay there.
+    for column in np.flatnonzero(own):
+        with_it = without.copy()
+        with_it[:, column] = True
+        on = reflectance_to_lab(overprints(ground, films, with_it))
+        possible = now[:, column] | ~now[:, own].any(axis=1)
+        worst = np.where(possible, np.maximum(worst, delta_e00(on, off)), worst)
+    unseen = (worst < UNSEEN_DE00).astype(np.uint8)
     pad = laid.pad_px
     height, width = laid.map.index.shape
     page = unseen[laid.map.index[pad : height - pad, pad : width - pad]]

@@ -20,11 +20,13 @@ from nomos.project.model import (
     Zone,
 )
 from nomos.project.naming import colour_names
+from nomos.project.pruning import pruned
 from nomos.project.reduction import (
     cut_before,
     is_reduction,
-    layer_order,
+    layer_steps,
     light_to_dark_colours,
+    one_by_one,
     reordered,
     with_reduction,
 )
@@ -133,7 +135,7 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
 def in_rule_order(project: Project) -> Project:
     """The project printed light to dark with the key last."""
     if is_reduction(project):
-        return with_reduction(project, light_to_dark_colours(project))
+        return with_reduction(project, one_by_one(light_to_dark_colours(project)))
     order = light_to_dark(layers(project))
     return replace(project, impressions=tuple(project.impressions[place] for place in order))
 
@@ -206,18 +208,11 @@ def with_bare_colour(project: Project, number: int) -> Project:
     blocks = tuple(
         replace(block, colours=tuple(n for n in block.colours if n != number)) for block in project.blocks
     )
-    kept = {block.id for block in blocks if block.colours}
-    impressions = tuple(impression for impression in project.impressions if impression.block in kept)
-    used = {zone.ink for impression in impressions for zone in impression.zones}
-    changed = replace(
-        project,
-        blocks=tuple(block for block in blocks if block.id in kept),
-        impressions=impressions,
-        inks=tuple(ink for ink in project.inks if ink.id in used),
-    )
+    changed = pruned(project, blocks, project.impressions)
     # The state whose own colour went would print the same as the next one.
-    order = [n for n in layer_order(project) if n != number] if is_reduction(project) else []
-    return with_reduction(changed, order) if order else changed
+    steps = layer_steps(project) if is_reduction(project) else ()
+    fewer = [tuple(n for n in step if n != number) for step in steps]
+    return with_reduction(changed, fewer) if any(fewer) else changed
 
 
 def with_printed_colour(project: Project, number: int) -> Project:
@@ -226,9 +221,10 @@ def with_printed_colour(project: Project, number: int) -> Project:
         return project
     colour = project.flat.colours[number]
     if is_reduction(project):
-        lighter = [n for n in layer_order(project) if project.flat.colours[n].lab[0] >= colour.lab[0]]
-        order = [*lighter, number, *(n for n in layer_order(project) if n not in lighter)]
-        return with_reduction(_with_standing(project, number), order)
+        steps = layer_steps(project)
+        lighter = [step for step in steps if project.flat.colours[step[0]].lab[0] >= colour.lab[0]]
+        darker = [step for step in steps if step not in lighter]
+        return with_reduction(_with_standing(project, number), [*lighter, (number,), *darker])
     fresh = 1 + max((int(block.id.removeprefix("block")) for block in project.blocks), default=0)
     block, ink = f"block{fresh}", f"ink{fresh}"
     place = next(
@@ -276,11 +272,19 @@ def with_ink(
     return replace(project, inks=inks)
 
 
-def with_strength(project: Project, impression_id: str, strength: float) -> Project:
-    """An impression inked at another strength, 0 to 1."""
-    return _with_impression(
-        project, impression_id, lambda old: replace(old, zones=(replace(old.zones[0], strength=strength),))
-    )
+def with_strength(project: Project, impression_id: str, strength: float, zone: int = 0) -> Project:
+    """A zone of an impression inked at another strength, 0 to 1."""
+    return with_zone(project, impression_id, zone, lambda old: replace(old, strength=strength))
+
+
+def with_zone(project: Project, impression_id: str, zone: int, change: Callable[[Zone], Zone]) -> Project:
+    """The project with one zone of an impression changed."""
+
+    def changed(old: Impression) -> Impression:
+        zones = tuple(change(each) if place == zone else each for place, each in enumerate(old.zones))
+        return replace(old, zones=zones)
+
+    return _with_impression(project, impression_id, changed)
 
 
 def with_offset(project: Project, impression_id: str, offset: Misregister) -> Project:
@@ -327,29 +331,22 @@ def run_through(project: Project, lighter: int, darker: int) -> Project:
     """The project with every block that prints the lighter colour printing the darker one too."""
     for block in project.blocks:
         if lighter in block.colours and not block.is_key:
-            project = with_switch(project, block.id, darker, True)
+            project = with_switch(project, block.id, (darker,), True)
     return project
 
 
 def without_impression(project: Project, impression_id: str) -> Project:
     """The project with one pull fewer; its block and ink go with it where no other pull needs them."""
     pulls = tuple(impression for impression in project.impressions if impression.id != impression_id)
-    blocks = {impression.block for impression in pulls}
-    inks = {zone.ink for impression in pulls for zone in impression.zones}
-    return replace(
-        project,
-        impressions=pulls,
-        blocks=tuple(block for block in project.blocks if block.id in blocks),
-        inks=tuple(ink for ink in project.inks if ink.id in inks),
-    )
+    return pruned(project, project.blocks, pulls)
 
 
-def with_switch(project: Project, block_id: str, number: int, on: bool) -> Project:
-    """The project with one flat colour printed by a block, or not. A block left empty stays."""
+def with_switch(project: Project, block_id: str, numbers: Sequence[int], on: bool) -> Project:
+    """The project with some flat colours printed by a block, or not. A block left empty stays."""
     blocks = []
     for block in project.blocks:
         if block.id == block_id:
-            colours = {*block.colours, number} if on else set(block.colours) - {number}
+            colours = {*block.colours, *numbers} if on else set(block.colours) - set(numbers)
             block = replace(block, colours=tuple(sorted(colours)))
         blocks.append(block)
     return replace(project, blocks=tuple(blocks))

@@ -1,13 +1,14 @@
 """Merging flat colours and splitting a field off: edits that make a new page of colour numbers."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 
 import numpy as np
 from msgspec.structs import replace
 
 from nomos.design import MOST, Labels
-from nomos.project.model import Project, ProjectError, WantedColour
-from nomos.project.reduction import is_reduction, layer_order, with_reduction
+from nomos.project.model import Project, ProjectError, WantedColour, Zone
+from nomos.project.pruning import pruned
+from nomos.project.reduction import is_reduction, layer_steps, with_reduction
 from nomos.project.store import digest, labels_to_png
 from nomos.separation.fields import field_at
 
@@ -34,7 +35,8 @@ def merged(project: Project, labels: Labels, number: int, into: int) -> tuple[Pr
     changed = _with_labels(project, png, colours, renumber)
     if is_reduction(project):
         # The state whose own colour went would print the same as the next one.
-        changed = with_reduction(changed, [renumber[n] for n in layer_order(project) if n != number])
+        steps = [[renumber[n] for n in step if n != number] for step in layer_steps(project)]
+        changed = with_reduction(changed, steps)
     return changed, png
 
 
@@ -74,7 +76,18 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
         replace(block, colours=tuple(sorted((*block.colours, count)))) if number in block.colours else block
         for block in changed.blocks
     )
-    return replace(changed, blocks=blocks), png
+    # It stays inked as it was: in the zone of the colour it came from.
+    pulls = tuple(
+        replace(
+            pull,
+            zones=tuple(
+                replace(zone, colours=(*zone.colours, count)) if number in zone.colours else zone
+                for zone in pull.zones
+            ),
+        )
+        for pull in changed.impressions
+    )
+    return replace(changed, blocks=blocks, impressions=pulls), png
 
 
 def _with_labels(
@@ -85,14 +98,17 @@ def _with_labels(
         replace(block, colours=tuple(sorted({renumber[n] for n in block.colours if n in renumber})))
         for block in project.blocks
     )
+    pulls = tuple(replace(pull, zones=_renumbered(pull.zones, renumber)) for pull in project.impressions)
+    flat = replace(project.flat, labels=digest(png), colours=colours)
     # A block is left without colours when its only one is merged away: it goes, with its pull.
-    kept = {block.id for block in blocks if block.colours or block.contour is not None}
-    pulls = tuple(impression for impression in project.impressions if impression.block in kept)
-    used = {zone.ink for impression in pulls for zone in impression.zones}
-    return replace(
-        project,
-        flat=replace(project.flat, labels=digest(png), colours=colours),
-        blocks=tuple(block for block in blocks if block.id in kept),
-        impressions=pulls,
-        inks=tuple(ink for ink in project.inks if ink.id in used),
-    )
+    return pruned(replace(project, flat=flat, blocks=blocks, impressions=pulls), blocks, pulls)
+
+
+def _renumbered(zones: Sequence[Zone], renumber: Mapping[int, int]) -> tuple[Zone, ...]:
+    """Zones by the new numbers; one left without colours goes."""
+    first, *others = zones
+    moved = [
+        replace(zone, colours=tuple(sorted({renumber[n] for n in zone.colours if n in renumber})))
+        for zone in others
+    ]
+    return (first, *(zone for zone in moved if zone.colours))

@@ -9,11 +9,12 @@ import numpy as np
 
 from nomos.colour import delta_e00
 from nomos.project.edits import run_through, with_seam, without_impression
+from nomos.project.films import predicted, printing_sets, zone_keys
 from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
-from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_order
-from nomos.project.trapping import BorderTrap, kisses, predicted, printing_sets
+from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
+from nomos.project.trapping import BorderTrap, kisses
 from nomos.registration import Kento, KentoError, place_kento
 from nomos.separation.fields import Borders
 from nomos.units import number
@@ -140,26 +141,28 @@ def _of_reduction(project: Project) -> list[Finding]:
             "Print more sheets than the edition through the first pull, all of them before the next cut.",
         )
     ]
-    sets = printing_sets(project)
+    sets, keys = printing_sets(project), zone_keys(project)
     shown = predicted(project, sets)
-    for place, number_of in enumerate(layer_order(project)):
-        colour = project.flat.colours[number_of]
-        left = float(delta_e00(shown[number_of], np.array(colour.lab)))
-        if left > OUT_OF_REACH_DE00:
-            ink = project.ink(project.impressions[place].zones[0].ink)
-            lighter = any(
-                project.flat.colours[n].lab[0] < colour.lab[0] for n in layer_order(project)[:place]
-            )
+    before: set[int] = set()
+    for step in layer_steps(project):
+        for number_of in step:
+            colour = project.flat.colours[number_of]
+            left = float(delta_e00(shown[number_of], np.array(colour.lab)))
+            if left <= OUT_OF_REACH_DE00:
+                continue
+            top = keys[max(sets[number_of])]
+            word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
+            lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
             cause = "it is lighter than what lies under it" if lighter else "what lies under it shows through"
             found.append(
                 Finding(
                     "could show",
                     "blocks",
-                    f"{colour.name} cannot be reached with a {_OPACITY[ink.opacity]} ink, ΔE "
-                    f"{number(left)}: {cause}.",
+                    f"{colour.name} cannot be reached with a {word} ink, ΔE {number(left)}: {cause}.",
                     "Choose Reduction again to work the inks out for this order, or make it more opaque.",
                 )
             )
+        before |= set(step)
     return found
 
 
@@ -173,10 +176,12 @@ def _of_layers(project: Project) -> list[Finding]:
         return []
     whole = predicted(project, sets)
     found = []
-    for place, impression in enumerate(project.impressions):
+    keys = zone_keys(project)
+    for impression in project.impressions:
         if project.block(impression.block).contour is not None:
             continue
-        without = predicted(project, [each - {place} for each in sets])
+        own = {place for place, key in enumerate(keys) if key.pull == impression.id}
+        without = predicted(project, [each - own for each in sets])
         if float(delta_e00(whole, without).max()) < UNSEEN_DE00:
             name = project.block(impression.block).name
             found.append(

@@ -6,7 +6,7 @@ bytes lie beside the project (see `store`).
 """
 
 import math
-from typing import Annotated, TypeVar
+from typing import Annotated, Literal, TypeVar
 
 import numpy as np
 from msgspec import Meta, Struct
@@ -16,6 +16,7 @@ from nomos.errors import BadInput
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
 from nomos.separation import TRAP_MM
+from nomos.separation.sharing import CLEARANCE_MM, MOST_ZONES
 from nomos.units import LARGEST_MM, SMALLEST_MM
 
 VERSION = 1
@@ -31,6 +32,9 @@ LINE_MM = 0.5
 TOOL_MM = 0.7
 LARGEST_TURN_DEG = 2.0
 THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
+# A saw for lino or thin board, the border to hold a sawn block by (common practice gives 6 to 13 mm),
+# and the neck of a piece that still holds: chosen by us, the user's saw and board decide.
+KERF_MM, GRIP_MM, NECK_MM = 0.6, 10.0, 3.0
 
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
@@ -98,8 +102,9 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     """A block and the numbers of the flat colours it prints; with `contour`, lines along their borders.
 
     drawn : a PNG mask changed by hand, used in place of the one worked out.
-    board : the piece of material it is cut in, if it shares one: the blocks of one board are its
-        successive states, in print order.
+    board : the piece of material it is cut in, if it shares one.
+    face : which side of the board; blocks on one side are its successive states, in print order.
+    kerf_mm : the width of the saw or knife cut, for a block that is cut apart along its colours' borders.
     """
 
     id: str
@@ -109,22 +114,65 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     contour: Contour | None = None
     drawn: Digest | None = None
     board: str | None = None
+    face: Literal["front", "back"] = "front"
+    kerf_mm: float | None = None
+
+
+class Grade(Struct, frozen=True, forbid_unknown_fields=True):
+    """A graded inking (bokashi): the strength runs evenly from one place to another, x and y on the sheet.
+
+    to : the strength at the end and beyond; the zone's own is that at the start and before it.
+    """
+
+    start: tuple[float, float]
+    end: tuple[float, float]
+    to: float
 
 
 class Zone(Struct, frozen=True, forbid_unknown_fields=True):
-    """What one part of a block is inked with; strength 1 is the solid, less is extended."""
+    """What one part of a block is inked with; strength 1 is the solid, less is extended.
+
+    colours : the flat colours it covers. An impression's first zone covers what its others leave,
+        and names none.
+    """
 
     ink: str
     strength: float = 1.0
+    colours: tuple[int, ...] = ()
+    grade: Grade | None = None
 
 
 class Impression(Struct, frozen=True, forbid_unknown_fields=True):
-    """One meeting of the sheet with a block. Impressions stand in print order."""
+    """One meeting of the sheet with a block, inked in one or more zones. They stand in print order."""
 
     id: str
     block: str
     zones: tuple[Zone, ...]
     offset: Misregister = Misregister()
+
+
+class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
+    """How the printmaker works, where it decides what can be cut and inked.
+
+    clearance_mm : room between two colours inked apart on one block.
+    most_zones : how many can be inked before the first dries.
+    grip_mm : border around a sawn block to hold it and its pieces by.
+    neck_mm : a piece narrower than this at one place breaks there.
+    carried : how the drawing comes onto the other blocks: by impressions of the finished key, or by one
+        tracing for all.
+    turned : how a board is turned over to its other face.
+    cut_out : a reduction's board is cut right through, not carved, so that parts come loose.
+    writing : whether the design holds writing; None while the user has not been asked.
+    """
+
+    clearance_mm: float = CLEARANCE_MM
+    most_zones: int = MOST_ZONES
+    grip_mm: float = GRIP_MM
+    neck_mm: float = NECK_MM
+    carried: Literal["impressions", "tracing"] = "impressions"
+    turned: Literal["sideways", "end over end"] = "sideways"
+    cut_out: bool = False
+    writing: bool | None = None
 
 
 T = TypeVar("T", Ink, Block, Impression)
@@ -148,6 +196,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     line_mm: float = LINE_MM
     tool_mm: float = TOOL_MM
     kento: KentoSettings = KentoSettings()
+    workshop: Workshop = Workshop()
 
     def __post_init__(self) -> None:
         _check_sizes(self)
@@ -231,6 +280,21 @@ def _check_sizes(project: Project) -> None:
     _require(
         _within(project.seam_de00, 0, 100), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
     )
+    _check_workshop(project.workshop)
+
+
+def _check_workshop(workshop: Workshop) -> None:
+    for value, least, most, what in (
+        (workshop.clearance_mm, 0, 200, "clearance between two inks"),
+        (workshop.grip_mm, 0, 100, "grip border"),
+        (workshop.neck_mm, 0.1, 50, "narrowest neck"),
+    ):
+        _require(
+            _within(value, least, most),
+            "workshop",
+            f"{value:g} mm for the {what} is not possible: choose {least:g} to {most:g} mm.",
+        )
+    _require(1 <= workshop.most_zones <= 20, "workshop", "Between 1 and 20 zones can be inked at a time.")
 
 
 def _check_colours(project: Project) -> None:
@@ -274,17 +338,23 @@ def _check_references(project: Project) -> None:
                 f"A contour of {block.contour.width_mm:g} mm is not possible: "
                 f"choose {THINNEST_LINE_MM:g} to {WIDEST_LINE_MM:g} mm.",
             )
+        if block.kerf_mm is not None:
+            _require(
+                _within(block.kerf_mm, 0, 5),
+                "kerf_mm",
+                f"A saw cut {block.kerf_mm:g} mm wide is not possible: choose 0 to 5 mm.",
+            )
     for impression in project.impressions:
         _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
         for zone in impression.zones:
             _require(zone.ink in inks, "impressions", "An impression uses an ink that is not there.")
+            known = all(0 <= number < count for number in zone.colours)
+            _require(known, "zones", "A zone covers a colour that the design does not have.")
 
 
 def _check_impressions(project: Project) -> None:
     for impression in project.impressions:
-        _require(len(impression.zones) == 1, "zones", "Each impression has one zone in this version.")
-        for zone in impression.zones:
-            _require(_within(zone.strength, 0, 1), "strength", "The strength of an ink must be 0 to 100 %.")
+        _check_zones(impression)
         shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
         _require(
             _within(shift, 0, LARGEST_SHIFT_MM)
@@ -292,3 +362,20 @@ def _check_impressions(project: Project) -> None:
             "offset",
             f"A block can be tried up to {LARGEST_SHIFT_MM:g} mm and {LARGEST_TURN_DEG:g}° out of register.",
         )
+
+
+def _check_zones(impression: Impression) -> None:
+    first, *others = impression.zones or (None,)
+    _require(first is not None and not first.colours, "zones", "The first zone covers what the others leave.")
+    named = [number for zone in others for number in zone.colours]
+    apart = len(set(named)) == len(named) and all(zone.colours for zone in others)
+    _require(apart, "zones", "Every further zone needs colours of its own.")
+    for zone in impression.zones:
+        strengths = (zone.strength, zone.grade.to if zone.grade else 0.0)
+        for strength in strengths:
+            _require(_within(strength, 0, 1), "strength", "The strength of an ink must be 0 to 100 %.")
+        if zone.grade is not None:
+            places = (*zone.grade.start, *zone.grade.end)
+            known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in places)
+            apart = zone.grade.start != zone.grade.end
+            _require(known and apart, "grade", "A graded zone needs two different places on the sheet.")

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 import numpy as np
 
 from nomos.colour import Lab, delta_e00
+from nomos.project.model import Project
 
 # Hue angle in CIELAB up to which a name holds; chosen by us, by eye.
 _HUES = (
@@ -54,3 +55,9 @@ def colour_names(labs: Sequence[Lab]) -> list[str]:
             name = f"{plain} {count}"
         names.append(name)
     return names
+
+
+def fresh_number(project: Project) -> int:
+    """A number from which on no ink, block or impression carries one."""
+    ids = [thing.id for things in (project.inks, project.blocks, project.impressions) for thing in things]
+    return 1 + max((int("0" + "".join(c for c in each if c.isdigit())) for each in ids), default=0)

@@ -10,9 +10,10 @@ from numpy.typing import NDArray
 from nomos.colour import Ground, delta_e00
 from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.model import Block, Project
+from nomos.project.films import FilmKey, film_of, zone_colours
+from nomos.project.model import Block, Impression, Project
 from nomos.project.store import Assets, labels_from_png, mask_from_png, png_width
-from nomos.project.trapping import border_traps, film_of
+from nomos.project.trapping import border_traps
 from nomos.proof import (
     CombinationMap,
     Index,
@@ -20,12 +21,14 @@ from nomos.proof import (
     combination_labs,
     combine,
     displaced,
+    displaced_numbers,
     mips,
     padded,
 )
 from nomos.separation import BlockPlan, Mask, block_masks
 from nomos.separation.contour import contour_lines
 from nomos.separation.fields import Borders, measure_borders
+from nomos.separation.zones import GRADE_STEPS, grade_page, zone_page
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0
@@ -137,60 +140,132 @@ def cut_blocks(
 
 @dataclass(frozen=True, eq=False)
 class LaidSheet:
-    """The image with a margin, as combinations of impressions.
+    """The image with a margin, as combinations of films.
 
-    map : its columns are the impressions named in `ids`, whatever their order.
+    map : its columns are the films named in `films`, whatever their order.
     pad_px : the margin around the image.
     meetings : (colours, combinations) pixels of each flat colour under each combination.
     levels : the map's index and its smaller versions, for views.
     """
 
     map: CombinationMap
-    ids: tuple[str, ...]
+    films: tuple[FilmKey, ...]
     pad_px: int
     px_per_mm: float
     meetings: NDArray[np.int64]
     levels: tuple[Index, ...]
 
+    @property
+    def pulls(self) -> frozenset[str]:
+        """The impressions that are laid."""
+        return frozenset(key.pull for key in self.films)
 
-def lay_sheet(
-    blocks: CutBlocks, impressions: Sequence[tuple[str, int, Misregister]], *, pad_mm: float = PAD_MM
-) -> LaidSheet:
+    def printed_by(self, pull: str) -> NDArray[np.bool_]:
+        """In which combinations an impression prints. (combinations,)."""
+        return np.asarray(self.map.members[:, [key.pull == pull for key in self.films]].any(axis=1))
+
+
+@dataclass(frozen=True)
+class LaidZone:
+    """Where a zone lies: its flat colours, and if it is graded its ends on the image, mm, and strengths."""
+
+    colours: tuple[int, ...]
+    grade: tuple[tuple[float, float], tuple[float, float], tuple[float, float]] | None = None
+
+
+@dataclass(frozen=True)
+class ToLay:
+    """An impression as it is laid: all that decides where its films lie, and nothing of their inks."""
+
+    pull: str
+    block: int
+    offset: Misregister
+    zones: tuple[LaidZone, ...] = (LaidZone(()),)
+
+
+def lay_sheet(blocks: CutBlocks, impressions: Sequence[ToLay], *, pad_mm: float = PAD_MM) -> LaidSheet:
     """Lay impressions over each other.
 
     Parameters
     ----------
     blocks : the masks.
-    impressions : id, number of the block, and misregister of each.
+    impressions : each with its block, zones and misregister.
     pad_mm : how much around the image is mapped.
     """
     pad = round(pad_mm * blocks.px_per_mm)
-    planes = [
-        displaced(padded(blocks.masks[block], pad), offset, blocks.px_per_mm)
-        for _, block, offset in impressions
-    ]
+    parts = [_parts(blocks, each, pad) for each in impressions]
     height, width = blocks.labels.shape
-    laid = combine(planes, (height + 2 * pad, width + 2 * pad))
+    shape = (height + 2 * pad, width + 2 * pad)
+    laid = combine([page for page, _ in parts], shape, [len(films) for _, films in parts])
     inner = laid.index[pad : pad + height, pad : pad + width]
     colours, combinations = int(blocks.labels.max(initial=0)) + 1, len(laid.pixels)
     joint = blocks.labels.astype(np.uint32) * combinations + inner
     counts = np.bincount(joint.ravel(), minlength=colours * combinations)
     meetings = counts.reshape(colours, combinations).astype(np.int64)
-    ids = tuple(impression_id for impression_id, _, _ in impressions)
-    return LaidSheet(laid, ids, pad, blocks.px_per_mm, meetings, mips(laid.index))
+    films = tuple(film for _, some in parts for film in some)
+    return LaidSheet(laid, films, pad, blocks.px_per_mm, meetings, mips(laid.index))
 
 
-def impressions_to_lay(project: Project) -> tuple[tuple[str, int, Misregister], ...]:
-    """Id, block number and misregister of each impression, by id, so that their order does not matter."""
-    found = [(i.id, project.number_of(i.block), i.offset) for i in project.impressions]
-    return tuple(sorted(found, key=lambda entry: entry[0]))
+def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKey, ...]]:
+    """Where an impression prints, with the number (from 1) of the film there, and those films."""
+    mask = displaced(padded(blocks.masks[laid.block], pad), laid.offset, blocks.px_per_mm)
+    if len(laid.zones) == 1 and laid.zones[0].grade is None:
+        return mask, (FilmKey(laid.pull, 0),)
+    zones = zone_page(blocks.labels, [zone.colours for zone in laid.zones])
+    steps = np.zeros_like(zones)
+    for place, zone in enumerate(laid.zones):
+        if zone.grade is not None:
+            own = grade_page(blocks.labels.shape, blocks.px_per_mm, *zone.grade)
+            steps = np.where(zones == place, own, steps)
+    joint = zones.astype(np.uint16) * GRADE_STEPS + steps
+    here = np.flatnonzero(np.bincount(joint[blocks.masks[laid.block] > 0], minlength=1))
+    # Step 0 of a graded zone is no ink at all.
+    printed = [n for n in here if n % GRADE_STEPS or laid.zones[n // GRADE_STEPS].grade is None]
+    table = np.zeros(len(laid.zones) * GRADE_STEPS, np.uint8)
+    table[printed] = np.arange(1, len(printed) + 1)
+    numbers = displaced_numbers(
+        np.pad(np.take(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm
+    )
+    films = tuple(FilmKey(laid.pull, int(n) // GRADE_STEPS, int(n) % GRADE_STEPS) for n in printed)
+    return numbers * mask, films
+
+
+def impressions_to_lay(project: Project) -> tuple[ToLay, ...]:
+    """Each impression as it is laid, by id, so that their order does not matter."""
+    found = [
+        ToLay(pull.id, project.number_of(pull.block), pull.offset, _laid_zones(project, pull))
+        for pull in project.impressions
+    ]
+    return tuple(sorted(found, key=lambda entry: entry.pull))
+
+
+def _laid_zones(project: Project, pull: Impression) -> tuple[LaidZone, ...]:
+    left, top = project.image.left, project.image.top
+    zones = []
+    for place, zone in enumerate(pull.zones):
+        colours = zone_colours(project, pull, place) if len(pull.zones) > 1 else ()
+        grade = None
+        if zone.grade is not None:
+            start, end = ((x - left, y - top) for x, y in (zone.grade.start, zone.grade.end))
+            grade = (start, end, (zone.strength, zone.grade.to))
+        zones.append(LaidZone(colours, grade))
+    return tuple(zones)
+
+
+def films_in_order(project: Project, laid: LaidSheet, pulls: int | None = None) -> list[int]:
+    """Columns of the laid sheet's films in print order, after so many pulls (None: all)."""
+    columns: dict[str, list[int]] = {}
+    for column, key in enumerate(laid.films):
+        columns.setdefault(key.pull, []).append(column)
+    printed = project.impressions[: len(project.impressions) if pulls is None else pulls]
+    return [column for pull in printed for column in columns.get(pull.id, ())]
 
 
 def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
     """CIELAB of each combination after so many pulls (None: all). (combinations, 3)."""
-    films = [film_of(project, impression_id) for impression_id in laid.ids]
-    order = [laid.ids.index(impression.id) for impression in project.impressions]
-    return combination_labs(Ground.from_lab(project.paper.lab), films, order, laid.map.members, pulls)
+    films = [film_of(project, key) for key in laid.films]
+    order = films_in_order(project, laid, pulls)
+    return combination_labs(Ground.from_lab(project.paper.lab), films, order, laid.map.members)
 
 
 @dataclass(frozen=True)

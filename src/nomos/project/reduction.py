@@ -5,7 +5,7 @@ all that come after it. What is cut away before a pull is the colour of the pull
 before, and nothing cut away can be put back.
 """
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from itertools import pairwise
 
 from msgspec.structs import replace
@@ -13,6 +13,7 @@ from msgspec.structs import replace
 from nomos.colour import OPACITIES, Film, Lab, Opacity, ink_film
 from nomos.colour.inverse import ink_over
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.films import zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 
 BOARD = "board1"
@@ -20,29 +21,51 @@ BOARD = "board1"
 OUT_OF_REACH_DE00 = 5.0
 
 
+# Colours printed in one pull: the first with the roller that goes over all that stands, further ones
+# inked apart, alone.
+Step = tuple[int, ...]
+
+
 def is_reduction(project: Project) -> bool:
-    """Whether the blocks are states of one board."""
-    boards = [block.board for block in project.blocks]
-    return len(boards) > 1 and boards[0] is not None and len(set(boards)) == 1
+    """Whether the blocks are states of one side of one board."""
+    boards = {(block.board, block.face) for block in project.blocks}
+    return len(project.blocks) > 1 and len(boards) == 1 and project.blocks[0].board is not None
+
+
+def layer_steps(project: Project) -> tuple[Step, ...]:
+    """The colours each pull of a reduction leaves standing as its own, in print order."""
+    states = [set(project.block(impression.block).colours) for impression in project.impressions]
+    later: list[set[int]] = [*states[1:], set()]
+    steps: list[Step] = []
+    for impression, now, then in zip(project.impressions, states, later, strict=True):
+        apart = [n for zone in impression.zones[1:] for n in zone.colours if n in now - then]
+        main = sorted(now - then - set(apart))
+        # Two colours of their own in one zone are two pulls that were merged by hand.
+        steps += [(number,) for number in main[:-1]]
+        if main or apart:
+            steps.append((*main[-1:], *apart))
+    return tuple(steps)
 
 
 def layer_order(project: Project) -> tuple[int, ...]:
-    """The colour each pull of a reduction leaves standing as its own, in print order."""
-    states = [project.block(impression.block).colours for impression in project.impressions]
-    later: list[tuple[int, ...]] = [*states[1:], ()]
-    own = [sorted(set(now) - set(then)) for now, then in zip(states, later, strict=True)]
-    return tuple(number for numbers in own for number in numbers)
+    """The colours of a reduction in print order."""
+    return tuple(number for step in layer_steps(project) for number in step)
+
+
+def one_by_one(order: Iterable[int]) -> tuple[Step, ...]:
+    """Steps of one colour each."""
+    return tuple((number,) for number in order)
 
 
 def with_reduction(
-    project: Project, order: Sequence[int] | None = None, *, progress: Progress = NULL_PROGRESS
+    project: Project, steps: Sequence[Sequence[int]] | None = None, *, progress: Progress = NULL_PROGRESS
 ) -> Project:
     """The project as a reduction from one board.
 
     Parameters
     ----------
-    order : numbers of the flat colours, first printed first; None keeps the order of a reduction,
-        and otherwise prints light to dark.
+    steps : numbers of the flat colours of each pull, first printed first; None keeps those of a
+        reduction, and otherwise prints one by one, light to dark.
 
     Notes
     -----
@@ -54,25 +77,46 @@ def with_reduction(
         raise ProjectError("flat", "There is no flat design yet: open a picture first.")
     colours = project.flat.colours
     printed = [n for n in range(len(colours)) if n not in project.bare_colours()]
-    if order is None:
-        order = layer_order(project) if is_reduction(project) else light_to_dark_colours(project)
+    if steps is None:
+        reduced = is_reduction(project)
+        steps = layer_steps(project) if reduced else one_by_one(light_to_dark_colours(project))
+    steps = [tuple(step) for step in steps if step]
+    order = [number for step in steps for number in step]
     if sorted(order) != printed:
         raise ProjectError("order", "A reduction prints every colour once; name each of them in its order.")
     word = _opacities(project) if is_reduction(project) else {}
     below: list[Film] = []
     inks, blocks, pulls = [], [], []
-    for place, number in enumerate(order):
-        colour = colours[number]
-        progress.report(place / len(order), f"working out the ink of {colour.name.lower()}")
-        words = (word[number],) if number in word else OPACITIES
-        lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
-        below.append(ink_film(lab, asked, project.paper.lab))
+    for place, step in enumerate(steps):
+        zones: list[Zone] = []
+        main: Film | None = None
+        for number in step:
+            colour = colours[number]
+            progress.report(order.index(number) / len(order), f"working out the ink of {colour.name.lower()}")
+            words = (word[number],) if number in word else OPACITIES
+            lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
+            main = main or ink_film(lab, asked, project.paper.lab)
+            inks.append(Ink(f"ink{number}", colour.name, lab, asked))
+            zones.append(Zone(f"ink{number}", colours=(number,) if zones else ()))
+        # What stands for later pulls is inked with the pull's main ink.
+        below += [main] if main is not None else []
         # Named after the colour, so that a pull stays the same one when it is moved.
-        inks.append(Ink(f"ink{number}", colour.name, lab, asked))
-        state = tuple(sorted(order[place:]))
-        blocks.append(Block(f"block{number}", colour.name, state, board=BOARD))
-        pulls.append(Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}"),)))
+        own = step[0]
+        state = tuple(sorted(n for each in steps[place:] for n in each))
+        blocks.append(Block(f"block{own}", colours[own].name, state, board=BOARD))
+        pulls.append(Impression(f"pull{own}", f"block{own}", tuple(zones)))
     return replace(project, inks=tuple(inks), blocks=tuple(blocks), impressions=tuple(pulls))
+
+
+def inked_apart(
+    project: Project, number: int, with_number: int, *, progress: Progress = NULL_PROGRESS
+) -> Project:
+    """A reduction with one colour inked apart, alone, in the pull of another."""
+    steps = [[n for n in step if n != number] for step in layer_steps(project)]
+    for step in steps:
+        if with_number in step:
+            step.append(number)
+    return with_reduction(project, steps, progress=progress)
 
 
 def _least_opaque(
@@ -92,13 +136,14 @@ def _least_opaque(
 def _opacities(project: Project) -> dict[int, Opacity]:
     """Opacity by flat colour, of the inks that print them now."""
     found: dict[int, Opacity] = {}
-    states = [set(project.block(impression.block).colours) for impression in project.impressions]
+    standing: set[int] = set()
     nested = is_reduction(project)
-    for place, impression in enumerate(project.impressions):
-        later = states[place + 1] if nested and place + 1 < len(states) else set()
-        own = states[place] - later
-        if len(own) == 1:
-            found[own.pop()] = project.ink(impression.zones[0].ink).opacity
+    for pull in reversed(project.impressions):
+        for place, zone in enumerate(pull.zones):
+            own = set(zone_colours(project, pull, place)) - (standing if nested else set())
+            if len(own) == 1:
+                found[own.pop()] = project.ink(zone.ink).opacity
+        standing |= set(project.block(pull.block).colours)
     return found
 
 

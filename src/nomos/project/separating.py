@@ -10,7 +10,7 @@ from nomos.colour import Lab, delta_e00, ink_film
 from nomos.colour.stacks import stack_labs
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
-from nomos.project.naming import colour_names
+from nomos.project.naming import colour_names, fresh_number
 from nomos.separation.fields import Borders
 from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, Shelf, SolverRequest, Wish
 
@@ -112,7 +112,7 @@ def with_plan(project: Project, plan: Plan, *, keep_key: bool = True) -> Project
     kept_inks = {zone.ink for impression in kept for zone in impression.zones}
     inks = [ink for ink in project.inks if ink.id in kept_inks]
     blocks, impressions = [], []
-    fresh = _fresh_number(project)
+    fresh = fresh_number(project)
     # An ink that is still to be mixed is called after its colour.
     by_colour = colour_names([planned.lab for planned in plan.inks])
     names = [
@@ -131,12 +131,6 @@ def with_plan(project: Project, plan: Plan, *, keep_key: bool = True) -> Project
         )
     blocks += [key] if key is not None else []
     return replace(project, inks=tuple(inks), blocks=tuple(blocks), impressions=(*impressions, *kept))
-
-
-def _fresh_number(project: Project) -> int:
-    """A number that no ink, block or impression carries yet."""
-    ids = [thing.id for things in (project.inks, project.blocks, project.impressions) for thing in things]
-    return 1 + max((int("0" + "".join(c for c in each if c.isdigit())) for each in ids), default=0)
 
 
 @dataclass(frozen=True)

@@ -1,13 +1,13 @@
 """What happens where two colours meet on different blocks: spread, run through, or only kiss."""
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import combinations
 from typing import Literal
 
 import numpy as np
 
-from nomos.colour import Film, Ground, delta_e00, ink_film, overprints, reflectance_to_lab
+from nomos.colour import delta_e00
+from nomos.project.films import predicted, printing_sets, pulls_of, zone_keys
 from nomos.project.model import Project
 from nomos.separation.fields import Borders
 
@@ -34,29 +34,6 @@ class BorderTrap:
     through: bool
 
 
-def film_of(project: Project, impression_id: str) -> Film:
-    """The ink film an impression lays down."""
-    zone = project.impression(impression_id).zones[0]
-    ink = project.ink(zone.ink)
-    return ink_film(ink.lab, ink.opacity, project.paper.lab, zone.strength)
-
-
-def printing_sets(project: Project) -> list[frozenset[int]]:
-    """For each flat colour the places of the impressions that print there."""
-    count = len(project.flat.colours) if project.flat else 0
-    colours = [project.block(impression.block).colours for impression in project.impressions]
-    return [frozenset(place for place, each in enumerate(colours) if n in each) for n in range(count)]
-
-
-def predicted(project: Project, sets: Sequence[frozenset[int]]) -> np.ndarray:
-    """CIELAB of sets of impressions printed over each other. (sets, 3)."""
-    rows = np.zeros((len(sets), len(project.impressions)), bool)
-    for row, places in enumerate(sets):
-        rows[row, list(places)] = True
-    films = [film_of(project, impression.id) for impression in project.impressions]
-    return reflectance_to_lab(overprints(Ground.from_lab(project.paper.lab), films, rows))
-
-
 def border_traps(project: Project) -> tuple[BorderTrap, ...]:
     """The decision for each pair of colours that a gap could part, whether or not they meet.
 
@@ -66,16 +43,25 @@ def border_traps(project: Project) -> tuple[BorderTrap, ...]:
     if project.flat is None:
         return ()
     key = {n for block in project.blocks if block.is_key for n in block.colours}
-    sets = printing_sets(project)
+    sets, keys = printing_sets(project), zone_keys(project)
+    pulls = [pulls_of(project, each) for each in sets]
     own = predicted(project, sets)
     pairs = []
     for one, other in combinations(range(len(sets)), 2):
-        if sets[one] and sets[other] and not sets[one] <= sets[other] and not sets[other] <= sets[one]:
+        # Zones of one impression move together: no gap opens between them.
+        if pulls[one] and pulls[other] and not pulls[one] <= pulls[other] and not pulls[other] <= pulls[one]:
             pairs.append((one, other) if own[one, 0] >= own[other, 0] else (other, one))
     pairs = [pair for pair in pairs if not key & set(pair)]
     if not pairs:
         return ()
-    overlap = predicted(project, [sets[lighter] | sets[darker] for lighter, darker in pairs])
+    place_of = {pull.id: place for place, pull in enumerate(project.impressions)}
+
+    def overlapping(lighter: int, darker: int) -> frozenset[int]:
+        """The darker colour's films, and those of the lighter that come from other impressions."""
+        more = {film for film in sets[lighter] if place_of[keys[film].pull] not in pulls[darker]}
+        return sets[darker] | more
+
+    overlap = predicted(project, [overlapping(*pair) for pair in pairs])
     found = []
     for (lighter, darker), lab in zip(pairs, overlap, strict=True):
         seam = float(delta_e00(lab, own[darker]))

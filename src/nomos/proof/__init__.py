@@ -1,8 +1,8 @@
 """Seeing the print before it is printed: combinations, colours, stages, misregister."""
 
-from nomos.proof.combinations import CombinationMap, combine
-from nomos.proof.misregister import Misregister, displaced, padded
-from nomos.proof.render import Index, combination_labs, mips, render, render_view, to_rgb
+from nomos.proof.combinations import CombinationMap, Index, combine
+from nomos.proof.misregister import Misregister, displaced, displaced_numbers, padded
+from nomos.proof.render import combination_labs, mips, render, render_view, to_rgb
 
 __all__ = [
     "CombinationMap",
@@ -11,6 +11,7 @@ __all__ = [
     "combination_labs",
     "combine",
     "displaced",
+    "displaced_numbers",
     "mips",
     "padded",
     "render",

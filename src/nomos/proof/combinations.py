@@ -1,4 +1,4 @@
-"""The combination map: one small number per pixel, saying which blocks print there."""
+"""The combination map: one small number per pixel, saying which films lie there."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -6,64 +6,92 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.separation import Mask
-
-_PLANES = 16
+Index = NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32]
+# Pages are packed into numbers of two bytes, as many at a time as go in.
+_MOST_PACKED = 1 << 16
 
 
 @dataclass(frozen=True, eq=False)
 class CombinationMap:
-    """A page as combinations of blocks.
+    """A page as combinations of films.
 
-    index : (height, width) uint8 or uint16, read-only; row of `members` for each pixel.
-    members : (combinations, blocks) bool; which blocks print in each.
+    index : (height, width) uint8, uint16 or uint32, read-only; row of `members` for each pixel.
+    members : (combinations, films) bool; which films lie in each.
     pixels : (combinations,) how often each occurs.
     """
 
-    index: NDArray[np.uint8] | NDArray[np.uint16]
+    index: Index
     members: NDArray[np.bool_]
     pixels: NDArray[np.int64]
 
 
-def combine(masks: Sequence[Mask], shape: tuple[int, int]) -> CombinationMap:
-    """The map of a set of masks, blocks numbered as given.
+def combine(
+    pages: Sequence[NDArray[np.uint8]], shape: tuple[int, int], parts: Sequence[int] | None = None
+) -> CombinationMap:
+    """The map of a set of blocks, each of one or more parts that are inked apart.
 
     Parameters
     ----------
-    masks : (height, width) uint8 of 0 and 1, one for each block, any number of them.
+    pages : (height, width) uint8 for each block: 0 where it does not print, else the part's number from 1.
     shape : height and width, for the case without blocks.
+    parts : how many parts each has; None is one each.
+
+    Returns
+    -------
+    A map whose films are the first block's parts, then the second's, and so on.
 
     Notes
     -----
-    Bits are packed sixteen blocks at a time and the combinations that occur
-    renumbered without gaps, so that the tables stay small and the index is one
-    byte a pixel for all but the busiest prints. Nothing here depends on inks or
-    order: changing those touches a table of some dozens of rows.
+    A pixel's parts are packed into one number of at most sixteen bits and the
+    combinations that occur renumbered without gaps, so that the tables stay
+    small and the index is one byte a pixel for all but the busiest prints.
+    Nothing here depends on inks or order: changing those touches a table of
+    some dozens of rows.
     """
-    index: NDArray[np.uint8] | NDArray[np.uint16] = np.zeros(shape, np.uint8)
-    patterns = np.zeros(1, np.int64)
+    counts = list(parts) if parts is not None else [1] * len(pages)
+    index: Index = np.zeros(shape, np.uint8)
+    digits = np.zeros((1, 0), np.uint8)
     pixels = np.array([shape[0] * shape[1]], np.int64)
-    for first in range(0, len(masks), _PLANES):
-        planes = masks[first : first + _PLANES]
-        packed = np.zeros(shape, np.uint8 if len(planes) <= 8 else np.uint16)
-        for bit, mask in enumerate(planes):
-            packed |= mask if bit == 0 else mask.astype(packed.dtype) << bit
+    first = 0
+    while first < len(pages):
+        last, size = first, 1
+        while last < len(pages) and size * (counts[last] + 1) <= _MOST_PACKED:
+            size *= counts[last] + 1
+            last += 1
+        packed, own = _packed(pages[first:last], counts[first:last], shape)
         if first == 0:
-            index, patterns, pixels = _renumbered(packed, np.arange(1 << len(planes)))
+            index, used, pixels = _renumbered(packed, size)
+            digits = own[used]
         else:
-            joined = packed.astype(np.int64) * len(patterns) + index
-            of_joined = (np.arange(1 << len(planes))[:, None] << first) + patterns
-            index, patterns, pixels = _renumbered(joined, of_joined.ravel())
+            joined = packed.astype(np.int64) * len(digits) + index
+            index, used, pixels = _renumbered(joined, size * len(digits))
+            digits = np.hstack([digits[used % len(digits)], own[used // len(digits)]])
+        first = last
     index.flags.writeable = False
-    members = (patterns[:, None] >> np.arange(len(masks))) & 1 == 1
+    columns = [digits[:, page] == part for page in range(len(pages)) for part in range(1, counts[page] + 1)]
+    members = np.stack(columns, axis=1) if columns else np.zeros((len(digits), 0), bool)
     return CombinationMap(index, members, pixels)
 
 
-def _renumbered(
-    page: NDArray[np.integer], patterns: NDArray[np.int64]
-) -> tuple[NDArray[np.uint8] | NDArray[np.uint16], NDArray[np.int64], NDArray[np.int64]]:
-    counts = np.bincount(page.ravel(), minlength=len(patterns))
+def _packed(
+    pages: Sequence[NDArray[np.uint8]], counts: Sequence[int], shape: tuple[int, int]
+) -> tuple[Index, NDArray[np.uint8]]:
+    """Pages as one number a pixel, and for each such number the part of each page."""
+    size = int(np.prod([count + 1 for count in counts]))
+    packed = np.zeros(shape, np.uint8 if size <= 256 else np.uint16)
+    digits = np.zeros((size, len(pages)), np.uint8)
+    stride = 1
+    for place, (page, count) in enumerate(zip(pages, counts, strict=True)):
+        packed += page if stride == 1 else page.astype(packed.dtype) * packed.dtype.type(stride)
+        digits[:, place] = np.arange(size) // stride % (count + 1)
+        stride *= count + 1
+    return packed, digits
+
+
+def _renumbered(page: NDArray[np.integer], size: int) -> tuple[Index, NDArray[np.int64], NDArray[np.int64]]:
+    counts = np.bincount(page.ravel(), minlength=size)
     used = np.flatnonzero(counts)
-    table = np.zeros(len(counts), np.uint8 if len(used) <= 256 else np.uint16)
+    kind = np.uint8 if len(used) <= 256 else np.uint16 if len(used) <= _MOST_PACKED else np.uint32
+    table = np.zeros(len(counts), kind)
     table[used] = np.arange(len(used))
-    return np.take(table, page, mode="clip"), patterns[used], counts[used].astype(np.int64)
+    return np.take(table, page, mode="clip"), used, counts[used].astype(np.int64)

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.separation import Mask
 
@@ -34,9 +35,31 @@ def displaced(mask: Mask, by: Misregister, px_per_mm: float) -> Mask:
     if not by:
         return mask
     height, width = mask.shape
+    matrix = _matrix(mask.shape, by, px_per_mm)
+    moved = cv2.warpAffine(mask * np.uint8(255), matrix, (width, height), flags=cv2.INTER_LINEAR)
+    return (moved > 127).astype(np.uint8)
+
+
+def displaced_numbers(page: NDArray[np.uint8], by: Misregister, px_per_mm: float) -> NDArray[np.uint8]:
+    """A page of numbers moved by a misregister, none of them mixed; its edges go on outwards. Same shape."""
+    import cv2
+
+    if not by:
+        return page
+    height, width = page.shape
+    moved = cv2.warpAffine(
+        page, _matrix(page.shape, by, px_per_mm), (width, height),
+        flags=cv2.INTER_NEAREST, borderMode=cv2.BORDER_REPLICATE,
+    )  # fmt: skip
+    return np.asarray(moved, np.uint8)
+
+
+def _matrix(shape: tuple[int, ...], by: Misregister, px_per_mm: float) -> NDArray[np.float64]:
+    import cv2
+
+    height, width = shape
     # OpenCV counts angles from y towards x on a page whose y runs down.
     centre = (width - 1) / 2, (height - 1) / 2
     matrix = np.asarray(cv2.getRotationMatrix2D(centre, -by.rotation_deg, 1.0), np.float64)
     matrix[:, 2] += np.array([by.dx_mm, by.dy_mm]) * px_per_mm
-    moved = cv2.warpAffine(mask * np.uint8(255), matrix, (width, height), flags=cv2.INTER_LINEAR)
-    return (moved > 127).astype(np.uint8)
+    return matrix

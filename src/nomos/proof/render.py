@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, lab_to_srgb, overprints, reflectance_to_lab
+from nomos.proof.combinations import Index
 
 _STRIP_PIXELS = 1 << 17
 
@@ -16,29 +17,26 @@ def combination_labs(
     films: Sequence[Film],
     order: Sequence[int],
     members: NDArray[np.bool_],
-    pulls: int | None = None,
 ) -> NDArray[np.float64]:
-    """CIELAB of each combination when the blocks are printed in the given order.
+    """CIELAB of each combination when the films are printed in the given order.
 
     Parameters
     ----------
     ground : the paper.
-    films : one film for each block, as blocks are numbered in `members`.
-    order : block numbers, first printed first; a block left out is not printed.
-    members : (combinations, blocks) bool.
-    pulls : stop after so many impressions; None prints all.
+    films : one for each column of `members`.
+    order : columns, first printed first; one left out is not printed.
+    members : (combinations, films) bool.
 
     Returns
     -------
     (combinations, 3) float64, CIELAB D50/2 deg.
     """
-    printed = list(order)[: len(order) if pulls is None else pulls]
-    reflectance = overprints(ground, [films[block] for block in printed], members[:, printed])
+    reflectance = overprints(ground, [films[column] for column in order], members[:, list(order)])
     return reflectance_to_lab(reflectance)
 
 
 def render(
-    index: NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32],
+    index: Index,
     labs: NDArray[np.float64],
     out: NDArray[np.uint32] | None = None,
 ) -> NDArray[np.uint32]:
@@ -78,10 +76,7 @@ def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
     )
 
 
-Index = NDArray[np.uint8] | NDArray[np.uint16]
-
-
-Page = TypeVar("Page", NDArray[np.uint8] | NDArray[np.uint16], NDArray[np.uint32])
+Page = TypeVar("Page", Index, NDArray[np.uint32])
 
 
 def mips(index: Page) -> tuple[Page, ...]:

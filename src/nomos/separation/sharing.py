@@ -14,15 +14,17 @@ CLEARANCE_MM = 15.0
 MOST_ZONES = 3
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Sharing:
     """Which blocks could be one: groups of block numbers, each in print order, and their tightest clearance.
 
     clearance_mm : for each group of more than one the least distance between two of its colours.
+    meets : (n, n) which blocks print over each other.
     """
 
     groups: tuple[tuple[int, ...], ...]
     clearance_mm: tuple[float, ...]
+    meets: NDArray[np.bool_]
 
 
 def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
@@ -58,23 +60,62 @@ def conflicts(
 
     Notes
     -----
-    Two blocks that are one are printed at one moment: whatever is printed
-    between them and meets both would come at another moment than planned.
+    Two blocks that are one are printed at one moment: whatever has to come
+    after the first and before the second, itself or by way of others that it
+    prints over or under, would come at another moment than planned.
     """
-    count = len(distance_mm)
-    found = distance_mm < clearance_mm
-    for one in range(count):
-        for other in range(one + 2, count):
-            between = slice(one + 1, other)
-            if (meets[one, between] & meets[other, between]).any():
-                found[one, other] = found[other, one] = True
+    found = (distance_mm < clearance_mm) | _between(meets)
     np.fill_diagonal(found, False)
     return found
 
 
-def fewest_blocks(conflict: NDArray[np.bool_], most_zones: int = MOST_ZONES) -> tuple[tuple[int, ...], ...]:
+def _between(meets: NDArray[np.bool_]) -> NDArray[np.bool_]:
+    """Pairs of blocks with others printed between them that tie the one before the other."""
+    before = np.triu(meets, 1)
+    reached = before.copy()
+    for middle in range(len(meets)):
+        reached |= reached[:, middle : middle + 1] & reached[middle : middle + 1]
+    tied = (reached.astype(np.int64) @ reached.astype(np.int64)) > 0
+    return np.asarray(tied | tied.T)
+
+
+def shared_order(
+    groups: Sequence[Sequence[int]], meets: NDArray[np.bool_]
+) -> tuple[tuple[int, ...], ...] | None:
+    """The groups in a print order that keeps every overprint as it was; None if there is none.
+
+    Of several such orders the one nearest to the old.
+    """
+    before = np.triu(meets, 1)
+    left = [tuple(sorted(group)) for group in groups]
+    order: list[tuple[int, ...]] = []
+    while left:
+        rest = [n for group in left for n in group]
+        free = [
+            group
+            for group in left
+            if not any(before[other, own] for own in group for other in rest if other not in group)
+        ]
+        if not free:
+            return None
+        following = min(free)
+        order.append(following)
+        left.remove(following)
+    return tuple(order)
+
+
+def fewest_blocks(
+    conflict: NDArray[np.bool_],
+    most_zones: int = MOST_ZONES,
+    meets: NDArray[np.bool_] | None = None,
+) -> tuple[tuple[int, ...], ...]:
     """The fewest groups with no conflict inside, none larger than `most_zones`.
 
+    meets : (n, n) which blocks print over each other; with it only groups are taken that can be
+        printed in some order that keeps every overprint.
+
+    Notes
+    -----
     Colouring of the conflict graph: blocks in order of how many conflicts they
     have (Brelaz 1979), then exact branch and bound, which for the dozen blocks
     of a print takes milliseconds.
@@ -88,7 +129,8 @@ def fewest_blocks(conflict: NDArray[np.bool_], most_zones: int = MOST_ZONES) -> 
         if len(groups) >= len(best):
             return
         if depth == count:
-            best = [list(group) for group in groups]
+            if meets is None or shared_order(groups, meets) is not None:
+                best = [list(group) for group in groups]
             return
         block = order[depth]
         for group in groups:
@@ -111,12 +153,20 @@ def share(
     *,
     clearance_mm: float = CLEARANCE_MM,
     most_zones: int = MOST_ZONES,
+    able: Sequence[bool] | None = None,
 ) -> Sharing:
-    """The fewest blocks for a set of masks in print order, by sharing."""
+    """The fewest blocks for a set of masks in print order, by sharing.
+
+    able : which of them can share at all; None is all.
+    """
     distance = clearances(masks, px_per_mm)
-    groups = fewest_blocks(conflicts(distance, meets, clearance_mm), most_zones)
+    barred = conflicts(distance, meets, clearance_mm)
+    apart = np.ones(len(masks), bool) if able is None else np.asarray(able, bool)
+    barred |= ~(apart[:, None] & apart[None])
+    np.fill_diagonal(barred, False)
+    groups = fewest_blocks(barred, most_zones, meets)
     tight = [
         min((float(distance[one, other]) for one in group for other in group if one != other), default=np.inf)
         for group in groups
     ]
-    return Sharing(groups, tuple(tight))
+    return Sharing(groups, tuple(tight), meets)

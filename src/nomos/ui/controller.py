@@ -70,12 +70,14 @@ class Controller(QObject):
         ids = {impression.id for impression in after.impressions} if after else set()
         changes: dict[str, Any] = {}
         if self.state.pull not in ids:
-            changes["pull"] = None
+            changes |= {"pull": None, "zone": 0}
+        elif after is not None and self.state.zone >= len(after.impression(self.state.pull or "").zones):
+            changes["zone"] = 0
         if self.state.pulls is not None and self.state.pulls > len(ids):
             changes["pulls"] = None
         count = len(after.flat.colours) if after and after.flat else 0
-        if self.state.colour is not None and self.state.colour >= count:
-            changes["colour"] = None
+        if self.state.colours and max(self.state.colours) >= count:
+            changes |= {"colour": None, "also": ()}
         self._set(**changes)
 
     def go_to(self, station: Station) -> None:
@@ -100,7 +102,8 @@ class Controller(QObject):
         if pull == PAPER_ROW:
             self._set(paper_chosen=True)
             return
-        self.state = replace(self.state, paper_chosen=False)
+        pull, _, zone = pull.partition("/") if pull else (None, "", "")
+        self.state = replace(self.state, paper_chosen=False, zone=int(zone or 0))
         last = len(self.document.project.impressions) if self.document.project else 0
         if pulls is None:
             self._set(pull=pull)
@@ -119,7 +122,19 @@ class Controller(QObject):
 
     def choose_colour(self, colour: int) -> None:
         """Choose a flat colour."""
-        self._set(colour=colour, place=None)
+        self._set(colour=colour, also=(), place=None)
+
+    def choose_where_meet(self, one: str, other: str) -> None:
+        """Choose every flat colour on which two blocks print over each other."""
+        project = self.document.project
+        if project is None:
+            return
+        both = sorted(set(project.block(one).colours) & set(project.block(other).colours))
+        if both:
+            self._set(colour=both[0], also=tuple(both[1:]), place=None)
+        else:
+            names = project.block(one).name, project.block(other).name
+            self.told.emit(f"{names[0]} and {names[1]} meet nowhere: no colour is printed by both.")
 
     def mark(self, marked: Marked) -> None:
         """On a carved block, mark what stays or what goes."""
@@ -136,8 +151,11 @@ class Controller(QObject):
         """Choose the paper for the templates."""
         self._set(page=page)
 
-    def pick(self, x_mm: float, y_mm: float) -> None:
-        """A click on the sheet chooses the colour there, and the last impression that prints there."""
+    def pick(self, x_mm: float, y_mm: float, more: bool = False) -> None:
+        """A click on the sheet chooses the colour there, and the last impression that prints there.
+
+        more : the colour joins those that are chosen, or leaves them.
+        """
         proof, project = self.keeper.proof, self.document.project
         if proof is None or project is None:
             return
@@ -148,9 +166,14 @@ class Controller(QObject):
         if not (0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]):
             return
         colour = int(labels[y, x])
+        if more and self.state.colours:
+            chosen = [n for n in self.state.colours if n != colour]
+            chosen += [] if colour in self.state.colours else [colour]
+            self._set(colour=chosen[0] if chosen else None, also=tuple(chosen[1:]), place=None)
+            return
         of_block = {block.id for block in project.blocks if colour in block.colours}
         pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
-        self._set(colour=colour, pull=pull, place=(x, y))
+        self._set(colour=colour, also=(), pull=pull, place=(x, y))
 
     # Edits
 
@@ -268,11 +291,11 @@ class Controller(QObject):
         self.edit(cure.text, cure.edit)
 
     def throw_switch(self, block: str) -> None:
-        """Have a block print on the chosen colour, or no longer."""
-        project, colour = self.document.project, self.state.colour
-        if project is not None and colour is not None:
-            on = colour not in project.block(block).colours
-            self.edit("What prints where", lambda p: ed.with_switch(p, block, colour, on))
+        """Have a block print on the chosen colours, or no longer if it does on all of them."""
+        project, colours = self.document.project, self.state.colours
+        if project is not None and colours:
+            on = not set(colours) <= set(project.block(block).colours)
+            self.edit("What prints where", lambda p: ed.with_switch(p, block, colours, on))
 
     def ask_inks(self, source: str) -> None:
         """Choose where the inks of plans come from; a shelf is asked for."""
@@ -320,8 +343,8 @@ class Controller(QObject):
         """Change how strongly the chosen impression is inked."""
         self._on_pull(
             "Strength",
-            lambda p, pull: ed.with_strength(p, pull, strength),
-            ("strength", self.state.pull, gesture),
+            lambda p, pull: ed.with_strength(p, pull, strength, self.state.zone),
+            ("strength", self.state.pull, self.state.zone, gesture),
         )
 
     def move_pull(self, pull: str, place: int, gesture: int) -> None:
@@ -395,5 +418,6 @@ class Controller(QObject):
         self._on_pull(text, lambda p, pull: change(p, p.impression(pull).block))
 
     def _on_ink(self, text: str, change: Callable[[Project, str], Project], merge_key: object = None) -> None:
-        key = None if merge_key is None else (merge_key, self.state.pull)
-        self._on_pull(text, lambda p, pull: change(p, p.impression(pull).zones[0].ink), key)
+        key = None if merge_key is None else (merge_key, self.state.pull, self.state.zone)
+        zone = self.state.zone
+        self._on_pull(text, lambda p, pull: change(p, p.impression(pull).zones[zone].ink), key)

@@ -11,6 +11,7 @@ from nomos.project import (
     MaskRequest,
     Proof,
     Spot,
+    ToLay,
     bare_places,
     coarse,
     cut_blocks,
@@ -20,7 +21,6 @@ from nomos.project import (
     prove,
 )
 from nomos.project.cutting import cutting_findings, features_of, sharing_findings, sharing_of
-from nomos.proof import Misregister
 from nomos.separation.features import Feature
 from nomos.separation.sharing import Sharing
 from nomos.ui.document import Document
@@ -30,7 +30,7 @@ from nomos.ui.jobs import JobRunner
 _DRAG_PIXELS = 700_000
 
 _Close = tuple[dict[str, tuple[Feature, ...]], Sharing]
-_Pulls = tuple[tuple[str, int, Misregister], ...]
+_Pulls = tuple[ToLay, ...]
 
 
 @dataclass(frozen=True, eq=False)
@@ -129,13 +129,13 @@ class ProofKeeper(QObject):
         if have.request.labels_png != self._document.assets[project.flat.labels]:
             self.changed.emit()
             return
-        if sorted(have.laid.ids) == sorted(i.id for i in project.impressions):
+        if have.pulls == impressions_to_lay(project):
             self.proof = prove(project, have.blocks, have.laid, self._spots)
             fine = self._fine
             if fine is not None and fine[0] is have.blocks:
                 features, sharing = fine[2]
                 found = (*self.proof.findings, *cutting_findings(project, features))
-                found += sharing_findings(project, sharing) if len(project.blocks) == len(features) else ()
+                found += sharing_findings(project, sharing)
                 self.proof = replace(self.proof, findings=found)
         self.changed.emit()
 

@@ -96,9 +96,11 @@ class PullLadder(QWidget):
         painter.setPen(QColor(tone.text))
         title = theme.elided(rung.title, painter.font(), room)
         painter.drawText(QRectF(left, y - 3, room, theme.scaled(20)), Qt.AlignmentFlag.AlignVCenter, title)
-        if rung.ink_hex:
+        if rung.inks:
             bar = QRectF(left, y + theme.scaled(20), theme.scaled(40), theme.scaled(14))
-            painter.fillRect(bar, QColor(rung.ink_hex))
+            share = bar.width() / len(rung.inks)
+            for place, ink in enumerate(rung.inks):
+                painter.fillRect(QRectF(left + place * share, bar.top(), share, bar.height()), QColor(ink))
             painter.setPen(QPen(QColor(tone.line), 1))
             painter.drawRect(bar)
         painter.setFont(theme.quiet_font())

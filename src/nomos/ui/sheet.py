@@ -35,8 +35,8 @@ class SheetView(QWidget):
 
     pointed = pyqtSignal(object)
     """(x, y) in mm on the sheet, or None when the pointer leaves."""
-    picked = pyqtSignal(float, float)
-    """A click on the sheet, mm."""
+    picked = pyqtSignal(float, float, bool)
+    """A click on the sheet, mm, and whether it adds to what is chosen (Ctrl held)."""
     handle_dragged = pyqtSignal(float, float, int)
     """How far the handle has been dragged from where it was (mm), and the number of the gesture."""
     touched = pyqtSignal(object)
@@ -266,7 +266,8 @@ class SheetView(QWidget):
             self.update()
             return
         if self._pressed is not None and not self._dragging:
-            self.picked.emit(*self._view.to_sheet(event.position().x(), event.position().y()))
+            more = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
+            self.picked.emit(*self._view.to_sheet(event.position().x(), event.position().y()), more)
         self._pressed, self._dragging = None, ""
 
     def mouseDoubleClickEvent(self, _event: QMouseEvent | None) -> None:

@@ -12,6 +12,7 @@ from nomos.project import (
     Project,
     Proof,
     Station,
+    Zone,
     colour_matches,
     kento_or_reason,
     mean_difference,
@@ -157,24 +158,28 @@ class InksView:
     mean_de00: float | None
 
 
+def ink_row(pull: str, zone: int) -> str:
+    """The id of a zone's row among the inks: the impression's own for its first zone."""
+    return pull if zone == 0 else f"{pull}/{zone}"
+
+
 def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView:
     """The Inks station."""
     paper = project.paper
     rows = [
         Row(PAPER_ROW, lab_to_hex(np.array(paper.lab)), paper.name, "paper", f"Lab {lab_text(paper.lab)}")
     ]
-    for impression in project.impressions:
-        zone = impression.zones[0]
-        own = project.ink(zone.ink)
-        rows.append(
-            Row(
-                impression.id,
-                lab_to_hex(np.array(own.lab)),
-                own.name,
-                f"{number(100 * zone.strength, 0)} %",
-                f"Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}",
+    for place, impression in enumerate(project.impressions, start=1):
+        for zone_at, zone in enumerate(impression.zones):
+            own = project.ink(zone.ink)
+            figure = f"{number(100 * zone.strength, 0)} %"
+            if zone.grade is not None:
+                figure = f"{number(100 * zone.strength, 0)} to {number(100 * zone.grade.to, 0)} %"
+            apart = f"pull {place}, zone {zone_at + 1}, " if len(impression.zones) > 1 else ""
+            quiet = f"{apart}Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}"
+            rows.append(
+                Row(ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab)), own.name, figure, quiet)
             )
-        )
     matches: list[Row] = []
     if proof is not None and project.flat is not None:
         matches = [
@@ -187,16 +192,17 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
             for match in sorted(proof.matches, key=lambda match: -match.de00)
         ]
     chosen = project.impression(state.pull) if state.pull and not state.paper_chosen else None
-    ink = project.ink(chosen.zones[0].ink) if chosen else None
+    at = min(state.zone, len(chosen.zones) - 1) if chosen else 0
+    ink = project.ink(chosen.zones[at].ink) if chosen else None
     in_hand = paper if state.paper_chosen else ink
     return InksView(
         tuple(rows),
-        PAPER_ROW if state.paper_chosen else state.pull,
+        PAPER_ROW if state.paper_chosen else ink_row(state.pull, at) if state.pull else None,
         ink.id if ink else None,
         in_hand.name if in_hand else "",
         ink.opacity if ink else "transparent",
         colour_strips(in_hand.lab) if in_hand else None,
-        _strength_strip(project, chosen.id) if chosen else None,
+        _strength_strip(project, chosen.zones[at]) if chosen else None,
         "Inks keep the colour they have on it."
         if state.paper_chosen
         else "Each patch: the ink alone on this paper.",
@@ -212,8 +218,7 @@ _OPACITY: dict[Opacity, str] = {
 }
 
 
-def _strength_strip(project: Project, pull: str) -> Strip | None:
-    zone = project.impression(pull).zones[0]
+def _strength_strip(project: Project, zone: Zone) -> Strip | None:
     ink = project.ink(zone.ink)
     try:
         films = [
@@ -281,7 +286,7 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
 def _choice(
     key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
 ) -> Card:
-    if proof is None or sorted(proof.laid.ids) != sorted(i.id for i in project.impressions):
+    if proof is None or proof.laid.pulls != {i.id for i in project.impressions}:
         return Card(key, name, "", quiet, chosen, None)
     labs = sheet_labs(project, proof.laid)
     matches = colour_matches(project, proof.laid, labs)

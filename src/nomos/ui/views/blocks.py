@@ -8,11 +8,11 @@ from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex
 from nomos.project import Project, Proof
+from nomos.project.films import predicted, printing_sets, zone_keys
 from nomos.project.keys import CONTOUR_MM, KeyKind, key_kind
 from nomos.project.model import Block
 from nomos.project.reduction import is_reduction
 from nomos.project.separating import Reach, kept_key, plan_costs, planned_colours
-from nomos.project.trapping import predicted, printing_sets
 from nomos.proof import Index, mips, render_view
 from nomos.separation.solver import Plan
 from nomos.ui.views.cards import Card
@@ -58,7 +58,9 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
     reduction = is_reduction(project)
     if reduction:
         summary = f"One board in {len(project.blocks)} states; no sheet can be added once it is cut further"
-    title, switches = switch_rows(project, state.colour)
+    areas = [float(area) for area in proof.blocks.borders.area_mm2] if proof else None
+    known = areas if areas and project.flat and len(areas) == len(project.flat.colours) else None
+    title, switches = switch_rows(project, state.colours, known)
     return BlocksView(
         _rows(project, proof),
         state.pull,
@@ -110,29 +112,40 @@ def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
     return tuple(rows)
 
 
-def switch_rows(project: Project, colour: int | None) -> tuple[str, tuple[Row, ...]]:
-    """For the chosen colour a switch a block: on or off, and the colour that throwing it would give."""
-    if project.flat is None or colour is None or colour >= len(project.flat.colours):
+def switch_rows(
+    project: Project, chosen: Sequence[int], areas_mm2: Sequence[float] | None = None
+) -> tuple[str, tuple[Row, ...]]:
+    """For the chosen colours a switch a block: on or off, and the colour that throwing it would give.
+
+    areas_mm2 : of the flat colours, to weigh the ΔE of several by.
+    """
+    flat = project.flat
+    if flat is None or not chosen or max(chosen) >= len(flat.colours):
         return "Click a field to see which blocks print there", ()
-    sets = printing_sets(project)
-    now = sets[colour]
-    after = [now ^ {place} for place in range(len(project.impressions))]
-    labs = predicted(project, [now, *after])
-    wanted = np.array(
-        project.paper.lab if colour in project.bare_colours() else project.flat.colours[colour].lab
-    )
-    de00 = delta_e00(labs, wanted)
-    rows = tuple(
-        Row(
-            impression.block,
-            lab_to_hex(labs[place + 1]),
-            f"{'prints' if place in now else 'not'}: {project.block(impression.block).name}",
-            f"ΔE {number(de00[place + 1])}",
-        )
-        for place, impression in enumerate(project.impressions)
-    )
-    name = project.flat.colours[colour].name
-    return f"On {name.lower()}, now ΔE {number(de00[0])}", rows
+    sets, keys = printing_sets(project), zone_keys(project)
+    bare = project.bare_colours()
+    wanted = np.array([project.paper.lab if n in bare else flat.colours[n].lab for n in chosen])
+    weights = np.array([areas_mm2[n] if areas_mm2 else 1.0 for n in chosen]) + 1e-9
+
+    def shown(films: Sequence[frozenset[int]]) -> tuple[str, float]:
+        labs = predicted(project, films)
+        return lab_to_hex(labs[0]), float(weights @ delta_e00(labs, wanted) / weights.sum())
+
+    now = [sets[n] for n in chosen]
+    rows = []
+    for block in dict.fromkeys(impression.block for impression in project.impressions):
+        pulls = {impression.id for impression in project.impressions if impression.block == block}
+        own = {place for place, key in enumerate(keys) if key.pull in pulls}
+        # A colour that a block takes on is inked with its first zone.
+        first = {place for place in own if keys[place].zone == 0}
+        prints = [bool(films & own) for films in now]
+        on = not all(prints)
+        after = [films if (films & own and on) else films | first if on else films - own for films in now]
+        swatch, de00 = shown(after)
+        word = "prints" if not on else "not" if not any(prints) else f"on {sum(prints)} of {len(prints)}"
+        rows.append(Row(block, swatch, f"{word}: {project.block(block).name}", f"ΔE {number(de00)}"))
+    what = flat.colours[chosen[0]].name.lower() if len(chosen) == 1 else f"{len(chosen)} colours"
+    return f"On {what}, now ΔE {number(shown(now)[1])}", tuple(rows)
 
 
 _levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}

@@ -73,13 +73,14 @@ class Rung:
     """One rung of the ladder: the sheet after a pull.
 
     pull : the impression's id; None for the bare paper.
+    inks : the colour of each zone's ink.
     thumb : (height, width) 0xffRRGGBB pixels, None while there is no proof.
     """
 
     pull: str | None
     pulls: int
     title: str
-    ink_hex: str | None
+    inks: tuple[str, ...]
     note: str
     chosen: bool
     thumb: NDArray[np.uint32] | None
@@ -94,15 +95,15 @@ def ladder_rungs(
     notes = (*between_pulls(project, brief=True), "finished print")
     finished = len(project.impressions)
     looked_at = finished if state.pulls is None else state.pulls
-    rungs = [Rung(None, 0, "Bare paper", None, "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
+    rungs = [Rung(None, 0, "Bare paper", (), "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
     for place, impression in enumerate(project.impressions, start=1):
-        ink = project.ink(impression.zones[0].ink)
+        inks = tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in impression.zones)
         rungs.append(
             Rung(
                 impression.id,
                 place,
                 f"{place} {project.block(impression.block).name}",
-                lab_to_hex(np.array(ink.lab)),
+                inks,
                 notes[place - 1],
                 looked_at == place,
                 _thumb(project, proof, place, thumb_px),

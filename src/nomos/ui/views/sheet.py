@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
-from nomos.project import LaidSheet, Project, Proof, kento_or_reason, sheet_labs
+from nomos.project import LaidSheet, Project, Proof, films_in_order, kento_or_reason, sheet_labs
 from nomos.proof import Index, mips
 from nomos.registration import Kento, Rect
 from nomos.ui.views.blocks import flat_levels
@@ -94,11 +94,13 @@ def sketch_raster(rgb: NDArray[np.uint8], px_per_mm: float, image: Rect) -> Rast
 
 def _print(proof: Proof, state: UiState) -> Raster:
     laid, image = proof.laid, proof.project.image
-    if state.shown == "block" and state.pull in laid.ids:
+    if state.shown == "block" and state.pull is not None and state.pull in laid.pulls:
         labs = np.tile(np.array(proof.project.paper.lab), (len(proof.labs), 1))
-        ink = proof.project.impression(state.pull).zones[0].ink
-        labs[laid.map.members[:, laid.ids.index(state.pull)]] = proof.project.ink(ink).lab
-    elif state.shown == "carved" and state.pull in laid.ids:
+        zones = proof.project.impression(state.pull).zones
+        for column, key in enumerate(laid.films):
+            if key.pull == state.pull:
+                labs[laid.map.members[:, column]] = proof.project.ink(zones[key.zone].ink).lab
+    elif state.shown == "carved" and state.pull is not None and state.pull in laid.pulls:
         return _carved(proof, state.pull, state.marked)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
@@ -124,7 +126,7 @@ def on_print(project: Project, state: UiState, place: tuple[float, float]) -> tu
 def _carved(proof: Proof, pull: str, marked: Marked) -> Raster:
     """The block itself, face up: mirrored, with what stays or what goes marked."""
     laid, project = proof.laid, proof.project
-    prints = laid.map.members[:, laid.ids.index(pull)]
+    prints = laid.printed_by(pull)
     labs = np.tile(np.array(WOOD_LAB), (len(prints), 1))
     labs[prints if marked == "stays" else ~prints] = _STAYS_LAB if marked == "stays" else _GOES_LAB
     pad = laid.pad_px / laid.px_per_mm
@@ -149,9 +151,11 @@ def _coloured_sheets(proof: Proof) -> NDArray[np.float64]:
     """Every block as a sheet of coloured film: not what prints, but what lies where."""
     members, project = proof.laid.map.members, proof.project
     shown = np.full((len(members), 3), 255.0)
-    for impression in project.impressions:
-        tint = lab_to_srgb(np.array(project.ink(impression.zones[0].ink).lab)).astype(np.float64)
-        here = members[:, proof.laid.ids.index(impression.id)]
+    for column in films_in_order(project, proof.laid):
+        key = proof.laid.films[column]
+        ink = project.ink(project.impression(key.pull).zones[key.zone].ink)
+        tint = lab_to_srgb(np.array(ink.lab)).astype(np.float64)
+        here = members[:, column]
         shown[here] += _SHEET_SHARE * (tint - shown[here])
     return srgb_to_lab(shown)
 
@@ -184,10 +188,11 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
         return f"{said[0]}    margin, bare paper"
     row = int(laid.map.index[y, x])
     here = laid.map.members[row]
+    printing = {key.pull for key, prints in zip(laid.films, here, strict=True) if prints}
     prints = [
         f"{number_of} {proof.project.block(impression.block).name.lower()}"
         for number_of, impression in enumerate(proof.project.impressions, start=1)
-        if here[laid.ids.index(impression.id)] and (state.pulls is None or number_of <= state.pulls)
+        if impression.id in printing and (state.pulls is None or number_of <= state.pulls)
     ]
     said.append(f"prints {', '.join(prints)}" if prints else "bare paper")
     labs = proof.labs if state.pulls is None else sheet_labs(proof.project, laid, state.pulls)

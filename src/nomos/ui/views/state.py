@@ -15,6 +15,8 @@ class UiState:
     """Nothing of this is saved with the project.
 
     pulls : the sheet after so many pulls; None is the finished print.
+    also : further flat colours that are chosen with it.
+    zone : which zone of the impression is in hand.
     place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
@@ -24,10 +26,17 @@ class UiState:
 
     station: Station = "design"
     colour: int | None = None
+    also: tuple[int, ...] = ()
     pull: str | None = None
+    zone: int = 0
     pulls: int | None = None
     shown: Shown = "print"
     marked: Marked = "stays"
     page: str = "A4"
     paper_chosen: bool = False
     place: tuple[int, int] | None = None
+
+    @property
+    def colours(self) -> tuple[int, ...]:
+        """All flat colours that are chosen, the one in hand first."""
+        return () if self.colour is None else (self.colour, *self.also)

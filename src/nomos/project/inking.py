@@ -1,0 +1,128 @@
+"""One block inked in several zones, and one block printed more than once."""
+
+from collections.abc import Sequence
+
+from msgspec.structs import replace
+
+from nomos.project.films import zone_colours
+from nomos.project.model import Block, Grade, Impression, Ink, Project, ProjectError, Zone
+from nomos.project.naming import fresh_number
+from nomos.project.pruning import pruned
+from nomos.project.reduction import is_reduction
+
+
+def can_share(project: Project, pull: Impression) -> bool:
+    """Whether an impression's block can join others: made of colours, printed once, on a board of its own."""
+    block = project.block(pull.block)
+    once = sum(other.block == block.id for other in project.impressions) == 1
+    return once and bool(block.colours) and not (block.contour or block.drawn or block.board or block.kerf_mm)
+
+
+def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -> Project:
+    """The project with several impressions as zones of one, inked apart on one block.
+
+    Parameters
+    ----------
+    pulls : ids of the impressions; the first printed gives the block its place among the ids.
+    order : ids of all impressions as they are printed then, with one of `pulls` for all of them.
+
+    Raises
+    ------
+    ProjectError : one of them is no longer there or cannot share a block.
+    """
+    by_id = {pull.id: pull for pull in project.impressions}
+    if not set(pulls) <= set(by_id) or set(order) - set(by_id):
+        raise ProjectError("impressions", "The blocks have changed meanwhile; look at the findings again.")
+    some = [pull for pull in project.impressions if pull.id in pulls]
+    if len(some) < 2 or not all(can_share(project, pull) for pull in some):
+        raise ProjectError("blocks", "Only blocks of colours, each printed once, can share one block.")
+    first = some[0]
+    zones = [
+        replace(zone, colours=zone_colours(project, pull, place))
+        for pull in some
+        for place, zone in enumerate(pull.zones)
+    ]
+    zones[0] = replace(zones[0], colours=())
+    block = replace(
+        project.block(first.block),
+        name=" and ".join(project.block(pull.block).name for pull in some)[:60],
+        colours=tuple(sorted({n for pull in some for n in project.block(pull.block).colours})),
+        is_key=any(project.block(pull.block).is_key for pull in some),
+    )
+    merged = Impression(first.id, block.id, tuple(zones))
+    gone = {pull.id for pull in some[1:]}
+    lost = {pull.block for pull in some[1:]}
+    left = [merged if pull == first.id else by_id[pull] for pull in order if pull not in gone]
+    if {pull.id for pull in left} != set(by_id) - gone:
+        raise ProjectError("impressions", "The blocks have changed meanwhile; look at the findings again.")
+    blocks = tuple(block if each.id == block.id else each for each in project.blocks if each.id not in lost)
+    return pruned(project, blocks, tuple(left))
+
+
+def taken_apart(project: Project, pull_id: str) -> Project:
+    """The project with a block of its own for each zone of an impression, printed one after the other."""
+    pull = project.impression(pull_id)
+    old = project.block(pull.block)
+    if len(pull.zones) < 2 or is_reduction(project):
+        raise ProjectError("zones", "Only a block that is inked in several zones can be taken apart.")
+    fresh = fresh_number(project)
+    blocks: list[Block] = []
+    pulls: list[Impression] = []
+    for place, zone in enumerate(pull.zones):
+        colours = zone_colours(project, pull, place)
+        name = project.ink(zone.ink).name
+        number = fresh + place
+        block_id = old.id if place == 0 else f"block{number}"
+        blocks.append(Block(block_id, name, colours))
+        impression_id = pull.id if place == 0 else f"pull{number}"
+        pulls.append(Impression(impression_id, block_id, (replace(zone, colours=()),)))
+    at = project.impressions.index(pull)
+    place_of = project.blocks.index(old)
+    return replace(
+        project,
+        blocks=(*project.blocks[:place_of], *blocks, *project.blocks[place_of + 1 :]),
+        impressions=(*project.impressions[:at], *pulls, *project.impressions[at + 1 :]),
+    )
+
+
+def printed_again(project: Project, pull_id: str) -> Project:
+    """The project with the same block printed once more after an impression, its inks to be changed apart."""
+    if is_reduction(project):
+        raise ProjectError("impressions", "In a reduction each state is printed once.")
+    pull = project.impression(pull_id)
+    fresh = fresh_number(project)
+    inks: list[Ink] = []
+    zones: list[Zone] = []
+    for place, zone in enumerate(pull.zones):
+        ink = replace(project.ink(zone.ink), id=f"ink{fresh + place}")
+        inks.append(ink)
+        zones.append(replace(zone, ink=ink.id))
+    again = Impression(f"pull{fresh}", pull.block, tuple(zones), pull.offset)
+    at = project.impressions.index(pull) + 1
+    return replace(
+        project,
+        inks=(*project.inks, *inks),
+        impressions=(*project.impressions[:at], again, *project.impressions[at:]),
+    )
+
+
+def with_grade(project: Project, pull_id: str, zone: int, grade: Grade | None) -> Project:
+    """The project with a zone inked from one strength to another, or evenly."""
+    pulls = tuple(
+        replace(
+            pull,
+            zones=tuple(
+                replace(each, grade=grade) if place == zone else each for place, each in enumerate(pull.zones)
+            ),
+        )
+        if pull.id == pull_id
+        else pull
+        for pull in project.impressions
+    )
+    return replace(project, impressions=pulls)
+
+
+def grade_over_image(project: Project, strength: float) -> Grade:
+    """A grade from the top of the image to its foot, fading out."""
+    middle = (project.image.left + project.image.right) / 2
+    return Grade((middle, project.image.top), (middle, project.image.bottom), 0.0 if strength > 0 else 1.0)
