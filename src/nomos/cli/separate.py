@@ -217,14 +217,15 @@ def _plan_figures(
 
 def _check(options: argparse.Namespace) -> int:
     from nomos.formats import findings_as_json
-    from nomos.project import load, proof_of
-    from nomos.project.cutting import cutting_findings, features_of, sharing_findings, sharing_of
+    from nomos.project import load, mask_request, proof_of
+    from nomos.project.closelook import close_findings, look_closely
 
     project, assets = load(options.project)
     proof = proof_of(project, assets)
-    fine = cutting_findings(project, features_of(project, proof.blocks))
-    shared = sharing_findings(project, sharing_of(project, proof.blocks, proof.laid))
-    findings = findings_as_json((*proof.findings, *fine, *shared))
+    request = mask_request(project, assets)
+    assert request is not None
+    look = look_closely(project, request, proof.blocks, proof.laid)
+    findings = findings_as_json((*proof.findings, *close_findings(project, look)))
     if options.json:
         print_json({"findings": findings})
         return DONE

@@ -32,8 +32,13 @@ from nomos.project import (
     save,
     sheet_labs,
 )
+from nomos.project.boards import board_pairs, turned_text
 from nomos.project.edits import between_pulls, in_register, layers
-from nomos.project.model import ProjectError
+from nomos.project.films import zone_colours
+from nomos.project.jigsaw import pieces_of
+from nomos.project.keys import carrying_text
+from nomos.project.methods import method_of
+from nomos.project.model import Impression, ProjectError
 from nomos.proof import render, to_rgb
 
 
@@ -110,6 +115,7 @@ def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, A
             }
             for match in matches
         ],
+        **_method(project, blocks),
         "registration": _registration(project),
         "findings": findings_as_json(find(project, laid, matches, blocks.borders)),
     }
@@ -150,12 +156,54 @@ def _order(project: Project, blocks: CutBlocks) -> list[dict[str, Any]]:
                 "hex": lab_to_hex(np.array(ink.lab)),
                 "opacity": ink.opacity,
                 "strength": zone.strength,
+                "zones": [_zone(project, impression, at) for at in range(len(impression.zones))],
                 "area_mm2": round(blocks.areas_mm2[project.number_of(block.id)], 1),
                 "reason": why[place],
                 "then": then[place],
             }
         )
     return steps
+
+
+def _zone(project: Project, impression: Impression, place: int) -> dict[str, Any]:
+    """One zone: its ink, and the flat colours it covers."""
+    assert project.flat is not None
+    zone = impression.zones[place]
+    ink = project.ink(zone.ink)
+    figures: dict[str, Any] = {
+        "ink": ink.name,
+        "hex": lab_to_hex(np.array(ink.lab)),
+        "strength": zone.strength,
+        "colours": [project.flat.colours[n].name for n in zone_colours(project, impression, place)],
+    }
+    if zone.grade is not None:
+        start, end = zone.grade.start, zone.grade.end
+        figures["grade"] = {"from_mm": list(start), "to_mm": list(end), "to_strength": zone.grade.to}
+    return figures
+
+
+def _method(project: Project, blocks: CutBlocks) -> dict[str, Any]:
+    """How it is printed, and what that takes: pieces of a jigsaw, boards with two faces."""
+    assert project.flat is not None
+    figures: dict[str, Any] = {"method": method_of(project), "carrying": carrying_text(project)}
+    left, top = project.image.left, project.image.top
+    pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
+    if pieces:
+        figures["pieces"] = [
+            {
+                "number": piece.number,
+                "colour": project.flat.colours[piece.colour].name,
+                "area_mm2": round(piece.area_mm2, 1),
+                "place_mm": [round(left + piece.place[0], 1), round(top + piece.place[1], 1)],
+                "window_of": piece.window_of,
+            }
+            for piece in pieces
+        ]
+    pairs = board_pairs(project)
+    if pairs:
+        figures["boards"] = [{"front": front.name, "back": back.name} for front, back in pairs]
+        figures["turning"] = turned_text(project)
+    return figures
 
 
 def _registration(project: Project) -> dict[str, Any]:

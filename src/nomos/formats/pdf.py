@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos import typeface
 from nomos.errors import BadInput
-from nomos.formats.template import CHECK_BAR_MM, CUT_NOW_TEXT, FACE_TEXT, HEADER_MM, NOTCH_TEXT, Template
+from nomos.formats.template import CHECK_BAR_MM, FACE_TEXT, HEADER_MM, Template
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
@@ -37,6 +37,7 @@ _CROP_MM = 5.0
 _BLEED_MM = 0.6
 _NARROWEST_MM = 120.0
 _GREY = 0.66
+_LABEL_PT = 9
 _PALE = 0.92
 
 
@@ -202,12 +203,15 @@ class _Pen:
         self._text(0, 4.5, template.heading, 12, bold=True)
         self._text(0, 9.0, f"{template.title}. {FACE_TEXT[template.face]}", 8.5)
         self._text(0, 12.8, template.details, 8.5)
-        self._text(0, 16.2, f"{NOTCH_TEXT} {CUT_NOW_TEXT}" if template.cut_now else NOTCH_TEXT, 7.5)
-        canvas.setFillColor(template.colour_hex)
+        self._text(0, 16.2, template.note, 7.5)
         canvas.setLineWidth(0.4)
         # In the header's right end, clear of the text on the narrowest template.
         width = max(template.size_mm[0], _NARROWEST_MM)
-        canvas.rect((width - 12) * MM, (self._height - 5) * MM, 12 * MM, 4.5 * MM, stroke=1, fill=1)
+        share = 12 / len(template.colours)
+        for place, colour in enumerate(template.colours):
+            canvas.setFillColor(colour)
+            left = (width - 12 + place * share) * MM
+            canvas.rect(left, (self._height - 5) * MM, share * MM, 4.5 * MM, stroke=1, fill=1)
         self._cut_now(template)
         canvas.setFillGray(_GREY)
         canvas.setStrokeGray(0)
@@ -217,6 +221,7 @@ class _Pen:
             for ring in area:
                 self._add(path, ring, closed=True)
         canvas.drawPath(path, stroke=1, fill=1, fillMode=0)
+        self._saw_lines(template)
         self._notches(template)
         canvas.setLineWidth(0.6)
         self._line(
@@ -226,6 +231,22 @@ class _Pen:
         corner = canvas.beginPath()
         self._add(corner, template.corner, closed=True)
         canvas.drawPath(corner, stroke=0, fill=1)
+        if template.front_corner:
+            canvas.setLineWidth(0.8)
+            self._line(template.front_corner, closed=True)
+
+    def _saw_lines(self, template: Template) -> None:
+        """The paths of a jigsaw's pieces, and the words on pieces and zones."""
+        self._canvas.setLineWidth(0.8)
+        for path in template.saw:
+            self._line(path, closed=True)
+        for x, y, word in template.labels:
+            size = _LABEL_PT
+            wide = self._canvas.stringWidth(word, "Lato-Bold", size) / MM
+            self._canvas.setFillGray(1)
+            base = self._height - HEADER_MM - y - 1.3
+            self._canvas.rect((x - wide / 2 - 0.6) * MM, (base - 0.8) * MM, (wide + 1.2) * MM, 4 * MM, 0, 1)
+            self._text(x - wide / 2, HEADER_MM + y + 1.3, word, size, bold=True)
 
     def _cut_now(self, template: Template) -> None:
         canvas = self._canvas

@@ -25,7 +25,7 @@ def template_svg(template: Template) -> bytes:
         nsmap={None: _NS},  # type: ignore[dict-item] # lxml takes None for the default namespace
     )
     _child(root, "title").text = f"{template.title}: {template.heading}"
-    text = _group(root, "labels", fill="#000000")
+    text = _group(root, "heading", fill="#000000")
     for y, size, line in (
         (5, 4.2, template.heading), (10, 3, FACE_TEXT[template.face]), (14, 3, template.details)
     ):  # fmt: skip
@@ -39,12 +39,21 @@ def template_svg(template: Template) -> bytes:
     printing = _group(page, "printing", fill="#c7c7c7", **{"fill-rule": "evenodd"})
     for area in template.areas:
         _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))
+    if template.saw:
+        _lines(_group(page, "saw-lines", **_stroke(0.2)), template.saw, closed=True)
+    if template.labels:
+        words = _group(page, "labels", fill="#000000")
+        for at_x, at_y, word in template.labels:
+            at = {"x": f"{at_x:.2f}", "y": f"{at_y:.2f}", "text-anchor": "middle", "font-size": "3.5"}
+            _child(words, "text", **at, **{"font-family": "Lato, sans-serif"}).text = word
     _lines(_group(page, "sheet", **_stroke(0.1)), [template.sheet], closed=True)
     _lines(_group(page, "notch-floors", **_stroke(0.1)), template.floors, closed=True)
     _lines(_group(page, "notch-walls", **_stroke(0.4)), template.walls, closed=False)
     edge = ((0.0, 0.0), (template.size_mm[0], 0.0), template.size_mm, (0.0, template.size_mm[1]))
     _lines(_group(page, "block-edge", **_stroke(0.2)), [edge], closed=True)
     _lines(_group(page, "marked-corner", fill="#000000"), [template.corner], closed=True)
+    if template.front_corner:
+        _lines(_group(page, "front-corner", **_stroke(0.3)), [template.front_corner], closed=True)
     base = template.size_mm[1] + 6
     bar = ((0.0, base - 2), (0.0, base), (CHECK_BAR_MM, base), (CHECK_BAR_MM, base - 2))
     _lines(_group(page, "check-bar-100-mm", **_stroke(0.2)), [bar], closed=False)

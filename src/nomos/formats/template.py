@@ -10,10 +10,14 @@ from nomos.colour import lab_to_hex
 from nomos.formats.files import file_name
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project, kento_or_reason
-from nomos.project.model import ProjectError
+from nomos.project.boards import front_of
+from nomos.project.films import zone_colours
+from nomos.project.jigsaw import pieces_of
+from nomos.project.model import Block, Impression, ProjectError
 from nomos.project.reduction import is_reduction
-from nomos.registration import Kento, Point
-from nomos.separation import Ring, outlines
+from nomos.registration import Kento, Point, Rect, seated_corner
+from nomos.separation import Mask, Ring, outlines
+from nomos.separation.zones import zone_page
 from nomos.units import number, size_text
 
 Face = Literal["block", "tracing"]
@@ -23,6 +27,10 @@ CHECK_BAR_MM = 100.0
 HEADER_MM = 17.0
 CORNER_MARK_MM = 6.0
 CUT_NOW_TEXT = "Pale and dashed: cut this away now. Grey: keep it. White: already gone."
+
+SAW_TEXT = "Heavy closed lines: saw or cut along them; the numbers name the pieces."
+# More inks than this do not go into a heading.
+_MOST_INKS = 3
 
 FACE_TEXT: dict[Face, str] = {
     "block": "This is the block, mirrored: what you see is what you cut.",
@@ -35,10 +43,14 @@ NOTCH_TEXT = "Kento: cut the walls upright along the heavy lines, pare the hatch
 class Template:
     """One face of one block at true size, origin at the block's top left, x right, y down, mm.
 
+    colours : of the inks, one for each zone.
     areas : what prints, as outer rings followed by their holes.
     cut_now : in a reduction, what was printed before and is cut away for this state.
+    saw : in a jigsaw the closed path of each piece, and the two of the border that holds them.
+    labels : x, y and a word: the numbers of pieces, or what each zone is inked with.
     walls, floors : the notches' walls as lines and their floors as closed shapes.
     corner : the marked corner of the block, the same wood on every block of the set.
+    front_corner : on the back of a board, the corner that is marked solid on its front.
     """
 
     name: str
@@ -46,7 +58,7 @@ class Template:
     title: str
     heading: str
     details: str
-    colour_hex: str
+    colours: tuple[str, ...]
     size_mm: tuple[float, float]
     areas: tuple[tuple[Ring, ...], ...]
     walls: tuple[tuple[Point, ...], ...]
@@ -54,12 +66,33 @@ class Template:
     sheet: tuple[Point, ...]
     corner: tuple[Point, ...]
     cut_now: tuple[tuple[Ring, ...], ...] = ()
+    saw: tuple[tuple[Point, ...], ...] = ()
+    labels: tuple[tuple[float, float, str], ...] = ()
+    front_corner: tuple[Point, ...] = ()
+
+    @property
+    def note(self) -> str:
+        """What the lines mean."""
+        said = [NOTCH_TEXT]
+        said += [CUT_NOW_TEXT] if self.cut_now else []
+        said += [SAW_TEXT] if self.saw else []
+        return " ".join(said)
+
+
+@dataclass(frozen=True, eq=False)
+class _Drawing:
+    """What stands on both faces of a template, right-reading on the image, mm from its top left."""
+
+    rings: tuple[tuple[Ring, ...], ...]
+    gone: tuple[tuple[Ring, ...], ...] = ()
+    saw: tuple[Ring, ...] = ()
+    labels: tuple[tuple[float, float, str], ...] = ()
 
 
 def templates(
     project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
 ) -> tuple[Template, ...]:
-    """Both faces of every block, in print order.
+    """Both faces of every block, in the order they are first printed.
 
     Raises
     ------
@@ -70,30 +103,78 @@ def templates(
         raise ProjectError("kento", reason)
     if not project.impressions:
         raise ProjectError("impressions", "There is no block to make a template of: open a picture first.")
-    made = []
-    masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
-    reduction = is_reduction(project)
-    for place, mask in enumerate(masks):
-        progress.report(place / len(masks), "drawing templates")
-        rings = outlines(mask, blocks.px_per_mm)
-        gone: tuple[tuple[Ring, ...], ...] = ()
-        if reduction and place > 0:
-            gone = outlines(masks[place - 1] & (1 - mask), blocks.px_per_mm)
-        made += [_template(project, kento, place, rings, gone, face) for face in FACES]
+    made: list[Template] = []
+    before: Mask | None = None
+    names = list(dict.fromkeys(impression.block for impression in project.impressions))
+    for place, block in enumerate(names):
+        progress.report(place / len(names), "drawing templates")
+        mask = blocks.masks[project.number_of(block)]
+        drawing = _drawing(project, blocks, project.block(block), mask, before)
+        made += [_template(project, kento, project.block(block), drawing, face) for face in FACES]
+        before = mask if is_reduction(project) else None
     return tuple(made)
 
 
-def _template(
-    project: Project,
-    kento: Kento,
-    place: int,
-    rings: tuple[tuple[Ring, ...], ...],
-    gone: tuple[tuple[Ring, ...], ...],
-    face: Face,
-) -> Template:
-    impression = project.impressions[place]
-    block, zone = project.block(impression.block), impression.zones[0]
-    ink = project.ink(zone.ink)
+def _drawing(project: Project, blocks: CutBlocks, block: Block, mask: Mask, before: Mask | None) -> _Drawing:
+    rings = outlines(mask, blocks.px_per_mm)
+    if before is not None:
+        return _Drawing(rings, outlines(before & (1 - mask), blocks.px_per_mm))
+    if block.kerf_mm is not None:
+        pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
+        labels = tuple((*piece.place, str(piece.number)) for piece in pieces)
+        return _Drawing(rings, saw=(*(piece.path for piece in pieces), *_border(project)), labels=labels)
+    pull = next(each for each in project.impressions if each.block == block.id)
+    if len(pull.zones) > 1:
+        return _Drawing(rings, labels=_zone_labels(project, blocks, pull, mask))
+    return _Drawing(rings)
+
+
+def _border(project: Project) -> tuple[Ring, Ring]:
+    """Inner and outer path of the border that holds a sawn block together."""
+    width, height, grip = project.image.width, project.image.height, project.workshop.grip_mm
+    inner = np.array([(0, 0), (width, 0), (width, height), (0, height), (0, 0)], np.float64)
+    outward = np.array([(-grip, -grip), (grip, -grip), (grip, grip), (-grip, grip), (-grip, -grip)])
+    return inner, inner + outward
+
+
+def _zone_labels(
+    project: Project, blocks: CutBlocks, pull: Impression, mask: Mask
+) -> tuple[tuple[float, float, str], ...]:
+    """The name of each zone's ink, where the zone is widest."""
+    import cv2
+
+    zones = [zone_colours(project, pull, place) for place in range(len(pull.zones))]
+    page = zone_page(blocks.labels, zones)
+    found = []
+    for place, zone in enumerate(pull.zones):
+        own = np.pad(((page == place) & (mask == 1)).astype(np.uint8), 1)
+        if own.any():
+            depth = np.asarray(cv2.distanceTransform(own, cv2.DIST_L2, cv2.DIST_MASK_5))
+            y, x = np.unravel_index(depth.argmax(), depth.shape)
+            at = ((float(x) - 0.5) / blocks.px_per_mm, (float(y) - 0.5) / blocks.px_per_mm)
+            found.append((*at, project.ink(zone.ink).name))
+    return tuple(found)
+
+
+def _heading(project: Project, block: Block) -> str:
+    """Which pull, which block, which inks: "2 and 5 of 6: Blue. Ink Blue"."""
+    at = [n for n, pull in enumerate(project.impressions, start=1) if pull.block == block.id]
+    inks = []
+    for place in at:
+        for zone in project.impressions[place - 1].zones:
+            strength = "" if zone.strength == 1 else f", strength {zone.strength:.0%}"
+            graded = f" graded to {zone.grade.to:.0%}" if zone.grade else ""
+            inks.append(f"{project.ink(zone.ink).name}{strength}{graded}")
+    kind = ", key block" if block.is_key else f", state {at[0]}" if is_reduction(project) else ""
+    if block.board and not is_reduction(project):
+        kind += f", {block.face} of board {block.board.removeprefix('board')}"
+    pulls = " and ".join(str(place) for place in at)
+    some = "; ".join(inks) if len(inks) <= _MOST_INKS else f"{len(inks)} inks, named on the block"
+    word = "Inks" if len(inks) > 1 else "Ink"
+    return f"{pulls} of {len(project.impressions)}: {block.name}{kind}. {word} {some}"
+
+
+def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, face: Face) -> Template:
     image, edge = project.image, kento.block
     sign, left = (-1.0, edge.right) if face == "block" else (1.0, -edge.left)
 
@@ -105,33 +186,48 @@ def _template(
         return np.column_stack([left + sign * moved[:, 0], moved[:, 1] - edge.top])
 
     width, height = project.paper.width_mm, project.paper.height_mm
+    first = next(n for n, pull in enumerate(project.impressions, start=1) if pull.block == block.id)
+    zones = project.impressions[first - 1].zones
+    hand = project.kento.hand
     # The wood's corner behind the corner notch: it never changes place when the block is turned.
-    corner_x = edge.left if project.kento.hand == "right" else edge.right
-    inward = CORNER_MARK_MM if project.kento.hand == "right" else -CORNER_MARK_MM
-    corner = (
-        (corner_x, edge.bottom),
-        (corner_x + inward, edge.bottom),
-        (corner_x, edge.bottom - CORNER_MARK_MM),
-    )
-    strength = "" if zone.strength == 1 else f", strength {zone.strength:.0%}"
-    key = ", key block" if block.is_key else f", state {place + 1}" if is_reduction(project) else ""
     details = (
         f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, "
         f"notches {number(kento.depth_mm)} mm deep. Solid black corner: bottom "
-        f"{'right' if (project.kento.hand == 'right') == (face == 'block') else 'left'}."
+        f"{'right' if (hand == 'right') == (face == 'block') else 'left'}."
     )
+    front_corner: tuple[Point, ...] = ()
+    front = front_of(project, block)
+    if front is not None:
+        lies = seated_corner(hand, project.workshop.turned)
+        front_corner = turned(_corner(edge, lies.edge, lies.side))
+        details += f" Back of {front.name}: its solid corner is the open one here."
     return Template(
-        name=f"{place + 1:02d}-{file_name(block.name)}-{face}",
+        name=f"{first:02d}-{file_name(block.name)}-{face}",
         face=face,
         title=project.title,
-        heading=f"{place + 1} of {len(project.impressions)}: {block.name}{key}. Ink {ink.name}{strength}",
+        heading=_heading(project, block),
         details=details,
-        colour_hex=lab_to_hex(np.array(ink.lab)),
+        colours=tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in zones),
         size_mm=(edge.width, edge.height),
-        areas=tuple(tuple(ring(part) for part in area) for area in rings),
+        areas=tuple(tuple(ring(part) for part in area) for area in drawing.rings),
         walls=tuple(turned(notch.wall) for notch in (kento.corner, kento.straight)),
         floors=tuple(turned(notch.floor) for notch in (kento.corner, kento.straight)),
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
-        corner=turned(corner),
-        cut_now=tuple(tuple(ring(part) for part in area) for area in gone),
+        corner=turned(_corner(edge, "near", hand)),
+        cut_now=tuple(tuple(ring(part) for part in area) for area in drawing.gone),
+        saw=tuple(
+            turned([(image.left + x, image.top + y) for x, y in path.tolist()]) for path in drawing.saw
+        ),
+        labels=tuple((*turned(((image.left + x, image.top + y),))[0], word) for x, y, word in drawing.labels),
+        front_corner=front_corner,
     )
+
+
+def _corner(edge: Rect, near: str, side: str) -> tuple[Point, ...]:
+    """A triangle at a corner of the block, named as the block lies face up, in sheet coordinates.
+
+    Seen on the sheet a block is its mirror image: its right side is the left.
+    """
+    x, inward = (edge.left, CORNER_MARK_MM) if side == "right" else (edge.right, -CORNER_MARK_MM)
+    y, upward = (edge.bottom, -CORNER_MARK_MM) if near == "near" else (edge.top, CORNER_MARK_MM)
+    return ((x, y), (x + inward, y), (x, y + upward))

@@ -1,6 +1,7 @@
 """The project as a value, its edits, its file, its proof and its findings."""
 
-from nomos.project.findings import Cure, Finding, Station, Weight, find, kento_or_reason
+from nomos.project.finding import Cure, Finding, Station, Weight, kento_or_reason
+from nomos.project.findings import find
 from nomos.project.model import (
     Block,
     Flat,

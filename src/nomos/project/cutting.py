@@ -8,7 +8,7 @@ import numpy as np
 from nomos.colour import Ground, delta_e00, overprints, reflectance_to_lab
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import film_of
-from nomos.project.findings import UNSEEN_DE00, Cure, Finding, Weight
+from nomos.project.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.inking import can_share, put_together
 from nomos.project.model import Project
 from nomos.project.proofing import CutBlocks, LaidSheet, films_in_order

@@ -317,6 +317,16 @@ def with_fineness(project: Project, *, line_mm: float | None = None, tool_mm: fl
     return replace(project, line_mm=line_mm or project.line_mm, tool_mm=tool_mm or project.tool_mm)
 
 
+def with_workshop(project: Project, **changes: object) -> Project:
+    """The project made in another way of working; names as in `Workshop`."""
+    return replace(project, workshop=replace(project.workshop, **changes))
+
+
+def with_writing(project: Project, writing: bool) -> Project:
+    """The project with the answer to whether the design holds writing."""
+    return with_workshop(project, writing=writing)
+
+
 def with_drawn(project: Project, masks: Mapping[str, str | None]) -> Project:
     """The project with masks changed by hand, block id to digest; None works a block out from its colours."""
     return replace(

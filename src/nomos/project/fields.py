@@ -32,7 +32,7 @@ def merged(project: Project, labels: Labels, number: int, into: int) -> tuple[Pr
     png = labels_to_png(np.take(table, labels))
     colours = tuple(colour for n, colour in enumerate(flat.colours) if n != number)
     renumber = {n: int(table[n]) for n in range(len(flat.colours)) if n != number}
-    changed = _with_labels(project, png, colours, renumber)
+    changed = with_labels(project, png, colours, renumber)
     if is_reduction(project):
         # The state whose own colour went would print the same as the next one.
         steps = [[renumber[n] for n in step if n != number] for step in layer_steps(project)]
@@ -66,7 +66,7 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
     taken = {colour.name for colour in flat.colours}
     base = flat.colours[number].name
     name = next(f"{base} {n}" for n in range(2, 1000) if f"{base} {n}" not in taken)
-    changed = _with_labels(
+    changed = with_labels(
         project,
         png,
         (*flat.colours, WantedColour(name, flat.colours[number].lab)),
@@ -90,9 +90,10 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
     return replace(changed, blocks=blocks, impressions=pulls), png
 
 
-def _with_labels(
+def with_labels(
     project: Project, png: bytes, colours: tuple[WantedColour, ...], renumber: Mapping[int, int]
 ) -> Project:
+    """The project on another page of colour numbers: its PNG, its colours, and old numbers to new ones."""
     assert project.flat is not None
     blocks = tuple(
         replace(block, colours=tuple(sorted({renumber[n] for n in block.colours if n in renumber})))

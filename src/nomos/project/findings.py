@@ -1,26 +1,23 @@
 """What a printmaker should know before going on, with what can be done about it."""
 
-from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field
+from collections.abc import Sequence
 from functools import partial
-from typing import Literal
 
 import numpy as np
 
 from nomos.colour import delta_e00
 from nomos.project.edits import run_through, with_seam, without_impression
 from nomos.project.films import predicted, printing_sets, zone_keys
+from nomos.project.finding import UNSEEN_DE00, Cure, Finding, kento_or_reason
+from nomos.project.jigsaw import sawn_block
 from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
 from nomos.project.trapping import BorderTrap, kisses
-from nomos.registration import Kento, KentoError, place_kento
+from nomos.project.ways import of_methods, of_writing
 from nomos.separation.fields import Borders
 from nomos.units import number
-
-Weight = Literal["will fail", "could show", "worth knowing"]
-Station = Literal["design", "blocks", "inks", "order", "register"]
 
 # Colours nearer than this look like one on a print (chosen by us, no source).
 _ALIKE_DE00 = 4.0
@@ -28,32 +25,6 @@ _FAR_DE00 = 5.0
 _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
 _MOST_KISSES = 4
-# A difference below this is not seen on a print (chosen by us, no source).
-UNSEEN_DE00 = 1.5
-
-
-@dataclass(frozen=True)
-class Cure:
-    """What the program can do about a finding: the words on the button, and the edit."""
-
-    text: str
-    edit: Callable[[Project], Project]
-
-
-@dataclass(frozen=True)
-class Finding:
-    """One thing found: how much it matters, which station it belongs to, what it is and what to do.
-
-    place_mm : where on the sheet, for what has one place.
-    cure : what the program can do about it, if the user wants it.
-    """
-
-    weight: Weight
-    station: Station
-    text: str
-    remedy: str
-    place_mm: tuple[float, float] | None = None
-    cure: Cure | None = field(default=None, compare=False)
 
 
 def find(
@@ -64,22 +35,13 @@ def find(
 ) -> tuple[Finding, ...]:
     """All findings of a project; those that need the proof, or the borders, only when they are given."""
     found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *_of_reduction(project)]
+    found += [*of_methods(project), *of_writing(project)]
     if borders is not None:
         found += _of_borders(project, borders)
     if laid is not None:
         found += _of_proof(project, laid, matches)
     found += _of_registration(project)
     return tuple(found)
-
-
-def kento_or_reason(project: Project) -> tuple[Kento | None, str]:
-    """The kento, or why there is no room for it."""
-    try:
-        return place_kento(
-            (project.paper.width_mm, project.paper.height_mm), project.image, project.kento
-        ), ""
-    except KentoError as error:
-        return None, str(error)
 
 
 def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding]:
@@ -240,7 +202,8 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
     found = []
     bare = bare_paper_mm2(project, laid)
     out = [i for i in project.impressions if i.offset]
-    if bare > _LEAST_BARE_MM2:
+    # What the saw takes of a jigsaw is said with its pieces.
+    if bare > _LEAST_BARE_MM2 and (out or sawn_block(project) is None):
         cause = (
             "with " + ", ".join(project.block(i.block).name for i in out) + " out of register" if out
             else "with every block in its place"

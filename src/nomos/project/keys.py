@@ -87,3 +87,26 @@ def hidden_mm(project: Project) -> float:
         return 0.0
     thinnest = key.contour.width_mm * (0.5 if key.contour.weigh else 1.0)
     return max(0.0, thinnest / 2 - project.tolerance_mm)
+
+
+def carrying_text(project: Project) -> str:
+    """How the drawing comes onto the colour blocks, and how many impressions that takes.
+
+    Common practice, no source: impressions of the finished key carry its cut
+    lines exactly; one tracing for all blocks needs no finished key.
+    """
+    key = next((block for block in project.blocks if block.is_key), None)
+    others = [block for block in project.blocks if block is not key]
+    count = len({block.board for block in others if block.board and block.face == "front"} | {
+        block.id for block in others if not block.board or block.face == "back"
+    })  # fmt: skip
+    faces = f"{count} block{'s' if count != 1 else ''}"
+    if key is None or project.workshop.carried == "tracing":
+        return (
+            f"Trace the drawing once, with both notches. Lay it face down on each of {faces} in the same "
+            "corner of the jig and rub it over; ink of the tracing must not bleed into pale inks."
+        )
+    return (
+        f"Cut {key.name} first. Pull {count + 1} impressions of it on thin paper, with both notches printed: "
+        f"one to paste face down on each of {faces}, and one to spare."
+    )

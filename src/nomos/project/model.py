@@ -14,7 +14,7 @@ from msgspec import Meta, Struct
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.errors import BadInput
 from nomos.proof import Misregister
-from nomos.registration import KentoSettings, Rect
+from nomos.registration import KentoSettings, Rect, Turn
 from nomos.separation import TRAP_MM
 from nomos.separation.sharing import CLEARANCE_MM, MOST_ZONES
 from nomos.units import LARGEST_MM, SMALLEST_MM
@@ -35,6 +35,8 @@ THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
 # A saw for lino or thin board, the border to hold a sawn block by (common practice gives 6 to 13 mm),
 # and the neck of a piece that still holds: chosen by us, the user's saw and board decide.
 KERF_MM, GRIP_MM, NECK_MM = 0.6, 10.0, 3.0
+# How untrue a board cut by hand may be; chosen by us, no source: measure it.
+UNTRUE_MM = 0.5
 
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
@@ -161,6 +163,7 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     carried : how the drawing comes onto the other blocks: by impressions of the finished key, or by one
         tracing for all.
     turned : how a board is turned over to its other face.
+    untrue_mm : how far an edge of a board is out of square or parallel, over its length.
     cut_out : a reduction's board is cut right through, not carved, so that parts come loose.
     writing : whether the design holds writing; None while the user has not been asked.
     """
@@ -170,7 +173,8 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     grip_mm: float = GRIP_MM
     neck_mm: float = NECK_MM
     carried: Literal["impressions", "tracing"] = "impressions"
-    turned: Literal["sideways", "end over end"] = "sideways"
+    turned: Turn = "sideways"
+    untrue_mm: float = UNTRUE_MM
     cut_out: bool = False
     writing: bool | None = None
 
@@ -288,6 +292,7 @@ def _check_workshop(workshop: Workshop) -> None:
         (workshop.clearance_mm, 0, 200, "clearance between two inks"),
         (workshop.grip_mm, 0, 100, "grip border"),
         (workshop.neck_mm, 0.1, 50, "narrowest neck"),
+        (workshop.untrue_mm, 0, 20, "untrueness of a board"),
     ):
         _require(
             _within(value, least, most),

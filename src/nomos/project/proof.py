@@ -1,9 +1,11 @@
 """A project with its laid sheet and all that follows from both."""
 
 from dataclasses import dataclass
+from typing import TYPE_CHECKING
 
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.findings import Finding, find
+from nomos.project.finding import Finding
+from nomos.project.findings import find
 from nomos.project.model import Project, ProjectError
 from nomos.project.proofing import (
     Array,
@@ -23,6 +25,9 @@ from nomos.project.proofing import (
 from nomos.project.store import Assets
 from nomos.separation import find_key
 
+if TYPE_CHECKING:
+    from nomos.project.closelook import CloseLook
+
 
 @dataclass(frozen=True, eq=False)
 class Proof:
@@ -31,6 +36,7 @@ class Proof:
     labs : (combinations, 3) CIELAB of each combination on the finished print.
     matches : each flat colour, wanted against predicted.
     spots : the largest places where bare paper shows that should not.
+    close : what a close look has found, once there has been one.
     """
 
     project: Project
@@ -40,6 +46,7 @@ class Proof:
     matches: tuple[ColourMatch, ...]
     findings: tuple[Finding, ...]
     spots: tuple[Spot, ...]
+    close: "CloseLook | None" = None
 
     @property
     def drawn_key(self) -> int | None:

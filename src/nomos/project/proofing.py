@@ -97,7 +97,8 @@ def _block_plan(project: Project, block: Block, labels_width: int) -> BlockPlan:
     others = {n for other in project.blocks if other.id != block.id for n in other.colours}
     shadow = block.is_key and block.contour is None and bool(block.colours) and set(block.colours) <= others
     if block.contour is None:
-        return BlockPlan(block.colours, block.is_key, shadow)
+        kerf = None if block.kerf_mm is None else block.kerf_mm * labels_width / project.image.width
+        return BlockPlan(block.colours, block.is_key, shadow, kerf_px=kerf)
     labs = np.array([colour.lab for colour in project.flat.colours])
     width_px = block.contour.width_mm * labels_width / project.image.width
     printed = [n for n in range(len(labs)) if n not in project.bare_colours()]

@@ -53,6 +53,13 @@ def contour_mask(labels: Labels, lines: Lines) -> NDArray[np.uint8]:
     return mask
 
 
+def kerf_mask(labels: Labels, kerf_px: float) -> NDArray[np.uint8]:
+    """What the saw takes: a line of its width along every border between two colours."""
+    numbers = np.flatnonzero(np.bincount(labels.ravel(), minlength=1))
+    pairs = [(int(a), int(b), kerf_px) for a in numbers for b in numbers if a < b]
+    return contour_mask(labels, pairs)
+
+
 def _half_height(width: float, sigma: float) -> float:
     """Height of a blurred line at its own edge: Phi(w / sigma) - 1/2."""
     return 0.5 * erf(width / sigma / sqrt(2))

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 
 from nomos.design import Labels, fill_nearest
 from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.separation.contour import contour_mask
+from nomos.separation.contour import contour_mask, kerf_mask
 
 Mask = NDArray[np.uint8]
 
@@ -24,12 +24,14 @@ class BlockPlan:
 
     shadow : the key lies over colours that have blocks of their own: nothing runs under it.
     lines : a contour key's pairs of colours with the width of the line between them, in pixels.
+    kerf_px : the width of the saw cut along the borders of all colours, for a block that is sawn apart.
     """
 
     colours: tuple[int, ...]
     is_key: bool = False
     shadow: bool = False
     lines: tuple[tuple[int, int, float], ...] = ()
+    kerf_px: float | None = None
 
 
 def block_masks(
@@ -70,6 +72,8 @@ def block_masks(
         if not plan.is_key:
             mask |= _membership(spread, plan.colours)
             mask |= _membership(under_key, plan.colours)
+        if plan.kerf_px:
+            mask &= 1 - kerf_mask(under_key, plan.kerf_px)
         mask.flags.writeable = False
         masks.append(mask)
     return tuple(masks)

@@ -9,6 +9,7 @@ from nomos.project import (
     CutBlocks,
     LaidSheet,
     MaskRequest,
+    Project,
     Proof,
     Spot,
     ToLay,
@@ -20,17 +21,26 @@ from nomos.project import (
     mask_request,
     prove,
 )
-from nomos.project.cutting import cutting_findings, features_of, sharing_findings, sharing_of
-from nomos.separation.features import Feature
-from nomos.separation.sharing import Sharing
+from nomos.project.closelook import CloseLook, close_findings, look_closely
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 
 # While a hand drags a block the sheet is laid at this size: about 10 ms.
 _DRAG_PIXELS = 700_000
 
-_Close = tuple[dict[str, tuple[Feature, ...]], Sharing]
 _Pulls = tuple[ToLay, ...]
+
+
+# What the answers of a close look depend on, beside the blocks.
+_Limits = tuple[object, ...]
+
+
+def _limits(project: Project) -> _Limits:
+    shop = project.workshop
+    return (
+        project.line_mm, project.tool_mm, project.tolerance_mm, shop.clearance_mm, shop.most_zones,
+        shop.neck_mm, shop.cut_out, tuple((pull.id, pull.block) for pull in project.impressions),
+    )  # fmt: skip
 
 
 @dataclass(frozen=True, eq=False)
@@ -55,8 +65,8 @@ class ProofKeeper(QObject):
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self._spots: tuple[Spot, ...] = ()
         self._waiting: tuple[MaskRequest, _Pulls] | None = None
-        self._fine: tuple[CutBlocks, tuple[float, float], _Close] | None = None
-        self._looking: tuple[CutBlocks, tuple[float, float]] | None = None
+        self._fine: tuple[CutBlocks, _Limits, CloseLook] | None = None
+        self._looking: tuple[CutBlocks, _Limits] | None = None
         self.proof: Proof | None = None
         document.changed.connect(self._follow)
 
@@ -133,10 +143,8 @@ class ProofKeeper(QObject):
             self.proof = prove(project, have.blocks, have.laid, self._spots)
             fine = self._fine
             if fine is not None and fine[0] is have.blocks:
-                features, sharing = fine[2]
-                found = (*self.proof.findings, *cutting_findings(project, features))
-                found += sharing_findings(project, sharing)
-                self.proof = replace(self.proof, findings=found)
+                found = (*self.proof.findings, *close_findings(project, fine[2]))
+                self.proof = replace(self.proof, findings=found, close=fine[2])
         self.changed.emit()
 
     def _look_closely(self) -> None:
@@ -144,17 +152,17 @@ class ProofKeeper(QObject):
         project, have = self._document.project, self._laid
         if project is None or have is None:
             return
-        blocks, laid, limits = have.blocks, have.laid, (project.line_mm, project.tool_mm)
+        request, blocks, laid, limits = have.request, have.blocks, have.laid, _limits(project)
         looked = self._fine is not None and self._fine[0] is blocks and self._fine[1] == limits
         looking = self._looking is not None and self._looking[0] is blocks and self._looking[1] == limits
         if looked or (looking and "check" in self._runner.busy()):
             return
         self._looking = (blocks, limits)
 
-        def work(progress: Progress) -> _Close:
-            return features_of(project, blocks, progress=progress), sharing_of(project, blocks, laid)
+        def work(progress: Progress) -> CloseLook:
+            return look_closely(project, request, blocks, laid, progress=progress)
 
-        def take(close: _Close) -> None:
+        def take(close: CloseLook) -> None:
             self._fine = (blocks, limits, close)
             self._colour()
 

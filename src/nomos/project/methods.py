@@ -1,0 +1,42 @@
+"""The ways of printing, all from the same blocks and impressions."""
+
+from typing import Literal, get_args
+
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.boards import board_pairs, with_boards_apart, with_two_sided
+from nomos.project.jigsaw import sawn_block, with_jigsaw
+from nomos.project.model import Project
+from nomos.project.reduction import is_reduction, with_one_block_per_colour, with_reduction
+
+Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
+METHODS: tuple[Method, ...] = get_args(Method)
+
+
+def method_of(project: Project) -> Method:
+    """How the project is printed."""
+    if is_reduction(project):
+        return "reduction"
+    if sawn_block(project) is not None:
+        return "jigsaw"
+    return "twosided" if board_pairs(project) else "multiblock"
+
+
+def with_method(
+    project: Project, method: Method, drawn_key: int | None = None, *, progress: Progress = NULL_PROGRESS
+) -> Project:
+    """The project printed another way.
+
+    drawn_key : number of the flat colour of dark lines, if the design has one.
+    """
+    now = method_of(project)
+    if method == "reduction":
+        return with_reduction(with_boards_apart(project) if now == "twosided" else project, progress=progress)
+    if method == "jigsaw":
+        return with_jigsaw(project, drawn_key)
+    if now == "twosided":
+        project = with_boards_apart(project)
+    elif now != "multiblock":
+        project = with_one_block_per_colour(project, drawn_key)
+    elif method == "multiblock":
+        return with_one_block_per_colour(project, drawn_key)
+    return with_two_sided(project) if method == "twosided" else project
