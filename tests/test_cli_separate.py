@@ -146,3 +146,38 @@ def test_a_reduction_is_one_block_in_states(
         assert field["blocks"] == list(range(1, len(field["blocks"]) + 1))
     project, _ = load(out)
     assert {block.board for block in project.blocks} == {"board1"}
+
+
+def test_a_jigsaw_is_one_pull_of_pieces(
+    capsys: pytest.CaptureFixture[str], demo: tuple[Project, Assets], tmp_path: Path
+) -> None:
+    save(tmp_path / "demo.nomos", *demo)
+    out, shelf = tmp_path / "jigsaw.nomos", tmp_path / "shelf.csv"
+    shelf.write_text(SHELF.replace("transparent,1", "transparent,1;0.5;0.2"), "utf-8")
+    arguments = ["separate", str(tmp_path / "demo.nomos"), "--method", "jigsaw"]
+    (plan,) = answer(capsys, *arguments, "--out", str(out))["plans"]
+    project, _ = load(out)
+    # The design's drawn key stays a block of its own, over the pieces.
+    assert (plan["blocks"], len(project.impressions)) == (2, 2)
+    assert plan["pieces"] > 20
+    assert plan["worst_de00"] < 1
+    assert len(project.impressions[0].zones) == 7
+    (poorer,) = answer(capsys, *arguments, "--inks", str(shelf))["plans"]
+    assert {ink["name"] for ink in poorer["inks"][:-1]} <= {*INKS, "plum", "moss"}
+    assert poorer["mean_de00"] > plan["mean_de00"]
+
+
+def test_two_sided_boards_are_half_as_many(
+    capsys: pytest.CaptureFixture[str], demo: tuple[Project, Assets], tmp_path: Path
+) -> None:
+    save(tmp_path / "demo.nomos", *demo)
+    out = tmp_path / "boards.nomos"
+    found = answer(
+        capsys, "separate", str(tmp_path / "demo.nomos"), "--method", "twosided", "--blocks", "5",
+        "--out", str(out),
+    )  # fmt: skip
+    project, _ = load(out)
+    assert len(found["boards"]) == len(project.blocks) // 2
+    assert "near left corner" in found["turning"]
+    names = {block.name for block in project.blocks}
+    assert {pair[side] for pair in found["boards"] for side in ("front", "back")} <= names

@@ -25,10 +25,11 @@ def add_commands(commands: Any) -> None:
     parser.add_argument("--blocks", type=int, default=5, metavar="N", help="at most so many, default 5")
     parser.add_argument(
         "--method",
-        choices=("multiblock", "process", "reduction"),
+        choices=("multiblock", "process", "reduction", "jigsaw", "twosided"),
         default="multiblock",
         help="process: a yellow, a bluish red and a blue, and the design's dark key; "
-        "reduction: one board cut further between pulls",
+        "reduction: one board cut further between pulls; jigsaw: one block sawn into pieces; "
+        "twosided: the plan's blocks on the faces of half as many boards",
     )
     parser.add_argument("--key", choices=("free", "keep"), help="keep: the drawn key stays as it is")
     parser.add_argument("--must", action="append", default=[], metavar="NAME", help="an ink that must print")
@@ -69,6 +70,7 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 def _separate(options: argparse.Namespace) -> int:
     from nomos.formats import read_shelf
     from nomos.project import labels_of, save
+    from nomos.project.boards import board_pairs, turned_text, with_two_sided
     from nomos.project.separating import (
         PROCESS_INKS,
         inks_in_use,
@@ -81,8 +83,8 @@ def _separate(options: argparse.Namespace) -> int:
     from nomos.separation.solver import solve
 
     project, assets = _opened(options)
-    if options.method == "reduction":
-        return _reduction(options, project, assets)
+    if options.method in ("reduction", "jigsaw"):
+        return _one_block(options, project, assets)
     labels, px_per_mm = labels_of(project, assets)
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
@@ -102,6 +104,8 @@ def _separate(options: argparse.Namespace) -> int:
     }
     reach = nearest_reachable(project.paper.lab, wanted, inks)
     best = with_plan(project, found[-1][0], keep_key=keep)
+    if options.method == "twosided":
+        best = with_two_sided(best)
     figures: dict[str, Any] = {
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
         "key": has_key,
@@ -119,6 +123,9 @@ def _separate(options: argparse.Namespace) -> int:
             for number, near in sorted(reach.items())
         ],
     }
+    if options.method == "twosided":
+        figures["boards"] = [{"front": front.name, "back": back.name} for front, back in board_pairs(best)]
+        figures["turning"] = turned_text(best)
     if options.out:
         save(options.out, best, assets)
         figures["project"] = str(options.out)
@@ -134,47 +141,40 @@ def _separate(options: argparse.Namespace) -> int:
     return DONE
 
 
-def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
-    import numpy as np
-
-    from nomos.colour import delta_e00
+def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
+    """A reduction or a jigsaw: one plan, on one block."""
+    from nomos.formats import read_shelf
     from nomos.project import labels_of, save
-    from nomos.project.films import predicted, printing_sets
-    from nomos.project.reduction import cut_before, layer_order, with_reduction
+    from nomos.project.jigsaw import pieces_of
+    from nomos.project.methods import with_method
+    from nomos.project.reduction import cut_before
+    from nomos.separation import find_key
     from nomos.separation.fields import measure_borders
 
-    project = with_reduction(project)
     labels, px_per_mm = labels_of(project, assets)
     assert project.flat is not None
+    key = find_key(labels, [colour.lab for colour in project.flat.colours], px_per_mm)
+    shelf = read_shelf(options.inks) if options.inks else ()
+    project = with_method(project, options.method, key, shelf=shelf)
+    assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
-    sets = printing_sets(project)
-    shown = predicted(project, sets)
-    numbers = sorted(layer_order(project))
-    wanted = np.array([project.flat.colours[n].lab for n in numbers])
-    de00, area = delta_e00(shown[numbers], wanted), borders.area_mm2[numbers]
-    states = [list(project.block(impression.block).colours) for impression in project.impressions]
-    outline = sum(borders.outline_mm(np.isin(np.arange(len(shown)), state)) for state in states)
-    plan = {
-        "blocks": 1,
-        "states": len(states),
-        "mean_de00": round(float(de00 @ area / area.sum()), 3),
-        "worst_de00": round(float(de00.max()), 3),
-        "inks": [_ink_figures(ink.name, ink.lab, ink.opacity, 1.0) for ink in project.inks],
-        "fields": [
-            _field_figures(
-                project,
-                number,
-                shown[number],
-                float(distance),
-                float(borders.area_mm2[number]),
-                sorted(sets[number]),
-            )
-            for number, distance in zip(numbers, de00, strict=True)
-        ],
-        "cut_before": [list(cut) for cut in cut_before(project)],
-        "clear_area_mm2": round(float(borders.area_mm2.sum() - borders.area_mm2[states[-1]].sum()), 1),
-        "outline_mm": round(float(outline), 1),
-    }
+    plan = _printed_figures(project, borders)
+    if options.method == "reduction":
+        states = [list(project.block(impression.block).colours) for impression in project.impressions]
+        outline = sum(borders.outline_mm(_chosen(project, state)) for state in states)
+        plan |= {
+            "states": len(states),
+            "cut_before": [list(cut) for cut in cut_before(project)],
+            "clear_area_mm2": round(float(borders.area_mm2.sum() - borders.area_mm2[states[-1]].sum()), 1),
+            "outline_mm": round(float(outline), 1),
+        }
+    else:
+        pieces = pieces_of(project, labels, px_per_mm)
+        plan |= {
+            "pieces": len(pieces),
+            "clear_area_mm2": round(float(borders.area_mm2[list(project.bare_colours())].sum()), 1),
+            "outline_mm": round(sum(_length_mm(piece.path) for piece in pieces), 1),
+        }
     figures: dict[str, Any] = {
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)], "plans": [plan],
     }  # fmt: skip
@@ -183,9 +183,56 @@ def _reduction(options: argparse.Namespace, project: "Project", assets: "Assets"
         figures["project"] = str(options.out)
     if options.json:
         print_json(figures)
-    else:
-        print(f"reduction, {len(states)} states: mean dE00 {plan['mean_de00']}, worst {plan['worst_de00']}")
+        return DONE
+    parts = f"{plan['states']} states" if "states" in plan else f"{plan['pieces']} pieces"
+    print(f"{options.method}, {parts}: mean dE00 {plan['mean_de00']}, worst {plan['worst_de00']}")
     return DONE
+
+
+def _chosen(project: "Project", numbers: Iterable[int]) -> Any:
+    import numpy as np
+
+    assert project.flat is not None
+    return np.isin(np.arange(len(project.flat.colours)), list(numbers))
+
+
+def _length_mm(path: Any) -> float:
+    import numpy as np
+
+    return float(np.hypot(*np.diff(path, axis=0).T).sum())
+
+
+def _printed_figures(project: "Project", borders: "Borders") -> dict[str, Any]:
+    """What every printed colour comes to, and the inks, of a project that is one plan itself."""
+    import numpy as np
+
+    from nomos.colour import delta_e00
+    from nomos.project.films import predicted, printing_sets, pulls_of
+
+    assert project.flat is not None
+    sets = printing_sets(project)
+    shown = predicted(project, sets)
+    numbers = [n for n, films in enumerate(sets) if films]
+    wanted = np.array([project.flat.colours[n].lab for n in numbers])
+    de00, area = delta_e00(shown[numbers], wanted), borders.area_mm2[numbers]
+    return {
+        "blocks": len({block.board or block.id for block in project.blocks}),
+        "mean_de00": round(float(de00 @ area / area.sum()), 3),
+        "worst_de00": round(float(de00.max()), 3),
+        "inks": [
+            _ink_figures(ink.name, ink.lab, ink.opacity, zone.strength)
+            for pull in project.impressions
+            for zone in pull.zones
+            for ink in (project.ink(zone.ink),)
+        ],
+        "fields": [
+            _field_figures(
+                project, number, shown[number], float(distance), float(borders.area_mm2[number]),
+                sorted(pulls_of(project, sets[number])),
+            )
+            for number, distance in zip(numbers, de00, strict=True)
+        ],
+    }  # fmt: skip
 
 
 def _plan_figures(

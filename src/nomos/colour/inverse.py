@@ -66,3 +66,20 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab) -
     if not np.isfinite(left):
         raise ColourError("No ink of that opacity shows this colour; choose a less saturated one.")
     return (float(best[0]), float(best[1]), float(best[2])), left
+
+
+def nearest_ink(
+    wanted: Lab, below: Sequence[Film], inks: Sequence[tuple[Lab, Opacity, float]], paper: Lab
+) -> tuple[int, float]:
+    """Which of some inks (solid, opacity, strength) over some films comes nearest to a wanted colour.
+
+    Returns its place and the ΔE00 that is left.
+    """
+    ground, target = Ground.from_lab(paper), np.array(wanted)
+    labs = [
+        reflectance_to_lab(overprints(ground, [*below, ink_film(lab, opacity, paper, strength)])[-1])
+        for lab, opacity, strength in inks
+    ]
+    left = delta_e00(np.array(labs), target)
+    place = int(left.argmin())
+    return place, float(left[place])

@@ -1,5 +1,7 @@
 """Jigsaw: one block sawn into pieces that are inked apart, put together and printed in one pull."""
 
+from collections.abc import Sequence
+
 import numpy as np
 from msgspec.structs import replace
 
@@ -17,10 +19,11 @@ from nomos.project.model import (
     Zone,
 )
 from nomos.project.naming import fresh_number
-from nomos.project.reduction import light_to_dark_colours
+from nomos.project.reduction import light_to_dark_colours, shelf_ink
 from nomos.project.store import labels_to_png
 from nomos.separation.jigsaw import Piece, find_pieces
 from nomos.separation.light import SHADE_L, TINT_L, lit_fields
+from nomos.separation.solver import CandidateInk
 
 _BOARD_ID = "jigsaw"
 
@@ -30,10 +33,17 @@ def sawn_block(project: Project) -> Block | None:
     return next((block for block in project.blocks if block.kerf_mm is not None), None)
 
 
-def with_jigsaw(project: Project, key: int | None = None, kerf_mm: float = KERF_MM) -> Project:
+def with_jigsaw(
+    project: Project,
+    key: int | None = None,
+    kerf_mm: float = KERF_MM,
+    *,
+    shelf: Sequence[CandidateInk] = (),
+) -> Project:
     """The project as a jigsaw: every colour a zone of one sawn block, in one pull.
 
     key : number of a flat colour of dark lines that stays a block of its own and prints over it.
+    shelf : inks to choose from; without any, each is mixed to what is wanted.
     """
     if project.flat is None:
         raise ProjectError("flat", "There is no flat design yet: open a picture first.")
@@ -46,7 +56,14 @@ def with_jigsaw(project: Project, key: int | None = None, kerf_mm: float = KERF_
         Ink(f"ink{n}", colours[n].name, colours[n].lab, opacity.get(colours[n].name, "transparent"))
         for n in numbers
     ]
-    zones = [Zone(f"ink{n}", colours=() if place == 0 else (n,)) for place, n in enumerate(numbers)]
+    strengths = [1.0] * len(inks)
+    if shelf:
+        chosen = [shelf_ink(ink, (), shelf, project.paper.lab) for ink in inks]
+        inks, strengths = [ink for ink, _ in chosen], [strength for _, strength in chosen]
+    zones = [
+        Zone(ink.id, strength, (n,) if place else ())
+        for place, (n, ink, strength) in enumerate(zip(numbers, inks, strengths, strict=True))
+    ]
     blocks = [Block(_BOARD_ID, "Jigsaw", tuple(sorted(numbers)), kerf_mm=kerf_mm)]
     pulls = [Impression(_BOARD_ID, _BOARD_ID, tuple(zones))]
     if key is not None:

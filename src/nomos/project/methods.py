@@ -1,5 +1,6 @@
 """The ways of printing, all from the same blocks and impressions."""
 
+from collections.abc import Sequence
 from typing import Literal, get_args
 
 from nomos.progress import NULL_PROGRESS, Progress
@@ -7,6 +8,7 @@ from nomos.project.boards import board_pairs, with_boards_apart, with_two_sided
 from nomos.project.jigsaw import sawn_block, with_jigsaw
 from nomos.project.model import Project
 from nomos.project.reduction import is_reduction, with_one_block_per_colour, with_reduction
+from nomos.separation.solver import CandidateInk
 
 Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
 METHODS: tuple[Method, ...] = get_args(Method)
@@ -22,17 +24,24 @@ def method_of(project: Project) -> Method:
 
 
 def with_method(
-    project: Project, method: Method, drawn_key: int | None = None, *, progress: Progress = NULL_PROGRESS
+    project: Project,
+    method: Method,
+    drawn_key: int | None = None,
+    *,
+    shelf: Sequence[CandidateInk] = (),
+    progress: Progress = NULL_PROGRESS,
 ) -> Project:
     """The project printed another way.
 
     drawn_key : number of the flat colour of dark lines, if the design has one.
+    shelf : inks for a reduction or a jigsaw to choose from; without any, they are mixed.
     """
     now = method_of(project)
     if method == "reduction":
-        return with_reduction(with_boards_apart(project) if now == "twosided" else project, progress=progress)
+        apart = with_boards_apart(project) if now == "twosided" else project
+        return with_reduction(apart, shelf=shelf, progress=progress)
     if method == "jigsaw":
-        return with_jigsaw(project, drawn_key)
+        return with_jigsaw(project, drawn_key, shelf=shelf)
     if now == "twosided":
         project = with_boards_apart(project)
     elif now != "multiblock":

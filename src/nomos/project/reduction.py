@@ -11,10 +11,11 @@ from itertools import pairwise
 from msgspec.structs import replace
 
 from nomos.colour import OPACITIES, Film, Lab, Opacity, ink_film
-from nomos.colour.inverse import ink_over
+from nomos.colour.inverse import ink_over, nearest_ink
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
+from nomos.separation.solver import CandidateInk
 
 BOARD = "board1"
 # Beyond this a colour of a reduction counts as out of reach (chosen by us).
@@ -58,7 +59,11 @@ def one_by_one(order: Iterable[int]) -> tuple[Step, ...]:
 
 
 def with_reduction(
-    project: Project, steps: Sequence[Sequence[int]] | None = None, *, progress: Progress = NULL_PROGRESS
+    project: Project,
+    steps: Sequence[Sequence[int]] | None = None,
+    *,
+    shelf: Sequence[CandidateInk] = (),
+    progress: Progress = NULL_PROGRESS,
 ) -> Project:
     """The project as a reduction from one board.
 
@@ -66,6 +71,7 @@ def with_reduction(
     ----------
     steps : numbers of the flat colours of each pull, first printed first; None keeps those of a
         reduction, and otherwise prints one by one, light to dark.
+    shelf : inks to choose from; without any, each is mixed to what is wanted.
 
     Notes
     -----
@@ -94,10 +100,15 @@ def with_reduction(
             colour = colours[number]
             progress.report(order.index(number) / len(order), f"working out the ink of {colour.name.lower()}")
             words = (word[number],) if number in word else OPACITIES
-            lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
-            main = main or ink_film(lab, asked, project.paper.lab)
-            inks.append(Ink(f"ink{number}", colour.name, lab, asked))
-            zones.append(Zone(f"ink{number}", colours=(number,) if zones else ()))
+            ink, strength = Ink(f"ink{number}", colour.name, colour.lab), 1.0
+            if shelf:
+                ink, strength = shelf_ink(ink, below, shelf, project.paper.lab)
+            else:
+                lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
+                ink = replace(ink, lab=lab, opacity=asked)
+            main = main or ink_film(ink.lab, ink.opacity, project.paper.lab, strength)
+            inks.append(ink)
+            zones.append(Zone(ink.id, strength, (number,) if zones else ()))
         # What stands for later pulls is inked with the pull's main ink.
         below += [main] if main is not None else []
         # Named after the colour, so that a pull stays the same one when it is moved.
@@ -106,6 +117,18 @@ def with_reduction(
         blocks.append(Block(f"block{own}", colours[own].name, state, board=BOARD))
         pulls.append(Impression(f"pull{own}", f"block{own}", tuple(zones)))
     return replace(project, inks=tuple(inks), blocks=tuple(blocks), impressions=tuple(pulls))
+
+
+def shelf_ink(
+    wanted: Ink, below: Sequence[Film], shelf: Sequence[CandidateInk], paper: Lab
+) -> tuple[Ink, float]:
+    """The ink of a shelf, and its strength, that over some films comes nearest to a wanted one."""
+    choices = [(ink, strength) for ink in shelf for strength in ink.strengths]
+    place, _ = nearest_ink(
+        wanted.lab, below, [(ink.lab, ink.opacity, strength) for ink, strength in choices], paper
+    )
+    ink, strength = choices[place]
+    return replace(wanted, name=ink.name, lab=ink.lab, opacity=ink.opacity), strength
 
 
 def inked_apart(
