@@ -16,7 +16,7 @@ from nomos.errors import BadInput
 from nomos.project import load
 
 
-def no_window(_path: Path | None, _demo: bool, _walk: Path | None) -> int:
+def no_window(_path: Path | None, _demo: str | None, _walk: Path | None) -> int:
     raise AssertionError("no window was asked for")
 
 
@@ -155,15 +155,17 @@ def test_bad_input_is_one_sentence_and_status_2(
 
 
 def test_a_window_is_opened_on_nothing_a_file_or_the_demo(sketch: Path, tmp_path: Path) -> None:
-    asked: list[tuple[Path | None, bool, Path | None]] = []
+    asked: list[tuple[Path | None, str | None, Path | None]] = []
 
-    def window(path: Path | None, demo: bool, walk: Path | None) -> int:
+    def window(path: Path | None, demo: str | None, walk: Path | None) -> int:
         asked.append((path, demo, walk))
         return 0
 
-    for arguments in ([], [str(sketch)], ["demo"], ["demo", "--walk", str(tmp_path)]):
+    for arguments in ([], [str(sketch)], ["demo", "pots"], ["demo", "--walk", str(tmp_path)]):
         assert run(arguments, window) == 0
-    assert asked == [(None, False, None), (sketch, False, None), (None, True, None), (None, True, tmp_path)]
+    assert asked == [
+        (None, None, None), (sketch, None, None), (None, "pots", None), (None, "glasshouse", tmp_path)
+    ]  # fmt: skip
 
 
 def started(*arguments: str, **environment: str) -> subprocess.CompletedProcess[str]:

@@ -21,7 +21,7 @@ SHELF = "name,L,a,b,opacity,strengths\n" + "".join(
 )
 
 
-def no_window(_path: Path | None, _demo: bool, _walk: Path | None) -> int:
+def no_window(_path: Path | None, _demo: str | None, _walk: Path | None) -> int:
     raise AssertionError("no window was asked for")
 
 

@@ -6,7 +6,7 @@ import traceback
 from pathlib import Path
 
 
-def _open_window(path: Path | None, demo: bool, walk: Path | None) -> int:
+def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
     # Nothing made while the program starts is garbage: looking for some takes a tenth of the time.
     gc.disable()
     # Imported only now: a command needs neither Qt nor a display.

@@ -43,13 +43,13 @@ def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
     desk.controller.planner.ask(replace(desk.controller.planner.asked, source="process", most_blocks=4))
     before = project_of(desk)
     station.turn_to("fewer")
-    click(station.look)
+    click(station.fewer.look)
     settle(desk)
     found = desk.controller.planner.found
     assert found is not None
     assert found.done
     assert [len(plans) > 0 for plans in found.plans] == [True] * 3
-    cards = station.cards
+    cards = station.fewer.cards
     names_of_cards = [choice.name for choice in cards._choices]
     assert names_of_cards[0] == "2 blocks"
     assert all("clear" in choice.quiet and "tight" in choice.quiet for choice in cards._choices)
@@ -129,7 +129,7 @@ def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) 
     assert desk.keeper.proof is not None
     before = desk.keeper.proof.blocks.masks[number].sum()
     station.turn_to("hand")
-    click(station.tools.findChildren(QPushButton)[1])
+    click(station.hand.tools.findChildren(QPushButton)[1])
     image = project_of(desk).image
     start = sheet.viewport.to_screen(image.left + 60, image.top + 20)
     scale = sheet.viewport.scale
@@ -138,8 +138,8 @@ def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) 
     added = (desk.keeper.proof.blocks.masks[number].sum() - before) / desk.keeper.proof.blocks.px_per_mm**2
     assert added == pytest.approx(20 * 2.0 + np.pi, rel=0.15)
     assert desk.document.stack.count() == 1
-    assert station.anew.isVisible()
-    click(station.anew)
+    assert station.hand.anew.isVisible()
+    click(station.hand.anew)
     settle(desk)
     assert desk.keeper.proof.blocks.masks[number].sum() == before
     QTest.keyClick(desk.window, Qt.Key.Key_Z, CTRL)
@@ -148,7 +148,7 @@ def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) 
     assert desk.document.project is not None
     assert desk.document.project.block(pull.block).drawn is None
     # With Move the sheet is dragged again.
-    click(station.tools.findChildren(QPushButton)[0])
+    click(station.hand.tools.findChildren(QPushButton)[0])
     at = sheet.viewport
     drag(sheet, (300.0, 300.0), (310.0, 305.0), (330.0, 310.0))
     assert sheet.viewport != at
@@ -159,20 +159,20 @@ def test_blocks_go_out_and_come_back(demo_desk: Desk, answers: Answers, tmp_path
     desk = demo_desk
     answers.folder = tmp_path
     desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.send)
+    click(desk.window.answers.blocks.hand.send)
     settle(desk)
     assert "blocks.ora" in desk.window.notice.text()
     answers.blocks = [tmp_path / "blocks.ora"]
     assert desk.keeper.proof is not None
     before = desk.keeper.proof.blocks.masks
-    click(desk.window.answers.blocks.bring)
+    click(desk.window.answers.blocks.hand.bring)
     settle(desk)
     assert all(block.drawn for block in project_of(desk).blocks)
     for one, other in zip(before, desk.keeper.proof.blocks.masks, strict=True):
         np.testing.assert_array_equal(one, other)
     (tmp_path / "broken.ora").write_bytes(b"nothing")
     answers.blocks = [tmp_path / "broken.ora"]
-    click(desk.window.answers.blocks.bring)
+    click(desk.window.answers.blocks.hand.bring)
     assert "broken.ora is damaged" in desk.window.notice.text()
 
 
@@ -187,7 +187,7 @@ def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
     assert desk.keeper.proof is not None
     before = desk.keeper.proof.mean_de00
     desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.simpler)
+    click(desk.window.answers.blocks.hand.simpler)
     settle(desk)
     assert "less to cut" in desk.window.notice.text()
     assert desk.keeper.proof.mean_de00 == pytest.approx(before, abs=0.1)
@@ -196,7 +196,9 @@ def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
 def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     desk, station = demo_desk, demo_desk.window.answers.blocks
     before = project_of(desk)
-    click(station.method.findChildren(QPushButton)[1])
+    station.turn_to("method")
+    ways = station.method.ways
+    press(ways, 60, ways.row_height() * 1.5)
     settle(desk)
     assert "One board in 8 states" in station.summary.text()
     assert desk.window.ladder._rungs[1].note.startswith("cut further, dry 24 h")
@@ -206,7 +208,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     settle(desk)
     assert names(desk)[:3] == ["Pane green", "Dusk mauve", "Sky rose"]
     assert desk.document.stack.count() == 2
-    click(station.method.findChildren(QPushButton)[0])
+    press(ways, 60, ways.row_height() * 0.5)
     settle(desk)
     assert [b.colours for b in project_of(desk).blocks] == [b.colours for b in before.blocks]
 

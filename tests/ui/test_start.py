@@ -83,10 +83,10 @@ def test_the_window_begins_on_what_it_is_given(
     desk: Desk, sketch: Path, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     begun: list[str] = []
-    monkeypatch.setattr(desk.files, "open_demo", lambda: begun.append("demo"))
-    start._begin(desk, None, demo=True)
-    assert begun == ["demo"]
-    start._begin(desk, sketch, demo=False)
+    monkeypatch.setattr(desk.files, "open_demo", begun.append)
+    start._begin(desk, None, demo="glasshouse")
+    assert begun == ["glasshouse"]
+    start._begin(desk, sketch, demo=None)
     settle(desk)
     assert desk.document.project is not None
     assert desk.document.project.title == "sketch"

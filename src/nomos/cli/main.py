@@ -21,7 +21,7 @@ from nomos.errors import BadInput
 DONE, FAULT, BAD_INPUT = 0, 1, 2
 
 # Opens the window: on a project or picture, on the demo, or (third) walks the demo into a folder.
-OpenWindow = Callable[[Path | None, bool, Path | None], int]
+OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
 _COMMANDS = ("flatten", "overprint", "plan", "separate", "check", "blocks", "demo")
 
@@ -37,7 +37,7 @@ def run(arguments: Sequence[str], open_window: OpenWindow) -> int:
 
 def _dispatch(arguments: list[str], open_window: OpenWindow) -> int:
     if not arguments or (arguments[0] not in _COMMANDS and not arguments[0].startswith("-")):
-        return open_window(_opened(arguments), False, None)
+        return open_window(_opened(arguments), None, None)
     parser = _parser()
     options = parser.parse_args(arguments)
     if options.command == "demo":
@@ -105,7 +105,11 @@ def _parser() -> argparse.ArgumentParser:
 
     separate.add_commands(commands)
 
-    demo = commands.add_parser("demo", help="open the window on the demo")
+    demo = commands.add_parser("demo", help="open the window on a demo")
+    demo.add_argument(
+        "scenario", nargs="?", choices=("glasshouse", "coldframe", "pots"), default="glasshouse",
+        help="glasshouse: blocks and a key; coldframe: a reduction; pots: a jigsaw",
+    )  # fmt: skip
     demo.add_argument("--out", type=Path, metavar="DIR", help="do the main job into DIR, without a window")
     demo.add_argument(
         "--walk", type=Path, metavar="DIR", help="walk through every station, pictures into DIR"
@@ -202,11 +206,11 @@ def _plan(options: argparse.Namespace) -> int:
 
 def _demo(options: argparse.Namespace, open_window: OpenWindow) -> int:
     if not options.out:
-        return open_window(None, True, options.walk)
-    from nomos.demo import demo_project
+        return open_window(None, options.scenario, options.walk)
+    from nomos.demo import demo_project, scenario_called
     from nomos.formats import write_packet
 
-    project, assets = demo_project()
+    project, assets = demo_project(scenario_called(options.scenario))
     _print_plan(write_packet(options.out, project, assets), options.out, as_json=options.json)
     return DONE
 

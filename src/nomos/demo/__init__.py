@@ -1,5 +1,23 @@
-"""The demo: an invented sketch, inks and paper, made by code and shipped as files."""
+"""The demos: invented sketches, inks and paper, made by code and shipped as files."""
 
-from nomos.demo.scenario import DEMO_NAMES, demo_picture, demo_project
+from nomos.demo.scenario import (
+    COLD_FRAME,
+    GLASSHOUSE,
+    POTS,
+    SCENARIOS,
+    Scenario,
+    demo_picture,
+    demo_project,
+    scenario_called,
+)
 
-__all__ = ["DEMO_NAMES", "demo_picture", "demo_project"]
+__all__ = [
+    "COLD_FRAME",
+    "GLASSHOUSE",
+    "POTS",
+    "SCENARIOS",
+    "Scenario",
+    "demo_picture",
+    "demo_project",
+    "scenario_called",
+]

@@ -5,104 +5,19 @@ made up for Nomos. `python -m nomos.demo.glasshouse` writes the shipped files an
 """
 
 import math
-import random
-from collections.abc import Iterable, Sequence
-from itertools import pairwise
 from pathlib import Path
+
+from nomos.demo.drawing import Drawing, Point, between, curve, write_files
 
 WIDTH_MM, HEIGHT_MM = 180, 240
 
 RIME, ROSE, MAUVE, SLATE = "#f5f0e4", "#f0cdbf", "#c6aebb", "#7f8ca6"
 GLASS, OCHRE, BRICK, LEEK, KEY = "#a3c6b6", "#d3ae69", "#b8553b", "#4e7b57", "#23242f"
 
-Point = tuple[float, float]
-
-
-class Drawing:
-    """SVG elements in the order they are laid, with a hand that wavers a little."""
-
-    def __init__(self, seed: int) -> None:
-        self.parts: list[str] = []
-        self.hand = random.Random(seed)
-
-    def area(self, points: Iterable[Point], fill: str) -> None:
-        """A filled shape."""
-        self.parts.append(f'<path d="{_path(points, closed=True)}" fill="{fill}"/>')
-
-    def line(self, points: Sequence[Point], width: float, stroke: str = KEY, waver: float = 0.22) -> None:
-        """A line of the given width in mm, wavering along its straight stretches."""
-        self.parts.append(
-            f'<path d="{_path(self._wavered(points, waver))}" fill="none" stroke="{stroke}" '
-            f'stroke-width="{width:.2f}" stroke-linecap="round" stroke-linejoin="round"/>'
-        )
-
-    def outlined(self, points: Sequence[Point], fill: str, width: float) -> None:
-        """A filled shape with the key line around it."""
-        self.area(points, fill)
-        self.line([*points, points[0]], width)
-
-    def blade(self, points: Sequence[Point], widths: Sequence[float], fill: str) -> None:
-        """A stroke that swells and tapers, as a gouge or a leaf does."""
-        left, right = [], []
-        for number, (x, y) in enumerate(points):
-            before, after = points[max(number - 1, 0)], points[min(number + 1, len(points) - 1)]
-            dx, dy = after[0] - before[0], after[1] - before[1]
-            norm = math.hypot(dx, dy) or 1
-            half = widths[number] / 2
-            left.append((x - dy / norm * half, y + dx / norm * half))
-            right.append((x + dy / norm * half, y - dx / norm * half))
-        self.area([*left, *reversed(right)], fill)
-
-    def disc(self, centre: Point, radius: float, fill: str, outline: float = 0) -> None:
-        """A filled disc, with a key line of the given width around it."""
-        ink = f' stroke="{KEY}" stroke-width="{outline:.2f}"' if outline else ""
-        self.parts.append(
-            f'<circle cx="{centre[0]:.2f}" cy="{centre[1]:.2f}" r="{radius:.2f}" fill="{fill}"{ink}/>'
-        )
-
-    def _wavered(self, points: Sequence[Point], waver: float) -> list[Point]:
-        wavered = [points[0]]
-        for (x0, y0), (x1, y1) in pairwise(points):
-            steps = max(1, round(math.hypot(x1 - x0, y1 - y0) / 9))
-            for step in range(1, steps + 1):
-                t = step / steps
-                shift = 0.0 if step == steps else waver
-                wavered.append(
-                    (
-                        x0 + (x1 - x0) * t + self.hand.uniform(-shift, shift),
-                        y0 + (y1 - y0) * t + self.hand.uniform(-shift, shift),
-                    )
-                )
-        return wavered
-
-    def svg(self) -> str:
-        """The whole document."""
-        body = "\n".join(self.parts)
-        return (
-            f'<svg xmlns="http://www.w3.org/2000/svg" width="{WIDTH_MM}mm" height="{HEIGHT_MM}mm" '
-            f'viewBox="0 0 {WIDTH_MM} {HEIGHT_MM}">\n<title>Glasshouse, first frost</title>\n{body}\n</svg>\n'
-        )
-
-
-def _path(points: Iterable[Point], closed: bool = False) -> str:
-    text = " L".join(f"{x:.2f} {y:.2f}" for x, y in points)
-    return f"M{text}{' Z' if closed else ''}"
-
-
-def _between(a: Point, b: Point, t: float) -> Point:
-    return a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t
-
-
-def _curve(a: Point, b: Point, c: Point, steps: int = 12) -> list[Point]:
-    """A quadratic curve from a to c, drawn towards b."""
-    return [
-        _between(_between(a, b, i / steps), _between(b, c, i / steps), i / steps) for i in range(steps + 1)
-    ]
-
 
 def glasshouse() -> str:
     """The demo sketch as SVG text; the same every time."""
-    drawing = Drawing(seed=7)
+    drawing = Drawing("Glasshouse, first frost", (WIDTH_MM, HEIGHT_MM), 7, KEY)
     _sky(drawing)
     _wall(drawing)
     _tree(drawing)
@@ -126,7 +41,7 @@ def _sky(drawing: Drawing) -> None:
             while x < 180:
                 length = drawing.hand.uniform(52, 84) - row * 9
                 sag = drawing.hand.uniform(-0.8, 0.8)
-                points = _curve((x, y), (x + length / 2, y + sag), (x + length, y))
+                points = curve((x, y), (x + length / 2, y + sag), (x + length, y))
                 swell = [thick * min(1, 2.6 * math.sin(math.pi * i / 12)) for i in range(13)]
                 drawing.blade(points, swell, fill)
                 x += length + 2 + row * 5.5
@@ -165,7 +80,7 @@ def _tree(drawing: Drawing) -> None:
         for side in (-1, 1):
             reach = 15.5 if side < 0 else 17
             tip = (166 + side * reach, y - 3.4)
-            branch = _curve((166, y + 1.5), (166 + side * 5, y - 2.6), tip)
+            branch = curve((166, y + 1.5), (166 + side * 5, y - 2.6), tip)
             drawing.blade(branch, [1.9 - 0.075 * i for i in range(13)], KEY)
             for number in (5, 8, 10):
                 x, by = branch[number]
@@ -207,7 +122,7 @@ def _roof_light(drawing: Drawing) -> None:
 
     def pane(i: int, j: int) -> list[Point]:
         def at(u: float, v: float) -> Point:
-            return _between(_between(_C, _H, u), _between(_D, _F, u), v)
+            return between(between(_C, _H, u), between(_D, _F, u), v)
 
         return [
             at(i / 6, j / 3),
@@ -221,7 +136,7 @@ def _roof_light(drawing: Drawing) -> None:
         (4, 2, RIME), (3, 0, RIME), (0, 2, MAUVE), (2, 2, MAUVE), (3, 1, ROSE),
     ):  # fmt: skip
         drawing.area(pane(i, j), fill)
-    hinge, edge = _between(_C, _H, 0.55), _between(_C, _H, 0.78)
+    hinge, edge = between(_C, _H, 0.55), between(_C, _H, 0.78)
     drawing.outlined(
         [hinge, edge, (edge[0] + 11, edge[1] + 1.5), (hinge[0] + 11.5, hinge[1] + 2.5)], SLATE, 1.1
     )
@@ -233,7 +148,7 @@ def _inside(drawing: Drawing) -> None:
     for x, height in ((25.5, 13.0), (33.5, 17.0), (41.0, 11.5)):
         for lean in (-5.2, -2.4, 0.4, 3.0, 5.2):
             tip = (x + lean, 126 - height + abs(lean) * 1.1)
-            leaf = _curve((x, 127), (x + lean * 0.2, 127 - height * 0.6), tip)
+            leaf = curve((x, 127), (x + lean * 0.2, 127 - height * 0.6), tip)
             drawing.blade(leaf, [1.2 + 1.6 * math.sin(math.pi * i / 12) for i in range(13)], LEEK)
         drawing.outlined([(x - 3.1, 126), (x + 3.1, 126), (x + 2.3, 133), (x - 2.3, 133)], BRICK, 0.9)
     for number in range(5):
@@ -241,45 +156,45 @@ def _inside(drawing: Drawing) -> None:
         base = 136.5 - number * 1.2
         for lean in (-4.2, -1.6, 1.4, 4.0):
             tip = (x + lean, base - 17 + abs(lean) * 1.3)
-            leaf = _curve((x, base), (x + lean * 0.2, base - 9), tip)
+            leaf = curve((x, base), (x + lean * 0.2, base - 9), tip)
             drawing.blade(leaf, [1.3 + 1.7 * math.sin(math.pi * i / 12) for i in range(13)], LEEK)
 
 
 def _base_wall(drawing: Drawing) -> None:
-    low_d, low_f = _between(_E, _D, _BASE), _between(_G, _F, _BASE)
-    low_b = _between(_A, _B, _BASE)
+    low_d, low_f = between(_E, _D, _BASE), between(_G, _F, _BASE)
+    low_b = between(_A, _B, _BASE)
     drawing.area([_A, low_b, low_d, _E], BRICK)
     drawing.area([_E, low_d, low_f, _G], SLATE)
     for share in (1 / 3, 2 / 3):
-        drawing.line([_between(_A, low_b, share), _between(_E, low_d, share)], 0.95, MAUVE)
-        drawing.line([_between(_E, low_d, share), _between(_G, low_f, share)], 0.95, MAUVE)
+        drawing.line([between(_A, low_b, share), between(_E, low_d, share)], 0.95, MAUVE)
+        drawing.line([between(_E, low_d, share), between(_G, low_f, share)], 0.95, MAUVE)
     for row in range(3):
         for column in range(8):
             t = (column + 0.5 * (row % 2) + 0.4) / 8
             if t < 0.98:
-                foot, head = _between(_A, _E, t), _between(low_b, low_d, t)
-                joint = [_between(foot, head, row / 3), _between(foot, head, (row + 1) / 3)]
+                foot, head = between(_A, _E, t), between(low_b, low_d, t)
+                joint = [between(foot, head, row / 3), between(foot, head, (row + 1) / 3)]
                 drawing.line(joint, 0.95, MAUVE, waver=0)
-                foot, head = _between(_E, _G, t), _between(low_d, low_f, t)
-                joint = [_between(foot, head, row / 3), _between(foot, head, (row + 1) / 3)]
+                foot, head = between(_E, _G, t), between(low_d, low_f, t)
+                joint = [between(foot, head, row / 3), between(foot, head, (row + 1) / 3)]
                 drawing.line(joint, 0.95, MAUVE, waver=0)
     drawing.line([low_b, low_d, low_f], 1.3)
 
 
 def _bars(drawing: Drawing) -> None:
     """Glazing bars of the gable, the roof and the long side."""
-    low_b, low_d, low_f = _between(_A, _B, _BASE), _between(_E, _D, _BASE), _between(_G, _F, _BASE)
+    low_b, low_d, low_f = between(_A, _B, _BASE), between(_E, _D, _BASE), between(_G, _F, _BASE)
     drawing.line([_B, _D], 1.2)
     for t in (1 / 6, 1 / 3, 1 / 2, 2 / 3, 5 / 6):
-        foot = _between(low_b, low_d, t)
-        head = _between(_B, _C, t * 2) if t <= 0.5 else _between(_C, _D, t * 2 - 1)
+        foot = between(low_b, low_d, t)
+        head = between(_B, _C, t * 2) if t <= 0.5 else between(_C, _D, t * 2 - 1)
         drawing.line([foot, head], 1.0)
     for i in range(1, 6):
-        drawing.line([_between(_C, _H, i / 6), _between(_D, _F, i / 6)], 1.0)
+        drawing.line([between(_C, _H, i / 6), between(_D, _F, i / 6)], 1.0)
     for j in (1 / 3, 2 / 3):
-        drawing.line([_between(_C, _D, j), _between(_H, _F, j)], 0.9)
+        drawing.line([between(_C, _D, j), between(_H, _F, j)], 0.9)
     for i in range(1, 6):
-        drawing.line([_between(_D, _F, i / 6), _between(low_d, low_f, i / 6)], 1.0)
+        drawing.line([between(_D, _F, i / 6), between(low_d, low_f, i / 6)], 1.0)
 
 
 def _door(drawing: Drawing) -> None:
@@ -297,17 +212,17 @@ def _rows(drawing: Drawing) -> None:
     vanishing = (92.0, 118.0)
     feet = [-96.0, -50.0, -4.0, 42.0, 88.0, 134.0]
     for foot in feet:
-        near, far = (foot + 23, 246.0), _between((foot + 23, 246.0), vanishing, 0.62)
-        drawing.blade([near, _between(near, far, 0.5), far], [12.5, 8.2, 4.0], SLATE)
+        near, far = (foot + 23, 246.0), between((foot + 23, 246.0), vanishing, 0.62)
+        drawing.blade([near, between(near, far, 0.5), far], [12.5, 8.2, 4.0], SLATE)
         shift = (near[0] - 7.2, near[1])
         end = (far[0] - 2.2, far[1])
-        drawing.blade([shift, _between(shift, end, 0.5), end], [3.8, 2.6, 1.4], RIME)
+        drawing.blade([shift, between(shift, end, 0.5), end], [3.8, 2.6, 1.4], RIME)
     _frost(drawing)
     places = []
     for foot in feet:
         for step in range(9):
             t = 0.02 + 0.6 * (1 - (1 - step / 8.6) ** 1.5)
-            x, y = _between((foot, 243.0), vanishing, t)
+            x, y = between((foot, 243.0), vanishing, t)
             if -8 < x < 186 and y > 168 and not (104 < x < 176 and 168 < y < 214):
                 places.append((y, x, 1 - t))
     for y, x, scale in sorted(places):
@@ -320,7 +235,7 @@ def _frost(drawing: Drawing) -> None:
         y = drawing.hand.uniform(170, 236)
         x = drawing.hand.uniform(2, 176)
         size = 0.6 + (y - 165) / 75
-        stroke = _curve((x, y), (x + 2 * size, y - 0.5), (x + 4.4 * size, y + 0.1), 6)
+        stroke = curve((x, y), (x + 2 * size, y - 0.5), (x + 4.4 * size, y + 0.1), 6)
         drawing.blade(stroke, [0.3, 1.1, 1.4, 1.5, 1.4, 1.0, 0.3], RIME)
 
 
@@ -334,7 +249,7 @@ def _leek(drawing: Drawing, x: float, y: float, scale: float) -> None:
         root = (x + lean * 1.6 * scale, y - tall * 0.27)
         bend = (x + lean * tall * 0.22, y - tall * (0.95 - 0.16 * abs(lean)))
         tip = (x + lean * tall * 0.62, y - tall * (1.0 - 0.42 * abs(lean)))
-        leaf = _curve(root, bend, tip)
+        leaf = curve(root, bend, tip)
         wide = 4.3 * scale
         drawing.blade(leaf, [wide * min(1, 0.5 + i / 8) * (1 - (i / 12) ** 3) for i in range(13)], LEEK)
         if scale > 0.55 and number in (1, 3, 5):
@@ -351,10 +266,10 @@ def _leek(drawing: Drawing, x: float, y: float, scale: float) -> None:
 
 def _barrow(drawing: Drawing) -> None:
     """The wheelbarrow, left standing with the day's leeks in it."""
-    shadow = _curve((104, 217.6), (136, 218.6), (171, 216.6))
+    shadow = curve((104, 217.6), (136, 218.6), (171, 216.6))
     drawing.blade(shadow, [5.2 * math.sin(math.pi * (i + 0.4) / 12.8) ** 0.6 for i in range(13)], SLATE)
     for x, lean in ((126, -10), (132, -5), (138, 1), (144, 7), (149, 12)):
-        leaf = _curve((x, 184), (x + lean * 0.4, 170), (x + lean * 1.7, 162 + abs(lean) * 0.5))
+        leaf = curve((x, 184), (x + lean * 0.4, 170), (x + lean * 1.7, 162 + abs(lean) * 0.5))
         drawing.blade(leaf, [3.6 - 0.24 * i for i in range(13)], LEEK)
         drawing.line([(px + 1.5, py) for px, py in leaf[:10]], 0.85, waver=0)
     drawing.line([(151, 205), (160, 216)], 2.0)
@@ -364,7 +279,7 @@ def _barrow(drawing: Drawing) -> None:
     drawing.area([(115, 180.9), (156, 183.3), (155.2, 186.6), (116.6, 184.4)], RIME)
     drawing.line([(113, 180), (157, 182.5)], 1.6)
     for t in (0.36, 0.66):
-        drawing.line([_between((117.5, 187), (155, 188.5), t), _between(tray[3], tray[2], t)], 1.0)
+        drawing.line([between((117.5, 187), (155, 188.5), t), between(tray[3], tray[2], t)], 1.0)
     drawing.blade([(119, 209), (150, 200), (176, 190)], [2.6, 2.6, 2.2], KEY)
     drawing.blade([(121, 208.4), (150, 200), (174.5, 190.6)], [0.9, 1.1, 0.9], OCHRE)
     drawing.disc((117.5, 209.5), 8.4, OCHRE, 1.8)
@@ -374,17 +289,5 @@ def _barrow(drawing: Drawing) -> None:
         drawing.line([(117.5 - dx, 209.5 - dy), (117.5 + dx, 209.5 + dy)], 1.0, waver=0)
 
 
-def write_files(folder: Path) -> None:
-    """Write glasshouse.svg and, drawn from it at 300 dpi, glasshouse.png."""
-    from PIL import Image
-
-    from nomos.design import read_picture
-
-    svg = glasshouse()
-    (folder / "glasshouse.svg").write_text(svg, "utf-8")
-    picture = read_picture(svg.encode(), "glasshouse.svg")
-    Image.fromarray(picture.rgb).save(folder / "glasshouse.png", dpi=(300, 300), optimize=True)
-
-
 if __name__ == "__main__":
-    write_files(Path(__file__).parent)
+    write_files(Path(__file__).parent, "glasshouse", glasshouse())

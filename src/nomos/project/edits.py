@@ -25,8 +25,7 @@ from nomos.project.reduction import (
     cut_before,
     is_reduction,
     layer_steps,
-    light_to_dark_colours,
-    one_by_one,
+    nested_light_to_dark,
     reordered,
     with_reduction,
 )
@@ -133,9 +132,9 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
 
 
 def in_rule_order(project: Project) -> Project:
-    """The project printed light to dark with the key last."""
+    """The project printed light to dark with the key last; a reduction keeps the inks it has."""
     if is_reduction(project):
-        return with_reduction(project, one_by_one(light_to_dark_colours(project)))
+        return nested_light_to_dark(project)
     order = light_to_dark(layers(project))
     return replace(project, impressions=tuple(project.impressions[place] for place in order))
 

@@ -200,12 +200,17 @@ def reordered(project: Project, impression_id: str, place: int) -> Project:
 
     Working the inks out for another stack takes longer than a drag may: `with_reduction` does it.
     """
-    standing = [set(project.block(pull.block).colours) for pull in project.impressions]
-    after: list[set[int]] = [*standing[1:], set()]
-    own = {pull.id: now - then for pull, now, then in zip(project.impressions, standing, after, strict=True)}
     moving = project.impression(impression_id)
     pulls = [pull for pull in project.impressions if pull.id != impression_id]
     pulls.insert(min(max(place, 0), len(pulls)), moving)
+    return nested(project, pulls)
+
+
+def nested(project: Project, pulls: Sequence[Impression]) -> Project:
+    """A reduction with its pulls in another order; the states nest anew, the inks stay as they are."""
+    standing = [set(project.block(pull.block).colours) for pull in project.impressions]
+    after: list[set[int]] = [*standing[1:], set()]
+    own = {pull.id: now - then for pull, now, then in zip(project.impressions, standing, after, strict=True)}
     states: dict[str, tuple[int, ...]] = {}
     left: set[int] = set()
     for pull in reversed(pulls):
@@ -213,6 +218,16 @@ def reordered(project: Project, impression_id: str, place: int) -> Project:
         states[pull.block] = tuple(sorted(left))
     blocks = tuple(replace(block, colours=states[block.id]) for block in project.blocks)
     return replace(project, blocks=blocks, impressions=tuple(pulls))
+
+
+def nested_light_to_dark(project: Project) -> Project:
+    """A reduction with its pulls by the lightness of what each leaves standing, the inks as they are."""
+    assert project.flat is not None
+    colours = project.flat.colours
+    own = {step[0]: colours[step[0]].lab[0] for step in layer_steps(project)}
+    steps = list(zip(project.impressions, layer_steps(project), strict=False))
+    order = sorted(steps, key=lambda pair: -own[pair[1][0]])
+    return nested(project, [pull for pull, _ in order]) if len(order) == len(project.impressions) else project
 
 
 def cut_before(project: Project) -> tuple[tuple[int, ...], ...]:

@@ -8,16 +8,24 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
 from nomos.project import Project, Proof
+from nomos.project.separating import kept_key
 from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
 from nomos.ui.controller import Controller
+from nomos.ui.planner import candidates
 from nomos.ui.views import answers
-from nomos.ui.views.blocks import blocks_view, plan_cards, reach_rows
+from nomos.ui.views.blocks import blocks_view
+from nomos.ui.views.methods import method_view
+from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
 
 if TYPE_CHECKING:
     from nomos.ui.stations.blocks import BlocksStation
     from nomos.ui.stations.design import DesignStation
+    from nomos.ui.stations.fewer import FewerPart
+    from nomos.ui.stations.hand import HandPart
     from nomos.ui.stations.inks import InksStation
+    from nomos.ui.stations.joins import JoinsPart
+    from nomos.ui.stations.method import MethodPart
     from nomos.ui.stations.order import OrderStation
     from nomos.ui.stations.register import RegisterStation
 
@@ -55,7 +63,8 @@ class AnswersColumn(QStackedWidget):
                 self.design.show_view(view, reading.suggestion if reading else None, notes)
         elif state.station == "blocks":
             shown = self.blocks
-            self.blocks.show_view(blocks_view(project, proof, state), notes)
+            method = method_view(project, proof, state.colour)
+            self.blocks.show_view(blocks_view(project, proof, state), method, notes)
             self._show_plans(project, proof)
         elif state.station == "inks":
             shown = self.inks
@@ -72,14 +81,20 @@ class AnswersColumn(QStackedWidget):
     def _show_plans(self, project: Project, proof: Proof | None) -> None:
         planner = self._hand.planner
         found, asked = planner.found, planner.asked
+        inks = () if asked.source == "mix" else candidates(project, asked)
+        fewer = self.blocks.fewer
+        fewer.show_asked(
+            asked.source, asked.most_blocks, keep=asked.keep_key, has_key=kept_key(project) is not None,
+            wishes=wish_rows(project, dict(asked.wishes), keep_key=asked.keep_key),
+            uses=ink_rows(inks, dict(asked.uses)),
+        )  # fmt: skip
         plans = found.plans if found else ()
         keep = found.asked.keep_key if found else True
         cards = plan_cards(project, proof, plans, theme.scaled(_CARD_PICTURE), keep_key=keep)
         note = ""
         if found:
             note = _PLAN_NOTE if found.done else "Looking…"
-        reach = reach_rows(project, found.reach) if found else ()
-        self.blocks.show_plans(asked.source, asked.most_blocks, cards, note, reach)
+        fewer.show_found(cards, note, reach_rows(project, found.reach) if found else ())
 
     @cached_property
     def design(self) -> "DesignStation":
@@ -109,30 +124,56 @@ class AnswersColumn(QStackedWidget):
         made, hand = BlocksStation(), self._hand
         made.pull_chosen.connect(hand.choose_pull)
         made.shown_asked.connect(hand.show)
+        made.marked_asked.connect(hand.mark)
         made.renamed.connect(hand.rename_block)
         made.key_asked.connect(hand.make_key)
-        made.trap_asked.connect(hand.set_trap)
-        made.key_kind_asked.connect(hand.choose_key)
-        made.contour_asked.connect(hand.set_contour)
-        made.seam_asked.connect(hand.set_seam)
-        made.tolerance_asked.connect(hand.set_tolerance)
+        made.again_asked.connect(hand.ways.print_again)
+        made.left_out.connect(hand.ways.leave_out)
+        made.apart_asked.connect(hand.ways.take_apart)
         made.switch_thrown.connect(hand.throw_switch)
-        made.source_asked.connect(hand.ask_inks)
-        made.most_asked.connect(lambda most: hand.planner.ask(replace(hand.planner.asked, most_blocks=most)))
-        made.marked_asked.connect(hand.mark)
-        made.method_asked.connect(hand.choose_method)
-        made.touch_asked.connect(self.touch_asked)
-        made.anew_asked.connect(hand.work_out_anew)
-        made.simpler_asked.connect(hand.hands.simplify)
-        made.bring_asked.connect(hand.hands.bring_in)
-        made.send_asked.connect(hand.hands.send_out)
-        made.fineness_asked.connect(hand.set_fineness)
+        made.meeting_asked.connect(hand.choose_where_meet)
         made.findings.show_asked.connect(self.show_asked)
-        made.findings.cure_asked.connect(hand.cure)
-        made.plans_asked.connect(hand.planner.look)
-        made.plan_taken.connect(hand.take_plan)
+        made.findings.cure_asked.connect(hand.ways.cure)
+        self._wire_method(made.method)
+        self._wire_fewer(made.fewer)
+        self._wire_joins(made.joins)
+        self._wire_hand(made.hand)
         self.addWidget(made)
         return made
+
+    def _wire_method(self, part: "MethodPart") -> None:
+        ways = self._hand.ways
+        part.method_asked.connect(ways.choose_method)
+        part.workshop_asked.connect(lambda name, value: ways.set_workshop(**{name: value}))
+        part.kerf_asked.connect(ways.set_kerf)
+        part.tint_asked.connect(ways.tint)
+
+    def _wire_fewer(self, part: "FewerPart") -> None:
+        hand, planner = self._hand, self._hand.planner
+        part.source_asked.connect(hand.ask_inks)
+        part.most_asked.connect(lambda most: planner.ask(replace(planner.asked, most_blocks=most)))
+        part.key_kept.connect(lambda keep: planner.ask(replace(planner.asked, keep_key=keep)))
+        part.wish_asked.connect(lambda number, wish: planner.ask(planner.asked.with_wish(number, wish)))
+        part.use_asked.connect(lambda ink: planner.ask(planner.asked.with_next_use(ink)))
+        part.plans_asked.connect(planner.look)
+        part.plan_taken.connect(hand.take_plan)
+
+    def _wire_joins(self, part: "JoinsPart") -> None:
+        hand = self._hand
+        part.key_kind_asked.connect(hand.choose_key)
+        part.contour_asked.connect(hand.set_contour)
+        part.trap_asked.connect(hand.set_trap)
+        part.seam_asked.connect(hand.set_seam)
+        part.tolerance_asked.connect(hand.set_tolerance)
+        part.fineness_asked.connect(hand.set_fineness)
+
+    def _wire_hand(self, part: "HandPart") -> None:
+        hand = self._hand
+        part.touch_asked.connect(self.touch_asked)
+        part.anew_asked.connect(hand.work_out_anew)
+        part.simpler_asked.connect(hand.hands.simplify)
+        part.bring_asked.connect(hand.hands.bring_in)
+        part.send_asked.connect(hand.hands.send_out)
 
     @cached_property
     def inks(self) -> "InksStation":
@@ -145,6 +186,8 @@ class AnswersColumn(QStackedWidget):
         made.recoloured.connect(hand.recolour_ink)
         made.opacity_asked.connect(hand.set_opacity)
         made.strength_dragged.connect(hand.set_strength)
+        made.grade_asked.connect(hand.ways.grade)
+        made.grade_to_asked.connect(hand.ways.set_grade_to)
         self.addWidget(made)
         return made
 
@@ -154,7 +197,7 @@ class AnswersColumn(QStackedWidget):
         from nomos.ui.stations.order import OrderStation
 
         made = OrderStation()
-        made.order_asked.connect(self._hand.take_order)
+        made.order_asked.connect(self._hand.ways.take_order)
         made.step_asked.connect(self._hand.step_pull)
         self.addWidget(made)
         return made

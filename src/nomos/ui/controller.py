@@ -8,7 +8,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, Opacity
 from nomos.errors import BadInput
-from nomos.project import Cure, Project, Station, digest
+from nomos.project import Project, Station, digest
 from nomos.project import edits as ed
 from nomos.project.fields import merged, split_off
 from nomos.project.keys import (
@@ -18,7 +18,6 @@ from nomos.project.keys import (
     without_made_key,
 )
 from nomos.project.model import LARGEST_SHIFT_MM
-from nomos.project.reduction import with_one_block_per_colour
 from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
@@ -28,9 +27,10 @@ from nomos.ui.files import Files
 from nomos.ui.hands import Hands
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import InkSource, Planner
-from nomos.ui.views.answers import PAPER_ROW, ordered
+from nomos.ui.views.answers import PAPER_ROW
 from nomos.ui.views.sheet import on_print
 from nomos.ui.views.state import Marked, Shown, UiState
+from nomos.ui.ways import Ways
 
 
 class Controller(QObject):
@@ -42,11 +42,17 @@ class Controller(QObject):
     """A sentence for the user: why something could not be."""
 
     def __init__(
-        self, document: Document, keeper: ProofKeeper, files: Files, planner: Planner, hands: Hands
+        self,
+        document: Document,
+        keeper: ProofKeeper,
+        files: Files,
+        planner: Planner,
+        hands: Hands,
+        ways: Ways,
     ) -> None:
         super().__init__()
         self.document, self.keeper, self.files = document, keeper, files
-        self.planner, self.hands = planner, hands
+        self.planner, self.hands, self.ways = planner, hands, ways
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -58,12 +64,17 @@ class Controller(QObject):
         planner.changed.connect(self.shown)
         planner.told.connect(self.told)
         hands.told.connect(self.told)
+        ways.told.connect(self._refused)
 
     # What the window has in its hand
 
     def _set(self, **changes: Any) -> None:
         self.state = replace(self.state, **changes)
-        self.hands.pull = self.state.pull
+        self.hands.pull, self.ways.state = self.state.pull, self.state
+        self.shown.emit()
+
+    def _refused(self, problem: str) -> None:
+        self.told.emit(problem)
         self.shown.emit()
 
     def _project_changed(self, _before: Project | None, after: Project | None) -> None:
@@ -219,14 +230,14 @@ class Controller(QObject):
             self.document.assets[digest(png)] = png
             return after
 
-        self.edit(text, with_asset)
+        self.ways.in_stack(text, with_asset)
 
     def leave_bare(self, number: int, bare: bool) -> None:
         """Leave a flat colour to the paper, or give it a block of its own."""
         if bare:
-            self.edit("Leave bare", lambda p: ed.with_bare_colour(p, number))
+            self.ways.in_stack("Leave bare", lambda p: ed.with_bare_colour(p, number))
         else:
-            self.edit("Print a colour", lambda p: ed.with_printed_colour(p, number))
+            self.ways.in_stack("Print a colour", lambda p: ed.with_printed_colour(p, number))
 
     def rename_block(self, name: str) -> None:
         """Rename the chosen block."""
@@ -274,21 +285,9 @@ class Controller(QObject):
         """Set what is too fine to hold and to cut."""
         self.edit("Fineness", lambda p: ed.with_fineness(p, line_mm=line_mm, tool_mm=tool_mm))
 
-    def choose_method(self, method: str) -> None:
-        """Print from a block for each colour, or from one board cut further between pulls."""
-        if method == "reduction":
-            self.planner.reduce()
-        else:
-            key = self.keeper.proof.drawn_key if self.keeper.proof else None
-            self.edit("A block a colour", lambda p: with_one_block_per_colour(p, key))
-
     def work_out_anew(self) -> None:
         """Undo what was changed by hand on the chosen block."""
         self._on_block("Work out anew", lambda p, block: ed.with_drawn(p, {block: None}))
-
-    def cure(self, cure: Cure) -> None:
-        """Do what a finding proposes."""
-        self.edit(cure.text, cure.edit)
 
     def throw_switch(self, block: str) -> None:
         """Have a block print on the chosen colours, or no longer if it does on all of them."""
@@ -363,11 +362,6 @@ class Controller(QObject):
         place = [impression.id for impression in project.impressions].index(self.state.pull)
         self._on_pull("Print order", lambda p, pull: ed.moved_impression(p, pull, place + step))
 
-    def take_order(self, key: str) -> None:
-        """Take one of the orders offered."""
-        if key != "own":
-            self.edit("Print order", lambda p: ordered(p, key))
-
     def set_offset(self, offset: Misregister, gesture: object = None) -> None:
         """Try the chosen impression out of register."""
         self._on_pull(
@@ -375,6 +369,13 @@ class Controller(QObject):
             lambda p, pull: ed.with_offset(p, pull, offset),
             None if gesture is None else ("offset", self.state.pull, gesture),
         )
+
+    def drag(self, handle: str, dx_mm: float, dy_mm: float, gesture: int) -> None:
+        """Drag a handle on the sheet: the chosen block's, or an end of a graded zone."""
+        if handle == "block":
+            self.drag_handle(dx_mm, dy_mm, gesture)
+        else:
+            self.ways.drag_grade(handle, dx_mm, dy_mm, gesture)
 
     def drag_handle(self, dx_mm: float, dy_mm: float, gesture: int) -> None:
         """Drag the chosen block so far from where it was when the gesture began."""

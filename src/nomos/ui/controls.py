@@ -203,8 +203,14 @@ class Choice(QWidget):
             row.addWidget(made, 1)
 
     def show_choice(self, value: str) -> None:
-        """Show which holds."""
-        self._buttons[value].setChecked(True)
+        """Show which holds; a value that is none of them shows none."""
+        if value in self._buttons:
+            self._buttons[value].setChecked(True)
+            return
+        self._group.setExclusive(False)
+        for made in self._buttons.values():
+            made.setChecked(False)
+        self._group.setExclusive(True)
 
 
 _SHAPES = {"could show": "△", "will fail": "■", "worth knowing": "○"}
@@ -243,10 +249,10 @@ class FindingList(QWidget):
             column.addWidget(head)
             column.addWidget(label(row.text))
             column.addWidget(label(row.remedy, kind="quiet"))
-            if row.cure is not None:
-                cure = button(row.cure.text)
-                cure.clicked.connect(lambda _checked, asked=row.cure: self.cure_asked.emit(asked))
-                column.addWidget(cure, 0, Qt.AlignmentFlag.AlignLeft)
+            for cure in row.cures:
+                made = button(cure.text)
+                made.clicked.connect(lambda _checked, asked=cure: self.cure_asked.emit(asked))
+                column.addWidget(made, 0, Qt.AlignmentFlag.AlignLeft)
             if row.place_mm is not None:
                 show = button("Show it on the sheet", plain=True)
                 show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))
@@ -295,12 +301,15 @@ class ColourRows(QWidget):
             if row.id == self._chosen:
                 painter.fillRect(box, QColor(tone.accent_pale))
                 painter.fillRect(QRectF(0, box.top(), 3, height), QColor(tone.accent))
-            inset = (height - theme.scaled(18)) / 2
-            swatch = QRectF(theme.scaled(8), box.top() + inset, wide, theme.scaled(18))
-            painter.fillRect(swatch, QColor(row.swatch))
-            painter.setPen(QPen(QColor(tone.line), 1))
-            painter.drawRect(swatch)
-            self._draw_words(painter, row, box.adjusted(wide + theme.scaled(18), 0, -theme.scaled(6), 0))
+            left = theme.scaled(10)
+            if row.swatch:
+                inset = (height - theme.scaled(18)) / 2
+                swatch = QRectF(theme.scaled(8), box.top() + inset, wide, theme.scaled(18))
+                painter.fillRect(swatch, QColor(row.swatch))
+                painter.setPen(QPen(QColor(tone.line), 1))
+                painter.drawRect(swatch)
+                left = wide + theme.scaled(18)
+            self._draw_words(painter, row, box.adjusted(left, 0, -theme.scaled(6), 0))
         if self.hasFocus():
             painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
             painter.drawRect(self.rect().adjusted(0, 0, -1, -1))

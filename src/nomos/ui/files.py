@@ -21,7 +21,8 @@ from nomos.ui.designing import (
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 from nomos.ui.questions import Questions
-from nomos.ui.views.sheet import Raster, sketch_raster
+from nomos.ui.views.raster import Raster
+from nomos.ui.views.sheet import sketch_raster
 
 
 class Files(QObject):
@@ -79,18 +80,21 @@ class Files(QObject):
 
         self._runner.run("design", lambda progress: open_sketch(path, progress), begin, self.told.emit)
 
-    def open_demo(self) -> None:
-        """Start on the demo."""
+    def open_demo(self, name: str = "glasshouse") -> None:
+        """Start on one of the demos."""
         if not self.settle_unsaved():
             return
-        from nomos.demo import demo_project
+        from nomos.demo import demo_project, scenario_called
 
         def begin(result: tuple[Project, dict[str, bytes]]) -> None:
             project, assets = result
             self._document.begin(project, assets, saved=True)
             self.opened.emit("blocks")
 
-        self._runner.run("design", lambda progress: demo_project(progress=progress), begin, self.told.emit)
+        scenario = scenario_called(name)
+        self._runner.run(
+            "design", lambda progress: demo_project(scenario, progress=progress), begin, self.told.emit
+        )
 
     def flatten_again(
         self, *, count: int | None = None, smallest_mm: float | None = None, width_mm: float | None = None

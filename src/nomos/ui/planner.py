@@ -9,7 +9,6 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
-from nomos.project.reduction import with_reduction
 from nomos.project.separating import (
     PROCESS_INKS,
     Reach,
@@ -30,12 +29,30 @@ DEFAULT_BLOCKS = 5
 
 @dataclass(frozen=True)
 class Asked:
-    """What plans are looked for: inks from where, how many blocks at most (the key among them)."""
+    """What plans are looked for: inks from where, how many blocks at most (the key among them).
+
+    wishes : number of a flat colour and `match` or `single`.
+    uses : name of an ink and `must` or `not`.
+    """
 
     source: InkSource = "mix"
     most_blocks: int = DEFAULT_BLOCKS
     keep_key: bool = True
     shelf: tuple[CandidateInk, ...] = ()
+    wishes: tuple[tuple[int, str], ...] = ()
+    uses: tuple[tuple[str, str], ...] = ()
+
+    def with_wish(self, number: int, wish: str) -> "Asked":
+        """With another wish for a flat colour; `none` takes it back."""
+        others = tuple(each for each in self.wishes if each[0] != number)
+        return replace(self, wishes=others if wish == "none" else (*others, (number, wish)))
+
+    def with_next_use(self, ink: str) -> "Asked":
+        """With the next of may, must and must not for an ink."""
+        now = dict(self.uses).get(ink, "may")
+        following = {"may": "must", "must": "not", "not": "may"}[now]
+        others = tuple(each for each in self.uses if each[0] != ink)
+        return replace(self, uses=others if following == "may" else (*others, (ink, following)))
 
 
 @dataclass(frozen=True)
@@ -67,11 +84,14 @@ class Planner(QObject):
         self._better.connect(self._improve)
         document.changed.connect(self._project_changed)
 
-    def _project_changed(self, _before: Project | None, after: Project | None) -> None:
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
         labels = after.flat.labels if after and after.flat else None
         if self.found is not None and self.found.labels != labels:
             self.found = None
             self._runner.cancel("plans")
+        if before is None or before.flat is None or before.flat.labels != labels:
+            # Wishes go by the numbers of the flat colours, which are other ones now.
+            self.asked = replace(self.asked, wishes=())
 
     def ask(self, asked: Asked) -> None:
         """Choose what to look for next."""
@@ -119,21 +139,6 @@ class Planner(QObject):
 
         self._runner.run("plans", work, take, self.told.emit)
 
-    def reduce(self) -> None:
-        """Make the project a reduction, or work its inks out anew for the order it has."""
-        project = self._document.project
-        if project is None:
-            return
-
-        def take(reduced: Project) -> None:
-            # What was changed meanwhile is not thrown away.
-            if self._document.project is project:
-                self._document.apply("Reduction", lambda _project: reduced)
-
-        self._runner.run(
-            "plans", lambda progress: with_reduction(project, progress=progress), take, self.told.emit
-        )
-
     def _improve(self, asked: Asked, blocks: int, plan: Plan) -> None:
         """A better plan replaces the one shown so far."""
         found = self.found
@@ -147,12 +152,20 @@ class Planner(QObject):
 
 def _request(project: Project, borders: Borders, asked: Asked) -> SolverRequest:
     key = asked.keep_key and any(block.is_key for block in project.blocks)
+    inks = candidates(project, asked)
+    known = {ink.name for ink in inks}
+    numbers = planned_colours(project, keep_key=asked.keep_key)
     return solver_request(
-        project, borders, _inks(project, asked), max(1, asked.most_blocks - key), keep_key=asked.keep_key
-    )
+        project, borders, inks, max(1, asked.most_blocks - key), keep_key=asked.keep_key,
+        must=[ink for ink, use in asked.uses if use == "must" and ink in known],
+        must_not=[ink for ink, use in asked.uses if use == "not" and ink in known],
+        must_match=[n for n, wish in asked.wishes if wish == "match" and n in numbers],
+        single=[n for n, wish in asked.wishes if wish == "single" and n in numbers],
+    )  # fmt: skip
 
 
-def _inks(project: Project, asked: Asked) -> tuple[CandidateInk, ...]:
+def candidates(project: Project, asked: Asked) -> tuple[CandidateInk, ...]:
+    """The inks that plans are made of."""
     if asked.source == "process":
         return PROCESS_INKS
     if asked.source == "shelf":

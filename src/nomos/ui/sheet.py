@@ -21,11 +21,14 @@ from nomos.proof import render_view
 from nomos.separation.touch import Touch
 from nomos.ui import sheet_marks, theme
 from nomos.ui.viewport import Viewport, fitted
-from nomos.ui.views.sheet import Raster, SheetContent
+from nomos.ui.views.raster import Raster
+from nomos.ui.views.sheet import SheetContent
 from nomos.units import MM_PER_INCH
 
 _LOUPE_PX, _LOUPE_MM = 210, 14.0
 _MARGINS = 56, 44, 30, 26
+# What is dragged when it is the sheet itself; anything else is the name of a handle.
+_PAN = "sheet"
 # Screen pixels per mm at which a fine place is looked at.
 _CLOSE_SCALE = 16.0
 
@@ -37,8 +40,8 @@ class SheetView(QWidget):
     """(x, y) in mm on the sheet, or None when the pointer leaves."""
     picked = pyqtSignal(float, float, bool)
     """A click on the sheet, mm, and whether it adds to what is chosen (Ctrl held)."""
-    handle_dragged = pyqtSignal(float, float, int)
-    """How far the handle has been dragged from where it was (mm), and the number of the gesture."""
+    handle_dragged = pyqtSignal(str, float, float, int)
+    """Which handle, how far it has been dragged from where it was (mm), and the number of the gesture."""
     touched = pyqtSignal(object)
     """A Touch, its points in mm on the sheet."""
     zoomed = pyqtSignal(float)
@@ -166,8 +169,10 @@ class SheetView(QWidget):
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*self._shown_place)))
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
-        if content.handle is not None:
-            sheet_marks.draw_handle(painter, QPointF(*view.to_screen(*content.handle)))
+        for x, y, word in content.words:
+            sheet_marks.draw_word(painter, QPointF(*view.to_screen(x, y)), word)
+        for handle in content.handles:
+            sheet_marks.draw_handle(painter, QPointF(*view.to_screen(*handle.place_mm)), handle.word)
         if self.loupe and self._pointer is not None and content.raster is not None:
             self._draw_loupe(painter, content.raster, self._pointer)
         if self.hasFocus():
@@ -226,13 +231,14 @@ class SheetView(QWidget):
             self._stroke = [self._view.to_sheet(event.position().x(), event.position().y())]
             self.update()
             return
-        handle = self._content.handle if self._content else None
-        if handle is not None and event.button() == Qt.MouseButton.LeftButton:
-            away = QPointF(*self._view.to_screen(*handle)) - event.position()
+        handles = self._content.handles if self._content else ()
+        for handle in handles if event.button() == Qt.MouseButton.LeftButton else ():
+            away = QPointF(*self._view.to_screen(*handle.place_mm)) - event.position()
             if away.manhattanLength() < theme.scaled(24):
-                self._dragging = "handle"
+                self._dragging = handle.name
                 self._gesture += 1
                 self._handle_from = self._view.to_sheet(event.position().x(), event.position().y())
+                break
 
     def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
@@ -243,13 +249,14 @@ class SheetView(QWidget):
             self.update()
             return
         if self._pressed is not None:
-            if self._dragging == "handle":
+            if self._dragging not in ("", _PAN):
                 x, y = self._view.to_sheet(here.x(), here.y())
-                self.handle_dragged.emit(x - self._handle_from[0], y - self._handle_from[1], self._gesture)
+                moved_mm = x - self._handle_from[0], y - self._handle_from[1]
+                self.handle_dragged.emit(self._dragging, *moved_mm, self._gesture)
                 return
             moved = here - self._pressed
-            if self._dragging == "sheet" or moved.manhattanLength() > 4:
-                self._dragging, self._following = "sheet", False
+            if self._dragging == _PAN or moved.manhattanLength() > 4:
+                self._dragging, self._following = _PAN, False
                 self._view = self._view.moved(moved.x(), moved.y())
                 self._pressed = here
                 self.update()

@@ -141,8 +141,13 @@ def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
     painter.drawPolyline(line)
 
 
-def draw_handle(painter: QPainter, at: QPointF) -> None:
-    """The handle that takes a block out of register: a ring with four arms."""
+def draw_word(painter: QPainter, at: QPointF, word: str) -> None:
+    """A word or number on a piece, on a light ground so that it reads on any colour."""
+    _draw_label(painter, at, word)
+
+
+def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
+    """A handle to drag something by: a ring with four arms, and what it is."""
     radius, arm = theme.scaled(11), theme.scaled(19)
     for colour, width in ((QColor("#ffffff"), 5.0), (_ACCENT, 2.2)):
         painter.setPen(QPen(colour, width))
@@ -150,6 +155,8 @@ def draw_handle(painter: QPainter, at: QPointF) -> None:
         painter.drawEllipse(at, radius, radius)
         for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
             painter.drawLine(at + QPointF(dx * radius, dy * radius), at + QPointF(dx * arm, dy * arm))
+    if word:
+        _draw_label(painter, at + QPointF(0, arm + theme.scaled(12)), word)
 
 
 def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:

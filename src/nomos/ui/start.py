@@ -22,6 +22,7 @@ from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import Planner
 from nomos.ui.questions import Dialogs, Questions
+from nomos.ui.ways import Ways
 from nomos.ui.window import Window
 
 _FAULT = "That did not work, through a fault of the program. Your project is as it was; details are in {}."
@@ -50,20 +51,21 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     dialogs = Dialogs() if questions is None else questions
     files = Files(document, runner, dialogs)
     planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
-    controller = Controller(document, keeper, files, planner, hands)
+    ways = Ways(document, runner, keeper)
+    controller = Controller(document, keeper, files, planner, hands, ways)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)
     return Desk(window, controller, files, keeper, document, runner)
 
 
-def open_window(path: Path | None, *, demo: bool, walk: Path | None) -> int:
+def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> int:
     """Open the window and stay until it is closed; returns the exit status.
 
     Parameters
     ----------
     path : a project or sketch to open.
-    demo : begin on the demo.
+    demo : begin on the demo of that name.
     walk : walk the demo through every station, with pictures and packet into this folder, and end.
 
     Raises
@@ -94,12 +96,12 @@ def open_window(path: Path | None, *, demo: bool, walk: Path | None) -> int:
     return status
 
 
-def _begin(desk: Desk, path: Path | None, demo: bool) -> None:
+def _begin(desk: Desk, path: Path | None, demo: str | None) -> None:
     rescue.offer(desk.document, rescue.rescue_folder(), Dialogs(desk.window).take_up)
     if desk.document.project is not None:
         desk.controller.go_to("blocks")
     elif demo:
-        desk.files.open_demo()
+        desk.files.open_demo(demo)
     elif path is not None:
         desk.files.open(path)
 

@@ -2,7 +2,7 @@
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from nomos.ui import theme
 from nomos.ui.controls import button, label
@@ -14,7 +14,8 @@ class Welcome(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.open = button("Open a sketch or a project…")
-        self.demo = button("Look at the demo first")
+        self.demo = button("Look at a demo first: blocks and a key")
+        self.reduction, self.jigsaw = button("A reduction"), button("A jigsaw")
         column = QVBoxLayout(self)
         column.addStretch(1)
         box = QWidget()
@@ -40,6 +41,10 @@ class Welcome(QWidget):
         inner.addSpacing(theme.scaled(6))
         inner.addWidget(self.open)
         inner.addWidget(self.demo)
+        others = QHBoxLayout()
+        others.addWidget(self.reduction)
+        others.addWidget(self.jigsaw)
+        inner.addLayout(others)
         # Text that wraps has no height of its own until its width is known.
         box.setFixedHeight(inner.totalHeightForWidth(box.width()))
         column.addWidget(box, 0, Qt.AlignmentFlag.AlignHCenter)

@@ -94,14 +94,19 @@ class Window(QMainWindow):
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(self.runner.cancel)
         self.welcome.open.clicked.connect(files.open_asked)
-        self.welcome.demo.clicked.connect(files.open_demo)
+        for made, name in (
+            (self.welcome.demo, "glasshouse"),
+            (self.welcome.reduction, "coldframe"),
+            (self.welcome.jigsaw, "pots"),
+        ):  # fmt: skip
+            made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
         self.strip.chosen.connect(hand.go_to)
         self.ladder.chosen.connect(hand.choose_pull)
         self.ladder.moved.connect(hand.move_pull)
         self.ladder.resized.connect(self.refresh_soon)
         self.sheet.pointed.connect(self._point)
         self.sheet.picked.connect(hand.pick)
-        self.sheet.handle_dragged.connect(hand.drag_handle)
+        self.sheet.handle_dragged.connect(hand.drag)
         self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
         self.answers.packet_asked.connect(self._write_packet)
         self.answers.show_asked.connect(self.sheet.look_at)

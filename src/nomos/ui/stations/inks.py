@@ -6,8 +6,10 @@ from PyQt6.QtWidgets import QScrollArea
 from nomos.ui.controls import (
     Choice,
     ColourRows,
+    Fields,
     FindingList,
     NameField,
+    NumberBox,
     PatchStrip,
     label,
 )
@@ -25,6 +27,9 @@ class InksStation(QScrollArea):
     recoloured = pyqtSignal(object, int)
     opacity_asked = pyqtSignal(str)
     strength_dragged = pyqtSignal(float, int)
+    grade_asked = pyqtSignal(bool)
+    """Ink the chosen zone from one strength to another, or evenly."""
+    grade_to_asked = pyqtSignal(float)
 
     def __init__(self) -> None:
         super().__init__()
@@ -35,12 +40,18 @@ class InksStation(QScrollArea):
         self.opacity = Choice((("transparent", "Transparent"), ("semi", "Half"), ("opaque", "Opaque")))
         self.editor = ColourEditor()
         self.strength = PatchStrip("Strength", 0, 1, 0.01)
+        self.inking = Choice((("even", "Inked evenly"), ("graded", "Graded")))
+        self.grade_fields = Fields()
+        self.grade_box = NumberBox(0, 100, unit="%", step=5, digits=0)
+        self.grade_fields.add("At the end", self.grade_box)
+        self.grade_note = label("Drag the two rings on the sheet to where it begins and ends.", kind="quiet")
         self.printed = label(kind="quiet")
         self.match_head = label("Furthest from what is wanted", kind="name")
         self.matches = ColourRows("Wanted and predicted")
         self.findings = FindingList()
         for part in (
-            self.mean, self.rows, self.name, self.strength, self.opacity, self.editor, self.printed,
+            self.mean, self.rows, self.name, self.strength, self.inking, self.grade_fields,
+            self.grade_note, self.opacity, self.editor, self.printed,
             self.match_head, self.matches, self.findings,
         ):  # fmt: skip
             column.addWidget(part)
@@ -50,6 +61,8 @@ class InksStation(QScrollArea):
         self.opacity.chosen.connect(self.opacity_asked)
         self.editor.edited.connect(self.recoloured)
         self.strength.dragged.connect(self.strength_dragged)
+        self.inking.chosen.connect(lambda value: self.grade_asked.emit(value == "graded"))
+        self.grade_box.set_by_hand.connect(lambda value: self.grade_to_asked.emit(value / 100))
 
     def show_view(self, view: InksView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
@@ -70,6 +83,12 @@ class InksStation(QScrollArea):
             self.printed.setText(view.printed)
         if view.strength is not None:
             self.strength.show_state(view.strength.value, view.strength.text, view.strength.patches)
+        self.inking.setVisible(view.strength is not None)
+        self.inking.show_choice("even" if view.grade_to is None else "graded")
+        for widget in (self.grade_fields, self.grade_note):
+            widget.setVisible(view.grade_to is not None)
+        if view.grade_to is not None:
+            self.grade_box.show_value(100 * view.grade_to)
         self.matches.show_rows(view.matches, None)
         self.match_head.setVisible(bool(view.matches))
         self.findings.show_findings(notes)

@@ -12,6 +12,7 @@ from nomos.project import (
     Project,
     Proof,
     Station,
+    Weight,
     Zone,
     colour_matches,
     kento_or_reason,
@@ -19,6 +20,7 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.edits import in_rule_order, layers, moved_impression
+from nomos.project.reduction import cut_before
 from nomos.registration import KentoSettings
 from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
@@ -50,10 +52,17 @@ class ColourStrips:
     hue: Strip
 
 
+_GRAVITY: dict[Weight, int] = {"will fail": 0, "could show": 1, "worth knowing": 2}
+
+
 def notes(proof: Proof | None, station: Station) -> tuple[Note, ...]:
-    """The findings that belong to a station."""
-    found = proof.findings if proof else ()
-    return tuple(Note(f.weight, f.text, f.remedy, f.place_mm, f.cure) for f in found if f.station == station)
+    """The findings that belong to a station, the gravest first."""
+    found = sorted(proof.findings if proof else (), key=lambda finding: _GRAVITY[finding.weight])
+    return tuple(
+        Note(f.weight, f.text, f.remedy, f.place_mm, tuple(c for c in (f.cure, f.other) if c is not None))
+        for f in found
+        if f.station == station
+    )
 
 
 def to_lch(lab: Lab) -> tuple[float, float, float]:
@@ -153,6 +162,7 @@ class InksView:
     opacity: Opacity
     strips: ColourStrips | None
     strength: Strip | None
+    grade_to: float | None
     printed: str
     matches: tuple[Row, ...]
     mean_de00: float | None
@@ -194,6 +204,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
     chosen = project.impression(state.pull) if state.pull and not state.paper_chosen else None
     at = min(state.zone, len(chosen.zones) - 1) if chosen else 0
     ink = project.ink(chosen.zones[at].ink) if chosen else None
+    grade = chosen.zones[at].grade if chosen else None
     in_hand = paper if state.paper_chosen else ink
     return InksView(
         tuple(rows),
@@ -203,6 +214,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
         ink.opacity if ink else "transparent",
         colour_strips(in_hand.lab) if in_hand else None,
         _strength_strip(project, chosen.zones[at]) if chosen else None,
+        grade.to if grade else None,
         "Inks keep the colour they have on it."
         if state.paper_chosen
         else "Each patch: the ink alone on this paper.",
@@ -273,6 +285,13 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
         name = project.block(project.impressions[place].block).name
         title = f"Why {name.lower()} is {_ordinal(place + 1)}"
         why = reasons(layers(project))[place]
+        gone = cut_before(project)[place]
+        if gone and project.flat:
+            names = ", ".join(project.flat.colours[n].name.lower() for n in gone)
+            why += (
+                f" Before it {names} is cut away for good: have every sheet printed through the pull before, "
+                "and one proof kept."
+            )
     return OrderView(
         tuple(choices),
         state.pull,

@@ -4,18 +4,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex
 from nomos.project import Project, Proof
 from nomos.project.films import predicted, printing_sets, zone_keys
-from nomos.project.keys import CONTOUR_MM, KeyKind, key_kind
+from nomos.project.keys import CONTOUR_MM, KeyKind, carrying_text, key_kind
 from nomos.project.model import Block
 from nomos.project.reduction import is_reduction
-from nomos.project.separating import Reach, kept_key, plan_costs, planned_colours
-from nomos.proof import Index, mips, render_view
-from nomos.separation.solver import Plan
-from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Row
 from nomos.ui.views.state import Marked, Shown, UiState
 from nomos.units import number
@@ -39,11 +34,15 @@ class BlocksView:
     shown: Shown
     marked: Marked
     summary: str
-    reduction: bool
     by_hand: bool
     touch_note: str
     switch_title: str
     switches: tuple[Row, ...]
+    meetable: tuple[tuple[str, str], ...]
+    zones: int
+    opened: str
+    carried: str
+    carrying: str
 
 
 def blocks_view(project: Project, proof: Proof | None, state: UiState) -> BlocksView:
@@ -55,8 +54,7 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
     summary = f"{colours} colour block{'s' if colours != 1 else ''}{' and the key' if keys else ', no key'}"
     if bare:
         summary += f"; {bare} colour{'s' if bare > 1 else ''} left to the paper"
-    reduction = is_reduction(project)
-    if reduction:
+    if is_reduction(project):
         summary = f"One board in {len(project.blocks)} states; no sheet can be added once it is cut further"
     areas = [float(area) for area in proof.blocks.borders.area_mm2] if proof else None
     known = areas if areas and project.flat and len(areas) == len(project.flat.colours) else None
@@ -73,14 +71,34 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         project.tolerance_mm,
         project.line_mm,
         project.tool_mm,
-        state.shown if state.shown in ("block", "carved", "sheets") else "print",
+        state.shown if state.shown not in ("flat", "sketch") else "print",
         state.marked,
         f"{summary}.",
-        reduction,
         bool(chosen and chosen.drawn),
         _touch_note(chosen),
         title,
         switches,
+        tuple((block.id, block.name) for block in project.blocks if block.colours),
+        len(project.impression(state.pull).zones) if state.pull else 0,
+        _opened_text(project, proof),
+        project.workshop.carried,
+        carrying_text(project),
+    )
+
+
+def _opened_text(project: Project, proof: Proof | None) -> str:
+    """What a misregister opens at the joins, with the trap and without."""
+    look = proof.close if proof else None
+    if look is None:
+        return "What a misregister opens is being worked out."
+    if is_reduction(project):
+        return "Each state lies within the one before: no gap opens, a colour only shows beside its place."
+    if look.opened.without_mm2 < 0.5:
+        return f"{number(project.tolerance_mm)} mm out of register opens no bare paper."
+    block = f", worst {look.opened.block.lower()}" if look.opened.block else ""
+    return (
+        f"One block {number(project.tolerance_mm)} mm out opens up to {number(look.opened.with_mm2, 0)} mm² "
+        f"of bare paper{block}; without the trap {number(look.opened.without_mm2, 0)} mm²."
     )
 
 
@@ -102,6 +120,8 @@ def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
         figure, quiet = "", "key block" if block.is_key else "colour block"
         if reduction:
             quiet = f"state {len(rows) + 1}"
+        if len(impression.zones) > 1:
+            quiet = f"{len(impression.zones)} zones, {quiet}"
         if proof is not None and len(proof.blocks.masks) == len(project.blocks):
             area = proof.blocks.areas_mm2[project.number_of(block.id)]
             figure = f"{number(area / 100, 1)} cm²"
@@ -146,74 +166,3 @@ def switch_rows(
         rows.append(Row(block, swatch, f"{word}: {project.block(block).name}", f"ΔE {number(de00)}"))
     what = flat.colours[chosen[0]].name.lower() if len(chosen) == 1 else f"{len(chosen)} colours"
     return f"On {what}, now ΔE {number(shown(now)[1])}", tuple(rows)
-
-
-_levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}
-
-
-def plan_cards(
-    project: Project, proof: Proof | None, plans: Sequence[Sequence[Plan]], tall: int, *, keep_key: bool
-) -> tuple[Card, ...]:
-    """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`."""
-    if proof is None or project.flat is None:
-        return ()
-    numbers = planned_colours(project, keep_key=keep_key)
-    key = keep_key and kept_key(project) is not None
-    cards = []
-    for row, choices in enumerate(plans):
-        for place, plan in enumerate(choices):
-            if len(plan.members) != len(numbers):
-                continue
-            costs = plan_costs(project, proof.blocks.borders, plan, keep_key=keep_key)
-            blocks, cut_m = len(plan.inks) + key, costs.outline_mm / 1000
-            another = "" if place == 0 else ", another way"
-            cards.append(
-                Card(
-                    f"{row}/{place}",
-                    f"{blocks} block{'s' if blocks > 1 else ''}{another}",
-                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}   "
-                    f"{plan.reached} of {len(numbers)}",
-                    f"cut {number(cut_m, 0 if cut_m >= 10 else 1)} m, "
-                    f"tight {number(costs.tight_mm / 1000)} m, "
-                    f"clear {number(costs.clear_area_mm2 / 1e4, 0)} dm²",
-                    False,
-                    _plan_picture(project, proof, plan, numbers, tall),
-                )
-            )
-    return tuple(cards)
-
-
-def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Row, ...]:
-    """What the inks at hand can come to for each colour of the sketch, worst first."""
-    if project.flat is None:
-        return ()
-    rows = []
-    for place, found in sorted(reach, key=lambda each: -each[1].de00):
-        if place >= len(project.flat.colours):
-            continue
-        inks = " over ".join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
-        name = project.flat.colours[place].name
-        shown = lab_to_hex(np.array(found.lab))
-        rows.append(Row(str(place), shown, name, f"ΔE {number(found.de00)}", inks or "bare paper"))
-    return tuple(rows)
-
-
-def _plan_picture(
-    project: Project, proof: Proof, plan: Plan, numbers: Sequence[int], tall: int
-) -> NDArray[np.uint32]:
-    assert project.flat is not None
-    labs = np.array([colour.lab for colour in project.flat.colours])
-    labs[list(numbers)] = plan.printed
-    levels = flat_levels(proof.blocks.labels)
-    height, width = proof.blocks.labels.shape
-    wide = max(1, round(tall * width / height))
-    return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), (wide, tall))
-
-
-def flat_levels(labels: NDArray[np.uint8]) -> tuple[Index, ...]:
-    """Smaller versions of the flat design, kept for the last one asked for."""
-    kept = _levels.get(id(labels))
-    if kept is None or kept[0] is not labels:
-        _levels.clear()
-        kept = _levels[id(labels)] = (labels, mips(labels))
-    return kept[1]

@@ -7,7 +7,7 @@ from nomos.project import Cure
 
 @dataclass(frozen=True)
 class Row:
-    """A line with a swatch: id, colour, name, figure, quiet line."""
+    """A line: id, colour of its swatch (none if empty), name, figure, quiet line."""
 
     id: str
     swatch: str
@@ -24,4 +24,4 @@ class Note:
     text: str
     remedy: str
     place_mm: tuple[float, float] | None = None
-    cure: Cure | None = None
+    cures: tuple[Cure, ...] = ()

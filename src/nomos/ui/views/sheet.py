@@ -9,29 +9,20 @@ from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
 from nomos.project import LaidSheet, Project, Proof, films_in_order, kento_or_reason, sheet_labs
 from nomos.proof import Index, mips
 from nomos.registration import Kento, Rect
-from nomos.ui.views.blocks import flat_levels
-from nomos.ui.views.state import Marked, UiState
+from nomos.ui.views.overlays import free_raster, trap_raster
+from nomos.ui.views.plans import flat_levels
+from nomos.ui.views.raster import Raster
+from nomos.ui.views.state import MIRRORED, Marked, UiState
 from nomos.units import number
 
-Pixels = NDArray[np.uint32]
 
+@dataclass(frozen=True)
+class Handle:
+    """Something to drag: its name, where it is on the sheet (mm), and a word beside it."""
 
-@dataclass(frozen=True, eq=False)
-class Raster:
-    """A page to look colours up for, or of pixels where `labs` is None.
-
-    left_mm, top_mm : where the first pixel lies on the sheet.
-    """
-
-    levels: tuple[Index, ...] | tuple[Pixels, ...]
-    labs: NDArray[np.float64] | None
-    px_per_mm: float
-    left_mm: float
-    top_mm: float
-
-    def table(self) -> bytes:
-        """The colours as bytes, to see whether anything has changed."""
-        return b"" if self.labs is None else self.labs.tobytes()
+    name: str
+    place_mm: tuple[float, float]
+    word: str = ""
 
 
 @dataclass(frozen=True, eq=False)
@@ -39,7 +30,8 @@ class SheetContent:
     """What the sheet shows.
 
     spots : places with a finding, x and y on the sheet in mm.
-    handle : where a block's handle is (mm), None without one.
+    handles : what can be dragged.
+    words : x, y (mm) and a word: the numbers of a jigsaw's pieces.
     """
 
     sheet_mm: tuple[float, float]
@@ -48,7 +40,8 @@ class SheetContent:
     raster: Raster | None = None
     kento: Kento | None = None
     spots: tuple[tuple[float, float], ...] = ()
-    handle: tuple[float, float] | None = None
+    handles: tuple[Handle, ...] = ()
+    words: tuple[tuple[float, float, str], ...] = ()
 
 
 def sheet_content(
@@ -57,7 +50,6 @@ def sheet_content(
     """The sheet for a station. sketch : the design's own pixels, once they have been read."""
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
-    handle = None
     if state.shown == "sketch" and sketch is not None:
         raster = sketch
     elif proof is not None:
@@ -65,21 +57,43 @@ def sheet_content(
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
-    if at_register and state.pull is not None:
-        offset = project.impression(state.pull).offset
-        image = project.image
-        handle = (
-            (image.left + image.right) / 2 + offset.dx_mm,
-            (image.top + image.bottom) / 2 + offset.dy_mm,
-        )
     return SheetContent(
         (project.paper.width_mm, project.paper.height_mm),
         project.image,
-        lab_to_hex(np.array(WOOD_LAB if state.shown == "carved" else project.paper.lab)),
+        lab_to_hex(np.array(WOOD_LAB if state.shown in MIRRORED else project.paper.lab)),
         raster,
         kento_or_reason(project)[0] if at_register else None,
         spots,
-        handle,
+        _handles(project, state),
+        _piece_numbers(project, proof) if state.shown == "pieces" else (),
+    )
+
+
+def _handles(project: Project, state: UiState) -> tuple[Handle, ...]:
+    """The chosen block's handle at Register, the ends of a graded zone at Inks."""
+    if state.pull is None:
+        return ()
+    pull, image = project.impression(state.pull), project.image
+    if state.station == "register":
+        at = (image.left + image.right) / 2, (image.top + image.bottom) / 2
+        return (Handle("block", (at[0] + pull.offset.dx_mm, at[1] + pull.offset.dy_mm)),)
+    zone = pull.zones[min(state.zone, len(pull.zones) - 1)]
+    if state.station == "inks" and zone.grade is not None and not state.paper_chosen:
+        return (
+            Handle("start", zone.grade.start, f"{number(100 * zone.strength, 0)} %"),
+            Handle("end", zone.grade.end, f"{number(100 * zone.grade.to, 0)} %"),
+        )
+    return ()
+
+
+def _piece_numbers(project: Project, proof: Proof | None) -> tuple[tuple[float, float, str], ...]:
+    look = proof.close if proof else None
+    left, top = project.image.left, project.image.top
+    # As it is sawn: the block's face, mirrored.
+    right = project.paper.width_mm
+    return tuple(
+        (right - (left + piece.place[0]), top + piece.place[1], str(piece.number))
+        for piece in (look.pieces if look else ())
     )
 
 
@@ -102,6 +116,12 @@ def _print(proof: Proof, state: UiState) -> Raster:
                 labs[laid.map.members[:, column]] = proof.project.ink(zones[key.zone].ink).lab
     elif state.shown == "carved" and state.pull is not None and state.pull in laid.pulls:
         return _carved(proof, state.pull, state.marked)
+    elif state.shown == "pieces":
+        return _sawn(proof)
+    elif state.shown == "traps":
+        return trap_raster(proof)
+    elif state.shown == "free" and state.pull is not None and state.pull in laid.pulls:
+        return free_raster(proof, state.pull)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
     elif state.pulls is None:
@@ -120,15 +140,32 @@ _SHEET_SHARE = 0.55
 
 def on_print(project: Project, state: UiState, place: tuple[float, float]) -> tuple[float, float]:
     """The place on the print of a place on what is shown: a carved block is the mirror image."""
-    return (project.paper.width_mm - place[0], place[1]) if state.shown == "carved" else place
+    mirrored = state.shown in MIRRORED
+    return (project.paper.width_mm - place[0], place[1]) if mirrored else place
 
 
 def _carved(proof: Proof, pull: str, marked: Marked) -> Raster:
     """The block itself, face up: mirrored, with what stays or what goes marked."""
-    laid, project = proof.laid, proof.project
-    prints = laid.printed_by(pull)
+    prints = proof.laid.printed_by(pull)
     labs = np.tile(np.array(WOOD_LAB), (len(prints), 1))
     labs[prints if marked == "stays" else ~prints] = _STAYS_LAB if marked == "stays" else _GOES_LAB
+    return _turned_over(proof, labs)
+
+
+def _sawn(proof: Proof) -> Raster:
+    """The pieces of a jigsaw face up: mirrored, each in its ink, the saw cuts between them."""
+    project, laid = proof.project, proof.laid
+    sawn = {block.id for block in project.blocks if block.kerf_mm is not None}
+    labs = np.tile(np.array(WOOD_LAB), (len(proof.labs), 1))
+    for column, key in enumerate(laid.films):
+        pull = project.impression(key.pull)
+        if pull.block in sawn:
+            labs[laid.map.members[:, column]] = project.ink(pull.zones[key.zone].ink).lab
+    return _turned_over(proof, labs)
+
+
+def _turned_over(proof: Proof, labs: NDArray[np.float64]) -> Raster:
+    laid, project = proof.laid, proof.project
     pad = laid.pad_px / laid.px_per_mm
     left = project.paper.width_mm - project.image.right - pad
     return Raster(_mirrored(laid), labs, laid.px_per_mm, left, project.image.top - pad)

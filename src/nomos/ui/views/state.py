@@ -5,7 +5,9 @@ from typing import Literal, get_args
 
 from nomos.project import Station
 
-Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets"]
+Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets", "pieces", "traps", "free"]
+# Views of the wood itself, face up: the mirror image of the print.
+MIRRORED = ("carved", "pieces")
 Marked = Literal["stays", "goes"]
 STATIONS: tuple[Station, ...] = get_args(Station)
 
@@ -20,7 +22,8 @@ class UiState:
     place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
-        it is carved (mirrored), or all blocks as coloured sheets over each other.
+        it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
+        runs under what, or where the chosen block is free.
     marked : on the carved block, what stays or what goes.
     """
 

@@ -1,0 +1,28 @@
+"""A page of pixels on the sheet."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.proof import Index
+
+Pixels = NDArray[np.uint32]
+
+
+@dataclass(frozen=True, eq=False)
+class Raster:
+    """A page to look colours up for, or of pixels where `labs` is None.
+
+    left_mm, top_mm : where the first pixel lies on the sheet.
+    """
+
+    levels: tuple[Index, ...] | tuple[Pixels, ...]
+    labs: NDArray[np.float64] | None
+    px_per_mm: float
+    left_mm: float
+    top_mm: float
+
+    def table(self) -> bytes:
+        """The colours as bytes, to see whether anything has changed."""
+        return b"" if self.labs is None else self.labs.tobytes()
