@@ -52,6 +52,9 @@ def features_of(
     """What is too fine on each block, by block id. Raises Cancelled."""
     found = {}
     for place, block in enumerate(project.blocks):
+        # What is thin on a sawn block is said of its pieces.
+        if block.kerf_mm is not None:
+            continue
         progress.report(place / len(project.blocks), f"checking {block.name.lower()}")
         found[block.id] = find_features(
             blocks.masks[place], blocks.px_per_mm, line_mm=project.line_mm, tool_mm=project.tool_mm,

@@ -197,10 +197,12 @@ class Choice(QWidget):
         for value, text in options:
             made = button(text)
             made.setCheckable(True)
+            made.setProperty("narrow", True)
             made.clicked.connect(lambda _checked, value=value: self.chosen.emit(value))
             self._group.addButton(made)
             self._buttons[value] = made
-            row.addWidget(made, 1)
+            # Longer words get more of the room.
+            row.addWidget(made, 3 + len(text))
 
     def show_choice(self, value: str) -> None:
         """Show which holds; a value that is none of them shows none."""

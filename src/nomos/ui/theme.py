@@ -126,6 +126,8 @@ def _style(tone: Tones) -> str:
         border-radius: 3px; padding: {pad}px {wide}px; }}
     QPushButton:hover {{ border-color: {tone.accent}; }}
     QPushButton:focus {{ border: 2px solid {tone.accent}; padding: {pad - 1}px {wide - 1}px; }}
+    QPushButton[narrow="true"] {{ padding: {pad}px {scaled(3)}px; }}
+    QPushButton[narrow="true"]:focus {{ padding: {pad - 1}px {scaled(3) - 1}px; }}
     QPushButton:pressed, QPushButton:checked {{ background: {tone.accent_pale}; color: {tone.accent};
         border-color: {tone.accent}; }}
     QPushButton:disabled {{ color: {tone.quiet}; background: transparent; border-color: {tone.line}; }}

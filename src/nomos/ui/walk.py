@@ -3,13 +3,14 @@
 import time
 from dataclasses import replace
 from pathlib import Path
+from typing import get_args
 
 from PyQt6.QtCore import QEventLoop
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
 from nomos.ui.start import Desk
-from nomos.ui.views.state import STATIONS
+from nomos.ui.views.state import STATIONS, Shown
 
 _SECONDS = 300.0
 # What is chosen for the pictures: the third pull, out of place by this, as on a real bench.
@@ -49,6 +50,7 @@ def walk_through(desk: Desk, folder: Path) -> int:
     if not (folder / "packet" / "plan.json").exists():
         raise BadInput(window.notice.text() or "The packet could not be written.")
     print(f"the print packet is in {folder / 'packet'}")
+    _walk_methods(desk, folder)
     # Nothing was asked for: the demo is left as it was found.
     desk.document.stack.setClean()
     window.close()
@@ -62,9 +64,25 @@ def _walk_blocks(desk: Desk, folder: Path) -> None:
     planner.look()
     for part in ("fewer", "joins"):
         station.turn_to(part)
+        desk.controller.show("traps" if part == "joins" else "print")
         settle(desk)
         _save_picture(desk, folder / f"station-2-blocks-{part}.png")
     station.turn_to("blocks")
+    desk.controller.show("print")
+
+
+def _walk_methods(desk: Desk, folder: Path) -> None:
+    """The other demos: a reduction at its method, a jigsaw in its pieces."""
+    for demo, method, shown in (("coldframe", "reduction", "print"), ("pots", "jigsaw", "pieces")):
+        desk.document.stack.setClean()
+        desk.files.open_demo(demo)
+        settle(desk)
+        desk.window.answers.blocks.turn_to("method")
+        for known in get_args(Shown):
+            if known == shown:
+                desk.controller.show(known)
+        settle(desk)
+        _save_picture(desk, folder / f"station-2-blocks-{method}.png")
 
 
 def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:

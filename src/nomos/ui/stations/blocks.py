@@ -70,6 +70,8 @@ class BlocksStation(QScrollArea):
         }  # fmt: skip
         for made in self._groups.values():
             column.addWidget(made)
+        self.findings_title = label("What to know before cutting", kind="name")
+        column.addWidget(self.findings_title)
         column.addWidget(self.findings)
         column.addStretch(1)
         self._is_key = False
@@ -133,6 +135,7 @@ class BlocksStation(QScrollArea):
         self.switch_note.setVisible(bool(view.switches))
         self._show_meetable(view.meetable)
         self.findings.show_findings(notes)
+        self.findings_title.setVisible(bool(notes))
         self.method.show_view(method, view.carried, view.shown)
         self.joins.show_view(view)
         self.hand.show_view(view)

@@ -9,9 +9,13 @@ from nomos.colour import lab_to_hex
 from nomos.order import DRYING_H
 from nomos.project import Project, Proof, Station, kento_or_reason, sheet_labs
 from nomos.project.edits import between_pulls
+from nomos.project.reduction import is_reduction
 from nomos.proof import render_view
 from nomos.ui.views.state import STATIONS, UiState
 from nomos.units import number, size_text
+
+# Small pictures stand in a column of this share of their height.
+_WIDEST = 0.75
 
 STATION_NAMES: dict[Station, str] = {
     "design": "Design",
@@ -61,11 +65,18 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
     size = size_text(project.image.width, project.image.height)
     return {
         "design": f"{len(project.flat.colours)} colours, {size}",
-        "blocks": f"{len(project.blocks)} blocks{found('blocks')}",
+        "blocks": f"{_blocks(project)}{found('blocks')}",
         "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
-        "order": f"{pulls} pulls, {days} day{'s' if days != 1 else ''} drying",
+        "order": f"{pulls} pull{'s' if pulls != 1 else ''}, {days} day{'s' if days != 1 else ''} drying",
         "register": register,
     }
+
+
+def _blocks(project: Project) -> str:
+    count = len(project.blocks)
+    if is_reduction(project):
+        return f"1 board, {count} states"
+    return f"{count} block{'s' if count != 1 else ''}"
 
 
 @dataclass(frozen=True, eq=False)
@@ -119,9 +130,14 @@ def _thumb(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDAr
 
 
 def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = None) -> NDArray[np.uint32]:
-    """A small picture of the sheet's image after so many pulls, for any order of the same pulls."""
+    """A small picture of the sheet's image after so many pulls, for any order of the same pulls.
+
+    tall : its height; a picture wider than three quarters of that is made lower instead.
+    """
     laid = proof.laid
     pad, (height, width) = laid.pad_px, laid.map.index.shape
     window = (float(pad), float(pad), float(width - pad), float(height - pad))
-    wide = max(1, round(tall * (width - 2 * pad) / (height - 2 * pad)))
-    return render_view(laid.levels, sheet_labs(project, laid, pulls), window, (wide, tall))
+    shape = (width - 2 * pad) / (height - 2 * pad)
+    wide = min(tall * shape, tall * _WIDEST)
+    size = max(1, round(wide)), max(1, round(wide / shape))
+    return render_view(laid.levels, sheet_labs(project, laid, pulls), window, size)

@@ -98,8 +98,9 @@ def _plan_picture(
     labs[list(numbers)] = plan.printed
     levels = flat_levels(proof.blocks.labels)
     height, width = proof.blocks.labels.shape
-    wide = max(1, round(tall * width / height))
-    return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), (wide, tall))
+    wide = min(tall * width / height, tall * 0.75)
+    size = max(1, round(wide)), max(1, round(wide * height / width))
+    return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), size)
 
 
 def flat_levels(labels: NDArray[np.uint8]) -> tuple[Index, ...]:

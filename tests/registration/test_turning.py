@@ -1,0 +1,65 @@
+"""Turning a board over: which corner seats; what an untrue board costs, against one turned in full."""
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from nomos.registration import TURNS, Turn, seated_corner, through_board, turning_error
+from nomos.registration.kento import Hand
+
+SIZE = (300.0, 200.0)
+
+
+def place_of(edge: str, side: str) -> tuple[float, float]:
+    """A named corner, face up, x right and y towards the printer."""
+    return (SIZE[0] if side == "right" else 0.0, SIZE[1] if edge == "near" else 0.0)
+
+
+@pytest.mark.parametrize("turn", TURNS)
+@pytest.mark.parametrize("hand", ["left", "right"])
+def test_the_corner_that_seats_is_the_wood_that_comes_to_lie_there(turn: Turn, hand: Hand) -> None:
+    seats = seated_corner(hand, turn)
+    # The jig's corner, seen on the back, is this wood of the front.
+    assert through_board(place_of("near", hand), SIZE, turn) == place_of(seats.edge, seats.side)
+    assert str(seated_corner(hand, None)) == f"near {hand}"
+
+
+@given(st.sampled_from(TURNS), st.floats(0, 300), st.floats(0, 200))
+def test_through_the_board_and_back_is_where_it_was(turn: Turn, x: float, y: float) -> None:
+    there = through_board((x, y), SIZE, turn)
+    assert through_board(there, SIZE, turn) == pytest.approx((x, y))
+    # One axis is kept: a turn is a mirror image, not a half turn.
+    assert (there[0] == x) != (there[1] == y) or (x, y) == there or 2 * x == SIZE[0] or 2 * y == SIZE[1]
+
+
+def seated(board: np.ndarray, drawing: np.ndarray, flush: tuple[int, int]) -> np.ndarray:
+    """A drawing on a board whose edge between two corners is laid flush on y = 0 and pushed to x = 0."""
+    one, other = board[flush[0]], board[flush[1]]
+    along = (other - one) / np.linalg.norm(other - one)
+    turn = np.array([[along[0], along[1]], [-along[1], along[0]]])
+    lying, drawn = (board - one) @ turn.T, (drawing - one) @ turn.T
+    return drawn - [lying[:, 0].min(), 0.0]
+
+
+@given(st.sampled_from(TURNS), st.floats(0.05, 3.0))
+def test_an_untrue_board_is_out_by_no_more_than_is_said(turn: Turn, untrue: float) -> None:
+    """Corners of a board, near right first, u to the left and v away from the printer.
+
+    Its left side leans by so much, and its far edge climbs by so much, over their own lengths.
+    """
+    width, height = SIZE
+    rectangle = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
+    board = rectangle + np.array([(0, 0), (0, 0), (untrue, untrue), (0, 0)])
+    error = turning_error(SIZE, untrue, turn)
+    if turn == "sideways":
+        mirror, flush = np.array([-1.0, 1.0]), (1, 0)
+    else:
+        mirror, flush = np.array([1.0, -1.0]), (3, 2)
+    out = seated(board * mirror, rectangle * mirror, flush) - seated(
+        rectangle * mirror, rectangle * mirror, flush
+    )
+    worst = float(np.hypot(*out.T).max())
+    assert worst <= error.most_mm + 1e-6
+    assert worst > 0.4 * error.most_mm
+    assert turning_error(SIZE, 0.0, turn).most_mm == 0
