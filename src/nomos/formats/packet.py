@@ -33,6 +33,7 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.boards import board_pairs, turned_text
+from nomos.project.closelook import CloseLook, close_findings, look_closely
 from nomos.project.edits import between_pulls, in_register, layers
 from nomos.project.films import zone_colours
 from nomos.project.jigsaw import pieces_of
@@ -82,14 +83,17 @@ def write_packet(
             names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
         # The finished print is the sheet after the last pull.
         names.append(write_file(folder, "proof.png", picture))
-        plan = plan_of(project, blocks, laid)
+        look = look_closely(project, request, blocks, laid)
+        plan = plan_of(project, blocks, laid, look)
         plan["files"] = [*names, "plan.json"]
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, "packet written")
     return plan
 
 
-def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, Any]:
+def plan_of(
+    project: Project, blocks: CutBlocks, laid: LaidSheet, look: CloseLook | None = None
+) -> dict[str, Any]:
     """The plan in figures: order, inks, areas, colours, registration and findings; lengths in mm."""
     assert project.flat is not None
     labs = sheet_labs(project, laid)
@@ -117,7 +121,9 @@ def plan_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> dict[str, A
         ],
         **_method(project, blocks),
         "registration": _registration(project),
-        "findings": findings_as_json(find(project, laid, matches, blocks.borders)),
+        "findings": findings_as_json(
+            (*find(project, laid, matches, blocks.borders), *(close_findings(project, look) if look else ()))
+        ),
     }
 
 

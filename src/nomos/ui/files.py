@@ -74,9 +74,9 @@ class Files(QObject):
                 assets[project.flat.labels] = done.labels_png
             self._document.begin(project, assets)
             self._take_reading(done.reading)
+            self.opened.emit("design")
             for note in done.reading.picture.notes:
                 self.told.emit(note)
-            self.opened.emit("design")
 
         self._runner.run("design", lambda progress: open_sketch(path, progress), begin, self.told.emit)
 

@@ -93,6 +93,7 @@ class Window(QMainWindow):
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(self.runner.cancel)
+        files.opened.connect(self.notice.clear)
         self.welcome.open.clicked.connect(files.open_asked)
         for made, name in (
             (self.welcome.demo, "glasshouse"),
