@@ -1,5 +1,6 @@
 """How much bare paper a misregister opens at the joins, with the trap there is and without any."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from math import cos, pi, sin
 
@@ -7,18 +8,11 @@ import numpy as np
 
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
-from nomos.project.proofing import (
-    CutBlocks,
-    MaskRequest,
-    bare_paper_mm2,
-    coarse,
-    cut_blocks,
-    impressions_to_lay,
-    lay_sheet,
-)
-from nomos.proof import Misregister
+from nomos.project.proofing import CutBlocks, MaskRequest, coarse
+from nomos.proof import Misregister, displaced
+from nomos.separation import BlockPlan, Mask, block_masks
 
-# Sheets are moved at this size, a few milliseconds each; in eight directions.
+# Blocks are moved at this size, a millisecond each; in eight directions.
 _PIXELS = 400_000
 _DIRECTIONS = 8
 
@@ -52,25 +46,43 @@ def opened_by_misregister(
     bare in register already, as the cuts of a jigsaw, is taken off.
     """
     small = coarse(blocks, _PIXELS)
-    bare_masks = replace(request, spreads=(), trap_mm=0.0, drawn=tuple(None for _ in request.drawn))
-    untrapped = coarse(cut_blocks(bare_masks), _PIXELS)
-    worst, without, name = 0.0, 0.0, ""
-    pulls = [pull.id for pull in project.impressions]
-    for place, pull in enumerate(pulls):
-        progress.report(place / len(pulls), "trying blocks out of register")
-        opened = _opened_by(project, small, pull)
-        if opened > worst:
-            worst, name = opened, project.block(project.impression(pull).block).name
-        without = max(without, _opened_by(project, untrapped, pull))
-    return Opened(worst, max(without, worst), name)
+    share = small.px_per_mm / blocks.px_per_mm
+    untrapped = block_masks(small.labels, [_scaled(plan, share) for plan in request.plans], (), 0.0)
+    progress.report(0.3, "trying blocks out of register")
+    opened = _opened_by_each(project, small, small.masks)
+    without = _opened_by_each(project, small, untrapped)
+    worst = max(range(len(opened)), key=lambda place: opened[place], default=None)
+    if worst is None or opened[worst] <= 0:
+        return Opened(0.0, max(without, default=0.0))
+    name = project.block(project.impressions[worst].block).name
+    return Opened(opened[worst], max(*without, opened[worst]), name)
 
 
-def _opened_by(project: Project, blocks: CutBlocks, pull: str) -> float:
-    in_register = [replace(each, offset=Misregister()) for each in impressions_to_lay(project)]
-    before = bare_paper_mm2(project, lay_sheet(blocks, in_register, pad_mm=0))
+def _scaled(plan: BlockPlan, share: float) -> BlockPlan:
+    """A plan for a page of another resolution."""
+    lines = tuple((one, other, width * share) for one, other, width in plan.lines)
+    return replace(plan, lines=lines, kerf_px=None if plan.kerf_px is None else plan.kerf_px * share)
+
+
+def _opened_by_each(project: Project, blocks: CutBlocks, masks: Sequence[Mask]) -> list[float]:
+    """Bare paper that each impression opens at the worst, mm², in print order."""
+    planes = [masks[project.number_of(pull.block)] for pull in project.impressions]
+    covers = np.sum(planes, axis=0, dtype=np.int16) if planes else np.zeros(blocks.labels.shape, np.int16)
+    wanted = np.ones(256, bool)
+    wanted[list(project.bare_colours())] = False
+    to_print = wanted[blocks.labels]
+    before = np.count_nonzero(to_print & (covers == 0))
     found = []
-    for turn in np.arange(_DIRECTIONS) * 2 * pi / _DIRECTIONS:
-        out = Misregister(project.tolerance_mm * cos(turn), project.tolerance_mm * sin(turn))
-        moved = [replace(each, offset=out) if each.pull == pull else each for each in in_register]
-        found.append(bare_paper_mm2(project, lay_sheet(blocks, moved, pad_mm=0)) - before)
-    return max(found, default=0.0)
+    for plane in planes:
+        alone = to_print & (covers == plane)
+        most = max(
+            np.count_nonzero(alone & (displaced(plane, out, blocks.px_per_mm) == 0))
+            for out in _all_round(project.tolerance_mm)
+        )
+        found.append(float(most - before) / blocks.px_per_mm**2)
+    return found
+
+
+def _all_round(by_mm: float) -> list[Misregister]:
+    turns = np.arange(_DIRECTIONS) * 2 * pi / _DIRECTIONS
+    return [Misregister(by_mm * cos(turn), by_mm * sin(turn)) for turn in turns]
