@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from scipy import ndimage
 
-from nomos.separation.fields import field_at, find_fields, measure_borders
+from nomos.separation.fields import field_at, find_fields, measure_borders, touching
 
 PPM = 10.0
 
@@ -47,3 +47,18 @@ def test_outline_of_a_square_field() -> None:
     square = next(field for field in find_fields(labels, PPM) if field.colour == 1)
     assert square.outline_mm == pytest.approx(40, rel=0.06)
     assert [field.colour for field in find_fields(labels, PPM, least_mm2=150)] == [0]
+
+
+def test_one_field_and_what_it_touches() -> None:
+    labels = disc_in_a_page()
+    labels[290:310, 290:310] = 2
+    disc, meets = touching(labels, 200, 300, PPM)
+    assert disc.area_mm2 == pytest.approx(np.pi * 400 - 4, rel=0.005)
+    assert meets[0] == pytest.approx(2 * np.pi * 20, rel=0.01)
+    assert meets[2] == pytest.approx(8, rel=0.1)
+    strip, beside = touching(labels, 750, 10, PPM)
+    assert strip.outline_mm == pytest.approx(2 * (60 + 10), rel=0.03)
+    assert beside == {0: pytest.approx(60, rel=0.06)}
+    borders = measure_borders(labels, 3, PPM)
+    x, y = borders.place_mm[0, 1]
+    assert np.hypot(x - 30.05, y - 30.05) == pytest.approx(20, abs=0.2)

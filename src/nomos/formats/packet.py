@@ -116,6 +116,7 @@ def plan_of(
                 "de00": round(match.de00, 2),
                 "area_mm2": round(match.area_mm2, 1),
                 "bare": match.number in bare,
+                **_borders_of(project, blocks, match.number, look),
             }
             for match in matches
         ],
@@ -125,6 +126,21 @@ def plan_of(
             (*find(project, laid, matches, blocks.borders), *(close_findings(project, look) if look else ()))
         ),
     }
+
+
+def _borders_of(project: Project, blocks: CutBlocks, number: int, look: CloseLook | None) -> dict[str, Any]:
+    """Outline and neighbours of a flat colour, and how many fields it has."""
+    assert project.flat is not None
+    borders, names = blocks.borders, [colour.name for colour in project.flat.colours]
+    own = np.arange(len(borders.area_mm2)) == number
+    meets = borders.shared_mm[number]
+    figures: dict[str, Any] = {
+        "outline_mm": round(borders.outline_mm(own), 1),
+        "meets_mm": {names[n]: round(float(meets[n]), 1) for n in np.argsort(-meets) if meets[n] > 0},
+    }
+    if look is not None:
+        figures["fields"] = sum(field.colour == number for field in look.fields)
+    return figures
 
 
 def findings_as_json(findings: Sequence[Finding]) -> list[dict[str, Any]]:

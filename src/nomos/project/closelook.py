@@ -27,6 +27,7 @@ from nomos.project.parts import (
 from nomos.project.proofing import CutBlocks, LaidSheet, MaskRequest
 from nomos.project.reduction import is_reduction
 from nomos.separation.features import Feature
+from nomos.separation.fields import Field, find_fields
 from nomos.separation.jigsaw import Piece
 from nomos.separation.sharing import Sharing
 
@@ -41,6 +42,7 @@ class CloseLook:
     apart_mm : (colours, colours) between the flat colours of a reduction; None for other methods.
     loose : parts and windows of each state of a board that is cut out.
     opened : what a misregister opens at the joins.
+    fields : the connected fields of the flat design, largest first.
     """
 
     features: dict[str, tuple[Feature, ...]]
@@ -49,6 +51,7 @@ class CloseLook:
     apart_mm: NDArray[np.float64] | None
     loose: tuple[LooseParts, ...]
     opened: Opened
+    fields: tuple[Field, ...]
 
 
 def look_closely(
@@ -71,7 +74,8 @@ def look_closely(
         apart = colours_apart_mm(blocks)
     loose = loose_parts(project, blocks)
     opened = opened_by_misregister(project, request, blocks, progress=Part(progress, 0.8, 1.0))
-    return CloseLook(features, sharing, pieces, apart, loose, opened)
+    fields = find_fields(blocks.labels, blocks.px_per_mm)
+    return CloseLook(features, sharing, pieces, apart, loose, opened, fields)
 
 
 def close_findings(project: Project, look: CloseLook) -> tuple[Finding, ...]:

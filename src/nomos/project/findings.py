@@ -14,7 +14,7 @@ from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
-from nomos.project.trapping import BorderTrap, kisses
+from nomos.project.trapping import BorderTrap, border_traps, kisses
 from nomos.project.ways import of_methods, of_writing
 from nomos.separation.fields import Borders
 from nomos.units import number
@@ -25,6 +25,8 @@ _FAR_DE00 = 5.0
 _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
 _MOST_KISSES = 4
+# An overlap this far from the darker colour shows as a line (chosen by us, no source).
+_SEEN_SEAM_DE00 = 7.0
 
 
 def find(
@@ -166,6 +168,7 @@ def _of_borders(project: Project, borders: Borders) -> list[Finding]:
     # A contour key lies over every border, and hides the join as far as its line reaches.
     if hidden_mm(project) > 0:
         return found
+    found += _seams(project, borders)
     for trap, length in kisses(project, borders)[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (
@@ -181,10 +184,45 @@ def _of_borders(project: Project, borders: Borders) -> list[Finding]:
                 f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
                 f"opens up to {number(project.tolerance_mm * length, 0)} mm² of bare paper.",
                 remedy,
+                _on_border(project, borders, trap),
                 cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
             )
         )
     return found
+
+
+def _seams(project: Project, borders: Borders) -> list[Finding]:
+    """The overlap that shows most, of those that are taken before a gap."""
+    assert project.flat is not None
+    seen = [
+        (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
+        for trap in border_traps(project)
+        if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
+    ]
+    seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]
+    if not seen:
+        return []
+    trap, length = max(seen, key=lambda each: each[0].seam_de00)
+    names = [project.flat.colours[n].name for n in (trap.lighter, trap.darker)]
+    more = f" {len(seen)} borders show one." if len(seen) > 1 else ""
+    below = float(np.floor(trap.seam_de00))
+    return [
+        Finding(
+            "could show",
+            "blocks",
+            f"Where {names[0]} runs under {names[1]} a dark seam shows, {number(project.trap_mm)} mm wide, "
+            f"ΔE {number(trap.seam_de00, 0)}, along {number(length, 0)} mm.{more}",
+            "A key line over the join would hide it; or let the two only kiss, and register closely.",
+            _on_border(project, borders, trap),
+            cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),
+        )
+    ]
+
+
+def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[float, float] | None:
+    """A place on the sheet where two colours meet."""
+    x, y = borders.place_mm[trap.lighter, trap.darker]
+    return None if np.isnan(x) else (float(project.image.left + x), float(project.image.top + y))
 
 
 def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:

@@ -32,11 +32,13 @@ class Borders:
     shared_mm : (n, n) float64, symmetric, zero on the diagonal: border length of each pair of colours.
     edge_mm : (n,) float64, how long each colour runs along the image's edge.
     area_mm2 : (n,) float64.
+    place_mm : (n, n, 2) float64, a place on each border, from the image's top left; NaN where there is none.
     """
 
     shared_mm: Array
     edge_mm: Array
     area_mm2: Array
+    place_mm: Array
 
     def outline_mm(self, colours: NDArray[np.bool_]) -> float:
         """Outline of what prints when these colours do. colours : (n,) bool."""
@@ -79,7 +81,41 @@ def measure_borders(labels: Labels, count: int, px_per_mm: float) -> Borders:
     rim = np.concatenate([labels[0], labels[-1], labels[:, 0], labels[:, -1]])
     edge = np.bincount(rim, minlength=count)[:count] / px_per_mm
     area = np.bincount(labels.ravel(), minlength=count)[:count] / px_per_mm**2
-    return Borders(shared, edge.astype(np.float64), area.astype(np.float64))
+    places = _places(labels, count) / px_per_mm
+    return Borders(shared, edge.astype(np.float64), area.astype(np.float64), places)
+
+
+def _places(labels: Labels, count: int) -> Array:
+    """Where each pair of colours first meets, in pixels. (count, count, 2), NaN for those that do not."""
+    found = np.full((count, count, 2), np.nan)
+    for one, other, shift in (
+        (labels[1:], labels[:-1], (0.5, 1.0)), (labels[:, 1:], labels[:, :-1], (1.0, 0.5)),
+    ):  # fmt: skip
+        rows, columns = np.nonzero(one != other)
+        pair = one[rows, columns].astype(np.int64) * _COLOURS + other[rows, columns]
+        codes, first = np.unique(pair, return_index=True)
+        a, b = codes // _COLOURS, codes % _COLOURS
+        at = np.stack([columns[first] + shift[0], rows[first] + shift[1]], axis=-1)
+        found[a, b], found[b, a] = at, at
+    return found
+
+
+def touching(labels: Labels, x: int, y: int, px_per_mm: float) -> tuple[Field, dict[int, float]]:
+    """The field at a pixel, and how long in mm it meets each other colour."""
+    own = field_at(labels, x, y)
+    rows, columns = np.flatnonzero(own.any(axis=1)), np.flatnonzero(own.any(axis=0))
+    window = (
+        slice(max(rows[0] - 1, 0), rows[-1] + 2), slice(max(columns[0] - 1, 0), columns[-1] + 2),
+    )  # fmt: skip
+    # Its own number is one that no colour has, so that other fields of its colour are neighbours too.
+    page = np.where(own[window], 255, labels[window]).astype(np.uint8)
+    square, slanted = _pairs(page, _COLOURS)
+    shared = (square[255] + slanted[255] / np.sqrt(2)) * np.pi / 8 / px_per_mm
+    on_rim = own[0].sum() + own[-1].sum() + own[:, 0].sum() + own[:, -1].sum()
+    outline = float(shared.sum() + on_rim / px_per_mm)
+    area = float(own.sum() / px_per_mm**2)
+    field = Field(int(labels[y, x]), area, outline, ((x + 0.5) / px_per_mm, (y + 0.5) / px_per_mm))
+    return field, {int(n): float(shared[n]) for n in np.flatnonzero(shared)}
 
 
 def find_fields(labels: Labels, px_per_mm: float, *, least_mm2: float = 0.0) -> tuple[Field, ...]:

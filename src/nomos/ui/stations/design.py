@@ -57,10 +57,11 @@ class DesignStation(QScrollArea):
         self.merge.setAccessibleName("Merge this colour into another")
         self.split = button("Split the clicked field off")
         self.editor = ColourEditor()
+        self.field = label(kind="quiet")
         self.findings = FindingList()
         for part in (
             self.title, self.source, self.shown, self.fields, self.curve_note, self.curve, self.rows,
-            self.name, self.editor, self.bare, self.merge, self.split, self.findings,
+            self.field, self.name, self.editor, self.bare, self.merge, self.split, self.findings,
         ):  # fmt: skip
             column.addWidget(part)
         column.addStretch(1)
@@ -119,6 +120,8 @@ class DesignStation(QScrollArea):
             self.bare.setText(
                 "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"
             )
+        self.field.setText(view.field)
+        self.field.setVisible(bool(view.field))
         self.findings.show_findings(notes)
 
     def _show_merge(self, view: DesignView) -> None:

@@ -1,6 +1,7 @@
 """The answers of the five stations."""
 
 import math
+from collections import Counter
 from dataclasses import dataclass
 
 import numpy as np
@@ -22,6 +23,7 @@ from nomos.project import (
 from nomos.project.edits import in_rule_order, layers, moved_impression
 from nomos.project.reduction import cut_before
 from nomos.registration import KentoSettings
+from nomos.separation.fields import touching
 from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
 from nomos.ui.views.rows import Note, Row
@@ -32,6 +34,7 @@ from nomos.units import number, size_text
 PATCHES = 24
 PAPER_ROW = "paper"
 MOST_CHROMA = 100.0
+_MOST_NEIGHBOURS = 4
 
 
 @dataclass(frozen=True)
@@ -113,6 +116,7 @@ class DesignView:
     strips: ColourStrips | None
     shown: str
     has_source: bool
+    field: str
 
 
 def design_view(project: Project, proof: Proof | None, state: UiState) -> DesignView | None:
@@ -123,11 +127,14 @@ def design_view(project: Project, proof: Proof | None, state: UiState) -> Design
     areas = {match.number: match.area_mm2 for match in proof.matches} if proof else {}
     total = sum(areas.values()) or 1.0
     bare = project.bare_colours()
+    look = proof.close if proof else None
+    counts = Counter(field.colour for field in look.fields) if look else Counter()
     rows = []
     for place, colour in enumerate(flat.colours):
         area = areas.get(place)
         figure = f"{number(100 * area / total)} %" if area is not None else ""
         quiet = f"Lab {lab_text(colour.lab)}" + (f", {number(area, 0)} mm²" if area is not None else "")
+        quiet += f", {counts[place]} fields" if counts.get(place, 0) > 1 else ""
         name = f"{colour.name} (bare paper)" if place in bare else colour.name
         rows.append(Row(str(place), lab_to_hex(np.array(colour.lab)), name, figure, quiet))
     chosen = state.colour if state.colour is not None and state.colour < len(flat.colours) else None
@@ -148,7 +155,29 @@ def design_view(project: Project, proof: Proof | None, state: UiState) -> Design
         strips=colour_strips(picked.lab) if picked else None,
         shown=state.shown,
         has_source=project.source is not None,
+        field=_field_text(project, proof, state),
     )
+
+
+_measured: dict[tuple[int, tuple[int, int]], str] = {}
+
+
+def _field_text(project: Project, proof: Proof | None, state: UiState) -> str:
+    """The field last clicked: its area, outline and neighbours."""
+    if proof is None or project.flat is None or state.place is None:
+        return ""
+    labels, names = proof.blocks.labels, [colour.name for colour in project.flat.colours]
+    key = (id(labels), state.place)
+    if key not in _measured:
+        _measured.clear()
+        field, meets = touching(labels, *state.place, proof.blocks.px_per_mm)
+        longest = sorted(meets.items(), key=lambda each: -each[1])[:_MOST_NEIGHBOURS]
+        beside = ", ".join(f"{names[n]} {number(mm, 0)} mm" for n, mm in longest if n < len(names))
+        _measured[key] = (
+            f"This field: {number(field.area_mm2, 0)} mm², outline {number(field.outline_mm, 0)} mm"
+            + (f"; meets {beside}." if beside else ".")
+        )
+    return _measured[key]
 
 
 @dataclass(frozen=True)
