@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos import typeface
 from nomos.errors import BadInput
-from nomos.formats.template import CHECK_BAR_MM, FACE_TEXT, HEADER_MM, Template
+from nomos.formats.template import CHECK_BAR_MM, LINE_MM, NARROWEST_MM, Template
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
@@ -35,7 +35,6 @@ _OVERLAP_MM = 10.0
 _CROP_MM = 5.0
 # Lines on the very edge of a drawing keep their whole width.
 _BLEED_MM = 0.6
-_NARROWEST_MM = 120.0
 _GREY = 0.66
 _LABEL_PT = 9
 _PALE = 0.92
@@ -115,13 +114,13 @@ def templates_pdf(
 
 
 def _draw_pages(canvas: "Canvas", template: Template, paper: str) -> None:
-    drawing = max(template.size_mm[0], _NARROWEST_MM), template.size_mm[1] + HEADER_MM
+    drawing = max(template.size_mm[0], NARROWEST_MM), template.size_mm[1] + template.header_mm
     tiling = plan_tiles(drawing, paper)
     canvas.beginForm(
         template.name, -_BLEED_MM * MM, -_BLEED_MM * MM,
         (drawing[0] + _BLEED_MM) * MM, (drawing[1] + _BLEED_MM) * MM,
     )  # fmt: skip
-    _Pen(canvas, drawing[1]).template(template)
+    _Pen(canvas, drawing[1], template.header_mm).template(template)
     canvas.endForm()
     for row in range(tiling.rows):
         for column in range(tiling.columns):
@@ -194,19 +193,18 @@ def _foot(canvas: "Canvas", template: Template, tiling: Tiling, column: int, row
 class _Pen:
     """Draws with y running down from the top of a drawing, in mm."""
 
-    def __init__(self, canvas: "Canvas", height_mm: float) -> None:
-        self._canvas, self._height = canvas, height_mm
+    def __init__(self, canvas: "Canvas", height_mm: float, header_mm: float) -> None:
+        self._canvas, self._height, self._header = canvas, height_mm, header_mm
 
     def template(self, template: Template) -> None:
         """The whole drawing: header, block edge, printing areas, notches, marked corner."""
         canvas = self._canvas
         self._text(0, 4.5, template.heading, 12, bold=True)
-        self._text(0, 9.0, f"{template.title}. {FACE_TEXT[template.face]}", 8.5)
-        self._text(0, 12.8, template.details, 8.5)
-        self._text(0, 16.2, template.note, 7.5)
+        for place, line in enumerate(template.lines):
+            self._text(0, 9.0 + place * LINE_MM, line, 8)
         canvas.setLineWidth(0.4)
         # In the header's right end, clear of the text on the narrowest template.
-        width = max(template.size_mm[0], _NARROWEST_MM)
+        width = max(template.size_mm[0], NARROWEST_MM)
         share = 12 / len(template.colours)
         for place, colour in enumerate(template.colours):
             canvas.setFillColor(colour)
@@ -244,9 +242,9 @@ class _Pen:
             size = _LABEL_PT
             wide = self._canvas.stringWidth(word, "Lato-Bold", size) / MM
             self._canvas.setFillGray(1)
-            base = self._height - HEADER_MM - y - 1.3
+            base = self._height - self._header - y - 1.3
             self._canvas.rect((x - wide / 2 - 0.6) * MM, (base - 0.8) * MM, (wide + 1.2) * MM, 4 * MM, 0, 1)
-            self._text(x - wide / 2, HEADER_MM + y + 1.3, word, size, bold=True)
+            self._text(x - wide / 2, self._header + y + 1.3, word, size, bold=True)
 
     def _cut_now(self, template: Template) -> None:
         canvas = self._canvas
@@ -298,7 +296,7 @@ class _Pen:
         self._canvas.drawPath(path, stroke=1, fill=0)
 
     def _add(self, path: Any, points: Any, *, closed: bool) -> None:
-        base = self._height - HEADER_MM
+        base = self._height - self._header
         for place, (x, y) in enumerate(points):
             (path.lineTo if place else path.moveTo)(x * MM, (base - y) * MM)
         if closed:

@@ -5,7 +5,7 @@ from typing import Any
 
 from lxml import etree
 
-from nomos.formats.template import CHECK_BAR_MM, FACE_TEXT, HEADER_MM, Template
+from nomos.formats.template import CHECK_BAR_MM, LINE_MM, Template
 
 _NS = "http://www.w3.org/2000/svg"
 _FOOT_MM = 10.0
@@ -18,7 +18,7 @@ def template_svg(template: Template) -> bytes:
     notch floors, the sheet and the block's edge are groups with these names.
     """
     width = max(template.size_mm[0], CHECK_BAR_MM)
-    height = HEADER_MM + template.size_mm[1] + _FOOT_MM
+    height = template.header_mm + template.size_mm[1] + _FOOT_MM
     root = etree.Element(
         f"{{{_NS}}}svg",
         {"width": f"{width:g}mm", "height": f"{height:g}mm", "viewBox": f"0 0 {width:g} {height:g}"},
@@ -26,12 +26,12 @@ def template_svg(template: Template) -> bytes:
     )
     _child(root, "title").text = f"{template.title}: {template.heading}"
     text = _group(root, "heading", fill="#000000")
-    for y, size, line in (
-        (5, 4.2, template.heading), (10, 3, FACE_TEXT[template.face]), (14, 3, template.details)
-    ):  # fmt: skip
-        attributes = {"x": "0", "y": f"{y}", "font-family": "Lato, sans-serif", "font-size": f"{size}"}
+    said = [(5.0, 4.2, template.heading)]
+    said += [(10.0 + place * LINE_MM, 2.8, line) for place, line in enumerate(template.lines)]
+    for y, size, line in said:
+        attributes = {"x": "0", "y": f"{y:g}", "font-family": "Lato, sans-serif", "font-size": f"{size:g}"}
         _child(text, "text", **attributes).text = line
-    page = _group(root, "template", transform=f"translate(0 {HEADER_MM:g})")
+    page = _group(root, "template", transform=f"translate(0 {template.header_mm:g})")
     if template.cut_now:
         pale = _group(page, "cut-now", fill="#ebebeb", **{"fill-rule": "evenodd"})
         for area in template.cut_now:

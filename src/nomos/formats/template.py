@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from textwrap import wrap
 from typing import Literal
 
 import numpy as np
@@ -17,6 +18,7 @@ from nomos.project.model import Block, Impression, ProjectError
 from nomos.project.reduction import is_reduction
 from nomos.registration import Kento, Point, Rect, seated_corner
 from nomos.separation import Mask, Ring, outlines
+from nomos.separation.jigsaw import Piece
 from nomos.separation.zones import zone_page
 from nomos.units import number, size_text
 
@@ -24,7 +26,10 @@ Face = Literal["block", "tracing"]
 FACES: tuple[Face, ...] = ("block", "tracing")
 
 CHECK_BAR_MM = 100.0
-HEADER_MM = 17.0
+# The header: a heading, and lines below it this far apart; three of them without anything special.
+_HEADING_MM, LINE_MM = 7.2, 3.7
+# About what a letter of a header line takes, so that lines are broken where the drawing ends.
+_LETTER_MM, NARROWEST_MM = 1.32, 120.0
 CORNER_MARK_MM = 6.0
 CUT_NOW_TEXT = "Pale and dashed: cut this away now. Grey: keep it. White: already gone."
 
@@ -51,6 +56,7 @@ class Template:
     walls, floors : the notches' walls as lines and their floors as closed shapes.
     corner : the marked corner of the block, the same wood on every block of the set.
     front_corner : on the back of a board, the corner that is marked solid on its front.
+    legend : which pieces are inked with what.
     """
 
     name: str
@@ -69,14 +75,22 @@ class Template:
     saw: tuple[tuple[Point, ...], ...] = ()
     labels: tuple[tuple[float, float, str], ...] = ()
     front_corner: tuple[Point, ...] = ()
+    legend: str = ""
 
     @property
-    def note(self) -> str:
-        """What the lines mean."""
-        said = [NOTCH_TEXT]
+    def lines(self) -> tuple[str, ...]:
+        """What stands under the heading, broken to the width of the drawing."""
+        said = [f"{self.title}. {FACE_TEXT[self.face]}", self.details, NOTCH_TEXT]
         said += [CUT_NOW_TEXT] if self.cut_now else []
         said += [SAW_TEXT] if self.saw else []
-        return " ".join(said)
+        said += [self.legend] if self.legend else []
+        letters = int(max(self.size_mm[0], NARROWEST_MM) / _LETTER_MM)
+        return tuple(line for text in said for line in wrap(text, letters))
+
+    @property
+    def header_mm(self) -> float:
+        """Height of the heading and its lines."""
+        return _HEADING_MM + LINE_MM * len(self.lines)
 
 
 @dataclass(frozen=True, eq=False)
@@ -87,6 +101,7 @@ class _Drawing:
     gone: tuple[tuple[Ring, ...], ...] = ()
     saw: tuple[Ring, ...] = ()
     labels: tuple[tuple[float, float, str], ...] = ()
+    legend: str = ""
 
 
 def templates(
@@ -122,11 +137,25 @@ def _drawing(project: Project, blocks: CutBlocks, block: Block, mask: Mask, befo
     if block.kerf_mm is not None:
         pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
         labels = tuple((*piece.place, str(piece.number)) for piece in pieces)
-        return _Drawing(rings, saw=(*(piece.path for piece in pieces), *_border(project)), labels=labels)
+        saw = (*(piece.path for piece in pieces), *_border(project))
+        return _Drawing(rings, saw=saw, labels=labels, legend=_legend(project, block, pieces))
     pull = next(each for each in project.impressions if each.block == block.id)
     if len(pull.zones) > 1:
         return _Drawing(rings, labels=_zone_labels(project, blocks, pull, mask))
     return _Drawing(rings)
+
+
+def _legend(project: Project, block: Block, pieces: Sequence[Piece]) -> str:
+    """The pieces of each ink: "Leaf: 1, 7. Clay: 6, 9."; what no ink prints stays bare."""
+    pull = next(each for each in project.impressions if each.block == block.id)
+    said = []
+    for place, zone in enumerate(pull.zones):
+        own = zone_colours(project, pull, place)
+        numbers = ", ".join(str(piece.number) for piece in pieces if piece.colour in own)
+        said.append(f"{project.ink(zone.ink).name}: {numbers}.")
+    bare = [str(piece.number) for piece in pieces if piece.colour not in block.colours]
+    said += [f"Not inked: {', '.join(bare)}."] if bare else []
+    return " ".join(said)
 
 
 def _border(project: Project) -> tuple[Ring, Ring]:
@@ -169,9 +198,9 @@ def _heading(project: Project, block: Block) -> str:
     if block.board and not is_reduction(project):
         kind += f", {block.face} of board {block.board.removeprefix('board')}"
     pulls = " and ".join(str(place) for place in at)
-    some = "; ".join(inks) if len(inks) <= _MOST_INKS else f"{len(inks)} inks, named on the block"
     word = "Inks" if len(inks) > 1 else "Ink"
-    return f"{pulls} of {len(project.impressions)}: {block.name}{kind}. {word} {some}"
+    some = f"{word} {'; '.join(inks)}" if len(inks) <= _MOST_INKS else f"{len(inks)} inks"
+    return f"{pulls} of {len(project.impressions)}: {block.name}{kind}. {some}"
 
 
 def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, face: Face) -> Template:
@@ -220,6 +249,7 @@ def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, f
         ),
         labels=tuple((*turned(((image.left + x, image.top + y),))[0], word) for x, y, word in drawing.labels),
         front_corner=front_corner,
+        legend=drawing.legend,
     )
 
 
