@@ -82,7 +82,7 @@ def test_what_prints_is_where_it_belongs_in_mm(
         block_left = 12.0  # wood beyond the corner side
         wanted = 212 - (block_left + right) if template.face == "block" else block_left + left
         assert xs.min() / PX - edge == pytest.approx(wanted, abs=0.3)
-        assert (ys.min() / PX) - (8 + 17) == pytest.approx(top, abs=0.4)
+        assert (ys.min() / PX) - (8 + template.header_mm) == pytest.approx(top, abs=0.4)
 
 
 def test_the_two_faces_are_mirror_images(drawn: Sequence[Template]) -> None:
