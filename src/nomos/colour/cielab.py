@@ -25,12 +25,12 @@ def _adaptation(source_white: Array, target_white: Array) -> Array:
 
 
 _SRGB_TO_XYZ: Array = _adaptation(_SRGB_TO_XYZ_D65.sum(axis=1), WHITE_XYZ) @ _SRGB_TO_XYZ_D65
-_XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(_SRGB_TO_XYZ), np.float64)
+XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(_SRGB_TO_XYZ), np.float64)
 
 
-def xyz_to_lab(xyz: Array) -> Array:
-    """CIELAB of tristimulus values relative to the D50 white. (..., 3) to (..., 3). CIE 15."""
-    t = np.asarray(xyz) / WHITE_XYZ
+def xyz_to_lab(xyz: Array, white: Array = WHITE_XYZ) -> Array:
+    """CIELAB of tristimulus values relative to a white, D50 by default. (..., 3) to (..., 3). CIE 15."""
+    t = np.asarray(xyz) / white
     f = np.where(t > _DELTA**3, np.cbrt(t), t / (3 * _DELTA**2) + 4 / 29)
     x, y, z = np.moveaxis(f, -1, 0)
     return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
@@ -49,13 +49,15 @@ def reflectance_to_lab(reflectance: Array) -> Array:
     return xyz_to_lab(reflectance_to_xyz(reflectance))
 
 
-def _srgb_encode(linear: Array) -> Array:
+def srgb_encode(linear: Array) -> Array:
+    """sRGB shares 0 to 1 of linear ones. IEC 61966-2-1."""
     return np.where(
         linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055
     )
 
 
-def _srgb_decode(encoded: Array) -> Array:
+def srgb_decode(encoded: Array) -> Array:
+    """Linear shares of sRGB ones, 0 to 1. IEC 61966-2-1."""
     return np.where(encoded <= 0.04045, encoded / 12.92, ((encoded + 0.055) / 1.055) ** 2.4)
 
 
@@ -74,13 +76,13 @@ def lab_to_srgb(lab: Array) -> NDArray[np.uint8]:
     ----------
     IEC 61966-2-1:1999; Lam (1985).
     """
-    linear = lab_to_xyz(lab) @ _XYZ_TO_SRGB.T
-    return np.rint(255 * np.clip(_srgb_encode(linear), 0, 1)).astype(np.uint8)
+    linear = lab_to_xyz(lab) @ XYZ_TO_SRGB.T
+    return np.rint(255 * np.clip(srgb_encode(linear), 0, 1)).astype(np.uint8)
 
 
 def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
     """CIELAB D50/2 deg of sRGB values on the scale 0 to 255. (..., 3) to (..., 3)."""
-    return xyz_to_lab(_srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ _SRGB_TO_XYZ.T)
+    return xyz_to_lab(srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ _SRGB_TO_XYZ.T)
 
 
 def lab_to_hex(lab: Array) -> str:

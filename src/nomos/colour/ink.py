@@ -61,10 +61,10 @@ def _solid(lab: tuple[float, ...], opacity: Opacity, paper: tuple[float, ...]) -
     # A white film (K = 0) on the ground reaches `wanted` at this scattering:
     needed = 1 / (1 - wanted) - 1 / (1 - ground)
     scattering = np.maximum(SCATTERING[opacity], needed)
-    return _absorption_for(wanted, ground, scattering), scattering, k1
+    return absorption_for(wanted, ground, scattering), scattering, k1
 
 
-def _absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
+def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
     """K that brings a film of unit thickness to `wanted`; R falls steadily as K grows."""
     low = np.zeros_like(wanted)
     high = np.full_like(wanted, _MOST_ABSORBING)

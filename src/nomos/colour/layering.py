@@ -67,6 +67,27 @@ def film_over(ground: Array, absorption: Array, scattering: Array, thickness: fl
     return (ground + u * (s - ground * (k + s))) / (1 + u * (k + s - ground * s))
 
 
+# How far light spreads under the paper's surface between covered and open places: 1 not at all, 2 far
+# (Yule & Nielsen 1951; 2 is usual for uncoated paper, from memory).
+YULE_NIELSEN_N = 2.0
+
+
+def partly_covered(open_: Array, covered: Array, cover: float, n: float = YULE_NIELSEN_N) -> Array:
+    """Reflectance of a surface of which a share is covered by a film.
+
+    Parameters
+    ----------
+    open_, covered : (..., 36) internal reflectance of both parts.
+    cover : share that is covered, 0 to 1.
+    n : Yule and Nielsen's factor.
+
+    References
+    ----------
+    Neugebauer (1937), Yule & Nielsen (1951): R = (sum a_i R_i^(1/n))^n.
+    """
+    return ((1 - cover) * open_ ** (1 / n) + cover * covered ** (1 / n)) ** n
+
+
 @dataclass(frozen=True, eq=False)
 class Ground:
     """Bare paper: internal reflectance (36,) and its surface term k1."""
@@ -87,12 +108,14 @@ class Film:
     """One ink film: K and S (36,) for the solid, surface term k1, thickness in solids.
 
     Extender thins K and S alike, so a strength of 0.5 is half the film.
+    cover : share of the surface that it covers; rough paper and grain stay open in places.
     """
 
     absorption: Array
     scattering: Array
     k1: float
     thickness: float = 1.0
+    cover: float = 1.0
 
 
 def surface_term(measured: Array) -> float:
@@ -130,6 +153,8 @@ def overprints(ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | 
     internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
     k1 = np.full((len(rows), 1), ground.k1)
     for film, printed in zip(films, rows.T, strict=True):
-        internal[printed] = film_over(internal[printed], film.absorption, film.scattering, film.thickness)
-        k1[printed] += min(1.0, film.thickness) * (film.k1 - k1[printed])
+        below = internal[printed]
+        laid = film_over(below, film.absorption, film.scattering, film.thickness)
+        internal[printed] = laid if film.cover >= 1 else partly_covered(below, laid, film.cover)
+        k1[printed] += min(1.0, film.thickness) * film.cover * (film.k1 - k1[printed])
     return to_measured(internal, k1)

@@ -20,6 +20,8 @@ BANDS = len(WAVELENGTHS_NM)
 # CIE 15: tristimulus weights under D50 for the 2 degree observer, scaled so that
 # a perfect white has Y = 1.
 XYZ_WEIGHTS: Array = _TABLE[:, 1:4] * _TABLE[:, 4:5] / (_TABLE[:, 2] @ _TABLE[:, 4])
+# The 2 degree observer itself, (36, 3).
+CIE_OBSERVER: Array = _TABLE[:, 1:4]
 WHITE_XYZ: Array = XYZ_WEIGHTS.sum(axis=0)
 
 

@@ -1,0 +1,236 @@
+"""Recipes: which inks of a shelf, in which shares, show a wanted colour."""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from itertools import combinations, product
+
+import numpy as np
+
+from nomos.colour.cielab import delta_e00, reflectance_to_lab
+from nomos.colour.layering import SURFACE_K1, Film, film_over, to_measured
+from nomos.colour.spec import Lab
+from nomos.colour.spectra import BANDS, Array
+from nomos.progress import NULL_PROGRESS, Progress
+
+MOST_INKS = 3
+# Of the subsets that a coarse lattice finds best, so many are worked out.
+_REFINED = 12
+_INK_SHARES = (1.0, 0.7, 0.45, 0.28, 0.16, 0.08, 0.04, 0.015)
+_WHITE_SHARES = (0.0, 0.12, 0.35, 0.7)
+_RATIOS = {1: 1, 2: 8, 3: 5, 4: 4}
+# Less of a component than this is left out: it cannot be weighed.
+_LEAST_SHARE = 0.002
+
+
+@dataclass(frozen=True, eq=False)
+class Pigment:
+    """A tub that can be mixed from: K and S (36,) of its solid film, surface term, and cost of 100 g."""
+
+    name: str
+    absorption: Array
+    scattering: Array
+    k1: float = SURFACE_K1
+    cost: float = 0.0
+
+
+EXTENDER = Pigment("Extender", np.zeros(BANDS), np.zeros(BANDS))
+
+
+@dataclass(frozen=True, eq=False)
+class Recipe:
+    """Shares of some tubs that add up to 1, what they show, and how they hide.
+
+    hiding : the share of the ground's contrast that the film takes away, 0 clear to 1 opaque.
+    """
+
+    names: tuple[str, ...]
+    shares: tuple[float, ...]
+    lab: Lab
+    de00: float
+    hiding: float
+    cost: float
+
+    @property
+    def inks(self) -> int:
+        """How many inks are in it, extender and white not counted."""
+        return sum(name not in (EXTENDER.name, WHITE_NAME) for name in self.names)
+
+
+WHITE_NAME = "White"
+
+
+@dataclass(frozen=True, eq=False)
+class Underlay:
+    """What a mixture lies on: internal reflectance (36,), and the thickness of the film in solids."""
+
+    internal: Array
+    thickness: float = 1.0
+
+
+def mixed(pigments: Sequence[Pigment], shares: Sequence[float] | Array, thickness: float = 1.0) -> Film:
+    """The film of a mixture: K and S add by amount.
+
+    References
+    ----------
+    Duncan (1940).
+    """
+    c = np.asarray(shares, np.float64)
+    k = c @ np.array([each.absorption for each in pigments])
+    s = c @ np.array([each.scattering for each in pigments])
+    return Film(k, s, float(c @ [each.k1 for each in pigments]), thickness)
+
+
+def mixture_labs(pigments: Sequence[Pigment], shares: Array, ground: Underlay) -> Array:
+    """CIELAB of many mixtures over one ground. shares : (n, pigments). (n, 3)."""
+    k = shares @ np.array([each.absorption for each in pigments])
+    s = shares @ np.array([each.scattering for each in pigments])
+    k1 = shares @ np.array([each.k1 for each in pigments])
+    return reflectance_to_lab(to_measured(film_over(ground.internal, k, s, ground.thickness), k1[:, None]))
+
+
+def find_recipes(
+    target: Lab,
+    shelf: Sequence[Pigment],
+    ground: Underlay,
+    *,
+    most_inks: int = MOST_INKS,
+    white: Pigment | None = None,
+    progress: Progress = NULL_PROGRESS,
+) -> tuple[Recipe, ...]:
+    """Recipes for a wanted colour, the best first, no two of the same tubs.
+
+    Parameters
+    ----------
+    target : CIELAB D50/2 deg that is to be seen over the ground.
+    shelf : inks to choose from, extender and white not among them.
+    ground : paper, or paper with what is printed already.
+    most_inks : in one recipe, beside extender and white.
+    white : an opaque white that may be added; None without.
+
+    Notes
+    -----
+    Every subset of the shelf is tried on a coarse lattice of shares; the best
+    are worked out by least squares in CIELAB and then on ΔE00 itself by the
+    simplex of Nelder & Mead (1965). Deterministic.
+
+    Raises
+    ------
+    Cancelled : called off through `progress`.
+    """
+    extra = [EXTENDER] if white is None else [EXTENDER, white]
+    subsets = [s for size in range(1, most_inks + 1) for s in combinations(range(len(shelf)), size)]
+    seeds: list[tuple[float, tuple[int, ...], Array]] = []
+    for place, subset in enumerate(subsets):
+        if place % 32 == 0:
+            progress.report(0.6 * place / len(subsets), "trying mixtures")
+        pigments = [*(shelf[n] for n in subset), *extra]
+        lattice = _lattice(len(subset), len(extra))
+        distance = delta_e00(mixture_labs(pigments, lattice, ground), np.array(target))
+        best = int(distance.argmin())
+        seeds.append((float(distance[best]), subset, lattice[best]))
+    # The best of each size are kept: fewer inks may be worth a little.
+    seeds.sort(key=lambda seed: seed[0])
+    kept = seeds[:_REFINED]
+    kept += [
+        s
+        for size in range(1, most_inks)
+        for s in [x for x in seeds if len(x[1]) == size][:3]
+        if s not in kept
+    ]
+    found: dict[tuple[str, ...], Recipe] = {}
+    for place, (_, subset, start) in enumerate(kept):
+        progress.report(0.6 + 0.4 * place / len(kept), "working recipes out")
+        recipe = _worked_out(target, [*(shelf[n] for n in subset), *extra], start, ground)
+        if recipe.names not in found or recipe.de00 < found[recipe.names].de00:
+            found[recipe.names] = recipe
+    return tuple(sorted(found.values(), key=lambda recipe: (round(recipe.de00, 2), recipe.inks)))
+
+
+def _lattice(inks: int, extras: int) -> Array:
+    """Coarse shares of some inks, of extender, and of white if there are two extras. (n, inks + extras)."""
+    ratios = [np.array(r) / sum(r) for r in _whole_ratios(inks, _RATIOS.get(inks, 3))]
+    rows = []
+    for ratio, share, white in product(ratios, _INK_SHARES, _WHITE_SHARES if extras > 1 else (0.0,)):
+        ink = share * (1 - white)
+        rows.append([*(ratio * ink), max(1 - ink - white, 0.0), *([white] if extras > 1 else [])])
+    return np.array(rows)
+
+
+def _whole_ratios(count: int, steps: int) -> Iterator[tuple[int, ...]]:
+    """All ways to part `steps` among some inks, each getting at least one."""
+    if count == 1:
+        yield (max(steps, 1),)
+        return
+    for first in range(1, steps - count + 2):
+        for rest in _whole_ratios(count - 1, steps - first):
+            yield (first, *rest)
+
+
+def _worked_out(target: Lab, pigments: Sequence[Pigment], start: Array, ground: Underlay) -> Recipe:
+    from scipy.optimize import least_squares, minimize
+
+    aim = np.array(target)
+
+    def shares_of(z: Array) -> Array:
+        weights = np.exp(z - z.max())
+        return weights / weights.sum()
+
+    def lab_of(shares: Array) -> Array:
+        return mixture_labs(pigments, shares[None], ground)[0]
+
+    z = np.log(np.maximum(start, 1e-4))
+    fitted = least_squares(lambda each: lab_of(shares_of(each)) - aim, z, max_nfev=25)
+    polished = minimize(
+        lambda each: float(delta_e00(lab_of(shares_of(each)), aim)), fitted.x, method="Nelder-Mead",
+        options={"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4},
+    )  # fmt: skip
+    tried = [start, shares_of(fitted.x), shares_of(polished.x)]
+    # What cannot be weighed is left out; whether that is as good decides the distance.
+    tried = [shares for each in tried for shares in (each, _without_traces(each))]
+    distances = [float(delta_e00(lab_of(shares), aim)) for shares in tried]
+    least = min(distances)
+    best = max(
+        (shares for shares, d in zip(tried, distances, strict=True) if d <= least + 0.05),
+        key=lambda shares: int((shares == 0).sum()),
+    )
+    return recipe_of(target, pigments, best, ground)
+
+
+def _without_traces(shares: Array) -> Array:
+    kept = np.where(shares < _LEAST_SHARE, 0.0, shares)
+    return np.asarray(kept / kept.sum())
+
+
+def recipe_of(target: Lab, pigments: Sequence[Pigment], shares: Array, ground: Underlay) -> Recipe:
+    """The recipe of some shares, those of nothing left out."""
+    used = [(p, float(c)) for p, c in zip(pigments, shares, strict=True) if c > 0]
+    lab = mixture_labs(pigments, np.asarray(shares)[None], ground)[0]
+    film = mixed(pigments, shares, ground.thickness)
+    over = [
+        film_over(np.full(BANDS, r), film.absorption, film.scattering, film.thickness) for r in (0.8, 0.04)
+    ]
+    contrast = float((over[0] - over[1]).mean() / 0.76)
+    # A deep clear film also takes contrast away; against what it would do without scattering it is none.
+    clear = float(np.exp(-2 * film.absorption * film.thickness).mean())
+    return Recipe(
+        tuple(p.name for p, _ in used), tuple(c for _, c in used),
+        (float(lab[0]), float(lab[1]), float(lab[2])), float(delta_e00(lab, np.array(target))),
+        float(np.clip(1 - contrast / max(clear, 1e-6), 0, 1)), sum(p.cost * c for p, c in used),
+    )  # fmt: skip
+
+
+def choices(recipes: Sequence[Recipe]) -> dict[str, Recipe]:
+    """The best match, the fewest inks, the cheapest and the most transparent of some recipes.
+
+    The last three among those that look nearly as good: within ΔE00 1 of the best, or within 2 of the aim.
+    """
+    if not recipes:
+        return {}
+    best = min(recipes, key=lambda r: r.de00)
+    good = [r for r in recipes if r.de00 <= max(best.de00 + 1.0, 2.0)]
+    return {
+        "best match": best,
+        "fewest inks": min(good, key=lambda r: (r.inks, r.de00)),
+        "cheapest": min(good, key=lambda r: (r.cost, r.de00)),
+        "most transparent": min(good, key=lambda r: (round(r.hiding, 2), r.de00)),
+    }

@@ -1,0 +1,115 @@
+"""Recipes: found again, never worse than a dense grid, weighed and put right."""
+
+from itertools import product
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nomos.colour import Ground, Lab, delta_e00, ink_film
+from nomos.colour.mixing import EXTENDER, Pigment, Underlay, choices, find_recipes, mixture_labs, recipe_of
+from nomos.colour.weighing import correct, in_parts, weighed
+
+PAPER: Lab = (95.0, 0.0, 3.0)
+UNDER = Underlay(Ground.from_lab(PAPER).internal)
+
+
+def pigment(name: str, lab: Lab, opacity: str = "transparent", cost: float = 5.0) -> Pigment:
+    film = ink_film(lab, opacity, PAPER)  # type: ignore[arg-type] # a word
+    return Pigment(name, film.absorption, film.scattering, film.k1, cost)
+
+
+SHELF = [
+    pigment("Yellow", (86.0, -4.0, 85.0)), pigment("Red", (45.0, 66.0, 25.0), cost=9.0),
+    pigment("Blue", (38.0, 2.0, -48.0)), pigment("Black", (16.0, 0.0, 0.0), cost=2.0),
+    pigment("Earth", (48.0, 22.0, 34.0), "semi", 3.0),
+]  # fmt: skip
+
+
+@settings(max_examples=8)
+@given(st.sets(st.integers(0, 4), min_size=1, max_size=3), st.integers(0, 10_000))
+def test_a_mixture_computed_forward_is_found_again(some: set[int], seed: int) -> None:
+    """The law: whatever can be mixed, a recipe for it is found."""
+    pigments = [*(SHELF[n] for n in sorted(some)), EXTENDER]
+    shares = np.random.default_rng(seed).dirichlet(np.ones(len(pigments)))
+    lab = mixture_labs(pigments, shares[None], UNDER)[0]
+    best = find_recipes((lab[0], lab[1], lab[2]), SHELF, UNDER)[0]
+    assert best.de00 < 0.3
+    assert sum(best.shares) == pytest.approx(1)
+
+
+@settings(max_examples=4)
+@given(st.integers(0, 10_000))
+def test_the_search_is_never_worse_than_a_dense_grid(seed: int) -> None:
+    generator = np.random.default_rng(seed)
+    wish = generator.dirichlet(np.ones(6) * 0.7)
+    lab = mixture_labs([*SHELF, EXTENDER], wish[None], UNDER)[0]
+    target = lab + generator.normal(0, 1.5, 3)
+    found = find_recipes((target[0], target[1], target[2]), SHELF, UNDER, most_inks=2)[0]
+    steps = np.linspace(0, 1, 41)
+    dense = np.inf
+    for one in range(5):
+        for other in range(one + 1, 5):
+            grid = np.array([(a, b, 1 - a - b) for a, b in product(steps, steps) if a + b <= 1])
+            labs = mixture_labs([SHELF[one], SHELF[other], EXTENDER], grid, UNDER)
+            dense = min(dense, float(delta_e00(labs, target).min()))
+    assert found.de00 <= dense + 0.02
+
+
+def test_a_recipe_over_printed_layers_and_with_white() -> None:
+    blue = ink_film((38.0, 2.0, -48.0), "transparent", PAPER)
+    below = Underlay(UNDER.internal * np.exp(-2 * blue.absorption))
+    target: Lab = (70.0, 10.0, 30.0)
+    clear = find_recipes(target, SHELF, below)[0]
+    white = pigment("White", (96.0, 0.0, 2.0), "opaque")
+    covered = find_recipes(target, SHELF, below, white=white)[0]
+    assert covered.de00 < clear.de00 - 10
+    assert "White" in covered.names
+    assert covered.hiding > clear.hiding
+
+
+def test_the_choices_are_what_they_are_called() -> None:
+    found = find_recipes((55.0, 15.0, 25.0), SHELF, UNDER)
+    made = choices(found)
+    assert made["best match"].de00 == min(recipe.de00 for recipe in found)
+    assert made["fewest inks"].inks <= made["best match"].inks
+    assert made["cheapest"].cost <= made["best match"].cost
+    assert made["most transparent"].hiding <= made["best match"].hiding + 0.01
+    assert choices([]) == {}
+
+
+def test_weighing_says_what_rounding_costs() -> None:
+    target: Lab = (55.0, 15.0, 25.0)
+    tubs = [*SHELF, EXTENDER]
+    best = find_recipes(target, SHELF, UNDER)[0]
+    fine, exact = weighed(best, tubs, 1000.0, target, UNDER)
+    coarse, rounded = weighed(best, tubs, 3.0, target, UNDER)
+    assert exact.de00 == pytest.approx(best.de00, abs=0.05)
+    assert rounded.de00 >= exact.de00 - 0.01
+    assert sum(fine.values()) == pytest.approx(1000, abs=0.5)
+    assert all(round(grams * 10) == pytest.approx(grams * 10) for grams in coarse.values())
+    parts, made = in_parts(best, tubs, target, UNDER)
+    assert all(isinstance(count, int) and count >= 1 for count in parts.values())
+    assert made.de00 < best.de00 + 2.5
+
+
+def test_a_batch_gone_wrong_is_put_right_with_little() -> None:
+    """Known fault: the batch was mixed with half as much black again."""
+    tubs = [*SHELF, EXTENDER]
+    target_shares = np.array([0.10, 0.0, 0.12, 0.02, 0.0, 0.76])
+    lab = mixture_labs(tubs, target_shares[None], UNDER)[0]
+    target: Lab = (float(lab[0]), float(lab[1]), float(lab[2]))
+    recipe = recipe_of(target, tubs, target_shares, UNDER)
+    wrong = target_shares + np.array([0, 0, 0, 0.02, 0, 0])
+    came = mixture_labs(tubs, (wrong / wrong.sum())[None], UNDER)[0]
+    found = correct(recipe, tubs, 100.0, (float(came[0]), float(came[1]), float(came[2])), target, UNDER)
+    assert found.before > 3
+    assert found.de00 < found.before / 3
+    # Too dark: extender, chiefly, and colour; never more black.
+    assert "Black" not in found.grams
+    assert "Extender" in found.grams
+    right = correct(recipe, tubs, 100.0, target, target, UNDER)
+    assert right.grams == {}
+    far = correct(recipe, tubs, 10.0, (20.0, 0.0, 0.0), target, UNDER)
+    assert far.again
