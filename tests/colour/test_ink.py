@@ -14,6 +14,7 @@ from nomos.colour import (
     ColourError,
     Ground,
     Lab,
+    OnWet,
     Opacity,
     delta_e00,
     ink_film,
@@ -25,6 +26,7 @@ from nomos.colour import (
     smooth_reflectance,
     srgb_to_lab,
 )
+from nomos.colour.trapping import trapping_of
 
 # ISO 12647-2:2004, aims on coated paper, CIELAB D50/2 degrees; the figures are written down from memory.
 PAPER: Lab = (95.0, 0.0, -2.0)
@@ -41,9 +43,13 @@ OVERPRINTS: list[tuple[str, list[Lab], Lab]] = [
 ]
 
 
-def printed(inks: list[Lab], paper: Lab = PAPER, opacity: Opacity = "transparent") -> np.ndarray:
+def printed(
+    inks: list[Lab], paper: Lab = PAPER, opacity: Opacity = "transparent", took: float = 1.0
+) -> np.ndarray:
     films = [ink_film(lab, opacity, paper) for lab in inks]
-    return reflectance_to_lab(overprints(Ground.from_lab(paper), films)[-1])
+    wet = [None, *(OnWet((place,), took) for place in range(len(inks) - 1))]
+    rows = np.ones((1, len(films)), bool)
+    return reflectance_to_lab(overprints(Ground.from_lab(paper), films, rows, wet)[0])
 
 
 def multiplied(inks: list[Lab]) -> np.ndarray:
@@ -53,15 +59,25 @@ def multiplied(inks: list[Lab]) -> np.ndarray:
 
 
 def test_overprints_of_the_published_process_inks(told: Callable[[str], None]) -> None:
-    """ISO 12647-2:2004: mean ΔE00 at most 3.0 over the four overprints, nothing tuned on them."""
-    ours = [float(delta_e00(printed(inks), np.array(aim))) for _, inks, aim in OVERPRINTS]
+    """ISO 12647-2:2004: mean ΔE00 at most 2.9 over the four overprints, nothing tuned on them.
+
+    Process inks are printed wet on wet. The one effect beyond layers and
+    surface is ink trapping, by the program's own default for inks of one tack,
+    0.9, within the 70 to 95 % that presses report (from memory).
+    """
+    took = trapping_of(5, 5)
+    dry, wet = (
+        [float(delta_e00(printed(inks, took=share), np.array(aim))) for _, inks, aim in OVERPRINTS]
+        for share in (1.0, took)
+    )
     plain = [float(delta_e00(multiplied(inks), np.array(aim))) for _, inks, aim in OVERPRINTS]
-    told("process-ink overprints, ΔE00 from ISO 12647-2:2004")
-    for (name, _, _), layered, multiply in zip(OVERPRINTS, ours, plain, strict=True):
-        told(f"  {name:<18} layering {layered:5.2f}   multiply {multiply:5.2f}")
-    told(f"  {'mean':<18} layering {np.mean(ours):5.2f}   multiply {np.mean(plain):5.2f}")
-    assert np.mean(ours) <= 3.0
-    assert np.mean(plain) > 2 * np.mean(ours)
+    told("process-ink overprints, ΔE00 from ISO 12647-2:2004: layers alone, with ink trapping, multiply")
+    for (name, _, _), *figures in zip(OVERPRINTS, dry, wet, plain, strict=True):
+        told(f"  {name:<18} {figures[0]:5.2f} {figures[1]:5.2f} {figures[2]:6.2f}")
+    told(f"  {'mean':<18} {np.mean(dry):5.2f} {np.mean(wet):5.2f} {np.mean(plain):6.2f}")
+    assert np.mean(wet) <= 2.9
+    assert np.mean(wet) < np.mean(dry) <= 3.0
+    assert np.mean(plain) > 2 * np.mean(dry)
 
 
 inks = st.sampled_from([CYAN, MAGENTA, YELLOW, BLACK, (14.0, 0.0, 0.0), (70.0, 20.0, 40.0), (98.0, 0.0, 1.0)])

@@ -5,11 +5,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nomos.colour import Ground, ink_film, lab_to_srgb, overprints, reflectance_to_lab
+from nomos.colour import Film, Ground, ink_film, lab_to_srgb, overprints, reflectance_to_lab
 from nomos.proof import (
     CombinationMap,
     Misregister,
-    combination_labs,
     combine,
     displaced,
     mips,
@@ -21,6 +20,10 @@ from nomos.proof import (
 
 PAPER = (95.0, 0.0, 2.0)
 INKS = [(85.0, 0.0, 70.0), (50.0, 60.0, 20.0), (45.0, -20.0, -40.0), (20.0, 0.0, 0.0)]
+
+
+def combination_labs(ground: Ground, films: list[Film], order: list[int], members: np.ndarray) -> np.ndarray:
+    return reflectance_to_lab(overprints(ground, [films[n] for n in order], members[:, order]))
 
 
 def masks(count: int, seed: int = 4, shape: tuple[int, int] = (40, 50)) -> list[np.ndarray]:

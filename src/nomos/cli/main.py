@@ -6,6 +6,7 @@ from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any, NoReturn
 
+from nomos.cli import inks as ink_commands
 from nomos.cli import separate
 from nomos.cli.common import (
     asked_colours,
@@ -23,7 +24,9 @@ DONE, FAULT, BAD_INPUT = 0, 1, 2
 # Opens the window: on a project or picture, on the demo, or (third) walks the demo into a folder.
 OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
-_COMMANDS = ("flatten", "overprint", "plan", "separate", "check", "blocks", "demo")
+_COMMANDS = (
+    "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks", "demo",
+)  # fmt: skip
 
 
 def run(arguments: Sequence[str], open_window: OpenWindow) -> int:
@@ -90,6 +93,16 @@ def _parser() -> argparse.ArgumentParser:
         help="in print order: the solid's colour on this paper, then optionally "
         ";opacity=transparent|semi|opaque and ;strength=0..1",
     )
+    over.add_argument(
+        "--film", choices=("light", "normal", "heavy"), default="normal", help="how thickly all are inked"
+    )
+    over.add_argument(
+        "--wet", nargs="?", type=float, const=-1.0, metavar="SHARE",
+        help="wet on wet: the share of each film that takes on the one before, default 0.9",
+    )  # fmt: skip
+    over.add_argument(
+        "--light", choices=("D50", "D65", "A", "LED-B1"), default="D50", help="the light it is seen in"
+    )
     over.add_argument("--json", action="store_true", help="one JSON object")
     over.set_defaults(run=_overprint)
 
@@ -104,6 +117,7 @@ def _parser() -> argparse.ArgumentParser:
     plan.set_defaults(run=_plan)
 
     separate.add_commands(commands)
+    ink_commands.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(
@@ -162,22 +176,23 @@ def _flatten(options: argparse.Namespace) -> int:
 def _overprint(options: argparse.Namespace) -> int:
     import numpy as np
 
-    from nomos.colour import (
-        Ground,
-        ink_film,
-        lab_to_hex,
-        overprints,
-        parse_colour,
-        parse_ink,
-        reflectance_to_lab,
-    )
+    from nomos.colour import Ground, OnWet, ink_film, lab_to_hex, overprints, parse_colour, parse_ink
+    from nomos.colour.light import lab_under
+    from nomos.colour.trapping import FILM, MIDDLE_TACK, trapping_of
 
     paper = parse_colour(options.paper)
     inks = [parse_ink(text) for text in options.ink]
-    films = [ink_film(ink.lab, ink.opacity, paper, ink.strength) for ink in inks]
+    thickness = FILM[options.film]
+    films = [ink_film(ink.lab, ink.opacity, paper, ink.strength * thickness) for ink in inks]
+    wet: list[OnWet | None] = [None] * len(films)
+    if options.wet is not None:
+        share = trapping_of(MIDDLE_TACK, MIDDLE_TACK) if options.wet == -1.0 else options.wet
+        if not 0 <= share <= 1:
+            raise BadInput("--wet must be a share from 0 to 1.")
+        wet = [None, *(OnWet((place,), share) for place in range(len(films) - 1))]
     # After each pull: the first ink alone, the first two, and so on.
     rows = np.tri(len(films), dtype=bool)
-    labs = reflectance_to_lab(overprints(Ground.from_lab(paper), films, rows))
+    labs = lab_under(overprints(Ground.from_lab(paper), films, rows, wet), options.light)
     steps = [{"lab": [round(float(v), 3) + 0.0 for v in lab], "hex": lab_to_hex(lab)} for lab in labs]
     if options.json:
         print_json({**steps[-1], "steps": steps})

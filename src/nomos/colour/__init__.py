@@ -8,7 +8,7 @@ from nomos.colour.cielab import (
     srgb_to_lab,
 )
 from nomos.colour.ink import OPACITIES, Opacity, ink_film
-from nomos.colour.layering import Film, Ground, all_combinations, film_over, overprints
+from nomos.colour.layering import Film, Ground, OnWet, all_combinations, film_over, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import InkSpec, Lab, parse_colour, parse_ink
 
@@ -19,6 +19,7 @@ __all__ = [
     "Ground",
     "InkSpec",
     "Lab",
+    "OnWet",
     "Opacity",
     "all_combinations",
     "delta_e00",

@@ -102,6 +102,13 @@ class Ground:
         k1 = surface_term(reflectance)
         return cls(to_internal(reflectance, k1), k1)
 
+    @classmethod
+    def from_reflectance(cls, reflectance: Sequence[float]) -> "Ground":
+        """Paper of a measured reflectance, 36 values above 0."""
+        measured = np.asarray(reflectance, np.float64)
+        k1 = surface_term(measured)
+        return cls(to_internal(measured, k1).clip(1e-4, 0.9999), k1)
+
 
 @dataclass(frozen=True, eq=False)
 class Film:
@@ -129,7 +136,20 @@ def all_combinations(count: int) -> NDArray[np.bool_]:
     return (rows >> np.arange(count)) & 1 == 1
 
 
-def overprints(ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | None = None) -> Array:
+@dataclass(frozen=True)
+class OnWet:
+    """A film laid while others are wet: their places among the films, and the share that takes there."""
+
+    wet: tuple[int, ...]
+    share: float
+
+
+def overprints(
+    ground: Ground,
+    films: Sequence[Film],
+    rows: NDArray[np.bool_] | None = None,
+    on_wet: Sequence[OnWet | None] | None = None,
+) -> Array:
     """Measured reflectance of combinations of films, laid in print order.
 
     Parameters
@@ -138,6 +158,7 @@ def overprints(ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | 
     films : N films, first printed first.
     rows : (n, N) bool, which films each combination holds; None takes all 2**N
         in the order of `all_combinations`.
+    on_wet : for each film what it is laid on while wet; None where all below is dry.
 
     Returns
     -------
@@ -152,9 +173,13 @@ def overprints(ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | 
         rows = all_combinations(len(films))
     internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
     k1 = np.full((len(rows), 1), ground.k1)
-    for film, printed in zip(films, rows.T, strict=True):
+    wets: Sequence[OnWet | None] = on_wet if on_wet is not None else [None] * len(films)
+    for film, printed, wet in zip(films, rows.T, wets, strict=True):
         below = internal[printed]
-        laid = film_over(below, film.absorption, film.scattering, film.thickness)
+        thickness: Array = np.full((len(below), 1), film.thickness)
+        if wet is not None:
+            thickness[rows[printed][:, list(wet.wet)].any(axis=1)] *= wet.share
+        laid = film_over(below, film.absorption, film.scattering, thickness)
         internal[printed] = laid if film.cover >= 1 else partly_covered(below, laid, film.cover)
-        k1[printed] += min(1.0, film.thickness) * film.cover * (film.k1 - k1[printed])
+        k1[printed] += np.minimum(1.0, thickness) * film.cover * (film.k1 - k1[printed])
     return to_measured(internal, k1)

@@ -6,7 +6,8 @@ from nomos.formats.openraster import MaskLayer, openraster, read_openraster
 from nomos.formats.packet import findings_as_json, plan_of, write_packet
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, templates_pdf
 from nomos.formats.pictures import png
-from nomos.formats.shelf import read_shelf
+from nomos.formats.readings import InkReadings, read_readings
+from nomos.formats.shelf import ShelfInk, read_inks, read_shelf, write_shelf
 from nomos.formats.svg import template_svg
 from nomos.formats.template import Face, Template, templates
 
@@ -15,21 +16,26 @@ __all__ = [
     "KINDS",
     "PAPERS_MM",
     "Face",
+    "InkReadings",
     "Kind",
     "MaskLayer",
+    "ShelfInk",
     "Template",
     "findings_as_json",
     "mask_layers",
     "openraster",
     "plan_of",
     "png",
+    "read_inks",
     "read_masks",
     "read_openraster",
+    "read_readings",
     "read_shelf",
     "template_svg",
     "templates",
     "templates_pdf",
     "write_blocks",
     "write_packet",
+    "write_shelf",
     "writing_into",
 ]

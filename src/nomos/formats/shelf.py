@@ -1,29 +1,69 @@
-"""An ink shelf from a file: CSV with one line an ink, or JSON that can also hold spectra."""
+"""An ink shelf from and to a file: CSV with one line an ink, or JSON that can also hold spectra."""
 
 import csv
 import io
 import json
+from collections.abc import Sequence
+from dataclasses import dataclass
 from pathlib import Path
-from typing import Any
+from typing import Any, get_args
 
+import msgspec
 import numpy as np
 
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
+from nomos.colour.layering import SURFACE_K1
 from nomos.colour.spectra import BANDS
+from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST
 from nomos.errors import BadInput
+from nomos.formats.files import writing_into
+from nomos.order import DRYING_H
+from nomos.project.model import Ink, Optics, Vehicle
 from nomos.separation.solver import WEAKEST, CandidateInk
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")
+_VEHICLES: tuple[Vehicle, ...] = get_args(Vehicle)
 _REQUIRED = ("name", "L", "a", "b")
 
 
+@dataclass(frozen=True)
+class ShelfInk:
+    """An ink of a shelf, and the strengths it may be thinned to."""
+
+    ink: Ink
+    strengths: tuple[float, ...]
+
+
 def read_shelf(path: Path) -> tuple[CandidateInk, ...]:
+    """The inks of a shelf file as candidates for plans. Raises BadInput."""
+    return tuple(
+        CandidateInk(each.ink.name, each.ink.lab, each.ink.opacity, each.strengths)
+        for each in read_inks(path)
+    )
+
+
+def write_shelf(path: Path, inks: Sequence[Ink]) -> None:
+    """Write inks, with all that is known of them, as a JSON shelf file. Raises BadInput."""
+    rows = []
+    for ink in inks:
+        row = msgspec.to_builtins(ink)
+        lightness, a, b = row.pop("lab")
+        row.pop("id")
+        row.update(row.pop("optics") or {})
+        rows.append({"name": row.pop("name"), "L": lightness, "a": a, "b": b, **row})
+    with writing_into(path):
+        path.write_text(json.dumps({"inks": rows}, indent=1, ensure_ascii=False), "utf-8")
+
+
+def read_inks(path: Path) -> tuple[ShelfInk, ...]:
     """The inks of a shelf file.
 
-    CSV: a header with `name,L,a,b` and optionally `opacity,strengths,notes`;
-    strengths like `1;0.5;0.25`. JSON: a list of objects with the same keys, or
-    `{"inks": [...]}`; strengths as a list; `reflectance`, 36 values from 380 to
-    730 nm, in place of L, a, b. Colours are of the solid on the paper in use.
+    CSV: a header with `name,L,a,b` and optionally `opacity,strengths,pigment,
+    vehicle,tack,drying_h,cost,tub_g,notes`; strengths like `1;0.5;0.25`. JSON: a
+    list of objects with the same keys, or `{"inks": [...]}`; strengths as a
+    list; `reflectance`, 36 values from 380 to 730 nm, in place of L, a, b;
+    `absorption` and `scattering`, 36 values each, and `k1`, where they are
+    known. Colours are of the solid on the paper in use.
 
     Raises
     ------
@@ -38,7 +78,7 @@ def read_shelf(path: Path) -> tuple[CandidateInk, ...]:
     inks = [_ink(row, where) for where, row in rows]
     if not inks:
         raise BadInput(f"{path.name} holds no ink; write one a line below the header {','.join(COLUMNS)}.")
-    names = [ink.name for ink in inks]
+    names = [each.ink.name for each in inks]
     twice = next((name for name in names if names.count(name) > 1), None)
     if twice is not None:
         raise BadInput(f"{path.name} has two inks called {twice}; give each its own name.")
@@ -70,7 +110,7 @@ def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
     return [(f"{name}, ink {place}", row) for place, row in enumerate(rows, start=1)]
 
 
-def _ink(row: dict[str, Any], where: str) -> CandidateInk:
+def _ink(row: dict[str, Any], where: str) -> ShelfInk:
     name = str(row.get("name") or "").strip()
     if not name:
         raise BadInput(f"{where}: the ink has no name.")
@@ -78,7 +118,46 @@ def _ink(row: dict[str, Any], where: str) -> CandidateInk:
     if opacity not in OPACITIES:
         raise BadInput(f"{where}: opacity must be transparent, semi or opaque, not '{opacity}'.")
     word: Opacity = OPACITIES[OPACITIES.index(opacity)]
-    return CandidateInk(name, _lab(row, where), word, _strengths(row.get("strengths"), where))
+    vehicle = str(row.get("vehicle") or "oil").strip().lower()
+    if vehicle not in _VEHICLES:
+        raise BadInput(f"{where}: the vehicle must be one of {', '.join(_VEHICLES)}.")
+    ink = Ink(
+        name, name, _lab(row, where), word, _optics(row, where),
+        pigment=str(row.get("pigment") or "").strip(),
+        vehicle=_VEHICLES[_VEHICLES.index(vehicle)],
+        tack=_figure(row, "tack", MIDDLE_TACK, (LOOSEST, TIGHTEST), where),
+        drying_h=_figure(row, "drying_h", DRYING_H, (0, 10_000), where),
+        cost=_figure(row, "cost", 0.0, (0, 1e6), where),
+        tub_g=_figure(row, "tub_g", 0.0, (0, 1e6), where),
+        notes=str(row.get("notes") or "").strip(),
+    )  # fmt: skip
+    return ShelfInk(ink, _strengths(row.get("strengths"), where))
+
+
+def _figure(row: dict[str, Any], key: str, default: float, bounds: tuple[float, float], where: str) -> float:
+    value = row.get(key)
+    if value is None or not str(value).strip():
+        return default
+    try:
+        figure = float(str(value))
+    except ValueError:
+        figure = float("nan")
+    if not bounds[0] <= figure <= bounds[1]:
+        raise BadInput(f"{where}: {key} must be a figure from {bounds[0]:g} to {bounds[1]:g}.")
+    return figure
+
+
+def _optics(row: dict[str, Any], where: str) -> Optics | None:
+    if row.get("absorption") is None and row.get("scattering") is None:
+        return None
+    try:
+        k, s = (tuple(float(v) for v in row[key]) for key in ("absorption", "scattering"))
+        k1 = float(row.get("k1", SURFACE_K1))
+    except (KeyError, TypeError, ValueError):
+        k, s, k1 = (), (), 0.0
+    if not (len(k) == len(s) == BANDS and min(*k, *s, k1) >= 0 and max(*k, *s) < 1e5 and k1 < 1):
+        raise BadInput(f"{where}: absorption and scattering must be {BANDS} values of at least 0 each.")
+    return Optics(k, s, k1)
 
 
 def _lab(row: dict[str, Any], where: str) -> Lab:

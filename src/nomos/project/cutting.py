@@ -5,9 +5,9 @@ from functools import partial
 
 import numpy as np
 
-from nomos.colour import Ground, delta_e00, overprints, reflectance_to_lab
+from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.films import film_of
+from nomos.project.films import printed_reflectance
 from nomos.project.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.inking import can_share, put_together
 from nomos.project.model import Project
@@ -144,18 +144,18 @@ def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom
     free than the project's tolerance are not free: blocks move.
     """
     order = films_in_order(project, laid)
-    ground, films = Ground.from_lab(project.paper.lab), [film_of(project, laid.films[n]) for n in order]
+    keys = [laid.films[n] for n in order]
     own = [laid.films[n].pull == impression_id for n in order]
     now = laid.map.members[:, order]
     without = now.copy()
     without[:, own] = False
-    off = reflectance_to_lab(overprints(ground, films, without))
+    off = reflectance_to_lab(printed_reflectance(project, keys, without))
     worst = np.zeros(len(now))
     # Where it prints now, its own film there; where it does not, any that it could lay there.
     for column in np.flatnonzero(own):
         with_it = without.copy()
         with_it[:, column] = True
-        on = reflectance_to_lab(overprints(ground, films, with_it))
+        on = reflectance_to_lab(printed_reflectance(project, keys, with_it))
         possible = now[:, column] | ~now[:, own].any(axis=1)
         worst = np.where(possible, np.maximum(worst, delta_e00(on, off)), worst)
     unseen = (worst < UNSEEN_DE00).astype(np.uint8)

@@ -263,7 +263,14 @@ def with_ink(
 ) -> Project:
     """An ink renamed, recoloured or given another opacity."""
     inks = tuple(
-        replace(ink, name=_named(name, ink.name), lab=lab or ink.lab, opacity=opacity or ink.opacity)
+        replace(
+            ink,
+            name=_named(name, ink.name),
+            lab=lab or ink.lab,
+            opacity=opacity or ink.opacity,
+            # Readings are of the ink as it was: another colour or opacity is another ink.
+            optics=ink.optics if lab is None and opacity is None else None,
+        )
         if ink.id == ink_id
         else ink
         for ink in project.inks
@@ -397,7 +404,11 @@ def with_image_size(project: Project, size_mm: tuple[float, float]) -> Project:
 def with_paper(project: Project, *, name: str | None = None, lab: Lab | None = None) -> Project:
     """The project on paper of another name or colour. The inks keep the colour they have on it."""
     paper = project.paper
-    return replace(project, paper=replace(paper, name=_named(name, paper.name), lab=lab or paper.lab))
+    reflectance = paper.reflectance if lab is None else None
+    return replace(
+        project,
+        paper=replace(paper, name=_named(name, paper.name), lab=lab or paper.lab, reflectance=reflectance),
+    )
 
 
 def with_title(project: Project, title: str) -> Project:

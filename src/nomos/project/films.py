@@ -1,12 +1,16 @@
 """Which film each zone of each impression lays down, and on which flat colours."""
 
 from collections.abc import Collection, Sequence
+from dataclasses import replace
 from typing import NamedTuple
 
 import numpy as np
+from numpy.typing import NDArray
 
-from nomos.colour import Film, Ground, ink_film, overprints, reflectance_to_lab
-from nomos.project.model import Impression, Project
+from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
+from nomos.colour.spectra import Array
+from nomos.colour.trapping import COVER, FILM, trapping_of
+from nomos.project.model import Impression, Ink, Project
 from nomos.separation.zones import step_strength
 
 
@@ -35,16 +39,59 @@ def zone_colours(project: Project, impression: Impression, zone: int) -> tuple[i
     return tuple(n for n in colours if n not in taken)
 
 
+def ground_of(project: Project) -> Ground:
+    """The bare paper."""
+    paper = project.paper
+    return Ground.from_reflectance(paper.reflectance) if paper.reflectance else Ground.from_lab(paper.lab)
+
+
+def solid_film(project: Project, ink: Ink, thickness: float = 1.0) -> Film:
+    """The film of an ink on the project's paper, by its optics if they are known."""
+    cover = COVER[project.paper.surface]
+    if ink.optics is None:
+        return replace(ink_film(ink.lab, ink.opacity, project.paper.lab, thickness), cover=cover)
+    optics = ink.optics
+    return Film(np.array(optics.absorption), np.array(optics.scattering), optics.k1, thickness, cover)
+
+
 def film_of(project: Project, key: FilmKey) -> Film:
     """The film of a zone; a graded zone taken as even has the mean of its two strengths."""
     zone = project.impression(key.pull).zones[key.zone]
-    ink = project.ink(zone.ink)
     strength = zone.strength
     if key.step:
         strength = step_strength(key.step)
     elif zone.grade is not None:
         strength = (zone.strength + zone.grade.to) / 2
-    return ink_film(ink.lab, ink.opacity, project.paper.lab, strength)
+    return solid_film(project, project.ink(zone.ink), strength * FILM[zone.inking])
+
+
+def trapping_at(project: Project, place: int) -> float | None:
+    """Share of an impression's film that takes on the one before; None where that one is dry.
+
+    place : of the impression in print order.
+    """
+    pull = project.impressions[place]
+    if place == 0 or not pull.wet:
+        return None
+    if pull.trapping is not None:
+        return pull.trapping
+    first, second = (project.ink(each.zones[0].ink) for each in project.impressions[place - 1 : place + 1])
+    return trapping_of(first.tack, second.tack)
+
+
+def on_wet(project: Project, keys: Sequence[FilmKey]) -> list[OnWet | None]:
+    """For films in print order what each is laid on while it is wet."""
+    order = {pull.id: place for place, pull in enumerate(project.impressions)}
+    found: list[OnWet | None] = []
+    for key in keys:
+        place = order[key.pull]
+        share = trapping_at(project, place)
+        if share is None:
+            found.append(None)
+            continue
+        before = project.impressions[place - 1].id
+        found.append(OnWet(tuple(n for n, other in enumerate(keys) if other.pull == before), share))
+    return found
 
 
 def printing_sets(project: Project) -> list[frozenset[int]]:
@@ -62,8 +109,13 @@ def predicted(project: Project, sets: Sequence[Collection[int]]) -> np.ndarray:
     rows = np.zeros((len(sets), len(keys)), bool)
     for row, places in enumerate(sets):
         rows[row, list(places)] = True
+    return reflectance_to_lab(printed_reflectance(project, keys, rows))
+
+
+def printed_reflectance(project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_]) -> Array:
+    """Measured reflectance of combinations of films, in print order. rows : (n, films). (n, 36)."""
     films = [film_of(project, key) for key in keys]
-    return reflectance_to_lab(overprints(Ground.from_lab(project.paper.lab), films, rows))
+    return overprints(ground_of(project), films, rows, on_wet(project, keys))
 
 
 def pulls_of(project: Project, places: Collection[int]) -> frozenset[int]:

@@ -12,7 +12,10 @@ import numpy as np
 from msgspec import Meta, Struct
 
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
+from nomos.colour.spectra import BANDS
+from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface
 from nomos.errors import BadInput
+from nomos.order import DRYING_H
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect, Turn
 from nomos.separation import TRAP_MM
@@ -49,13 +52,28 @@ class ProjectError(BadInput):
         self.field = field
 
 
+Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
+Vehicle = Literal["oil", "water-washable oil", "water-based", "water-based with paste"]
+
+
 class Paper(Struct, frozen=True, forbid_unknown_fields=True):
-    """The sheet: its colour (CIELAB D50/2 deg) and size."""
+    """The sheet: its colour (CIELAB D50/2 deg) and size, and how it takes ink and damp.
+
+    reflectance : measured, 380 to 730 nm by 10; its colour is then `lab`.
+    grain : along the sheet's height or its width.
+    growth : of a damp sheet, along and across the grain, per cent; from memory: measure it.
+    """
 
     name: str
     lab: Lab
     width_mm: float
     height_mm: float
+    reflectance: Bands | None = None
+    surface: Surface = "smooth"
+    weight_gsm: float | None = None
+    thickness_mm: float | None = None
+    grain: Literal["height", "width"] = "height"
+    growth: tuple[float, float] = (0.2, 1.0)
 
 
 class Source(Struct, frozen=True, forbid_unknown_fields=True):
@@ -84,13 +102,35 @@ class Flat(Struct, frozen=True, forbid_unknown_fields=True):
     mean_de00: float
 
 
+class Optics(Struct, frozen=True, forbid_unknown_fields=True):
+    """What readings have taught of an ink: K and S of its solid film by band, and its surface term."""
+
+    absorption: Bands
+    scattering: Bands
+    k1: float
+
+
 class Ink(Struct, frozen=True, forbid_unknown_fields=True):
-    """An ink by the colour of its solid on the paper (CIELAB D50/2 deg) and its opacity."""
+    """An ink by the colour of its solid on the paper (CIELAB D50/2 deg) and its opacity, or by its optics.
+
+    pigment : its generic Colour Index name, if known.
+    tack : 0 loose to 10 tight.
+    drying_h : until it can be overprinted, at 20 degrees.
+    cost, tub_g : of a tub, in the user's own money, and what it holds.
+    """
 
     id: str
     name: str
     lab: Lab
     opacity: Opacity = "transparent"
+    optics: Optics | None = None
+    pigment: str = ""
+    vehicle: Vehicle = "oil"
+    tack: float = MIDDLE_TACK
+    drying_h: float = DRYING_H
+    cost: float = 0.0
+    tub_g: float = 0.0
+    notes: str = ""
 
 
 class Contour(Struct, frozen=True, forbid_unknown_fields=True):
@@ -142,15 +182,22 @@ class Zone(Struct, frozen=True, forbid_unknown_fields=True):
     strength: float = 1.0
     colours: tuple[int, ...] = ()
     grade: Grade | None = None
+    inking: Inking = "normal"
 
 
 class Impression(Struct, frozen=True, forbid_unknown_fields=True):
-    """One meeting of the sheet with a block, inked in one or more zones. They stand in print order."""
+    """One meeting of the sheet with a block, inked in one or more zones. They stand in print order.
+
+    wet : printed while the impression before it is still wet.
+    trapping : the share of its film that then takes; None works it out from the inks' tack.
+    """
 
     id: str
     block: str
     zones: tuple[Zone, ...]
     offset: Misregister = Misregister()
+    wet: bool = False
+    trapping: float | None = None
 
 
 class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
@@ -207,6 +254,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         _check_colours(self)
         _check_references(self)
         _check_impressions(self)
+        _check_materials(self)
 
     def ink(self, ink_id: str) -> Ink:
         """The ink of that id. Raises KeyError."""
@@ -323,6 +371,24 @@ def _check_colours(project: Project) -> None:
             ) from None
 
 
+def _check_materials(project: Project) -> None:
+    paper = project.paper
+    spectra = [paper.reflectance or ()]
+    for ink in project.inks:
+        _require(_within(ink.tack, LOOSEST, TIGHTEST), "inks", f"The tack of {ink.name} must be 0 to 10.")
+        known = _within(ink.drying_h, 0, 10_000) and ink.cost >= 0 and ink.tub_g >= 0
+        _require(known, "inks", f"Drying, cost and tub of {ink.name} cannot be below nothing.")
+        if ink.optics is not None:
+            spectra += [ink.optics.absorption, ink.optics.scattering]
+    for values in spectra:
+        _require(
+            all(_within(value, 0, 1e5) for value in values), "inks", "A spectrum holds values that cannot be."
+        )
+    _require(
+        all(_within(value, 0, 20) for value in paper.growth), "paper", "Damp paper grows 0 to 20 per cent."
+    )
+
+
 def _check_references(project: Project) -> None:
     for things, field in (
         (project.inks, "inks"),
@@ -360,6 +426,11 @@ def _check_references(project: Project) -> None:
 def _check_impressions(project: Project) -> None:
     for impression in project.impressions:
         _check_zones(impression)
+        _require(
+            impression.trapping is None or _within(impression.trapping, 0, 1),
+            "trapping",
+            "Ink trapping must be 0 to 100 %.",
+        )
         shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
         _require(
             _within(shift, 0, LARGEST_SHIFT_MM)

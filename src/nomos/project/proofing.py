@@ -7,10 +7,10 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import Ground, delta_e00
+from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.design import Labels
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.films import FilmKey, film_of, zone_colours
+from nomos.project.films import FilmKey, printed_reflectance, zone_colours
 from nomos.project.model import Block, Impression, Project
 from nomos.project.store import Assets, labels_from_png, mask_from_png, png_width
 from nomos.project.trapping import border_traps
@@ -18,7 +18,6 @@ from nomos.proof import (
     CombinationMap,
     Index,
     Misregister,
-    combination_labs,
     combine,
     displaced,
     displaced_numbers,
@@ -264,9 +263,13 @@ def films_in_order(project: Project, laid: LaidSheet, pulls: int | None = None) 
 
 def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
     """CIELAB of each combination after so many pulls (None: all). (combinations, 3)."""
-    films = [film_of(project, key) for key in laid.films]
+    return reflectance_to_lab(sheet_reflectance(project, laid, pulls))
+
+
+def sheet_reflectance(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
+    """Measured reflectance of each combination after so many pulls (None: all). (combinations, 36)."""
     order = films_in_order(project, laid, pulls)
-    return combination_labs(Ground.from_lab(project.paper.lab), films, order, laid.map.members)
+    return printed_reflectance(project, [laid.films[n] for n in order], laid.map.members[:, order])
 
 
 @dataclass(frozen=True)

@@ -2,13 +2,12 @@
 
 from nomos.proof.combinations import CombinationMap, Index, combine
 from nomos.proof.misregister import Misregister, displaced, displaced_numbers, padded
-from nomos.proof.render import combination_labs, mips, render, render_view, to_rgb
+from nomos.proof.render import mips, render, render_view, to_rgb
 
 __all__ = [
     "CombinationMap",
     "Index",
     "Misregister",
-    "combination_labs",
     "combine",
     "displaced",
     "displaced_numbers",

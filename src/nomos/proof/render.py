@@ -6,33 +6,10 @@ from typing import TypeVar
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import Film, Ground, lab_to_srgb, overprints, reflectance_to_lab
+from nomos.colour import lab_to_srgb
 from nomos.proof.combinations import Index
 
 _STRIP_PIXELS = 1 << 17
-
-
-def combination_labs(
-    ground: Ground,
-    films: Sequence[Film],
-    order: Sequence[int],
-    members: NDArray[np.bool_],
-) -> NDArray[np.float64]:
-    """CIELAB of each combination when the films are printed in the given order.
-
-    Parameters
-    ----------
-    ground : the paper.
-    films : one for each column of `members`.
-    order : columns, first printed first; one left out is not printed.
-    members : (combinations, films) bool.
-
-    Returns
-    -------
-    (combinations, 3) float64, CIELAB D50/2 deg.
-    """
-    reflectance = overprints(ground, [films[column] for column in order], members[:, list(order)])
-    return reflectance_to_lab(reflectance)
 
 
 def render(

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
+from nomos.colour import Lab, Opacity, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
 from nomos.order import before_next, reasons
 from nomos.project import (
@@ -21,6 +21,7 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.edits import in_rule_order, layers, moved_impression
+from nomos.project.films import ground_of, solid_film
 from nomos.project.reduction import cut_before
 from nomos.registration import KentoSettings
 from nomos.separation.fields import touching
@@ -262,11 +263,8 @@ _OPACITY: dict[Opacity, str] = {
 def _strength_strip(project: Project, zone: Zone) -> Strip | None:
     ink = project.ink(zone.ink)
     try:
-        films = [
-            ink_film(ink.lab, ink.opacity, project.paper.lab, (step + 0.5) / PATCHES)
-            for step in range(PATCHES)
-        ]
-        ground = Ground.from_lab(project.paper.lab)
+        films = [solid_film(project, ink, (step + 0.5) / PATCHES) for step in range(PATCHES)]
+        ground = ground_of(project)
     except ColourError:
         return None
     labs = reflectance_to_lab(overprints(ground, films, np.eye(PATCHES, dtype=bool)))

@@ -1,0 +1,159 @@
+"""The chart of overlaps as a file: what it should show, and the strips to cut for a real one."""
+
+from io import BytesIO
+from pathlib import Path
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from nomos import typeface
+from nomos.colour import lab_to_hex, lab_to_srgb
+from nomos.errors import BadInput
+from nomos.formats.files import writing_into
+from nomos.formats.pictures import png
+from nomos.project import Project
+from nomos.project.charting import MARK_MM, Chart, overlap_chart
+
+if TYPE_CHECKING:
+    from reportlab.pdfgen.canvas import Canvas
+
+MM = 72 / 25.4
+_PX_PER_MM = 8.0
+_PAGE_MM, _LEFT_MM, _TOP_MM = (210.0, 297.0), 12.0, 24.0
+
+
+def write_chart(path: Path, project: Project, pulls: tuple[str, ...] | None = None) -> dict[str, Any]:
+    """Write the chart of a project's inks as PDF or PNG and return its figures.
+
+    PDF: a page with the colours predicted, then one with the strips of each
+    block at true size, mirrored. PNG: the predicted chart with its four discs.
+
+    Raises
+    ------
+    BadInput : another kind of file, too many inks, or it cannot be written.
+    """
+    chart = overlap_chart(project, pulls)
+    kind = path.suffix.lower()
+    if kind not in (".pdf", ".png"):
+        raise BadInput(f"{path.name} must end in .pdf or .png.")
+    paper = project.paper.lab
+    data = chart_pdf(chart, project.title) if kind == ".pdf" else png(chart_picture(chart, paper), _PX_PER_MM)
+    with writing_into(path):
+        path.write_bytes(data)
+    return {
+        "inks": [{"name": ink.name, "hex": lab_to_hex(np.array(ink.lab))} for ink in chart.inks],
+        "size_mm": [round(side, 2) for side in chart.size_mm],
+        "patch_mm": round(chart.patch_mm, 2),
+        "patches": [
+            {
+                "inks": [chart.inks[n].name for n in patch.films],
+                "lab": [round(value, 2) for value in patch.lab],
+                "hex": lab_to_hex(np.array(patch.lab)),
+                "at_mm": [round(patch.left_mm, 2), round(patch.top_mm, 2)],
+            }
+            for patch in chart.patches
+        ],
+    }
+
+
+def chart_picture(chart: Chart, paper: tuple[float, float, float]) -> np.ndarray:
+    """The chart as it should look, (height, width, 3) uint8 at 8 pixels a mm."""
+    width, height = (round(side * _PX_PER_MM) for side in chart.size_mm)
+    page = np.empty((height, width, 3), np.uint8)
+    page[:] = lab_to_srgb(np.array(paper))
+    for patch in chart.patches:
+        x, y = round(patch.left_mm * _PX_PER_MM), round(patch.top_mm * _PX_PER_MM)
+        side = round(chart.patch_mm * _PX_PER_MM)
+        page[y : y + side, x : x + side] = lab_to_srgb(np.array(patch.lab))
+    rows, columns = np.ogrid[:height, :width]
+    for x_mm, y_mm in chart.marks:
+        disc = np.hypot(columns + 0.5 - x_mm * _PX_PER_MM, rows + 0.5 - y_mm * _PX_PER_MM)
+        page[disc <= MARK_MM / 2 * _PX_PER_MM] = 20
+    return page
+
+
+def chart_pdf(chart: Chart, title: str) -> bytes:
+    """The predicted chart and the strips of each block, a page each, A4 at true size."""
+    from reportlab.pdfbase import pdfmetrics
+    from reportlab.pdfbase.ttfonts import TTFont
+    from reportlab.pdfgen.canvas import Canvas
+
+    for name, path in (("Lato", typeface.REGULAR), ("Lato-Bold", typeface.BOLD)):
+        pdfmetrics.registerFont(TTFont(name, str(path)))
+    buffer = BytesIO()
+    canvas = Canvas(
+        buffer, invariant=1, initialFontName="Lato", pagesize=(_PAGE_MM[0] * MM, _PAGE_MM[1] * MM)
+    )
+    canvas.setTitle(f"{title}: overlaps")
+    canvas.setViewerPreference("PrintScaling", "None")
+    _heading(canvas, f"{title}: every overlap of {len(chart.inks)} inks, as predicted", "Right-reading.")
+    for patch in chart.patches:
+        _square(canvas, patch.left_mm, patch.top_mm, chart.patch_mm, lab_to_hex(np.array(patch.lab)))
+        _name(canvas, chart, patch.left_mm, patch.top_mm, "".join(str(n + 1) for n in patch.films) or "paper")
+    _marks(canvas, chart)
+    below = chart.size_mm[1] + 6
+    for place, ink in enumerate(chart.inks):
+        _text(canvas, 0, below + 4.5 * place, f"{place + 1}  {ink.name}", 9)
+    canvas.showPage()
+    for place, ink in enumerate(chart.inks):
+        heading = f"{place + 1} of {len(chart.inks)}: {ink.name}"
+        _heading(
+            canvas,
+            heading,
+            "The block, mirrored: the grey strips stay. Cut all blocks in one corner.",
+        )
+        for patch in chart.patches:
+            if place in patch.films:
+                mirrored = chart.size_mm[0] - patch.left_mm - chart.patch_mm
+                _square(canvas, mirrored, patch.top_mm, chart.patch_mm, "#b8b8b8")
+        if place == len(chart.inks) - 1:
+            # The discs go on once, with the ink that is printed last.
+            _marks(canvas, chart)
+        canvas.setStrokeGray(0)
+        canvas.rect(
+            _LEFT_MM * MM, (_PAGE_MM[1] - _TOP_MM - chart.size_mm[1]) * MM,
+            chart.size_mm[0] * MM, chart.size_mm[1] * MM, stroke=1, fill=0,
+        )  # fmt: skip
+        canvas.showPage()
+    canvas.save()
+    return buffer.getvalue()
+
+
+def _heading(canvas: "Canvas", heading: str, line: str) -> None:
+    canvas.setFillGray(0)
+    canvas.setFont("Lato-Bold", 13)
+    canvas.drawString(_LEFT_MM * MM, (_PAGE_MM[1] - 13) * MM, heading)
+    canvas.setFont("Lato", 9)
+    canvas.drawString(_LEFT_MM * MM, (_PAGE_MM[1] - 18.5) * MM, f"{line} Print at 100 %.")
+
+
+def _square(canvas: "Canvas", left: float, top: float, side: float, colour: str) -> None:
+    canvas.setFillColor(colour)
+    canvas.rect(
+        (_LEFT_MM + left) * MM,
+        (_PAGE_MM[1] - _TOP_MM - top - side) * MM,
+        side * MM,
+        side * MM,
+        stroke=0,
+        fill=1,
+    )
+
+
+def _name(canvas: "Canvas", chart: Chart, left: float, top: float, word: str) -> None:
+    """The numbers of a patch's inks, in the gap below it."""
+    size = 5.0 if chart.patch_mm < 14 else 6.5
+    _text(canvas, left, top + chart.patch_mm + 1.35, word, size)
+
+
+def _text(canvas: "Canvas", x: float, y: float, text: str, size: float) -> None:
+    canvas.setFillGray(0)
+    canvas.setFont("Lato", size)
+    canvas.drawString((_LEFT_MM + x) * MM, (_PAGE_MM[1] - _TOP_MM - y) * MM, text)
+
+
+def _marks(canvas: "Canvas", chart: Chart) -> None:
+    canvas.setFillGray(0)
+    for x, y in chart.marks:
+        canvas.circle(
+            (_LEFT_MM + x) * MM, (_PAGE_MM[1] - _TOP_MM - y) * MM, MARK_MM / 2 * MM, stroke=0, fill=1
+        )

@@ -1,0 +1,104 @@
+"""From shelf and project to recipes: tubs, what a mixture lies on, and how much of it is needed."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour import Ground, Lab, ink_film
+from nomos.colour.layering import Film, film_over
+from nomos.colour.mixing import EXTENDER, WHITE_NAME, Pigment, Recipe, Underlay, find_recipes
+from nomos.colour.trapping import FILM, Inking
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.films import ground_of, predicted, printing_sets, solid_film, zone_keys
+from nomos.project.model import Ink, Paper, Project
+
+
+@dataclass(frozen=True, eq=False)
+class Tubs:
+    """A shelf ready to mix from: inks, and the white if it has one."""
+
+    inks: tuple[Pigment, ...]
+    white: Pigment | None
+
+    @property
+    def all(self) -> tuple[Pigment, ...]:
+        """Everything that can be weighed."""
+        return (*self.inks, EXTENDER, *([self.white] if self.white else []))
+
+
+def tubs_of(inks: Sequence[Ink], paper: Lab) -> Tubs:
+    """The tubs of a shelf; an opaque ink called white, or of pigment PW, is the white."""
+    made, white = [], None
+    for ink in inks:
+        cost = 100 * ink.cost / ink.tub_g if ink.tub_g else 0.0
+        if ink.optics is not None:
+            k, s = np.array(ink.optics.absorption), np.array(ink.optics.scattering)
+            tub = Pigment(ink.name, k, s, ink.optics.k1, cost)
+        else:
+            film = ink_film(ink.lab, ink.opacity, paper)
+            tub = Pigment(ink.name, film.absorption, film.scattering, film.k1, cost)
+        is_white = ink.pigment.upper().startswith("PW") or ink.name.lower().endswith("white")
+        if is_white and ink.opacity == "opaque" and white is None:
+            white = Pigment(WHITE_NAME, tub.absorption, tub.scattering, tub.k1, cost)
+        else:
+            made.append(tub)
+    return Tubs(tuple(made), white)
+
+
+def underlay(ground: Ground, below: Sequence[Film] = (), inking: Inking = "normal") -> Underlay:
+    """What a mixture lies on: paper with films printed before, and how thickly it is inked."""
+    internal = ground.internal
+    for film in below:
+        internal = film_over(internal, film.absorption, film.scattering, film.thickness)
+    return Underlay(internal, FILM[inking])
+
+
+def underlay_of(project: Project, pull: str, zone: int = 0) -> Underlay:
+    """The paper a zone prints on, with what most of its area has been printed with before.
+
+    Of the flat colours that the zone prints, the one that the fewest films cover
+    decides: the recipe is for the colour seen there.
+    """
+    keys, sets = zone_keys(project), printing_sets(project)
+    own = next(place for place, key in enumerate(keys) if key.pull == pull and key.zone == zone)
+    over = [sorted(film for film in films if film < own) for films in sets if own in films]
+    fewest = min(over, key=len, default=[])
+    films = []
+    for place in fewest:
+        each = project.impression(keys[place].pull).zones[keys[place].zone]
+        films.append(solid_film(project, project.ink(each.ink), each.strength * FILM[each.inking]))
+    return underlay(ground_of(project), films, project.impression(pull).zones[zone].inking)
+
+
+def wanted_of(project: Project, pull: str, zone: int = 0) -> Lab:
+    """The colour that a zone is to show: that of the flat colour it alone, or the fewest films, decide."""
+    keys, sets = zone_keys(project), printing_sets(project)
+    own = next(place for place, key in enumerate(keys) if key.pull == pull and key.zone == zone)
+    printed = [(len(films), n) for n, films in enumerate(sets) if own in films]
+    if project.flat is None or not printed:
+        return project.ink(project.impression(pull).zones[zone].ink).lab
+    return project.flat.colours[min(printed)[1]].lab
+
+
+def recipes_for(
+    target: Lab,
+    tubs: Tubs,
+    under: Underlay,
+    *,
+    most_inks: int = 3,
+    progress: Progress = NULL_PROGRESS,
+) -> tuple[Recipe, ...]:
+    """Recipes of a shelf for a colour over some ground, the best first. Raises Cancelled."""
+    return find_recipes(target, tubs.inks, under, most_inks=most_inks, white=tubs.white, progress=progress)
+
+
+def seen_now(project: Project, number: int) -> Lab:
+    """What a flat colour is predicted to show."""
+    lab = predicted(project, printing_sets(project))[number]
+    return float(lab[0]), float(lab[1]), float(lab[2])
+
+
+def paper_ground(paper: Paper) -> Ground:
+    """The ground of a paper of its own."""
+    return Ground.from_reflectance(paper.reflectance) if paper.reflectance else Ground.from_lab(paper.lab)

@@ -1,0 +1,146 @@
+"""`nomos mix`, `ink fit`, `chart`, and what overprint has gained."""
+
+import json
+from importlib.resources import files
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+import pytest
+
+from nomos.cli.main import run
+from nomos.colour.fitting import Reading
+from nomos.colour.layering import film_over, to_internal, to_measured
+from nomos.colour.spectra import WAVELENGTHS_NM
+from nomos.errors import BadInput
+from nomos.formats import read_inks, read_readings
+from nomos.project import Assets, Project, save
+
+SHELF = str(files("nomos.demo").joinpath("shelf.csv"))
+
+
+def no_window(_path: Path | None, _demo: str | None, _walk: Path | None) -> int:
+    raise AssertionError("no window was asked for")
+
+
+def answer(capsys: pytest.CaptureFixture[str], *arguments: str) -> dict[str, Any]:
+    assert run([*arguments, "--json"], no_window) == 0
+    found: dict[str, Any] = json.loads(capsys.readouterr().out)
+    return found
+
+
+def test_mix_gives_grams_parts_and_choices(capsys: pytest.CaptureFixture[str]) -> None:
+    found = answer(
+        capsys,
+        "mix",
+        "--target",
+        "lab(58 20 32)",
+        "--shelf",
+        SHELF,
+        "--over",
+        "lab(85 0 30)",
+        "--grams",
+        "50",
+    )
+    best = found["recipes"][0]
+    assert best["de00_weighed"] < 1
+    assert sum(best["grams"].values()) == pytest.approx(50, abs=0.3)
+    assert all(isinstance(count, int) for count in best["parts"].values())
+    words = {word for recipe in found["recipes"] for word in recipe["choice"]}
+    assert words == {"best match", "fewest inks", "cheapest", "most transparent"}
+    cheapest = next(r for r in found["recipes"] if "cheapest" in r["choice"])
+    assert cheapest["cost_100g"] <= best["cost_100g"]
+    one = answer(capsys, "mix", "--target", "lab(58 20 32)", "--shelf", SHELF, "--max-inks", "1")
+    assert all(len(set(r["grams"]) - {"Extender", "White"}) <= 1 for r in one["recipes"])
+
+
+def test_overprint_thick_wet_and_by_lamp_light(capsys: pytest.CaptureFixture[str]) -> None:
+    inks = ("--paper", "lab(95 0 -2)", "--ink", "lab(55 -37 -50)", "--ink", "lab(89 -5 93)")
+    plain = answer(capsys, "overprint", *inks)["lab"]
+    heavy = answer(capsys, "overprint", *inks, "--film", "heavy")["lab"]
+    wet = answer(capsys, "overprint", *inks, "--wet", "0.5")["lab"]
+    lamp = answer(capsys, "overprint", *inks, "--light", "A")["lab"]
+    assert heavy[0] < plain[0]
+    # Half the yellow takes: bluer.
+    assert wet[2] < plain[2] - 10
+    assert abs(np.array(lamp) - plain).max() > 3
+    assert run(["overprint", *inks, "--wet", "2"], no_window) == 2
+
+
+def rows_of_readings() -> list[tuple[str, str, float, np.ndarray]]:
+    k = 0.05 + 1.5 * np.exp(-(((WAVELENGTHS_NM - 450) / 50) ** 2))
+    rows: list[tuple[str, str, float, np.ndarray]] = []
+    for name, level in (("white", 0.86), ("black", 0.045)):
+        background = np.full(36, level)
+        rows.append((name, "", 1.0, background))
+        internal = film_over(to_internal(background, 0.04), k, np.full(36, 0.3), 1.0)
+        rows.append(("Straw", name, 1.0, to_measured(internal, 0.04)))
+    return rows
+
+
+def test_an_ink_is_taught_from_csv_and_from_cgats(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
+    bands = [f"{nm:.0f}" for nm in WAVELENGTHS_NM]
+    table = tmp_path / "readings.csv"
+    lines = [",".join(["sample", "over", "thickness", *bands])]
+    lines += [",".join([n, o, str(t), *(f"{v:.5f}" for v in r)]) for n, o, t, r in rows_of_readings()]
+    table.write_text("\n".join(lines), "utf-8")
+    shelf = tmp_path / "taught.json"
+    (ink,) = answer(capsys, "ink", "fit", str(table), "--out", str(shelf))["inks"]
+    assert max(ink["de00"]) < 0.5
+    assert np.median(ink["scattering"]) == pytest.approx(0.3, abs=0.04)
+    assert ink["uncertain"]["S"] < 0.3
+    (kept,) = read_inks(shelf)
+    assert kept.ink.optics is not None
+    assert kept.ink.optics.scattering == pytest.approx(ink["scattering"], abs=1e-5)
+    cgats = tmp_path / "readings.txt"
+    fields = " ".join(["SAMPLE_NAME", "OVER", *(f"SPECTRAL_NM{band}" for band in bands)])
+    data = "\n".join(
+        " ".join([f'"{n}"', f'"{o}"', *(f"{100 * v:.3f}" for v in r)]) for n, o, _, r in rows_of_readings()
+    )
+    cgats.write_text(
+        f"CGATS.17\nBEGIN_DATA_FORMAT\n{fields}\nEND_DATA_FORMAT\nBEGIN_DATA\n{data}\nEND_DATA\n", "utf-8"
+    )
+    (again,) = answer(capsys, "ink", "fit", str(cgats))["inks"]
+    assert again["scattering"] == pytest.approx(ink["scattering"], abs=0.02)
+    (named,) = read_readings(cgats)
+    assert isinstance(named.readings[0], Reading)
+
+
+@pytest.mark.parametrize(
+    ("text", "words"),
+    [
+        ("sample,over,L,a,b\nwhite,,95,0,0\n", "holds no ink"),
+        ("sample,over,L,a,b\nRed,white,50,60,30\n", "nothing is called 'white'"),
+        ("sample,over,L,a,b\nwhite,,95,0,0\nRed,white,fifty,60,30\n", "neither 36 bands"),
+        ("sample,over,thickness,L,a,b\nwhite,,1,95,0,0\nRed,white,thick,50,60,30\n", "thickness"),
+        ("CGATS.17\nBEGIN_DATA\n1 2\n", "cut short"),
+    ],
+)
+def test_readings_that_make_no_sense_are_refused(tmp_path: Path, text: str, words: str) -> None:
+    path = tmp_path / "readings.csv"
+    path.write_text(text, "utf-8")
+    with pytest.raises(BadInput, match=words):
+        read_readings(path)
+
+
+def test_the_demo_shelf_is_a_dozen_inks_and_chart_is_written(
+    capsys: pytest.CaptureFixture[str], demo: tuple[Project, Assets], tmp_path: Path
+) -> None:
+    shelf = read_inks(Path(SHELF))
+    assert len(shelf) == 12
+    assert all(each.ink.notes == "illustrative" and each.ink.pigment for each in shelf)
+    save(tmp_path / "demo.nomos", *demo)
+    found = answer(capsys, "chart", str(tmp_path / "demo.nomos"), "--out", str(tmp_path / "chart.pdf"))
+    assert len(found["patches"]) == 2 ** len(found["inks"])
+    assert (tmp_path / "chart.pdf").read_bytes()[:5] == b"%PDF-"
+
+
+@pytest.mark.parametrize(
+    "row",
+    ["Red,50,60,30,clear,,", "Red,50,60,30,,,,lard", "Red,50,60,30,,,,,12", "Red,50,60,30,,,,,,,-3"],
+)
+def test_a_shelf_that_makes_no_sense_is_refused(tmp_path: Path, row: str) -> None:
+    path = tmp_path / "shelf.csv"
+    path.write_text(f"name,L,a,b,opacity,strengths,pigment,vehicle,tack,drying_h,cost\n{row}\n", "utf-8")
+    with pytest.raises(BadInput, match="line 2"):
+        read_inks(path)
