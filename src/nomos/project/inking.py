@@ -126,3 +126,30 @@ def grade_over_image(project: Project, strength: float) -> Grade:
     """A grade from the top of the image to its foot, fading out."""
     middle = (project.image.left + project.image.right) / 2
     return Grade((middle, project.image.top), (middle, project.image.bottom), 0.0 if strength > 0 else 1.0)
+
+
+def flat_then_graded(project: Project, pull_id: str, zone: int) -> Project:
+    """The project with a graded zone printed flat at its pale end first, then graded over it.
+
+    Common practice, no source: a pale and a dark end on one roller leaves roller
+    marks in the pale part; a flat pale layer first hides them.
+    """
+    pull = project.impression(pull_id)
+    grade = pull.zones[zone].grade
+    if grade is None or len(pull.zones) > 1:
+        raise ProjectError("grade", "Only an impression of one graded zone can be parted.")
+    pale = min(pull.zones[0].strength, grade.to)
+    if pale <= 0:
+        raise ProjectError("grade", "It fades to nothing: there is no pale layer to print flat first.")
+    again = printed_again(project, pull_id)
+    at = next(place for place, each in enumerate(again.impressions) if each.id == pull_id)
+    flat, graded = again.impressions[at : at + 2]
+    # The flat layer is there already: the graded one adds what is over it.
+    rest = replace(
+        graded.zones[0],
+        strength=graded.zones[0].strength - pale,
+        grade=replace(grade, to=grade.to - pale),
+    )
+    even = replace(flat.zones[0], strength=pale, grade=None)
+    pulls = (replace(flat, zones=(even,)), replace(graded, zones=(rest,)))
+    return replace(again, impressions=(*again.impressions[:at], *pulls, *again.impressions[at + 2 :]))

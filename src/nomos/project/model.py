@@ -14,6 +14,7 @@ from msgspec import Meta, Struct
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface
+from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.errors import BadInput
 from nomos.order import DRYING_H
 from nomos.proof import Misregister
@@ -24,6 +25,8 @@ from nomos.units import LARGEST_MM, SMALLEST_MM
 
 VERSION = 1
 LARGEST_TRAP_MM = 3.0
+# How many sheets ink is mixed for until it is said (chosen by us).
+SHEETS = 20
 LARGEST_SHIFT_MM = 5.0
 # An overlap up to this far from the darker colour alone is taken before a white sliver, and sheets
 # are taken to meet blocks this closely. Both chosen by us, no source; the user sets them.
@@ -164,11 +167,17 @@ class Grade(Struct, frozen=True, forbid_unknown_fields=True):
     """A graded inking (bokashi): the strength runs evenly from one place to another, x and y on the sheet.
 
     to : the strength at the end and beyond; the zone's own is that at the start and before it.
+    curve : 1 runs evenly, more stays longer at the start, less at the end.
+    both : from the end back to the start again, two-ended, the strength `to` in the middle.
+    edge_mm : follows the block's own edge instead, from it inwards over this width.
     """
 
     start: tuple[float, float]
     end: tuple[float, float]
     to: float
+    curve: float = 1.0
+    both: bool = False
+    edge_mm: float | None = None
 
 
 class Zone(Struct, frozen=True, forbid_unknown_fields=True):
@@ -213,6 +222,8 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     untrue_mm : how far an edge of a board is out of square or parallel, over its length.
     cut_out : a reduction's board is cut right through, not carved, so that parts come loose.
     writing : whether the design holds writing; None while the user has not been asked.
+    sheets : pulls of every block, with bad ones and proofs.
+    film_g_m2, slab_g, waste : what a solid holds, what slab and roller keep, and the share that is lost.
     """
 
     clearance_mm: float = CLEARANCE_MM
@@ -224,6 +235,10 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     untrue_mm: float = UNTRUE_MM
     cut_out: bool = False
     writing: bool | None = None
+    sheets: int = SHEETS
+    film_g_m2: float = FILM_G_M2
+    slab_g: float = SLAB_G
+    waste: float = WASTE
 
 
 T = TypeVar("T", Ink, Block, Impression)
@@ -347,6 +362,13 @@ def _check_workshop(workshop: Workshop) -> None:
             "workshop",
             f"{value:g} mm for the {what} is not possible: choose {least:g} to {most:g} mm.",
         )
+    _require(1 <= workshop.sheets <= 100_000, "workshop", "Sheets must be 1 to 100 000.")
+    known = _within(workshop.film_g_m2, 0.1, 500) and _within(workshop.slab_g, 0, 1e4)
+    _require(
+        known and _within(workshop.waste, 0, 0.9),
+        "workshop",
+        "Film, slab and waste must be figures that can be.",
+    )
     _require(1 <= workshop.most_zones <= 20, "workshop", "Between 1 and 20 zones can be inked at a time.")
 
 
@@ -455,3 +477,5 @@ def _check_zones(impression: Impression) -> None:
             known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in places)
             apart = zone.grade.start != zone.grade.end
             _require(known and apart, "grade", "A graded zone needs two different places on the sheet.")
+            bent = _within(zone.grade.curve, 0.2, 5) and _within(zone.grade.edge_mm or 1, 0.5, 500)
+            _require(bent, "grade", "A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.")

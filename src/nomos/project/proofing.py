@@ -27,7 +27,7 @@ from nomos.proof import (
 from nomos.separation import BlockPlan, Mask, block_masks
 from nomos.separation.contour import contour_lines
 from nomos.separation.fields import Borders, measure_borders
-from nomos.separation.zones import GRADE_STEPS, grade_page, zone_page
+from nomos.separation.zones import GRADE_STEPS, GradeShape, grade_page, zone_page
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0
@@ -167,10 +167,10 @@ class LaidSheet:
 
 @dataclass(frozen=True)
 class LaidZone:
-    """Where a zone lies: its flat colours, and if it is graded its ends on the image, mm, and strengths."""
+    """Where a zone lies: its flat colours, and if it is graded how."""
 
     colours: tuple[int, ...]
-    grade: tuple[tuple[float, float], tuple[float, float], tuple[float, float]] | None = None
+    grade: GradeShape | None = None
 
 
 @dataclass(frozen=True)
@@ -215,7 +215,7 @@ def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKe
     steps = np.zeros_like(zones)
     for place, zone in enumerate(laid.zones):
         if zone.grade is not None:
-            own = grade_page(blocks.labels.shape, blocks.px_per_mm, *zone.grade)
+            own = grade_page(blocks.masks[laid.block], blocks.px_per_mm, zone.grade)
             steps = np.where(zones == place, own, steps)
     joint = zones.astype(np.uint16) * GRADE_STEPS + steps
     here = np.flatnonzero(np.bincount(joint[blocks.masks[laid.block] > 0], minlength=1))
@@ -244,11 +244,13 @@ def _laid_zones(project: Project, pull: Impression) -> tuple[LaidZone, ...]:
     zones = []
     for place, zone in enumerate(pull.zones):
         colours = zone_colours(project, pull, place) if len(pull.zones) > 1 else ()
-        grade = None
+        shape = None
         if zone.grade is not None:
-            start, end = ((x - left, y - top) for x, y in (zone.grade.start, zone.grade.end))
-            grade = (start, end, (zone.strength, zone.grade.to))
-        zones.append(LaidZone(colours, grade))
+            grade = zone.grade
+            start, end = ((x - left, y - top) for x, y in (grade.start, grade.end))
+            strengths = (zone.strength, grade.to)
+            shape = GradeShape(start, end, strengths, grade.curve, grade.both, grade.edge_mm)
+        zones.append(LaidZone(colours, shape))
     return tuple(zones)
 
 
