@@ -67,6 +67,8 @@ class Answers:
     open: Path | None = None
     shelf: Path | None = None
     blocks: list[Path] = field(default_factory=list)
+    scan: Path | None = None
+    readings: Path | None = None
     save: Path | None = None
     folder: Path | None = None
     leave: Unsaved = "discard"
@@ -81,6 +83,12 @@ class Answers:
 
     def shelf_to_open(self) -> Path | None:
         return self.shelf
+
+    def scan_to_open(self) -> Path | None:
+        return self.scan
+
+    def readings_to_open(self) -> Path | None:
+        return self.readings
 
     def file_to_save(self, suggestion: Path) -> Path | None:  # noqa: ARG002
         return self.save

@@ -18,6 +18,14 @@ Surface = Literal["smooth", "rough"]
 # a look through a loupe replaces it).
 COVER: dict[Surface, float] = {"smooth": 1.0, "rough": 0.93}
 
+Vehicle = Literal["oil", "water-washable oil", "water-based", "water-based with paste"]
+# A wet print shines: less of the surface is seen, and water-based colour stands thicker than it dries
+# (common practice: mix bolder than the aim; both figures chosen by us).
+WET_SURFACE = 0.3
+WET_STRENGTH: dict[Vehicle, float] = {
+    "oil": 1.05, "water-washable oil": 1.05, "water-based": 1.25, "water-based with paste": 1.4,
+}  # fmt: skip
+
 # Tack on a plain scale: 0 loose, 10 tight.
 LOOSEST, TIGHTEST, MIDDLE_TACK = 0.0, 10.0, 5.0
 # Of a wet ink this share takes on a wet ink of the same tack; presses report 70 to 95 % (from memory).

@@ -14,11 +14,11 @@ import numpy as np
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1
 from nomos.colour.spectra import BANDS
-from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST
+from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
 from nomos.formats.files import writing_into
 from nomos.order import DRYING_H
-from nomos.project.model import Ink, Optics, Vehicle
+from nomos.project.model import Ink, Optics
 from nomos.separation.solver import WEAKEST, CandidateInk
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")

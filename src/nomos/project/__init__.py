@@ -32,6 +32,7 @@ from nomos.project.proofing import (
     mask_request,
     mean_difference,
     sheet_labs,
+    sheet_reflectance,
 )
 from nomos.project.store import (
     Assets,
@@ -88,4 +89,5 @@ __all__ = [
     "prove",
     "save",
     "sheet_labs",
+    "sheet_reflectance",
 ]

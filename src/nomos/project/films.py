@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import COVER, FILM, trapping_of
+from nomos.colour.trapping import COVER, FILM, WET_STRENGTH, WET_SURFACE, trapping_of
 from nomos.project.model import Impression, Ink, Project
 from nomos.separation.zones import step_strength
 
@@ -65,6 +65,11 @@ def film_of(project: Project, key: FilmKey) -> Film:
     return solid_film(project, project.ink(zone.ink), strength * FILM[zone.inking])
 
 
+def _wet(project: Project, key: FilmKey, film: Film) -> Film:
+    vehicle = project.ink(project.impression(key.pull).zones[key.zone].ink).vehicle
+    return replace(film, k1=film.k1 * WET_SURFACE, thickness=film.thickness * WET_STRENGTH[vehicle])
+
+
 def trapping_at(project: Project, place: int) -> float | None:
     """Share of an impression's film that takes on the one before; None where that one is dry.
 
@@ -112,9 +117,16 @@ def predicted(project: Project, sets: Sequence[Collection[int]]) -> np.ndarray:
     return reflectance_to_lab(printed_reflectance(project, keys, rows))
 
 
-def printed_reflectance(project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_]) -> Array:
-    """Measured reflectance of combinations of films, in print order. rows : (n, films). (n, 36)."""
+def printed_reflectance(
+    project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_], *, wet_look: bool = False
+) -> Array:
+    """Measured reflectance of combinations of films, in print order. rows : (n, films). (n, 36).
+
+    wet_look : as the print looks before it is dry, deeper and shining.
+    """
     films = [film_of(project, key) for key in keys]
+    if wet_look:
+        films = [_wet(project, key, film) for key, film in zip(keys, films, strict=True)]
     return overprints(ground_of(project), films, rows, on_wet(project, keys))
 
 

@@ -6,6 +6,7 @@ from functools import partial
 import numpy as np
 
 from nomos.colour import delta_e00
+from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.edits import run_through, with_seam, without_impression
 from nomos.project.films import predicted, printing_sets, zone_keys
 from nomos.project.finding import UNSEEN_DE00, Cure, Finding, kento_or_reason
@@ -14,6 +15,7 @@ from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
+from nomos.project.seeing import fields_that_part
 from nomos.project.trapping import BorderTrap, border_traps, kisses
 from nomos.project.ways import of_methods, of_writing
 from nomos.separation.fields import Borders
@@ -42,6 +44,7 @@ def find(
         found += _of_borders(project, borders)
     if laid is not None:
         found += _of_proof(project, laid, matches)
+    found += _of_lights(project)
     found += _of_registration(project)
     return tuple(found)
 
@@ -263,6 +266,26 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
                     "inks",
                     f"{name} comes out ΔE {number(match.de00)} from what is wanted.",
                     "Change its ink, strength or opacity, or its place in the order.",
+                )
+            )
+    return found
+
+
+def _of_lights(project: Project) -> list[Finding]:
+    """Fields that match in the booth and part in another light."""
+    if project.flat is None or not project.impressions:
+        return []
+    found = []
+    for light in LIGHTS[1:]:
+        for one, other, apart in fields_that_part(project, light)[:1]:
+            names = [project.flat.colours[n].name for n in (one, other)]
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "inks",
+                    f"{names[0]} and {names[1]} match in the booth and part by ΔE {number(apart)} under "
+                    f"{LIGHT_NAMES[light]}.",
+                    "Mix both from the same pigments if they are to stay one colour.",
                 )
             )
     return found

@@ -3,7 +3,6 @@
 import dataclasses
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import partial
 
 import numpy as np
 from msgspec.structs import replace
@@ -252,6 +251,10 @@ def _scaled(project: Project, ink_id: str, factor: float) -> Ink:
     return replace(changed, lab=(float(lab[0]), float(lab[1]), float(lab[2])))
 
 
-def cure_of(cause: Cause) -> partial[Project]:
-    """The edit that makes a cause part of the plan."""
-    return partial(with_cause, cause=cause)
+@dataclass(frozen=True, eq=False)
+class Learnt:
+    """What a proof has taught: the fields as read, and what explains them."""
+
+    name: str
+    fields: tuple[FieldRead, ...]
+    causes: tuple[Cause, ...]

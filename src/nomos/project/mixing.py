@@ -9,9 +9,10 @@ from nomos.colour import Ground, Lab, ink_film
 from nomos.colour.layering import Film, film_over
 from nomos.colour.mixing import EXTENDER, WHITE_NAME, Pigment, Recipe, Underlay, find_recipes
 from nomos.colour.trapping import FILM, Inking
+from nomos.colour.weighing import Correction
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.films import ground_of, predicted, printing_sets, solid_film, zone_keys
-from nomos.project.model import Ink, Paper, Project
+from nomos.project.films import ground_of, printing_sets, solid_film, zone_keys
+from nomos.project.model import Ink, Project
 
 
 @dataclass(frozen=True, eq=False)
@@ -93,12 +94,15 @@ def recipes_for(
     return find_recipes(target, tubs.inks, under, most_inks=most_inks, white=tubs.white, progress=progress)
 
 
-def seen_now(project: Project, number: int) -> Lab:
-    """What a flat colour is predicted to show."""
-    lab = predicted(project, printing_sets(project))[number]
-    return float(lab[0]), float(lab[1]), float(lab[2])
+@dataclass(frozen=True, eq=False)
+class Mixed:
+    """Recipes found for one zone: what for, over what, from which tubs, and which of them is in hand."""
 
-
-def paper_ground(paper: Paper) -> Ground:
-    """The ground of a paper of its own."""
-    return Ground.from_reflectance(paper.reflectance) if paper.reflectance else Ground.from_lab(paper.lab)
+    pull: str
+    zone: int
+    target: Lab
+    under: Underlay
+    tubs: Tubs
+    recipes: tuple[tuple[str, Recipe], ...]
+    chosen: int = 0
+    correction: Correction | None = None

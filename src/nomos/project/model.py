@@ -13,7 +13,7 @@ from msgspec import Meta, Struct
 
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.colour.spectra import BANDS
-from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface
+from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface, Vehicle
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.errors import BadInput
 from nomos.order import DRYING_H
@@ -56,7 +56,6 @@ class ProjectError(BadInput):
 
 
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
-Vehicle = Literal["oil", "water-washable oil", "water-based", "water-based with paste"]
 
 
 class Paper(Struct, frozen=True, forbid_unknown_fields=True):
@@ -120,6 +119,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     tack : 0 loose to 10 tight.
     drying_h : until it can be overprinted, at 20 degrees.
     cost, tub_g : of a tub, in the user's own money, and what it holds.
+    modifier_pct : oil, carbonate, paste or driers worked into it, per cent of the whole by weight.
     """
 
     id: str
@@ -133,6 +133,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     drying_h: float = DRYING_H
     cost: float = 0.0
     tub_g: float = 0.0
+    modifier_pct: float = 0.0
     notes: str = ""
 
 
@@ -399,6 +400,7 @@ def _check_materials(project: Project) -> None:
     for ink in project.inks:
         _require(_within(ink.tack, LOOSEST, TIGHTEST), "inks", f"The tack of {ink.name} must be 0 to 10.")
         known = _within(ink.drying_h, 0, 10_000) and ink.cost >= 0 and ink.tub_g >= 0
+        known = known and _within(ink.modifier_pct, 0, 90)
         _require(known, "inks", f"Drying, cost and tub of {ink.name} cannot be below nothing.")
         if ink.optics is not None:
             spectra += [ink.optics.absorption, ink.optics.scattering]

@@ -268,10 +268,13 @@ def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> A
     return reflectance_to_lab(sheet_reflectance(project, laid, pulls))
 
 
-def sheet_reflectance(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
+def sheet_reflectance(
+    project: Project, laid: LaidSheet, pulls: int | None = None, *, wet_look: bool = False
+) -> Array:
     """Measured reflectance of each combination after so many pulls (None: all). (combinations, 36)."""
     order = films_in_order(project, laid, pulls)
-    return printed_reflectance(project, [laid.films[n] for n in order], laid.map.members[:, order])
+    keys = [laid.films[n] for n in order]
+    return printed_reflectance(project, keys, laid.map.members[:, order], wet_look=wet_look)
 
 
 @dataclass(frozen=True)

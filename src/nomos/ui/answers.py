@@ -15,6 +15,7 @@ from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
+from nomos.ui.views.inks import mix_view, proof_view, see_view, stack_view
 from nomos.ui.views.methods import method_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
 
@@ -69,6 +70,7 @@ class AnswersColumn(QStackedWidget):
         elif state.station == "inks":
             shown = self.inks
             self.inks.show_view(answers.inks_view(project, proof, state), notes)
+            self._show_ink_part(project, proof)
         elif state.station == "order":
             shown = self.order
             cards = answers.order_view(project, proof, state, theme.scaled(_CARD_PICTURE))
@@ -77,6 +79,19 @@ class AnswersColumn(QStackedWidget):
             shown = self.register
             self.register.show_view(answers.register_view(project, proof, state), notes)
         self.setCurrentWidget(shown)
+
+    def _show_ink_part(self, project: Project, proof: Proof | None) -> None:
+        """The part of the Inks station that is in sight; the others are worked out when they are."""
+        room, state, station = self._hand.inkroom, self._hand.state, self.inks
+        if station.part == "mix":
+            shelf, most = room.shelf_name, room.most_inks
+            station.mix.show_view(mix_view(project, proof, state, shelf, most, room.mixed, room.card))
+        elif station.part == "stack":
+            station.stack.show_view(stack_view(project, state))
+        elif station.part == "see":
+            station.see.show_view(see_view(project, proof, state, room.chart))
+        elif station.part == "learn":
+            station.learn.show_view(proof_view(project, proof, room.learnt))
 
     def _show_plans(self, project: Project, proof: Proof | None) -> None:
         planner = self._hand.planner
@@ -188,8 +203,40 @@ class AnswersColumn(QStackedWidget):
         made.strength_dragged.connect(hand.set_strength)
         made.grade_asked.connect(hand.ways.grade)
         made.grade_to_asked.connect(hand.ways.set_grade_to)
+        made.part_shown.connect(hand.look_again)
+        self._wire_ink_parts(made)
         self.addWidget(made)
         return made
+
+    def _wire_ink_parts(self, made: "InksStation") -> None:
+        hand, room = self._hand, self._hand.inkroom
+        made.mix.shelf_asked.connect(room.open_shelf)
+        made.mix.most_asked.connect(room.set_most_inks)
+        made.mix.mix_asked.connect(room.mix)
+        made.mix.recipe_chosen.connect(room.choose_recipe)
+        made.mix.recipe_taken.connect(room.take_recipe)
+        made.mix.correction_asked.connect(room.put_right)
+        made.mix.readings_asked.connect(room.teach)
+        made.mix.card_asked.connect(room.open_card)
+        made.mix.grey_skipped.connect(room.without_grey)
+        made.mix.card_taken.connect(room.take_card)
+        made.stack.inking_asked.connect(room.set_inking)
+        made.stack.pull_asked.connect(lambda name, value: room.set_pull(**{name: value}))
+        made.stack.ink_asked.connect(lambda name, value: room.set_ink(**{name: value}))
+        made.stack.paper_asked.connect(lambda name, value: room.set_paper(**{name: value}))
+        made.stack.grade_asked.connect(lambda name, value: room.bend_grade(**{name: value}))
+        made.stack.flat_asked.connect(room.flat_first)
+        made.stack.densities_asked.connect(room.trap_from_densities)
+        made.see.light_asked.connect(hand.look_in)
+        made.see.eyes_asked.connect(hand.look_with)
+        made.see.wet_asked.connect(hand.look_wet)
+        made.see.chart_asked.connect(room.write_chart)
+        made.see.chart_read.connect(room.read_chart)
+        made.mix.keep_asked.connect(room.keep_shelf)
+        made.learn.workshop_asked.connect(lambda name, value: hand.ways.set_workshop(**{name: value}))
+        made.learn.weights_asked.connect(room.weigh_film)
+        made.learn.scan_asked.connect(room.learn)
+        made.learn.cause_taken.connect(room.take_cause)
 
     @cached_property
     def order(self) -> "OrderStation":

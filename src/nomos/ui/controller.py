@@ -7,6 +7,7 @@ from typing import Any, get_args
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, Opacity
+from nomos.colour.light import Eyes, Light
 from nomos.errors import BadInput
 from nomos.project import Project, Station, digest
 from nomos.project import edits as ed
@@ -25,10 +26,11 @@ from nomos.separation.touch import Touch
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
+from nomos.ui.inkroom import InkRoom
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import InkSource, Planner
 from nomos.ui.views.answers import PAPER_ROW
-from nomos.ui.views.sheet import on_print
+from nomos.ui.views.sheet import card_height, on_print
 from nomos.ui.views.state import Marked, Shown, UiState
 from nomos.ui.ways import Ways
 
@@ -49,10 +51,11 @@ class Controller(QObject):
         planner: Planner,
         hands: Hands,
         ways: Ways,
+        inkroom: InkRoom,
     ) -> None:
         super().__init__()
         self.document, self.keeper, self.files = document, keeper, files
-        self.planner, self.hands, self.ways = planner, hands, ways
+        self.planner, self.hands, self.ways, self.inkroom = planner, hands, ways, inkroom
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -65,12 +68,15 @@ class Controller(QObject):
         planner.told.connect(self.told)
         hands.told.connect(self.told)
         ways.told.connect(self._refused)
+        inkroom.told.connect(self.told)
+        inkroom.changed.connect(self.shown)
+        inkroom.card_opened.connect(lambda: self.show("card"))
 
     # What the window has in its hand
 
     def _set(self, **changes: Any) -> None:
         self.state = replace(self.state, **changes)
-        self.hands.pull, self.ways.state = self.state.pull, self.state
+        self.hands.pull, self.ways.state, self.inkroom.state = self.state.pull, self.state, self.state
         self.shown.emit()
 
     def _refused(self, problem: str) -> None:
@@ -151,6 +157,22 @@ class Controller(QObject):
         """On a carved block, mark what stays or what goes."""
         self._set(marked=marked)
 
+    def look_again(self) -> None:
+        """Show everything that is in sight anew."""
+        self.shown.emit()
+
+    def look_in(self, light: Light) -> None:
+        """Look at the print in another light."""
+        self._set(light=light, shown="print")
+
+    def look_with(self, eyes: Eyes) -> None:
+        """Look at the print as other eyes do, or in grey."""
+        self._set(eyes=eyes, shown="print")
+
+    def look_wet(self, wet: bool) -> None:
+        """Look at the print while it is wet, or dry."""
+        self._set(wet_look=wet, shown="print")
+
     def touch(self, touch: Touch) -> None:
         """Touch the chosen block; on a carved block the hand is on the mirror image."""
         project = self.document.project
@@ -168,6 +190,10 @@ class Controller(QObject):
         more : the colour joins those that are chosen, or leaves them.
         """
         proof, project = self.keeper.proof, self.document.project
+        if project is not None and self.state.shown == "card":
+            paper = project.paper
+            self.inkroom.point_at_card(x_mm / paper.width_mm, y_mm / card_height(project, self.inkroom.card))
+            return
         if proof is None or project is None:
             return
         x_mm, y_mm = on_print(project, self.state, (x_mm, y_mm))

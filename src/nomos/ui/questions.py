@@ -9,6 +9,8 @@ Unsaved = Literal["save", "discard", "cancel"]
 
 OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
 SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
+SCAN_FILTER = "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;All files (*)"
+READINGS_FILTER = "Readings (*.csv *.txt *.cgats);;All files (*)"
 BLOCKS_FILTER = "Blocks (*.ora *.png *.tif *.tiff);;All files (*)"
 SAVE_FILTER = "Nomos project (*.nomos)"
 
@@ -24,6 +26,12 @@ class Questions(Protocol):
 
     def blocks_to_open(self) -> list[Path]:
         """An OpenRaster file or a set of masks; empty for none."""
+
+    def scan_to_open(self) -> Path | None:
+        """A scan of a proof or a chart, or None."""
+
+    def readings_to_open(self) -> Path | None:
+        """Readings of an ink, or None."""
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None."""
@@ -62,6 +70,16 @@ class Dialogs:
         """An OpenRaster file or a set of masks; empty for none."""
         names, _ = QFileDialog.getOpenFileNames(self._parent, "Bring blocks in", "", BLOCKS_FILTER)
         return [Path(name) for name in names]
+
+    def scan_to_open(self) -> Path | None:
+        """A scan of a proof or a chart, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a scan", "", SCAN_FILTER)
+        return Path(name) if name else None
+
+    def readings_to_open(self) -> Path | None:
+        """Readings of an ink, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open readings", "", READINGS_FILTER)
+        return Path(name) if name else None
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None. The dialog asks before replacing a file."""

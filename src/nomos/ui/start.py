@@ -18,6 +18,7 @@ from nomos.ui.controller import Controller
 from nomos.ui.document import Document
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
+from nomos.ui.inkroom import InkRoom
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.planner import Planner
@@ -52,7 +53,8 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     files = Files(document, runner, dialogs)
     planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
     ways = Ways(document, runner, keeper)
-    controller = Controller(document, keeper, files, planner, hands, ways)
+    inkroom = InkRoom(document, runner, keeper, dialogs)
+    controller = Controller(document, keeper, files, planner, hands, ways, inkroom)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

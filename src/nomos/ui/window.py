@@ -144,7 +144,8 @@ class Window(QMainWindow):
         pictures = self.ladder.picture_height()
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
         self.middle.setCurrentWidget(self.welcome if project is None else self.sheet)
-        self.sheet.show_content(sheet_content(project, proof, state, hand.files.sketch) if project else None)
+        sketch, card = hand.files.sketch, hand.inkroom.card
+        self.sheet.show_content(sheet_content(project, proof, state, sketch, card) if project else None)
         self.answers.setVisible(project is not None)
         if project is not None:
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
@@ -183,7 +184,7 @@ class Window(QMainWindow):
 
     def _stop(self) -> None:
         """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in ("design", "plans", "packet", "simplify"):
+        for slot in ("design", "plans", "packet", "simplify", "mix", "learn"):
             self.runner.cancel(slot)
 
     def _turn_loupe(self) -> None:
@@ -225,6 +226,8 @@ _SAID = {
     "packet": "writing the packet",
     "plans": "looking for plans",
     "simplify": "simplifying a block",
+    "mix": "finding recipes",
+    "learn": "reading the proof",
 }
 
 _HINTS: dict[Station, str] = {

@@ -1,8 +1,11 @@
 """Which inks?"""
 
-from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QScrollArea
+from dataclasses import replace
 
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+
+from nomos.ui import theme
 from nomos.ui.controls import (
     Choice,
     ColourRows,
@@ -13,10 +16,16 @@ from nomos.ui.controls import (
     PatchStrip,
     label,
 )
+from nomos.ui.stations.learn import LearnPart
+from nomos.ui.stations.mix import MixPart
 from nomos.ui.stations.parts import ColourEditor, answers_column
+from nomos.ui.stations.see import SeePart
+from nomos.ui.stations.stack import StackPart
 from nomos.ui.views.answers import InksView
 from nomos.ui.views.rows import Note
 from nomos.units import number
+
+PARTS = (("ink", "Ink"), ("mix", "Mix"), ("stack", "Stack"), ("see", "See"), ("learn", "Proof"))
 
 
 class InksStation(QScrollArea):
@@ -30,6 +39,8 @@ class InksStation(QScrollArea):
     grade_asked = pyqtSignal(bool)
     """Ink the chosen zone from one strength to another, or evenly."""
     grade_to_asked = pyqtSignal(float)
+    part_shown = pyqtSignal()
+    """Another part of the station is in sight."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -49,13 +60,27 @@ class InksStation(QScrollArea):
         self.match_head = label("Furthest from what is wanted", kind="name")
         self.matches = ColourRows("Wanted and predicted")
         self.findings = FindingList()
+        self.parts = Choice(PARTS)
+        self.mix, self.stack, self.see, self.learn = MixPart(), StackPart(), SeePart(), LearnPart()
+        self.part = "ink"
+        self._editing = QWidget()
+        inner = QVBoxLayout(self._editing)
+        inner.setContentsMargins(0, 0, 0, 0)
+        inner.setSpacing(theme.scaled(8))
         for part in (
-            self.mean, self.rows, self.name, self.strength, self.inking, self.grade_fields,
+            self.name, self.strength, self.inking, self.grade_fields,
             self.grade_note, self.opacity, self.editor, self.printed,
             self.match_head, self.matches, self.findings,
         ):  # fmt: skip
-            column.addWidget(part)
+            inner.addWidget(part)
+        self._groups: dict[str, QWidget] = {
+            "ink": self._editing, "mix": self.mix, "stack": self.stack, "see": self.see, "learn": self.learn,
+        }  # fmt: skip
+        for widget in (self.mean, self.rows, self.parts, *self._groups.values()):
+            column.addWidget(widget)
         column.addStretch(1)
+        self.parts.chosen.connect(self.turn_to)
+        self.turn_to("ink")
         self.rows.chosen.connect(self.pull_chosen)
         self.name.given.connect(self.renamed)
         self.opacity.chosen.connect(self.opacity_asked)
@@ -64,6 +89,17 @@ class InksStation(QScrollArea):
         self.inking.chosen.connect(lambda value: self.grade_asked.emit(value == "graded"))
         self.grade_box.set_by_hand.connect(lambda value: self.grade_to_asked.emit(value / 100))
 
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        self.part = part
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        self.mean.setVisible(part == "ink")
+        # The list is there to choose from; what concerns all inks needs the room itself.
+        self.rows.setVisible(part in ("ink", "mix", "stack"))
+        self.part_shown.emit()
+
     def show_view(self, view: InksView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
         self.mean.setText(
@@ -71,7 +107,8 @@ class InksStation(QScrollArea):
             if view.mean_de00 is not None
             else ""
         )
-        self.rows.show_rows(view.rows, view.chosen)
+        rows = view.rows if self.part == "ink" else tuple(replace(row, quiet="") for row in view.rows)
+        self.rows.show_rows(rows, view.chosen)
         for part in (self.name, self.editor, self.printed):
             part.setVisible(view.chosen is not None)
         self.opacity.setVisible(view.ink is not None)

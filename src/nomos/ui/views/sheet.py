@@ -6,7 +6,17 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
-from nomos.project import LaidSheet, Project, Proof, films_in_order, kento_or_reason, sheet_labs
+from nomos.colour.light import lab_under, seen_by
+from nomos.project import (
+    LaidSheet,
+    Project,
+    Proof,
+    films_in_order,
+    kento_or_reason,
+    sheet_labs,
+    sheet_reflectance,
+)
+from nomos.project.drawdown import Card
 from nomos.proof import Index, mips
 from nomos.registration import Kento, Rect
 from nomos.ui.views.overlays import free_raster, trap_raster
@@ -45,13 +55,19 @@ class SheetContent:
 
 
 def sheet_content(
-    project: Project, proof: Proof | None, state: UiState, sketch: Raster | None
+    project: Project,
+    proof: Proof | None,
+    state: UiState,
+    sketch: Raster | None,
+    card: Card | None = None,
 ) -> SheetContent:
-    """The sheet for a station. sketch : the design's own pixels, once they have been read."""
+    """The sheet for a station. sketch : the design's own pixels, once read. card : a drawdown card."""
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
     if state.shown == "sketch" and sketch is not None:
         raster = sketch
+    elif state.shown == "card" and card is not None:
+        raster = _card_raster(project, card)
     elif proof is not None:
         raster = _flat(proof) if state.shown == "flat" else _print(proof, state)
         if state.shown == "print" and state.pulls is None:
@@ -97,6 +113,29 @@ def _piece_numbers(project: Project, proof: Proof | None) -> tuple[tuple[float, 
     )
 
 
+def card_height(project: Project, card: Card | None) -> float:
+    """How far down the sheet a drawdown card reaches that is shown as wide as the sheet, mm."""
+    if card is None:
+        return project.paper.height_mm
+    height, width = card.picture.shape[:2]
+    return project.paper.width_mm * height / width
+
+
+_card_levels: dict[int, tuple[object, Raster]] = {}
+
+
+def _card_raster(project: Project, card: Card) -> Raster:
+    """The card as wide as the sheet, kept for the last one asked for."""
+    kept = _card_levels.get(id(card.picture))
+    if kept is None or kept[0] is not card.picture:
+        _card_levels.clear()
+        width = card.picture.shape[1]
+        whole = Rect(0, 0, project.paper.width_mm, project.paper.height_mm)
+        made = sketch_raster(card.picture, width / project.paper.width_mm, whole)
+        kept = _card_levels[id(card.picture)] = (card.picture, made)
+    return kept[1]
+
+
 def sketch_raster(rgb: NDArray[np.uint8], px_per_mm: float, image: Rect) -> Raster:
     """The design's own pixels as a raster."""
     wide = rgb.astype(np.uint32)
@@ -124,12 +163,21 @@ def _print(proof: Proof, state: UiState) -> Raster:
         return free_raster(proof, state.pull)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
-    elif state.pulls is None:
-        labs = proof.labs
     else:
-        labs = sheet_labs(proof.project, laid, state.pulls)
+        labs = looked_at(proof, state)
     pad = laid.pad_px / laid.px_per_mm
     return Raster(laid.levels, labs, laid.px_per_mm, image.left - pad, image.top - pad)
+
+
+def looked_at(proof: Proof, state: UiState) -> NDArray[np.float64]:
+    """The colours of each combination after the pulls, in the light and by the eyes that are asked for."""
+    plain = state.light == "D50" and not state.wet_look
+    if plain and state.pulls is None:
+        labs = proof.labs
+    else:
+        reflectance = sheet_reflectance(proof.project, proof.laid, state.pulls, wet_look=state.wet_look)
+        labs = lab_under(reflectance, state.light)
+    return seen_by(labs, state.eyes)
 
 
 # A block of limewood, soot rubbed on what stays, red chalk on what goes; colours to tell apart, no source.

@@ -3,9 +3,10 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from nomos.colour.light import Eyes, Light
 from nomos.project import Station
 
-Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets", "pieces", "traps", "free"]
+Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets", "pieces", "traps", "free", "card"]
 # Views of the wood itself, face up: the mirror image of the print.
 MIRRORED = ("carved", "pieces")
 Marked = Literal["stays", "goes"]
@@ -19,11 +20,12 @@ class UiState:
     pulls : the sheet after so many pulls; None is the finished print.
     also : further flat colours that are chosen with it.
     zone : which zone of the impression is in hand.
+    light, eyes, wet_look : how the print is looked at: the light, whose eyes, and whether it is still wet.
     place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
-        runs under what, or where the chosen block is free.
+        runs under what, where the chosen block is free, or a drawdown card.
     marked : on the carved block, what stays or what goes.
     """
 
@@ -37,6 +39,9 @@ class UiState:
     marked: Marked = "stays"
     page: str = "A4"
     paper_chosen: bool = False
+    light: Light = "D50"
+    eyes: Eyes = "normal"
+    wet_look: bool = False
     place: tuple[int, int] | None = None
 
     @property

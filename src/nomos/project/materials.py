@@ -1,0 +1,33 @@
+"""Edits of what inks and papers are, and of how an impression meets the one before."""
+
+from msgspec.structs import replace
+
+from nomos.colour import Lab
+from nomos.project.model import Optics, Project
+
+
+def with_ink_data(project: Project, ink_id: str, **changes: object) -> Project:
+    """An ink with other data: pigment, vehicle, tack, drying_h, cost, tub_g, notes."""
+    return replace(
+        project, inks=tuple(replace(ink, **changes) if ink.id == ink_id else ink for ink in project.inks)
+    )
+
+
+def with_optics(project: Project, ink_id: str, lab: Lab, optics: Optics) -> Project:
+    """An ink with K and S that are known, and the colour of its solid by them."""
+    return with_ink_data(project, ink_id, lab=lab, optics=optics)
+
+
+def with_paper_data(project: Project, **changes: object) -> Project:
+    """The paper with other data: surface, weight_gsm, thickness_mm, grain, growth."""
+    return replace(project, paper=replace(project.paper, **changes))
+
+
+def with_pull(project: Project, impression_id: str, **changes: object) -> Project:
+    """An impression printed wet or dry, or with a measured ink trapping: wet, trapping."""
+    return replace(
+        project,
+        impressions=tuple(
+            replace(pull, **changes) if pull.id == impression_id else pull for pull in project.impressions
+        ),
+    )

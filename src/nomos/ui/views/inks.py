@@ -1,0 +1,395 @@
+"""What the further parts of the Inks station show: recipes, the stack, ways of seeing, amounts and proofs."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
+from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
+from nomos.colour.spectra import Array
+from nomos.colour.trapping import FILM, Inking, Surface
+from nomos.colour.weighing import in_parts, weighed
+from nomos.edition import ink_needed
+from nomos.project import Project, Proof
+from nomos.project.charting import ChartReading
+from nomos.project.drawdown import Card
+from nomos.project.films import (
+    FilmKey,
+    film_of,
+    on_wet,
+    printed_reflectance,
+    solid_film,
+    trapping_at,
+    zone_colours,
+    zone_keys,
+)
+from nomos.project.learning import Learnt
+from nomos.project.mixing import Mixed
+from nomos.project.model import Grade, Ink
+from nomos.project.seeing import fields_that_part, in_reach, passes_of, reachable
+from nomos.ui.views.rows import Row
+from nomos.ui.views.sheet import lab_text
+from nomos.ui.views.state import UiState
+from nomos.units import number
+
+Figures = tuple[tuple[str, str], ...]
+MOST_OVERLAPS = 14
+
+
+@dataclass(frozen=True)
+class MixView:
+    """How is it mixed?"""
+
+    heading: str
+    shelf: str
+    most_inks: int
+    rows: tuple[Row, ...]
+    chosen: str | None
+    weights: Figures
+    note: str
+    correction: Figures
+    correction_note: str
+    batch_g: float
+    card: str
+    card_asks_grey: bool
+    card_read: bool
+
+
+def mix_view(
+    project: Project,
+    proof: Proof | None,
+    state: UiState,
+    shelf: str,
+    most: int,
+    mixed: Mixed | None,
+    card: Card | None,
+) -> MixView:
+    """Recipes for the chosen ink, those found last if they are for it."""
+    heading = "Choose an ink in the list first"
+    batch = 100.0
+    if state.pull is not None and not state.paper_chosen:
+        zone = min(state.zone, len(project.impression(state.pull).zones) - 1)
+        key = FilmKey(state.pull, zone)
+        heading = f"For {_ink_of(project, key).name}"
+        batch = max(round(_need(project, proof, key)[1], 0), 5.0) if proof else 100.0
+    if mixed is None or (mixed.pull, mixed.zone) != (state.pull, state.zone) or not mixed.recipes:
+        return MixView(heading, shelf, most, (), None, (), "", (), "", batch, *_card_view(card))
+    rows = tuple(
+        Row(
+            str(place), lab_to_hex(np.array(recipe.lab)), word, f"ΔE {number(recipe.de00)}",
+            ", ".join(n for n in recipe.names if n != "Extender"),
+        )
+        for place, (word, recipe) in enumerate(mixed.recipes)
+    )  # fmt: skip
+    recipe = mixed.recipes[mixed.chosen][1]
+    grams, scales = weighed(recipe, mixed.tubs.all, batch, mixed.target, mixed.under)
+    parts, knife = in_parts(recipe, mixed.tubs.all, mixed.target, mixed.under)
+    weights = tuple(
+        (name, f"{number(grams.get(name, 0.0))} g   {parts.get(name, 0)} parts") for name in recipe.names
+    )
+    note = (
+        f"Wanted {lab_text(mixed.target)}. Weighed to 0.1 g it comes to ΔE {number(scales.de00)}, by parts "
+        f"to {number(knife.de00)}. It hides {number(100 * recipe.hiding, 0)} % of what is below"
+        + (f"; {number(recipe.cost, 2)} a 100 g." if recipe.cost else ".")
+    )
+    done = mixed.correction
+    correction: Figures = ()
+    said = ""
+    if done is not None:
+        correction = tuple((f"add {name}", f"{number(grams)} g") for name, grams in done.grams.items())
+        said = f"From ΔE {number(done.before)} to {number(done.de00)}."
+        if not done.grams:
+            said = f"ΔE {number(done.before)}: nothing on this shelf brings it nearer."
+        elif done.again:
+            said += " It takes more than the batch itself: mix anew."
+    return MixView(
+        heading,
+        shelf,
+        most,
+        rows,
+        str(mixed.chosen),
+        weights,
+        note,
+        correction,
+        said,
+        batch,
+        *_card_view(card),
+    )
+
+
+_ASKED = {
+    "paper": "Click the card's bare paper on the sheet.",
+    "grey": "Click its grey patch, or go on without.",
+    "ink": "Click an ink patch.",
+}
+
+
+def _card_view(card: Card | None) -> tuple[str, bool, bool]:
+    """What the drawdown card asks for or has read, whether it asks for grey, whether there is a reading."""
+    if card is None:
+        return "A scan of ink drawn down on this paper gives its colour.", False, False
+    said = f"{card.name}. {_ASKED[card.asked]}"
+    if card.reading is not None:
+        read = card.reading
+        said = f"{card.name}: Lab {lab_text(read.lab)}, even to ΔE {number(read.spread)}."
+        said += "".join(f" △ {warning}." for warning in read.warnings)
+    return said, card.asked == "grey", card.reading is not None
+
+
+def _ink_of(project: Project, key: FilmKey) -> Ink:
+    return project.ink(project.impression(key.pull).zones[key.zone].ink)
+
+
+@dataclass(frozen=True)
+class StackView:
+    """How does it lie on what is there?"""
+
+    heading: str
+    inking: Inking
+    wet: bool
+    can_be_wet: bool
+    trapping: float
+    trapping_note: str
+    tack: float
+    drying_h: float
+    vehicle: str
+    modifier_pct: float
+    surface: Surface
+    weight_gsm: float
+    grain: str
+    growth: tuple[float, float]
+    passes: str
+    grade: Grade | None
+    spectra: tuple[Array, Array, Array] | None
+
+
+def stack_view(project: Project, state: UiState) -> StackView | None:
+    """Film, tack and trapping of the chosen zone; None while none is chosen."""
+    if state.pull is None or state.paper_chosen:
+        return None
+    places = {pull.id: place for place, pull in enumerate(project.impressions)}
+    place = places[state.pull]
+    pull = project.impressions[place]
+    at = min(state.zone, len(pull.zones) - 1)
+    zone, key = pull.zones[at], FilmKey(state.pull, at)
+    ink = project.ink(zone.ink)
+    share = trapping_at(project, place)
+    note = "Printed on dry ink, the whole film takes."
+    if share is not None:
+        source = "measured" if pull.trapping is not None else "worked out from the tack of both inks"
+        note = f"{number(100 * share, 0)} % of the film takes on the wet ink below: {source}."
+    elif place == 0:
+        note = "The first pull has nothing wet below it."
+    passes = passes_of(project, film_of(project, key))
+    gains = ", ".join(number(gain) for gain in passes.gains[:5])
+    worth = f"{passes.worth} pass{'es are' if passes.worth > 1 else ' is'} worth a pull"
+    solid = solid_film(project, ink)
+    alone = printed_reflectance(project, [key], np.ones((1, 1), bool))[0]
+    return StackView(
+        f"{place + 1}  {ink.name}", zone.inking, pull.wet, place > 0,
+        100 * (share if share is not None else 1.0), note, ink.tack, ink.drying_h, ink.vehicle,
+        ink.modifier_pct,
+        project.paper.surface, project.paper.weight_gsm or 0.0, project.paper.grain, project.paper.growth,
+        f"Printed again over itself it gains ΔE {gains}: {worth}.", zone.grade,
+        (alone, solid.absorption, solid.scattering),
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, eq=False)
+class SeeView:
+    """What will be seen?"""
+
+    light: Light
+    eyes: Eyes
+    wet_look: bool
+    parting: str
+    here: tuple[Row, ...]
+    here_title: str
+    overlaps: tuple[Row, ...]
+    cloud: Array
+    wanted: tuple[Lab, ...]
+    reach: str
+    chart: tuple[Row, ...]
+
+
+def see_view(
+    project: Project, proof: Proof | None, state: UiState, chart: tuple[ChartReading, ...] = ()
+) -> SeeView:
+    """Lights, overlaps, the place last clicked, what the inks can reach, and a printed chart as read."""
+    title, here = _layers_here(project, proof, state)
+    cloud = reachable(project)
+    bare = project.bare_colours()
+    colours = project.flat.colours if project.flat else ()
+    wanted = tuple(c.lab for n, c in enumerate(colours) if n not in bare)
+    far = sum(off > 3 for off in in_reach(cloud, wanted))
+    said = "Every wanted colour is within reach of one or two of these inks."
+    if far:
+        said = f"{far} of {len(wanted)} wanted colours lie beyond ΔE 3 of what one or two of these inks give."
+    return SeeView(
+        state.light, state.eyes, state.wet_look, _parting_text(project), here, title,
+        _overlap_rows(project, proof), cloud, wanted, said, _chart_rows(chart),
+    )  # fmt: skip
+
+
+def _parting_text(project: Project) -> str:
+    """Flat colours that match in the booth and part elsewhere."""
+    if project.flat is None:
+        return ""
+    said = []
+    for light in LIGHTS[1:]:
+        for one, other, apart in fields_that_part(project, light)[:2]:
+            names = project.flat.colours[one].name, project.flat.colours[other].name
+            said.append(f"△ {names[0]} and {names[1]} part by ΔE {number(apart)} under {LIGHT_NAMES[light]}.")
+    return " ".join(said) or "No two fields that match in the booth part in the other lights."
+
+
+def _overlap_rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
+    """Every overlap that occurs on the sheet, the largest first."""
+    if proof is None:
+        return ()
+    laid, ppm = proof.laid, proof.laid.px_per_mm
+    # A row of the sheet's combinations may occur in several steps of a graded zone: told once each.
+    by_films: dict[frozenset[tuple[str, int]], tuple[float, int]] = {}
+    image = float(laid.meetings.sum()) / ppm**2
+    for row in range(len(laid.map.members)):
+        films = frozenset(
+            (laid.films[n].pull, laid.films[n].zone) for n in np.flatnonzero(laid.map.members[row])
+        )
+        area = float(laid.meetings[:, row].sum()) / ppm**2
+        most = by_films.get(films, (0.0, row))
+        by_films[films] = (most[0] + area, most[1])
+    rows = []
+    for films, (area, row) in sorted(by_films.items(), key=lambda each: -each[1][0])[:MOST_OVERLAPS]:
+        names = [_ink_of(project, key).name for key in zone_keys(project) if (key.pull, key.zone) in films]
+        rows.append(
+            Row(
+                str(row), lab_to_hex(proof.labs[row]), " + ".join(names) or "bare paper",
+                f"{number(100 * area / image, 1)} %", _aim_text(project, proof, row),
+            )
+        )  # fmt: skip
+    return tuple(rows)
+
+
+def _aim_text(project: Project, proof: Proof, row: int) -> str:
+    """What a combination shows, and what is wanted where it lies most."""
+    said = f"Lab {lab_text(proof.labs[row])}"
+    number_of = int(proof.laid.meetings[:, row].argmax())
+    if project.flat is None or not proof.laid.meetings[number_of, row]:
+        return said
+    colour = project.flat.colours[number_of]
+    lab = project.paper.lab if number_of in project.bare_colours() else colour.lab
+    off = float(delta_e00(proof.labs[row], np.array(lab)))
+    return f"{said}, for {colour.name.lower()} ΔE {number(off)}"
+
+
+def _chart_rows(chart: tuple[ChartReading, ...]) -> tuple[Row, ...]:
+    """The patches of a printed chart that lie furthest from what was predicted."""
+    worst = sorted(chart, key=lambda each: -each.de00)[:MOST_OVERLAPS]
+    return tuple(
+        Row(
+            each.patch.name, lab_to_hex(np.array(each.read.lab)), each.patch.name, f"ΔE {number(each.de00)}",
+            f"read {lab_text(each.read.lab)}, predicted {lab_text(each.patch.lab)}",
+        )
+        for each in worst
+    )  # fmt: skip
+
+
+def _layers_here(project: Project, proof: Proof | None, state: UiState) -> tuple[str, tuple[Row, ...]]:
+    """The layers at the place last clicked: the colour after each, and what leaving it out would change."""
+    if proof is None or state.place is None:
+        return "Click the sheet to see its layers there", ()
+    laid = proof.laid
+    x, y = (round(v * laid.px_per_mm / proof.blocks.px_per_mm) + laid.pad_px for v in state.place)
+    height, width = laid.map.index.shape
+    row = int(laid.map.index[min(y, height - 1), min(x, width - 1)])
+    own = [laid.films[n] for n in np.flatnonzero(laid.map.members[row])]
+    order = {pull.id: place for place, pull in enumerate(project.impressions)}
+    keys = sorted(own, key=lambda key: order[key.pull])
+    if not keys:
+        return "Here: bare paper", ()
+    count = len(keys)
+    without = ~np.eye(count, dtype=bool)
+    labs = reflectance_to_lab(
+        printed_reflectance(project, keys, np.vstack([np.tri(count, dtype=bool), without]))
+    )
+    wets = on_wet(project, keys)
+    rows = []
+    for place, key in enumerate(keys):
+        film = film_of(project, key)
+        takes = wets[place]
+        share = f", {number(100 * takes.share, 0)} % takes" if takes and takes.wet else ""
+        change = float(delta_e00(labs[count + place], labs[count - 1]))
+        rows.append(
+            Row(
+                f"{key.pull}/{key.zone}", lab_to_hex(labs[place]),
+                f"{order[key.pull] + 1} {_ink_of(project, key).name}",
+                f"film {number(100 * film.thickness, 0)} %{share}",
+                f"left out: ΔE {number(change)}",
+            )
+        )  # fmt: skip
+    return f"Here: {count} layer{'s' if count > 1 else ''}, first printed first", tuple(rows)
+
+
+@dataclass(frozen=True)
+class ProofView:
+    """How much ink, and what has the proof taught?"""
+
+    sheets: int
+    film_g_m2: float
+    slab_g: float
+    needs: Figures
+    note: str
+    scan: str
+    fields: tuple[Row, ...]
+    causes: tuple[str, ...]
+
+
+def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> ProofView:
+    """Amounts for the sheets, and the comparison with a scanned proof."""
+    shop = project.workshop
+    needs = []
+    for key in zone_keys(project) if proof else ():
+        ink_g, batch = _need(project, proof, key)
+        ink = _ink_of(project, key)
+        rest, share = batch - ink_g, 1 - ink.modifier_pct / 100
+        figure = f"{number(ink_g * share, 0)} g"
+        figure += f" + {number(rest * share, 0)} g extender" if rest >= 0.5 else ""
+        figure += f" + {number(batch * (1 - share), 1)} g modifier" if share < 1 else ""
+        needs.append((ink.name, figure))
+    names = [colour.name for colour in project.flat.colours] if project.flat else []
+    fields = tuple(
+        Row(
+            str(field.number), lab_to_hex(np.array(field.read)), names[field.number],
+            f"ΔE {number(field.de00)}",
+            f"read {lab_text(field.read)}, predicted {lab_text(field.predicted)}",
+        )
+        for field in (learnt.fields[:8] if learnt else ())
+        if field.number < len(names)
+    )  # fmt: skip
+    causes = tuple(
+        f"{cause.text} Mean ΔE {number(cause.before)} → {number(cause.after)}."
+        for cause in (learnt.causes if learnt else ())
+    )
+    return ProofView(
+        shop.sheets, shop.film_g_m2, shop.slab_g, tuple(needs),
+        f"With {number(shop.slab_g, 0)} g left on slab and roller and {number(100 * shop.waste, 0)} % lost; "
+        "from memory, so weigh before and after.",
+        learnt.name if learnt else "", fields, causes,
+    )  # fmt: skip
+
+
+def _need(project: Project, proof: Proof | None, key: FilmKey) -> tuple[float, float]:
+    """Grams of ink, and of the whole batch with extender, for one zone."""
+    if proof is None or len(proof.blocks.masks) != len(project.blocks):
+        return 0.0, 0.0
+    pull = project.impression(key.pull)
+    area = proof.blocks.areas_mm2[project.number_of(pull.block)]
+    if len(pull.zones) > 1:
+        own = zone_colours(project, pull, key.zone)
+        area = float(proof.blocks.borders.area_mm2[list(own)].sum())
+    shop, zone = project.workshop, pull.zones[key.zone]
+    need = ink_needed(
+        area, shop.sheets, strength=zone.strength, film=FILM[zone.inking],
+        film_g_m2=shop.film_g_m2, slab_g=shop.slab_g, waste=shop.waste,
+    )  # fmt: skip
+    return need.ink_g, need.batch_g
