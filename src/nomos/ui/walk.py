@@ -44,6 +44,8 @@ def walk_through(desk: Desk, folder: Path) -> int:
         _save_picture(desk, folder / f"station-{place}-{station}.png")
         if station == "blocks":
             _walk_blocks(desk, folder)
+        if station == "inks":
+            _walk_inks(desk, folder)
     desk.document.stack.undo()
     desk.files.write_packet(controller.state.page, folder / "packet")
     settle(desk)
@@ -69,6 +71,18 @@ def _walk_blocks(desk: Desk, folder: Path) -> None:
         _save_picture(desk, folder / f"station-2-blocks-{part}.png")
     station.turn_to("blocks")
     desk.controller.show("print")
+
+
+def _walk_inks(desk: Desk, folder: Path) -> None:
+    """The parts of the Inks station: a recipe, and ways of seeing."""
+    station = desk.window.answers.inks
+    for part in ("mix", "see"):
+        station.turn_to(part)
+        if part == "mix":
+            desk.controller.inkroom.mix()
+        settle(desk)
+        _save_picture(desk, folder / f"station-3-inks-{part}.png")
+    station.turn_to("ink")
 
 
 def _walk_methods(desk: Desk, folder: Path) -> None:

@@ -38,19 +38,22 @@ class Spectra(QWidget):
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter, tone = QPainter(self), theme.tones()
         foot = theme.scaled(18)
-        box = QRectF(0, 0, self.width() - 1, self.height() - foot)
+        side = theme.scaled(6)
+        box = QRectF(side, 0, self.width() - 2 * side, self.height() - foot)
         painter.fillRect(box, QColor(tone.chosen))
         painter.setPen(QPen(QColor(tone.line), 1))
         painter.drawRect(box)
         painter.setFont(theme.quiet_font())
         for nm in (400, 500, 600, 700):
             x = box.left() + (nm - 380) / 350 * box.width()
+            painter.setPen(QPen(QColor(tone.line), 1))
             painter.drawLine(QPointF(x, box.top()), QPointF(x, box.bottom()))
+            painter.setPen(QColor(tone.quiet))
             painter.drawText(QRectF(x - 30, box.bottom(), 60, foot), Qt.AlignmentFlag.AlignCenter, f"{nm} nm")
         if self._curves is None:
             return
         reflectance, k, s = self._curves
-        most = max(float(k.max()), float(s.max()), 0.5)
+        most = max(1.1 * float(k.max()), 1.1 * float(s.max()), 0.5)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         styles = (Qt.PenStyle.SolidLine, Qt.PenStyle.DashLine, Qt.PenStyle.DotLine)
         for values, top, style in zip((reflectance, k, s), (1.0, most, most), styles, strict=True):

@@ -90,7 +90,7 @@ def mix_view(
     note = (
         f"Wanted {lab_text(mixed.target)}. Weighed to 0.1 g it comes to ΔE {number(scales.de00)}, by parts "
         f"to {number(knife.de00)}. It hides {number(100 * recipe.hiding, 0)} % of what is below"
-        + (f"; {number(recipe.cost, 2)} a 100 g." if recipe.cost else ".")
+        + (f" and costs {number(recipe.cost, 2)} per 100 g." if recipe.cost else ".")
     )
     done = mixed.correction
     correction: Figures = ()
