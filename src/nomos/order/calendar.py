@@ -1,0 +1,322 @@
+"""On which days to print: set-up, pulls, cleaning, cutting, drying, rack and working hours."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import date, datetime, time, timedelta
+from typing import Literal
+
+from msgspec import Struct
+
+from nomos.order.washing import Cleaning
+
+Way = Literal["whole edition", "sheet by sheet"]
+Limit = Literal["drying", "rack", "hours", "work"]
+_FOREVER_DAYS, _NO_LIMIT = 3000, 1_000_000
+# Times are whole microseconds: what misses by less than this fits.
+_BLINK = timedelta(milliseconds=1)
+# Drying doubles in speed for ten degrees; water-based ink dries slower in damp air by half for 50 points
+# of humidity (both from memory).
+_TEN_DEGREES, _DAMP_AIR = 10.0, 0.5
+
+
+class Times(Struct, frozen=True, forbid_unknown_fields=True):
+    """How long things take and when there is time; all chosen by us or from memory, the user sets them.
+
+    rack : places to dry; pulls_a_day : no more than so many, 0 without a limit.
+    opens, closes : working hours; days : of the week, Monday is 0.
+    damp : paper is damped and pressed the evening before; keeps_days : how long it stays so.
+    lost : days on which nothing can be done, as 2026-12-24.
+    """
+
+    setup_min: float = 30.0
+    pull_min: float = 4.0
+    wash_min: float = 25.0
+    wipe_min: float = 8.0
+    cutting_min: float = 180.0
+    rack: int = 60
+    pulls_a_day: int = 0
+    opens: float = 9.0
+    closes: float = 17.0
+    days: tuple[int, ...] = (0, 1, 2, 3, 4)
+    temperature: float = 20.0
+    humidity: float = 50.0
+    damp: bool = False
+    damp_min: float = 30.0
+    keeps_days: int = 3
+    way: Way = "whole edition"
+    start: str = ""
+    lost: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Run:
+    """One layer to print: its name, drying time, cleaning after, cutting before, whether on wet ink."""
+
+    name: str
+    drying_h: float
+    after: Cleaning
+    cut_before: bool = False
+    wet: bool = False
+
+
+@dataclass(frozen=True)
+class Task:
+    """Something done from one time to another, or sheets drying. layer : place of the run, -1 for paper."""
+
+    kind: Literal["print", "cut", "dry", "damp"]
+    layer: int
+    text: str
+    start: datetime
+    end: datetime
+    sheets: int = 0
+
+
+@dataclass(frozen=True)
+class Calendar:
+    """Tasks by time, the end of the last, what it waited for most, and what would help most.
+
+    waits_h : hours of waiting by cause. help : in a sentence.
+    """
+
+    tasks: tuple[Task, ...]
+    end: datetime
+    limit: Limit
+    waits_h: dict[Limit, float]
+    help: str = ""
+
+    @property
+    def days(self) -> int:
+        """Days from the first task to the last, both counted, drying at the end not."""
+        work = [task for task in self.tasks if task.kind != "dry"]
+        if not work:
+            return 0
+        return (max(task.end for task in work).date() - min(task.start for task in work).date()).days + 1
+
+
+def drying_hours(hours: float, times: Times, *, film: float = 1.0, water: bool = False) -> float:
+    """Drying time in this air, of this film. hours : of a normal film at 20 degrees."""
+    warm = 2 ** ((20.0 - times.temperature) / _TEN_DEGREES)
+    damp = 1 + _DAMP_AIR * (times.humidity - 50) / 50 if water else 1.0
+    return hours * warm * film * max(damp, 0.3)
+
+
+def plan_days(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
+    """The days of an edition.
+
+    Parameters
+    ----------
+    runs : layers in print order.
+    sheets : how many are printed.
+    start : the first day that may be used.
+
+    Notes
+    -----
+    Sheets go through in one order, each not before it is dry and the rack has a
+    place. A run may be parted over several days. Two ways are tried, beginning a
+    layer with the first dry sheet and waiting until all are dry; the one that ends
+    earlier is kept.
+    """
+    if times.way == "sheet by sheet":
+        return _sheet_by_sheet(runs, sheets, times, start)
+    eager = _Desk(times, start).whole_edition(runs, sheets, patient=False)
+    patient = _Desk(times, start).whole_edition(runs, sheets, patient=True)
+    return min(eager, patient, key=lambda found: (found.end, len(found.tasks)))
+
+
+def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
+    """The days, and which change would shorten them most."""
+    plan = plan_days(runs, sheets, times, start)
+    tries: list[tuple[str, Sequence[Run], Times]] = [
+        ("a drier that halves the drying", [replace(run, drying_h=run.drying_h / 2) for run in runs], times),
+        ("two hours more a day", runs, _changed(times, closes=min(times.closes + 2, 24.0))),
+        ("working on all seven days", runs, _changed(times, days=(0, 1, 2, 3, 4, 5, 6))),
+        ("five degrees warmer", [replace(r, drying_h=r.drying_h / 2**0.5) for r in runs], times),
+    ]
+    if times.rack < sheets:
+        tries.append((f"a rack for all {sheets} sheets", runs, _changed(times, rack=sheets)))
+    if times.pulls_a_day:
+        tries.append(("no limit of pulls a day", runs, _changed(times, pulls_a_day=0)))
+    best = min(((plan_days(r, sheets, t, start).end, text) for text, r, t in tries), default=None)
+    if best is None or best[0] >= plan.end:
+        return replace(plan, help="Nothing of what was tried would end it earlier.")
+    saved = (plan.end.date() - best[0].date()).days
+    gain = f"{saved} day{'s' if saved != 1 else ''}" if saved else "some hours"
+    return replace(plan, help=f"What would help most: {best[1]}, {gain} earlier.")
+
+
+def _changed(times: Times, **changes: object) -> Times:
+    from msgspec.structs import replace as with_fields
+
+    return with_fields(times, **changes)
+
+
+class _Desk:
+    """Keeps the clock, the working hours and the rack while an edition is laid out."""
+
+    def __init__(self, times: Times, start: date) -> None:
+        self.times, self.tasks = times, list[Task]()
+        self.lost = {date.fromisoformat(day) for day in times.lost}
+        self.now = datetime.combine(start, time())
+        self.waits: dict[Limit, float] = {"drying": 0.0, "rack": 0.0, "hours": 0.0, "work": 0.0}
+        self.pulled: dict[date, int] = {}
+        self.begun = datetime.combine(start, time())
+        # When each place that is taken on the rack is free again.
+        self.drying: list[datetime] = []
+
+    def window(self, at: datetime) -> tuple[datetime, datetime]:
+        """The working hours that are open at a time, or open next."""
+        day = at.date()
+        for _ in range(_FOREVER_DAYS):
+            opens = datetime.combine(day, time()) + timedelta(hours=self.times.opens)
+            closes = datetime.combine(day, time()) + timedelta(hours=self.times.closes)
+            if day.weekday() in self.times.days and day not in self.lost and at < closes:
+                return max(opens, at), closes
+            day += timedelta(days=1)
+            at = datetime.combine(day, time())
+        raise ValueError("There is no working day left.")
+
+    def wait_until(self, when: datetime, why: Limit) -> None:
+        """Wait for something."""
+        if when > self.now:
+            self.waits[why] += (when - self.now).total_seconds() / 3600
+            self.now = when
+
+    def to_work(self) -> datetime:
+        """Wait for working hours; when they end."""
+        opens, closes = self.window(self.now)
+        self.wait_until(opens, "hours")
+        return closes
+
+    def to_next_day(self) -> None:
+        """Wait for the next working day."""
+        tomorrow = datetime.combine(self.now.date() + timedelta(days=1), time())
+        self.wait_until(self.window(tomorrow)[0], "hours")
+
+    def work(self, minutes: float, kind: Literal["cut"], layer: int, text: str) -> None:
+        """Do something that can be parted over days."""
+        left = minutes
+        while left > 1e-6:
+            closes = self.to_work()
+            piece = min(left, (closes - self.now).total_seconds() / 60)
+            end = self.now + timedelta(minutes=piece)
+            self.tasks.append(Task(kind, layer, text, self.now, end))
+            self.now, left = end, left - piece
+
+    def whole_edition(self, runs: Sequence[Run], sheets: int, *, patient: bool) -> Calendar:
+        """Every sheet through one layer before the next."""
+        ready = [self.now] * sheets
+        for place, run in enumerate(runs):
+            if run.cut_before:
+                # All sheets have been through the pull before: the clock stands after it.
+                self.work(self.times.cutting_min, "cut", place, f"cut for {run.name}")
+            if patient:
+                self.wait_until(max(ready), "drying")
+            done = 0
+            while done < sheets:
+                done = self._stint(place, run, ready, done)
+        return self.finished()
+
+    def _stint(self, place: int, run: Run, ready: list[datetime], done: int) -> int:
+        """Print as many sheets as this day, the rack and their drying allow; how many are done then."""
+        times = self.times
+        after = {"none": 0.0, "wipe": times.wipe_min, "wash": times.wash_min}[run.after]
+        self.wait_until(ready[done] - timedelta(minutes=times.setup_min), "drying")
+        self._wait_for_rack()
+        closes = self.to_work()
+        limit = times.pulls_a_day or _NO_LIMIT
+        room = limit - self.pulled.get(self.now.date(), 0)
+        least = timedelta(minutes=times.setup_min + times.pull_min + after)
+        if room <= 0 or self.now + least > closes + _BLINK:
+            self.check_room(least)
+            self.to_next_day()
+            return done
+        start, clock = self.now, self.now + timedelta(minutes=times.setup_min)
+        first, pull = done, timedelta(minutes=times.pull_min)
+        while done < len(ready) and done - first < room:
+            fits = clock + pull + timedelta(minutes=after) <= closes + _BLINK
+            if ready[done] > clock + _BLINK or not fits or not self._place_at(clock + pull):
+                break
+            clock += pull
+            dry = clock + timedelta(hours=run.drying_h)
+            ready[done] = dry
+            self.drying.append(dry)
+            done += 1
+        if done == first:
+            # The first sheet was not dry, or had no place: the desk waits for it and tries again.
+            self.wait_until(max(ready[done], min(self.drying, default=self.now)), "drying")
+            self.wait_until(self.now + timedelta(minutes=1), "rack")
+            return done
+        end = clock + timedelta(minutes=after)
+        self.tasks.append(Task("print", place, run.name, start, end, done - first))
+        self.tasks.append(
+            Task("dry", place, run.name, clock, clock + timedelta(hours=run.drying_h), done - first)
+        )
+        self.pulled[start.date()] = self.pulled.get(start.date(), 0) + done - first
+        self.now = end
+        return done
+
+    def check_room(self, least: timedelta) -> None:
+        """Raises ValueError where a working day is too short for anything."""
+        if least > timedelta(hours=self.times.closes - self.times.opens):
+            raise ValueError("A working day is too short for one set-up, one pull and the cleaning.")
+
+    def _place_at(self, when: datetime) -> bool:
+        """Whether the rack has a place for one more sheet at a time."""
+        return sum(free > when for free in self.drying) < self.times.rack
+
+    def _wait_for_rack(self) -> None:
+        taken = sorted(free for free in self.drying if free > self.now)
+        if len(taken) >= self.times.rack:
+            self.wait_until(taken[len(taken) - self.times.rack], "rack")
+
+    def finished(self) -> Calendar:
+        """What has been laid out so far."""
+        tasks = [*self.tasks, *self._damping()]
+        tasks.sort(key=lambda task: (task.start, task.end))
+        work = sum(
+            (task.end - task.start).total_seconds() / 3600 for task in tasks if task.kind in ("print", "cut")
+        )
+        self.waits["work"] = work
+        causes: tuple[Limit, ...] = ("drying", "rack", "hours", "work")
+        most = max(causes, key=lambda each: self.waits[each])
+        end = max((task.end for task in tasks), default=self.now)
+        return Calendar(tuple(tasks), end, most, self.waits)
+
+    def _damping(self) -> list[Task]:
+        """Paper damped the evening before each printing day, again when it has lain too long."""
+        if not self.times.damp:
+            return []
+        made, last = [], None
+        for day in sorted({task.start.date() for task in self.tasks if task.kind == "print"}):
+            if last is not None and (day - last).days < self.times.keeps_days:
+                continue
+            evening = datetime.combine(day - timedelta(days=1), time()) + timedelta(hours=self.times.closes)
+            end = evening + timedelta(minutes=self.times.damp_min)
+            made.append(Task("damp", -1, "damp and press paper", evening, end))
+            last = day
+        return made
+
+
+def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
+    """Each sheet through all layers, wet on wet, before the next: no waiting, but much cleaning."""
+    desk = _Desk(times, start)
+    minutes = {"none": 0.0, "wipe": times.wipe_min, "wash": times.wash_min}
+    one_sheet = sum(times.pull_min + minutes[run.after] for run in runs)
+    done = 0
+    while done < sheets:
+        closes = desk.to_work()
+        room = (closes - desk.now).total_seconds() / 60 - times.setup_min
+        limit = (times.pulls_a_day or sheets * len(runs)) // max(len(runs), 1)
+        many = min(int(room // one_sheet), sheets - done, max(limit, 1))
+        if many <= 0:
+            desk.check_room(timedelta(minutes=times.setup_min + one_sheet))
+            desk.to_next_day()
+            continue
+        end = desk.now + timedelta(minutes=times.setup_min + many * one_sheet)
+        dry = timedelta(hours=max((run.drying_h for run in runs), default=0.0))
+        desk.tasks.append(Task("print", 0, "all layers", desk.now, end, many))
+        desk.tasks.append(Task("dry", 0, "all layers", end, end + dry, many))
+        desk.now, done = end, done + many
+        if times.pulls_a_day and done < sheets:
+            desk.to_next_day()
+    return desk.finished()

@@ -1,0 +1,106 @@
+"""Cleaning between inks, which roller takes which, and tack in one sitting."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+
+from nomos.colour import Lab
+from nomos.colour.trapping import trapping_of
+
+Cleaning = Literal["none", "wipe", "wash"]
+# Minutes that count for choosing rollers; the calendar has its own.
+WEIGHT: dict[Cleaning, float] = {"none": 0.0, "wipe": 0.3, "wash": 1.0}
+NEIGHBOUR_HUE_DEG = 50.0
+GREY_CHROMA = 8.0
+MUCH_LIGHTER = 4.0
+_SAME = 3.0
+# In one sitting each ink must be looser than the one before by so much (chosen by us).
+_LEAST_FALL = 1.0
+
+CAUTION = "Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin."
+
+
+def cleaning(here: Lab, after: Lab) -> Cleaning:
+    """What slab, roller and block need between two inks.
+
+    Common practice, no source: going on to a neighbouring hue that is not
+    lighter needs a wipe, anything else a full wash-up, the same ink nothing.
+    """
+    if float(np.linalg.norm(np.subtract(here, after))) < _SAME:
+        return "none"
+    chroma = np.hypot(here[1], here[2]), np.hypot(after[1], after[2])
+    turn = abs(np.degrees(np.arctan2(here[2], here[1]) - np.arctan2(after[2], after[1])))
+    neighbour = min(turn, 360 - turn) <= NEIGHBOUR_HUE_DEG or min(chroma) < GREY_CHROMA
+    return "wipe" if neighbour and after[0] <= here[0] + MUCH_LIGHTER else "wash"
+
+
+@dataclass(frozen=True)
+class Rollers:
+    """Which roller each layer is printed with (from 0), and how it is cleaned before."""
+
+    roller: tuple[int, ...]
+    before: tuple[Cleaning, ...]
+
+    @property
+    def washes(self) -> int:
+        """Full wash-ups between the layers."""
+        return sum(each == "wash" for each in self.before)
+
+
+def shared_rollers(labs: Sequence[Lab], rollers: int) -> Rollers:
+    """Layers in print order shared out among some rollers with the least cleaning.
+
+    Dynamic programming over which ink each roller carries; exact.
+    """
+    states: dict[tuple[int, ...], tuple[float, tuple[int, ...], tuple[Cleaning, ...]]] = {
+        (-1,) * rollers: (0.0, (), ())
+    }
+    for layer, lab in enumerate(labs):
+        following: dict[tuple[int, ...], tuple[float, tuple[int, ...], tuple[Cleaning, ...]]] = {}
+        for carried, (cost, used, done) in states.items():
+            for roller in range(rollers):
+                before = carried[roller]
+                what: Cleaning = "none" if before < 0 else cleaning(labs[before], lab)
+                state = tuple(layer if n == roller else ink for n, ink in enumerate(carried))
+                new = (cost + WEIGHT[what], (*used, roller), (*done, what))
+                if state not in following or new < following[state]:
+                    following[state] = new
+        states = following
+    _, used, done = min(states.values())
+    return Rollers(used, done)
+
+
+@dataclass(frozen=True)
+class TackAdvice:
+    """One step of a sitting in which the tack does not fall: the layers, what takes, and what to do."""
+
+    first: int
+    second: int
+    takes: float
+    text: str
+
+
+def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool]) -> tuple[TackAdvice, ...]:
+    """Where a wet layer does not have a looser ink than the one below it, and how to make it so.
+
+    wet : for each layer whether it is printed on the wet one before.
+    """
+    found = []
+    for second in range(1, len(tacks)):
+        first = second - 1
+        fall = tacks[first] - tacks[second]
+        if not wet[second] or fall >= _LEAST_FALL:
+            continue
+        takes = trapping_of(tacks[first], tacks[second])
+        short = _LEAST_FALL - fall
+        found.append(
+            TackAdvice(
+                first, second, takes,
+                f"{names[second]} goes wet on {names[first]} and must be looser by {short:.1f} on the scale "
+                f"of tack: a drop of oil into {names[second]}, or a little magnesium carbonate into "
+                f"{names[first]}. As it is, {100 * takes:.0f} % of the film takes.",
+            )
+        )  # fmt: skip
+    return tuple(found)

@@ -1,0 +1,190 @@
+"""The calendar breaks no rule on random cases and is never longer than a simple list schedule."""
+
+from datetime import date, datetime, time, timedelta
+from itertools import pairwise
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nomos.order.calendar import Run, Times, drying_hours, plan_days, with_help
+from nomos.order.washing import cleaning, shared_rollers, tack_advice
+
+START = date(2026, 11, 30)
+
+runs = st.lists(
+    st.builds(
+        Run,
+        st.sampled_from(["Rose", "Slate", "Leek"]),
+        st.floats(1, 60),
+        st.sampled_from(["none", "wipe", "wash"]),
+        st.booleans(),
+    ),
+    min_size=1,
+    max_size=5,
+)
+times = st.builds(
+    Times,
+    setup_min=st.floats(5, 40),
+    pull_min=st.floats(1, 9),
+    rack=st.integers(3, 60),
+    pulls_a_day=st.sampled_from([0, 0, 25]),
+    opens=st.floats(8, 10),
+    closes=st.floats(13, 19),
+    days=st.sampled_from([(0, 1, 2, 3, 4), (5, 6), (0, 1, 2, 3, 4, 5, 6)]),
+    lost=st.sampled_from([(), ("2026-12-01", "2026-12-02")]),
+)
+
+
+def opened(times: Times, at: datetime) -> bool:
+    hour = at.hour + at.minute / 60 + at.second / 3600 + at.microsecond / 3.6e9
+    day = at.date()
+    inside = times.opens - 1e-6 <= hour <= times.closes + 1e-6
+    return inside and day.weekday() in times.days and day.isoformat() not in times.lost
+
+
+@settings(max_examples=60)
+@given(runs, times, st.integers(1, 40))
+def test_no_rule_is_broken(some: list[Run], limits: Times, sheets: int) -> None:
+    plan = plan_days(some, sheets, limits, START)
+    work = [task for task in plan.tasks if task.kind in ("print", "cut")]
+    for task in work:
+        assert opened(limits, task.start)
+        assert opened(limits, task.end)
+        assert task.end <= datetime.combine(task.start.date(), time()) + timedelta(hours=limits.closes + 1e-6)
+    for one, other in pairwise(work):
+        assert one.end <= other.start + timedelta(microseconds=10)
+    for layer in range(len(some)):
+        printed = [task for task in work if task.kind == "print" and task.layer == layer]
+        assert sum(task.sheets for task in printed) == sheets
+    if limits.pulls_a_day:
+        for day in {task.start.date() for task in work}:
+            assert sum(t.sheets for t in work if t.start.date() == day) <= limits.pulls_a_day
+    _check_drying(some, limits, [task for task in work if task.kind == "print"])
+    for task in work:
+        if task.kind == "cut":
+            before = [t for t in work if t.kind == "print" and t.layer < task.layer]
+            assert all(t.end <= task.start + timedelta(microseconds=10) for t in before)
+
+
+def _check_drying(some: list[Run], limits: Times, printed: list[object]) -> None:
+    """Each sheet dry before its next layer, and never more on the rack than it holds."""
+    ready: dict[int, datetime] = {}
+    laid: list[tuple[datetime, datetime]] = []
+    done = dict.fromkeys(range(len(some)), 0)
+    for task in printed:
+        clock = task.start + timedelta(minutes=limits.setup_min)  # type: ignore[attr-defined] # a Task
+        layer, sheets = task.layer, task.sheets  # type: ignore[attr-defined] # a Task
+        for _ in range(sheets):
+            sheet = done[layer]
+            assert ready.get(sheet, clock) <= clock + timedelta(microseconds=10)
+            clock += timedelta(minutes=limits.pull_min)
+            ready[sheet] = clock + timedelta(hours=some[layer].drying_h)
+            laid.append((clock, ready[sheet]))
+            done[layer] += 1
+    for at, _ in laid:
+        assert sum(put <= at < dry for put, dry in laid) <= limits.rack
+
+
+def simple_list_schedule(some: list[Run], sheets: int, limits: Times) -> datetime:
+    """One layer after the other, begun when all sheets are dry, for a rack that holds them all."""
+    now = datetime.combine(START, time())
+    end = now
+    minutes = {"none": 0.0, "wipe": limits.wipe_min, "wash": limits.wash_min}
+    dry = now
+
+    def opening(at: datetime) -> datetime:
+        while True:
+            day = datetime.combine(at.date(), time())
+            opens, closes = day + timedelta(hours=limits.opens), day + timedelta(hours=limits.closes)
+            if at.weekday() in limits.days and at.date().isoformat() not in limits.lost and at < closes:
+                return max(at, opens)
+            at = day + timedelta(days=1)
+
+    for run in some:
+        left = limits.cutting_min if run.cut_before else 0.0
+        while left > 1e-6:
+            now = opening(now)
+            closes = datetime.combine(now.date(), time()) + timedelta(hours=limits.closes)
+            piece = min(left, (closes - now).total_seconds() / 60)
+            now, left = now + timedelta(minutes=piece), left - piece
+        now = max(now, dry)
+        todo = sheets
+        while todo:
+            now = opening(now)
+            closes = datetime.combine(now.date(), time()) + timedelta(hours=limits.closes)
+            room = (closes - now).total_seconds() / 60 - limits.setup_min - minutes[run.after]
+            many = min(todo, int((room + 1e-9) // limits.pull_min))
+            if many > 0:
+                printed = now + timedelta(minutes=limits.setup_min + many * limits.pull_min)
+                dry = printed + timedelta(hours=run.drying_h)
+                now, todo = printed + timedelta(minutes=minutes[run.after]), todo - many
+            if todo:
+                now = datetime.combine(now.date(), time()) + timedelta(days=1)
+        end = max(now, dry)
+    return end
+
+
+@settings(max_examples=60)
+@given(runs, times, st.integers(1, 40))
+def test_never_longer_than_a_simple_list_schedule(some: list[Run], limits: Times, sheets: int) -> None:
+    from msgspec.structs import replace
+
+    free = replace(limits, rack=10_000, pulls_a_day=0)
+    plan = plan_days(some, sheets, free, START)
+    assert plan.end <= simple_list_schedule(some, sheets, free) + timedelta(seconds=1)
+
+
+def test_drying_limits_and_a_drier_helps() -> None:
+    """By hand: four layers, 20 sheets, 20 h of drying: one layer a day from Monday to Thursday."""
+    four = [Run(name, 20.0, "wash") for name in ("Rose", "Green", "Ochre", "Key")]
+    plan = with_help(four, 20, Times(), START)
+    assert [t.start.date().day for t in plan.tasks if t.kind == "print"] == [30, 1, 2, 3]
+    assert plan.limit in ("drying", "hours")
+    assert plan.days == 4
+    assert "help most" in plan.help
+    small = with_help(four, 20, Times(rack=5), START)
+    assert small.end > plan.end
+    assert small.limit == "rack" or small.waits_h["rack"] + small.waits_h["hours"] > 50
+    later = plan_days(four, 20, Times(lost=("2026-12-01",)), START)
+    assert later.end.date() == plan.end.date() + timedelta(days=1)
+
+
+def test_one_sheet_through_all_layers_and_damp_paper() -> None:
+    from msgspec.structs import replace
+
+    four = [Run(name, 20.0, "wipe") for name in ("Rose", "Green", "Ochre", "Key")]
+    one = plan_days(four, 2, Times(way="sheet by sheet"), START)
+    assert one.days == 1
+    many = plan_days(four, 60, Times(way="sheet by sheet"), START)
+    assert many.days > plan_days(four, 60, Times(), START).days - 1
+    damp = plan_days(four, 20, replace(Times(), damp=True, keeps_days=2), START)
+    evenings = [task.start for task in damp.tasks if task.kind == "damp"]
+    assert [evening.date().day for evening in evenings] == [29, 1]
+    with pytest.raises(ValueError, match="too short"):
+        plan_days(four, 5, Times(opens=9, closes=9.5), START)
+
+
+def test_air_and_film_change_the_drying() -> None:
+    assert drying_hours(24, Times(temperature=30)) == pytest.approx(12)
+    assert drying_hours(24, Times(), film=1.3) == pytest.approx(31.2)
+    assert drying_hours(2, Times(humidity=100), water=True) == pytest.approx(3)
+    assert drying_hours(24, Times(humidity=100)) == pytest.approx(24)
+
+
+def test_two_rollers_need_fewer_wash_ups() -> None:
+    yellow, orange, blue, navy = (88, 0, 80), (70, 40, 70), (40, 0, -50), (25, 5, -40)
+    labs = [yellow, blue, orange, navy]
+    one, two = shared_rollers(labs, 1), shared_rollers(labs, 2)
+    assert one.washes == 3
+    assert two.washes == 0
+    assert two.roller[0] == two.roller[2] != two.roller[1] == two.roller[3]
+    assert cleaning(yellow, yellow) == "none"
+
+
+def test_tack_must_fall_in_one_sitting() -> None:
+    advice = tack_advice(["Rose", "Slate", "Key"], [4, 6, 3], [False, True, True])
+    assert len(advice) == 1
+    assert "oil into Slate" in advice[0].text
+    assert advice[0].takes == pytest.approx(0.82)
+    assert tack_advice(["Rose", "Slate"], [4, 6], [False, False]) == ()

@@ -1,0 +1,114 @@
+"""The order search against trying every permutation, and the count of outcomes against building them."""
+
+from itertools import combinations, pairwise, permutations
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nomos.colour import Film, Ground, Lab, delta_e00, ink_film, overprints, reflectance_to_lab
+from nomos.order.search import (
+    Order,
+    OrderProblem,
+    cheapest_extension,
+    distinct_outcomes,
+    search_orders,
+)
+
+PAPER: Lab = (95.0, 0.0, 3.0)
+GROUND = Ground.from_lab(PAPER)
+
+
+def problem_of(count: int, seed: int, before: frozenset[tuple[int, int]] = frozenset()) -> OrderProblem:
+    """Inks, transparent and opaque, sets of them that overlap, and wanted colours for those sets."""
+    generator = np.random.default_rng(seed)
+    words = ("transparent", "semi", "opaque")
+    films: list[Film] = [
+        ink_film(
+            (float(generator.uniform(25, 85)), *map(float, generator.uniform(-12, 12, 2))),
+            words[int(generator.integers(3))],  # type: ignore[arg-type] # a word
+            PAPER,
+        )
+        for _ in range(count)
+    ]
+    every = [s for size in (1, 2, 3) for s in combinations(range(count), min(size, count))]
+    sets = tuple(sorted({every[n] for n in generator.integers(0, len(every), count + 2)}))
+    wanted = {some: np.array((generator.uniform(20, 90), *generator.uniform(-30, 30, 2))) for some in sets}
+
+    def cost(some: Order, orders: list[Order]) -> np.ndarray:
+        labs = [
+            reflectance_to_lab(
+                overprints(GROUND, [films[n] for n in order], np.ones((1, len(order)), bool))[0]
+            )
+            for order in orders
+        ]
+        return np.asarray(delta_e00(np.array(labs), wanted[some])) / len(sets)
+
+    return OrderProblem(count, sets, cost, before)  # type: ignore[arg-type] # a list for a sequence
+
+
+def cost_of(problem: OrderProblem, order: Order) -> float:
+    return sum(float(problem.cost(some, [tuple(n for n in order if n in some)])[0]) for some in problem.sets)
+
+
+@settings(max_examples=40)
+@given(st.integers(1, 6), st.integers(0, 100_000), st.booleans())
+def test_no_permutation_is_better(count: int, seed: int, ruled: bool) -> None:
+    before = frozenset({(0, count - 1)}) if ruled and count > 1 else frozenset()
+    problem = problem_of(count, seed, before)
+    allowed = [
+        order
+        for order in permutations(range(count))
+        if all(order.index(a) < order.index(b) for a, b in before)
+    ]
+    costs = {order: cost_of(problem, order) for order in allowed}
+    found = search_orders(problem)
+    assert found.exact
+    least, best = found.orders[0]
+    assert abs(least - min(costs.values())) < 1e-9
+    assert abs(costs[best] - least) < 1e-9
+
+
+@settings(max_examples=25)
+@given(st.integers(2, 5), st.integers(0, 100_000))
+def test_outcomes_are_counted_as_the_search_builds_them(count: int, seed: int) -> None:
+    problem = problem_of(count, seed)
+    sheets = {
+        tuple(tuple(n for n in order if n in some) for some in problem.sets)
+        for order in permutations(range(count))
+    }
+    assert distinct_outcomes(problem) == len(sheets)
+    everything = search_orders(problem, slack=1e9, keep=10_000)
+    assert len(everything.orders) == len(sheets)
+
+
+@settings(max_examples=25)
+@given(st.integers(2, 6), st.integers(0, 100_000))
+def test_the_cheapest_of_the_orders_with_one_sheet(count: int, seed: int) -> None:
+    problem = problem_of(count, seed)
+    step = np.random.default_rng(seed).random((count, count))
+    order = tuple(int(n) for n in np.random.default_rng(seed + 1).permutation(count))
+    meets = problem.meets()
+
+    def steps(some: Order) -> float:
+        return float(sum(step[one, other] for one, other in pairwise(some)))
+
+    def same_sheet(other: Order) -> bool:
+        return all(
+            (order.index(a) < order.index(b)) == (other.index(a) < other.index(b))
+            for a, b in combinations(range(count), 2)
+            if meets[a, b]
+        )
+
+    found = cheapest_extension(order, meets, step)
+    assert same_sheet(found)
+    assert steps(found) <= min(steps(o) for o in permutations(range(count)) if same_sheet(o)) + 1e-9
+
+
+def test_a_pinned_layer_stands_where_it_was_pinned() -> None:
+    problem = problem_of(5, 3)
+    pinned = OrderProblem(5, problem.sets, problem.cost, pins={2: 0, 4: 3})
+    found = search_orders(pinned, slack=1e9, keep=500)
+    assert all(order[0] == 2 and order[3] == 4 for _, order in found.orders)
+    free = [o for o in permutations(range(5)) if o[0] == 2 and o[3] == 4]
+    assert abs(found.orders[0][0] - min(cost_of(problem, o) for o in free)) < 1e-9
