@@ -56,7 +56,7 @@ def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> No
     tabs = {tab.station: tab for tab in frame.station_tabs(project, proof, UiState("inks"))}
     assert tabs["design"].answer == "9 colours, 180 × 240 mm"
     assert tabs["blocks"].answer == "8 blocks, 6 findings"
-    assert tabs["order"].answer == "8 pulls, 8 days drying"
+    assert tabs["order"].answer == "8 pulls, 10 days"
     assert tabs["register"].answer == "kento"
     assert tabs["inks"].chosen
     moved = ed.with_offset(project, project.impressions[0].id, Misregister(0.5))

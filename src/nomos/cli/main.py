@@ -7,6 +7,7 @@ from pathlib import Path
 from typing import Any, NoReturn
 
 from nomos.cli import inks as ink_commands
+from nomos.cli import order as order_commands
 from nomos.cli import separate
 from nomos.cli.common import (
     asked_colours,
@@ -25,7 +26,8 @@ DONE, FAULT, BAD_INPUT = 0, 1, 2
 OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
 _COMMANDS = (
-    "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks", "demo",
+    "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks",
+    "order", "calendar", "demo",
 )  # fmt: skip
 
 
@@ -118,6 +120,7 @@ def _parser() -> argparse.ArgumentParser:
 
     separate.add_commands(commands)
     ink_commands.add_commands(commands)
+    order_commands.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(

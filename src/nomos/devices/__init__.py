@@ -1,5 +1,5 @@
-"""Small simulated devices that stand in for real ones: scanner, colour reader, scales."""
+"""Small simulated devices that stand in for real ones: scanner, colour reader, scales, thermo-hygrometer."""
 
-from nomos.devices.simulated import ColourReader, Scales, Scanner
+from nomos.devices.simulated import ColourReader, Scales, Scanner, ThermoHygrometer
 
-__all__ = ["ColourReader", "Scales", "Scanner"]
+__all__ = ["ColourReader", "Scales", "Scanner", "ThermoHygrometer"]

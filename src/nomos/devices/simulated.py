@@ -58,3 +58,21 @@ class Scales:
     def weigh(self, grams: float) -> float:
         """What the display shows."""
         return round(round((grams - self.tare_g) / self.step_g) * self.step_g, 3)
+
+
+@dataclass
+class ThermoHygrometer:
+    """Reads the air of the workshop, in degrees and per cent, drifting a little."""
+
+    temperature: float = 17.5
+    humidity: float = 62.0
+    seed: int = 0
+
+    def __post_init__(self) -> None:
+        self._hand = np.random.default_rng(self.seed)
+
+    def read(self) -> tuple[float, float]:
+        """Temperature in degrees Celsius and relative humidity in per cent."""
+        self.temperature += float(self._hand.normal(0, 0.2))
+        self.humidity = float(np.clip(self.humidity + self._hand.normal(0, 1.0), 0, 100))
+        return round(self.temperature, 1), round(self.humidity, 0)

@@ -4,26 +4,28 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
-import numpy as np
-
 from nomos.colour import Lab, Opacity
+from nomos.order.washing import MUCH_LIGHTER, Cleaning, cleaning
 
 # Drying of an oil-based relief ink at 20 °C before the next layer: 24 to 72 h.
 # Written down from memory; the user's own ink decides.
 DRYING_H = 24
-_NEIGHBOUR_HUE_DEG = 50.0
-_GREY_CHROMA = 8.0
-_MUCH_LIGHTER = 4.0
+_WORDS: dict[Cleaning, str] = {"none": "no cleaning", "wipe": "wipe", "wash": "wash up"}
 
 
 @dataclass(frozen=True)
 class Layer:
-    """What the rules look at: name, colour of the solid, opacity, and whether it is the key."""
+    """What the rules look at: name, colour of the solid, opacity, and whether it is the key.
+
+    drying_h : before the next goes on. wet : it goes on the one before while that is wet.
+    """
 
     name: str
     lab: Lab
     opacity: Opacity = "transparent"
     is_key: bool = False
+    drying_h: float = DRYING_H
+    wet: bool = False
 
 
 def light_to_dark(layers: Sequence[Layer]) -> tuple[int, ...]:
@@ -56,7 +58,7 @@ def _reason(place: int, order: Sequence[Layer]) -> str:
                 "The key lies under later colours: transparent ones knock it back, opaque ones hide it."
             )
     else:
-        darker_before = [other.name for other in order[:place] if other.lab[0] < layer.lab[0] - _MUCH_LIGHTER]
+        darker_before = [other.name for other in order[:place] if other.lab[0] < layer.lab[0] - MUCH_LIGHTER]
         if darker_before:
             said.append(f"Lighter than what is already printed ({', '.join(darker_before)}), {lightness}:")
             said.append(
@@ -83,11 +85,7 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
     Common practice, no source: going on to a neighbouring hue that is not
     lighter needs a wipe, anything else a full wash-up.
     """
-    return tuple(f"dry {DRYING_H} h, {_cleaning(here.lab, after.lab)}" for here, after in pairwise(order))
-
-
-def _cleaning(here: Lab, after: Lab) -> str:
-    chroma = np.hypot(here[1], here[2]), np.hypot(after[1], after[2])
-    turn = abs(np.degrees(np.arctan2(here[2], here[1]) - np.arctan2(after[2], after[1])))
-    neighbour = min(turn, 360 - turn) <= _NEIGHBOUR_HUE_DEG or min(chroma) < _GREY_CHROMA
-    return "wipe" if neighbour and after[0] <= here[0] + _MUCH_LIGHTER else "wash up"
+    return tuple(
+        f"{'still wet' if after.wet else f'dry {here.drying_h:g} h'}, {_WORDS[cleaning(here.lab, after.lab)]}"
+        for here, after in pairwise(order)
+    )

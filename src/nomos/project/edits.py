@@ -108,6 +108,8 @@ def layers(project: Project) -> tuple[Layer, ...]:
             project.ink(impression.zones[0].ink).lab,
             project.ink(impression.zones[0].ink).opacity,
             project.block(impression.block).is_key,
+            project.ink(impression.zones[0].ink).drying_h,
+            impression.wet,
         )
         for impression in project.impressions
     )

@@ -6,6 +6,7 @@ bytes lie beside the project (see `store`).
 """
 
 import math
+from datetime import date
 from typing import Annotated, Literal, TypeVar
 
 import numpy as np
@@ -17,6 +18,7 @@ from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surfac
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.errors import BadInput
 from nomos.order import DRYING_H
+from nomos.order.calendar import Times
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect, Turn
 from nomos.separation import TRAP_MM
@@ -264,6 +266,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     tool_mm: float = TOOL_MM
     kento: KentoSettings = KentoSettings()
     workshop: Workshop = Workshop()
+    times: Times = Times()
 
     def __post_init__(self) -> None:
         _check_sizes(self)
@@ -349,6 +352,7 @@ def _check_sizes(project: Project) -> None:
         _within(project.seam_de00, 0, 100), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
     )
     _check_workshop(project.workshop)
+    _check_times(project.times)
 
 
 def _check_workshop(workshop: Workshop) -> None:
@@ -371,6 +375,30 @@ def _check_workshop(workshop: Workshop) -> None:
         "Film, slab and waste must be figures that can be.",
     )
     _require(1 <= workshop.most_zones <= 20, "workshop", "Between 1 and 20 zones can be inked at a time.")
+
+
+def _check_times(times: Times) -> None:
+    minutes = (
+        times.setup_min,
+        times.pull_min,
+        times.wash_min,
+        times.wipe_min,
+        times.cutting_min,
+        times.damp_min,
+    )
+    _require(all(_within(value, 0, 10_000) for value in minutes), "times", "Minutes must be 0 to 10 000.")
+    hours = _within(times.opens, 0, 24) and _within(times.closes, 0, 24) and times.opens < times.closes
+    _require(hours, "times", "A working day must end after it begins.")
+    days = bool(times.days) and all(0 <= day <= 6 for day in times.days)
+    _require(days, "times", "At least one day of the week must be a working day.")
+    _require(times.rack >= 1 and times.pulls_a_day >= 0, "times", "The rack needs at least one place.")
+    air = _within(times.temperature, 0, 45) and _within(times.humidity, 0, 100)
+    _require(air, "times", "The air must have 0 to 45 °C and 0 to 100 % humidity.")
+    for day in (*times.lost, *([times.start] if times.start else [])):
+        try:
+            date.fromisoformat(day)
+        except ValueError:
+            raise ProjectError("times", f"{day} is not a date; write it as 2026-12-01.") from None
 
 
 def _check_colours(project: Project) -> None:

@@ -1,6 +1,7 @@
 """The column at the right: the five stations, each imported, made and wired when it is first shown."""
 
 from dataclasses import replace
+from datetime import date
 from functools import cached_property
 from typing import TYPE_CHECKING
 
@@ -17,7 +18,9 @@ from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
 from nomos.ui.views.inks import mix_view, proof_view, see_view, stack_view
 from nomos.ui.views.methods import method_view
+from nomos.ui.views.order import days_view, orders_view, sitting_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
+from nomos.ui.views.rows import Note
 
 if TYPE_CHECKING:
     from nomos.ui.stations.blocks import BlocksStation
@@ -73,12 +76,23 @@ class AnswersColumn(QStackedWidget):
             self._show_ink_part(project, proof)
         elif state.station == "order":
             shown = self.order
-            cards = answers.order_view(project, proof, state, theme.scaled(_CARD_PICTURE))
-            self.order.show_view(cards, notes)
+            self._show_order(project, proof, notes)
         else:
             shown = self.register
             self.register.show_view(answers.register_view(project, proof, state), notes)
         self.setCurrentWidget(shown)
+
+    def _show_order(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
+        """The Order station; days and cleaning are worked out when they are in sight."""
+        orderer, state, station = self._hand.orderer, self._hand.state, self.order
+        tall = theme.scaled(_CARD_PICTURE)
+        wanted = orderer.wanted
+        found = orders_view(project, proof, orderer.report, wanted.school, wanted.pins, state.pull, tall)
+        station.show_view(answers.order_view(project, proof, state, tall), found, notes)
+        if station.part == "days":
+            station.days.show_view(days_view(project, date.today()))
+        elif station.part == "sitting":
+            station.sitting.show_view(sitting_view(project, orderer.rollers))
 
     def _show_ink_part(self, project: Project, proof: Proof | None) -> None:
         """The part of the Inks station that is in sight; the others are worked out when they are."""
@@ -246,6 +260,17 @@ class AnswersColumn(QStackedWidget):
         made = OrderStation()
         made.order_asked.connect(self._hand.ways.take_order)
         made.step_asked.connect(self._hand.step_pull)
+        orderer = self._hand.orderer
+        made.best_taken.connect(orderer.take)
+        made.look_asked.connect(orderer.look)
+        made.school_asked.connect(orderer.choose_school)
+        made.pin_asked.connect(orderer.pin)
+        made.part_shown.connect(self._hand.look_again)
+        made.days.times_asked.connect(lambda name, value: orderer.set_times(**{name: value}))
+        made.days.day_lost.connect(orderer.lose_day)
+        made.days.file_asked.connect(orderer.write_calendar)
+        made.days.air_asked.connect(orderer.read_air)
+        made.sitting.rollers_asked.connect(orderer.set_rollers)
         self.addWidget(made)
         return made
 

@@ -28,6 +28,7 @@ from nomos.ui.files import Files
 from nomos.ui.hands import Hands
 from nomos.ui.inkroom import InkRoom
 from nomos.ui.keeper import ProofKeeper
+from nomos.ui.orderer import Orderer
 from nomos.ui.planner import InkSource, Planner
 from nomos.ui.views.answers import PAPER_ROW
 from nomos.ui.views.sheet import card_height, on_print
@@ -52,10 +53,12 @@ class Controller(QObject):
         hands: Hands,
         ways: Ways,
         inkroom: InkRoom,
+        orderer: Orderer,
     ) -> None:
         super().__init__()
         self.document, self.keeper, self.files = document, keeper, files
         self.planner, self.hands, self.ways, self.inkroom = planner, hands, ways, inkroom
+        self.orderer = orderer
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -68,6 +71,8 @@ class Controller(QObject):
         planner.told.connect(self.told)
         hands.told.connect(self.told)
         ways.told.connect(self._refused)
+        orderer.told.connect(self.told)
+        orderer.changed.connect(self.shown)
         inkroom.told.connect(self.told)
         inkroom.changed.connect(self.shown)
         inkroom.card_opened.connect(lambda: self.show("card"))
@@ -76,7 +81,8 @@ class Controller(QObject):
 
     def _set(self, **changes: Any) -> None:
         self.state = replace(self.state, **changes)
-        self.hands.pull, self.ways.state, self.inkroom.state = self.state.pull, self.state, self.state
+        self.hands.pull, self.orderer.state = self.state.pull, self.state
+        self.ways.state = self.inkroom.state = self.state
         self.shown.emit()
 
     def _refused(self, problem: str) -> None:

@@ -21,6 +21,7 @@ from nomos.ui.hands import Hands
 from nomos.ui.inkroom import InkRoom
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
+from nomos.ui.orderer import Orderer
 from nomos.ui.planner import Planner
 from nomos.ui.questions import Dialogs, Questions
 from nomos.ui.ways import Ways
@@ -53,8 +54,9 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     files = Files(document, runner, dialogs)
     planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
     ways = Ways(document, runner, keeper)
+    orderer = Orderer(document, runner, keeper, dialogs)
     inkroom = InkRoom(document, runner, keeper, dialogs)
-    controller = Controller(document, keeper, files, planner, hands, ways, inkroom)
+    controller = Controller(document, keeper, files, planner, hands, ways, inkroom, orderer)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

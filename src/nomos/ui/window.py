@@ -184,7 +184,7 @@ class Window(QMainWindow):
 
     def _stop(self) -> None:
         """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in ("design", "plans", "packet", "simplify", "mix", "learn"):
+        for slot in ("design", "plans", "packet", "simplify", "mix", "learn", "orders"):
             self.runner.cancel(slot)
 
     def _turn_loupe(self) -> None:
@@ -227,6 +227,7 @@ _SAID = {
     "plans": "looking for plans",
     "simplify": "simplifying a block",
     "mix": "finding recipes",
+    "orders": "looking for orders",
     "learn": "reading the proof",
 }
 

@@ -1,14 +1,16 @@
 """The station strip and the pull ladder."""
 
 from dataclasses import dataclass
+from datetime import date
 
 import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
-from nomos.order import DRYING_H
+from nomos.order.calendar import plan_days
 from nomos.project import Project, Proof, Station, kento_or_reason, sheet_labs
 from nomos.project.edits import between_pulls
+from nomos.project.ordering import runs_of
 from nomos.project.reduction import is_reduction
 from nomos.proof import render_view
 from nomos.ui.views.state import STATIONS, UiState
@@ -56,7 +58,7 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         return f", {many} finding{'s' if many > 1 else ''}" if many else ""
 
     pulls = len(project.impressions)
-    days = 1 + max(pulls - 1, 0) * DRYING_H // 24
+    days = _days(project)
     kento, _ = kento_or_reason(project)
     out = [i for i in project.impressions if i.offset]
     register = "kento" if kento else "no room for the kento"
@@ -67,9 +69,21 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         "design": f"{len(project.flat.colours)} colours, {size}",
         "blocks": f"{_blocks(project)}{found('blocks')}",
         "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
-        "order": f"{pulls} pull{'s' if pulls != 1 else ''}, {days} day{'s' if days != 1 else ''} drying",
+        "order": f"{pulls} pull{'s' if pulls != 1 else ''}, {days} day{'s' if days != 1 else ''}",
         "register": register,
     }
+
+
+# A Monday: the strip says how many days it takes, not which.
+_MONDAY = date(2024, 1, 1)
+
+
+def _days(project: Project) -> int:
+    """Days from the first pull to the last, 0 where a working day is too short for anything."""
+    try:
+        return plan_days(runs_of(project), project.workshop.sheets, project.times, _MONDAY).days
+    except ValueError:
+        return 0
 
 
 def _blocks(project: Project) -> str:

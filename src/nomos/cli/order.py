@@ -1,0 +1,130 @@
+"""The commands about order and days: order, calendar."""
+
+import argparse
+from datetime import date
+from pathlib import Path
+from typing import Any
+
+from nomos.cli.common import print_json
+from nomos.errors import BadInput
+
+DONE = 0
+
+
+def add_commands(commands: Any) -> None:
+    """Add the commands to the program's."""
+    order = commands.add_parser("order", help="the best print orders, and why")
+    order.add_argument("project", type=Path, metavar="PROJECT")
+    order.add_argument(
+        "--pin", action="append", default=[], metavar="NAME=PLACE", help="a block at a place, from 1"
+    )
+    order.add_argument(
+        "--school",
+        choices=("free", "light-to-dark", "key-first", "yellow-late", "line-under"),
+        default="free",
+        help="a rule to keep to",
+    )
+    order.add_argument("--out", type=Path, metavar="PROJECT", help="the project in the best order")
+    order.add_argument("--json", action="store_true", help="one JSON object")
+    order.set_defaults(run=_order)
+
+    calendar = commands.add_parser("calendar", help="on which days to print")
+    calendar.add_argument("project", type=Path, metavar="PROJECT")
+    calendar.add_argument("--start", required=True, metavar="DATE", help="first day, as 2026-12-01")
+    calendar.add_argument("--out", type=Path, metavar="FILE.ics", help="the days as iCalendar")
+    calendar.add_argument("--json", action="store_true", help="one JSON object")
+    calendar.set_defaults(run=_calendar)
+
+
+def _order(options: argparse.Namespace) -> int:
+    from nomos.project import load, proof_of, save
+    from nomos.project.ordering import best_orders, order_reasons, with_order
+
+    project, assets = load(options.project)
+    pins = {}
+    for text in options.pin:
+        name, _, place = text.rpartition("=")
+        pull = next((p.id for p in project.impressions if project.block(p.block).name == name.strip()), None)
+        if pull is None:
+            raise BadInput(f"No block is called '{name.strip()}'; --pin takes NAME=PLACE, as Key=1.")
+        if not place.strip().isdigit() or not 1 <= int(place) <= len(project.impressions):
+            raise BadInput(f"The place in '{text}' must be 1 to {len(project.impressions)}.")
+        pins[pull] = int(place) - 1
+    proof = proof_of(project, assets)
+    report = best_orders(project, proof.laid, proof.blocks.borders, school=options.school, pins=pins)
+    names = {pull.id: project.block(pull.block).name for pull in project.impressions}
+    orders = [
+        {
+            "impressions": [names[pull] for pull in choice.pulls],
+            "best_at": list(choice.words),
+            "mean_de00": round(choice.mean_de00, 3),
+            "worst_de00": round(choice.worst_de00, 3),
+            "washups": choice.washups,
+            "days": choice.days,
+            "hides_misregister": round(choice.hides, 3),
+            "reasons": list(order_reasons(project, choice.pulls)),
+        }
+        for choice in report.choices
+    ]
+    if options.out:
+        save(options.out, with_order(project, report.choices[0].pulls), assets)
+    figures = {"orders": orders, "exact": report.exact, "distinct_outcomes": report.outcomes}
+    if options.json:
+        print_json(figures)
+        return DONE
+    for choice in report.choices:
+        order = ", ".join(names[pull] for pull in choice.pulls)
+        print(
+            f"{' and '.join(choice.words)}: dE00 {choice.mean_de00:.2f}, {choice.washups} wash-ups, "
+            f"{choice.days} days: {order}"
+        )
+    how = "all of them considered" if report.exact else "not all considered: too many pulls"
+    print(f"{report.outcomes} different sheets can come out, {how}")
+    return DONE
+
+
+def _calendar(options: argparse.Namespace) -> int:
+    from nomos.formats import writing_into
+    from nomos.formats.ical import calendar_ics
+    from nomos.project import load
+    from nomos.project.ordering import calendar_of
+
+    project, _ = load(options.project)
+    if not project.impressions:
+        raise BadInput(f"{options.project.name} has nothing to print yet.")
+    try:
+        start = date.fromisoformat(options.start)
+    except ValueError:
+        raise BadInput(f"'{options.start}' is not a date; write it as 2026-12-01.") from None
+    plan = calendar_of(project, start)
+    figures: dict[str, Any] = {
+        "sheets": project.workshop.sheets,
+        "days": plan.days,
+        "dry": plan.end.isoformat(timespec="minutes"),
+        "limit": plan.limit,
+        "waits_h": {cause: round(hours, 1) for cause, hours in plan.waits_h.items()},
+        "help": plan.help,
+        "tasks": [
+            {
+                "kind": task.kind,
+                "what": task.text,
+                "start": task.start.isoformat(timespec="minutes"),
+                "end": task.end.isoformat(timespec="minutes"),
+                "sheets": task.sheets,
+            }
+            for task in plan.tasks
+        ],
+    }
+    if options.out:
+        with writing_into(options.out):
+            options.out.write_bytes(calendar_ics(plan, project.title))
+        figures["file"] = str(options.out)
+    if options.json:
+        print_json(figures)
+        return DONE
+    for task in plan.tasks:
+        if task.kind != "dry":
+            sheets = f", {task.sheets} sheets" if task.sheets else ""
+            print(f"{task.start:%a %d %b %H:%M} to {task.end:%H:%M}  {task.kind}: {task.text}{sheets}")
+    print(f"dry on {plan.end:%a %d %b %H:%M}; limited by {plan.limit}. {plan.help}")
+    return DONE

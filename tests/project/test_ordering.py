@@ -1,0 +1,160 @@
+"""Orders of a project: the demo, schools, pins, wet pulls, reductions; the days as iCalendar."""
+
+from datetime import date
+from itertools import permutations
+
+import numpy as np
+import pytest
+from icalendar import Calendar as Ics
+from msgspec.structs import replace
+
+from nomos.formats.ical import calendar_ics
+from nomos.order.calendar import Times
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    LaidSheet,
+    Project,
+    ProjectError,
+    colour_matches,
+    impressions_to_lay,
+    lay_sheet,
+    mean_difference,
+    sheet_labs,
+)
+from nomos.project import edits as ed
+from nomos.project.inking import printed_again, with_grade
+from nomos.project.model import Grade
+from nomos.project.ordering import best_orders, calendar_of, order_reasons, runs_of, with_order
+from nomos.project.reduction import with_reduction
+
+Demo = tuple[Project, Assets]
+START = date(2026, 11, 30)
+
+
+@pytest.fixture(scope="module")
+def laid(demo: Demo, demo_blocks: CutBlocks) -> LaidSheet:
+    return lay_sheet(demo_blocks, impressions_to_lay(demo[0]))
+
+
+def mean_of(project: Project, laid: LaidSheet) -> float:
+    return mean_difference(colour_matches(project, laid, sheet_labs(project, laid)))
+
+
+def test_no_order_of_the_demo_is_better(demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet) -> None:
+    project = demo[0]
+    for pull in project.impressions[2:4]:
+        project = ed.with_ink(project, pull.zones[0].ink, opacity="semi")
+    report = best_orders(project, laid, demo_blocks.borders)
+    assert report.exact
+    assert report.outcomes > 1000
+    least = min(choice.mean_de00 for choice in report.choices)
+    generator = np.random.default_rng(1)
+    ids = [pull.id for pull in project.impressions]
+    for _ in range(60):
+        other = with_order(project, [ids[n] for n in generator.permutation(len(ids))])
+        assert mean_of(other, laid) >= least - 1e-9
+    best = report.choices[0]
+    assert "best colour" in best.words
+    assert mean_of(with_order(project, best.pulls), laid) == pytest.approx(best.mean_de00)
+    words = {word for choice in report.choices for word in choice.words}
+    assert words == {"best colour", "fewest days", "fewest wash-ups", "hides misregister", "the usual order"}
+    assert len(order_reasons(project, best.pulls)) == 8
+    washes = {word: choice.washups for choice in report.choices for word in choice.words}
+    assert washes["fewest wash-ups"] <= washes["the usual order"]
+
+
+def test_schools_and_pins_are_kept(demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet) -> None:
+    project, borders = demo[0], demo_blocks.borders
+    key = next(p.id for p in project.impressions if project.block(p.block).is_key)
+
+    def orders(**wanted: object) -> list[tuple[str, ...]]:
+        report = best_orders(project, laid, borders, **wanted)  # type: ignore[arg-type] # school, pins
+        return [choice.pulls for choice in report.choices if "the usual order" not in choice.words]
+
+    assert all(order[0] == key for order in orders(school="key-first"))
+    assert all(order[-1] == key for order in orders(school="yellow-late"))
+    ochre = next(p.id for p in project.impressions if project.block(p.block).name == "Bed ochre")
+    assert all(order.index(ochre) == 6 for order in orders(school="yellow-late"))
+    assert all(order[-1] != key for order in orders(school="line-under"))
+    assert len(best_orders(project, laid, borders, school="light-to-dark").choices) == 1
+    pinned = orders(pins={project.impressions[3].id: 0, key: 5})
+    assert all(order[0] == project.impressions[3].id and order[5] == key for order in pinned)
+    with pytest.raises(ProjectError, match="no order at all"):
+        best_orders(project, laid, borders, school="key-first", pins={key: 7})
+    with pytest.raises(ProjectError, match="changed meanwhile"):
+        with_order(project, ("pull1",))
+
+
+def test_wet_pulls_stay_together_and_flat_comes_before_graded(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    pulls = list(project.impressions)
+    pulls[4] = replace(pulls[4], wet=True)
+    project = printed_again(replace(project, impressions=tuple(pulls)), pulls[1].id)
+    again = project.impressions[2].id
+    project = with_grade(project, again, 0, Grade((50, 20), (50, 200), 0.2))
+    laid = lay_sheet(demo_blocks, impressions_to_lay(project))
+    for choice in best_orders(project, laid, demo_blocks.borders).choices:
+        if "the usual order" in choice.words:
+            continue
+        order = choice.pulls
+        assert order.index(pulls[4].id) == order.index(pulls[3].id) + 1
+        assert order.index(pulls[1].id) < order.index(again)
+
+
+def test_a_reduction_has_one_order(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = with_reduction(demo[0])
+    masks = tuple(
+        np.isin(demo_blocks.labels, list(block.colours)).astype(np.uint8) for block in project.blocks
+    )
+    blocks = CutBlocks(demo_blocks.labels, masks, demo_blocks.px_per_mm, masks)
+    report = best_orders(project, lay_sheet(blocks, impressions_to_lay(project)), blocks.borders)
+    assert report.outcomes == 1
+    assert report.choices[0].pulls == tuple(pull.id for pull in project.impressions)
+    runs = runs_of(project)
+    assert [run.cut_before for run in runs] == [False] + [True] * (len(runs) - 1)
+
+
+def test_the_calendar_is_read_back_by_the_icalendar_package(demo: Demo) -> None:
+    project = replace(demo[0], times=Times(damp=True))
+    plan = calendar_of(project, START)
+    data = calendar_ics(plan, project.title)
+    assert data == calendar_ics(plan, project.title)
+    read = Ics.from_ical(data)
+    events = list(read.walk("VEVENT"))
+    assert len(events) == len(plan.tasks)
+    printing = [event for event in events if str(event["SUMMARY"]).startswith("Print: ")]
+    starts = sorted(event.decoded("DTSTART") for event in printing)
+    assert starts == [t.start.replace(microsecond=0) for t in plan.tasks if t.kind == "print"]
+    assert any(str(event["TRANSP"]) == "TRANSPARENT" for event in events)
+    assert read["X-WR-CALNAME"] == project.title
+    with pytest.raises(ProjectError, match="too short"):
+        calendar_of(replace(project, times=Times(opens=9, closes=9.4)), START)
+
+
+@pytest.mark.parametrize(
+    "times",
+    [Times(opens=18, closes=9), Times(days=()), Times(rack=0), Times(humidity=140), Times(lost=("soon",))],
+)
+def test_times_that_cannot_be_are_refused(demo: Demo, times: Times) -> None:
+    with pytest.raises(ProjectError):
+        replace(demo[0], times=times)
+
+
+def test_wet_printing_takes_no_drying_and_small_orders_agree_with_all(
+    demo: Demo, laid: LaidSheet, demo_blocks: CutBlocks
+) -> None:
+    project = demo[0]
+    pulls = list(project.impressions)
+    pulls[3] = replace(pulls[3], wet=True)
+    runs = runs_of(replace(project, impressions=tuple(pulls)))
+    assert runs[2].drying_h == 0
+    assert runs[3].drying_h > 0
+    # Four pulls pinned, the other four tried in every order.
+    pins = {pull.id: place for place, pull in enumerate(project.impressions) if place < 4}
+    report = best_orders(project, laid, demo_blocks.borders, pins=pins)
+    ids = [pull.id for pull in project.impressions]
+    every = [mean_of(with_order(project, [*ids[:4], *rest]), laid) for rest in permutations(ids[4:])]
+    assert min(c.mean_de00 for c in report.choices if c.pulls[:4] == tuple(ids[:4])) == pytest.approx(
+        min(every)
+    )
