@@ -47,16 +47,19 @@ def _reason(place: int, order: Sequence[Layer]) -> str:
     lightness = f"L* {layer.lab[0]:.0f}"
     said = []
     if layer.is_key:
-        if place == len(order) - 1:
+        over = order[place + 1 :]
+        clear = [other.name for other in over if other.opacity == "transparent"]
+        hiding = [other.name for other in over if other.opacity != "transparent"]
+        if not over:
             said.append("The key goes on last: it covers the joins of all the colours.")
         elif place == 0:
-            said.append(
-                "The key goes on first, as a guide for the colours; transparent colours knock it back."
-            )
+            said.append("The key goes on first, as the guide for the colours.")
         else:
-            said.append(
-                "The key lies under later colours: transparent ones knock it back, opaque ones hide it."
-            )
+            said.append("The key lies under later colours.")
+        if clear:
+            said.append(f"Knocked back by what is transparent over it: {', '.join(clear)}.")
+        if hiding:
+            said.append(f"Hidden where {', '.join(hiding)} covers it.")
     else:
         darker_before = [other.name for other in order[:place] if other.lab[0] < layer.lab[0] - MUCH_LIGHTER]
         if darker_before:
@@ -72,8 +75,9 @@ def _reason(place: int, order: Sequence[Layer]) -> str:
             )
         else:
             said.append(f"{lightness}, next darker after {order[place - 1].name}: covers its edge.")
-    if layer.opacity == "opaque" and place > 0:
-        said.append("Opaque: hides what it covers.")
+    below = [other.name for other in order[:place]]
+    if layer.opacity == "opaque" and below:
+        said.append(f"Opaque: hides {', '.join(below)} where it covers them.")
     elif layer.opacity == "semi" and place > 0:
         said.append("Half opaque: veils what it covers.")
     return " ".join(said)

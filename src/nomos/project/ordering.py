@@ -288,9 +288,9 @@ def _hidden(project: Project, borders: Borders) -> float:
 def _worth_a_look(choices: Sequence[OrderChoice], usual: OrderChoice) -> tuple[OrderChoice, ...]:
     """Best colour, fewest days, fewest wash-ups and the usual order; each once, with all it is best at."""
     best: dict[str, OrderChoice] = {
-        "best colour": min(choices, key=lambda c: (c.mean_de00, c.washups, c.days)),
-        "fewest days": min(choices, key=lambda c: (c.days, c.mean_de00)),
-        "fewest wash-ups": min(choices, key=lambda c: (c.washups, c.mean_de00)),
+        "best colour": min(choices, key=lambda c: (round(c.mean_de00, 3), c.washups, c.days)),
+        "fewest days": min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), c.washups)),
+        "fewest wash-ups": min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), c.days)),
         "hides misregister": max(choices, key=lambda c: (round(c.hides, 3), -c.mean_de00)),
         "the usual order": usual,
     }

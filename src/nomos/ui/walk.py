@@ -46,6 +46,12 @@ def walk_through(desk: Desk, folder: Path) -> int:
             _walk_blocks(desk, folder)
         if station == "inks":
             _walk_inks(desk, folder)
+        if station == "order":
+            desk.window.answers.order.turn_to("days")
+            desk.controller.orderer.look()
+            settle(desk)
+            _save_picture(desk, folder / "station-4-order-days.png")
+            desk.window.answers.order.turn_to("orders")
     desk.document.stack.undo()
     desk.files.write_packet(controller.state.page, folder / "packet")
     settle(desk)

@@ -47,7 +47,7 @@ class DaysPicture(QWidget):
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter, tone = QPainter(self), theme.tones()
-        tall, left = theme.scaled(20), theme.scaled(62)
+        tall, left = theme.scaled(20), theme.scaled(80)
         wide = self.width() - left
         painter.setFont(theme.quiet_font())
         for place, day in enumerate(self._days()):
@@ -94,6 +94,10 @@ class DaysPart(QWidget):
         column.setSpacing(theme.scaled(8))
         self.said, self.refused = label(), label()
         self.picture, self.steps = DaysPicture(), Figures()
+        self.legend = label(
+            "Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, 12, 18 h.",
+            kind="quiet",
+        )
         self.start = QDateEdit()
         self.lost = QDateEdit()
         for box in (self.start, self.lost):
@@ -132,9 +136,9 @@ class DaysPart(QWidget):
         self.air = button("Read the air (simulated gauge)")
         self.file = button("Write the days as iCalendar…")
         for widget in (
-            self.said, self.refused, self.picture, self.steps, self.file, self.way, self.dates, self.lose,
-            self.lost_note, label("Working days", kind="name"), week, label("Times", kind="name"),
-            self.fields, self.damp, self.air,
+            self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
+            self.dates, self.lose, self.lost_note, label("Working days", kind="name"), week,
+            label("Times", kind="name"), self.fields, self.damp, self.air,
         ):  # fmt: skip
             column.addWidget(widget)
         self._connect()
