@@ -8,6 +8,7 @@ from typing import Any, NoReturn
 
 from nomos.cli import inks as ink_commands
 from nomos.cli import order as order_commands
+from nomos.cli import register as register_commands
 from nomos.cli import separate
 from nomos.cli.common import (
     asked_colours,
@@ -27,7 +28,7 @@ OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
 _COMMANDS = (
     "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks",
-    "order", "calendar", "demo",
+    "order", "calendar", "kento", "marks", "demo",
 )  # fmt: skip
 
 
@@ -121,6 +122,7 @@ def _parser() -> argparse.ArgumentParser:
     separate.add_commands(commands)
     ink_commands.add_commands(commands)
     order_commands.add_commands(commands)
+    register_commands.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(

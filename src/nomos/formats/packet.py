@@ -41,6 +41,7 @@ from nomos.project.keys import carrying_text
 from nomos.project.methods import method_of
 from nomos.project.model import Impression, ProjectError
 from nomos.proof import render, to_rgb
+from nomos.registration import Kento
 
 
 def write_packet(
@@ -232,6 +233,11 @@ def _registration(project: Project) -> dict[str, Any]:
     kento, reason = kento_or_reason(project)
     if kento is None:
         return {"system": "kento", "refused": reason}
+    return {"system": "kento", "hand": project.kento.hand, **kento_figures(kento)}
+
+
+def kento_figures(kento: Kento) -> dict[str, Any]:
+    """Every notch as corner points on sheet and block, depth and the room left: mm, for JSON."""
 
     def notch(points: tuple[tuple[float, float], ...]) -> list[list[float]]:
         return [[round(x, 3), round(y, 3)] for x, y in points]
@@ -245,8 +251,6 @@ def _registration(project: Project) -> dict[str, Any]:
             "floor_on_block_mm": notch(tuple(kento.on_block(point) for point in part.floor)),
         }
     return {
-        "system": "kento",
-        "hand": project.kento.hand,
         "depth_mm": kento.depth_mm,
         "block_mm": [round(kento.block.width, 2), round(kento.block.height, 2)],
         "wood_beyond_mm": [round(value, 2) for value in kento.wood_beyond_mm],

@@ -1,6 +1,28 @@
-"""Where the sheet meets the block: kento."""
+"""Where the sheet meets the block, how far out it came, and what to do about it."""
 
-from nomos.registration.kento import Hand, Kento, KentoError, KentoSettings, Notch, Point, Rect, place_kento
+from nomos.registration.correction import (
+    Contacts,
+    WallChange,
+    after_change,
+    change_text,
+    stretch_advice,
+    together,
+    wall_change,
+)
+from nomos.registration.kento import (
+    Hand,
+    Kento,
+    KentoError,
+    KentoSettings,
+    Notch,
+    Point,
+    Rect,
+    Side,
+    depth_for,
+    place_along,
+    place_kento,
+)
+from nomos.registration.marks import MarkFit, MarksError, Motion, fit_marks
 from nomos.registration.turning import (
     TURNS,
     Corner,
@@ -13,18 +35,32 @@ from nomos.registration.turning import (
 
 __all__ = [
     "TURNS",
+    "Contacts",
     "Corner",
     "Hand",
     "Kento",
     "KentoError",
     "KentoSettings",
+    "MarkFit",
+    "MarksError",
+    "Motion",
     "Notch",
     "Point",
     "Rect",
+    "Side",
     "Turn",
     "TurnError",
+    "WallChange",
+    "after_change",
+    "change_text",
+    "depth_for",
+    "fit_marks",
+    "place_along",
     "place_kento",
     "seated_corner",
+    "stretch_advice",
     "through_board",
+    "together",
     "turning_error",
+    "wall_change",
 ]

@@ -7,7 +7,7 @@ a right-handed printer has the corner notch on the right of the block, which is
 the left of the print.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from nomos.errors import BadInput
@@ -15,6 +15,7 @@ from nomos.units import number, size_text
 
 Point = tuple[float, float]
 Hand = Literal["right", "left"]
+Side = Literal["long", "short"]
 
 # Written down from memory (the user changes them): 6 to 10 mm outside the
 # image, about 1 mm deep, the straight notch two thirds of the edge from the corner.
@@ -160,6 +161,43 @@ def place_kento(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
         settings.depth_mm,
         wood_beyond_mm=(block.bottom - height, beyond_side),
         floor_to_image_mm=(near - near_floor, side - side_floor),
+    )
+
+
+def depth_for(paper_mm: float | None) -> float:
+    """How deep to cut for a paper so thick, in mm: twice its thickness, and 1 mm at the least.
+
+    The wall has to stand well above the sheet's edge (the factor is chosen by us). Raises KentoError.
+    """
+    if paper_mm is None:
+        return DEFAULT_DEPTH_MM
+    if not 0 < paper_mm <= 2.5:
+        raise KentoError(f"Paper of {paper_mm:g} mm does not seat in notches: give 0.01 to 2.5 mm.")
+    return max(DEFAULT_DEPTH_MM, round(2 * paper_mm, 2))
+
+
+def place_along(sheet_mm: tuple[float, float], image: Rect, settings: KentoSettings, side: Side) -> Kento:
+    """Place both notches along the sheet's long or short side.
+
+    The lower edge is kept where it is such a side; else the sheet is laid a
+    quarter turn clockwise on the block, its right edge nearest the printer. The
+    notches come back in the sheet's own upright coordinates. Raises KentoError.
+    """
+    width, height = sheet_mm
+    if (width >= height) == (side == "long") or width == height:
+        return place_kento(sheet_mm, image, settings)
+    laid = Rect(height - image.bottom, image.left, height - image.top, image.right)
+    kento = place_kento((height, width), laid, settings)
+
+    def back(points: tuple[Point, ...]) -> tuple[Point, ...]:
+        return tuple((y, height - x) for x, y in points)
+
+    block = kento.block
+    return replace(
+        kento,
+        corner=replace(kento.corner, wall=back(kento.corner.wall), floor=back(kento.corner.floor)),
+        straight=replace(kento.straight, wall=back(kento.straight.wall), floor=back(kento.straight.floor)),
+        block=Rect(block.top, height - block.right, block.bottom, height - block.left),
     )
 
 

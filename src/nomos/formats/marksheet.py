@@ -1,0 +1,60 @@
+"""Marks measured on a proof, from a CSV file."""
+
+import csv
+import math
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from nomos.errors import BadInput
+
+COLUMNS = ("expected_x_mm", "expected_y_mm", "measured_x_mm", "measured_y_mm")
+_WHOLE = "the block"
+
+
+@dataclass
+class MarkSheet:
+    """The marks of one block: names, and places in mm on the sheet, expected and measured."""
+
+    names: list[str] = field(default_factory=list)
+    expected_mm: list[tuple[float, float]] = field(default_factory=list)
+    measured_mm: list[tuple[float, float]] = field(default_factory=list)
+
+
+def read_marks(path: Path) -> dict[str, MarkSheet]:
+    """The marks of each block, in the file's order; without a column `block` all are of "the block".
+
+    Raises BadInput for a file that cannot be read or a row that makes no sense, naming it.
+    """
+    try:
+        text = path.read_text("utf-8-sig")
+    except (OSError, UnicodeDecodeError) as error:
+        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
+        raise BadInput(f"{path} cannot be read: {reason}.") from None
+    rows = csv.DictReader(text.splitlines(), skipinitialspace=True)
+    missing = [name for name in COLUMNS if name not in (rows.fieldnames or ())]
+    if missing:
+        raise BadInput(
+            f"{path.name} has no column {missing[0]}; the first line must name block (if there are "
+            f"several), mark, {', '.join(COLUMNS)}."
+        )
+    sheets: dict[str, MarkSheet] = {}
+    for row in rows:
+        where = f"{path.name}, line {rows.line_num}"
+        figures = [_figure(row[name], name, where) for name in COLUMNS]
+        sheet = sheets.setdefault((row.get("block") or "").strip() or _WHOLE, MarkSheet())
+        sheet.names.append((row.get("mark") or "").strip() or f"mark {len(sheet.names) + 1}")
+        sheet.expected_mm.append((figures[0], figures[1]))
+        sheet.measured_mm.append((figures[2], figures[3]))
+    if not sheets:
+        raise BadInput(f"{path.name} holds no marks: measure at least two for each block.")
+    return sheets
+
+
+def _figure(text: str | None, name: str, where: str) -> float:
+    try:
+        value = float((text or "").strip())
+    except ValueError:
+        value = math.nan
+    if not math.isfinite(value):
+        raise BadInput(f"{where}: {name} is '{text or ''}', not a length in mm.")
+    return value

@@ -1,0 +1,149 @@
+"""From how far a block is out to what to glue onto or pare from its kento."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from nomos.registration.kento import Hand
+from nomos.registration.marks import Floats, Motion
+
+# Thinner than the thinnest strip of paper one can glue on, a change is not worth making (chosen by us).
+SMALLEST_CHANGE_MM = 0.05
+
+
+@dataclass(frozen=True)
+class Contacts:
+    """Where the sheet's edges meet the walls, in mm on the sheet: the middle of each wall."""
+
+    corner_side: tuple[float, float]
+    corner_base: tuple[float, float]
+    straight_base: tuple[float, float]
+    hand: Hand = "right"
+
+    @classmethod
+    def of_sheet(
+        cls,
+        sheet_mm: tuple[float, float],
+        hand: Hand = "right",
+        arm_mm: float = 25.0,
+        straight: float = 2 / 3,
+    ) -> "Contacts":
+        """For a kento along the sheet's lower edge; `straight` is the share of the edge from the corner."""
+        width, height = sheet_mm
+
+        def across(along: float) -> float:
+            return along if hand == "right" else width - along
+
+        return cls(
+            (across(0.0), height - arm_mm / 2),
+            (across(arm_mm / 2), height),
+            (across(straight * width), height),
+            hand,
+        )
+
+
+@dataclass(frozen=True)
+class WallChange:
+    """What to do at each wall of one block, mm: more than nothing is glued on, less is pared off."""
+
+    corner_side_mm: float
+    corner_base_mm: float
+    straight_base_mm: float
+
+    def walls(self) -> Floats:
+        """The three figures, (3,) mm."""
+        return np.array([self.corner_side_mm, self.corner_base_mm, self.straight_base_mm])
+
+    @property
+    def pares(self) -> bool:
+        """Whether wood is taken away, which cannot be put back."""
+        return bool((self.walls() <= -SMALLEST_CHANGE_MM).any())
+
+
+def wall_change(motion: Motion, contacts: Contacts) -> WallChange:
+    """What brings one block to where it was expected.
+
+    The sheet has to go the way the print is out: a print too far to the right
+    comes right when the sheet lies farther to the right. So each wall moves with
+    the sheet's edge there; inwards is glued on, outwards is pared off. Stretch is
+    left out, as no wall cures it.
+    """
+    rigid = replace(motion, stretch=None)
+    places = np.array([contacts.corner_side, contacts.corner_base, contacts.straight_base])
+    by = rigid.moved(places) - places
+    inward = 1.0 if contacts.hand == "right" else -1.0
+    return WallChange(float(inward * by[0, 0]), float(-by[1, 1]), float(-by[2, 1]))
+
+
+def together(changes: Mapping[str, WallChange], uncut: Sequence[str] = ()) -> dict[str, WallChange]:
+    """The least changes by gluing alone that bring all blocks onto each other.
+
+    Where all of them print on the sheet is free by a little, so each wall is
+    counted from the block that would lose most wood there: it stays, and the
+    others get strips. That is the smallest sum of changes that pares nothing.
+    With one block alone there is nothing to share, and its own change comes back.
+    Blocks named in `uncut` move their transfer instead and have no say.
+    """
+    cut = {name: change for name, change in changes.items() if name not in uncut}
+    if len(cut) < 2:
+        return cut
+    least = np.min([change.walls() for change in cut.values()], axis=0)
+    return {name: WallChange(*map(float, change.walls() - least)) for name, change in cut.items()}
+
+
+def after_change(motion: Motion, change: WallChange, contacts: Contacts) -> Motion:
+    """How the block prints once the walls are changed: the prediction of the next proof.
+
+    Inverts `wall_change` to first order, exact to 0.01 mm for rotations under half a degree.
+    """
+    inward = 1.0 if contacts.hand == "right" else -1.0
+    (_, side_y), (base_x, _), (straight_x, _) = (
+        contacts.corner_side, contacts.corner_base, contacts.straight_base,
+    )  # fmt: skip
+    angle = (change.corner_base_mm - change.straight_base_mm) / (straight_x - base_x)
+    centre_x, centre_y = motion.centre_mm
+    right = inward * change.corner_side_mm + angle * (side_y - centre_y)
+    down = -change.corner_base_mm - angle * (base_x - centre_x)
+    return replace(
+        motion,
+        shift_mm=(motion.shift_mm[0] - right, motion.shift_mm[1] - down),
+        rotation_deg=motion.rotation_deg - float(np.degrees(angle)),
+    )
+
+
+def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: float) -> list[str]:
+    """What to do about stretch that no wall cures; nothing where it stays under the tolerance.
+
+    reach_mm : how far the image reaches from the motion's centre, along x and y.
+    """
+    if motion.stretch is None:
+        return []
+    said = []
+    for share, reach, way in zip(motion.stretch, reach_mm, ("left to right", "top to bottom"), strict=True):
+        if abs(share) * reach <= tolerance_mm:
+            continue
+        longer = "longer" if share > 0 else "shorter"
+        paper = "drier" if share > 0 else "damper"
+        said.append(
+            f"It prints {abs(share) * 100:.1f} % {longer} {way}, {abs(share) * reach:.2f} mm at the edge, "
+            f"and no kento cures that: the paper was {paper} than meant, or the transfer changed size. "
+            "Damp the pack evenly, turn the grain, or, if the block is not cut yet, scale its transfer by "
+            f"{-share * 100:+.1f} %."
+        )
+    return said
+
+
+def change_text(change: WallChange) -> list[str]:
+    """Each wall's change in words, to a twentieth of a millimetre."""
+    said = []
+    for wall, value in (
+        ("the side of the corner notch", change.corner_side_mm),
+        ("the base of the corner notch", change.corner_base_mm),
+        ("the base of the straight notch", change.straight_base_mm),
+    ):
+        if abs(value) >= SMALLEST_CHANGE_MM:
+            doing = "Glue a strip of" if value > 0 else "Pare"
+            onto = "onto" if value > 0 else "from"
+            said.append(f"{doing} {abs(round(value / 0.05) * 0.05):.2f} mm {onto} {wall}.")
+    return said
