@@ -270,6 +270,8 @@ def test_figures_are_typed_in_any_unit_and_refused_with_a_reason(demo_desk: Desk
     QTest.keyClick(box, Qt.Key.Key_Return)
     settle(desk)
     assert project_of(desk).impressions[0].offset.dx_mm == pytest.approx(0.51, abs=0.005)
+    cure = desk.window.answers.register.cure.text()
+    assert "Glue a strip of 0.50 mm onto the side of the corner notch." in cure
     width = desk.window.answers.register.sheet_w
     width.selectAll()
     QTest.keyClicks(width, "150")

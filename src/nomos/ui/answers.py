@@ -20,6 +20,7 @@ from nomos.ui.views.inks import mix_view, proof_view, see_view, stack_view
 from nomos.ui.views.methods import method_view
 from nomos.ui.views.order import days_view, orders_view, sitting_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
+from nomos.ui.views.register import register_view
 from nomos.ui.views.rows import Note
 
 if TYPE_CHECKING:
@@ -79,7 +80,7 @@ class AnswersColumn(QStackedWidget):
             self._show_order(project, proof, notes)
         else:
             shown = self.register
-            self.register.show_view(answers.register_view(project, proof, state), notes)
+            self.register.show_view(register_view(project, proof, state), notes)
         self.setCurrentWidget(shown)
 
     def _show_order(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:

@@ -19,7 +19,7 @@ from nomos.ui.controls import (
     label,
 )
 from nomos.ui.stations.parts import answers_column
-from nomos.ui.views.answers import RegisterView
+from nomos.ui.views.register import RegisterView
 from nomos.ui.views.rows import Note
 
 _CAUTION = (
@@ -63,7 +63,7 @@ class RegisterStation(QScrollArea):
         for part in (
             self.steps, self.hand, self.figures, self.findings, page_fields, self.packet,
             label("Try a block out of register", kind="name"), self.rows, self.offsets, self.bare,
-            self.all_in, label("Sheet and notches", kind="name"), self.fields, caution,
+            self.cure, self.all_in, label("Sheet and notches", kind="name"), self.fields, caution,
         ):  # fmt: skip
             column.addWidget(part)
         column.addStretch(1)
@@ -80,6 +80,7 @@ class RegisterStation(QScrollArea):
         self.offsets.add("Down", self.dy)
         self.offsets.add("Turned clockwise", self.turn)
         self.bare = label()
+        self.cure = label()
         self.all_in = button("Put every block back in register")
 
     def _make_fields(self) -> None:
@@ -163,6 +164,8 @@ class RegisterStation(QScrollArea):
         self.offsets.setVisible(view.chosen is not None)
         self.bare.setText(view.bare_text)
         self.bare.setVisible(bool(view.bare_text))
+        self.cure.setText(view.cure)
+        self.cure.setVisible(bool(view.cure))
         self.all_in.setVisible(view.any_out)
         self.page.setCurrentText(view.page)
         self.packet.setEnabled(not view.refused)
