@@ -1,4 +1,4 @@
-"""Writing files so that each is whole or not there, and says so in one sentence when it cannot be."""
+"""Reading and writing files, each whole or not there, with one sentence when it cannot be."""
 
 import contextlib
 import os
@@ -17,6 +17,15 @@ def writing_into(folder: Path) -> Iterator[None]:
         raise BadInput(
             f"{folder} cannot be written ({error.strerror or error}); choose another folder or make room."
         ) from None
+
+
+def read_text(path: Path) -> str:
+    """The text of a UTF-8 file, with or without a byte order mark. Raises BadInput."""
+    try:
+        return path.read_text("utf-8-sig")
+    except (OSError, UnicodeDecodeError) as error:
+        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
+        raise BadInput(f"{path} cannot be read: {reason}.") from None
 
 
 def write_file(folder: Path, name: str, data: bytes) -> str:

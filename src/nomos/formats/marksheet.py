@@ -6,6 +6,7 @@ from dataclasses import dataclass, field
 from pathlib import Path
 
 from nomos.errors import BadInput
+from nomos.formats.files import read_text
 
 COLUMNS = ("expected_x_mm", "expected_y_mm", "measured_x_mm", "measured_y_mm")
 _WHOLE = "the block"
@@ -25,11 +26,7 @@ def read_marks(path: Path) -> dict[str, MarkSheet]:
 
     Raises BadInput for a file that cannot be read or a row that makes no sense, naming it.
     """
-    try:
-        text = path.read_text("utf-8-sig")
-    except (OSError, UnicodeDecodeError) as error:
-        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
-        raise BadInput(f"{path} cannot be read: {reason}.") from None
+    text = read_text(path)
     rows = csv.DictReader(text.splitlines(), skipinitialspace=True)
     missing = [name for name in COLUMNS if name not in (rows.fieldnames or ())]
     if missing:

@@ -13,6 +13,7 @@ from nomos.colour.fitting import Reading
 from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, Array
 from nomos.errors import BadInput
+from nomos.formats.files import read_text
 
 _HELP = "Columns are sample, over, thickness and either L, a, b or the bands 380 to 730."
 _BAND = re.compile(r"(?:SPECTRAL_|SPECTRAL_NM_?|NM_?|R_?)?(\d{3})(?:NM)?", re.IGNORECASE)
@@ -44,11 +45,7 @@ def read_readings(path: Path) -> tuple[InkReadings, ...]:
     ------
     BadInput : the file cannot be read, or a row of it makes no sense; names the row.
     """
-    try:
-        text = path.read_text("utf-8-sig")
-    except (OSError, UnicodeDecodeError) as error:
-        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
-        raise BadInput(f"{path} cannot be read: {reason}.") from None
+    text = read_text(path)
     rows = _cgats(text, path.name) if "BEGIN_DATA" in text else _csv(text)
     backgrounds: dict[str, Array] = {}
     inks: dict[str, list[Reading]] = {}

@@ -16,7 +16,7 @@ from nomos.colour.layering import SURFACE_K1
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
-from nomos.formats.files import writing_into
+from nomos.formats.files import read_text, writing_into
 from nomos.order import DRYING_H
 from nomos.project.model import Ink, Optics
 from nomos.separation.solver import WEAKEST, CandidateInk
@@ -69,11 +69,7 @@ def read_inks(path: Path) -> tuple[ShelfInk, ...]:
     ------
     BadInput : the file cannot be read, or a line of it makes no sense; names the line.
     """
-    try:
-        text = path.read_text("utf-8-sig")
-    except (OSError, UnicodeDecodeError) as error:
-        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
-        raise BadInput(f"{path} cannot be read: {reason}.") from None
+    text = read_text(path)
     rows = _json_rows(text, path.name) if path.suffix.lower() == ".json" else _csv_rows(text, path.name)
     inks = [_ink(row, where) for where, row in rows]
     if not inks:
