@@ -8,7 +8,16 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nomos.colour import Ground, Lab, delta_e00, ink_film
-from nomos.colour.mixing import EXTENDER, Pigment, Underlay, choices, find_recipes, mixture_labs, recipe_of
+from nomos.colour.mixing import (
+    EXTENDER,
+    TRACE_DE00,
+    Pigment,
+    Underlay,
+    choices,
+    find_recipes,
+    mixture_labs,
+    recipe_of,
+)
 from nomos.colour.weighing import correct, in_parts, weighed
 
 PAPER: Lab = (95.0, 0.0, 3.0)
@@ -54,7 +63,8 @@ def test_the_search_is_never_worse_than_a_dense_grid(seed: int) -> None:
             grid = np.array([(a, b, 1 - a - b) for a, b in product(steps, steps) if a + b <= 1])
             labs = mixture_labs([SHELF[one], SHELF[other], EXTENDER], grid, UNDER)
             dense = min(dense, float(delta_e00(labs, target).min()))
-    assert found.de00 <= dense + 0.02
+    # A trace that cannot be weighed is left out where that costs next to nothing.
+    assert found.de00 <= dense + TRACE_DE00 + 0.02
 
 
 def test_a_recipe_over_printed_layers_and_with_white() -> None:

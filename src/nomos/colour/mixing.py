@@ -57,6 +57,8 @@ class Recipe:
 
 
 WHITE_NAME = "White"
+# Leaving out a trace that cannot be weighed may cost so much, which no eye sees (chosen by us).
+TRACE_DE00 = 0.05
 
 
 @dataclass(frozen=True, eq=False)
@@ -190,7 +192,7 @@ def _worked_out(target: Lab, pigments: Sequence[Pigment], start: Array, ground: 
     distances = [float(delta_e00(lab_of(shares), aim)) for shares in tried]
     least = min(distances)
     best = max(
-        (shares for shares, d in zip(tried, distances, strict=True) if d <= least + 0.05),
+        (shares for shares, d in zip(tried, distances, strict=True) if d <= least + TRACE_DE00),
         key=lambda shares: int((shares == 0).sum()),
     )
     return recipe_of(target, pigments, best, ground)
