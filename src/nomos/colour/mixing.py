@@ -180,11 +180,14 @@ def _worked_out(target: Lab, pigments: Sequence[Pigment], start: Array, ground: 
     def lab_of(shares: Array) -> Array:
         return mixture_labs(pigments, shares[None], ground)[0]
 
-    z = np.log(np.maximum(start, 1e-4))
-    fitted = least_squares(lambda each: lab_of(shares_of(each)) - aim, z, max_nfev=25)
+    def inside(shares: Array) -> Array:
+        """Off the edge: a share of nothing has no slope in its logarithm, and would stay nothing."""
+        return np.log(np.maximum(shares, 0.02))
+
+    fitted = least_squares(lambda each: lab_of(shares_of(each)) - aim, inside(start), max_nfev=25)
     polished = minimize(
-        lambda each: float(delta_e00(lab_of(shares_of(each)), aim)), fitted.x, method="Nelder-Mead",
-        options={"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4},
+        lambda each: float(delta_e00(lab_of(shares_of(each)), aim)), inside(shares_of(fitted.x)),
+        method="Nelder-Mead", options={"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4},
     )  # fmt: skip
     tried = [start, shares_of(fitted.x), shares_of(polished.x)]
     # What cannot be weighed is left out; whether that is as good decides the distance.
