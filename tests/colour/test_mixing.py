@@ -4,7 +4,7 @@ from itertools import product
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from nomos.colour import Ground, Lab, delta_e00, ink_film
@@ -50,6 +50,7 @@ def test_a_mixture_computed_forward_is_found_again(some: set[int], seed: int) ->
 
 @settings(max_examples=4)
 @given(st.integers(0, 10_000))
+@example(7011)  # the best has a little extender, the nearest in Lab has none
 def test_the_search_is_never_worse_than_a_dense_grid(seed: int) -> None:
     generator = np.random.default_rng(seed)
     wish = generator.dirichlet(np.ones(6) * 0.7)
