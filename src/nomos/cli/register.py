@@ -217,13 +217,14 @@ def _advice(
             f"Not cut yet: move its transfer by {dx:+.2f} mm to the right and {dy:+.2f} mm down as seen on "
             f"the print, and turn it by {-motion.rotation_deg:+.2f} degrees from x towards y."
         )
-    elif not shared:
-        said += change_text(alone[name])
-        if alone[name].pares:
+    else:
+        change = shared.get(name, alone[name])
+        said += change_text(change)
+        if len(shared) > 1 and not change_text(change):
+            said.append("Leave this block; the others are brought to it.")
+        if change.pares:
             said.append(
                 "What is pared cannot be put back: if other blocks print with this one, gluing the same "
                 "onto them does as well."
             )
-    else:
-        said += change_text(shared[name]) or ["Leave this block; the others are brought to it."]
     return said + stretch_advice(motion, (float(reach[0]), float(reach[1])), options.tolerance_mm)

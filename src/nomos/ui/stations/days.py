@@ -4,11 +4,12 @@ from datetime import datetime, timedelta
 
 from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
 from nomos.order.calendar import Calendar
 from nomos.ui import theme
 from nomos.ui.controls import Choice, Fields, Figures, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.order import DaysView, SittingView, week_days
 
 _MOST_DAYS = 60
@@ -89,9 +90,7 @@ class DaysPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.said, self.refused = label(), label()
         self.picture, self.steps = DaysPicture(), Figures()
         self.legend = label(
@@ -203,9 +202,7 @@ class SittingPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.fields = Fields()
         self.rollers_box = NumberBox(1, 6, unit="", digits=0)
         self.fields.add("Rollers or brushes", self.rollers_box)

@@ -3,12 +3,11 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QWidget
 
 from nomos.separation.solver import MOST_BLOCKS
-from nomos.ui import theme
 from nomos.ui.controls import Choice, ColourRows, Fields, NumberBox, button, label
-from nomos.ui.stations.parts import Cards
+from nomos.ui.stations.parts import Cards, part_column
 from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Row
 
@@ -35,9 +34,7 @@ class FewerPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.fields = Fields()
         self.source = QComboBox()
         self.source.addItems([text for _, text in SOURCES])

@@ -3,11 +3,11 @@
 from typing import get_args
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QWidget
 
 from nomos.separation.touch import Tool, Touch
-from nomos.ui import theme
 from nomos.ui.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.blocks import BlocksView
 
 _LEGEND = (
@@ -29,9 +29,7 @@ class HandPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.tools = Choice((("move", "Move"), ("brush", "Brush"), ("line", "Line"), ("lasso", "Lasso")))
         self.tools.show_choice("move")
         self.prints = Choice((("on", "Print there"), ("off", "Print there no longer")))

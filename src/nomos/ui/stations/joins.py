@@ -1,11 +1,11 @@
 """The key, and what happens where colours meet."""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QWidget
 
 from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM, THINNEST_LINE_MM, WIDEST_LINE_MM
-from nomos.ui import theme
 from nomos.ui.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.blocks import BlocksView
 
 _LEGEND = (
@@ -28,9 +28,7 @@ class JoinsPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.key_kind = Choice(
             (("drawn", "Drawn"), ("contour", "Contour"), ("shadow", "Shadow"), ("none", "None"))
         )

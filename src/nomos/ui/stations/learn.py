@@ -3,8 +3,8 @@
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QVBoxLayout, QWidget
 
-from nomos.ui import theme
 from nomos.ui.controls import ColourRows, Fields, Figures, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.inks import ProofView
 
 
@@ -19,9 +19,7 @@ class LearnPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self._column = column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        self._column = column = part_column(self)
         self.fields = Fields()
         self.sheets_box = NumberBox(1, 100_000, unit="", step=5, digits=0)
         self.film_box = NumberBox(0.1, 500, unit="g/m²", step=0.5)

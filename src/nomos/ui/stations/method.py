@@ -1,12 +1,11 @@
 """How the print is made: block by block, reduction, jigsaw, two-sided."""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QCheckBox, QWidget
 
 from nomos.registration import TURNS
-from nomos.ui import theme
 from nomos.ui.controls import Choice, ColourRows, Fields, Figures, NumberBox, button, label
-from nomos.ui.stations.parts import group
+from nomos.ui.stations.parts import group, part_column
 from nomos.ui.views.methods import MethodView
 
 # Where the light comes from by default: from the upper left, as most draughtsmen have it.
@@ -34,9 +33,7 @@ class MethodPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.ways = ColourRows("Ways of printing")
         self._make_sharing()
         self._make_jigsaw()

@@ -1,10 +1,10 @@
 """Recipes from a shelf, and batches put right."""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QWidget
 
-from nomos.ui import theme
 from nomos.ui.controls import ColourRows, Fields, Figures, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.inks import MixView
 
 _CAUTION = "Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first."
@@ -28,9 +28,7 @@ class MixPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.heading = label(kind="name")
         self.shelf = label(kind="quiet")
         self.open_shelf, self.look = button("Open a shelf…"), button("Find recipes")

@@ -15,6 +15,14 @@ from nomos.ui.views.cards import Card
 from nomos.units import number
 
 
+def part_column(part: QWidget) -> QVBoxLayout:
+    """The column of a part of a station, flush with the station's own."""
+    column = QVBoxLayout(part)
+    column.setContentsMargins(0, 0, 0, 0)
+    column.setSpacing(theme.scaled(8))
+    return column
+
+
 def answers_column(area: QScrollArea, question: str) -> QVBoxLayout:
     """Make a scroll area into a column of answers under a question."""
     area.setWidgetResizable(True)

@@ -3,13 +3,14 @@
 import numpy as np
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QComboBox, QSizePolicy, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
 from nomos.colour import Lab, lab_to_hex
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.colour.spectra import Array
 from nomos.ui import theme
 from nomos.ui.controls import Choice, ColourRows, Fields, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.inks import SeeView
 
 EYES = (
@@ -79,9 +80,7 @@ class SeePart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.fields = Fields()
         self.light, self.eyes = QComboBox(), QComboBox()
         self.light.addItems([LIGHT_NAMES[light] for light in LIGHTS])

@@ -5,12 +5,13 @@ from typing import get_args
 import numpy as np
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen, QPolygonF
-from PyQt6.QtWidgets import QComboBox, QSizePolicy, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
 from nomos.colour.trapping import INKINGS, Surface, Vehicle
 from nomos.ui import theme
 from nomos.ui.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.stations.parts import part_column
 from nomos.ui.views.inks import StackView
 
 _WHY_FLAT = (
@@ -82,9 +83,7 @@ class StackPart(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(theme.scaled(8))
+        column = part_column(self)
         self.heading = label(kind="name")
         self.inking = Choice(tuple((word, f"{word.capitalize()} film") for word in INKINGS))
         self.wet = Choice((("dry", "On dry ink"), ("wet", "On wet ink")))
