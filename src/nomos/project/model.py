@@ -20,7 +20,7 @@ from nomos.errors import BadInput
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
 from nomos.proof import Misregister
-from nomos.registration import KentoSettings, Rect, Turn
+from nomos.registration import KentoSettings, Rect, RegisterSettings, Turn, check_settings
 from nomos.separation import TRAP_MM
 from nomos.separation.sharing import CLEARANCE_MM, MOST_ZONES
 from nomos.units import LARGEST_MM, SMALLEST_MM
@@ -244,6 +244,26 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     waste: float = WASTE
 
 
+class ProofReading(Struct, frozen=True, forbid_unknown_fields=True):
+    """How far a pull was found out of register on a proof or sheet, about the middle of the image.
+
+    sheet : which sheet of the edition; 0 for a proof.
+    stretch_pct : along x and y; None where the reading cannot show it.
+    sigma_mm : one standard error of the shift.
+    how : read by eye, from marks, or from a scan.
+    """
+
+    pull: str
+    day: str
+    sheet: int
+    dx_mm: float
+    dy_mm: float
+    rotation_deg: float
+    stretch_pct: tuple[float, float] | None = None
+    sigma_mm: float = 0.05
+    how: Literal["eye", "marks", "scan"] = "eye"
+
+
 T = TypeVar("T", Ink, Block, Impression)
 
 
@@ -265,6 +285,8 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     line_mm: float = LINE_MM
     tool_mm: float = TOOL_MM
     kento: KentoSettings = KentoSettings()
+    register: RegisterSettings = RegisterSettings()
+    readings: tuple[ProofReading, ...] = ()
     workshop: Workshop = Workshop()
     times: Times = Times()
 
@@ -274,6 +296,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         _check_references(self)
         _check_impressions(self)
         _check_materials(self)
+        check_settings(self.register)
 
     def ink(self, ink_id: str) -> Ink:
         """The ink of that id. Raises KeyError."""

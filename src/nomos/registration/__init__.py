@@ -1,10 +1,11 @@
 """Where the sheet meets the block, how far out it came, and what to do about it."""
 
+from nomos.registration.contacts import Contacts
 from nomos.registration.correction import (
-    Contacts,
     WallChange,
     after_change,
     change_text,
+    move_text,
     stretch_advice,
     together,
     wall_change,
@@ -23,6 +24,24 @@ from nomos.registration.kento import (
     place_kento,
 )
 from nomos.registration.marks import MarkFit, MarksError, Motion, fit_marks
+from nomos.registration.plan import Dimension, Shape, SystemPlan, plan_system
+from nomos.registration.printed_marks import PrintedMark, printed_marks, vernier_reading_mm
+from nomos.registration.settings import (
+    MARK_KINDS,
+    SYSTEM_NAMES,
+    SYSTEMS,
+    BudgetSettings,
+    JigSettings,
+    MarkKind,
+    PinSettings,
+    RegisterError,
+    RegisterSettings,
+    Situation,
+    System,
+    SystemAdvice,
+    advise,
+    check_settings,
+)
 from nomos.registration.turning import (
     TURNS,
     Corner,
@@ -34,33 +53,55 @@ from nomos.registration.turning import (
 )
 
 __all__ = [
+    "MARK_KINDS",
+    "SYSTEMS",
+    "SYSTEM_NAMES",
     "TURNS",
+    "BudgetSettings",
     "Contacts",
     "Corner",
+    "Dimension",
     "Hand",
+    "JigSettings",
     "Kento",
     "KentoError",
     "KentoSettings",
     "MarkFit",
+    "MarkKind",
     "MarksError",
     "Motion",
     "Notch",
+    "PinSettings",
     "Point",
+    "PrintedMark",
     "Rect",
+    "RegisterError",
+    "RegisterSettings",
+    "Shape",
     "Side",
+    "Situation",
+    "System",
+    "SystemAdvice",
+    "SystemPlan",
     "Turn",
     "TurnError",
     "WallChange",
+    "advise",
     "after_change",
     "change_text",
+    "check_settings",
     "depth_for",
     "fit_marks",
+    "move_text",
     "place_along",
     "place_kento",
+    "plan_system",
+    "printed_marks",
     "seated_corner",
     "stretch_advice",
     "through_board",
     "together",
     "turning_error",
+    "vernier_reading_mm",
     "wall_change",
 ]

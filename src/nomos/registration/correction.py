@@ -5,42 +5,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from nomos.registration.kento import Hand
+from nomos.registration.contacts import WALL_NAMES, Contacts
 from nomos.registration.marks import Floats, Motion
 
 # Thinner than the thinnest strip of paper one can glue on, a change is not worth making (chosen by us).
 SMALLEST_CHANGE_MM = 0.05
-
-
-@dataclass(frozen=True)
-class Contacts:
-    """Where the sheet's edges meet the walls, in mm on the sheet: the middle of each wall."""
-
-    corner_side: tuple[float, float]
-    corner_base: tuple[float, float]
-    straight_base: tuple[float, float]
-    hand: Hand = "right"
-
-    @classmethod
-    def of_sheet(
-        cls,
-        sheet_mm: tuple[float, float],
-        hand: Hand = "right",
-        arm_mm: float = 25.0,
-        straight: float = 2 / 3,
-    ) -> "Contacts":
-        """For a kento along the sheet's lower edge; `straight` is the share of the edge from the corner."""
-        width, height = sheet_mm
-
-        def across(along: float) -> float:
-            return along if hand == "right" else width - along
-
-        return cls(
-            (across(0.0), height - arm_mm / 2),
-            (across(arm_mm / 2), height),
-            (across(straight * width), height),
-            hand,
-        )
 
 
 @dataclass(frozen=True)
@@ -70,10 +39,9 @@ def wall_change(motion: Motion, contacts: Contacts) -> WallChange:
     left out, as no wall cures it.
     """
     rigid = replace(motion, stretch=None)
-    places = np.array([contacts.corner_side, contacts.corner_base, contacts.straight_base])
-    by = rigid.moved(places) - places
-    inward = 1.0 if contacts.hand == "right" else -1.0
-    return WallChange(float(inward * by[0, 0]), float(-by[1, 1]), float(-by[2, 1]))
+    places = np.array(contacts.places)
+    by = (rigid.moved(places) - places) * np.array(contacts.inward)
+    return WallChange(*map(float, by.sum(axis=1)))
 
 
 def together(changes: Mapping[str, WallChange], uncut: Sequence[str] = ()) -> dict[str, WallChange]:
@@ -97,17 +65,12 @@ def after_change(motion: Motion, change: WallChange, contacts: Contacts) -> Moti
 
     Inverts `wall_change` to first order, exact to 0.01 mm for rotations under half a degree.
     """
-    inward = 1.0 if contacts.hand == "right" else -1.0
-    (_, side_y), (base_x, _), (straight_x, _) = (
-        contacts.corner_side, contacts.corner_base, contacts.straight_base,
-    )  # fmt: skip
-    angle = (change.corner_base_mm - change.straight_base_mm) / (straight_x - base_x)
+    dx, dy, angle = contacts.motion_by() @ change.walls()
     centre_x, centre_y = motion.centre_mm
-    right = inward * change.corner_side_mm + angle * (side_y - centre_y)
-    down = -change.corner_base_mm - angle * (base_x - centre_x)
+    right, down = dx - angle * centre_y, dy + angle * centre_x
     return replace(
         motion,
-        shift_mm=(motion.shift_mm[0] - right, motion.shift_mm[1] - down),
+        shift_mm=(float(motion.shift_mm[0] - right), float(motion.shift_mm[1] - down)),
         rotation_deg=motion.rotation_deg - float(np.degrees(angle)),
     )
 
@@ -134,16 +97,39 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
     return said
 
 
-def change_text(change: WallChange) -> list[str]:
+def change_text(change: WallChange, names: Sequence[str] = WALL_NAMES) -> list[str]:
     """Each wall's change in words, to a twentieth of a millimetre."""
     said = []
-    for wall, value in (
-        ("the side of the corner notch", change.corner_side_mm),
-        ("the base of the corner notch", change.corner_base_mm),
-        ("the base of the straight notch", change.straight_base_mm),
-    ):
+    for wall, value in zip(names, change.walls(), strict=True):
         if abs(value) >= SMALLEST_CHANGE_MM:
             doing = "Glue a strip of" if value > 0 else "Pare"
             onto = "onto" if value > 0 else "from"
-            said.append(f"{doing} {abs(round(value / 0.05) * 0.05):.2f} mm {onto} {wall}.")
+            said.append(f"{doing} {_rounded(value):.2f} mm {onto} {wall}.")
     return said
+
+
+def move_text(change: WallChange, contacts: Contacts) -> list[str]:
+    """Pins or stops that are moved instead of glued and pared, in words, as the printer sees the bench.
+
+    The sheet lies face down there, so what is to the right on the print is to the printer's left.
+    """
+    said = []
+    for name, value, (x, y) in zip(contacts.names, change.walls(), contacts.inward, strict=True):
+        if abs(value) < SMALLEST_CHANGE_MM:
+            continue
+        laid_x, laid_y = (-y, x) if contacts.turned else (x, y)
+        right, down = -laid_x * value, laid_y * value
+        way = (
+            ("right" if right > 0 else "left")
+            if abs(laid_x) > abs(laid_y)
+            else ("near" if down > 0 else "far")
+        )
+        where = {
+            "right": "to the right", "left": "to the left", "near": "towards you", "far": "away from you",
+        }[way]  # fmt: skip
+        said.append(f"Move {name} {_rounded(value):.2f} mm {where}.")
+    return said
+
+
+def _rounded(value: float) -> float:
+    return abs(round(value / 0.05) * 0.05)
