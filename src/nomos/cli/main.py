@@ -7,6 +7,7 @@ from pathlib import Path
 from typing import Any, NoReturn
 
 from nomos.cli import inks as ink_commands
+from nomos.cli import meeting as meeting_commands
 from nomos.cli import order as order_commands
 from nomos.cli import register as register_commands
 from nomos.cli import separate
@@ -28,7 +29,7 @@ OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
 _COMMANDS = (
     "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks",
-    "order", "calendar", "kento", "marks", "demo",
+    "order", "calendar", "kento", "marks", "templates", "misregister", "scan", "demo",
 )  # fmt: skip
 
 
@@ -123,6 +124,7 @@ def _parser() -> argparse.ArgumentParser:
     ink_commands.add_commands(commands)
     order_commands.add_commands(commands)
     register_commands.add_commands(commands)
+    meeting_commands.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(

@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 Picture = NDArray[np.uint8]
+Page = NDArray[np.float32]
 
 
 @dataclass(frozen=True)
@@ -15,6 +16,9 @@ class Scanner:
     cast : gain of red, green and blue in linear light.
     falloff : share of the light that is missing at the right edge.
     noise : standard deviation in steps of 255.
+    turn_deg, scale : how the picture lies on the glass, and how many pixels it takes for one of its own.
+    blur_px : one standard deviation of the lens.
+    border_px, lid : the ground that shows around the picture, and how bright it is, 0 to 255.
     """
 
     cast: tuple[float, float, float] = (1.0, 0.97, 0.9)
@@ -22,14 +26,53 @@ class Scanner:
     falloff: float = 0.0
     noise: float = 1.0
     seed: int = 0
+    turn_deg: float = 0.0
+    scale: float = 1.0
+    blur_px: float = 0.0
+    border_px: int = 0
+    lid: int = 70
 
     def scan(self, rgb: Picture) -> Picture:
-        """The scan of a picture, of the same shape."""
+        """The scan of a picture, of the same shape but for the border."""
+        rgb = self._laid(rgb)
         linear = (rgb / 255.0) ** 2.2 * np.array(self.cast)
         linear *= (1 - self.falloff * np.linspace(0, 1, rgb.shape[1]))[None, :, None]
         seen = 255 * np.clip(linear, 0, 1) ** (self.gamma / 2.2)
         seen += np.random.default_rng(self.seed).normal(0, self.noise, rgb.shape)
         return np.clip(np.rint(seen), 0, 255).astype(np.uint8)
+
+    def _laid(self, rgb: Picture) -> Picture:
+        """The picture as it lies on the glass."""
+        import cv2
+
+        if not (self.turn_deg or self.border_px or self.blur_px or self.scale != 1.0):
+            return rgb
+        height, width = rgb.shape[:2]
+        size = round(width * self.scale) + 2 * self.border_px, round(height * self.scale) + 2 * self.border_px
+        # OpenCV counts angles from y towards x on a page whose y runs down.
+        middle = (width - 1) / 2, (height - 1) / 2
+        matrix = np.asarray(cv2.getRotationMatrix2D(middle, -self.turn_deg, self.scale), np.float64)
+        matrix[:, 2] += (size[0] - 1) / 2 - middle[0], (size[1] - 1) / 2 - middle[1]
+        lid = (self.lid, self.lid, self.lid)
+        laid = cv2.warpAffine(rgb, matrix, size, flags=cv2.INTER_LINEAR, borderValue=lid)
+        if self.blur_px:
+            laid = cv2.GaussianBlur(laid, (0, 0), self.blur_px)
+        return np.asarray(laid, np.uint8)
+
+
+def uneven_inking(shape: tuple[int, int], amount: float, grain_px: float, seed: int = 0) -> Page:
+    """How much of an ink is there: patches where the roller or baren left less. (height, width).
+
+    amount : the share that is missing where least is, 0 to 1.
+    grain_px : the size of the patches.
+    """
+    import cv2
+
+    hand = np.random.default_rng(seed)
+    coarse = hand.normal(0, 1, (max(2, round(shape[0] / grain_px)), max(2, round(shape[1] / grain_px))))
+    page = cv2.resize(coarse.astype(np.float32), (shape[1], shape[0]), interpolation=cv2.INTER_CUBIC)
+    low, high = float(page.min()), float(page.max())
+    return np.asarray(1 - amount * (high - page) / max(high - low, 1e-9), np.float32)
 
 
 @dataclass

@@ -40,6 +40,8 @@ from nomos.project.jigsaw import pieces_of
 from nomos.project.keys import carrying_text
 from nomos.project.methods import method_of
 from nomos.project.model import Impression, ProjectError
+from nomos.project.registering import plan_of_system
+from nomos.project.tolerating import worst_mm
 from nomos.proof import render, to_rgb
 from nomos.registration import Kento
 
@@ -230,10 +232,21 @@ def _method(project: Project, blocks: CutBlocks) -> dict[str, Any]:
 
 
 def _registration(project: Project) -> dict[str, Any]:
-    kento, reason = kento_or_reason(project)
-    if kento is None:
-        return {"system": "kento", "refused": reason}
-    return {"system": "kento", "hand": project.kento.hand, **kento_figures(kento)}
+    plan, reason = plan_of_system(project)
+    system = project.register.system
+    if plan is None:
+        return {"system": system, "refused": reason}
+    least, most = worst_mm(project)
+    figures: dict[str, Any] = {
+        "system": system,
+        "hand": project.kento.hand,
+        "apart_95_mm": [round(least, 3), round(most, 3)],
+        "steps": list(plan.steps),
+    }
+    kento, _ = kento_or_reason(project)
+    if system == "kento" and kento is not None:
+        return figures | kento_figures(kento)
+    return figures | {"block_mm": [round(plan.block.width, 2), round(plan.block.height, 2)]}
 
 
 def kento_figures(kento: Kento) -> dict[str, Any]:

@@ -1,7 +1,7 @@
 """Templates as a PDF at true size, tiled where a block is larger than the paper."""
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from io import BytesIO
 from typing import TYPE_CHECKING, Any
@@ -91,10 +91,34 @@ def templates_pdf(
 
     Notes
     -----
-    Each drawing is stored once and shown through a window on each of its pages.
     Print scaling is off in the viewer's preferences, and every page carries a
     100 mm bar to check with a ruler all the same.
     """
+    buffer, canvas = new_canvas(f"{templates[0].title}: templates" if templates else "Templates")
+    for number, template in enumerate(templates):
+        progress.report(number / len(templates), "writing the PDF")
+        size = max(template.size_mm[0], NARROWEST_MM), template.size_mm[1] + template.header_mm
+        face = "block, mirrored" if template.face == "block" else "tracing, right-reading"
+
+        def draw(template: Template = template, height: float = size[1]) -> None:
+            _Pen(canvas, height, template.header_mm).template(template)
+
+        draw_pages(canvas, Sheet(template.name, size, f"{template.heading} ({face})"), draw, paper)
+    canvas.save()
+    return buffer.getvalue()
+
+
+@dataclass(frozen=True)
+class Sheet:
+    """A drawing that goes on as many pages as it takes: its name, size in mm, and what stands at the foot."""
+
+    name: str
+    size_mm: tuple[float, float]
+    foot: str
+
+
+def new_canvas(title: str) -> tuple[BytesIO, "Canvas"]:
+    """An empty PDF with our typefaces, the same bytes every time, never scaled by a viewer."""
     from reportlab.pdfbase import pdfmetrics
     from reportlab.pdfbase.ttfonts import TTFont
     from reportlab.pdfgen.canvas import Canvas
@@ -103,38 +127,30 @@ def templates_pdf(
         pdfmetrics.registerFont(TTFont(name, str(path)))
     buffer = BytesIO()
     canvas = Canvas(buffer, invariant=1, initialFontName="Lato", pageCompression=1)
-    canvas.setTitle(f"{templates[0].title}: templates" if templates else "Templates")
+    canvas.setTitle(title)
     canvas.setCreator("Nomos")
     canvas.setViewerPreference("PrintScaling", "None")
-    for number, template in enumerate(templates):
-        progress.report(number / len(templates), "writing the PDF")
-        _draw_pages(canvas, template, paper)
-    canvas.save()
-    return buffer.getvalue()
+    return buffer, canvas
 
 
-def _draw_pages(canvas: "Canvas", template: Template, paper: str) -> None:
-    drawing = max(template.size_mm[0], NARROWEST_MM), template.size_mm[1] + template.header_mm
-    tiling = plan_tiles(drawing, paper)
+def draw_pages(canvas: "Canvas", sheet: Sheet, draw: Callable[[], None], paper: str) -> None:
+    """Draw once, and show it through a window on each of its pages; a 100 mm bar on every page.
+
+    draw : draws with the origin at the drawing's lower left, in points.
+    """
+    tiling = plan_tiles(sheet.size_mm, paper)
     canvas.beginForm(
-        template.name, -_BLEED_MM * MM, -_BLEED_MM * MM,
-        (drawing[0] + _BLEED_MM) * MM, (drawing[1] + _BLEED_MM) * MM,
+        sheet.name, -_BLEED_MM * MM, -_BLEED_MM * MM,
+        (sheet.size_mm[0] + _BLEED_MM) * MM, (sheet.size_mm[1] + _BLEED_MM) * MM,
     )  # fmt: skip
-    _Pen(canvas, drawing[1], template.header_mm).template(template)
+    draw()
     canvas.endForm()
     for row in range(tiling.rows):
         for column in range(tiling.columns):
-            _draw_tile(canvas, template, drawing, tiling, column, row)
+            _draw_tile(canvas, sheet, tiling, column, row)
 
 
-def _draw_tile(
-    canvas: "Canvas",
-    template: Template,
-    drawing: tuple[float, float],
-    tiling: Tiling,
-    column: int,
-    row: int,
-) -> None:
+def _draw_tile(canvas: "Canvas", sheet: Sheet, tiling: Tiling, column: int, row: int) -> None:
     page_w, page_h = tiling.page
     use_w, use_h = tiling.usable
     canvas.setPageSize((page_w * MM, page_h * MM))
@@ -146,13 +162,13 @@ def _draw_tile(
     )  # fmt: skip
     canvas.clipPath(window, stroke=0, fill=0)
     top = page_h - _MARGIN_MM + row * tiling.step[1]
-    canvas.translate((_MARGIN_MM - column * tiling.step[0]) * MM, (top - drawing[1]) * MM)
-    canvas.doForm(template.name)
+    canvas.translate((_MARGIN_MM - column * tiling.step[0]) * MM, (top - sheet.size_mm[1]) * MM)
+    canvas.doForm(sheet.name)
     canvas.restoreState()
     tiles = tiling.columns * tiling.rows
     if tiles > 1:
         _crop_marks(canvas, tiling, column, row)
-    _foot(canvas, template, tiling, column, row)
+    _foot(canvas, sheet.foot, tiling, column, row)
     canvas.showPage()
 
 
@@ -172,7 +188,7 @@ def _crop_marks(canvas: "Canvas", tiling: Tiling, column: int, row: int) -> None
         canvas.line(right * MM, y * MM, (right + _CROP_MM) * MM, y * MM)
 
 
-def _foot(canvas: "Canvas", template: Template, tiling: Tiling, column: int, row: int) -> None:
+def _foot(canvas: "Canvas", text: str, tiling: Tiling, column: int, row: int) -> None:
     """The check bar and what page this is, in the lower margin of every page."""
     left, base = _MARGIN_MM + 6.0, 7.5
     canvas.setLineWidth(0.5)
@@ -186,8 +202,7 @@ def _foot(canvas: "Canvas", template: Template, tiling: Tiling, column: int, row
     tiles = tiling.columns * tiling.rows
     where = f", part {row * tiling.columns + column + 1} of {tiles}" if tiles > 1 else ""
     join = " Cut at the marks and lay the edges together." if tiles > 1 else ""
-    face = "block, mirrored" if template.face == "block" else "tracing, right-reading"
-    canvas.drawString(left * MM, (base + 4.2) * MM, f"{template.heading} ({face}){where}.{join}")
+    canvas.drawString(left * MM, (base + 4.2) * MM, f"{text}{where}.{join}")
 
 
 class _Pen:

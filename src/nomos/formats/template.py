@@ -10,13 +10,14 @@ import numpy as np
 from nomos.colour import lab_to_hex
 from nomos.formats.files import file_name
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project import CutBlocks, Project, kento_or_reason
+from nomos.project import CutBlocks, Project
 from nomos.project.boards import front_of
 from nomos.project.films import zone_colours
 from nomos.project.jigsaw import pieces_of
 from nomos.project.model import Block, Impression, ProjectError
 from nomos.project.reduction import is_reduction
-from nomos.registration import Kento, Point, Rect, seated_corner
+from nomos.project.registering import marks_of, plan_of_system
+from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
 from nomos.separation.zones import zone_page
@@ -80,7 +81,8 @@ class Template:
     @property
     def lines(self) -> tuple[str, ...]:
         """What stands under the heading, broken to the width of the drawing."""
-        said = [f"{self.title}. {FACE_TEXT[self.face]}", self.details, NOTCH_TEXT]
+        said = [f"{self.title}. {FACE_TEXT[self.face]}", self.details]
+        said += [NOTCH_TEXT] if self.floors else []
         said += [CUT_NOW_TEXT] if self.cut_now else []
         said += [SAW_TEXT] if self.saw else []
         said += [self.legend] if self.legend else []
@@ -113,8 +115,8 @@ def templates(
     ------
     ProjectError : the kento has no room, or there is nothing to print.
     """
-    kento, reason = kento_or_reason(project)
-    if kento is None:
+    plan, reason = plan_of_system(project)
+    if plan is None:
         raise ProjectError("kento", reason)
     if not project.impressions:
         raise ProjectError("impressions", "There is no block to make a template of: open a picture first.")
@@ -125,7 +127,7 @@ def templates(
         progress.report(place / len(names), "drawing templates")
         mask = blocks.masks[project.number_of(block)]
         drawing = _drawing(project, blocks, project.block(block), mask, before)
-        made += [_template(project, kento, project.block(block), drawing, face) for face in FACES]
+        made += [_template(project, plan, project.block(block), drawing, face) for face in FACES]
         before = mask if is_reduction(project) else None
     return tuple(made)
 
@@ -203,8 +205,8 @@ def _heading(project: Project, block: Block) -> str:
     return f"{pulls} of {len(project.impressions)}: {block.name}{kind}. {some}"
 
 
-def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, face: Face) -> Template:
-    image, edge = project.image, kento.block
+def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawing, face: Face) -> Template:
+    image, edge = project.image, plan.block
     sign, left = (-1.0, edge.right) if face == "block" else (1.0, -edge.left)
 
     def turned(points: Sequence[Point]) -> tuple[Point, ...]:
@@ -219,10 +221,11 @@ def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, f
     zones = project.impressions[first - 1].zones
     hand = project.kento.hand
     # The wood's corner behind the corner notch: it never changes place when the block is turned.
+    notched = plan.system == "kento"
+    depth = f"notches {number(project.kento.depth_mm)} mm deep" if notched else SYSTEM_NAMES[plan.system]
     details = (
-        f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, "
-        f"notches {number(kento.depth_mm)} mm deep. Solid black corner: bottom "
-        f"{'right' if (hand == 'right') == (face == 'block') else 'left'}."
+        f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, {depth}. "
+        f"Solid black corner: bottom {'right' if (hand == 'right') == (face == 'block') else 'left'}."
     )
     front_corner: tuple[Point, ...] = ()
     front = front_of(project, block)
@@ -238,9 +241,18 @@ def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, f
         details=details,
         colours=tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in zones),
         size_mm=(edge.width, edge.height),
-        areas=tuple(tuple(ring(part) for part in area) for area in drawing.rings),
-        walls=tuple(turned(notch.wall) for notch in (kento.corner, kento.straight)),
-        floors=tuple(turned(notch.floor) for notch in (kento.corner, kento.straight)),
+        areas=(
+            *(tuple(ring(part) for part in area) for area in drawing.rings),
+            *((np.array(turned([*shape, shape[0]])),) for shape in _marks(project, block)),
+        ),
+        walls=tuple(
+            turned(shape.points)
+            for shape in plan.shapes
+            if shape.kind == "cross" or (notched and shape.kind == "wall")
+        )
+        if plan.system in ("kento", "translucent")
+        else (),
+        floors=tuple(turned(each.points) for each in plan.shapes if notched and each.kind == "floor"),
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
         corner=turned(_corner(edge, "near", hand)),
         cut_now=tuple(tuple(ring(part) for part in area) for area in drawing.gone),
@@ -251,6 +263,12 @@ def _template(project: Project, kento: Kento, block: Block, drawing: _Drawing, f
         front_corner=front_corner,
         legend=drawing.legend,
     )
+
+
+def _marks(project: Project, block: Block) -> list[tuple[Point, ...]]:
+    """What the block prints in the margin, as closed shapes on the sheet."""
+    place = project.number_of(block.id)
+    return [ring for mark in marks_of(project)[0] if mark.block == place for ring in mark.rings]
 
 
 def _corner(edge: Rect, near: str, side: str) -> tuple[Point, ...]:

@@ -5,7 +5,7 @@ from itertools import pairwise
 from msgspec.structs import replace
 
 from nomos.project.model import Block, Project, ProjectError
-from nomos.registration import Kento, TurnError, seated_corner, turning_error
+from nomos.registration import Rect, TurnError, seated_corner, turning_error
 
 
 def board_pairs(project: Project) -> tuple[tuple[Block, Block], ...]:
@@ -84,7 +84,7 @@ def turned_text(project: Project) -> str:
     )
 
 
-def turn_error(project: Project, kento: Kento) -> TurnError:
+def turn_error(project: Project, block: Rect) -> TurnError:
     """What the workshop's untrue boards would cost on the back."""
-    size = (kento.block.width, kento.block.height)
+    size = (block.width, block.height)
     return turning_error(size, project.workshop.untrue_mm, project.workshop.turned)

@@ -5,7 +5,7 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from nomos.project.model import Project
-from nomos.registration import Kento, KentoError, place_kento
+from nomos.registration import Kento, KentoError, place_along, place_kento
 
 Weight = Literal["will fail", "could show", "worth knowing"]
 Station = Literal["design", "blocks", "inks", "order", "register"]
@@ -41,10 +41,11 @@ class Finding:
 
 
 def kento_or_reason(project: Project) -> tuple[Kento | None, str]:
-    """The kento, or why there is no room for it."""
+    """The notches, along the chosen side of the sheet, or why there is no room for them."""
+    sheet, side = (project.paper.width_mm, project.paper.height_mm), project.register.side
     try:
-        return place_kento(
-            (project.paper.width_mm, project.paper.height_mm), project.image, project.kento
-        ), ""
+        if side is not None:
+            return place_along(sheet, project.image, project.kento, side), ""
+        return place_kento(sheet, project.image, project.kento), ""
     except KentoError as error:
         return None, str(error)

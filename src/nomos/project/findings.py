@@ -9,15 +9,18 @@ from nomos.colour import delta_e00
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.edits import run_through, with_seam, without_impression
 from nomos.project.films import predicted, printing_sets, zone_keys
-from nomos.project.finding import UNSEEN_DE00, Cure, Finding, kento_or_reason
+from nomos.project.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.jigsaw import sawn_block
 from nomos.project.keys import hidden_mm
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
+from nomos.project.registering import advice_for, marks_of, plan_of_system
 from nomos.project.seeing import fields_that_part
+from nomos.project.tolerating import worst_mm
 from nomos.project.trapping import BorderTrap, border_traps, kisses
 from nomos.project.ways import of_methods, of_writing
+from nomos.registration import SYSTEM_NAMES
 from nomos.separation.fields import Borders
 from nomos.units import number
 
@@ -292,10 +295,12 @@ def _of_lights(project: Project) -> list[Finding]:
 
 
 def _of_registration(project: Project) -> list[Finding]:
-    kento, reason = kento_or_reason(project)
+    plan, reason = plan_of_system(project)
     found = []
-    if kento is None:
+    if plan is None:
         found.append(Finding("will fail", "register", reason, "Until then no templates can be made."))
+    elif project.impressions:
+        found += _of_system(project)
     out = [project.block(i.block).name for i in project.impressions if i.offset]
     if out:
         found.append(
@@ -304,6 +309,34 @@ def _of_registration(project: Project) -> list[Finding]:
                 "register",
                 f"Tried out of register: {', '.join(out)}.",
                 "Templates are made in register all the same.",
+            )
+        )
+    return found
+
+
+def _of_system(project: Project) -> list[Finding]:
+    """Whether the chosen system suits the paper, has room for its marks, and holds the tolerance."""
+    found = []
+    advice = advice_for(project)
+    chosen = next(each for each in advice if each.system == project.register.system)
+    if chosen.fitness == 0:
+        better = SYSTEM_NAMES[advice[0].system].lower()
+        remedy = f"Better here: {better}. {advice[0].reason}"
+        found.append(Finding("will fail", "register", chosen.reason, remedy))
+    _, reason = marks_of(project)
+    if reason:
+        found.append(
+            Finding("worth knowing", "register", f"No marks are printed. {reason}", "Or print none.")
+        )
+    _, apart = worst_mm(project)
+    if apart > project.tolerance_mm and len(project.impressions) > 1:
+        found.append(
+            Finding(
+                "could show",
+                "register",
+                f"Two pulls may lie {number(apart)} mm apart at the worst place, and "
+                f"{number(project.tolerance_mm)} mm are allowed.",
+                "See the parts of it under Tolerance, or welcome a looser print.",
             )
         )
     return found

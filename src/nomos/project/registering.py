@@ -1,6 +1,10 @@
 """How a project's sheets meet its blocks: the system, its marks, and what to do about a pull that is out."""
 
-from nomos.project.model import Impression, Project
+import dataclasses
+
+from msgspec.structs import replace
+
+from nomos.project.model import Impression, Project, ProofReading
 from nomos.project.reduction import is_reduction
 from nomos.registration import (
     Contacts,
@@ -137,3 +141,18 @@ def _gluing_alone(change: WallChange) -> list[str]:
         *change_text(here),
         *(step.removesuffix(".") + ", for every other pull." for step in change_text(there)),
     ]
+
+
+def with_register(project: Project, **changes: object) -> Project:
+    """Choose another system of registration, or how it is set up. Raises ProjectError, RegisterError."""
+    return replace(project, register=dataclasses.replace(project.register, **changes))  # type: ignore[arg-type]
+
+
+def with_budget(project: Project, **figures: float | None) -> Project:
+    """Give one's own figures for parts of the error; None takes the default again. Raises RegisterError."""
+    return with_register(project, budget=dataclasses.replace(project.register.budget, **figures))
+
+
+def with_reading(project: Project, reading: ProofReading) -> Project:
+    """Keep how far a pull was found out of register."""
+    return replace(project, readings=(*project.readings, reading))

@@ -208,8 +208,8 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
         seam = kinds[frozenset(gap.colours)].seam_de00
         found.append(
             FlashCure(
-                f"{one} and {other} only kiss, as their overlap would be seen (ΔE {seam:.0f}). Allow that seam, or "
-                f"lay a key line {max(2 * gap.width_mm, 0.6):.1f} mm wide over the join."
+                f"{one} and {other} only kiss, as their overlap would be seen, ΔE {seam:.0f}. Allow it, "
+                f"or lay a key line {max(2 * gap.width_mm, 0.6):.1f} mm wide over the join."
             )
         )
     parts = _parts(project)

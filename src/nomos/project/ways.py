@@ -4,9 +4,10 @@ from functools import partial
 
 from nomos.project.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.edits import with_writing
-from nomos.project.finding import Cure, Finding, kento_or_reason
+from nomos.project.finding import Cure, Finding
 from nomos.project.jigsaw import sawn_block
 from nomos.project.model import Project
+from nomos.project.registering import plan_of_system
 from nomos.units import number
 
 
@@ -26,10 +27,10 @@ def of_methods(project: Project) -> list[Finding]:
         found.append(
             Finding("worth knowing", "blocks", turned_text(project), "Mark that corner on both faces.")
         )
-    kento, _ = kento_or_reason(project)
+    plan, _ = plan_of_system(project)
     grip = project.workshop.grip_mm
-    if sawn_block(project) is not None and kento is not None:
-        image, wood = project.image, kento.block
+    if sawn_block(project) is not None and plan is not None:
+        image, wood = project.image, plan.block
         border = min(
             image.left - wood.left, wood.right - image.right, image.top - wood.top, wood.bottom - image.bottom
         )

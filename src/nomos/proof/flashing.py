@@ -219,7 +219,7 @@ def _sample(prints: Prints, points: int, seed: int) -> _Sample | None:
 def _chosen(
     pairs: NDArray[np.int64], points: int, hand: np.random.Generator
 ) -> tuple[NDArray[np.int64], Floats]:
-    """Places among the cracks, and how many cracks each stands for; short borders get more than their share."""
+    """Places among the cracks, and how many each stands for; short borders get more than their share."""
     low, high = pairs.min(axis=1), pairs.max(axis=1)
     kinds, at, counts = np.unique(low * 256 + high, return_inverse=True, return_counts=True)
     share = np.sqrt(counts) / np.sqrt(counts).sum()

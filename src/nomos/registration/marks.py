@@ -105,6 +105,47 @@ def fit_marks(expected_mm: Floats, measured_mm: Floats, reading_mm: float = READ
     )
 
 
+def fit_components(
+    places_mm: Floats, ways: Floats, readings_mm: Floats, reading_mm: float = READING_MM
+) -> MarkFit:
+    """The shift and rotation that readings in one direction each show, as a vernier gives them.
+
+    Parameters
+    ----------
+    places_mm : (n, 2) where each was read.
+    ways : (n, 2) unit vectors, the direction each was read in.
+    readings_mm : (n,) how far out along it.
+
+    Raises
+    ------
+    MarksError : no reading to the side, or none up and down.
+
+    Notes
+    -----
+    Least squares in the small motion (dx, dy, angle) about the centroid of the
+    places, exact to 0.001 mm for rotations under 0.3 degrees. Where the readings
+    cannot show a rotation it is taken as none.
+    """
+    places, ways = np.asarray(places_mm, float), np.asarray(ways, float)
+    if not (np.abs(ways[:, 0]) > 0.5).any() or not (np.abs(ways[:, 1]) > 0.5).any():
+        raise MarksError("Read at least one place to the side and one up or down.")
+    centre = places.mean(axis=0)
+    p = places - centre
+    arm = ways[:, 1] * p[:, 0] - ways[:, 0] * p[:, 1]
+    rows = np.column_stack([ways, arm])
+    turns = np.linalg.matrix_rank(rows, tol=1.0) == 3
+    rows = rows if turns else rows[:, :2]
+    found, *_ = np.linalg.lstsq(rows, readings_mm, rcond=None)
+    missed = readings_mm - rows @ found
+    free = len(readings_mm) - rows.shape[1]
+    sigma = max(float(np.sqrt((missed**2).sum() / free)) if free > 0 else 0.0, reading_mm)
+    spread = sigma * np.sqrt(np.diag(np.linalg.inv(rows.T @ rows)))
+    angle = float(np.degrees(found[2])) if turns else 0.0
+    motion = Motion((float(centre[0]), float(centre[1])), (float(found[0]), float(found[1])), angle)
+    turn_sigma = float(np.degrees(spread[2])) if turns else 0.0
+    return MarkFit(motion, float(np.sqrt((missed**2).mean())), float(spread[:2].max()), turn_sigma, None)
+
+
 def _fit(expected: Floats, measured: Floats) -> Motion:
     if len(expected) < 2:
         raise MarksError("One mark shows no rotation: measure at least two for each block, far apart.")

@@ -19,7 +19,7 @@ STUB_MM, BAR_MM, PLAY_MM = 8.0, (12.0, 6.0), 4.0
 SHEET_OVERLAP_MM, _HOLE_FROM_END_MM = 16.0, 12.0
 # Between parts on the board they are cut from, and a foot from the block.
 _APART_MM, _CLEAR_MM = 4.0, 4.0
-_NARROWEST_MM = 120.0
+_NARROWEST_MM, _LEAST_OVERLAP_MM = 120.0, 6.0
 
 
 @dataclass(frozen=True)
@@ -31,8 +31,23 @@ class Part:
     holes: tuple[tuple[Point, ...], ...] = ()
 
 
-def pin_places(sheet_mm: tuple[float, float], block: Rect, pins: PinSettings) -> tuple[Point, ...]:
-    """Where the pins stand, along the sheet's far edge, mm on the sheet.
+def overlap_mm(margin_mm: float) -> float:
+    """How much of a plate lies on the sheet: within the margin, so that it does not mark the print.
+
+    Raises RegisterError where the margin is too narrow to tape to.
+    """
+    if margin_mm < _LEAST_OVERLAP_MM + 1:
+        raise RegisterError(
+            f"The margin at the sheet's far edge is {margin_mm:.1f} mm, and tabs need "
+            f"{_LEAST_OVERLAP_MM + 1:g} mm to be taped to: widen it."
+        )
+    return min(SHEET_OVERLAP_MM, margin_mm - 1)
+
+
+def pin_places(
+    sheet_mm: tuple[float, float], block: Rect, pins: PinSettings, margin_mm: float
+) -> tuple[Point, ...]:
+    """Where the pins stand, along the sheet's far edge, mm on the sheet. margin_mm : above the image.
 
     Raises
     ------
@@ -46,7 +61,7 @@ def pin_places(sheet_mm: tuple[float, float], block: Rect, pins: PinSettings) ->
         )
     shares = (0.18, 0.82) if pins.pairs == 2 else (0.12, 0.5, 0.88)
     if pins.taped:
-        y = SHEET_OVERLAP_MM + _HOLE_FROM_END_MM - TAB_MM[1]
+        y = overlap_mm(margin_mm) + _HOLE_FROM_END_MM - TAB_MM[1]
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             raise RegisterError(
                 f"The block reaches {abs(min(block.top, 0)):.1f} mm beyond the sheet's far edge, where the "

@@ -11,7 +11,7 @@ from typing import Literal
 
 from nomos.registration.contacts import Contacts, Place
 from nomos.registration.kento import GRIP_MM, Kento, KentoError, KentoSettings, Point, Rect, place_kento
-from nomos.registration.pins import SHEET_OVERLAP_MM, TAB_MM, female_part, male_part, pin_places
+from nomos.registration.pins import TAB_MM, female_part, male_part, overlap_mm, pin_places
 from nomos.registration.settings import RegisterError, RegisterSettings, System
 from nomos.units import number, size_text
 
@@ -25,6 +25,8 @@ STOP_MM, STOP_LONG_MM, CROSS_MM = 10.0, 40.0, 8.0
 # A base reaches this far beyond everything on it, and a paper stop this far above the block (chosen by us).
 _BASE_MM, _ABOVE_MM = 15.0, 1.5
 _CORNER_MM = 8.0
+# What the sheet reaches beyond the block on the stopped sides, at the least.
+_JIG_CLEAR_MM = 1.0
 # Where the stops for sheet and block stand along their edges, so that none is in another's way.
 _PAPER_STOPS, _SIDE_STOP, _BLOCK_STOPS, _BLOCK_SIDE_STOP = (0.1, 0.9), 0.4, (0.3, 0.7), 0.75
 
@@ -210,7 +212,7 @@ def _floating(
         "floating",
         block,
         bench,
-        (Shape("board", board, word="notched board"), _shape("block", block), *kento_shapes(kento)),
+        (Shape("board", board), _shape("block", block), *kento_shapes(kento)),
         _kento_dimensions(kento),
         Contacts.of_sheet(sheet_mm, choice.hand, choice.corner_arm_mm, choice.straight_place),
         (
@@ -230,7 +232,7 @@ def _pins(
 ) -> SystemPlan:
     pins = settings.pins
     block = _gripped(image, choice.block_mm)
-    places = pin_places(sheet_mm, block, pins)
+    places = pin_places(sheet_mm, block, pins, image.top)
     shapes = [_shape("block", block), *_block_stops(block, choice)]
     for place, (x, y) in enumerate(places):
         male = tuple((x + px, y + py) for px, py in male_part(place, pins).outer)
@@ -242,7 +244,7 @@ def _pins(
             tab = tuple((x + px, y + py) for px, py in female_part(place, pins).outer)
             shapes.append(Shape("tab", tab, word=f"pair {place + 1}"))
             half = TAB_MM[0] / 2 + 6
-            shapes.append(Shape("tape", _corners(Rect(x - half, -2.0, x + half, SHEET_OVERLAP_MM))))
+            shapes.append(Shape("tape", _corners(Rect(x - half, -4.0, x + half, overlap_mm(image.top)))))
         else:
             shapes.append(Shape("tab", _corners(Rect(x - 6, y - 6, x + 6, y + 6)), word=f"pair {place + 1}"))
     first, last = places[0], places[-1]
@@ -282,13 +284,18 @@ def _jig(
     sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
     jig = settings.jig
-    block = _gripped(image, jig.block_mm or choice.block_mm)
     width, height = sheet_mm
     right_handed = choice.hand == "right"
+    # The stops for the sheet stand beyond the block: it is trimmed closer than usual where it must be.
+    room = min(height - image.bottom, image.left if right_handed else width - image.right) - _JIG_CLEAR_MM
+    grip = min(GRIP_MM, max(room, 0.0))
+    size = jig.block_mm or choice.block_mm or (image.width + 2 * grip, image.height + 2 * grip)
+    block = _gripped(image, size)
     edge_x, out = (0.0, -1.0) if right_handed else (width, 1.0)
     inward = -out
     near = max(height, block.bottom)
-    if block.bottom > height - 1 or (block.left < 1 if right_handed else block.right > width - 1):
+    beyond = min(height - block.bottom, block.left if right_handed else width - block.right)
+    if beyond < _JIG_CLEAR_MM - 1e-6:
         raise RegisterError(
             "The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would stand "
             "on the block: take a larger sheet, or smaller blocks."

@@ -17,7 +17,7 @@ from nomos.registration.settings import MarkKind
 
 # Sizes in mm, chosen by us: a ring's disc, a cross, its line; how far apart marks stand, and from the image.
 DISC_MM, CROSS_MM, LINE_MM = 2.4, 4.0, 0.4
-_APART_MM, _FROM_IMAGE_MM, _MOST_EACH = 6.5, 1.2, 8
+_APART_MM, _FROM_IMAGE_MM, _MOST_EACH = 6.5, 2.0, 8
 # The vernier: strokes of the first block and of the others, how many, their length and width.
 MAIN_STEP_MM, VERNIER_STEP_MM, STROKES = 2.0, 1.9, 11
 _STROKE_MM, _STROKE_WIDE_MM = 2.2, 0.35

@@ -22,12 +22,12 @@ _TWO_SIDED_95 = 1.959964
 # Defaults by system: seating of the sheet, of the block, cutting of notches. Chosen by us, no
 # source: measure them.
 _DEFAULTS: dict[System, tuple[float, float, float]] = {
-    "kento": (0.2, 0.0, 0.15),
-    "floating": (0.2, 0.2, 0.0),
-    "pins": (0.1, 0.15, 0.05),
-    "jig": (0.3, 0.2, 0.0),
-    "bed": (0.8, 0.6, 0.0),
-    "translucent": (0.5, 0.0, 0.1),
+    "kento": (0.12, 0.0, 0.08),
+    "floating": (0.12, 0.12, 0.0),
+    "pins": (0.06, 0.1, 0.04),
+    "jig": (0.2, 0.12, 0.0),
+    "bed": (0.6, 0.5, 0.0),
+    "translucent": (0.4, 0.0, 0.1),
 }
 # Lines carried by the key's own impressions, and by one tracing (chosen by us, no source).
 _TRANSFER_MM = {"impressions": 0.1, "tracing": 0.2}

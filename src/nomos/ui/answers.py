@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
-from nomos.project import Project, Proof
+from nomos.project import Project, Proof, Station
 from nomos.project.separating import kept_key
 from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
@@ -16,12 +16,21 @@ from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
-from nomos.ui.views.inks import mix_view, proof_view, see_view, stack_view
+from nomos.ui.views.inks import mix_view, see_view, stack_view
+from nomos.ui.views.inks import proof_view as learnt_view
+from nomos.ui.views.meeting import (
+    apart_overlay,
+    exercise_overlay,
+    practice_view,
+    proof_view,
+    tolerance_view,
+)
 from nomos.ui.views.methods import method_view
 from nomos.ui.views.order import days_view, orders_view, sitting_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
 from nomos.ui.views.register import register_view
 from nomos.ui.views.rows import Note
+from nomos.ui.views.sheet import Overlay
 
 if TYPE_CHECKING:
     from nomos.ui.stations.blocks import BlocksStation
@@ -80,8 +89,69 @@ class AnswersColumn(QStackedWidget):
             self._show_order(project, proof, notes)
         else:
             shown = self.register
-            self.register.show_view(register_view(project, proof, state), notes)
+            self._show_register(project, proof, notes)
         self.setCurrentWidget(shown)
+
+    def _show_register(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
+        """The Register station; a part is worked out when it is in sight."""
+        registrar, state, station = self._hand.registrar, self._hand.state, self.register
+        station.show_view(register_view(project, proof, state), notes)
+        if station.part == "tolerance":
+            flashed = (
+                registrar.flashed if registrar.flashed and registrar.flashed.project is project else None
+            )
+            station.tolerance.show_view(
+                tolerance_view(project, flashed.fast if flashed else None, flashed.exact if flashed else None)
+            )
+        elif station.part == "proofs":
+            scanned = registrar.scanned
+            found = scanned.found.pulls if scanned else ()
+            name = scanned.name if scanned else ""
+            station.proofs.show_view(proof_view(project, state.pull, found, name, uncut=registrar.uncut))
+        elif station.part == "practice":
+            done = registrar.practice
+            station.practice.show_view(
+                practice_view(
+                    project, done.exercise if done else None, done.marking if done else None,
+                    done.points if done else 0, done.answered if done else 0,
+                )
+            )  # fmt: skip
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """What the present station lays over the sheet."""
+        state, registrar = self._hand.state, self._hand.registrar
+        if state.station != "register":
+            return None
+        if state.shown == "apart":
+            flashed = (
+                registrar.flashed if registrar.flashed and registrar.flashed.project is project else None
+            )
+            return apart_overlay(project, (flashed.exact or flashed.fast) if flashed else None)
+        if state.shown == "exercise":
+            return exercise_overlay(project, registrar.practice.exercise if registrar.practice else None)
+        return None
+
+    def come_to(self, station: Station) -> None:
+        """The hand has turned to a station: its sheet is shown, and nothing is worked out for another."""
+        if station == "register":
+            self._turn_register(self.register.part)
+        else:
+            self._hand.registrar.look_at_flashes(False)
+
+    def _turn_register(self, part: str) -> None:
+        """The sheet follows the part of the Register station that is in sight."""
+        hand = self._hand
+        hand.registrar.look_at_flashes(part == "tolerance")
+        if part == "practice" and hand.registrar.practice is None:
+            hand.registrar.exercise()
+        if part == "tolerance":
+            hand.show("apart")
+        elif part == "practice":
+            hand.show("exercise")
+        elif hand.state.shown in ("apart", "exercise"):
+            hand.show("print")
+        else:
+            hand.look_again()
 
     def _show_order(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
         """The Order station; days and cleaning are worked out when they are in sight."""
@@ -106,7 +176,7 @@ class AnswersColumn(QStackedWidget):
         elif station.part == "see":
             station.see.show_view(see_view(project, proof, state, room.chart))
         elif station.part == "learn":
-            station.learn.show_view(proof_view(project, proof, room.learnt))
+            station.learn.show_view(learnt_view(project, proof, room.learnt))
 
     def _show_plans(self, project: Project, proof: Proof | None) -> None:
         planner = self._hand.planner
@@ -289,5 +359,25 @@ class AnswersColumn(QStackedWidget):
         made.all_in_register_asked.connect(hand.all_in_register)
         made.page_asked.connect(hand.choose_page)
         made.packet_asked.connect(self.packet_asked)
+        registrar = hand.registrar
+        made.register_asked.connect(lambda changes: registrar.set_register(**changes))
+        made.part_shown.connect(self._turn_register)
+        part = made.tolerance
+        part.tolerance_asked.connect(hand.set_tolerance)
+        part.budget_asked.connect(lambda name, value: registrar.set_budget(**{name: value}))
+        part.damp_asked.connect(lambda damp: registrar.set_register(damp=damp))
+        part.simulate_asked.connect(registrar.simulate)
+        part.trap_asked.connect(hand.set_trap)
+        proofs = made.proofs
+        proofs.pull_chosen.connect(hand.choose_pull)
+        proofs.scan_asked.connect(registrar.open_scan)
+        proofs.demo_scan_asked.connect(registrar.scan_demo)
+        proofs.keep_asked.connect(registrar.keep_scan)
+        proofs.read_asked.connect(registrar.read_by_eye)
+        proofs.sheet_set.connect(registrar.set_sheet)
+        proofs.uncut_set.connect(registrar.set_uncut)
+        proofs.show_asked.connect(registrar.show_reading)
+        made.practice.exercise_asked.connect(registrar.exercise)
+        made.practice.answered.connect(registrar.answer)
         self.addWidget(made)
         return made

@@ -30,6 +30,7 @@ from nomos.ui.inkroom import InkRoom
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.orderer import Orderer
 from nomos.ui.planner import InkSource, Planner
+from nomos.ui.registrar import Registrar
 from nomos.ui.views.answers import PAPER_ROW
 from nomos.ui.views.sheet import card_height, on_print
 from nomos.ui.views.state import Marked, Shown, UiState
@@ -54,11 +55,12 @@ class Controller(QObject):
         ways: Ways,
         inkroom: InkRoom,
         orderer: Orderer,
+        registrar: Registrar,
     ) -> None:
         super().__init__()
         self.document, self.keeper, self.files = document, keeper, files
         self.planner, self.hands, self.ways, self.inkroom = planner, hands, ways, inkroom
-        self.orderer = orderer
+        self.orderer, self.registrar = orderer, registrar
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -73,6 +75,8 @@ class Controller(QObject):
         ways.told.connect(self._refused)
         orderer.told.connect(self.told)
         orderer.changed.connect(self.shown)
+        registrar.told.connect(self.told)
+        registrar.changed.connect(self.shown)
         inkroom.told.connect(self.told)
         inkroom.changed.connect(self.shown)
         inkroom.card_opened.connect(lambda: self.show("card"))
@@ -82,7 +86,7 @@ class Controller(QObject):
     def _set(self, **changes: Any) -> None:
         self.state = replace(self.state, **changes)
         self.hands.pull, self.orderer.state = self.state.pull, self.state
-        self.ways.state = self.inkroom.state = self.state
+        self.ways.state = self.inkroom.state = self.registrar.state = self.state
         self.shown.emit()
 
     def _refused(self, problem: str) -> None:

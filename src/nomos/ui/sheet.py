@@ -20,6 +20,7 @@ from PyQt6.QtWidgets import QWidget
 from nomos.proof import render_view
 from nomos.separation.touch import Touch
 from nomos.ui import sheet_marks, theme
+from nomos.ui.system_marks import draw_system
 from nomos.ui.viewport import Viewport, fitted
 from nomos.ui.views.raster import Raster
 from nomos.ui.views.sheet import SheetContent
@@ -68,7 +69,7 @@ class SheetView(QWidget):
         self._shown_place: tuple[float, float] | None = None
 
     def show_content(self, content: SheetContent | None) -> None:
-        """Show this; a sheet of another size, or a kento that comes or goes, is fitted anew."""
+        """Show this; a sheet of another size, or a bench that comes or goes, is fitted anew."""
         before, self._content = self._content, content
         if content and (before is None or self._shape(before) != self._shape(content)):
             self._following = True
@@ -78,8 +79,7 @@ class SheetView(QWidget):
 
     @staticmethod
     def _shape(content: SheetContent) -> tuple[object, ...]:
-        block = content.kento.block if content.kento else None
-        return content.sheet_mm, block
+        return content.sheet_mm, content.plan.bench if content.plan else None
 
     @property
     def viewport(self) -> Viewport:
@@ -133,8 +133,8 @@ class SheetView(QWidget):
             return
         width, height = self._content.sheet_mm
         area = (0.0, 0.0, width, height)
-        if self._content.kento:
-            block = self._content.kento.block
+        if self._content.plan:
+            block = self._content.plan.bench
             area = (
                 min(0.0, block.left), min(0.0, block.top), max(width, block.right), max(height, block.bottom),
             )  # fmt: skip
@@ -159,9 +159,9 @@ class SheetView(QWidget):
             self._draw_raster(painter, content.raster)
             painter.restore()
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        if content.kento is not None:
-            sheet_marks.draw_kento(painter, view, content.kento, content.sheet_mm)
-        block = content.kento.block if content.kento else None
+        if content.plan is not None:
+            draw_system(painter, view, content.plan, content.marks)
+        block = content.plan.bench if content.plan else None
         sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
         if self._touch is not None and self._stroke:
             sheet_marks.draw_stroke(painter, view, replace(self._touch, points=tuple(self._stroke)))

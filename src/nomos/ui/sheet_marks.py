@@ -1,13 +1,13 @@
-"""What is drawn over the sheet: rulers, kento, findings, the handle and the loupe's frame."""
+"""What is drawn over the sheet: rulers, findings, the handle and the loupe's frame."""
 
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
-from PyQt6.QtGui import QBrush, QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
+from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
 
-from nomos.registration import Kento, Notch, Rect
+from nomos.registration import Rect
 from nomos.separation.touch import Touch
 from nomos.ui import theme
 from nomos.ui.viewport import Viewport, tick_step
-from nomos.units import number, size_text
+from nomos.units import number
 
 _INK = QColor("#2b2b2b")
 _ACCENT = QColor(theme.LIGHT.accent)
@@ -58,51 +58,8 @@ def draw_rulers(
     )
 
 
-def draw_kento(painter: QPainter, view: Viewport, kento: Kento, sheet_mm: tuple[float, float]) -> None:
-    """The block behind the sheet, both notches, and their distances."""
-    block = kento.block
-    corner = QPointF(*view.to_screen(block.left, block.top))
-    opposite = QPointF(*view.to_screen(block.right, block.bottom))
-    below = QPointF(corner.x(), opposite.y() + theme.scaled(16))
-    painter.setPen(QPen(_ACCENT, 1.4, Qt.PenStyle.DashLine))
-    painter.setBrush(Qt.BrushStyle.NoBrush)
-    painter.drawRect(QRectF(corner, opposite))
-    painter.setFont(theme.font(12))
-    painter.setPen(_INK)
-    painter.drawText(below, f"Block {size_text(block.width, block.height)}, seen through the sheet")
-    for notch in (kento.corner, kento.straight):
-        _draw_notch(painter, view, notch)
-    _draw_dimensions(painter, view, kento, sheet_mm)
-
-
-def _draw_notch(painter: QPainter, view: Viewport, notch: Notch) -> None:
-    floor = QPolygonF([QPointF(*view.to_screen(*point)) for point in notch.floor])
-    painter.setPen(QPen(_ACCENT, 1))
-    painter.setBrush(QBrush(QColor(47, 62, 134, 60)))
-    painter.drawPolygon(floor)
-    painter.setBrush(QBrush(_ACCENT, Qt.BrushStyle.BDiagPattern))
-    painter.drawPolygon(floor)
-    painter.setPen(QPen(_ACCENT, 4, cap=Qt.PenCapStyle.FlatCap, join=Qt.PenJoinStyle.MiterJoin))
-    painter.setBrush(Qt.BrushStyle.NoBrush)
-    painter.drawPolyline(QPolygonF([QPointF(*view.to_screen(*point)) for point in notch.wall]))
-
-
-def _draw_dimensions(painter: QPainter, view: Viewport, kento: Kento, sheet_mm: tuple[float, float]) -> None:
-    """How far the straight notch is from the corner, below the sheet's near edge."""
-    corner = kento.corner.wall[1]
-    ends = sorted(point[0] for point in kento.straight.wall)
-    middle = (ends[0] + ends[1]) / 2
-    y_mm = sheet_mm[1] + min(kento.wood_beyond_mm[0] * 0.5, 6)
-    start, end = QPointF(*view.to_screen(corner[0], y_mm)), QPointF(*view.to_screen(middle, y_mm))
-    painter.setPen(QPen(_INK, 1))
-    painter.drawLine(start, end)
-    for point in (start, end):
-        painter.drawLine(point + QPointF(0, -5), point + QPointF(0, 5))
-    text = f"{number(abs(middle - corner[0]))} mm to the middle of the straight notch"
-    _draw_label(painter, (start + end) / 2, text)
-
-
-def _draw_label(painter: QPainter, at: QPointF, text: str) -> None:
+def draw_label(painter: QPainter, at: QPointF, text: str) -> None:
+    """Words on a ground of their own, about a place."""
     painter.setFont(theme.font(12))
     metrics = QFontMetrics(painter.font())
     box = QRectF(0, 0, metrics.horizontalAdvance(text) + 10, metrics.height() + 2)
@@ -143,7 +100,7 @@ def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
 
 def draw_word(painter: QPainter, at: QPointF, word: str) -> None:
     """A word or number on a piece, on a light ground so that it reads on any colour."""
-    _draw_label(painter, at, word)
+    draw_label(painter, at, word)
 
 
 def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
@@ -156,7 +113,7 @@ def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
         for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
             painter.drawLine(at + QPointF(dx * radius, dy * radius), at + QPointF(dx * arm, dy * arm))
     if word:
-        _draw_label(painter, at + QPointF(0, arm + theme.scaled(12)), word)
+        draw_label(painter, at + QPointF(0, arm + theme.scaled(12)), word)
 
 
 def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:

@@ -24,6 +24,7 @@ from nomos.ui.keeper import ProofKeeper
 from nomos.ui.orderer import Orderer
 from nomos.ui.planner import Planner
 from nomos.ui.questions import Dialogs, Questions
+from nomos.ui.registrar import Registrar
 from nomos.ui.ways import Ways
 from nomos.ui.window import Window
 
@@ -56,7 +57,8 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     ways = Ways(document, runner, keeper)
     orderer = Orderer(document, runner, keeper, dialogs)
     inkroom = InkRoom(document, runner, keeper, dialogs)
-    controller = Controller(document, keeper, files, planner, hands, ways, inkroom, orderer)
+    registrar = Registrar(document, runner, keeper, dialogs)
+    controller = Controller(document, keeper, files, planner, hands, ways, inkroom, orderer, registrar)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

@@ -15,7 +15,8 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.project import Project, Station, kento_or_reason
+from nomos.project import Project, Station
+from nomos.project.registering import plan_of_system
 from nomos.ui import keys, theme
 from nomos.ui.answers import AnswersColumn
 from nomos.ui.bench import BenchRow
@@ -101,7 +102,7 @@ class Window(QMainWindow):
             (self.welcome.jigsaw, "pots"),
         ):  # fmt: skip
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
-        self.strip.chosen.connect(hand.go_to)
+        self.strip.chosen.connect(self._go_to)
         self.ladder.chosen.connect(hand.choose_pull)
         self.ladder.moved.connect(hand.move_pull)
         self.ladder.resized.connect(self.refresh_soon)
@@ -123,7 +124,7 @@ class Window(QMainWindow):
             "stop": self._stop, "keys": self._list_keys,
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
-            actions[f"station {place}"] = partial(hand.go_to, station)
+            actions[f"station {place}"] = partial(self._go_to, station)
         keys.bind(self, actions)
         self.bench.pressed.connect(lambda name: actions[name]())
 
@@ -145,7 +146,9 @@ class Window(QMainWindow):
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
         self.middle.setCurrentWidget(self.welcome if project is None else self.sheet)
         sketch, card = hand.files.sketch, hand.inkroom.card
-        self.sheet.show_content(sheet_content(project, proof, state, sketch, card) if project else None)
+        over = self.answers.laid_over(project) if project else None
+        content = sheet_content(project, proof, state, sketch, card, over) if project else None
+        self.sheet.show_content(content)
         self.answers.setVisible(project is not None)
         if project is not None:
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
@@ -154,7 +157,7 @@ class Window(QMainWindow):
         self.bench.show_state(
             project=project is not None,
             unsaved=hand.document.unsaved,
-            packet=project is not None and kento_or_reason(project)[0] is not None,
+            packet=project is not None and plan_of_system(project)[0] is not None,
             undo=stack.undoText() if stack.canUndo() else "",
             redo=stack.redoText() if stack.canRedo() else "",
         )
@@ -170,6 +173,10 @@ class Window(QMainWindow):
         if self.controller.document.project is None:
             return ""
         return _HINTS[self.controller.state.station]
+
+    def _go_to(self, station: Station) -> None:
+        self.controller.go_to(station)
+        self.answers.come_to(station)
 
     def _show_progress(self, slot: str, fraction: float, message: str) -> None:
         if slot in _SAID:

@@ -1,13 +1,14 @@
 """How does every sheet meet every block?"""
 
 from dataclasses import replace
+from typing import Any
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QScrollArea
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QWidget
 
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
-from nomos.registration import KentoSettings
+from nomos.registration import KentoSettings, RegisterSettings
 from nomos.ui.controls import (
     Choice,
     ColourRows,
@@ -18,10 +19,16 @@ from nomos.ui.controls import (
     button,
     label,
 )
-from nomos.ui.stations.parts import answers_column
+from nomos.ui.stations.meeting import PracticePart, ProofPart, TolerancePart
+from nomos.ui.stations.parts import answers_column, group
 from nomos.ui.views.register import RegisterView
-from nomos.ui.views.rows import Note
+from nomos.ui.views.rows import Note, Row
 
+PARTS = (("system", "System"), ("tolerance", "Tolerance"), ("proofs", "Proofs"), ("practice", "Practice"))
+_SIDES: tuple[tuple[str | None, str], ...] = (
+    (None, "the lower edge"), ("long", "the long side"), ("short", "the short side"),
+)  # fmt: skip
+_MARKS = (("none", "none"), ("rings", "dots"), ("crosses", "crosses"), ("verniers", "verniers"))
 _CAUTION = (
     "Cut notches with the block clamped or against a bench hook, away from the body, the other hand "
     "behind the edge. A sharp chisel is safer than a blunt one. Trained people and local rules come first."
@@ -29,8 +36,11 @@ _CAUTION = (
 
 
 class RegisterStation(QScrollArea):
-    """The kento, trying blocks out of register, and the packet of templates."""
+    """The system and its templates, tolerance, proofs and practice."""
 
+    register_asked = pyqtSignal(dict)
+    """What changes of the RegisterSettings."""
+    part_shown = pyqtSignal(str)
     kento_asked = pyqtSignal(object)
     """KentoSettings."""
     sheet_asked = pyqtSignal(float, float)
@@ -48,6 +58,12 @@ class RegisterStation(QScrollArea):
 
         super().__init__()
         column = answers_column(self, "How does every sheet meet every block?")
+        self.parts = Choice(PARTS)
+        self.part = "system"
+        self.tolerance, self.proofs, self.practice = TolerancePart(), ProofPart(), PracticePart()
+        self.systems = ColourRows("Systems of registration")
+        self.why, self.limits, self.no_marks = label(), label(kind="quiet"), label(kind="quiet")
+        self.blocks_text = label(kind="quiet")
         self.steps = label(kind="quiet")
         self.hand = Choice((("right", "Right-handed"), ("left", "Left-handed")))
         self.figures = Figures()
@@ -60,15 +76,74 @@ class RegisterStation(QScrollArea):
         page_fields.add("Templates on", self.page)
         self.packet = button("Write the packet…")
         caution = label(_CAUTION, kind="quiet")
-        for part in (
-            self.steps, self.hand, self.figures, self.findings, page_fields, self.packet,
+        self._make_system()
+        system = group(
+            self.systems, self.why, self.hand, self.figures, self.findings,
+            self.system_fields, self.jig_fields,
+            self.no_marks, self.blocks_text, page_fields, self.packet, label("Steps", kind="name"),
+            self.steps,
+            self.limits, caution,
             label("Try a block out of register", kind="name"), self.rows, self.offsets, self.bare,
-            self.cure, self.all_in, label("Sheet and notches", kind="name"), self.fields, caution,
-        ):  # fmt: skip
+            self.cure, self.all_in, label("Sheet and notches", kind="name"), self.fields, self.pin_fields,
+        )  # fmt: skip
+        self._groups: dict[str, QWidget] = {
+            "system": system, "tolerance": self.tolerance, "proofs": self.proofs, "practice": self.practice,
+        }  # fmt: skip
+        for part in (self.parts, *self._groups.values()):
             column.addWidget(part)
         column.addStretch(1)
         self._settings = KentoSettings()
+        self._register = RegisterSettings()
         self._connect()
+        self.turn_to("system")
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        self.part = part
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        self.part_shown.emit(part)
+
+    def _make_system(self) -> None:
+        """Which side, which marks; pins and their cutter."""
+        self.side, self.marks = QComboBox(), QComboBox()
+        self.side.addItems([words for _, words in _SIDES])
+        self.marks.addItems([words for _, words in _MARKS])
+        self.system_fields = Fields()
+        self.system_fields.add("Along the printer", self.side)
+        self.system_fields.add("Marks in the margin", self.marks)
+        self.thickness = NumberBox(1, 60, step=0.1)
+        self.jig_fields = Fields()
+        self.jig_fields.add("Thickness of the block", self.thickness)
+        self.pin_fields = Fields()
+        self.pairs, self.taped = QComboBox(), QCheckBox("Tabs taped on, not punched")
+        self.pairs.addItems(["two pairs", "three pairs"])
+        self.clearance, self.kerf = NumberBox(0, 1, step=0.05, digits=2), NumberBox(0, 3, step=0.05, digits=2)
+        self.stock_w, self.stock_h = NumberBox(60, 3000, step=10), NumberBox(60, 3000, step=10)
+        for text, box in (
+            ("Pins", self.pairs), ("", self.taped), ("Clearance, each side", self.clearance),
+            ("Kerf of the cutter", self.kerf), ("Board to cut from, width", self.stock_w),
+            ("Board, height", self.stock_h),
+        ):  # fmt: skip
+            self.pin_fields.add(text, box)
+        self.side.activated.connect(lambda n: self.register_asked.emit({"side": _SIDES[n][0]}))
+        self.marks.activated.connect(lambda n: self.register_asked.emit({"marks": _MARKS[n][0]}))
+        self.systems.chosen.connect(lambda system: self.register_asked.emit({"system": system}))
+        self.thickness.set_by_hand.connect(
+            lambda value: self.register_asked.emit({"jig": replace(self._register.jig, thickness_mm=value)})
+        )
+        self.pairs.activated.connect(lambda n: self._ask_pins(pairs=n + 2))
+        self.taped.clicked.connect(lambda on: self._ask_pins(taped=on))
+        self.clearance.set_by_hand.connect(lambda value: self._ask_pins(clearance_mm=value))
+        self.kerf.set_by_hand.connect(lambda value: self._ask_pins(kerf_mm=value))
+        for box in (self.stock_w, self.stock_h):
+            box.set_by_hand.connect(
+                lambda _value: self._ask_pins(stock_mm=(self.stock_w.value(), self.stock_h.value()))
+            )
+
+    def _ask_pins(self, **changes: Any) -> None:
+        self.register_asked.emit({"pins": replace(self._register.pins, **changes)})
 
     def _make_try_out(self) -> None:
         self.rows = ColourRows("Impressions")
@@ -105,6 +180,7 @@ class RegisterStation(QScrollArea):
             self.fields.add(text, box)
 
     def _connect(self) -> None:
+        self.parts.chosen.connect(self.turn_to)
         self.hand.chosen.connect(lambda hand: self.kento_asked.emit(replace(self._settings, hand=hand)))
         self.sheet_w.set_by_hand.connect(lambda value: self.sheet_asked.emit(value, self.sheet_h.value()))
         self.sheet_h.set_by_hand.connect(lambda value: self.sheet_asked.emit(self.sheet_w.value(), value))
@@ -143,7 +219,28 @@ class RegisterStation(QScrollArea):
 
     def show_view(self, view: RegisterView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
-        self._settings = view.settings
+        self._settings, self._register = view.settings, view.register
+        self.systems.show_rows(
+            [Row(each.system, "", each.name, each.fits) for each in view.systems], view.register.system
+        )
+        for line, text in (
+            (self.why, view.why), (self.limits, view.limits), (self.no_marks, view.no_marks),
+            (self.blocks_text, view.blocks_text),
+        ):  # fmt: skip
+            line.setText(text)
+            line.setVisible(bool(text))
+        self.side.setCurrentIndex([side for side, _ in _SIDES].index(view.register.side))
+        self.marks.setCurrentIndex([kind for kind, _ in _MARKS].index(view.register.marks))
+        pins = view.register.pins
+        self.pairs.setCurrentIndex(pins.pairs - 2)
+        self.taped.setChecked(pins.taped)
+        for box, value in (
+            (self.clearance, pins.clearance_mm), (self.kerf, pins.kerf_mm), (self.stock_w, pins.stock_mm[0]),
+            (self.stock_h, pins.stock_mm[1]), (self.thickness, view.register.jig.thickness_mm),
+        ):  # fmt: skip
+            box.show_value(value)
+        self.pin_fields.setVisible(view.register.system == "pins")
+        self.jig_fields.setVisible(view.register.system == "jig")
         self.steps.setText(view.steps)
         self.hand.show_choice(view.settings.hand)
         self.figures.show_rows(view.figures)

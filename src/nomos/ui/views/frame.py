@@ -8,11 +8,14 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.order.calendar import plan_days
-from nomos.project import Project, Proof, Station, kento_or_reason, sheet_labs
+from nomos.project import Project, Proof, Station, sheet_labs
 from nomos.project.edits import between_pulls
 from nomos.project.ordering import runs_of
 from nomos.project.reduction import is_reduction
+from nomos.project.registering import plan_of_system
+from nomos.project.tolerating import worst_mm
 from nomos.proof import render_view
+from nomos.registration import SYSTEM_NAMES
 from nomos.ui.views.state import STATIONS, UiState
 from nomos.units import number, size_text
 
@@ -59,11 +62,10 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
 
     pulls = len(project.impressions)
     days = _days(project)
-    kento, _ = kento_or_reason(project)
     out = [i for i in project.impressions if i.offset]
-    register = "kento" if kento else "no room for the kento"
+    register = _register(project)
     if out:
-        register += f", {len(out)} out of place"
+        register += f", {len(out)} out"
     size = size_text(project.image.width, project.image.height)
     return {
         "design": f"{len(project.flat.colours)} colours, {size}",
@@ -72,6 +74,13 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         "order": f"{pulls} pull{'s' if pulls != 1 else ''}, {days} day{'s' if days != 1 else ''}",
         "register": register,
     }
+
+
+def _register(project: Project) -> str:
+    name = SYSTEM_NAMES[project.register.system].lower().removesuffix(" on the block")
+    if plan_of_system(project)[0] is None:
+        return f"no room for {name}"
+    return f"{name}, ±{number(worst_mm(project)[1])} mm"
 
 
 # A Monday: the strip says how many days it takes, not which.

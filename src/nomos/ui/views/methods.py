@@ -2,13 +2,14 @@
 
 from dataclasses import dataclass
 
-from nomos.project import Project, Proof, kento_or_reason
+from nomos.project import Project, Proof
 from nomos.project.boards import board_pairs, turn_error, turned_text
 from nomos.project.edits import between_pulls
 from nomos.project.jigsaw import sawn_block
 from nomos.project.keys import carrying_text
 from nomos.project.methods import Method, method_of
 from nomos.project.model import KERF_MM, Workshop
+from nomos.project.registering import plan_of_system
 from nomos.registration import TurnError
 from nomos.ui.views.rows import Row
 from nomos.units import number
@@ -44,8 +45,8 @@ def method_view(project: Project, proof: Proof | None, colour: int | None) -> Me
     pairs = board_pairs(project)
     turning = ""
     if pairs:
-        kento = kento_or_reason(project)[0]
-        turning = turned_text(project) + (f" {_error_text(turn_error(project, kento))}" if kento else "")
+        plan = plan_of_system(project)[0]
+        turning = turned_text(project) + (f" {_error_text(turn_error(project, plan.block))}" if plan else "")
     return MethodView(
         method,
         _ways(project),

@@ -12,13 +12,13 @@ from nomos.project import (
     Project,
     Proof,
     films_in_order,
-    kento_or_reason,
     sheet_labs,
     sheet_reflectance,
 )
 from nomos.project.drawdown import Card
+from nomos.project.registering import marks_of, plan_of_system
 from nomos.proof import Index, mips
-from nomos.registration import Kento, Rect
+from nomos.registration import PrintedMark, Rect, SystemPlan
 from nomos.ui.views.overlays import free_raster, trap_raster
 from nomos.ui.views.plans import flat_levels
 from nomos.ui.views.raster import Raster
@@ -36,6 +36,15 @@ class Handle:
 
 
 @dataclass(frozen=True, eq=False)
+class Overlay:
+    """What a station lays over the sheet: words in mm, spots, or a picture of the whole sheet."""
+
+    words: tuple[tuple[float, float, str], ...] = ()
+    spots: tuple[tuple[float, float], ...] = ()
+    raster: Raster | None = None
+
+
+@dataclass(frozen=True, eq=False)
 class SheetContent:
     """What the sheet shows.
 
@@ -48,10 +57,11 @@ class SheetContent:
     image: Rect
     paper_hex: str
     raster: Raster | None = None
-    kento: Kento | None = None
+    plan: SystemPlan | None = None
     spots: tuple[tuple[float, float], ...] = ()
     handles: tuple[Handle, ...] = ()
     words: tuple[tuple[float, float, str], ...] = ()
+    marks: tuple[PrintedMark, ...] = ()
 
 
 def sheet_content(
@@ -60,8 +70,13 @@ def sheet_content(
     state: UiState,
     sketch: Raster | None,
     card: Card | None = None,
+    laid_over: Overlay | None = None,
 ) -> SheetContent:
-    """The sheet for a station. sketch : the design's own pixels, once read. card : a drawdown card."""
+    """The sheet for a station.
+
+    sketch : the design's own pixels, once read. card : a drawdown card. laid_over : words, spots, or another
+        picture of the whole sheet.
+    """
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
     if state.shown == "sketch" and sketch is not None:
@@ -73,15 +88,20 @@ def sheet_content(
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
+    words = _piece_numbers(project, proof) if state.shown == "pieces" else ()
+    if laid_over is not None:
+        raster, spots, words = laid_over.raster or raster, laid_over.spots, laid_over.words
+    plain = state.shown == "exercise"
     return SheetContent(
         (project.paper.width_mm, project.paper.height_mm),
         project.image,
         lab_to_hex(np.array(WOOD_LAB if state.shown in MIRRORED else project.paper.lab)),
         raster,
-        kento_or_reason(project)[0] if at_register else None,
+        plan_of_system(project)[0] if at_register and not plain else None,
         spots,
-        _handles(project, state),
-        _piece_numbers(project, proof) if state.shown == "pieces" else (),
+        () if plain or laid_over is not None else _handles(project, state),
+        words,
+        marks_of(project)[0] if at_register and not plain else (),
     )
 
 

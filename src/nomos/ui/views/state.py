@@ -6,7 +6,20 @@ from typing import Literal, get_args
 from nomos.colour.light import Eyes, Light
 from nomos.project import Station
 
-Shown = Literal["print", "flat", "sketch", "block", "carved", "sheets", "pieces", "traps", "free", "card"]
+Shown = Literal[
+    "print",
+    "flat",
+    "sketch",
+    "block",
+    "carved",
+    "sheets",
+    "pieces",
+    "traps",
+    "free",
+    "card",
+    "apart",
+    "exercise",
+]
 # Views of the wood itself, face up: the mirror image of the print.
 MIRRORED = ("carved", "pieces")
 Marked = Literal["stays", "goes"]
@@ -25,7 +38,8 @@ class UiState:
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
-        runs under what, where the chosen block is free, or a drawdown card.
+        runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, or a
+        proof to practise on.
     marked : on the carved block, what stays or what goes.
     """
 
