@@ -8,6 +8,8 @@ from typing import Any
 import numpy as np
 
 from nomos.colour import lab_to_hex
+from nomos.formats.drawing import bench_drawing, pins_drawing
+from nomos.formats.drawing_files import drawing_dxf, drawing_svg, drawings_pdf
 from nomos.formats.files import write_file, writing_into
 from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
 from nomos.formats.pictures import png
@@ -79,6 +81,7 @@ def write_packet(
         names.append("project.nomos")
         names += [write_file(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
         names.append(write_file(folder, "blocks.pdf", pdf))
+        names += [write_file(folder, name, data) for name, data in _bench_files(project, paper)]
         picture = b""
         for pull in range(1, len(project.impressions) + 1):
             progress.report(0.6 + 0.35 * pull / len(project.impressions), "writing proofs")
@@ -92,6 +95,20 @@ def write_packet(
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, "packet written")
     return plan
+
+
+def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
+    """What a system other than a kento in the block needs beside it: the bench sheet, and pins for a cutter."""
+    plan, _ = plan_of_system(project)
+    if plan is None or plan.system == "kento":
+        return []
+    drawings = [bench_drawing(project, plan)]
+    files = []
+    if plan.system == "pins":
+        pins = pins_drawing(project.register.pins)
+        drawings.append(pins)
+        files = [("pins.svg", drawing_svg(pins)), ("pins.dxf", drawing_dxf(pins))]
+    return [("bench.pdf", drawings_pdf(drawings, paper=paper)), *files]
 
 
 def plan_of(

@@ -19,6 +19,8 @@ STUB_MM, BAR_MM, PLAY_MM = 8.0, (12.0, 6.0), 4.0
 SHEET_OVERLAP_MM, _HOLE_FROM_END_MM = 16.0, 12.0
 # Between parts on the board they are cut from, and a foot from the block.
 _APART_MM, _CLEAR_MM = 4.0, 4.0
+# A kerf below this is none.
+_NO_KERF_MM = 1e-6
 _NARROWEST_MM, _LEAST_OVERLAP_MM = 120.0, 6.0
 
 
@@ -185,7 +187,9 @@ def _placed(part: Part, left: float, top: float, kerf: float) -> PlacedPart:
     dy = top - min(y for _, y in part.outer)
     cuts = []
     for ring, away in ((part.outer, kerf / 2), *((hole, -kerf / 2) for hole in part.holes)):
-        moved = Polygon([(x + dx, y + dy) for x, y in ring]).buffer(away, join_style="mitre")
+        moved = Polygon([(x + dx, y + dy) for x, y in ring])
+        if abs(away) > _NO_KERF_MM:
+            moved = moved.buffer(away, join_style="mitre")
         cuts.append(tuple((float(x), float(y)) for x, y in list(moved.exterior.coords)[:-1]))
     middle = (min(y for _, y in part.outer) + max(y for _, y in part.outer)) / 2
     low = max(y for _, y in part.outer) - 4 if part.holes else middle

@@ -173,8 +173,8 @@ def _kento(place: Situation) -> SystemAdvice:
         )
     if place.sawn:
         return SystemAdvice("kento", 1, "The notches stand in the border that holds the pieces: keep it.")
-    if _floppy(place) and _large(place) and not place.damp:
-        return SystemAdvice("kento", 1, "A large floppy sheet is hard to push into notches.")
+    if _floppy(place) and not place.damp:
+        return SystemAdvice("kento", 1, "Floppy paper buckles when it is pushed into notches.")
     if place.damp:
         return SystemAdvice("kento", 2, "Damp paper seats in notches, two fingers at a time.")
     return SystemAdvice("kento", 2, "The notches are in the wood itself and cannot shift.")
@@ -204,8 +204,8 @@ def _jig(place: Situation) -> SystemAdvice:
 def _floating(place: Situation) -> SystemAdvice:
     if place.margin_mm < _NOTCH_MARGIN_MM:
         return SystemAdvice("floating", 0, "The sheet's margin is narrower than notches need.")
-    if _floppy(place) and _large(place):
-        return SystemAdvice("floating", 1, "A large floppy sheet is hard to push into notches.")
+    if _floppy(place) and not place.damp:
+        return SystemAdvice("floating", 0, "Floppy paper buckles when it is pushed into notches.")
     return SystemAdvice("floating", 1, "For blocks cut to the image: one notched board serves them all.")
 
 

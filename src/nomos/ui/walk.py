@@ -46,6 +46,8 @@ def walk_through(desk: Desk, folder: Path) -> int:
             _walk_blocks(desk, folder)
         if station == "inks":
             _walk_inks(desk, folder)
+        if station == "register":
+            _walk_register(desk, folder)
         if station == "order":
             desk.window.answers.order.turn_to("days")
             desk.controller.orderer.look()
@@ -89,6 +91,25 @@ def _walk_inks(desk: Desk, folder: Path) -> None:
         settle(desk)
         _save_picture(desk, folder / f"station-3-inks-{part}.png")
     station.turn_to("ink")
+
+
+def _walk_register(desk: Desk, folder: Path) -> None:
+    """The parts of the Register station: the tolerance, a scanned proof, practice, and tabs on pins."""
+    station, registrar = desk.window.answers.register, desk.controller.registrar
+    registrar.set_register(marks="rings")
+    for part in ("tolerance", "proofs", "practice"):
+        station.turn_to(part)
+        settle(desk)
+        if part == "proofs":
+            registrar.scan_demo()
+            settle(desk)
+        _save_picture(desk, folder / f"station-5-register-{part}.png")
+    desk.document.stack.undo()
+    station.turn_to("system")
+    registrar.set_register(system="pins")
+    settle(desk)
+    _save_picture(desk, folder / "station-5-register-pins.png")
+    desk.document.stack.undo()
 
 
 def _walk_methods(desk: Desk, folder: Path) -> None:

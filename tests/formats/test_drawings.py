@@ -1,0 +1,111 @@
+"""Drawings for bench and cutter: true size on the rasterised page, closed and with the kerf in DXF."""
+
+import io
+from dataclasses import replace
+from typing import Any
+
+import numpy as np
+import pypdfium2
+import pytest
+import resvg_py
+from ezdxf.filemanagement import read
+from PIL import Image
+from shapely import Polygon
+
+from nomos.formats.drawing import Drawing, Line, Word, bench_drawing, pins_drawing, templates_drawing
+from nomos.formats.drawing_files import drawing_dxf, drawing_svg, drawings_pdf
+from nomos.formats.template import templates
+from nomos.project import Assets, CutBlocks, Project
+from nomos.project.registering import plan_of_system, with_register
+from nomos.registration import PinSettings
+from nomos.registration.pins import parts_of
+
+PX = 300 / 25.4
+# A rectangle of 100 x 60 mm, 20 mm from the drawing's corner.
+BOX = Drawing(
+    "box", "A box", (), (140.0, 100.0),
+    (
+        Line("block", ((20, 20), (120, 20), (120, 80), (20, 80))),
+        Line("dimension", ((20, 90), (120, 90)), closed=False),
+    ),
+    (Word((70, 50), "100 mm"),),
+)  # fmt: skip
+
+
+def spans(page: np.ndarray) -> tuple[float, float]:
+    """Between the middles of the outermost long dark lines, across and down, in pixels."""
+    dark = page < 128
+    columns = np.flatnonzero(dark.sum(axis=0) > 40 * PX)
+    rows = np.flatnonzero(dark.sum(axis=1) > 80 * PX)
+
+    def middles(found: np.ndarray) -> list[float]:
+        groups = np.split(found, np.flatnonzero(np.diff(found) > 1) + 1)
+        return [float(group.mean()) for group in groups]
+
+    across, down = middles(columns), middles(rows)
+    return across[-1] - across[0], down[1] - down[0]
+
+
+def test_a_pdf_page_is_true_to_a_tenth_of_a_millimetre() -> None:
+    page = pypdfium2.PdfDocument(drawings_pdf([BOX], paper="A4"))[0]
+    pixels = np.array(page.render(scale=300 / 72, grayscale=True).to_pil())
+    across, down = spans(pixels)
+    assert across / PX == pytest.approx(100, abs=0.1)
+    assert down / PX == pytest.approx(60, abs=0.1)
+
+
+def test_an_svg_is_true_to_a_tenth_of_a_millimetre() -> None:
+    svg = drawing_svg(replace(BOX, lines=BOX.lines[:1], words=())).decode().replace('"0.1"', '"0.3"')
+    png = resvg_py.svg_to_bytes(svg_string=svg, dpi=300, background="white")
+    pixels = np.array(Image.open(io.BytesIO(bytes(png))).convert("L"))
+    across, down = spans(pixels)
+    assert across / PX == pytest.approx(100, abs=0.1)
+    assert down / PX == pytest.approx(60, abs=0.1)
+
+
+@pytest.mark.parametrize("kerf", [0.0, 0.2, 0.5])
+def test_pins_in_dxf_are_closed_in_millimetres_and_a_kerf_larger(kerf: float) -> None:
+    pins = PinSettings(pairs=3, kerf_mm=kerf)
+    document: Any = read(io.StringIO(drawing_dxf(pins_drawing(pins)).decode()))
+    assert document.dxfversion == "AC1024"
+    assert document.header["$INSUNITS"] == 4
+    cuts = [entity for entity in document.modelspace() if entity.dxf.layer == "cut"]
+    assert all(entity.closed for entity in cuts)
+    shapes = [Polygon([(x, y) for x, y, *_ in entity.get_points()]) for entity in cuts]
+    wanted = []
+    for part in parts_of(pins):
+        wanted.append(Polygon(part.outer).buffer(kerf / 2, join_style="mitre").area)
+        wanted += [Polygon(hole).buffer(-kerf / 2, join_style="mitre").area for hole in part.holes]
+    assert sorted(shape.area for shape in shapes) == pytest.approx(sorted(wanted), rel=1e-6)
+    words = {entity.dxf.text for entity in document.modelspace() if entity.dxftype() == "TEXT"}
+    assert words == {f"{half}{n}" for half in "MF" for n in (1, 2, 3)}
+
+
+def test_a_bench_drawing_is_mirrored_and_holds_the_stops(demo: tuple[Project, Assets]) -> None:
+    project = with_register(demo[0], system="jig")
+    plan, _ = plan_of_system(project)
+    assert plan is not None
+    drawing = bench_drawing(project, plan)
+    side = next(shape for shape in plan.shapes if shape.kind == "paper stop" and shape.points[0][0] < 0)
+    drawn = [line for line in drawing.lines if line.layer == "paper stop"]
+    # At the print's left, so at the printer's right on the bench.
+    assert max(x for line in drawn for x, _ in line.points) == pytest.approx(
+        plan.bench.right - min(x for x, _ in side.points)
+    )
+    assert drawing.size_mm[0] == pytest.approx(plan.bench.width)
+
+
+def test_the_blocks_of_a_set_stand_side_by_side_in_dxf(
+    demo: tuple[Project, Assets], demo_blocks: CutBlocks
+) -> None:
+    project = with_register(demo[0], marks="rings")
+    drawing = templates_drawing(templates(project, demo_blocks))
+    document: Any = read(io.StringIO(drawing_dxf(drawing).decode()))
+    edges = [each for each in document.modelspace() if each.dxf.layer.endswith("-edge")]
+    assert len(edges) == len(project.blocks)
+    walls = [each for each in document.modelspace() if each.dxf.layer == "block01-wall"]
+    assert len(walls) == 2
+    assert not any(each.closed for each in walls)
+    printing = [each for each in document.modelspace() if each.dxf.layer == "block01-printing"]
+    assert printing
+    assert all(each.closed for each in printing)

@@ -1,0 +1,207 @@
+"""The Register station in the real window: systems, tolerance, proofs by eye and from a scan, practice."""
+
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PyQt6.QtCore import Qt
+
+from nomos.project import Assets, Project
+from nomos.proof import Misregister
+from nomos.ui.start import Desk
+from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
+
+
+@pytest.fixture
+def register(demo_desk: Desk) -> Desk:
+    demo_desk.window._go_to("register")
+    settle(demo_desk)
+    return demo_desk
+
+
+def row(desk: Desk, place: int) -> None:
+    systems = desk.window.answers.register.systems
+    press(systems, 60, systems.row_height() * (place + 0.5))
+    settle(desk)
+
+
+def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    assert "cannot shift" in station.why.text()
+    row(desk, 2)
+    assert project_of(desk).register.system == "pins"
+    content = desk.window.sheet._content
+    assert content is not None
+    assert content.plan is not None
+    assert {"pin", "tab", "tape"} <= {shape.kind for shape in content.plan.shapes}
+    assert station.pin_fields.isVisible()
+    assert desk.window.strip.grab().width() > 0
+    row(desk, 3)
+    assert station.jig_fields.isVisible()
+    assert "0.5 mm too small" in station.blocks_text.text()
+    row(desk, 4)
+    assert "Better here: kento" in station.why.text()
+    desk.document.stack.undo()
+    assert project_of(desk).register.system == "jig"
+
+
+def test_side_and_marks_are_chosen(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    station.side.setCurrentIndex(1)
+    station.side.activated.emit(1)
+    settle(desk)
+    assert project_of(desk).register.side == "long"
+    content = desk.window.sheet._content
+    assert content is not None
+    assert content.plan is not None
+    walls = [shape.points for shape in content.plan.shapes if shape.kind == "wall"]
+    # Along the long side the sheet's right edge lies at the notches: both walls stand at x = 200.
+    assert all(any(x == pytest.approx(200) for x, _ in wall) for wall in walls)
+    station.marks.activated.emit(1)
+    settle(desk)
+    content = desk.window.sheet._content
+    assert content is not None
+    assert len({mark.block for mark in content.marks}) == len(project_of(desk).blocks)
+
+
+def test_the_tolerance_follows_the_slider_and_ones_own_figures(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    station.turn_to("tolerance")
+    settle(desk)
+    part = station.tolerance
+    assert "plausible sheets (estimated along borders)" in part.flashes.text()
+    content = desk.window.sheet._content
+    assert content is not None
+    assert any("±" in word for _, _, word in content.words)
+    part.slider.setFocus()
+    QTest.keyClick(part.slider, Qt.Key.Key_End)
+    settle(desk)
+    assert project_of(desk).tolerance_mm == pytest.approx(1.5)
+    assert part.school.text().startswith("Loose")
+    before = part.apart.text()
+    part.boxes["seating_mm"].setValue(0.6)
+    part.boxes["seating_mm"].set_by_hand.emit(0.6)
+    settle(desk)
+    assert project_of(desk).register.budget.seating_mm == 0.6
+    assert part.apart.text() != before
+    click(part.defaults)
+    settle(desk)
+    assert project_of(desk).register.budget.seating_mm is None
+    trap = part._trap_mm
+    assert trap > project_of(desk).trap_mm
+    click(part.trap)
+    settle(desk)
+    assert project_of(desk).trap_mm == pytest.approx(trap)
+
+
+def test_a_proof_is_read_by_eye_and_kept(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    pull = project_of(desk).impressions[1].id
+    station.turn_to("proofs")
+    desk.controller.choose_pull(pull)
+    settle(desk)
+    part = station.proofs
+    part.eye_boxes[0, "x"].setValue(0.5)
+    part.eye_boxes[0, "y"].setValue(0.1)
+    part.eye_boxes[3, "x"].setValue(0.5)
+    part.eye_boxes[3, "y"].setValue(0.1)
+    click(part.read)
+    settle(desk)
+    (reading,) = project_of(desk).readings
+    assert reading.pull == pull
+    assert reading.dx_mm == pytest.approx(0.5)
+    assert "0.50 mm to the right" in part.found.text()
+    assert "Glue a strip of 0.50 mm" in part.steps.text()
+    click(part.show_it)
+    settle(desk)
+    assert project_of(desk).impression(pull).offset.dx_mm == 0.5
+    part.uncut.click()
+    settle(desk)
+    assert "lay its transfer" in part.steps.text()
+
+
+def test_a_simulated_scan_finds_what_was_tried(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    desk.controller.registrar.set_register(marks="rings")
+    pull = project_of(desk).impressions[4].id
+    desk.controller.choose_pull(pull)
+    desk.controller.set_offset(Misregister(0.4, -0.3, 0.1))
+    station.turn_to("proofs")
+    settle(desk)
+    click(station.proofs.demo_scan)
+    settle(desk)
+    found = desk.controller.registrar.found_of(pull)
+    assert found is not None
+    assert found.motion is not None
+    assert found.motion.shift_mm == pytest.approx((0.4, -0.3), abs=0.05)
+    click(station.proofs.keep)
+    settle(desk)
+    assert len(project_of(desk).readings) == len(project_of(desk).impressions)
+
+
+def test_a_scan_that_is_none_is_refused_in_a_sentence(
+    register: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    from PIL import Image
+
+    desk, station = register, register.window.answers.register
+    answers.scan = tmp_path / "grey.png"
+    Image.fromarray(np.full((300, 300, 3), 99, np.uint8)).save(answers.scan)
+    station.turn_to("proofs")
+    click(station.proofs.scan)
+    settle(desk)
+    assert "No sheet is seen" in desk.window.notice.text()
+    answers.scan.write_bytes(b"not a picture")
+    click(station.proofs.scan)
+    settle(desk)
+    assert "picture that can be read" in desk.window.notice.text()
+
+
+def test_practice_marks_an_answer(register: Desk) -> None:
+    desk, station = register, register.window.answers.register
+    station.turn_to("practice")
+    settle(desk)
+    part = station.practice
+    practice = desk.controller.registrar.practice
+    assert practice is not None
+    (fault,) = practice.exercise.faults
+    pulls = [pull.id for pull in project_of(desk).impressions]
+    part.block.setCurrentIndex(pulls.index(fault.pull))
+    part.kind.setCurrentIndex(
+        ["out of register", "too much ink", "too little ink", "dirty ground"].index(fault.kind)
+    )
+    part.dx.setValue(fault.dx_mm)
+    part.dy.setValue(fault.dy_mm)
+    click(part.say)
+    settle(desk)
+    assert part.marking.text().startswith("Right")
+    assert part.score.text() == "3 of 3 points"
+    assert not part.say.isEnabled()
+    click(part.two)
+    settle(desk)
+    assert "2 things are wrong" in part.task.text()
+    content = desk.window.sheet._content
+    assert content is not None
+    assert content.plan is None
+
+
+def test_a_system_without_room_is_said_and_nothing_is_lost(desk: Desk, demo: tuple[Project, Assets]) -> None:
+    from msgspec.structs import replace
+
+    project, assets = demo
+    tight = replace(project, image=replace_rect(project))
+    desk.document.begin(tight, dict(assets), saved=True)
+    desk.window._go_to("register")
+    settle(desk)
+    desk.controller.registrar.set_register(system="pins")
+    settle(desk)
+    assert project_of(desk).register.system == "pins"
+    assert not desk.window.answers.register.packet.isEnabled()
+
+
+def replace_rect(project: Project) -> object:
+    """The image moved to the sheet's upper edge, where tabs have nothing to be taped to."""
+    from dataclasses import replace
+
+    image = project.image
+    return replace(image, top=3.0, bottom=3.0 + image.height)
