@@ -1,5 +1,44 @@
-"""What an edition takes: ink for its sheets."""
+"""What an edition takes, and the record of it: ink, sheets, the log, statistics, numbers."""
 
 from nomos.edition.amounts import FILM_G_M2, SLAB_G, WASTE, InkNeed, film_from_weights, ink_needed
+from nomos.edition.log import (
+    REASONS,
+    EditionState,
+    Event,
+    EventKind,
+    LogError,
+    append_event,
+    now_text,
+    read_log,
+    replay,
+)
+from nomos.edition.sheets import SheetPlan, SheetsError, cut_from, newsprint_sheets, start_sheets
+from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learnt_good, number_sheets
 
-__all__ = ["FILM_G_M2", "SLAB_G", "WASTE", "InkNeed", "film_from_weights", "ink_needed"]
+__all__ = [
+    "FILM_G_M2",
+    "REASONS",
+    "SLAB_G",
+    "WASTE",
+    "EditionState",
+    "Event",
+    "EventKind",
+    "InkNeed",
+    "LayerFigures",
+    "LogError",
+    "Numbers",
+    "SheetPlan",
+    "SheetsError",
+    "append_event",
+    "cut_from",
+    "film_from_weights",
+    "ink_needed",
+    "layer_figures",
+    "learnt_good",
+    "newsprint_sheets",
+    "now_text",
+    "number_sheets",
+    "read_log",
+    "replay",
+    "start_sheets",
+]

@@ -98,7 +98,7 @@ def write_packet(
 
 
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
-    """What a system other than a kento in the block needs beside it: the bench sheet, and pins for a cutter."""
+    """What a system other than a kento in the block needs: the bench sheet, and pins for a cutter."""
     plan, _ = plan_of_system(project)
     if plan is None or plan.system == "kento":
         return []

@@ -8,7 +8,7 @@ from nomos.project.model import Project
 from nomos.registration import Kento, KentoError, place_along, place_kento
 
 Weight = Literal["will fail", "could show", "worth knowing"]
-Station = Literal["design", "blocks", "inks", "order", "register"]
+Station = Literal["design", "blocks", "inks", "order", "register", "carve", "sheets", "bench"]
 
 # A difference below this is not seen on a print (chosen by us, no source).
 UNSEEN_DE00 = 1.5

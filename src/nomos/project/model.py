@@ -16,9 +16,10 @@ from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface, Vehicle
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
-from nomos.errors import BadInput
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
+from nomos.project.craft import Craft, EditionPlan, check_craft, check_edition
+from nomos.project.craft import ProjectError as ProjectError
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect, RegisterSettings, Turn, check_settings
 from nomos.separation import TRAP_MM
@@ -47,14 +48,6 @@ KERF_MM, GRIP_MM, NECK_MM = 0.6, 10.0, 3.0
 UNTRUE_MM = 0.5
 
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
-
-
-class ProjectError(BadInput):
-    """A project that cannot be: which field, and why."""
-
-    def __init__(self, field: str, reason: str) -> None:
-        super().__init__(reason)
-        self.field = field
 
 
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
@@ -287,6 +280,8 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     kento: KentoSettings = KentoSettings()
     register: RegisterSettings = RegisterSettings()
     readings: tuple[ProofReading, ...] = ()
+    craft: Craft = Craft()
+    plan: EditionPlan = EditionPlan()
     workshop: Workshop = Workshop()
     times: Times = Times()
 
@@ -297,6 +292,8 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         _check_impressions(self)
         _check_materials(self)
         check_settings(self.register)
+        check_craft(self.craft)
+        check_edition(self.plan)
 
     def ink(self, ink_id: str) -> Ink:
         """The ink of that id. Raises KeyError."""

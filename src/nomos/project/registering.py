@@ -1,6 +1,7 @@
 """How a project's sheets meet its blocks: the system, its marks, and what to do about a pull that is out."""
 
 import dataclasses
+from typing import Any
 
 from msgspec.structs import replace
 
@@ -114,7 +115,7 @@ def cure_text(project: Project, pull: Impression) -> str:
         return ""
     steps = cure_steps(project, motion_of(project, pull))
     if not steps:
-        return "A proof that comes out like this is in register: leave it alone."
+        return "A proof that comes out like this is in register: leave the notches alone."
     return "\n".join(["If a proof comes out like this, for this pull:", *steps])
 
 
@@ -143,9 +144,9 @@ def _gluing_alone(change: WallChange) -> list[str]:
     ]
 
 
-def with_register(project: Project, **changes: object) -> Project:
+def with_register(project: Project, **changes: Any) -> Project:
     """Choose another system of registration, or how it is set up. Raises ProjectError, RegisterError."""
-    return replace(project, register=dataclasses.replace(project.register, **changes))  # type: ignore[arg-type]
+    return replace(project, register=dataclasses.replace(project.register, **changes))
 
 
 def with_budget(project: Project, **figures: float | None) -> Project:

@@ -1,0 +1,57 @@
+"""How long a block takes to cut."""
+
+from dataclasses import dataclass
+
+from nomos.carving.materials import MaterialFacts, Tool
+from nomos.carving.zones import CarvingMap
+
+# Of a gouge's width each stroke clears so much that the last has not, and ground takes so many layers
+# for each millimetre of depth; chosen by us, the log corrects the whole by a factor.
+_OVERLAP, _LAYERS_A_MM = 0.6, 0.7
+
+
+@dataclass(frozen=True)
+class Effort:
+    """Hours by what is done.
+
+    by_tool : the tool's name, the area it clears in mm² and its hours.
+    """
+
+    outline_mm: float
+    outline_h: float
+    by_tool: tuple[tuple[str, float, float], ...]
+
+    @property
+    def hours(self) -> float:
+        """All of it."""
+        return self.outline_h + sum(hours for _, _, hours in self.by_tool)
+
+
+def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) -> Effort:
+    """The hours for a carving map. factor : how much slower the printmaker has proved to be.
+
+    Outline by its length; each tool's area by what its width clears in a minute,
+    in as many layers as the mean depth there needs.
+    """
+    outline_h = factor * carving.outline_mm / facts.outline_mm_min / 60
+    rows = []
+    for place, (tool, area) in enumerate(zip(carving.tools, carving.areas_mm2, strict=True), start=1):
+        if tool.kind in ("knife", "v") or area <= 0:
+            continue
+        own = carving.zones == place
+        depth = float(carving.depth_mm[own].mean()) if own.any() else 0.0
+        rate = tool.width_mm * _OVERLAP * facts.feed_mm_min
+        rows.append((tool.name, area, factor * area / rate * max(1.0, depth * _LAYERS_A_MM) / 60))
+    return Effort(carving.outline_mm, outline_h, tuple(rows))
+
+
+def factor_from_log(said_h: float, took_h: float) -> float:
+    """How much slower cutting went than was said. Raises ValueError for no time at all."""
+    if said_h <= 0 or took_h <= 0:
+        raise ValueError("Both times must be more than nothing.")
+    return min(max(took_h / said_h, 0.1), 10.0)
+
+
+def area_of(carving: CarvingMap, tool: Tool) -> float:
+    """What a tool clears, mm²."""
+    return carving.areas_mm2[carving.tools.index(tool)]

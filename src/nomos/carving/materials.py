@@ -1,0 +1,76 @@
+"""What blocks are made of and cut with; all figures chosen by us or from memory, the user sets them."""
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from nomos.errors import BadInput
+
+Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam"]
+MATERIALS: tuple[Material, ...] = get_args(Material)
+ToolKind = Literal["knife", "v", "u", "flat"]
+TOOL_WORDS: dict[ToolKind, str] = {
+    "knife": "knife", "v": "V tool", "u": "U gouge", "flat": "flat gouge",
+}  # fmt: skip
+
+
+class CarvingError(BadInput):
+    """Tools, a block or a board that cannot be."""
+
+
+@dataclass(frozen=True)
+class MaterialFacts:
+    """How a material cuts. Lengths in mm.
+
+    line_mm, channel_mm : the thinnest line that holds, the narrowest channel that clears.
+    outline_mm_min : length of outline cut in a minute, both sides of a line counted.
+    feed_mm_min : how far a gouge is pushed in a minute, all strokes counted.
+    deepest_mm : how deep clearing may go.
+    grained : its blocks may not be turned on the board.
+    """
+
+    line_mm: float
+    channel_mm: float
+    outline_mm_min: float
+    feed_mm_min: float
+    deepest_mm: float
+    grained: bool
+
+
+FACTS: dict[Material, MaterialFacts] = {
+    "lino": MaterialFacts(0.5, 0.6, 80.0, 140.0, 2.2, grained=False),
+    "soft wood": MaterialFacts(0.7, 0.8, 45.0, 100.0, 4.0, grained=True),
+    "hard wood": MaterialFacts(0.4, 0.5, 25.0, 50.0, 3.0, grained=True),
+    "end grain": MaterialFacts(0.15, 0.2, 18.0, 30.0, 2.0, grained=False),
+    "foam": MaterialFacts(1.0, 1.0, 200.0, 300.0, 2.0, grained=False),
+}
+
+
+@dataclass(frozen=True)
+class Tool:
+    """A tool of the set: its kind and the width of its cut in mm."""
+
+    kind: ToolKind
+    width_mm: float
+
+    @property
+    def name(self) -> str:
+        """As it is called at the bench."""
+        return f"{TOOL_WORDS[self.kind]} {self.width_mm:g} mm"
+
+
+USUAL_TOOLS: tuple[Tool, ...] = (
+    Tool("v", 1.0), Tool("u", 2.0), Tool("u", 5.0), Tool("flat", 10.0),
+)  # fmt: skip
+THICKNESS_MM: dict[Material, float] = {
+    "lino": 3.2, "soft wood": 12.0, "hard wood": 12.0, "end grain": 23.0, "foam": 5.0,
+}  # fmt: skip
+
+
+def check_tools(tools: tuple[Tool, ...]) -> None:
+    """Raise CarvingError for a set that cannot clear anything."""
+    if not tools or not any(tool.kind in ("knife", "v") for tool in tools):
+        raise CarvingError("The tools need a knife or a V tool for the outlines.")
+    if not any(tool.kind in ("u", "flat") for tool in tools):
+        raise CarvingError("The tools need at least one gouge to clear ground with.")
+    if len(tools) > 12 or any(not 0.2 <= tool.width_mm <= 50 for tool in tools):
+        raise CarvingError("Up to twelve tools of 0.2 to 50 mm can be set.")

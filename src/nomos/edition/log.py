@@ -1,0 +1,239 @@
+"""The log of an edition: every event a line on disk at once, and what it comes to when it is read again.
+
+A line is one JSON object. Lines are only ever added. A line that a power cut
+left half written is the last one, and is passed over when the log is read.
+"""
+
+import json
+import os
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+from datetime import datetime
+from pathlib import Path
+from typing import Any, Literal, get_args
+
+from nomos.errors import BadInput
+
+EventKind = Literal[
+    "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
+    "state", "picture",
+]  # fmt: skip
+EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
+Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
+REASONS: tuple[Reason, ...] = get_args(Reason)
+
+
+class LogError(BadInput):
+    """A log that cannot be read or written."""
+
+
+@dataclass(frozen=True)
+class Event:
+    """One thing that happened.
+
+    layer : place of the impression in print order, from 0; -1 where it concerns none.
+    sheet : number of the sheet, from 1; 0 where it concerns none.
+    text : a reason, a remark, a number given, the name of a picture.
+    value : a figure that belongs to it: grams of ink, hours of cutting, degrees.
+    """
+
+    at: str
+    kind: EventKind
+    layer: int = -1
+    sheet: int = 0
+    text: str = ""
+    value: float = 0.0
+    also: float = 0.0
+
+    def line(self) -> str:
+        """As it stands in the file."""
+        figures: dict[str, Any] = {"at": self.at, "kind": self.kind}
+        for name in ("layer", "sheet", "text", "value", "also"):
+            if getattr(self, name) != getattr(Event, name):
+                figures[name] = getattr(self, name)
+        return json.dumps(figures, ensure_ascii=False)
+
+
+def now_text(moment: datetime | None = None) -> str:
+    """Now, to the second."""
+    return (moment or datetime.now()).isoformat(timespec="seconds")
+
+
+def append_event(path: Path, event: Event) -> None:
+    """Add an event and have it on disk before this returns.
+
+    Raises LogError where it cannot be written, saying why; nothing written before is touched.
+    """
+    data = (event.line() + "\n").encode()
+    try:
+        path.parent.mkdir(parents=True, exist_ok=True)
+        torn = _ends_torn(path)
+        with path.open("ab") as file:
+            file.write(b"\n" + data if torn else data)
+            file.flush()
+            os.fsync(file.fileno())
+    except OSError as error:
+        raise LogError(
+            f"The log {path.name} cannot be written ({error.strerror or error}): make room, or note the pull "
+            "on paper."
+        ) from None
+
+
+def _ends_torn(path: Path) -> bool:
+    """Whether the last line was left without its end."""
+    if not path.exists() or path.stat().st_size == 0:
+        return False
+    with path.open("rb") as file:
+        file.seek(-1, os.SEEK_END)
+        return file.read(1) != b"\n"
+
+
+def read_log(path: Path) -> tuple[Event, ...]:
+    """All events; none for a log that is not there. Half a line is passed over.
+
+    Raises LogError for a file that is no log.
+    """
+    if not path.exists():
+        return ()
+    try:
+        text = path.read_bytes().decode("utf-8", errors="replace")
+    except OSError as error:
+        raise LogError(f"The log {path.name} cannot be read: {error.strerror or error}.") from None
+    # What stands after the last line's end was torn off by a power cut.
+    *whole, torn = text.split("\n")
+    found = [_event(line) for line in whole if line.strip()]
+    events = [event for event in found if event is not None]
+    if found and not events:
+        raise LogError(f"{path.name} is not a log of an edition.")
+    last = _event(torn) if torn.strip() else None
+    return (*events, last) if last is not None else tuple(events)
+
+
+def _event(line: str) -> Event | None:
+    try:
+        raw = json.loads(line)
+        kind = raw["kind"]
+        if kind not in EVENT_KINDS:
+            return None
+        return Event(
+            str(raw["at"]), kind, int(raw.get("layer", -1)), int(raw.get("sheet", 0)),
+            str(raw.get("text", "")), float(raw.get("value", 0.0)), float(raw.get("also", 0.0)),
+        )  # fmt: skip
+    except (ValueError, KeyError, TypeError):
+        return None
+
+
+@dataclass
+class SheetHistory:
+    """What one sheet went through: for each layer good, spoiled with its reason, or repaired."""
+
+    sheet: int
+    layers: dict[int, str] = field(default_factory=dict)
+    spoiled_at: int | None = None
+    reason: str = ""
+    number: str = ""
+    chosen: bool = False
+
+    def good_through(self, layers: int) -> bool:
+        """Whether it has every layer and none spoiled it."""
+        return self.spoiled_at is None and all(layer in self.layers for layer in range(layers))
+
+
+@dataclass
+class EditionState:
+    """What the log comes to.
+
+    layer : the one being printed; -1 before the first.
+    started : when each layer was begun; pulled : the moment of every pull, by layer.
+    """
+
+    layers: int
+    sheets: int
+    layer: int = -1
+    histories: dict[int, SheetHistory] = field(default_factory=dict)
+    started: dict[int, str] = field(default_factory=dict)
+    pulled: dict[int, list[tuple[str, int, str]]] = field(default_factory=dict)
+    remarks: list[Event] = field(default_factory=list)
+    ink_g: dict[int, float] = field(default_factory=dict)
+    cut_h: dict[int, float] = field(default_factory=dict)
+    air: list[Event] = field(default_factory=list)
+
+    def queue(self) -> list[int]:
+        """The sheets still to pull in this layer: known bad ones first, then in the order of their numbers.
+
+        The first pull of a layer is poor, so a sheet that is spoiled already goes
+        first and is spoiled once more (common practice, no source).
+        """
+        done = {sheet for _, sheet, _ in self.pulled.get(self.layer, [])}
+        bad = [s for s, h in self.histories.items() if h.spoiled_at is not None and h.spoiled_at < self.layer]
+        first = [min(bad)] if bad and not done else []
+        whole = [
+            sheet
+            for sheet in range(1, self.sheets + 1)
+            if sheet not in done and self.histories[sheet].spoiled_at is None
+        ]
+        return [*[sheet for sheet in first if sheet not in done], *whole]
+
+    def tally(self) -> dict[str, int]:
+        """Good, spoiled and repaired in this layer; a sacrificed sheet counts for none."""
+        counts = {"good": 0, "spoiled": 0, "repaired": 0}
+        for _, _, how in self.pulled.get(self.layer, []):
+            if how in counts:
+                counts[how] += 1
+        return counts
+
+
+def replay(events: Sequence[Event], layers: int, sheets: int) -> EditionState:
+    """What the events come to, in their order.
+
+    Parameters
+    ----------
+    layers, sheets : of the edition as it is planned; sheets that the log knows beyond them count too.
+    """
+    kept = _without_undone(events)
+    most = max([sheets, *(event.sheet for event in kept)])
+    state = EditionState(layers, most)
+    state.histories = {sheet: SheetHistory(sheet) for sheet in range(1, most + 1)}
+    for event in kept:
+        _apply(state, event)
+    return state
+
+
+def _without_undone(events: Sequence[Event]) -> list[Event]:
+    """An undo takes back the last pull that stands."""
+    kept: list[Event] = []
+    for event in events:
+        if event.kind != "undo":
+            kept.append(event)
+            continue
+        for place in range(len(kept) - 1, -1, -1):
+            if kept[place].kind in ("good", "spoiled", "repaired"):
+                del kept[place]
+                break
+    return kept
+
+
+def _apply(state: EditionState, event: Event) -> None:
+    if event.kind == "layer":
+        state.layer = event.layer
+        state.started.setdefault(event.layer, event.at)
+    elif event.kind in ("good", "spoiled", "repaired"):
+        history = state.histories[event.sheet]
+        sacrificed = history.spoiled_at is not None and history.spoiled_at < event.layer
+        how = "sacrificed" if sacrificed else event.kind
+        state.pulled.setdefault(event.layer, []).append((event.at, event.sheet, how))
+        history.layers[event.layer] = event.kind
+        if event.kind == "spoiled" and not sacrificed:
+            history.spoiled_at, history.reason = event.layer, event.text
+    elif event.kind == "ink":
+        state.ink_g[event.layer] = state.ink_g.get(event.layer, 0.0) + event.value
+    elif event.kind == "cut":
+        state.cut_h[event.layer] = state.cut_h.get(event.layer, 0.0) + event.value
+    elif event.kind == "air":
+        state.air.append(event)
+    elif event.kind == "chosen":
+        state.histories[event.sheet].chosen = event.value > 0
+    elif event.kind == "numbered":
+        state.histories[event.sheet].number = event.text
+    else:
+        state.remarks.append(event)

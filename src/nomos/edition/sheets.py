@@ -1,0 +1,115 @@
+"""How many sheets to start with so that enough are good at the end, and what paper that takes."""
+
+import math
+from dataclasses import dataclass
+
+from nomos.errors import BadInput
+
+_MOST_SHEETS = 100_000
+
+
+class SheetsError(BadInput):
+    """An edition that cannot be planned."""
+
+
+@dataclass(frozen=True)
+class SheetPlan:
+    """The smallest number of sheets that is enough with the confidence asked for.
+
+    p_sheet : chance that one sheet is good through all layers.
+    curve : sheets and the probability that at least the edition is good.
+    """
+
+    start_sheets: int
+    p_sheet: float
+    curve: tuple[tuple[int, float], ...]
+
+
+def probability_of(edition: int, sheets: int, p_sheet: float) -> float:
+    """That at least `edition` of so many sheets are good, each by itself with the same chance: binomial."""
+    from scipy.stats import binom
+
+    return float(binom.sf(edition - 1, sheets, p_sheet))
+
+
+def start_sheets(edition: int, layers: int, good: float, confidence: float = 0.9) -> SheetPlan:
+    """How many sheets to start with.
+
+    Parameters
+    ----------
+    edition : good sheets wanted, proofs among them.
+    layers : pulls on each sheet.
+    good : chance that a pull is good.
+    confidence : that at least the edition is good.
+
+    Raises
+    ------
+    SheetsError : figures that cannot be, or more than 100 000 sheets.
+
+    Notes
+    -----
+    Each sheet survives with good ** layers; the smallest n with P(Binomial(n, p) >= edition) >= confidence,
+    found by bisection, as that probability grows with n.
+    """
+    if not 1 <= edition <= 10_000:
+        raise SheetsError(f"An edition of {edition} cannot be planned: choose 1 to 10 000.")
+    if not 1 <= layers <= 100:
+        raise SheetsError(f"{layers} layers cannot be planned: choose 1 to 100.")
+    if not 0 < good <= 1:
+        raise SheetsError(f"The chance that a pull is good must be more than 0 and at most 1, not {good:g}.")
+    if not 0 < confidence < 1:
+        raise SheetsError(f"The confidence must be between 0 and 1, not {confidence:g}.")
+    p = good**layers
+    if probability_of(edition, _MOST_SHEETS, p) < confidence:
+        raise SheetsError(
+            f"With {good:.0%} good pulls and {layers} layers only {p:.2%} of sheets survive: more than "
+            f"{_MOST_SHEETS} would be needed. Look at what spoils them first."
+        )
+    low, high = edition, edition
+    while probability_of(edition, high, p) < confidence:
+        low, high = high, min(2 * high, _MOST_SHEETS)
+    while low < high:
+        middle = (low + high) // 2
+        if probability_of(edition, middle, p) >= confidence:
+            high = middle
+        else:
+            low = middle + 1
+    return SheetPlan(low, p, _curve(edition, low, p))
+
+
+def _curve(edition: int, enough: int, p: float) -> tuple[tuple[int, float], ...]:
+    last = enough + max(3, round(0.3 * enough))
+    step = max(1, (last - edition) // 40)
+    counts = sorted({*range(edition, last + 1, step), enough, last})
+    return tuple((count, probability_of(edition, count, p)) for count in counts)
+
+
+def cut_from(full_mm: tuple[float, float], sheet_mm: tuple[float, float], *, grain_right: bool) -> int:
+    """How many sheets a full sheet gives, all the same way. grain_right : only upright, as the grain runs.
+
+    Raises SheetsError where not even one does.
+    """
+
+    def upright(width: float, height: float) -> int:
+        return math.floor(full_mm[0] / width + 1e-9) * math.floor(full_mm[1] / height + 1e-9)
+
+    width, height = sheet_mm
+    count = upright(width, height) if grain_right else max(upright(width, height), upright(height, width))
+    if count < 1:
+        raise SheetsError("A full sheet is smaller than the sheets to print on: choose a larger paper.")
+    return count
+
+
+@dataclass(frozen=True)
+class BuyingLine:
+    """Something to buy: what, how much of what, and what it costs (0 where no price is known)."""
+
+    what: str
+    amount: float
+    unit: str
+    cost: float = 0.0
+
+
+def newsprint_sheets(sheets: int, layers: int) -> int:
+    """Sheets of newsprint: one for ten pulls, and five for proofing each layer (chosen by us)."""
+    return math.ceil(sheets * layers / 10) + 5 * layers

@@ -1,0 +1,198 @@
+"""Outlines, widths, areas and depth against shapes whose figures are known; boards against the area bound."""
+
+from itertools import combinations
+
+import cv2
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nomos.carving import (
+    FACTS,
+    USUAL_TOOLS,
+    Board,
+    CarvingError,
+    Roller,
+    Tool,
+    bevels,
+    carve,
+    check_tools,
+    effort_of,
+    factor_from_log,
+    outline_length_mm,
+    plan_cutting,
+)
+from nomos.carving.transfer import TRANSFERS
+
+PX = 12.0
+
+
+def disc(radius_mm: float, hole_mm: float = 0.0) -> np.ndarray:
+    size = round(2 * (radius_mm + 4) * PX)
+    y, x = np.mgrid[0:size, 0:size]
+    away = np.hypot(x - (size - 1) / 2, y - (size - 1) / 2) / PX
+    return ((away < radius_mm) & (away >= hole_mm)).astype(np.uint8)
+
+
+def turned_box(width: float, height: float, degrees: float) -> np.ndarray:
+    size = round((width + height + 10) * PX)
+    page = np.zeros((size, size), np.uint8)
+    box = cv2.boxPoints(((size / 2, size / 2), (width * PX, height * PX), degrees))
+    cv2.fillPoly(page, [np.rint(box * 256).astype(np.int32)], 1, shift=8)
+    return page
+
+
+@pytest.mark.parametrize(
+    ("mask", "wanted"),
+    [
+        (disc(10), 2 * np.pi * 10),
+        (disc(20, 12), 2 * np.pi * (20 + 12)),
+        (turned_box(30, 18, 0), 96.0),
+        (turned_box(30, 18, 27), 96.0),
+        (turned_box(40, 9, 45), 98.0),
+    ],
+)
+def test_outline_lengths_are_within_one_per_cent(mask: np.ndarray, wanted: float) -> None:
+    """Circle, annulus and turned rectangles by elementary geometry."""
+    assert outline_length_mm(mask, PX) == pytest.approx(wanted, rel=0.01)
+
+
+def comb(tooth_mm: float, gap_mm: float, teeth: int, long_mm: float) -> np.ndarray:
+    """A printing frame around teeth with gaps of known width between them."""
+    wide = round((teeth * (tooth_mm + gap_mm) + tooth_mm) * PX)
+    page = np.ones((round((long_mm + 10) * PX), wide), np.uint8)
+    for n in range(teeth):
+        left = round((tooth_mm + n * (tooth_mm + gap_mm)) * PX)
+        page[round(5 * PX) : round((5 + long_mm) * PX), left : left + round(gap_mm * PX)] = 0
+    return page
+
+
+@pytest.mark.parametrize(("gap", "tool"), [(0.5, None), (1.5, 1.0), (3.0, 2.0), (8.0, 5.0), (14.0, 10.0)])
+def test_a_gap_goes_to_the_widest_tool_that_fits_beside_the_outline_band(
+    gap: float, tool: float | None
+) -> None:
+    """A comb: gaps of one width. A band of 1 mm beside each edge is the V tool's; the rest the gouge's."""
+    mask = comb(4, gap, 5, 40)
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
+    area = 5 * 40 * round(gap * PX) / PX
+    assert sum(found.areas_mm2) + found.narrow_mm2 == pytest.approx(area, rel=0.01)
+    if tool is None:
+        assert found.narrow_mm2 == pytest.approx(area, rel=0.01)
+        return
+    assert found.narrow_mm2 < 0.02 * area
+    clearing = {each.width_mm: size for each, size in zip(found.tools, found.areas_mm2, strict=True)}
+    # Along both sides of a gap, and across its two ends.
+    band = min(2.0, gap) * 40 * 5 + 2 * max(gap - 2, 0) * 5
+    assert clearing[1.0] == pytest.approx(band, rel=0.12)
+    if gap > 2:
+        assert max((w for w, size in clearing.items() if size > 0.4 * (area - band)), default=0) == tool
+
+
+def test_depth_grows_with_the_distance_to_the_edge_and_stops_at_the_board() -> None:
+    mask = disc(5)
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
+    middle = mask.shape[0] // 2
+    row = found.depth_mm[middle, middle + round(5 * PX) + 2 :]
+    assert (np.diff(row) >= -1e-6).all()
+    assert row[round(2 * PX)] == pytest.approx(0.6 + 0.18 * (2 + 2 / PX), abs=0.05)
+    assert found.depth_mm.max() <= FACTS["lino"].deepest_mm
+    assert (found.depth_mm[mask == 1] == 0).all()
+    assert found.stays_mm2 == pytest.approx(np.pi * 25, rel=0.01)
+
+
+def test_a_roller_hangs_into_a_gap_by_its_sagitta() -> None:
+    """R 30 mm over 20 mm: 30 - sqrt(900 - 100) = 1.716 mm; a hard skin adds 0.4 % of 60 mm."""
+    hard = Roller(60, 60)
+    assert float(hard.dip_mm(20)) == pytest.approx(30 - np.sqrt(800) + 0.24, abs=1e-6)
+    assert float(hard.dip_mm(0)) == 0
+    soft = Roller(60, 30)
+    assert float(soft.dip_mm(20)) > float(hard.dip_mm(20))
+    gaps = np.linspace(0, 80, 50)
+    assert (np.diff(hard.dip_mm(gaps)) >= 0).all()
+
+
+def test_wide_ground_chatters_and_narrow_ground_does_not() -> None:
+    wide, narrow = comb(4, 40, 2, 60), comb(4, 3, 8, 40)
+    for mask, chatters in ((wide, True), (narrow, False)):
+        found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller(40, 30))
+        assert (found.chatter_mm2 > 100) == chatters
+
+
+def test_bevels_lean_away_from_what_prints() -> None:
+    mask = disc(12)
+    middle = mask.shape[0] / PX / 2
+    found = bevels(mask, PX, 6)
+    assert len(found) > 8
+    for each in found:
+        out = np.array(each.place) - middle
+        assert float(np.array(each.way) @ (out / np.hypot(*out))) > 0.95
+
+
+def test_hours_follow_outline_and_ground_and_the_log() -> None:
+    """A disc of 10 mm radius alone on lino: 62.8 mm of outline at 80 mm a minute is 0.785 minutes."""
+    mask = disc(10)
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
+    effort = effort_of(found, FACTS["lino"])
+    assert effort.outline_h * 60 == pytest.approx(0.785, rel=0.01)
+    assert effort.hours > effort.outline_h
+    assert effort_of(found, FACTS["hard wood"]).hours > 2 * effort.hours
+    slower = factor_from_log(effort.hours, 1.5 * effort.hours)
+    assert effort_of(found, FACTS["lino"], slower).hours == pytest.approx(1.5 * effort.hours)
+    with pytest.raises(ValueError, match="more than nothing"):
+        factor_from_log(0, 1)
+
+
+@pytest.mark.parametrize("tools", [(), (Tool("u", 3),), (Tool("v", 1),), (Tool("v", 1), Tool("u", 90))])
+def test_a_set_that_cannot_cut_is_refused(tools: tuple[Tool, ...]) -> None:
+    with pytest.raises(CarvingError):
+        check_tools(tools)
+
+
+def test_a_sheet_laid_face_down_is_right_reading_and_one_face_up_is_mirrored() -> None:
+    """A sheet face down mirrors itself, so what is printed for it is not mirrored: common practice."""
+    for way in TRANSFERS.values():
+        face_down = "face down" in way.name
+        assert way.mirrored != face_down
+
+
+sizes = st.tuples(st.integers(60, 300), st.integers(60, 300))
+
+
+@settings(max_examples=60)
+@given(st.lists(sizes, min_size=1, max_size=8), st.floats(0, 5), st.booleans())
+def test_blocks_never_overlap_and_never_beat_the_area_bound(
+    blocks: list[tuple[int, int]], kerf: float, turning: bool
+) -> None:
+    named = [(f"block {n}", float(w), float(h)) for n, (w, h) in enumerate(blocks)]
+    boards = [Board(610, 310, 20), Board(400, 400, 20)]
+    plan = plan_cutting(named, boards, kerf, turning=turning)
+    area = 0.0
+    for cut in plan.boards:
+        area += cut.board.width_mm * cut.board.height_mm
+        for block in cut.blocks:
+            place = block.place
+            assert place.left >= 0
+            assert place.top >= 0
+            assert place.right <= cut.board.width_mm + 1e-6
+            assert place.bottom <= cut.board.height_mm + 1e-6
+            assert turning or not block.turned
+        parts = [block.place for block in cut.blocks] + list(cut.offcuts)
+        for one, other in combinations(parts, 2):
+            beside = max(one.left, other.left) - min(one.right, other.right)
+            below = max(one.top, other.top) - min(one.bottom, other.bottom)
+            assert max(beside, below) >= kerf - 1e-6
+    assert sorted(block.name for cut in plan.boards for block in cut.blocks) == sorted(n for n, _, _ in named)
+    used = sum(w * h for w, h in blocks)
+    assert area >= used
+    assert 0 <= plan.waste <= 1 - used / area + 1e-9
+
+
+def test_two_blocks_on_one_board_by_hand() -> None:
+    """Two of 200 x 300 from a board of 405 x 300 with a kerf of 3: 403 mm are needed, 2 are left."""
+    plan = plan_cutting([("a", 200, 300), ("b", 200, 300)], [Board(405, 300)], 3, turning=False)
+    assert len(plan.boards) == 1
+    with pytest.raises(CarvingError, match="too few boards"):
+        plan_cutting([("a", 200, 300), ("b", 200, 300)], [Board(402, 300)], 3, turning=False)
+    with pytest.raises(CarvingError, match="none of the boards"):
+        plan_cutting([("a", 500, 300)], [Board(405, 300)], 3, turning=True)
