@@ -103,10 +103,11 @@ def test_depth_grows_with_the_distance_to_the_edge_and_stops_at_the_board() -> N
 
 def test_a_roller_hangs_into_a_gap_by_its_sagitta() -> None:
     """R 30 mm over 20 mm: 30 - sqrt(900 - 100) = 1.716 mm; a hard skin adds 0.4 % of 60 mm."""
-    hard = Roller(60, 60)
+    hard = Roller(60, 60, length_mm=10)
     assert float(hard.dip_mm(20)) == pytest.approx(30 - np.sqrt(800) + 0.24, abs=1e-6)
     assert float(hard.dip_mm(0)) == 0
-    soft = Roller(60, 30)
+    assert float(Roller(60, 60).dip_mm(20)) == pytest.approx(0.24)
+    soft = Roller(60, 30, length_mm=10)
     assert float(soft.dip_mm(20)) > float(hard.dip_mm(20))
     gaps = np.linspace(0, 80, 50)
     assert (np.diff(hard.dip_mm(gaps)) >= 0).all()
@@ -115,7 +116,7 @@ def test_a_roller_hangs_into_a_gap_by_its_sagitta() -> None:
 def test_wide_ground_chatters_and_narrow_ground_does_not() -> None:
     wide, narrow = comb(4, 40, 2, 60), comb(4, 3, 8, 40)
     for mask, chatters in ((wide, True), (narrow, False)):
-        found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller(40, 30))
+        found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller(40, 30, 30))
         assert (found.chatter_mm2 > 100) == chatters
 
 

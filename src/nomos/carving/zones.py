@@ -25,23 +25,27 @@ _CLEAR_MM = 0.3
 
 @dataclass(frozen=True)
 class Roller:
-    """What inks the block: diameter in mm and hardness in degrees Shore A."""
+    """What inks the block: diameter and length in mm, hardness in degrees Shore A."""
 
     diameter_mm: float = 60.0
     shore_a: float = 40.0
+    length_mm: float = 100.0
 
     def dip_mm(self, gap_mm: npt.ArrayLike) -> Floats:
         """How far it reaches down into a gap of a given width, mm: the sagitta of its circle, and its skin.
 
         A circle of radius R resting on two edges g apart hangs R - sqrt(R^2 - g^2 / 4)
-        below them (elementary geometry); wider gaps than the roller let it down altogether.
+        below them (elementary geometry). A gap that is shorter than the roller carries it at
+        its ends, and only the skin gives.
         """
         radius = self.diameter_mm / 2
-        half = np.minimum(np.asarray(gap_mm, np.float64) / 2, radius)
+        gap = np.asarray(gap_mm, np.float64)
+        half = np.minimum(gap / 2, radius)
         hard = np.clip((self.shore_a - 30) / 30, 0, 1)
         skin = self.diameter_mm * (_SOFT_SHARE + hard * (_HARD_SHARE - _SOFT_SHARE))
         # The skin gives as far as the gap lets it in.
-        return np.asarray(radius - np.sqrt(radius**2 - half**2) + np.minimum(skin, half))
+        hangs = np.where(gap < self.length_mm, 0.0, radius - np.sqrt(radius**2 - half**2))
+        return np.asarray(hangs + np.minimum(skin, half))
 
 
 @dataclass(frozen=True, eq=False)

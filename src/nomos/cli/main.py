@@ -6,6 +6,7 @@ from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Any, NoReturn
 
+from nomos.cli import edition as edition_commands
 from nomos.cli import inks as ink_commands
 from nomos.cli import meeting as meeting_commands
 from nomos.cli import order as order_commands
@@ -29,7 +30,8 @@ OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
 _COMMANDS = (
     "flatten", "overprint", "mix", "ink", "chart", "plan", "separate", "check", "blocks",
-    "order", "calendar", "kento", "marks", "templates", "misregister", "scan", "demo",
+    "order", "calendar", "kento", "marks", "templates", "misregister", "scan",
+    "carve", "sheets", "edition", "packet", "demo",
 )  # fmt: skip
 
 
@@ -125,6 +127,7 @@ def _parser() -> argparse.ArgumentParser:
     order_commands.add_commands(commands)
     register_commands.add_commands(commands)
     meeting_commands.add_commands(commands)
+    edition_commands.add_commands(commands)
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(

@@ -2,19 +2,26 @@
 
 import json
 from collections.abc import Sequence
+from datetime import date
 from pathlib import Path
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
+from nomos.edition import SheetsError
+from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.drawing import bench_drawing, pins_drawing
 from nomos.formats.drawing_files import drawing_dxf, drawing_svg, drawings_pdf
 from nomos.formats.files import write_file, writing_into
+from nomos.formats.index_pdf import index_pdf
 from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
 from nomos.formats.pictures import png
+from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
 from nomos.formats.svg import template_svg
 from nomos.formats.template import templates
+from nomos.formats.transfer_pdf import transfer_pdf
 from nomos.order import reasons
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import (
@@ -35,7 +42,9 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.boards import board_pairs, turned_text
+from nomos.project.carvings import carve_blocks, hours_of
 from nomos.project.closelook import CloseLook, close_findings, look_closely
+from nomos.project.editions import all_sheets, buying_list, sheets_of
 from nomos.project.edits import between_pulls, in_register, layers
 from nomos.project.films import zone_colours
 from nomos.project.jigsaw import pieces_of
@@ -82,19 +91,65 @@ def write_packet(
         names += [write_file(folder, f"svg/{drawing.name}.svg", template_svg(drawing)) for drawing in drawn]
         names.append(write_file(folder, "blocks.pdf", pdf))
         names += [write_file(folder, name, data) for name, data in _bench_files(project, paper)]
+        carved = carve_blocks(project, blocks)
+        names.append(write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper)))
+        way = project.craft.transfer
+        names.append(write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, paper=paper)))
+        stages = [(stage_words(project, 0), _stage(project, laid, 0))]
         picture = b""
         for pull in range(1, len(project.impressions) + 1):
             progress.report(0.6 + 0.35 * pull / len(project.impressions), "writing proofs")
-            picture = png(to_rgb(render(laid.map.index, sheet_labs(project, laid, pull))), laid.px_per_mm)
+            rgb = _stage(project, laid, pull)
+            stages.append((stage_words(project, pull), rgb))
+            picture = png(rgb, laid.px_per_mm)
             names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
         # The finished print is the sheet after the last pull.
         names.append(write_file(folder, "proof.png", picture))
+        page = process_page(project.title, stages)
+        names.append(write_file(folder, "process.png", png(page, 6.0)))
+        names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))
+        names.append(write_file(folder, "statement.pdf", statement_pdf(project, None, date.today())))
         look = look_closely(project, request, blocks, laid)
         plan = plan_of(project, blocks, laid, look)
-        plan["files"] = [*names, "plan.json"]
+        plan["carving"] = {
+            "hours": round(hours_of(carved), 2),
+            "blocks": [
+                {"block": project.block(each.block).name, "hours": round(each.effort.hours, 2)}
+                for each in carved
+            ],
+        }
+        plan["sheets"] = _sheets(project, blocks)
+        plan["files"] = ["index.pdf", *names, "plan.json"]
+        write_file(folder, "index.pdf", index_pdf(project.title, plan))
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, "packet written")
     return plan
+
+
+def _stage(project: Project, laid: LaidSheet, pull: int) -> NDArray[np.uint8]:
+    return to_rgb(render(laid.map.index, sheet_labs(project, laid, pull)))
+
+
+def _sheets(project: Project, blocks: CutBlocks) -> dict[str, Any]:
+    """How many sheets to cut and what to buy, or why that cannot be said."""
+    try:
+        plan = sheets_of(project)
+        lines = buying_list(project, blocks)
+    except SheetsError as error:
+        return {"problem": str(error)}
+    return {
+        "start": plan.start_sheets,
+        "cut": all_sheets(project, plan),
+        "buy": [
+            {
+                "what": line.what,
+                "amount": round(line.amount, 1),
+                "unit": line.unit,
+                "cost": round(line.cost, 2),
+            }
+            for line in lines
+        ],
+    }
 
 
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:

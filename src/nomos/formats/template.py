@@ -58,6 +58,7 @@ class Template:
     corner : the marked corner of the block, the same wood on every block of the set.
     front_corner : on the back of a board, the corner that is marked solid on its front.
     legend : which pieces are inked with what.
+    face_text : what is written of the face instead of the usual.
     """
 
     name: str
@@ -77,11 +78,12 @@ class Template:
     labels: tuple[tuple[float, float, str], ...] = ()
     front_corner: tuple[Point, ...] = ()
     legend: str = ""
+    face_text: str = ""
 
     @property
     def lines(self) -> tuple[str, ...]:
         """What stands under the heading, broken to the width of the drawing."""
-        said = [f"{self.title}. {FACE_TEXT[self.face]}", self.details]
+        said = [f"{self.title}. {self.face_text or FACE_TEXT[self.face]}", self.details]
         said += [NOTCH_TEXT] if self.floors else []
         said += [CUT_NOW_TEXT] if self.cut_now else []
         said += [SAW_TEXT] if self.saw else []

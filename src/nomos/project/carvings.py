@@ -19,10 +19,10 @@ from nomos.separation.features import find_features
 from nomos.units import number
 
 # Maps are worked out at no more than so many pixels for each mm.
-_FINE_PX_PER_MM = 8.0
+_FINE_PX_PER_MM = 6.0
 # A block that rises more than this off a flat board prints unevenly; chatter and ground beyond this area
 # and share are worth a word. Chosen by us, no source.
-_CURL_MM, _CHATTER_MM2, _WHITE_SHARE = 0.5, 100.0, 0.75
+_CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
 _SPECK_MM2, _LONELY_MM = 0.8, 8.0
 # The board has to stay whole under the deepest cut (chosen by us).
 _FLOOR_MM = 0.8
@@ -38,6 +38,7 @@ class CarvedBlock:
     too_fine: int
     finest_mm: float | None
     finest_place: tuple[float, float] | None
+    prints_mm: tuple[float, float]
 
 
 def carve_blocks(
@@ -75,7 +76,7 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
     ground = np.ones(page.shape, bool)
     if before is not None:
         ground = np.pad(before, pad) == 1
-    carving = carve(page, ground, px_per_mm, craft.tools, facts, Roller(craft.roller_mm, craft.roller_shore))
+    carving = carve(page, ground, px_per_mm, craft.tools, facts, _roller(project))
     finest = min(tool.width_mm for tool in craft.tools)
     channel = max(facts.channel_mm, finest if finest > 0.3 else 0.3)
     fine = find_features(
@@ -88,8 +89,21 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
         place = project.image.left + worst.place[0], project.image.top + worst.place[1]
     return CarvedBlock(
         block.id, carving, effort_of(carving, facts, craft.factor), len(fine),
-        worst.width_mm if worst else None, place,
+        worst.width_mm if worst else None, place, _extent(mask, px_per_mm),
     )  # fmt: skip
+
+
+def _extent(mask: Mask, px_per_mm: float) -> tuple[float, float]:
+    """Width and height in mm of all that prints."""
+    rows, columns = np.flatnonzero(mask.any(axis=1)), np.flatnonzero(mask.any(axis=0))
+    if not len(rows):
+        return 0.0, 0.0
+    return float(np.ptp(columns) + 1) / px_per_mm, float(np.ptp(rows) + 1) / px_per_mm
+
+
+def _roller(project: Project) -> Roller:
+    craft = project.craft
+    return Roller(craft.roller_mm, craft.roller_shore, craft.roller_long_mm)
 
 
 def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
@@ -140,13 +154,14 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                     "pull, or take a larger, harder roller.",
                 )
             )  # fmt: skip
-        whole = each.carving.stays_mm2 + sum(each.carving.areas_mm2) + each.carving.narrow_mm2
-        if whole and 1 - each.carving.stays_mm2 / whole > _WHITE_SHARE and not is_reduction(project):
+        width, height = each.prints_mm
+        share = width * height / (project.image.width * project.image.height)
+        if 0 < share < _SMALL_SHARE and not is_reduction(project):
             found.append(
                 Finding(
                     "worth knowing", "carve",
-                    f"{name}: {100 * (1 - each.carving.stays_mm2 / whole):.0f} % of the image is cut away.",
-                    "Saw a smaller block for it, or saw off whole what is empty and keep it.",
+                    f"{name} prints only within {number(width, 0)} × {number(height, 0)} mm.",
+                    "A smaller block would do: saw off whole what is empty, and keep it.",
                 )
             )  # fmt: skip
     return tuple(found)

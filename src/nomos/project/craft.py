@@ -21,7 +21,7 @@ class Craft(Struct, frozen=True, forbid_unknown_fields=True):
     """How blocks are cut.
 
     thickness_mm : of the blocks. curl_mm : how far a block rises from a flat board at its middle or edge.
-    roller_mm, roller_shore : diameter and hardness (Shore A) of the roller.
+    roller_mm, roller_long_mm, roller_shore : diameter, length and hardness (Shore A) of the roller.
     boards : at hand, offcuts among them. saw_mm : the kerf of the saw.
     grip_border : the border around the image is left standing to hold the block by, and masked.
     factor : how much slower cutting went than was said, from the log.
@@ -32,6 +32,7 @@ class Craft(Struct, frozen=True, forbid_unknown_fields=True):
     thickness_mm: float = 3.2
     curl_mm: float = 0.0
     roller_mm: float = 60.0
+    roller_long_mm: float = 100.0
     roller_shore: float = 40.0
     transfer: TransferWay = "turned tracing"
     boards: tuple[Board, ...] = (Board(610.0, 305.0, 20),)
@@ -77,6 +78,7 @@ def check_craft(craft: Craft) -> None:
         (craft.thickness_mm, 1, 60, "mm for the thickness of the block"),
         (craft.curl_mm, 0, 20, "mm for the curl of the block"),
         (craft.roller_mm, 10, 400, "mm for the diameter of the roller"),
+        (craft.roller_long_mm, 10, 1500, "mm for the length of the roller"),
         (craft.roller_shore, 5, 100, "degrees for the hardness of the roller"),
         (craft.saw_mm, 0, 10, "mm for the kerf of the saw"),
         (craft.factor, 0.1, 10, "times as slow"),

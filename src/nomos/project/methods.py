@@ -12,6 +12,12 @@ from nomos.separation.solver import CandidateInk
 
 Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
 METHODS: tuple[Method, ...] = get_args(Method)
+METHOD_WORDS: dict[Method, str] = {
+    "multiblock": "a block for each impression",
+    "reduction": "a reduction from one block",
+    "jigsaw": "a jigsaw, one block sawn into pieces",
+    "twosided": "blocks on both faces of boards",
+}
 
 
 def method_of(project: Project) -> Method:

@@ -1,0 +1,222 @@
+"""The record of an edition as JSON and CSV, the edition statement and colophon, and the process page."""
+
+import csv
+import io
+import textwrap
+from collections.abc import Sequence
+from datetime import date
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.edition import LayerFigures
+from nomos.formats.pdf import MM, new_canvas
+from nomos.project import Project
+from nomos.project.editions import Record
+from nomos.project.keys import carrying_text
+from nomos.project.methods import METHOD_WORDS, method_of
+from nomos.registration import SYSTEM_NAMES
+from nomos.units import number, size_text
+
+_PAGE_MM, _MARGIN_MM = (210.0, 297.0), 22.0
+
+
+def record_json(project: Project, record: Record) -> dict[str, Any]:
+    """The edition in figures."""
+    state = record.state
+    names = [project.block(pull.block).name for pull in project.impressions]
+    return {
+        "title": project.title,
+        "sheets": state.sheets,
+        "layers": [_layer(names, each) for each in record.figures],
+        "good_share": round(record.good, 4),
+        "numbers": [{"sheet": sheet, "number": name} for sheet, name in record.numbers.given],
+        "cancelled": list(record.numbers.cancelled),
+        "short": record.numbers.short,
+        "sheets_by_number": [
+            {
+                "sheet": history.sheet,
+                "pulls": {names[layer]: how for layer, how in sorted(history.layers.items())},
+                "spoiled_at": None if history.spoiled_at is None else names[history.spoiled_at],
+                "reason": history.reason or None,
+                "number": history.number or None,
+            }
+            for history in state.histories.values()
+        ],
+        "remarks": [{"at": each.at, "kind": each.kind, "text": each.text} for each in state.remarks],
+        "readings": [
+            {
+                "block": project.block(project.impression(each.pull).block).name, "day": each.day,
+                "sheet": each.sheet, "dx_mm": each.dx_mm, "dy_mm": each.dy_mm,
+                "rotation_deg": each.rotation_deg,
+            }
+            for each in project.readings
+            if any(pull.id == each.pull for pull in project.impressions)
+        ],
+    }  # fmt: skip
+
+
+def _layer(names: Sequence[str], each: LayerFigures) -> dict[str, Any]:
+    return {
+        "layer": each.layer + 1,
+        "block": names[each.layer],
+        "good": each.good,
+        "spoiled": each.spoiled,
+        "repaired": each.repaired,
+        "reasons": dict(each.reasons),
+        "minutes_a_pull": None if each.minutes_a_pull is None else round(each.minutes_a_pull, 2),
+        "ink_g": each.ink_g,
+    }
+
+
+def record_csv(project: Project, record: Record) -> dict[str, bytes]:
+    """The same as three tables by file name: sheets, pulls and layers."""
+    names = [project.block(pull.block).name for pull in project.impressions]
+    numbers = dict(record.numbers.given)
+    sheets = [("sheet", "number", "spoiled_at", "reason")]
+    sheets += [
+        (
+            str(history.sheet), history.number or numbers.get(history.sheet, ""),
+            "" if history.spoiled_at is None else names[history.spoiled_at], history.reason,
+        )
+        for history in record.state.histories.values()
+    ]  # fmt: skip
+    pulls = [("at", "layer", "block", "sheet", "outcome")]
+    for layer, some in sorted(record.state.pulled.items()):
+        pulls += [(at, str(layer + 1), names[layer], str(sheet), how) for at, sheet, how in some]
+    layers = [("layer", "block", "good", "spoiled", "repaired", "minutes_a_pull", "ink_g")]
+    for each in record.figures:
+        row = _layer(names, each)
+        layers.append(tuple("" if row[key] is None else str(row[key]) for key in layers[0]))  # type: ignore[arg-type] # as wide as its head
+    return {"sheets.csv": _table(sheets), "pulls.csv": _table(pulls), "layers.csv": _table(layers)}
+
+
+def _table(rows: Sequence[Sequence[str]]) -> bytes:
+    text = io.StringIO()
+    csv.writer(text, lineterminator="\n").writerows(rows)
+    return text.getvalue().encode("utf-8")
+
+
+def statement_lines(project: Project, record: Record | None, day: date) -> list[tuple[str, str]]:
+    """What a gallery wants to know, a name and a sentence a line."""
+    plan, paper = project.plan, project.paper
+    inks = list(dict.fromkeys(project.ink(z.ink).name for pull in project.impressions for z in pull.zones))
+    order = ", ".join(project.block(pull.block).name for pull in project.impressions)
+    lines = [
+        ("Title", project.title),
+        ("Image", size_text(project.image.width, project.image.height)),
+        ("Sheet", f"{size_text(paper.width_mm, paper.height_mm)}, {paper.name}"),
+        ("Method", f"{METHOD_WORDS[method_of(project)]}, cut in {project.craft.material}"),
+        ("Blocks", f"{len(project.blocks)}, printed in {len(project.impressions)} pulls: {order}"),
+        ("Inks", ", ".join(inks)),
+        ("Register", SYSTEM_NAMES[project.register.system]),
+        ("Edition", f"{plan.edition} numbered 1/{plan.edition} to {plan.edition}/{plan.edition}"),
+    ]
+    proofs = [f"{plan.artist} artist's proofs (AP)"] if plan.artist else []
+    proofs += [f"{plan.printer} printer's proofs (PP)"] if plan.printer else []
+    proofs += ["one BAT"] if plan.bat else []
+    if proofs:
+        lines.append(("Beside it", ", ".join(proofs)))
+    if record is not None and record.state.started:
+        days = sorted(at[:10] for pulls in record.state.pulled.values() for at, _, _ in pulls)
+        if days:
+            lines.append(("Printed", f"{days[0]} to {days[-1]}"))
+        lines.append(("Cancelled", f"{len(record.numbers.cancelled)} good sheets left over are cancelled"))
+        if record.numbers.short:
+            lines.append(("Still to print", f"{record.numbers.short} of the edition"))
+    lines.append(("Drawing carried", carrying_text(project)))
+    lines.append(("Dated", day.isoformat()))
+    return lines
+
+
+def statement_pdf(project: Project, record: Record | None, day: date) -> bytes:
+    """Edition statement and colophon on one page, with room for signature. Raises nothing of its own."""
+    buffer, canvas = new_canvas(f"{project.title}: edition")
+    width, height = _PAGE_MM
+    canvas.setPageSize((width * MM, height * MM))
+    y = height - _MARGIN_MM
+    canvas.setFont("Lato-Bold", 20)
+    canvas.drawString(_MARGIN_MM * MM, y * MM, project.title)
+    y -= 8
+    canvas.setFont("Lato", 11)
+    canvas.drawString(_MARGIN_MM * MM, y * MM, "Edition statement and colophon")
+    y -= 12
+    for name, text in statement_lines(project, record, day):
+        canvas.setFont("Lato-Bold", 10)
+        canvas.drawString(_MARGIN_MM * MM, y * MM, name)
+        canvas.setFont("Lato", 10)
+        for line in textwrap.wrap(text, 72) or [""]:
+            canvas.drawString((_MARGIN_MM + 38) * MM, y * MM, line)
+            y -= 5.4
+        y -= 1.6
+    y = max(y - 16, 30.0)
+    for label, left in (("Signed", _MARGIN_MM), ("Date", 130.0)):
+        canvas.line(left * MM, y * MM, (left + 60) * MM, y * MM)
+        canvas.drawString(left * MM, (y - 5) * MM, label)
+    canvas.showPage()
+    canvas.save()
+    return buffer.getvalue()
+
+
+Picture = NDArray[np.uint8]
+
+
+def process_page(
+    title: str, stages: Sequence[tuple[str, Picture]], columns: int = 4, tile_px: int = 520
+) -> Picture:
+    """The progressive proofs side by side on one picture, each with its words. (height, width, 3)."""
+    from PIL import Image, ImageDraw, ImageFont
+
+    from nomos import typeface
+
+    rows = -(-len(stages) // columns)
+    tall = round(max(picture.shape[0] / picture.shape[1] for _, picture in stages) * tile_px)
+    gap, words, head = 36, 64, 110
+    page = Image.new(
+        "RGB", (columns * tile_px + (columns + 1) * gap, head + rows * (tall + words + gap) + gap), "#f4f4f4"
+    )
+    pen = ImageDraw.Draw(page)
+    large = ImageFont.truetype(str(typeface.BOLD), 46)
+    small = ImageFont.truetype(str(typeface.REGULAR), 26)
+    pen.text((gap, 34), title, fill="#1c1c1c", font=large)
+    for place, (text, picture) in enumerate(stages):
+        x = gap + (place % columns) * (tile_px + gap)
+        y = head + (place // columns) * (tall + words + gap)
+        size = tile_px, round(picture.shape[0] * tile_px / picture.shape[1])
+        page.paste(Image.fromarray(picture).resize(size, Image.Resampling.LANCZOS), (x, y))
+        pen.text((x, y + size[1] + 12), text, fill="#1c1c1c", font=small)
+    return np.asarray(page)
+
+
+def process_pdf(title: str, page: Picture) -> bytes:
+    """The process page as a PDF, A4 on its side, for pupils and collectors."""
+    from reportlab.lib.utils import ImageReader
+
+    buffer, canvas = new_canvas(f"{title}: how it was printed")
+    width, height = _PAGE_MM[1], _PAGE_MM[0]
+    canvas.setPageSize((width * MM, height * MM))
+    from PIL import Image
+
+    picture = io.BytesIO()
+    Image.fromarray(page).save(picture, "PNG")
+    picture.seek(0)
+    scale = min((width - 20) / page.shape[1], (height - 20) / page.shape[0])
+    wide, tall = page.shape[1] * scale, page.shape[0] * scale
+    left, low = (width - wide) / 2, (height - tall) / 2
+    canvas.drawImage(ImageReader(picture), left * MM, low * MM, wide * MM, tall * MM)
+    canvas.showPage()
+    canvas.save()
+    return buffer.getvalue()
+
+
+def stage_words(project: Project, pull: int) -> str:
+    """What stands under a progressive proof: "3 Dusk mauve"; 0 is the bare paper."""
+    if pull == 0:
+        return "Bare paper"
+    return f"{pull} {project.block(project.impressions[pull - 1].block).name}"
+
+
+def amount_text(amount: float, unit: str) -> str:
+    """An amount to buy."""
+    return f"{number(amount, 0)} {unit}"
