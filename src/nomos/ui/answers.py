@@ -1,4 +1,4 @@
-"""The column at the right: the five stations, each imported, made and wired when it is first shown."""
+"""The column at the right: the stations, each imported, made and wired when it is first shown."""
 
 from dataclasses import replace
 from datetime import date
@@ -16,6 +16,7 @@ from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
+from nomos.ui.views.craft import carve_view, carving_overlay, record_view, sheets_view
 from nomos.ui.views.inks import mix_view, see_view, stack_view
 from nomos.ui.views.inks import proof_view as learnt_view
 from nomos.ui.views.meeting import (
@@ -34,6 +35,7 @@ from nomos.ui.views.sheet import Overlay
 
 if TYPE_CHECKING:
     from nomos.ui.stations.blocks import BlocksStation
+    from nomos.ui.stations.carve import CarveStation
     from nomos.ui.stations.design import DesignStation
     from nomos.ui.stations.fewer import FewerPart
     from nomos.ui.stations.hand import HandPart
@@ -42,6 +44,7 @@ if TYPE_CHECKING:
     from nomos.ui.stations.method import MethodPart
     from nomos.ui.stations.order import OrderStation
     from nomos.ui.stations.register import RegisterStation
+    from nomos.ui.stations.sheets import SheetsStation
 
 _CARD_PICTURE = 66
 _PLAN_NOTE = (
@@ -87,9 +90,17 @@ class AnswersColumn(QStackedWidget):
         elif state.station == "order":
             shown = self.order
             self._show_order(project, proof, notes)
-        else:
+        elif state.station == "register":
             shown = self.register
             self._show_register(project, proof, notes)
+        elif state.station == "carve":
+            shown = self.carve
+            carved = self._hand.crafter.carved_of(project)
+            self.carve.show_view(carve_view(project, carved, state.pull), self._hand.crafter.marked)
+        else:
+            shown = self.sheets
+            record = self._hand.bencher.record()
+            self.sheets.show_view(sheets_view(project, proof, record), record_view(project, record))
         self.setCurrentWidget(shown)
 
     def _show_register(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
@@ -120,6 +131,8 @@ class AnswersColumn(QStackedWidget):
     def laid_over(self, project: Project) -> Overlay | None:
         """What the present station lays over the sheet."""
         state, registrar = self._hand.state, self._hand.registrar
+        if state.station == "carve" and state.shown == "cut":
+            return carving_overlay(project, self._hand.crafter.carved_of(project), state.pull)
         if state.station != "register":
             return None
         if state.shown == "apart":
@@ -137,6 +150,13 @@ class AnswersColumn(QStackedWidget):
             self._turn_register(self.register.part)
         else:
             self._hand.registrar.look_at_flashes(False)
+        self._hand.crafter.look(station in ("carve", "bench"))
+        if station == "carve":
+            self._turn_carve(self.carve.part)
+
+    def _turn_carve(self, part: str) -> None:
+        """The carving map stands on the sheet; at the transfer the block as it then looks."""
+        self._hand.show("carved" if part == "transfer" else "cut")
 
     def _turn_register(self, part: str) -> None:
         """The sheet follows the part of the Register station that is in sight."""
@@ -342,6 +362,45 @@ class AnswersColumn(QStackedWidget):
         made.days.file_asked.connect(orderer.write_calendar)
         made.days.air_asked.connect(orderer.read_air)
         made.sitting.rollers_asked.connect(orderer.set_rollers)
+        self.addWidget(made)
+        return made
+
+    @cached_property
+    def carve(self) -> "CarveStation":
+        """How is it cut?"""
+        from nomos.ui.stations.carve import CarveStation
+
+        made, hand = CarveStation(), self._hand
+        crafter = hand.crafter
+        made.pull_chosen.connect(hand.choose_pull)
+        made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
+        made.part_shown.connect(self._turn_carve)
+        made.marked_asked.connect(self._mark)
+        made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
+        made.saw_asked.connect(crafter.cut_boards)
+        made.told.connect(hand.told)
+        made.findings.show_asked.connect(self.show_asked)
+        self.addWidget(made)
+        return made
+
+    def _mark(self, marked: str) -> None:
+        crafter, hand = self._hand.crafter, self._hand
+        crafter.mark(marked)
+        hand.mark(crafter.marked)
+
+    @cached_property
+    def sheets(self) -> "SheetsStation":
+        """How many sheets?"""
+        from nomos.ui.stations.sheets import SheetsStation
+
+        made, hand = SheetsStation(), self._hand
+        crafter, bencher = hand.crafter, hand.bencher
+        made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
+        made.plan_asked.connect(crafter.plan_sheets)
+        made.part_shown.connect(hand.look_again)
+        made.chosen_asked.connect(bencher.choose)
+        made.number_asked.connect(bencher.number_all)
+        made.write_asked.connect(lambda: crafter.write_record(bencher.record()))
         self.addWidget(made)
         return made
 

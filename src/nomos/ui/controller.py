@@ -23,6 +23,8 @@ from nomos.project.separating import with_plan
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings
 from nomos.separation.touch import Touch
+from nomos.ui.bencher import Bencher
+from nomos.ui.crafter import Crafter
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
@@ -56,11 +58,14 @@ class Controller(QObject):
         inkroom: InkRoom,
         orderer: Orderer,
         registrar: Registrar,
+        crafter: Crafter,
+        bencher: Bencher,
     ) -> None:
         super().__init__()
         self.document, self.keeper, self.files = document, keeper, files
         self.planner, self.hands, self.ways, self.inkroom = planner, hands, ways, inkroom
         self.orderer, self.registrar = orderer, registrar
+        self.crafter, self.bencher = crafter, bencher
         self.state = UiState()
         self._handle: tuple[int, Misregister] | None = None
         document.changed.connect(self._project_changed)
@@ -77,6 +82,10 @@ class Controller(QObject):
         orderer.changed.connect(self.shown)
         registrar.told.connect(self.told)
         registrar.changed.connect(self.shown)
+        for helper in (crafter, bencher):
+            helper.told.connect(self.told)
+            helper.changed.connect(self.shown)
+        bencher.scan_asked.connect(registrar.scan_demo)
         inkroom.told.connect(self.told)
         inkroom.changed.connect(self.shown)
         inkroom.card_opened.connect(lambda: self.show("card"))

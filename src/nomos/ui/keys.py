@@ -16,6 +16,9 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("station 3", ("3",), "Inks"),
     ("station 4", ("4",), "Order"),
     ("station 5", ("5",), "Register"),
+    ("station 6", ("6",), "Carve"),
+    ("station 7", ("7",), "Sheets"),
+    ("station 8", ("8",), "Bench"),
     ("earlier", (",",), "The sheet one pull earlier"),
     ("later", (".",), "The sheet one pull later"),
     ("whole", ("W",), "Whole sheet"),
@@ -39,6 +42,7 @@ _IN_PLACE: tuple[tuple[str, str], ...] = (
     ("Ctrl+↑ ↓", "On the ladder: print it earlier or later"),
     ("← →", "Along a strip of patches, the stations, or the sheet"),
     ("Page ↑ ↓", "Along a strip of patches, ten steps"),
+    ("Space X R", "At the bench: good, spoiled, repaired; Backspace takes back"),
 )
 
 

@@ -14,7 +14,9 @@ from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
 from nomos.ui import rescue, theme
+from nomos.ui.bencher import Bencher
 from nomos.ui.controller import Controller
+from nomos.ui.crafter import Crafter
 from nomos.ui.document import Document
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
@@ -58,7 +60,10 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     orderer = Orderer(document, runner, keeper, dialogs)
     inkroom = InkRoom(document, runner, keeper, dialogs)
     registrar = Registrar(document, runner, keeper, dialogs)
-    controller = Controller(document, keeper, files, planner, hands, ways, inkroom, orderer, registrar)
+    crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
+    controller = Controller(
+        document, keeper, files, planner, hands, ways, inkroom, orderer, registrar, crafter, bencher
+    )
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

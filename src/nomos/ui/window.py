@@ -1,6 +1,7 @@
 """The one window: ladder, stations, sheet and answers, each rendered from its view state."""
 
 from collections.abc import Callable
+from datetime import datetime
 from functools import partial
 from pathlib import Path
 
@@ -15,11 +16,13 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.project import Project, Station
+from nomos.project import Project, Proof, Station
 from nomos.project.registering import plan_of_system
 from nomos.ui import keys, theme
 from nomos.ui.answers import AnswersColumn
 from nomos.ui.bench import BenchRow
+from nomos.ui.bencher import GUIDE
+from nomos.ui.benchscreen import BenchScreen
 from nomos.ui.controller import Controller
 from nomos.ui.foot import FootLine
 from nomos.ui.jobs import JobRunner
@@ -28,6 +31,7 @@ from nomos.ui.notice import Notice
 from nomos.ui.sheet import SheetView
 from nomos.ui.strip import StationStrip
 from nomos.ui.views import frame
+from nomos.ui.views.bench import bench_view
 from nomos.ui.views.sheet import place_text, sheet_content
 from nomos.ui.views.state import STATIONS
 from nomos.ui.welcome import Welcome
@@ -47,7 +51,7 @@ class Window(QMainWindow):
             StationStrip(), PullLadder(), SheetView(), FootLine(),
         )  # fmt: skip
         self.notice, self.bench, self.welcome = Notice(), BenchRow(), Welcome()
-        self.answers = AnswersColumn(controller)
+        self.answers, self.bench_screen = AnswersColumn(controller), BenchScreen()
         self._place: tuple[float, float] | None = None
         self._build()
         self._connect()
@@ -69,6 +73,7 @@ class Window(QMainWindow):
         self.middle = QStackedWidget()
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
+        self.middle.addWidget(self.bench_screen)
         centre = _column(self.notice, self.middle, self.bench)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
@@ -114,6 +119,7 @@ class Window(QMainWindow):
         self.answers.show_asked.connect(self.sheet.look_at)
         self.answers.touch_asked.connect(self.sheet.set_touch)
         self.sheet.touched.connect(hand.touch)
+        self._wire_bench()
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
@@ -144,13 +150,18 @@ class Window(QMainWindow):
         self.strip.render_tabs(frame.station_tabs(project, proof, state))
         pictures = self.ladder.picture_height()
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
-        self.middle.setCurrentWidget(self.welcome if project is None else self.sheet)
+        at_bench = project is not None and state.station == "bench" and bool(project.impressions)
+        shown = self.bench_screen if at_bench else self.sheet
+        self.middle.setCurrentWidget(self.welcome if project is None else shown)
+        self.ladder_area.setVisible(not at_bench)
         sketch, card = hand.files.sketch, hand.inkroom.card
         over = self.answers.laid_over(project) if project else None
         content = sheet_content(project, proof, state, sketch, card, over) if project else None
         self.sheet.show_content(content)
-        self.answers.setVisible(project is not None)
-        if project is not None:
+        self.answers.setVisible(project is not None and not at_bench)
+        if at_bench and project is not None:
+            self._show_bench(project, proof if proof and proof.project is project else None)
+        elif project is not None:
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
             self.answers.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack
@@ -163,6 +174,31 @@ class Window(QMainWindow):
         )
         self._point(self._place)
         self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
+
+    def _show_bench(self, project: Project, proof: Proof | None) -> None:
+        bencher = self.controller.bencher
+        state = bencher.state()
+        if state is None:
+            return
+        guide = GUIDE[bencher.guide] if bencher.guide is not None else ""
+        carved = self.controller.crafter.carved_of(project)
+        view = bench_view(
+            project, proof, state, carved, datetime.now(),
+            asking=bencher.asking_reason, guide=guide, tall=theme.scaled(320),
+        )  # fmt: skip
+        self.bench_screen.show_view(view)
+
+    def _wire_bench(self) -> None:
+        screen, bencher = self.bench_screen, self.controller.bencher
+        screen.good.connect(lambda: bencher.pull("good"))
+        screen.spoiled.connect(bencher.ask_reason)
+        screen.reason_given.connect(bencher.spoil)
+        screen.never_mind.connect(lambda: bencher.ask_reason(False))
+        screen.repaired.connect(lambda: bencher.pull("repaired"))
+        screen.taken_back.connect(bencher.take_back)
+        screen.begun.connect(lambda: bencher.begin_layer())
+        screen.guide_asked.connect(bencher.begin_guide)
+        screen.guided_on.connect(bencher.guide_on)
 
     def _point(self, place: tuple[float, float] | None) -> None:
         self._place = place
@@ -177,6 +213,8 @@ class Window(QMainWindow):
     def _go_to(self, station: Station) -> None:
         self.controller.go_to(station)
         self.answers.come_to(station)
+        if station == "bench":
+            self.bench_screen.setFocus()
 
     def _show_progress(self, slot: str, fraction: float, message: str) -> None:
         if slot in _SAID:
@@ -191,7 +229,19 @@ class Window(QMainWindow):
 
     def _stop(self) -> None:
         """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in ("design", "plans", "packet", "simplify", "mix", "learn", "orders"):
+        for slot in (
+            "design",
+            "plans",
+            "packet",
+            "simplify",
+            "mix",
+            "learn",
+            "orders",
+            "flash",
+            "scan",
+            "exercise",
+            "carve",
+        ):
             self.runner.cancel(slot)
 
     def _turn_loupe(self) -> None:
@@ -236,6 +286,10 @@ _SAID = {
     "mix": "finding recipes",
     "orders": "looking for orders",
     "learn": "reading the proof",
+    "flash": "printing plausible sheets",
+    "scan": "reading the scan",
+    "exercise": "making a proof to read",
+    "carve": "planning the cutting",
 }
 
 _HINTS: dict[Station, str] = {
@@ -244,6 +298,9 @@ _HINTS: dict[Station, str] = {
     "inks": "Choose an ink, then drag along a strip: the print answers at once.",
     "order": "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.",
     "register": "Drag the ring on the sheet to put the chosen block out of register.",
+    "carve": "The block face up, mirrored: the letters are the tools at the right, dark stays.",
+    "sheets": "Set the edition: the sheets to start with follow.",
+    "bench": "Space: good. X: spoiled. R: repaired. Backspace takes the last one back.",
 }
 
 

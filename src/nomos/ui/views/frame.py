@@ -7,8 +7,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
+from nomos.errors import BadInput
 from nomos.order.calendar import plan_days
 from nomos.project import Project, Proof, Station, sheet_labs
+from nomos.project.editions import sheets_of
 from nomos.project.edits import between_pulls
 from nomos.project.ordering import runs_of
 from nomos.project.reduction import is_reduction
@@ -28,6 +30,9 @@ STATION_NAMES: dict[Station, str] = {
     "inks": "Inks",
     "order": "Order",
     "register": "Register",
+    "carve": "Carve",
+    "sheets": "Sheets",
+    "bench": "Bench",
 }
 
 
@@ -73,7 +78,17 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
         "order": f"{pulls} pull{'s' if pulls != 1 else ''}, {days} day{'s' if days != 1 else ''}",
         "register": register,
+        "carve": f"{project.craft.material}, {len(project.craft.tools)} tools",
+        "sheets": _sheets(project),
+        "bench": "one sheet at a time",
     }
+
+
+def _sheets(project: Project) -> str:
+    try:
+        return f"start with {sheets_of(project).start_sheets}"
+    except BadInput:
+        return "too few survive"
 
 
 def _register(project: Project) -> str:

@@ -19,9 +19,10 @@ Shown = Literal[
     "card",
     "apart",
     "exercise",
+    "cut",
 ]
 # Views of the wood itself, face up: the mirror image of the print.
-MIRRORED = ("carved", "pieces")
+MIRRORED = ("carved", "pieces", "cut")
 Marked = Literal["stays", "goes"]
 STATIONS: tuple[Station, ...] = get_args(Station)
 
@@ -38,8 +39,8 @@ class UiState:
     paper_chosen : at the inks, the paper itself is in hand.
     shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
-        runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, or a
-        proof to practise on.
+        runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, a
+        proof to practise on, or the carving map of a block.
     marked : on the carved block, what stays or what goes.
     """
 

@@ -1,0 +1,58 @@
+"""What practice asks for at the right pull: said once, when it is due."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+# How often, in pulls; common practice says that it is done, how often is chosen by us.
+WIPE_GROUND, WIPE_LINES, DAMP_AGAIN, CHECK_REGISTER = 5, 8, 6, 10
+
+
+@dataclass(frozen=True)
+class LayerWork:
+    """What decides what has to be remembered at a layer.
+
+    pulls : how many it will have. sacrifice : a known bad sheet goes first.
+    chatter : cleared ground that the roller reaches. fine : fine lines on the block.
+    extended : share of extender in the ink. damp : on damp paper. key_of_state : a state was cut for it.
+    """
+
+    pulls: int
+    sacrifice: bool
+    chatter: bool
+    fine: bool
+    extended: float
+    damp: bool
+    after_cutting: bool = False
+
+
+def reminders(work: LayerWork, done: int) -> tuple[str, ...]:
+    """What is due before the next pull, the most pressing first. done : pulls of this layer so far."""
+    said = []
+    if done == 0:
+        if work.after_cutting:
+            said.append("Brush every chip out of the new cuts, and check that the block is dry.")
+        said.append(
+            "Bad sheet first: the first pull of a layer is poor."
+            if work.sacrifice
+            else "Pull on newsprint first: the first pull of a layer is poor."
+        )
+    if done == 1:
+        said.append("Hold this sheet against the plan: colour, register, dirt.")
+    if done > 1 and done % CHECK_REGISTER == 0:
+        said.append("Check register against the first good sheet.")
+    if done and done == work.pulls // 2 and work.pulls >= 6:
+        said.append("Half way: scrape the slab down and roll out afresh.")
+    if work.chatter and done and done % WIPE_GROUND == 0:
+        said.append("Wipe the cleared ground.")
+    if work.fine and work.extended > 0.3 and done and done % WIPE_LINES == 0:
+        said.append("Wipe the fine lines: extender builds up beside them.")
+    if work.damp and done and done % DAMP_AGAIN == 0:
+        said.append("Damp the block and the pack again.")
+    return tuple(said)
+
+
+def next_after(layer_names: Sequence[str], layer: int, between: str) -> str:
+    """What comes when the layer is done. between : drying and cleaning before the next."""
+    if layer + 1 >= len(layer_names):
+        return "Then let them dry, press them flat, choose and number them."
+    return f"Then: {between}; next {layer_names[layer + 1]}."

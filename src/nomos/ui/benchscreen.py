@@ -1,0 +1,180 @@
+"""The bench: large, few words, one key or click for each event, readable at two metres."""
+
+from PyQt6.QtCore import QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QFont, QKeyEvent, QPainter, QPaintEvent, QPixmap
+from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+
+from nomos.ui import theme
+from nomos.ui.sheet import image_of
+from nomos.ui.views.bench import BenchView
+
+# Type in pixels: what is read from two metres, and what is read close by.
+_HUGE, _LARGE, _TEXT = 84, 40, 28
+_BUTTON_PX = 84
+
+
+def _words(size: int, *, bold: bool = False) -> QLabel:
+    made = QLabel()
+    made.setWordWrap(True)
+    made.setTextFormat(Qt.TextFormat.PlainText)
+    made.setFont(theme.font(size, QFont.Weight.Bold if bold else QFont.Weight.Normal))
+    return made
+
+
+def _large_button(text: str) -> QPushButton:
+    made = QPushButton(text)
+    made.setFont(theme.font(_TEXT, QFont.Weight.DemiBold))
+    made.setMinimumHeight(theme.scaled(_BUTTON_PX))
+    made.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+    made.setAutoDefault(False)
+    return made
+
+
+class BenchScreen(QWidget):
+    """One sheet after the other."""
+
+    good = pyqtSignal()
+    spoiled = pyqtSignal()
+    reason_given = pyqtSignal(int)
+    repaired = pyqtSignal()
+    taken_back = pyqtSignal()
+    begun = pyqtSignal()
+    guide_asked = pyqtSignal()
+    guided_on = pyqtSignal()
+    never_mind = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setAccessibleName("Bench")
+        self._asking, self._swatch = False, ""
+        column = QVBoxLayout(self)
+        side = theme.scaled(28)
+        column.setContentsMargins(side + theme.scaled(28), theme.scaled(16), side, theme.scaled(16))
+        column.setSpacing(theme.scaled(6))
+        self.title, self.sheet = _words(_LARGE, bold=True), _words(_HUGE, bold=True)
+        self.quiet, self.lines = _words(_TEXT), _words(_TEXT)
+        self.reminder, self.tally, self.after = _words(_TEXT, bold=True), _words(_TEXT), _words(_TEXT)
+        head = QHBoxLayout()
+        head.addWidget(self.sheet, 2)
+        head.addWidget(self.quiet, 3, Qt.AlignmentFlag.AlignBottom)
+        column.addWidget(self.title)
+        column.addLayout(head)
+        self.picture = QLabel()
+        self.picture.setAccessibleName("The sheet after this pull")
+        self.picture.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
+        middle = QHBoxLayout()
+        said = QVBoxLayout()
+        for part in (self.reminder, self.lines):
+            said.addWidget(part)
+        said.addStretch(1)
+        middle.addLayout(said, 3)
+        middle.addWidget(self.picture, 1)
+        column.addLayout(middle, 1)
+        self.buttons = {
+            "good": _large_button("Good\nSpace"), "spoiled": _large_button("Spoiled\nX"),
+            "repaired": _large_button("Repaired\nR"), "back": _large_button("Take back\nBackspace"),
+        }  # fmt: skip
+        self._row = QWidget()
+        row = QHBoxLayout(self._row)
+        row.setContentsMargins(0, 0, 0, 0)
+        for made in self.buttons.values():
+            row.addWidget(made)
+        self.reasons = [_large_button("") for _ in range(8)]
+        self._reason_grid = QWidget()
+        grid = QGridLayout(self._reason_grid)
+        grid.setContentsMargins(0, 0, 0, 0)
+        for place, made in enumerate(self.reasons):
+            grid.addWidget(made, place // 4, place % 4)
+            made.clicked.connect(lambda _checked, place=place: self.reason_given.emit(place))
+        self.reasons[7].setText("Not spoiled\nEsc")
+        self.reasons[7].clicked.disconnect()
+        self.reasons[7].clicked.connect(self.never_mind)
+        self.begin, self.guide = _large_button(""), _large_button("")
+        column.addWidget(self.begin)
+        column.addWidget(self._row)
+        column.addWidget(self._reason_grid)
+        column.addWidget(self.tally)
+        column.addWidget(self.after)
+        column.addWidget(self.guide)
+        self.buttons["good"].clicked.connect(self.good)
+        self.buttons["spoiled"].clicked.connect(self.spoiled)
+        self.buttons["repaired"].clicked.connect(self.repaired)
+        self.buttons["back"].clicked.connect(self.taken_back)
+        self.begin.clicked.connect(self.begun)
+        self.guide.clicked.connect(self._guide)
+        self._guiding = False
+
+    def minimumSizeHint(self) -> QSize:
+        # The window decides how large it is: what has no room is cut off below, not grown for.
+        return QSize(theme.scaled(480), theme.scaled(320))
+
+    def _guide(self) -> None:
+        (self.guided_on if self._guiding else self.guide_asked).emit()
+
+    def show_view(self, view: BenchView) -> None:
+        """Show what is next."""
+        self._asking, self._swatch = bool(view.reasons), view.swatch
+        self._guiding = bool(view.guide)
+        for part, text in (
+            (self.title, view.title), (self.sheet, view.sheet), (self.quiet, view.quiet),
+            (self.lines, "\n".join(view.lines)), (self.tally, view.tally),
+            (self.reminder, "\n".join(f"→ {each}" for each in view.reminders[:2])),
+            (self.after, " ".join(part for part in (view.timer, view.after) if part)),
+        ):  # fmt: skip
+            part.setText(text)
+            part.setVisible(bool(text))
+        self._show_picture(view)
+        if self._asking:
+            # Room for the reasons: what is known by now steps back.
+            self.lines.setVisible(False)
+            self.after.setVisible(False)
+        self.begin.setText(f"{view.begin}\nEnter")
+        self.begin.setVisible(bool(view.begin) and not self._asking)
+        self._row.setVisible(view.can_pull and not self._asking)
+        self._reason_grid.setVisible(self._asking)
+        for place, made in enumerate(self.reasons[:7]):
+            if place < len(view.reasons):
+                made.setText(f"{view.reasons[place].capitalize()}\n{place + 1}")
+        self.guide.setText(f"{view.guide}\nG" if view.guide else "Try it with simulated devices\nG")
+        self.guide.setVisible((self._guiding or not view.can_pull) and not self._asking)
+        self.update()
+
+    def _show_picture(self, view: BenchView) -> None:
+        """The sheet as it should look after this pull."""
+        shown = view.picture is not None and not view.reasons
+        if view.picture is not None:
+            self.picture.setPixmap(QPixmap.fromImage(image_of(view.picture, 1.0)))
+        self.picture.setVisible(shown)
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        painter, tone = QPainter(self), theme.tones()
+        painter.fillRect(self.rect(), QColor(tone.ladder))
+        if self._swatch:
+            painter.fillRect(0, 0, theme.scaled(28), self.height(), QColor(self._swatch))
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        assert event is not None
+        key = event.key()
+        if self._asking:
+            place = key - Qt.Key.Key_1
+            if 0 <= place < 7:
+                self.reason_given.emit(place)
+            elif key == Qt.Key.Key_Escape:
+                self.never_mind.emit()
+            return
+        pulling, beginning = self._row.isVisible(), self.begin.isVisible()
+        if key == Qt.Key.Key_Space and pulling:
+            self.good.emit()
+        elif key == Qt.Key.Key_X and pulling:
+            self.spoiled.emit()
+        elif key == Qt.Key.Key_R and pulling:
+            self.repaired.emit()
+        elif key == Qt.Key.Key_Backspace:
+            self.taken_back.emit()
+        elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and beginning:
+            self.begun.emit()
+        elif key == Qt.Key.Key_G and self.guide.isVisible():
+            self._guide()
+        else:
+            super().keyPressEvent(event)

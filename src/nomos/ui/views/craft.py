@@ -1,0 +1,303 @@
+"""The answers of the Carve and Sheets stations."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.carving import FACTS, TRANSFERS, Tool
+from nomos.carving.nesting import CuttingPlan
+from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
+from nomos.carving.zones import TOO_NARROW
+from nomos.colour import lab_to_hex
+from nomos.edition.sheets import BuyingLine
+from nomos.errors import BadInput
+from nomos.project import Project, Proof
+from nomos.project.carvings import CarvedBlock, boards_plan, carving_findings, hours_of
+from nomos.project.craft import Craft, EditionPlan
+from nomos.project.editions import Record, all_sheets, buying_list, sheets_of
+from nomos.proof import mips
+from nomos.ui.views.raster import Raster
+from nomos.ui.views.rows import Note, Row
+from nomos.ui.views.sheet import Overlay
+from nomos.units import number, size_text
+
+# Zones of the carving map on wood: what stays dark, each wider tool paler; red-brown where no tool gets in.
+_STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)
+_NEAR_LAB, _FAR_LAB = np.array((62.0, 8.0, 26.0)), np.array((92.0, 2.0, 14.0))
+_LETTERS = "ABCDEFGHIJKL"
+_MOST_LETTERS = 2
+
+
+@dataclass(frozen=True)
+class CarveView:
+    """How is it cut?"""
+
+    rows: tuple[Row, ...]
+    chosen: str | None
+    total: str
+    tools: tuple[tuple[str, str], ...]
+    notes: tuple[Note, ...]
+    craft: Craft
+    holds: str
+    transfer_steps: str
+    transfer_shows: str
+    caution: str
+    boards: CuttingPlan | None
+    boards_text: str
+    compare: str
+
+
+def carve_view(
+    project: Project,
+    carved: Sequence[CarvedBlock],
+    pull: str | None,
+    others: Sequence[tuple[str, float]] = (),
+) -> CarveView:
+    """The Carve station. carved : none while it is worked out. others : hours of other plans, to compare."""
+    by_block = {each.block: each for each in carved}
+    rows = []
+    seen: set[str] = set()
+    for impression in project.impressions:
+        if impression.block in seen:
+            continue
+        seen.add(impression.block)
+        found = by_block.get(impression.block)
+        hours = f"{number(found.effort.hours)} h" if found else "…"
+        ink = project.ink(impression.zones[0].ink)
+        name = project.block(impression.block).name
+        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), name, hours))
+    own = by_block.get(project.impression(pull).block) if pull else None
+    craft, facts = project.craft, FACTS[project.craft.material]
+    transfer = TRANSFERS[craft.transfer]
+    boards, said = None, ""
+    try:
+        boards = boards_plan(project)
+        said = _boards_text(boards)
+    except BadInput as error:
+        said = str(error)
+    total = f"{number(hours_of(tuple(carved)))} h of cutting in all" if carved else "Working out the cutting…"
+    return CarveView(
+        tuple(rows), pull, total, _tool_rows(own) if own else (),
+        tuple(
+            Note(f.weight, f.text, f.remedy, f.place_mm) for f in carving_findings(project, tuple(carved))
+            if _belongs(project, f.text, own)
+        ),
+        craft,
+        f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm and channels of "
+        f"{number(facts.channel_mm, 2)} mm.",
+        transfer.steps, transfer.block_shows,
+        f"{KNIFE_CAUTION} {SOLVENT_CAUTION}" if craft.transfer == "toner" else KNIFE_CAUTION,
+        boards, said,
+        "; ".join(f"{name}: {number(hours)} h" for name, hours in others),
+    )  # fmt: skip
+
+
+def _belongs(project: Project, text: str, own: CarvedBlock | None) -> bool:
+    """Whether a finding is of the chosen block, or of all."""
+    named = [block.id for block in project.blocks if text.startswith(block.name)]
+    return own is None or not named or own.block in named
+
+
+def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
+    carving = own.carving
+    hours = {name: took for name, _, took in own.effort.by_tool}
+    rows = [
+        (
+            "Outlines, first",
+            f"{number(carving.outline_mm / 10, 0)} cm, {number(own.effort.outline_h * 60, 0)} min",
+        )
+    ]
+    for letter, tool, area in zip(_LETTERS, carving.tools, carving.areas_mm2, strict=False):
+        took = f", {number(hours[tool.name] * 60, 0)} min" if tool.name in hours else ""
+        rows.append((f"{letter}  {tool.name}", f"{number(area / 100)} cm²{took}"))
+    if carving.narrow_mm2 > 0.5:
+        rows.append(("Too narrow for all", f"{number(carving.narrow_mm2)} mm²"))
+    rows.append(("Deepest", f"{number(float(carving.depth_mm.max(initial=0.0)))} mm"))
+    return tuple(rows)
+
+
+def _boards_text(plan: CuttingPlan) -> str:
+    said = []
+    for cut in plan.boards:
+        names = ", ".join(block.name for block in cut.blocks)
+        rest = f"; left over {size_text(cut.offcuts[0].width, cut.offcuts[0].height)}" if cut.offcuts else ""
+        said.append(f"{size_text(cut.board.width_mm, cut.board.height_mm)}: {names}{rest}.")
+    cost = f" They cost {plan.cost:.2f}." if plan.cost else ""
+    return "\n".join([*said, f"{100 * plan.waste:.0f} % is waste.{cost}"])
+
+
+def carving_overlay(project: Project, carved: Sequence[CarvedBlock], pull: str | None) -> Overlay | None:
+    """The carving map of the chosen block, face up: mirrored, zones lettered."""
+    block = project.impression(pull).block if pull else None
+    own = next((each for each in carved if each.block == block), None)
+    if own is None:
+        return None
+    return Overlay(words=_letters(project, own), raster=_zone_raster(project, own))
+
+
+_kept: dict[int, tuple[CarvedBlock, Raster]] = {}
+
+
+def _zone_raster(project: Project, own: CarvedBlock) -> Raster:
+    kept = _kept.get(id(own))
+    if kept is None or kept[0] is not own:
+        _kept.clear()
+        carving = own.carving
+        page = carving.zones.copy()
+        narrow, chatter = len(carving.tools) + 1, len(carving.tools) + 2
+        page[carving.zones == TOO_NARROW] = narrow
+        page[carving.chatter] = chatter
+        count = max(len(carving.tools) - 1, 1)
+        labs = [np.array(_STAYS_LAB)]
+        labs += [_NEAR_LAB + (_FAR_LAB - _NEAR_LAB) * n / count for n in range(len(carving.tools))]
+        labs += [np.array(_NARROW_LAB), np.array(_CHATTER_LAB)]
+        page = np.ascontiguousarray(page[:, ::-1])
+        pad = (page.shape[1] / carving.px_per_mm - project.image.width) / 2
+        left = project.paper.width_mm - project.image.right - pad
+        raster = Raster(mips(page), np.array(labs), carving.px_per_mm, left, project.image.top - pad)
+        kept = _kept[id(own)] = (own, raster)
+    return kept[1]
+
+
+def _letters(project: Project, own: CarvedBlock) -> tuple[tuple[float, float, str], ...]:
+    import cv2
+
+    carving, raster = own.carving, _zone_raster(project, own)
+    found = []
+    pages = [(carving.zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
+    for page, word in [*pages, (carving.chatter, "roller reaches")]:
+        left = np.ascontiguousarray(page[::2, ::2].astype(np.uint8))
+        for _ in range(_MOST_LETTERS if len(word) == 1 else 1):
+            depth = cv2.distanceTransform(np.pad(left, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
+            y, x = np.unravel_index(int(depth.argmax()), depth.shape)
+            if depth[y, x] < 1.5 * carving.px_per_mm:
+                break
+            at_x = (carving.zones.shape[1] - 2 * float(x)) / carving.px_per_mm
+            below = 6.0 if len(word) > 1 else 0.0
+            found.append(
+                (raster.left_mm + at_x, raster.top_mm + 2 * float(y) / carving.px_per_mm + below, word)
+            )
+            cv2.circle(left, (int(x), int(y)), int(15 * carving.px_per_mm), 0, -1)
+    return tuple(found)
+
+
+def tools_text(tools: Sequence[Tool]) -> str:
+    """The set of tools as it is typed: "v 1, u 2, u 5, flat 10"."""
+    return ", ".join(f"{tool.kind} {tool.width_mm:g}" for tool in tools)
+
+
+def read_tools(text: str) -> tuple[Tool, ...]:
+    """Tools from what was typed. Raises BadInput."""
+    found = []
+    for part in text.replace(";", ",").split(","):
+        words = part.split()
+        if not words:
+            continue
+        try:
+            kind, width = words[0].lower(), float(words[1])
+        except (IndexError, ValueError):
+            raise BadInput(f"'{part.strip()}' is no tool: write a kind and a width in mm, as u 3.") from None
+        if kind not in ("knife", "v", "u", "flat"):
+            raise BadInput(f"'{words[0]}' is no kind of tool: knife, v, u or flat.")
+        found.append(Tool(kind, width))  # type: ignore[arg-type] # checked just above
+    return tuple(found)
+
+
+@dataclass(frozen=True)
+class SheetsView:
+    """How many sheets?"""
+
+    plan: EditionPlan
+    answer: str
+    figures: tuple[tuple[str, str], ...]
+    curve: tuple[tuple[int, float], ...]
+    start: int
+    planned: bool
+    buy: tuple[tuple[str, str], ...]
+    cost: str
+    learnt: str
+    learnt_good: float | None
+
+
+def sheets_view(project: Project, proof: Proof | None, record: Record | None) -> SheetsView:
+    """The Sheets station. record : of what has been printed already."""
+    plan = project.plan
+    learnt, good = "", None
+    if record is not None and record.figures:
+        good = round(record.good, 3)
+        learnt = f"The log says {100 * record.good:.1f} % of pulls are good."
+    try:
+        found = sheets_of(project)
+        total = all_sheets(project, found)
+        lines: tuple[BuyingLine, ...] = buying_list(project, proof.blocks if proof else None)
+    except BadInput as error:
+        return SheetsView(plan, str(error), (), (), 0, False, (), "", learnt, good)
+    cost = sum(line.cost for line in lines)
+    return SheetsView(
+        plan,
+        f"Start with {found.start_sheets} sheets, cut {total}.",
+        (
+            ("Good sheets wanted", f"{plan.wanted}"),
+            ("Come through all layers", f"{100 * found.p_sheet:.0f} %"),
+            ("For proofing", f"{plan.proofing} sheets"),
+            ("Sacrificed, one a layer", f"{total - found.start_sheets - plan.proofing} sheets"),
+            ("Ink and days planned for", f"{project.workshop.sheets} sheets"),
+        ),
+        found.curve,
+        found.start_sheets,
+        project.workshop.sheets == total,
+        tuple(
+            (line.what, f"{number(line.amount, 0)} {line.unit}" + (f", {line.cost:.2f}" if line.cost else ""))
+            for line in lines
+        ),
+        f"In all {cost:.2f}" if cost else "",
+        learnt,
+        good,
+    )
+
+
+@dataclass(frozen=True)
+class RecordView:
+    """What has been printed?"""
+
+    layers: tuple[tuple[str, str], ...]
+    sheets: tuple[Row, ...]
+    numbers: str
+    learnt: str
+    empty: bool
+
+
+def record_view(project: Project, record: Record | None) -> RecordView:
+    """The record of the edition."""
+    if record is None or not record.figures:
+        return RecordView((), (), "", "Nothing has been printed yet: the bench writes it down.", empty=True)
+    names = [project.block(pull.block).name for pull in project.impressions]
+    layers = []
+    for each in record.figures:
+        pace = f", {number(each.minutes_a_pull)} min a pull" if each.minutes_a_pull else ""
+        reasons = f" ({', '.join(f'{n} {why}' for why, n in each.reasons)})" if each.reasons else ""
+        layers.append(
+            (
+                f"{each.layer + 1} {names[each.layer]}",
+                f"{each.good} good, {each.spoiled} spoiled{reasons}{pace}",
+            )
+        )
+    given = dict(record.numbers.given)
+    rows = []
+    for history in record.state.histories.values():
+        if not history.layers:
+            continue
+        state = history.number or given.get(history.sheet, "")
+        if history.spoiled_at is not None:
+            state = f"spoiled: {history.reason}"
+        best = "best; " if history.chosen else ""
+        through = f"{len(history.layers)} of {record.state.layers} layers"
+        rows.append(Row(str(history.sheet), "", f"Sheet {history.sheet}", f"{best}{state or through}"))
+    short = f"; {record.numbers.short} missing to the edition" if record.numbers.short else ""
+    ink = sum(each.ink_g or 0.0 for each in record.figures)
+    said = f"{100 * record.good:.1f} % of pulls are good by the log"
+    said += f"; {number(ink)} g of ink weighed" if ink else ""
+    return RecordView(
+        tuple(layers), tuple(rows), f"{len(given)} sheets can be numbered{short}.", f"{said}.", empty=False
+    )
