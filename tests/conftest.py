@@ -9,12 +9,14 @@ from pathlib import Path
 import numpy as np
 import pytest
 from hypothesis import HealthCheck, settings
+from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.demo import demo_project
 from nomos.design import FlatColour, FlatDesign
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, digest, labels_to_png, mask_request
 from nomos.project.edits import new_project, with_flat_design
+from nomos.registration import KentoSettings, Rect
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
 
@@ -88,6 +90,20 @@ def sketch_pixels() -> np.ndarray:
     page[120:360, 180:270] = (70, 120, 80)
     page[100:380, 174:186] = (30, 30, 40)
     return page
+
+
+@pytest.fixture(scope="session")
+def little(drawn: "Drawn") -> tuple[Project, Assets]:
+    """A small print: three colours and a dark line on paper, 60 x 80 mm on a sheet 20 mm wider; fast to lay."""
+    page = sketch_pixels()
+    seen = ((250, 248, 240), (240, 205, 150), (190, 70, 50), (70, 120, 80), (30, 30, 40))
+    apart = np.stack([np.abs(page.astype(int) - rgb).sum(axis=2) for rgb in seen])
+    labs: list[Lab] = [(97.5, 0, 4), (84, 7, 32), (45, 46, 38), (46, -24, 18), (12, 1, -6)]
+    project, assets = drawn(apart.argmin(axis=0), labs, 472 / 80)
+    project = replace(project, title="A little pane", image=Rect(14, 14, 74, 94),
+                      paper=replace(project.paper, width_mm=88.0, height_mm=108.0))  # fmt: skip
+    kento = KentoSettings(corner_arm_mm=12.0, straight_mm=16.0)
+    return replace(project, kento=kento, workshop=replace(project.workshop, sheets=6)), assets
 
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]

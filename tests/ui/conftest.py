@@ -136,6 +136,16 @@ def demo_desk(desk: Desk, demo: tuple[Project, Assets]) -> Desk:
     return desk
 
 
+@pytest.fixture
+def little_desk(desk: Desk, little: tuple[Project, Assets]) -> Desk:
+    """The window on a small print, its proof laid in a blink."""
+    project, assets = little
+    desk.document.begin(project, dict(assets), saved=True)
+    desk.controller.go_to("blocks")
+    settle(desk)
+    return desk
+
+
 def settle(desk: Desk, *, closely: bool = False) -> None:
     """Wait for everything, but for the close look at fine places only when it matters."""
     walk.settle(desk, () if closely else ("check",))

@@ -6,7 +6,6 @@ import numpy as np
 import pytest
 from PyQt6.QtCore import Qt
 
-from nomos.project import Assets, Project
 from nomos.proof import Misregister
 from nomos.ui.start import Desk
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
@@ -17,6 +16,13 @@ def register(demo_desk: Desk) -> Desk:
     demo_desk.window._go_to("register")
     settle(demo_desk)
     return demo_desk
+
+
+@pytest.fixture
+def small(little_desk: Desk) -> Desk:
+    little_desk.window._go_to("register")
+    settle(little_desk)
+    return little_desk
 
 
 def row(desk: Desk, place: int) -> None:
@@ -45,8 +51,8 @@ def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
     assert project_of(desk).register.system == "jig"
 
 
-def test_side_and_marks_are_chosen(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+def test_side_and_marks_are_chosen(small: Desk) -> None:
+    desk, station = small, small.window.answers.register
     station.side.setCurrentIndex(1)
     station.side.activated.emit(1)
     settle(desk)
@@ -55,8 +61,8 @@ def test_side_and_marks_are_chosen(register: Desk) -> None:
     assert content is not None
     assert content.plan is not None
     walls = [shape.points for shape in content.plan.shapes if shape.kind == "wall"]
-    # Along the long side the sheet's right edge lies at the notches: both walls stand at x = 200.
-    assert all(any(x == pytest.approx(200) for x, _ in wall) for wall in walls)
+    # Along the long side the sheet's right edge lies at the notches: both walls stand at x = 88.
+    assert all(any(x == pytest.approx(88) for x, _ in wall) for wall in walls)
     station.marks.activated.emit(1)
     settle(desk)
     content = desk.window.sheet._content
@@ -94,8 +100,8 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(register: Desk) -
     assert project_of(desk).trap_mm == pytest.approx(trap)
 
 
-def test_a_proof_is_read_by_eye_and_kept(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+def test_a_proof_is_read_by_eye_and_kept(small: Desk) -> None:
+    desk, station = small, small.window.answers.register
     pull = project_of(desk).impressions[1].id
     station.turn_to("proofs")
     desk.controller.choose_pull(pull)
@@ -120,10 +126,10 @@ def test_a_proof_is_read_by_eye_and_kept(register: Desk) -> None:
     assert "lay its transfer" in part.steps.text()
 
 
-def test_a_simulated_scan_finds_what_was_tried(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
+    desk, station = small, small.window.answers.register
     desk.controller.registrar.set_register(marks="rings")
-    pull = project_of(desk).impressions[4].id
+    pull = project_of(desk).impressions[3].id
     desk.controller.choose_pull(pull)
     desk.controller.set_offset(Misregister(0.4, -0.3, 0.1))
     station.turn_to("proofs")
@@ -139,12 +145,10 @@ def test_a_simulated_scan_finds_what_was_tried(register: Desk) -> None:
     assert len(project_of(desk).readings) == len(project_of(desk).impressions)
 
 
-def test_a_scan_that_is_none_is_refused_in_a_sentence(
-    register: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_a_scan_that_is_none_is_refused_in_a_sentence(small: Desk, answers: Answers, tmp_path: Path) -> None:
     from PIL import Image
 
-    desk, station = register, register.window.answers.register
+    desk, station = small, small.window.answers.register
     answers.scan = tmp_path / "grey.png"
     Image.fromarray(np.full((300, 300, 3), 99, np.uint8)).save(answers.scan)
     station.turn_to("proofs")
@@ -157,8 +161,8 @@ def test_a_scan_that_is_none_is_refused_in_a_sentence(
     assert "picture that can be read" in desk.window.notice.text()
 
 
-def test_practice_marks_an_answer(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+def test_practice_marks_an_answer(small: Desk) -> None:
+    desk, station = small, small.window.answers.register
     station.turn_to("practice")
     settle(desk)
     part = station.practice
@@ -185,23 +189,11 @@ def test_practice_marks_an_answer(register: Desk) -> None:
     assert content.plan is None
 
 
-def test_a_system_without_room_is_said_and_nothing_is_lost(desk: Desk, demo: tuple[Project, Assets]) -> None:
-    from msgspec.structs import replace
-
-    project, assets = demo
-    tight = replace(project, image=replace_rect(project))
-    desk.document.begin(tight, dict(assets), saved=True)
-    desk.window._go_to("register")
-    settle(desk)
-    desk.controller.registrar.set_register(system="pins")
-    settle(desk)
+def test_a_system_without_room_is_said_and_nothing_is_lost(small: Desk) -> None:
+    """The small sheet is too narrow for pins: the choice stands, and the packet waits."""
+    desk, station = small, small.window.answers.register
+    row(desk, 2)
     assert project_of(desk).register.system == "pins"
-    assert not desk.window.answers.register.packet.isEnabled()
-
-
-def replace_rect(project: Project) -> object:
-    """The image moved to the sheet's upper edge, where tabs have nothing to be taped to."""
-    from dataclasses import replace
-
-    image = project.image
-    return replace(image, top=3.0, bottom=3.0 + image.height)
+    assert not station.packet.isEnabled()
+    row(desk, 0)
+    assert station.packet.isEnabled()

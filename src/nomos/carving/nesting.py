@@ -85,13 +85,15 @@ def plan_cutting(
     for key in keys:
         for split in ("short", "long"):
             for small_first in (True, False):
-                found = _cut(sorted(blocks, key=key), boards, kerf_mm, turning, split, small_first)
-                if found is None:
-                    continue
-                area = sum(each.board.width_mm * each.board.height_mm for each in found)
-                spare = max((r.width * r.height for each in found for r in each.free), default=0.0)
-                if best is None or (area, -spare) < best[0]:
-                    best = ((area, -spare), found)
+                # A block that may lie across need not: the same way for all is often best.
+                for turned in (False, True) if turning else (False,):
+                    found = _cut(sorted(blocks, key=key), boards, kerf_mm, turned, split, small_first)
+                    if found is None:
+                        continue
+                    area = sum(each.board.width_mm * each.board.height_mm for each in found)
+                    spare = max((r.width * r.height for each in found for r in each.free), default=0.0)
+                    if best is None or (area, -spare) < best[0]:
+                        best = ((area, -spare), found)
     if best is None:
         raise CarvingError("There are too few boards at hand for all blocks: add one.")
     return _plan(best[1])

@@ -16,7 +16,7 @@ from nomos.errors import BadInput
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
-    "state", "picture",
+    "state", "picture", "press",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
@@ -145,6 +145,7 @@ class EditionState:
 
     layer : the one being printed; -1 before the first.
     started : when each layer was begun; pulled : the moment of every pull, by layer.
+    pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
     """
 
     layers: int
@@ -157,6 +158,8 @@ class EditionState:
     ink_g: dict[int, float] = field(default_factory=dict)
     cut_h: dict[int, float] = field(default_factory=dict)
     air: list[Event] = field(default_factory=list)
+    pictures: list[Event] = field(default_factory=list)
+    pressed: Event | None = None
 
     def queue(self) -> list[int]:
         """The sheets still to pull in this layer: known bad ones first, then in the order of their numbers.
@@ -231,6 +234,10 @@ def _apply(state: EditionState, event: Event) -> None:
         state.cut_h[event.layer] = state.cut_h.get(event.layer, 0.0) + event.value
     elif event.kind == "air":
         state.air.append(event)
+    elif event.kind == "picture":
+        state.pictures.append(event)
+    elif event.kind == "press":
+        state.pressed = event
     elif event.kind == "chosen":
         state.histories[event.sheet].chosen = event.value > 0
     elif event.kind == "numbered":

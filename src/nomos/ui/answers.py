@@ -9,7 +9,8 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
 from nomos.project import Project, Proof, Station
-from nomos.project.separating import kept_key
+from nomos.project.comparing import PX_PER_MM
+from nomos.project.separating import kept_key, with_plan
 from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
 from nomos.ui.controller import Controller
@@ -22,6 +23,7 @@ from nomos.ui.views.inks import proof_view as learnt_view
 from nomos.ui.views.meeting import (
     apart_overlay,
     exercise_overlay,
+    picture_overlay,
     practice_view,
     proof_view,
     tolerance_view,
@@ -96,11 +98,19 @@ class AnswersColumn(QStackedWidget):
         elif state.station == "carve":
             shown = self.carve
             carved = self._hand.crafter.carved_of(project)
-            self.carve.show_view(carve_view(project, carved, state.pull), self._hand.crafter.marked)
+            history = self._hand.bencher.state()
+            others, cut_h = self._hand.crafter.others, history.cut_h if history else {}
+            self.carve.show_view(
+                carve_view(project, carved, state.pull, others, cut_h), self._hand.crafter.marked
+            )
         else:
             shown = self.sheets
             record = self._hand.bencher.record()
-            self.sheets.show_view(sheets_view(project, proof, record), record_view(project, record))
+            laid = self._hand.bencher.compared
+            how, apart = (laid.how, laid.mean_de00) if laid else ("", None)
+            self.sheets.show_view(
+                sheets_view(project, proof, record), record_view(project, record, how, apart)
+            )
         self.setCurrentWidget(shown)
 
     def _show_register(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
@@ -133,6 +143,9 @@ class AnswersColumn(QStackedWidget):
         state, registrar = self._hand.state, self._hand.registrar
         if state.station == "carve" and state.shown == "cut":
             return carving_overlay(project, self._hand.crafter.carved_of(project), state.pull)
+        compared = self._hand.bencher.compared
+        if state.station == "sheets" and self.sheets.part == "record" and compared is not None:
+            return picture_overlay(project, compared.picture, PX_PER_MM)
         if state.station != "register":
             return None
         if state.shown == "apart":
@@ -378,15 +391,41 @@ class AnswersColumn(QStackedWidget):
         made.marked_asked.connect(self._mark)
         made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
         made.saw_asked.connect(crafter.cut_boards)
+        made.compare_asked.connect(self._compare_plans)
+        made.took_asked.connect(self._log_cutting)
         made.told.connect(hand.told)
         made.findings.show_asked.connect(self.show_asked)
         self.addWidget(made)
         return made
 
+    def _compare_plans(self) -> None:
+        """Hours of the plans that were found at Blocks, the best of each number of blocks."""
+        hand, project = self._hand, self._hand.document.project
+        found = hand.planner.found
+        if project is None or found is None or not found.plans:
+            hand.told.emit("Look for plans with fewer blocks first, at Blocks.")
+            return
+        plans = []
+        for row in found.plans:
+            if row:
+                other = with_plan(project, row[0], keep_key=found.asked.keep_key)
+                plans.append((f"{len(other.blocks)} blocks", other))
+        hand.crafter.compare_plans(plans)
+
+    def _log_cutting(self, hours: float) -> None:
+        hand, project = self._hand, self._hand.document.project
+        if project is not None and hand.state.pull is not None:
+            hand.bencher.log_cutting(project.impression(hand.state.pull).block, hours)
+
     def _mark(self, marked: str) -> None:
         crafter, hand = self._hand.crafter, self._hand
         crafter.mark(marked)
         hand.mark(crafter.marked)
+
+    def _keep_picture(self) -> None:
+        path = self._hand.files.ask_scan()
+        if path is not None:
+            self._hand.bencher.add_picture(path)
 
     @cached_property
     def sheets(self) -> "SheetsStation":
@@ -401,6 +440,9 @@ class AnswersColumn(QStackedWidget):
         made.chosen_asked.connect(bencher.choose)
         made.number_asked.connect(bencher.number_all)
         made.write_asked.connect(lambda: crafter.write_record(bencher.record()))
+        made.picture_asked.connect(self._keep_picture)
+        made.compare_asked.connect(bencher.compare_with)
+        made.remark_given.connect(bencher.remark)
         self.addWidget(made)
         return made
 

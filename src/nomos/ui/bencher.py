@@ -1,6 +1,7 @@
 """The bench: every event a line on disk at once, and the guided run with simulated devices."""
 
 from collections.abc import Callable
+from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
@@ -12,12 +13,24 @@ from nomos.edition import REASONS, EditionState, Event, EventKind, append_event,
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.formats.files import file_name
+from nomos.progress import Progress
 from nomos.project import Project
+from nomos.project.comparing import (
+    PX_PER_MM,
+    Comparison,
+    Picture,
+    compared,
+    mean_apart,
+    planned,
+    straightened,
+)
 from nomos.project.editions import Record, log_path, record_of
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 
+# How long sheets lie under the press to be flat; chosen by us, no source.
+PRESS_H = 24.0
 # The guided run: what is said before each step. The last begins anew.
 GUIDE = (
     "Read the air of the workshop.",
@@ -30,6 +43,17 @@ GUIDE = (
     "Weigh the ink again.",
     "That was a layer. Leave the guide.",
 )
+
+
+@dataclass(frozen=True, eq=False)
+class Compared:
+    """A proof beside the plan (-1) or another proof, and how far apart they are on the whole."""
+
+    proof: int
+    against: int
+    how: Comparison
+    picture: Picture
+    mean_de00: float
 
 
 class Bencher(QObject):
@@ -54,12 +78,13 @@ class Bencher(QObject):
         self._read_from: Path | None = None
         self.asking_reason = False
         self.guide: int | None = None
+        self.compared: Compared | None = None
         self._air, self._scales = ThermoHygrometer(), Scales()
         document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
-            self._events, self.guide, self.asking_reason = None, None, False
+            self._events, self.guide, self.asking_reason, self.compared = None, None, False, None
 
     @property
     def path(self) -> Path:
@@ -157,6 +182,89 @@ class Bencher(QObject):
         state = self.state()
         if text.strip() and state is not None:
             self.add("remark", layer=state.layer, text=text.strip())
+
+    def press(self, hours: float = PRESS_H) -> None:
+        """Sheets go under the press."""
+        self.add("press", value=hours)
+
+    def log_cutting(self, block: str, hours: float) -> None:
+        """A block took so long to cut."""
+        project = self._document.project
+        if project is None:
+            return
+        layer = next((n for n, pull in enumerate(project.impressions) if pull.block == block), -1)
+        if layer >= 0 and hours > 0:
+            self.add("cut", layer=layer, value=hours)
+
+    # Proofs as pictures
+
+    @property
+    def folder(self) -> Path:
+        """Where pictures of proofs lie, beside the log."""
+        return self.path.with_suffix(".proofs")
+
+    def add_picture(self, path: Path) -> None:
+        """Keep a picture of a proof, straight and to scale."""
+        project, state = self._document.project, self.state()
+        if project is None or state is None:
+            return
+        folder, place, layer = self.folder, len(state.pictures) + 1, state.layer
+        name = f"proof-{place:03d}.png"
+
+        def work(progress: Progress) -> str:
+            from nomos.design import read_picture
+            from nomos.formats import png, writing_into
+            from nomos.formats.files import write_file
+
+            try:
+                data = path.read_bytes()
+            except OSError as error:
+                raise BadInput(f"{path.name} cannot be read: {error.strerror or error}.") from None
+            progress.report(0.2, "reading the proof")
+            sheet = straightened(project, read_picture(data, path.name).rgb)
+            with writing_into(folder):
+                folder.mkdir(parents=True, exist_ok=True)
+                return write_file(folder, name, png(sheet, PX_PER_MM))
+
+        def take(kept: str) -> None:
+            if self.add("picture", layer=layer, text=kept):
+                self.compare_with(len(self.proofs()) - 1)
+
+        self._runner.run("scan", work, take, self.told.emit)
+
+    def proofs(self) -> tuple[str, ...]:
+        """Names of the pictures that are kept, in their order."""
+        state = self.state()
+        return tuple(event.text for event in state.pictures) if state is not None else ()
+
+    def compare_with(self, proof: int, against: int = -1, how: Comparison = "split") -> None:
+        """Lay a proof beside the plan (-1) or another proof."""
+        project, laid = self._document.project, self._keeper.proof
+        names = self.proofs()
+        if project is None or laid is None or not 0 <= proof < len(names) or against >= len(names):
+            return
+        folder, blocks = self.folder, laid.blocks
+
+        def work(progress: Progress) -> Compared:
+            from nomos.design import read_picture
+
+            def kept(place: int) -> Picture:
+                if place < 0:
+                    return planned(project, blocks)
+                return read_picture((folder / names[place]).read_bytes(), names[place]).rgb
+
+            progress.report(0.2, "laying proofs side by side")
+            try:
+                one, other = kept(against), kept(proof)
+            except OSError as error:
+                raise BadInput(f"A picture of a proof cannot be read: {error.strerror or error}.") from None
+            return Compared(proof, against, how, compared(one, other, how), mean_apart(one, other))
+
+        def take(found: Compared) -> None:
+            self.compared = found
+            self.changed.emit()
+
+        self._runner.run("compare", work, take, self.told.emit)
 
     # The record
 

@@ -1,7 +1,16 @@
 """The bench: large, few words, one key or click for each event, readable at two metres."""
 
-from PyQt6.QtCore import QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QFont, QKeyEvent, QPainter, QPaintEvent, QPixmap
+from PyQt6.QtCore import QEvent, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtGui import (
+    QColor,
+    QFont,
+    QHideEvent,
+    QKeyEvent,
+    QPainter,
+    QPaintEvent,
+    QPixmap,
+    QShowEvent,
+)
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from nomos.ui import theme
@@ -11,6 +20,7 @@ from nomos.ui.views.bench import BenchView
 # Type in pixels: what is read from two metres, and what is read close by.
 _HUGE, _LARGE, _TEXT = 84, 40, 28
 _BUTTON_PX = 84
+_MINUTE_MS = 60_000
 
 
 def _words(size: int, *, bold: bool = False) -> QLabel:
@@ -42,6 +52,9 @@ class BenchScreen(QWidget):
     guide_asked = pyqtSignal()
     guided_on = pyqtSignal()
     never_mind = pyqtSignal()
+    pressed = pyqtSignal()
+    ticked = pyqtSignal()
+    """Once a minute while the bench is in sight: timers go on."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -104,6 +117,15 @@ class BenchScreen(QWidget):
         self.begin.clicked.connect(self.begun)
         self.guide.clicked.connect(self._guide)
         self._guiding = False
+        self._clock = QTimer(self)
+        self._clock.setInterval(_MINUTE_MS)
+        self._clock.timeout.connect(self.ticked)
+
+    def showEvent(self, _event: QShowEvent | None) -> None:
+        self._clock.start()
+
+    def hideEvent(self, _event: QHideEvent | None) -> None:
+        self._clock.stop()
 
     def minimumSizeHint(self) -> QSize:
         # The window decides how large it is: what has no room is cut off below, not grown for.
@@ -153,6 +175,20 @@ class BenchScreen(QWidget):
         if self._swatch:
             painter.fillRect(0, 0, theme.scaled(28), self.height(), QColor(self._swatch))
 
+    def event(self, event: QEvent | None) -> bool:
+        # At the bench its own keys come before the window's: 1 is a reason there, not a station.
+        if (
+            event is not None
+            and event.type() == QEvent.Type.ShortcutOverride
+            and isinstance(event, QKeyEvent)
+        ):
+            own = {Qt.Key.Key_X, Qt.Key.Key_R, Qt.Key.Key_P, Qt.Key.Key_G, Qt.Key.Key_Space}
+            reasons = {Qt.Key(Qt.Key.Key_1 + n) for n in range(7)} | {Qt.Key.Key_Escape}
+            if event.key() in own or (self._asking and event.key() in reasons):
+                event.accept()
+                return True
+        return super().event(event)
+
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None
         key = event.key()
@@ -172,6 +208,8 @@ class BenchScreen(QWidget):
             self.repaired.emit()
         elif key == Qt.Key.Key_Backspace:
             self.taken_back.emit()
+        elif key == Qt.Key.Key_P:
+            self.pressed.emit()
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and beginning:
             self.begun.emit()
         elif key == Qt.Key.Key_G and self.guide.isVisible():

@@ -1,5 +1,6 @@
 """Cutting and the edition: carving maps in the background, boards, transfer sheets, sheets to start with."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from pathlib import Path
@@ -10,8 +11,8 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.carving.transfer import TransferWay
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
-from nomos.project import Project
-from nomos.project.carvings import CarvedBlock, carve_blocks, with_boards_cut, with_craft
+from nomos.project import Project, cut_blocks, mask_request
+from nomos.project.carvings import CarvedBlock, carve_blocks, hours_of, with_boards_cut, with_craft
 from nomos.project.editions import Record, with_edition, with_planned_sheets
 from nomos.project.edits import in_register
 from nomos.ui.document import Document, Edit
@@ -41,13 +42,14 @@ class Crafter(QObject):
         self._document, self._runner, self._keeper, self._questions = document, runner, keeper, questions
         self.carved: Carved | None = None
         self.marked: Literal["stays", "goes"] = "stays"
+        self.others: tuple[tuple[str, float], ...] = ()
         self._looking = False
         keeper.changed.connect(self._look_again)
         document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
-            self.carved = None
+            self.carved, self.others = None, ()
 
     def look(self, looking: bool) -> None:
         """Whether the maps are to follow every change."""
@@ -78,6 +80,25 @@ class Crafter(QObject):
     def set_craft(self, **changes: Any) -> None:
         """Cut with other tools, in other material, from other boards."""
         self._edit("Cutting", lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
+
+    def compare_plans(self, plans: Sequence[tuple[str, Project]]) -> None:
+        """Hours of cutting of other plans beside the project's own. plans : a name and a project each."""
+        assets = dict(self._document.assets)
+
+        def work(progress: Progress) -> tuple[tuple[str, float], ...]:
+            found = []
+            for place, (name, other) in enumerate(plans):
+                progress.report(place / max(len(plans), 1), f"cutting {name}")
+                request = mask_request(other, assets)
+                if request is not None:
+                    found.append((name, hours_of(carve_blocks(other, cut_blocks(request)))))
+            return tuple(found)
+
+        def take(others: tuple[tuple[str, float], ...]) -> None:
+            self.others = others
+            self.changed.emit()
+
+        self._runner.run("efforts", work, take, self._failed)
 
     def cut_boards(self) -> None:
         """The blocks are sawn: boards fewer, offcuts kept."""
@@ -164,5 +185,6 @@ def _write_cutting(
     drawn = templates(project, blocks, progress=Part(progress, 0.0, 0.4))
     carved = carve_blocks(project, blocks, progress=Part(progress, 0.4, 0.6))
     with writing_into(folder):
+        folder.mkdir(parents=True, exist_ok=True)
         write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, marked, paper=page))
         write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=page))

@@ -168,6 +168,10 @@ class Files(QObject):
         """Ask for an ink shelf file."""
         return self._questions.shelf_to_open()
 
+    def ask_scan(self) -> Path | None:
+        """Ask for a scan or photograph of a proof."""
+        return self._questions.scan_to_open()
+
     def save(self) -> bool:
         """Save, asking where if that is not known; whether it is saved now."""
         return self._save_to(self._document.path or self._asked_name())

@@ -199,6 +199,8 @@ class Window(QMainWindow):
         screen.begun.connect(lambda: bencher.begin_layer())
         screen.guide_asked.connect(bencher.begin_guide)
         screen.guided_on.connect(bencher.guide_on)
+        screen.pressed.connect(lambda: bencher.press())
+        screen.ticked.connect(self.refresh_soon)
 
     def _point(self, place: tuple[float, float] | None) -> None:
         self._place = place
@@ -241,6 +243,8 @@ class Window(QMainWindow):
             "scan",
             "exercise",
             "carve",
+            "compare",
+            "efforts",
         ):
             self.runner.cancel(slot)
 
@@ -290,6 +294,8 @@ _SAID = {
     "scan": "reading the scan",
     "exercise": "making a proof to read",
     "carve": "planning the cutting",
+    "compare": "laying proofs side by side",
+    "efforts": "comparing plans",
 }
 
 _HINTS: dict[Station, str] = {
@@ -300,7 +306,7 @@ _HINTS: dict[Station, str] = {
     "register": "Drag the ring on the sheet to put the chosen block out of register.",
     "carve": "The block face up, mirrored: the letters are the tools at the right, dark stays.",
     "sheets": "Set the edition: the sheets to start with follow.",
-    "bench": "Space: good. X: spoiled. R: repaired. Backspace takes the last one back.",
+    "bench": "Space: good. X: spoiled. R: repaired. Backspace: take back. P: sheets go under the press.",
 }
 
 

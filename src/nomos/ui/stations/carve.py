@@ -94,6 +94,9 @@ class CarveStation(QScrollArea):
     write_asked = pyqtSignal()
     saw_asked = pyqtSignal()
     told = pyqtSignal(str)
+    compare_asked = pyqtSignal()
+    took_asked = pyqtSignal(float)
+    """Hours the chosen block took."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -104,11 +107,26 @@ class CarveStation(QScrollArea):
         self.figures, self.findings = Figures(), FindingList()
         self.write = button("Write carving maps and transfer sheets…")
         self.caution = label(kind="quiet")
+        self.compare, self.compared = button("Compare with the plans found"), label(kind="quiet")
+        self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
+        self.took_fields.add("This block took", self.took)
+        self.learnt, self.take = label(kind="quiet"), button("Reckon like the log")
+        self._factor = 1.0
         self._make_tools()
         self._make_transfer()
         self._make_boards()
         self._groups: dict[str, QWidget] = {
-            "blocks": group(self.rows, self.total, self.figures, self.findings),
+            "blocks": group(
+                self.rows,
+                self.total,
+                self.compared,
+                self.compare,
+                self.figures,
+                self.took_fields,
+                self.learnt,
+                self.take,
+                self.findings,
+            ),
             "tools": group(self.tool_fields, self.holds, self.grip),
             "transfer": group(self.way, self.steps, self.shows, self.marked),
             "boards": group(
@@ -181,6 +199,9 @@ class CarveStation(QScrollArea):
         self.marked.chosen.connect(self.marked_asked)
         self.write.clicked.connect(self.write_asked)
         self.saw.clicked.connect(self.saw_asked)
+        self.compare.clicked.connect(self.compare_asked)
+        self.took.set_by_hand.connect(self.took_asked)
+        self.take.clicked.connect(lambda: self.craft_asked.emit({"factor": self._factor}))
         self.add_board.clicked.connect(self._add)
         self.clear.clicked.connect(lambda: self.craft_asked.emit({"boards": ()}))
 
@@ -213,6 +234,12 @@ class CarveStation(QScrollArea):
         craft = view.craft
         self.rows.show_rows(view.rows, view.chosen)
         self.total.setText(view.total)
+        self.compared.setText(view.compare)
+        self.compared.setVisible(bool(view.compare))
+        self.learnt.setText(view.learnt)
+        self._factor = view.factor
+        for widget in (self.learnt, self.take):
+            widget.setVisible(bool(view.learnt))
         self.figures.show_rows(view.tools)
         self.findings.show_findings(view.notes)
         self.material.setCurrentIndex(MATERIALS.index(craft.material))

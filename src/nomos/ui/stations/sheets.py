@@ -2,15 +2,17 @@
 
 from collections.abc import Sequence
 
-from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen, QPolygonF
-from PyQt6.QtWidgets import QCheckBox, QScrollArea, QSizePolicy, QWidget
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtGui import QColor, QHideEvent, QPainter, QPaintEvent, QPen, QPolygonF
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QSizePolicy, QWidget
 
 from nomos.ui import theme
-from nomos.ui.controls import Choice, ColourRows, Fields, Figures, NumberBox, button, label
+from nomos.ui.controls import Choice, ColourRows, Fields, Figures, NameField, NumberBox, button, label
 from nomos.ui.stations.parts import answers_column, group
 from nomos.ui.views.craft import RecordView, SheetsView
 
+# How long each of two pictures is seen while they flicker.
+_FLICKER_MS = 700
 PARTS = (("sheets", "Sheets"), ("buy", "To buy"), ("record", "Record"))
 
 
@@ -79,6 +81,10 @@ class SheetsStation(QScrollArea):
     """A sheet is among the best, or no longer."""
     number_asked = pyqtSignal()
     write_asked = pyqtSignal()
+    picture_asked = pyqtSignal()
+    compare_asked = pyqtSignal(int, int, str)
+    """A proof, the plan (-1) or another proof, and how they are laid together."""
+    remark_given = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -117,6 +123,7 @@ class SheetsStation(QScrollArea):
         self.hint = label(
             "Click a sheet to count it among the best: the best are numbered first.", kind="quiet"
         )
+        self._make_proofs()
         self._best: frozenset[str] = frozenset()
         self._good: float | None = None
         self._groups: dict[str, QWidget] = {
@@ -126,7 +133,10 @@ class SheetsStation(QScrollArea):
             ),
             "buy": group(self.buy, self.cost, self.prices),
             "record": group(
-                self.said, self.layers, self.numbers, self.number, self.write, self.hint, self.sheets
+                self.said, self.layers, self.numbers, self.number, self.write,
+                label("Proofs beside the plan", kind="name"), self.picture, self.proof_fields, self.how,
+                self.flicker, self.apart, label("A remark", kind="name"), self.remark, self.remarks,
+                self.hint, self.sheets,
             ),
         }  # fmt: skip
         for part in (self.parts, *self._groups.values()):
@@ -134,6 +144,47 @@ class SheetsStation(QScrollArea):
         column.addStretch(1)
         self._connect()
         self.turn_to("sheets")
+
+    def _make_proofs(self) -> None:
+        """Pictures of proofs, two of them laid together, and remarks."""
+        self.picture = button("Keep a picture of a proof…")
+        self.proof, self.against, self.proof_fields = QComboBox(), QComboBox(), Fields()
+        self.proof_fields.add("Proof", self.proof)
+        self.proof_fields.add("Beside", self.against)
+        self.how = Choice(
+            (("split", "Split"), ("difference", "Difference"), ("other", "Proof"), ("one", "Beside"))
+        )
+        self.flicker, self.apart = button("Flicker"), label(kind="quiet")
+        self.flicker.setCheckable(True)
+        self.remark, self.remarks = NameField("A remark"), label(kind="quiet")
+        self.remark.setMaxLength(400)
+        self._clock = QTimer(self)
+        self._clock.setInterval(_FLICKER_MS)
+        self._clock.timeout.connect(self._turn_over)
+        self._names: tuple[str, ...] = ()
+        self._how = "split"
+        self.picture.clicked.connect(self.picture_asked)
+        self.proof.activated.connect(lambda _n: self._ask_compare(self._how))
+        self.against.activated.connect(lambda _n: self._ask_compare(self._how))
+        self.how.chosen.connect(self._ask_compare)
+        self.flicker.clicked.connect(lambda on: self._clock.start() if on else self._clock.stop())
+        self.remark.given.connect(self._give_remark)
+
+    def hideEvent(self, _event: QHideEvent | None) -> None:
+        self._clock.stop()
+        self.flicker.setChecked(False)
+
+    def _turn_over(self) -> None:
+        self._ask_compare("one" if self._how == "other" else "other")
+
+    def _ask_compare(self, how: str) -> None:
+        if self._names:
+            self._how = how
+            self.compare_asked.emit(self.proof.currentIndex(), self.against.currentIndex() - 1, how)
+
+    def _give_remark(self, text: str) -> None:
+        self.remark_given.emit(text)
+        self.remark.clear()
 
     def _connect(self) -> None:
         self.parts.chosen.connect(self.turn_to)
@@ -199,9 +250,29 @@ class SheetsStation(QScrollArea):
             box.show_value(value)
         self._best = frozenset(row.id for row in record.sheets if row.figure.startswith("best"))
         self.said.setText(record.learnt)
+        self._show_proofs(record)
         self.layers.show_rows(record.layers)
         self.sheets.show_rows(record.sheets, None)
         self.numbers.setText(record.numbers)
+        self._show_record_parts(record)
+
+    def _show_proofs(self, record: RecordView) -> None:
+        if record.proofs != self._names:
+            self._names = record.proofs
+            for box, first in ((self.proof, ()), (self.against, ("the plan",))):
+                box.clear()
+                box.addItems([*first, *record.proofs])
+            self.proof.setCurrentIndex(len(record.proofs) - 1)
+        self.how.show_choice(record.how)
+        self._how = record.how or self._how
+        for widget in (self.proof_fields, self.how, self.flicker):
+            widget.setVisible(bool(record.proofs))
+        self.apart.setText(record.apart)
+        self.apart.setVisible(bool(record.apart))
+        self.remarks.setText("\n".join(record.remarks))
+        self.remarks.setVisible(bool(record.remarks))
+
+    def _show_record_parts(self, record: RecordView) -> None:
         shown: tuple[QWidget, ...] = (
             self.layers, self.sheets, self.numbers, self.number, self.write, self.hint,
         )  # fmt: skip

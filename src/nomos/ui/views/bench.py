@@ -1,7 +1,7 @@
 """What the bench shows: the layer, the sheet that is next, what to remember, the tally."""
 
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 
 import numpy as np
 from numpy.typing import NDArray
@@ -85,7 +85,7 @@ def bench_view(
         card.reminders if queue else (),
         tally,
         card.after,
-        _timer(card.ready_at, now),
+        " ".join(part for part in (_timer(card.ready_at, now), _press(state, now)) if part),
         REASONS if asking else (),
         begin,
         can_pull=bool(queue),
@@ -99,6 +99,14 @@ def _picture(project: Project, proof: Proof | None, pulls: int, tall: int) -> ND
     if proof is None or proof.project is not project:
         return None
     return small_print(proof, project, tall, pulls)
+
+
+def _press(state: EditionState, now: datetime) -> str:
+    """How long sheets still lie under the press."""
+    if state.pressed is None:
+        return ""
+    until = datetime.fromisoformat(state.pressed.at) + timedelta(hours=state.pressed.value)
+    return f"Under the press until {until:%a %H:%M}." if until > now else ""
 
 
 def _timer(ready_at: datetime | None, now: datetime) -> str:

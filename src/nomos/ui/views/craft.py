@@ -1,11 +1,11 @@
 """The answers of the Carve and Sheets stations."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 
-from nomos.carving import FACTS, TRANSFERS, Tool
+from nomos.carving import FACTS, TRANSFERS, Tool, factor_from_log
 from nomos.carving.nesting import CuttingPlan
 from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
 from nomos.carving.zones import TOO_NARROW
@@ -27,6 +27,7 @@ _STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (7
 _NEAR_LAB, _FAR_LAB = np.array((62.0, 8.0, 26.0)), np.array((92.0, 2.0, 14.0))
 _LETTERS = "ABCDEFGHIJKL"
 _MOST_LETTERS = 2
+_MOST_REMARKS = 8
 
 
 @dataclass(frozen=True)
@@ -46,6 +47,8 @@ class CarveView:
     boards: CuttingPlan | None
     boards_text: str
     compare: str
+    learnt: str
+    factor: float
 
 
 def carve_view(
@@ -53,8 +56,14 @@ def carve_view(
     carved: Sequence[CarvedBlock],
     pull: str | None,
     others: Sequence[tuple[str, float]] = (),
+    cut_h: Mapping[int, float] | None = None,
 ) -> CarveView:
-    """The Carve station. carved : none while it is worked out. others : hours of other plans, to compare."""
+    """The Carve station.
+
+    carved : none while it is worked out. others : hours of other plans, to compare. cut_h : hours by layer
+        from the log.
+    """
+    learnt, factor = learnt_factor(project, carved, cut_h or {})
     by_block = {each.block: each for each in carved}
     rows = []
     seen: set[str] = set()
@@ -89,8 +98,27 @@ def carve_view(
         transfer.steps, transfer.block_shows,
         f"{KNIFE_CAUTION} {SOLVENT_CAUTION}" if craft.transfer == "toner" else KNIFE_CAUTION,
         boards, said,
-        "; ".join(f"{name}: {number(hours)} h" for name, hours in others),
+        "\n".join(f"{name}: {number(hours)} h" for name, hours in others),
+        learnt,
+        factor,
     )  # fmt: skip
+
+
+def learnt_factor(
+    project: Project, carved: Sequence[CarvedBlock], cut_h: Mapping[int, float]
+) -> tuple[str, float]:
+    """What the hours in the log say of the speeds, in a sentence, and the factor they come to."""
+    by_block = {each.block: each.effort.hours / project.craft.factor for each in carved}
+    said = took = 0.0
+    for layer, hours in cut_h.items():
+        if 0 <= layer < len(project.impressions):
+            block = project.impressions[layer].block
+            if block in by_block:
+                said, took = said + by_block[block], took + hours
+    if said <= 0 or took <= 0:
+        return "", 1.0
+    factor = round(factor_from_log(said, took), 2)
+    return f"By the log cutting takes {number(factor, 2)} times as long as the speeds say.", factor
 
 
 def _belongs(project: Project, text: str, own: CarvedBlock | None) -> bool:
@@ -266,12 +294,28 @@ class RecordView:
     numbers: str
     learnt: str
     empty: bool
+    proofs: tuple[str, ...] = ()
+    how: str = ""
+    apart: str = ""
+    remarks: tuple[str, ...] = ()
 
 
-def record_view(project: Project, record: Record | None) -> RecordView:
-    """The record of the edition."""
+def record_view(
+    project: Project, record: Record | None, how: str = "", apart_de00: float | None = None
+) -> RecordView:
+    """The record of the edition. how, apart_de00 : of the proofs that are laid together, if any are."""
+    proofs: tuple[str, ...] = ()
+    remarks: tuple[str, ...] = ()
+    apart = "" if apart_de00 is None else f"On the whole they are ΔE {number(apart_de00)} apart."
+    if record is not None:
+        proofs = tuple(event.text.removesuffix(".png") for event in record.state.pictures)
+        remarks = tuple(
+            f"{event.at[:16].replace('T', ' ')}  {event.text}"
+            for event in record.state.remarks[-_MOST_REMARKS:]
+        )
     if record is None or not record.figures:
-        return RecordView((), (), "", "Nothing has been printed yet: the bench writes it down.", empty=True)
+        empty = "Nothing has been printed yet: the bench writes it down."
+        return RecordView((), (), "", empty, True, proofs, how, apart, remarks)
     names = [project.block(pull.block).name for pull in project.impressions]
     layers = []
     for each in record.figures:
@@ -298,6 +342,5 @@ def record_view(project: Project, record: Record | None) -> RecordView:
     ink = sum(each.ink_g or 0.0 for each in record.figures)
     said = f"{100 * record.good:.1f} % of pulls are good by the log"
     said += f"; {number(ink)} g of ink weighed" if ink else ""
-    return RecordView(
-        tuple(layers), tuple(rows), f"{len(given)} sheets can be numbered{short}.", f"{said}.", empty=False
-    )
+    numbered = f"{len(given)} sheets can be numbered{short}."
+    return RecordView(tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks)

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.project import Project
@@ -230,19 +231,17 @@ def exercise_overlay(project: Project, exercise: Exercise | None) -> Overlay:
     """The exercise as the sheet."""
     if exercise is None:
         return Overlay()
-    whole = Rect(0, 0, project.paper.width_mm, project.paper.height_mm)
-    return Overlay(raster=_exercise_raster(exercise, whole))
+    return picture_overlay(project, exercise.picture, exercise.px_per_mm)
 
 
-_kept_raster: dict[int, tuple[Exercise, Raster]] = {}
+_kept_raster: dict[int, tuple[object, Raster]] = {}
 
 
-def _exercise_raster(exercise: Exercise, whole: Rect) -> Raster:
-    kept = _kept_raster.get(id(exercise))
-    if kept is None or kept[0] is not exercise:
+def picture_overlay(project: Project, picture: NDArray[np.uint8], px_per_mm: float) -> Overlay:
+    """A picture of the whole sheet as the sheet, kept for the last one asked for."""
+    kept = _kept_raster.get(id(picture))
+    if kept is None or kept[0] is not picture:
         _kept_raster.clear()
-        kept = _kept_raster[id(exercise)] = (
-            exercise,
-            sketch_raster(exercise.picture, exercise.px_per_mm, whole),
-        )
-    return kept[1]
+        whole = Rect(0, 0, project.paper.width_mm, project.paper.height_mm)
+        kept = _kept_raster[id(picture)] = (picture, sketch_raster(picture, px_per_mm, whole))
+    return Overlay(raster=kept[1])

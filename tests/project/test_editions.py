@@ -1,0 +1,122 @@
+"""Sheets, buying and cutting of a project; reminders at the right pull; the card of a layer."""
+
+from datetime import datetime, timedelta
+
+import pytest
+from msgspec.structs import replace
+
+from nomos.carving import Board, CarvingError, Tool
+from nomos.demo import demo_project, scenario_called
+from nomos.edition import Event, replay, start_sheets
+from nomos.edition.reminders import LayerWork, reminders
+from nomos.project import Assets, CutBlocks, Project, ProjectError, cut_blocks, mask_request
+from nomos.project.benching import layer_card
+from nomos.project.carvings import boards_plan, carve_blocks, carving_findings, with_boards_cut, with_craft
+from nomos.project.editions import all_sheets, buying_list, sheets_of, with_edition, with_planned_sheets
+from nomos.project.materials import with_ink_data
+from nomos.ui.views.craft import read_tools, tools_text
+
+Demo = tuple[Project, Assets]
+
+
+def test_sheets_of_a_project_add_proofing_and_one_bad_sheet_a_layer(demo: Demo) -> None:
+    """20 prints, 2 AP, 1 PP and the BAT through 8 layers; 3 for proofing, 8 sacrificed."""
+    project = demo[0]
+    plan = sheets_of(project)
+    assert plan.start_sheets == start_sheets(24, 8, 0.95, 0.9).start_sheets
+    assert all_sheets(project, plan) == plan.start_sheets + 3 + 8
+    assert with_planned_sheets(project).workshop.sheets == plan.start_sheets + 11
+    without = with_edition(project, sacrificed=False, bat=False)
+    assert all_sheets(without, plan) == plan.start_sheets + 3
+    with pytest.raises(ProjectError, match="1 to 10 000"):
+        with_edition(project, edition=0)
+
+
+def test_the_buying_list_knows_paper_inks_and_prices(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = with_edition(demo[0], full_mm=(560.0, 760.0), paper_cost=4.5)
+    project = with_ink_data(project, project.inks[0].id, cost=12.0, tub_g=100.0)
+    first = project.impressions[0]
+    half = replace(first, zones=(replace(first.zones[0], strength=0.5),))
+    project = replace(project, impressions=(half, *project.impressions[1:]))
+    lines = {line.what.split(",")[0]: line for line in buying_list(project, demo_blocks)}
+    sheets = all_sheets(project, sheets_of(project))
+    paper = next(line for what, line in lines.items() if what.startswith("Demo paper"))
+    # Four of 200 x 260 from 560 x 760.
+    assert paper.amount == -(-sheets // 4)
+    assert paper.cost == pytest.approx(4.5 * paper.amount)
+    ink = lines[f"Ink {project.inks[0].name}"]
+    assert ink.cost == pytest.approx(ink.amount * 0.12)
+    # Half of the first layer is extender, as much as its ink.
+    assert lines["Extender"].amount == pytest.approx(ink.amount)
+    assert lines["Newsprint"].amount > 40
+
+
+def test_blocks_are_cut_in_a_reduction_only_where_a_state_takes_more_away() -> None:
+    project, assets = demo_project(scenario_called("coldframe"))
+    request = mask_request(project, assets)
+    assert request is not None
+    carved = carve_blocks(project, cut_blocks(request))
+    image = project.image.width * project.image.height
+    cut = sum(sum(each.carving.areas_mm2) + each.carving.narrow_mm2 for each in carved)
+    assert cut < image
+    assert len(boards_plan(project).boards) == 1
+
+
+def test_findings_name_material_roller_and_curl(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = with_craft(demo[0], curl_mm=2.0, material="foam", tools=(Tool("v", 3.0), Tool("u", 8.0)))
+    blocks = CutBlocks(
+        demo_blocks.labels[::4, ::4].copy(), tuple(mask[::4, ::4].copy() for mask in demo_blocks.masks),
+        demo_blocks.px_per_mm / 4, (),
+    )  # fmt: skip
+    said = " ".join(f.text for f in carving_findings(project, carve_blocks(project, blocks)))
+    assert "never registers" in said
+    assert "too fine for these tools in foam" in said
+    assert "the roller reaches" in said
+    assert "prints only within" in said
+
+
+def test_boards_at_hand_become_offcuts(demo: Demo) -> None:
+    """Eight blocks of 212 x 272, kerf 2, from boards of 430 x 560: four on each, nothing wide left."""
+    project = with_craft(demo[0], boards=(Board(430, 560, 3),), saw_mm=2.0)
+    plan = boards_plan(project)
+    assert [len(cut.blocks) for cut in plan.boards] == [4, 4]
+    left = with_boards_cut(project).craft.boards
+    assert left == (Board(430, 560, 1),)
+    with pytest.raises(CarvingError, match="none of the boards"):
+        boards_plan(with_craft(project, boards=(Board(200, 200, 9),)))
+
+
+def test_tools_are_read_as_they_are_written() -> None:
+    tools = read_tools("v 1, U 2; flat 10")
+    assert tools == (Tool("v", 1), Tool("u", 2), Tool("flat", 10))
+    assert read_tools(tools_text(tools)) == tools
+    for wrong in ("v", "spoon 3", "u wide"):
+        with pytest.raises(ValueError, match="tool"):
+            read_tools(wrong)
+
+
+def test_reminders_come_at_the_right_pull() -> None:
+    """That ground is wiped and the slab scraped half way is common practice; how often is chosen by us."""
+    work = LayerWork(20, sacrifice=True, chatter=True, fine=True, extended=0.6, damp=True)
+    assert "Bad sheet first" in reminders(work, 0)[0]
+    assert reminders(work, 1) == ("Hold this sheet against the plan: colour, register, dirt.",)
+    assert "Wipe the cleared ground." in reminders(work, 5)
+    assert any("Half way" in text for text in reminders(work, 10))
+    assert any("extender builds up" in text for text in reminders(work, 8))
+    assert any("Damp the block" in text for text in reminders(work, 6))
+    plain = LayerWork(20, sacrifice=False, chatter=False, fine=False, extended=0, damp=False)
+    assert "newsprint" in reminders(plain, 0)[0]
+    assert reminders(plain, 7) == ()
+
+
+def test_a_layer_waits_for_the_one_before_to_dry(demo: Demo, demo_blocks: CutBlocks) -> None:
+    begun = datetime(2026, 12, 1, 9, 0)
+    events = [Event(begun.isoformat(), "layer", 0)]
+    events += [Event((begun + timedelta(minutes=4 * n)).isoformat(), "good", 0, n) for n in (1, 2)]
+    events.append(Event(begun.isoformat(), "layer", 1))
+    card = layer_card(demo[0], demo_blocks, replay(events, 8, 20))
+    assert card.title == "2 of 8: Pane green"
+    assert card.ready_at is not None
+    assert card.ready_at >= begun + timedelta(hours=20)
+    assert "g for 20 sheets" in card.amount
+    assert "next Dusk mauve" in card.after
