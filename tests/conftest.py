@@ -94,7 +94,7 @@ def sketch_pixels() -> np.ndarray:
 
 @pytest.fixture(scope="session")
 def little(drawn: "Drawn") -> tuple[Project, Assets]:
-    """A small print: three colours and a dark line on paper, 60 x 80 mm on a sheet 20 mm wider; fast to lay."""
+    """A small print: three colours and a dark line, 60 x 80 mm on a larger sheet; fast to lay."""
     page = sketch_pixels()
     seen = ((250, 248, 240), (240, 205, 150), (190, 70, 50), (70, 120, 80), (30, 30, 40))
     apart = np.stack([np.abs(page.astype(int) - rgb).sum(axis=2) for rgb in seen])

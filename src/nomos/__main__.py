@@ -1,6 +1,7 @@
 """Where the program starts and is wired together: the command line, and the window when it is asked for."""
 
 import gc
+import os
 import sys
 import traceback
 from pathlib import Path
@@ -33,6 +34,10 @@ def main() -> int:
         return run(sys.argv[1:], _open_window)
     except KeyboardInterrupt:
         return 130
+    except BrokenPipeError:
+        # Whoever read the output has had enough of it; there is nothing left to say it to.
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 0
     except Exception as error:
         print(f"nomos: a fault of the program ({error}); details are in {_log_fault()}.", file=sys.stderr)
         return FAULT

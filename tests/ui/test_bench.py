@@ -28,7 +28,7 @@ def key(desk: Desk, which: Qt.Key) -> None:
 
 def test_blocks_are_cut_on_a_map_with_hours(saved: Desk, answers: Answers, tmp_path: Path) -> None:
     desk = saved
-    desk.window._go_to("carve")
+    desk.window.go_to("carve")
     settle(desk)
     station = desk.window.answers.carve
     assert "h of cutting in all" in station.total.text()
@@ -65,7 +65,7 @@ def test_blocks_are_cut_on_a_map_with_hours(saved: Desk, answers: Answers, tmp_p
 
 def test_hours_in_the_log_correct_the_speeds(saved: Desk) -> None:
     desk = saved
-    desk.window._go_to("carve")
+    desk.window.go_to("carve")
     settle(desk)
     station = desk.window.answers.carve
     desk.controller.choose_pull(project_of(desk).impressions[0].id)
@@ -79,7 +79,7 @@ def test_hours_in_the_log_correct_the_speeds(saved: Desk) -> None:
 
 def test_sheets_follow_the_edition(saved: Desk) -> None:
     desk = saved
-    desk.window._go_to("sheets")
+    desk.window.go_to("sheets")
     settle(desk)
     station = desk.window.answers.sheets
     plan = sheets_of(project_of(desk))
@@ -99,7 +99,7 @@ def test_sheets_follow_the_edition(saved: Desk) -> None:
 
 def test_the_bench_by_keys_and_what_is_on_disk_after_each(saved: Desk) -> None:
     desk = saved
-    desk.window._go_to("bench")
+    desk.window.go_to("bench")
     settle(desk)
     screen, path = desk.window.bench_screen, desk.controller.bencher.path
     assert path.name == "pane.nomos.bench.jsonl"
@@ -130,7 +130,7 @@ def test_the_bench_by_keys_and_what_is_on_disk_after_each(saved: Desk) -> None:
 def test_every_sheet_of_a_layer_then_the_bad_one_first(saved: Desk) -> None:
     desk = saved
     bencher = desk.controller.bencher
-    desk.window._go_to("bench")
+    desk.window.go_to("bench")
     bencher.begin_layer()
     for sheet in range(1, 7):
         bencher.pull("spoiled" if sheet == 5 else "good", "crease" if sheet == 5 else "")
@@ -152,7 +152,7 @@ def test_every_sheet_of_a_layer_then_the_bad_one_first(saved: Desk) -> None:
 
 def test_the_guided_run_with_simulated_devices(saved: Desk) -> None:
     desk = saved
-    desk.window._go_to("bench")
+    desk.window.go_to("bench")
     settle(desk)
     key(desk, Qt.Key.Key_G)
     for words in GUIDE:
@@ -172,7 +172,7 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
         bencher.begin_layer(layer)
         for _ in range(3):
             bencher.pull("good")
-    desk.window._go_to("sheets")
+    desk.window.go_to("sheets")
     station = desk.window.answers.sheets
     station.turn_to("record")
     settle(desk)
@@ -201,6 +201,9 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
     settle(desk)
     assert bencher.compared.how == "difference"
     assert "apart" in station.apart.text()
+    click(station.picture)
+    settle(desk)
+    assert "The colour holds" in station.apart.text()
     station.remark.setText("the pane is too cold a green")
     station.remark.setModified(True)
     station.remark.editingFinished.emit()
@@ -220,7 +223,7 @@ def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(
     from nomos.ui import bencher as module
 
     desk = saved
-    desk.window._go_to("bench")
+    desk.window.go_to("bench")
     desk.controller.bencher.begin_layer()
     settle(desk)
 

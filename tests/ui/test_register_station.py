@@ -13,14 +13,14 @@ from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
 
 @pytest.fixture
 def register(demo_desk: Desk) -> Desk:
-    demo_desk.window._go_to("register")
+    demo_desk.window.go_to("register")
     settle(demo_desk)
     return demo_desk
 
 
 @pytest.fixture
 def small(little_desk: Desk) -> Desk:
-    little_desk.window._go_to("register")
+    little_desk.window.go_to("register")
     settle(little_desk)
     return little_desk
 
@@ -93,6 +93,14 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(register: Desk) -
     click(part.defaults)
     settle(desk)
     assert project_of(desk).register.budget.seating_mm is None
+    click(part.nine)
+    settle(desk)
+    content = desk.window.sheet._content
+    assert content is not None
+    assert content.raster is not None
+    assert content.raster.labs is None
+    click(part.back)
+    settle(desk)
     trap = part._trap_mm
     assert trap > project_of(desk).trap_mm
     click(part.trap)

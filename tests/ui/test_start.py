@@ -104,7 +104,8 @@ def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
         "station-2-blocks.png", "station-3-inks-mix.png", "station-3-inks-see.png",
         "station-3-inks.png", "station-4-order-days.png", "station-4-order.png",
         "station-5-register-pins.png", "station-5-register-practice.png", "station-5-register-proofs.png",
-        "station-5-register-tolerance.png", "station-5-register.png",
+        "station-5-register-tolerance.png", "station-5-register.png", "station-6-carve.png",
+        "station-7-sheets.png", "station-8-bench.png",
     ]  # fmt: skip
     for name in pictures:
         with Image.open(tmp_path / "walk" / name) as image:

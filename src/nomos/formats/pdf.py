@@ -279,6 +279,9 @@ class _Pen:
         canvas.setDash(2, 2)
         canvas.setLineWidth(0.3)
         self._line(template.sheet, closed=True)
+        canvas.setDash(8, 3)
+        for tidy in template.tidy:
+            self._line(tidy)
         canvas.setDash()
         for floor in template.floors:
             canvas.saveState()

@@ -48,6 +48,8 @@ def template_svg(template: Template) -> bytes:
             _child(words, "text", **at, **{"font-family": "Lato, sans-serif"}).text = word
     _lines(_group(page, "sheet", **_stroke(0.1)), [template.sheet], closed=True)
     _lines(_group(page, "notch-floors", **_stroke(0.1)), template.floors, closed=True)
+    if template.tidy:
+        _lines(_group(page, "tidy", **_stroke(0.1)), template.tidy, closed=False)
     _lines(_group(page, "notch-walls", **_stroke(0.4)), template.walls, closed=False)
     edge = ((0.0, 0.0), (template.size_mm[0], 0.0), template.size_mm, (0.0, template.size_mm[1]))
     _lines(_group(page, "block-edge", **_stroke(0.2)), [edge], closed=True)

@@ -42,7 +42,10 @@ FACE_TEXT: dict[Face, str] = {
     "block": "This is the block, mirrored: what you see is what you cut.",
     "tracing": "Tracing, right-reading: turn it face down on the block, which mirrors it.",
 }
-NOTCH_TEXT = "Kento: cut the walls upright along the heavy lines, pare the hatched floors to depth."
+NOTCH_TEXT = (
+    "Kento: cut the walls upright along the heavy lines, pare the hatched floors to depth, and cleared wood "
+    "below the long dashes down to the floors."
+)
 
 
 @dataclass(frozen=True, eq=False)
@@ -57,6 +60,7 @@ class Template:
     walls, floors : the notches' walls as lines and their floors as closed shapes.
     corner : the marked corner of the block, the same wood on every block of the set.
     front_corner : on the back of a board, the corner that is marked solid on its front.
+    tidy : lines down to which cleared wood between image and notches is pared.
     legend : which pieces are inked with what.
     face_text : what is written of the face instead of the usual.
     """
@@ -77,6 +81,7 @@ class Template:
     saw: tuple[tuple[Point, ...], ...] = ()
     labels: tuple[tuple[float, float, str], ...] = ()
     front_corner: tuple[Point, ...] = ()
+    tidy: tuple[tuple[Point, ...], ...] = ()
     legend: str = ""
     face_text: str = ""
 
@@ -255,6 +260,7 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
         if plan.system in ("kento", "translucent")
         else (),
         floors=tuple(turned(each.points) for each in plan.shapes if notched and each.kind == "floor"),
+        tidy=tuple(turned(each.points) for each in plan.shapes if notched and each.kind == "tidy"),
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
         corner=turned(_corner(edge, "near", hand)),
         cut_now=tuple(tuple(ring(part) for part in area) for area in drawing.gone),

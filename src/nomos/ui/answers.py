@@ -108,8 +108,9 @@ class AnswersColumn(QStackedWidget):
             record = self._hand.bencher.record()
             laid = self._hand.bencher.compared
             how, apart = (laid.how, laid.mean_de00) if laid else ("", None)
+            drift = laid.drift if laid else ""
             self.sheets.show_view(
-                sheets_view(project, proof, record), record_view(project, record, how, apart)
+                sheets_view(project, proof, record), record_view(project, record, how, apart, drift)
             )
         self.setCurrentWidget(shown)
 
@@ -121,9 +122,9 @@ class AnswersColumn(QStackedWidget):
             flashed = (
                 registrar.flashed if registrar.flashed and registrar.flashed.project is project else None
             )
-            station.tolerance.show_view(
-                tolerance_view(project, flashed.fast if flashed else None, flashed.exact if flashed else None)
-            )
+            fast, exact = (flashed.fast, flashed.exact) if flashed else (None, None)
+            shown = tolerance_view(project, fast, exact)
+            station.tolerance.show_view(shown, nine=registrar.grid is not None)
         elif station.part == "proofs":
             scanned = registrar.scanned
             found = scanned.found.pulls if scanned else ()
@@ -148,6 +149,8 @@ class AnswersColumn(QStackedWidget):
             return picture_overlay(project, compared.picture, PX_PER_MM)
         if state.station != "register":
             return None
+        if state.shown == "apart" and registrar.grid is not None:
+            return picture_overlay(project, registrar.grid, registrar.grid.shape[1] / project.paper.width_mm)
         if state.shown == "apart":
             flashed = (
                 registrar.flashed if registrar.flashed and registrar.flashed.project is project else None
@@ -436,6 +439,7 @@ class AnswersColumn(QStackedWidget):
         crafter, bencher = hand.crafter, hand.bencher
         made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
         made.plan_asked.connect(crafter.plan_sheets)
+        made.log_asked.connect(crafter.take_from_log)
         made.part_shown.connect(hand.look_again)
         made.chosen_asked.connect(bencher.choose)
         made.number_asked.connect(bencher.number_all)
@@ -467,6 +471,8 @@ class AnswersColumn(QStackedWidget):
         part.tolerance_asked.connect(hand.set_tolerance)
         part.budget_asked.connect(lambda name, value: registrar.set_budget(**{name: value}))
         part.damp_asked.connect(lambda damp: registrar.set_register(damp=damp))
+        part.sheets_asked.connect(registrar.show_sheets)
+        part.print_asked.connect(registrar.hide_sheets)
         part.simulate_asked.connect(registrar.simulate)
         part.trap_asked.connect(hand.set_trap)
         proofs = made.proofs

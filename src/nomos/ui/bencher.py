@@ -19,6 +19,7 @@ from nomos.project.comparing import (
     PX_PER_MM,
     Comparison,
     Picture,
+    colour_drift,
     compared,
     mean_apart,
     planned,
@@ -31,6 +32,8 @@ from nomos.ui.keeper import ProofKeeper
 
 # How long sheets lie under the press to be flat; chosen by us, no source.
 PRESS_H = 24.0
+# The colour is followed over so many of the last proofs.
+_MOST_DRIFT = 6
 # The guided run: what is said before each step. The last begins anew.
 GUIDE = (
     "Read the air of the workshop.",
@@ -54,6 +57,7 @@ class Compared:
     how: Comparison
     picture: Picture
     mean_de00: float
+    drift: str = ""
 
 
 class Bencher(QObject):
@@ -76,6 +80,7 @@ class Bencher(QObject):
         self._now = now or datetime.now
         self._events: tuple[Event, ...] | None = None
         self._read_from: Path | None = None
+        self._kept_in: Path | None = None
         self.asking_reason = False
         self.guide: int | None = None
         self.compared: Compared | None = None
@@ -86,9 +91,17 @@ class Bencher(QObject):
         if before is None or after is None or before.source != after.source:
             self._events, self.guide, self.asking_reason, self.compared = None, None, False, None
 
+    def keep_in(self, folder: Path | None) -> None:
+        """Keep the log in a folder of its own, or again beside the project."""
+        self._kept_in = folder
+        self._events = None
+        self.changed.emit()
+
     @property
     def path(self) -> Path:
         """Where the log is: beside the project, or kept for it while it has no file."""
+        if self._kept_in is not None:
+            return self._kept_in / "print.bench.jsonl"
         if self._document.path is not None:
             return log_path(self._document.path)
         title = self._document.project.title if self._document.project else "print"
@@ -258,7 +271,13 @@ class Bencher(QObject):
                 one, other = kept(against), kept(proof)
             except OSError as error:
                 raise BadInput(f"A picture of a proof cannot be read: {error.strerror or error}.") from None
-            return Compared(proof, against, how, compared(one, other, how), mean_apart(one, other))
+            try:
+                apart = [mean_apart(kept(-1), kept(n)) for n in range(len(names))[-_MOST_DRIFT:]]
+            except OSError:
+                # One of the others is gone: what the two show is still there.
+                apart = []
+            picture = compared(one, other, how)
+            return Compared(proof, against, how, picture, mean_apart(one, other), colour_drift(apart))
 
         def take(found: Compared) -> None:
             self.compared = found

@@ -6,6 +6,7 @@ from datetime import date
 from pathlib import Path
 from typing import Any, Literal
 
+from msgspec.structs import replace
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.carving.transfer import TransferWay
@@ -107,6 +108,17 @@ class Crafter(QObject):
     def set_edition(self, **changes: Any) -> None:
         """Mean another edition."""
         self._edit("Edition", lambda p: with_edition(p, **changes), ("edition", tuple(changes)))
+
+    def take_from_log(self, good: float, pull_min: float | None) -> None:
+        """Plan with what the log says: the chance of a good pull, and the pace."""
+
+        def change(project: Project) -> Project:
+            project = with_edition(project, good=good)
+            if pull_min is None:
+                return project
+            return replace(project, times=replace(project.times, pull_min=pull_min))
+
+        self._edit("What the log says", change)
 
     def plan_sheets(self) -> None:
         """Plan ink and days for the number of sheets that is enough."""

@@ -11,11 +11,12 @@ from nomos.devices import Scanner
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
+from nomos.project.plausible import plausible_grid
 from nomos.project.proof_scan import PullFound, ScanFound, measure_scan, printed_sheet
 from nomos.project.reading import motion_kept, read_by_eye, reading_by_eye, reading_of
 from nomos.project.registering import motion_of, with_budget, with_reading, with_register
 from nomos.project.tolerating import EXACT_SHEETS, flash_exact, flash_fast
-from nomos.project.training import Exercise, Fault, Marking, make_exercise, mark_answer
+from nomos.project.training import Exercise, Fault, Marking, Picture, make_exercise, mark_answer
 from nomos.proof import Misregister
 from nomos.proof.flashing import Flashing
 from nomos.ui.document import Document, Edit
@@ -70,12 +71,14 @@ class Registrar(QObject):
         self.sheet = 0
         self.uncut = False
         self.looking = False
+        self.grid: Picture | None = None
+        self._grid_seed = 0
         document.changed.connect(self._project_changed)
         keeper.changed.connect(self._look_again)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
-            self.scanned = self.practice = self.flashed = None
+            self.scanned = self.practice = self.flashed = self.grid = None
         elif self.scanned is not None and before.impressions != after.impressions:
             known = {pull.id for pull in after.impressions}
             if not all(found.pull in known for found in self.scanned.found.pulls):
@@ -128,6 +131,27 @@ class Registrar(QObject):
             self.changed.emit()
 
         self._runner.run("flash", work, take, self._failed)
+
+    def show_sheets(self) -> None:
+        """Nine plausible sheets beside each other; once more takes other ones, then none."""
+        project, proof = self._document.project, self._keeper.proof
+        if project is None or proof is None or not project.impressions:
+            return
+        blocks, seed = proof.blocks, self._grid_seed
+        self._grid_seed += 1
+
+        def take(grid: Picture) -> None:
+            self.grid = grid
+            self.changed.emit()
+
+        self._runner.run(
+            "exercise", lambda _progress: plausible_grid(project, blocks, seed), take, self._failed
+        )
+
+    def hide_sheets(self) -> None:
+        """Show the print again."""
+        self.grid = None
+        self.changed.emit()
 
     # Proofs
 

@@ -16,7 +16,7 @@ _SECONDS = 300.0
 # What is chosen for the pictures: the third pull, out of place by this, as on a real bench.
 _SHOWN_PULL = 2
 _DRAG_MM = (0.5, -0.3)
-_SHOWN_BLOCKS = 6
+_SHOWN_BLOCKS, _SHOWN_SHEETS = 6, 20
 
 
 def walk_through(desk: Desk, folder: Path) -> int:
@@ -35,9 +35,11 @@ def walk_through(desk: Desk, folder: Path) -> int:
         raise BadInput(window.notice.text() or "The demo could not be opened.")
     pull = project.impressions[_SHOWN_PULL].id
     for place, station in enumerate(STATIONS, start=1):
-        controller.go_to(station)
+        window.go_to(station)
         controller.choose_colour(_SHOWN_PULL)
         controller.choose_pull(pull)
+        if station == "bench":
+            _walk_bench(desk, folder)
         if station == "register":
             controller.drag_handle(*_DRAG_MM, gesture=-1)
         settle(desk)
@@ -91,6 +93,22 @@ def _walk_inks(desk: Desk, folder: Path) -> None:
         settle(desk)
         _save_picture(desk, folder / f"station-3-inks-{part}.png")
     station.turn_to("ink")
+
+
+def _walk_bench(desk: Desk, folder: Path) -> None:
+    """A layer half printed, in a log of its own."""
+    bencher = desk.controller.bencher
+    bencher.keep_in(folder / "bench")
+    bencher.path.unlink(missing_ok=True)
+    bencher.keep_in(folder / "bench")
+    bencher.begin_layer(0)
+    for sheet in range(1, _SHOWN_SHEETS + 1):
+        bencher.pull("spoiled" if sheet == 2 else "good", "slipped" if sheet == 2 else "")
+    for sheet in range(_SHOWN_SHEETS):
+        if sheet == 0:
+            bencher.begin_layer(1)
+        if sheet < _SHOWN_SHEETS // 2:
+            bencher.pull("good")
 
 
 def _walk_register(desk: Desk, folder: Path) -> None:

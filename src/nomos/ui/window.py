@@ -107,7 +107,7 @@ class Window(QMainWindow):
             (self.welcome.jigsaw, "pots"),
         ):  # fmt: skip
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
-        self.strip.chosen.connect(self._go_to)
+        self.strip.chosen.connect(self.go_to)
         self.ladder.chosen.connect(hand.choose_pull)
         self.ladder.moved.connect(hand.move_pull)
         self.ladder.resized.connect(self.refresh_soon)
@@ -130,7 +130,7 @@ class Window(QMainWindow):
             "stop": self._stop, "keys": self._list_keys,
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
-            actions[f"station {place}"] = partial(self._go_to, station)
+            actions[f"station {place}"] = partial(self.go_to, station)
         keys.bind(self, actions)
         self.bench.pressed.connect(lambda name: actions[name]())
 
@@ -212,7 +212,8 @@ class Window(QMainWindow):
             return ""
         return _HINTS[self.controller.state.station]
 
-    def _go_to(self, station: Station) -> None:
+    def go_to(self, station: Station) -> None:
+        """Turn to a station, and let it show on the sheet what it is about."""
         self.controller.go_to(station)
         self.answers.come_to(station)
         if station == "bench":

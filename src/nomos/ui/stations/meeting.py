@@ -28,6 +28,8 @@ class TolerancePart(QWidget):
     damp_asked = pyqtSignal(bool)
     simulate_asked = pyqtSignal()
     trap_asked = pyqtSignal(float)
+    sheets_asked = pyqtSignal()
+    print_asked = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -42,6 +44,7 @@ class TolerancePart(QWidget):
         self.defaults = button("Back to the usual figures", plain=True)
         self.damp = QCheckBox("Printed on damp paper")
         self.simulate = button("Print 100 whole sheets")
+        self.nine, self.back = button("See nine plausible sheets"), button("Back to the print", plain=True)
         self.cures = [label() for _ in range(_CURES)]
         self.trap = button("")
         self._trap_mm = 0.0
@@ -50,12 +53,14 @@ class TolerancePart(QWidget):
         )
         for widget in (
             self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
-            self.simulate, self._budget, self.damp,
+            self.simulate, self.nine, self.back, self._budget, self.damp,
         ):  # fmt: skip
             column.addWidget(widget)
         # sliderMoved and keys both end in valueChanged; showing a value blocks it.
         self.slider.valueChanged.connect(lambda step: self.tolerance_asked.emit(step * _STEP_MM))
         self.simulate.clicked.connect(self.simulate_asked)
+        self.nine.clicked.connect(self.sheets_asked)
+        self.back.clicked.connect(self.print_asked)
         self.trap.clicked.connect(lambda: self.trap_asked.emit(self._trap_mm))
         self.damp.clicked.connect(self.damp_asked)
         self.defaults.clicked.connect(self._back)
@@ -64,8 +69,10 @@ class TolerancePart(QWidget):
         for name in self.boxes:
             self.budget_asked.emit(name, None)
 
-    def show_view(self, view: ToleranceView) -> None:
-        """Show the part."""
+    def show_view(self, view: ToleranceView, *, nine: bool = False) -> None:
+        """Show the part. nine : plausible sheets are in sight."""
+        self.nine.setText("See nine others" if nine else "See nine plausible sheets")
+        self.back.setVisible(nine)
         for name, value, text in view.parts:
             if name not in self.boxes:
                 unit = "%" if name.endswith("pct") else "mm"

@@ -76,6 +76,8 @@ class SheetsStation(QScrollArea):
     edition_asked = pyqtSignal(dict)
     """What changes of the EditionPlan."""
     plan_asked = pyqtSignal()
+    log_asked = pyqtSignal(object, object)
+    """Chance of a good pull and minutes a pull, as the log has them."""
     part_shown = pyqtSignal()
     chosen_asked = pyqtSignal(int, bool)
     """A sheet is among the best, or no longer."""
@@ -126,6 +128,7 @@ class SheetsStation(QScrollArea):
         self._make_proofs()
         self._best: frozenset[str] = frozenset()
         self._good: float | None = None
+        self._pace: float | None = None
         self._groups: dict[str, QWidget] = {
             "sheets": group(
                 self.answer, self.curve, self.figures, self.plan, self.fields, self.bat, self.sacrificed,
@@ -197,7 +200,7 @@ class SheetsStation(QScrollArea):
             )
         self.bat.clicked.connect(lambda on: self.edition_asked.emit({"bat": on}))
         self.sacrificed.clicked.connect(lambda on: self.edition_asked.emit({"sacrificed": on}))
-        self.take.clicked.connect(lambda: self.edition_asked.emit({"good": self._good}))
+        self.take.clicked.connect(lambda: self.log_asked.emit(self._good, self._pace))
         self.plan.clicked.connect(self.plan_asked)
         for box in (self.full_w, self.full_h):
             box.set_by_hand.connect(
@@ -233,7 +236,7 @@ class SheetsStation(QScrollArea):
         self.bat.setChecked(plan.bat)
         self.sacrificed.setChecked(plan.sacrificed)
         self.learnt.setText(view.learnt)
-        self._good = view.learnt_good
+        self._good, self._pace = view.learnt_good, view.learnt_pace
         for part in (self.learnt, self.take):
             part.setVisible(bool(view.learnt))
         self.plan.setText(

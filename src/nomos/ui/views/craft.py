@@ -246,21 +246,25 @@ class SheetsView:
     cost: str
     learnt: str
     learnt_good: float | None
+    learnt_pace: float | None = None
 
 
 def sheets_view(project: Project, proof: Proof | None, record: Record | None) -> SheetsView:
     """The Sheets station. record : of what has been printed already."""
     plan = project.plan
-    learnt, good = "", None
+    learnt, good, pace = "", None, None
     if record is not None and record.figures:
         good = round(record.good, 3)
-        learnt = f"The log says {100 * record.good:.1f} % of pulls are good."
+        learnt = f"The log says {100 * record.good:.1f} % of pulls are good"
+        paces = [each.minutes_a_pull for each in record.figures if each.minutes_a_pull is not None]
+        pace = round(sum(paces) / len(paces), 1) if paces else None
+        learnt += f", {number(pace)} min a pull." if pace else "."
     try:
         found = sheets_of(project)
         total = all_sheets(project, found)
         lines: tuple[BuyingLine, ...] = buying_list(project, proof.blocks if proof else None)
     except BadInput as error:
-        return SheetsView(plan, str(error), (), (), 0, False, (), "", learnt, good)
+        return SheetsView(plan, str(error), (), (), 0, False, (), "", learnt, good, pace)
     cost = sum(line.cost for line in lines)
     return SheetsView(
         plan,
@@ -282,6 +286,7 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
         f"In all {cost:.2f}" if cost else "",
         learnt,
         good,
+        pace,
     )
 
 
@@ -301,12 +306,18 @@ class RecordView:
 
 
 def record_view(
-    project: Project, record: Record | None, how: str = "", apart_de00: float | None = None
+    project: Project,
+    record: Record | None,
+    how: str = "",
+    apart_de00: float | None = None,
+    drift: str = "",
 ) -> RecordView:
-    """The record of the edition. how, apart_de00 : of the proofs that are laid together, if any are."""
+    """The record of the edition. how, apart_de00, drift : of the proofs that are laid together."""
     proofs: tuple[str, ...] = ()
     remarks: tuple[str, ...] = ()
-    apart = "" if apart_de00 is None else f"On the whole they are ΔE {number(apart_de00)} apart."
+    apart = ""
+    if apart_de00 is not None:
+        apart = f"On the whole they are ΔE {number(apart_de00)} apart. {drift}"
     if record is not None:
         proofs = tuple(event.text.removesuffix(".png") for event in record.state.pictures)
         remarks = tuple(
