@@ -15,7 +15,7 @@ from shapely import Polygon
 from nomos.formats.drawing import Drawing, Line, Word, bench_drawing, pins_drawing, templates_drawing
 from nomos.formats.drawing_files import drawing_dxf, drawing_svg, drawings_pdf
 from nomos.formats.template import templates
-from nomos.project import Assets, CutBlocks, Project
+from nomos.project import Assets, Project, cut_blocks, mask_request
 from nomos.project.registering import plan_of_system, with_register
 from nomos.registration import PinSettings
 from nomos.registration.pins import parts_of
@@ -95,11 +95,11 @@ def test_a_bench_drawing_is_mirrored_and_holds_the_stops(demo: tuple[Project, As
     assert drawing.size_mm[0] == pytest.approx(plan.bench.width)
 
 
-def test_the_blocks_of_a_set_stand_side_by_side_in_dxf(
-    demo: tuple[Project, Assets], demo_blocks: CutBlocks
-) -> None:
-    project = with_register(demo[0], marks="rings")
-    drawing = templates_drawing(templates(project, demo_blocks))
+def test_the_blocks_of_a_set_stand_side_by_side_in_dxf(little: tuple[Project, Assets]) -> None:
+    project = with_register(little[0], marks="rings")
+    request = mask_request(project, little[1])
+    assert request is not None
+    drawing = templates_drawing(templates(project, cut_blocks(request)))
     document: Any = read(io.StringIO(drawing_dxf(drawing).decode()))
     edges = [each for each in document.modelspace() if each.dxf.layer.endswith("-edge")]
     assert len(edges) == len(project.blocks)

@@ -22,8 +22,9 @@ from PyQt6.QtCore import (
 from PyQt6.QtGui import QMouseEvent
 from PyQt6.QtWidgets import QApplication, QPushButton, QWidget
 
-from nomos.project import Assets, Project
-from nomos.ui import theme, walk
+from nomos.progress import Progress
+from nomos.project import Assets, CutBlocks, MaskRequest, Project, cut_blocks
+from nomos.ui import keeper, theme, walk
 from nomos.ui.questions import Unsaved
 from nomos.ui.start import Desk, set_up
 
@@ -102,6 +103,23 @@ class Answers:
 
     def take_up(self, title: str) -> bool:  # noqa: ARG002
         return self.rescued
+
+
+_cut: dict[MaskRequest, CutBlocks] = {}
+
+
+@pytest.fixture(autouse=True)
+def _cut_once(monkeypatch: pytest.MonkeyPatch) -> None:
+    """Blocks of one request are one value: most tests open the same demo, and cut it once for all."""
+
+    def kept(request: MaskRequest, *, earlier: CutBlocks | None = None, progress: Progress) -> CutBlocks:
+        if earlier is not None:
+            return cut_blocks(request, earlier=earlier, progress=progress)
+        if request not in _cut:
+            _cut[request] = cut_blocks(request, progress=progress)
+        return _cut[request]
+
+    monkeypatch.setattr(keeper, "cut_blocks", kept)
 
 
 @pytest.fixture

@@ -155,8 +155,8 @@ def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) 
     assert desk.document.stack.index() == 0
 
 
-def test_blocks_go_out_and_come_back(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
-    desk = demo_desk
+def test_blocks_go_out_and_come_back(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    desk = little_desk
     answers.folder = tmp_path
     desk.window.answers.blocks.turn_to("hand")
     click(desk.window.answers.blocks.hand.send)

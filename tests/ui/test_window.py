@@ -296,19 +296,19 @@ def test_the_kento_moves_to_the_other_hand_and_says_when_there_is_no_room(demo_d
     assert any("notches need" in f.text for f in desk.keeper.proof.findings) if desk.keeper.proof else False
 
 
-def test_the_packet_is_written_where_asked(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+def test_the_packet_is_written_where_asked(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     answers.folder = tmp_path / "packet"
-    demo_desk.controller.go_to("register")
-    settle(demo_desk)
-    click(demo_desk.window.answers.register.packet)
-    settle(demo_desk)
+    little_desk.controller.go_to("register")
+    settle(little_desk)
+    click(little_desk.window.answers.register.packet)
+    settle(little_desk)
     plan = json.loads((tmp_path / "packet" / "plan.json").read_text("utf-8"))
-    assert len(plan["order"]) == 8
-    assert "packet is in" in demo_desk.window.notice.text()
+    assert len(plan["order"]) == 4
+    assert "packet is in" in little_desk.window.notice.text()
     answers.folder = Path("/proc/none")
-    click(demo_desk.window.answers.register.packet)
-    settle(demo_desk)
-    assert "/proc/none cannot be written" in demo_desk.window.notice.text()
+    click(little_desk.window.answers.register.packet)
+    settle(little_desk)
+    assert "/proc/none cannot be written" in little_desk.window.notice.text()
 
 
 def test_save_reopen_and_the_question_of_unsaved_changes(
