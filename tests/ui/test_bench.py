@@ -213,7 +213,13 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
     click(station.write)
     settle(desk)
     assert (tmp_path / "statement.pdf").exists()
+    log = bencher.path
     assert (tmp_path / "pulls.csv").read_text().count("\n") == 1 + 3 * len(project.impressions)
+    click(station.anew)
+    settle(desk)
+    assert not log.exists()
+    assert len(list(log.parent.glob("pane.nomos.bench-*.jsonl"))) == 1
+    assert "Nothing has been printed yet" in station.said.text()
 
 
 def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from nomos.carving.materials import MaterialFacts, Tool
+from nomos.carving.materials import MaterialFacts
 from nomos.carving.zones import CarvingMap
 
 # Of a gouge's width each stroke clears so much that the last has not, and ground takes so many layers
@@ -50,8 +50,3 @@ def factor_from_log(said_h: float, took_h: float) -> float:
     if said_h <= 0 or took_h <= 0:
         raise ValueError("Both times must be more than nothing.")
     return min(max(took_h / said_h, 0.1), 10.0)
-
-
-def area_of(carving: CarvingMap, tool: Tool) -> float:
-    """What a tool clears, mm²."""
-    return carving.areas_mm2[carving.tools.index(tool)]

@@ -17,7 +17,7 @@ from nomos.project.editions import Record
 from nomos.project.keys import carrying_text
 from nomos.project.methods import METHOD_WORDS, method_of
 from nomos.registration import SYSTEM_NAMES
-from nomos.units import number, size_text
+from nomos.units import size_text
 
 _PAGE_MM, _MARGIN_MM = (210.0, 297.0), 22.0
 
@@ -43,6 +43,9 @@ def record_json(project: Project, record: Record) -> dict[str, Any]:
                 "number": history.number or None,
             }
             for history in state.histories.values()
+        ],
+        "air": [
+            {"at": each.at, "temperature": each.value, "humidity": each.also} for each in state.air
         ],
         "remarks": [{"at": each.at, "kind": each.kind, "text": each.text} for each in state.remarks],
         "readings": [
@@ -215,8 +218,3 @@ def stage_words(project: Project, pull: int) -> str:
     if pull == 0:
         return "Bare paper"
     return f"{pull} {project.block(project.impressions[pull - 1].block).name}"
-
-
-def amount_text(amount: float, unit: str) -> str:
-    """An amount to buy."""
-    return f"{number(amount, 0)} {unit}"

@@ -8,12 +8,11 @@ from msgspec.structs import replace
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00
-from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import FilmKey, printed_reflectance
 from nomos.project.model import LARGEST_TRAP_MM, Project, ProjectError
-from nomos.project.proofing import Array, CutBlocks, cut_blocks, mask_request
+from nomos.project.proofing import Array, CutBlocks
 from nomos.project.registering import advice_for, plan_of_system
-from nomos.project.store import Assets
 from nomos.project.trapping import border_traps
 from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_borders, on_whole_sheets
 from nomos.registration import SYSTEM_NAMES
@@ -67,15 +66,6 @@ def worst_mm(project: Project) -> tuple[float, float]:
     """The least and the most that two pulls lie apart within the image, on 95 of 100 sheets, mm."""
     _, apart = tolerance_map(error_model(project), project, 9)
     return float(apart.min()), float(apart.max())
-
-
-@dataclass(frozen=True)
-class FlashRequest:
-    """All that a simulation depends on, and the key it is remembered by."""
-
-    project: Project
-    sheets: int
-    seed: int
 
 
 def prints_of(project: Project, blocks: CutBlocks) -> Prints:
@@ -249,15 +239,3 @@ def _closer_system(project: Project) -> str:
                 f"{name.capitalize()} would hold ±{then:.1f} mm instead of ±{now:.1f} mm at the worst place."
             )
     return ""
-
-
-def simulate(
-    project: Project, assets: Assets, sheets: int, seed: int, *, progress: Progress = NULL_PROGRESS
-) -> tuple[Flashing, Flashing]:
-    """Masks, then the fast estimate and whole sheets. Raises ProjectError, Cancelled."""
-    request = mask_request(project, assets)
-    if request is None:
-        raise ProjectError("flat", "There is nothing to print yet: open a picture first.")
-    blocks = cut_blocks(request, progress=Part(progress, 0.0, 0.3))
-    fast = flash_fast(project, blocks, sheets, seed)
-    return fast, flash_exact(project, blocks, sheets, seed, progress=Part(progress, 0.4, 1.0))

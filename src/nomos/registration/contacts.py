@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.registration.kento import Hand, Kento, Rect
+from nomos.registration.kento import Hand, Rect
 
 Floats = NDArray[np.float64]
 Place = tuple[float, float]
@@ -55,26 +55,6 @@ class Contacts:
             ),
             ((sideways, 0.0), (0.0, -1.0), (0.0, -1.0)),
         )
-
-    @classmethod
-    def of_kento(cls, kento: Kento, sheet_mm: tuple[float, float]) -> "Contacts":
-        """For notches wherever they are; walls push towards the middle of the sheet."""
-        side, corner, base = (np.array(point) for point in kento.corner.wall)
-        straight = np.array(kento.straight.wall).mean(axis=0)
-        middle = np.array(sheet_mm) / 2
-
-        def pushes(along: Floats) -> Place:
-            normal = np.array([-along[1], along[0]]) / np.hypot(*along)
-            towards = normal if normal @ (middle - corner) > 0 else -normal
-            return float(towards[0]) + 0.0, float(towards[1]) + 0.0
-
-        up, out = pushes(side - corner), pushes(base - corner)
-        places = (side + corner) / 2, (corner + base) / 2, straight
-        return cls(
-            ((float(places[0][0]), float(places[0][1])), (float(places[1][0]), float(places[1][1])),
-             (float(places[2][0]), float(places[2][1]))),
-            (up, out, out),
-        )  # fmt: skip
 
     @classmethod
     def of_corners(cls, area: Rect) -> "Contacts":

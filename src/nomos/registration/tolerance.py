@@ -135,20 +135,9 @@ class ErrorModel:
         by_error = at @ self._basis().T
         return np.asarray(by_error @ np.swapaxes(by_error, -1, -2))
 
-    def one_pull_mm(self, places: Floats) -> Floats:
-        """How far one pull lies from where it should, on 95 of 100 sheets, mm. (...,)."""
-        return radius_95(self.covariance(places))
-
     def two_pulls_mm(self, places: Floats) -> Floats:
         """How far two pulls lie from each other, on 95 of 100 sheets: what shows, mm. (...,)."""
         return radius_95(2 * self.covariance(places))
-
-
-def apply_affine(change: Floats, places: Floats) -> Floats:
-    """How far places (..., 2) move by affine changes (..., 6), both mm."""
-    a, b, c, d, e, f = np.moveaxis(change, -1, 0)
-    x, y = places[..., 0], places[..., 1]
-    return np.stack([a + b * x + c * y, d + e * x + f * y], axis=-1)
 
 
 def radius_95(covariance: Floats) -> Floats:

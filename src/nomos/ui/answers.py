@@ -447,6 +447,7 @@ class AnswersColumn(QStackedWidget):
         made.picture_asked.connect(self._keep_picture)
         made.compare_asked.connect(bencher.compare_with)
         made.remark_given.connect(bencher.remark)
+        made.anew_asked.connect(bencher.begin_anew)
         self.addWidget(made)
         return made
 

@@ -12,7 +12,6 @@ from nomos.devices import Scales, ThermoHygrometer
 from nomos.edition import REASONS, EditionState, Event, EventKind, append_event, now_text, read_log, replay
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
-from nomos.formats.files import file_name
 from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.comparing import (
@@ -26,6 +25,7 @@ from nomos.project.comparing import (
     straightened,
 )
 from nomos.project.editions import Record, log_path, record_of
+from nomos.project.reduction import is_reduction
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
@@ -104,6 +104,9 @@ class Bencher(QObject):
             return self._kept_in / "print.bench.jsonl"
         if self._document.path is not None:
             return log_path(self._document.path)
+        # Imported here: what writes files is not needed before a project is printed.
+        from nomos.formats.files import file_name
+
         title = self._document.project.title if self._document.project else "print"
         return user_state_path("nomos") / "bench" / f"{file_name(title)}.bench.jsonl"
 
@@ -159,7 +162,13 @@ class Bencher(QObject):
         if not 0 <= wanted < state.layers:
             self.told.emit("Every layer is printed: choose and number the sheets.")
             return
-        self.add("layer", layer=wanted)
+        project = self._document.project
+        assert project is not None
+        pull = project.impressions[wanted]
+        if wanted > 0 and is_reduction(project):
+            self.add("state", layer=wanted, text=f"cut further for {project.block(pull.block).name}")
+        inks = dict.fromkeys(project.ink(zone.ink).name for zone in pull.zones)
+        self.add("layer", layer=wanted, text=", ".join(inks))
 
     def pull(self, kind: EventKind, reason: str = "") -> None:
         """The sheet at hand came out good, spoiled or repaired."""
@@ -301,6 +310,21 @@ class Bencher(QObject):
             self.add("numbered", sheet=sheet, text=name)
         for sheet in record.numbers.cancelled:
             self.add("numbered", sheet=sheet, text="cancelled")
+
+    def begin_anew(self) -> None:
+        """Begin another edition: the log so far is put aside under a name with the time, nothing is lost."""
+        path = self.path
+        if not path.exists():
+            return
+        aside = path.with_name(f"{path.stem}-{self._now():%Y%m%d-%H%M%S}{path.suffix}")
+        try:
+            path.rename(aside)
+        except OSError as error:
+            self.told.emit(f"{path.name} cannot be put aside: {error.strerror or error}.")
+            return
+        self._events, self.compared = None, None
+        self.told.emit(f"A new edition begins; the record so far is kept as {aside.name}.")
+        self.changed.emit()
 
     # The guided run
 

@@ -87,6 +87,7 @@ class SheetsStation(QScrollArea):
     compare_asked = pyqtSignal(int, int, str)
     """A proof, the plan (-1) or another proof, and how they are laid together."""
     remark_given = pyqtSignal(str)
+    anew_asked = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -122,6 +123,7 @@ class SheetsStation(QScrollArea):
         self.layers, self.sheets = Figures(), ColourRows("Sheets of the edition")
         self.numbers, self.said = label(), label(kind="quiet")
         self.number, self.write = button("Number the sheets"), button("Write statement and tables…")
+        self.anew = button("Begin another edition", plain=True)
         self.hint = label(
             "Click a sheet to count it among the best: the best are numbered first.", kind="quiet"
         )
@@ -139,7 +141,7 @@ class SheetsStation(QScrollArea):
                 self.said, self.layers, self.numbers, self.number, self.write,
                 label("Proofs beside the plan", kind="name"), self.picture, self.proof_fields, self.how,
                 self.flicker, self.apart, label("A remark", kind="name"), self.remark, self.remarks,
-                self.hint, self.sheets,
+                self.hint, self.sheets, self.anew,
             ),
         }  # fmt: skip
         for part in (self.parts, *self._groups.values()):
@@ -213,6 +215,7 @@ class SheetsStation(QScrollArea):
         self.sheets.chosen.connect(lambda sheet: self.chosen_asked.emit(int(sheet), sheet not in self._best))
         self.number.clicked.connect(self.number_asked)
         self.write.clicked.connect(self.write_asked)
+        self.anew.clicked.connect(self.anew_asked)
 
     def turn_to(self, part: str) -> None:
         """Show one part of the station."""
@@ -277,7 +280,7 @@ class SheetsStation(QScrollArea):
 
     def _show_record_parts(self, record: RecordView) -> None:
         shown: tuple[QWidget, ...] = (
-            self.layers, self.sheets, self.numbers, self.number, self.write, self.hint,
+            self.layers, self.sheets, self.numbers, self.number, self.write, self.hint, self.anew,
         )  # fmt: skip
         for widget in shown:
             widget.setVisible(not record.empty)
