@@ -8,6 +8,7 @@ from nomos.formats.template import Template
 from nomos.project import Project
 from nomos.registration import Point, SystemPlan
 from nomos.registration.pins import nest
+from nomos.registration.plan import LASER_CAUTION
 from nomos.registration.settings import SYSTEM_NAMES, PinSettings
 from nomos.units import number, size_text
 
@@ -103,12 +104,6 @@ def _middle(points: Sequence[Point]) -> Point:
     return (min(xs) + max(xs)) / 2, (min(ys) + max(ys)) / 2
 
 
-CUT_CAUTION = (
-    "Laser cutting needs extraction and someone who watches for fire; the board's safety sheet, local rules "
-    "and trained people come first."
-)
-
-
 def pins_drawing(pins: PinSettings) -> Drawing:
     """Tabs and pins nested on their board, with the cutter's path outside parts and inside holes.
 
@@ -125,7 +120,7 @@ def pins_drawing(pins: PinSettings) -> Drawing:
             f"{number(pins.clearance_mm, 2)} mm each side; the lines take up a kerf of "
             f"{number(pins.kerf_mm, 2)} mm.",
             "Cut one set of F for every sheet that dries with its tabs on.",
-            CUT_CAUTION,
+            LASER_CAUTION,
         ),
         pins.stock_mm,
         tuple(lines),

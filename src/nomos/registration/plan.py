@@ -25,6 +25,14 @@ STOP_MM, STOP_LONG_MM, CROSS_MM = 10.0, 40.0, 8.0
 # A base reaches this far beyond everything on it, and a paper stop this far above the block (chosen by us).
 _BASE_MM, _ABOVE_MM = 15.0, 1.5
 _CORNER_MM = 8.0
+LASER_CAUTION = (
+    "Laser cutting needs extraction and someone who watches for fire; the board's safety sheet, local rules "
+    "and trained people come first."
+)
+_DAMP = (
+    "Damp paper grows: keep the pack evenly damp. Kept long it moulds; use a biocide only as its safety sheet "
+    "and local rules say."
+)
 # What the sheet reaches beyond the block on the stopped sides, at the least.
 _JIG_CLEAR_MM = 1.0
 # Where the stops for sheet and block stand along their edges, so that none is in another's way.
@@ -156,7 +164,7 @@ def _kento(
             "Notches hold stiff or damp paper; a floppy dry sheet buckles in them.",
             f"With the grain {grain} the near edge, a notch wall across the grain splits off easily: "
             "cut across the fibres first.",
-            *(("Damp paper grows: keep the pack evenly damp.",) if settings.damp else ()),
+            *((_DAMP,) if settings.damp else ()),
         ),
     )
 
@@ -276,6 +284,7 @@ def _pins(
             "Dry paper only: tape does not hold on damp sheets."
             if pins.taped
             else "Punched holes wear: past 30 pulls tape a tab over them.",
+            LASER_CAUTION,
         ),
     )
 

@@ -14,6 +14,11 @@ from nomos.project.carvings import CarvedBlock
 from nomos.ui.views.frame import small_print
 
 _FINE_MM = 1.0
+_CAUTIONS = (
+    "Fingers out of the press. Air and gloves with solvents.",
+    "Oily rags into a closed metal bin: they heat by themselves.",
+    "Safety sheets, local rules and trained people come first.",
+)
 
 
 @dataclass(frozen=True, eq=False)
@@ -56,7 +61,7 @@ def bench_view(
     if state.layer < 0:
         first = project.block(project.impressions[0].block).name
         return BenchView(
-            project.title, "", "Not begun", f"{state.sheets} sheets, {state.layers} layers", (), (), "",
+            project.title, "", "Not begun", f"{state.sheets} sheets, {state.layers} layers", _CAUTIONS, (), "",
             "", "", (), f"Begin layer 1: {first}", can_pull=False, guide=guide,
         )  # fmt: skip
     pull = project.impressions[state.layer]
