@@ -30,8 +30,8 @@ LASER_CAUTION = (
     "and trained people come first."
 )
 _DAMP = (
-    "Damp paper grows: keep the pack evenly damp. Kept long it moulds; use a biocide only as its safety sheet "
-    "and local rules say."
+    "Damp paper grows: keep the pack evenly damp. Kept long it moulds; use a biocide only as its safety "
+    "sheet and local rules say."
 )
 # What the sheet reaches beyond the block on the stopped sides, at the least.
 _JIG_CLEAR_MM = 1.0

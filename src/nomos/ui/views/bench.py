@@ -61,7 +61,8 @@ def bench_view(
     if state.layer < 0:
         first = project.block(project.impressions[0].block).name
         return BenchView(
-            project.title, "", "Not begun", f"{state.sheets} sheets, {state.layers} layers", _CAUTIONS, (), "",
+            project.title, "", "Not begun", f"{state.sheets} sheets, {state.layers} layers", _CAUTIONS, (),
+            "",
             "", "", (), f"Begin layer 1: {first}", can_pull=False, guide=guide,
         )  # fmt: skip
     pull = project.impressions[state.layer]
