@@ -18,7 +18,7 @@ test: setup
 	@.venv/bin/lint-imports --no-cache > build-imports.log 2>&1 || { cat build-imports.log; rm -f build-imports.log; exit 1; }
 	@rm -f build-imports.log
 	@! grep -n '://' requirements.lock
-	@$(PY) -m pytest -q -n 2
+	@$(PY) -m pytest -q -n 2 --dist worksteal
 
 format: setup
 	@.venv/bin/ruff check --quiet --fix-only $(TESTED)

@@ -70,8 +70,8 @@ def test_side_and_marks_are_chosen(small: Desk) -> None:
     assert len({mark.block for mark in content.marks}) == len(project_of(desk).blocks)
 
 
-def test_the_tolerance_follows_the_slider_and_ones_own_figures(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> None:
+    desk, station = small, small.window.answers.register
     station.turn_to("tolerance")
     settle(desk)
     part = station.tolerance
@@ -100,6 +100,8 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(register: Desk) -
     assert content.raster is not None
     assert content.raster.labs is None
     click(part.back)
+    settle(desk)
+    desk.controller.set_trap(0.0)
     settle(desk)
     trap = part._trap_mm
     assert trap > project_of(desk).trap_mm

@@ -10,7 +10,11 @@ from PIL import Image
 from PyQt6.QtCore import QTimer
 from PyQt6.QtWidgets import QApplication, QMessageBox, QPushButton
 
+from nomos import demo
+from nomos.demo import GLASSHOUSE, Scenario
 from nomos.errors import BadInput
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project import Assets, Project
 from nomos.ui import start, walk
 from nomos.ui.questions import Dialogs
 from nomos.ui.start import Desk
@@ -93,8 +97,19 @@ def test_the_window_begins_on_what_it_is_given(
 
 
 def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
-    desk: Desk, tmp_path: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
+    desk: Desk,
+    tmp_path: Path,
+    monkeypatch: pytest.MonkeyPatch,
+    capsys: pytest.CaptureFixture[str],
+    little: tuple[Project, Assets],
 ) -> None:
+    """The walk that `make demo` takes, here over a small print instead of the glasshouse."""
+    real = demo.demo_project
+
+    def smaller(scenario: Scenario, *, progress: Progress = NULL_PROGRESS) -> tuple[Project, Assets]:
+        return little if scenario is GLASSHOUSE else real(scenario, progress=progress)
+
+    monkeypatch.setattr(demo, "demo_project", smaller)
     monkeypatch.setattr(walk, "_SHOWN_BLOCKS", 2)
     assert walk.walk_through(desk, tmp_path / "walk") == 0
     pictures = sorted(path.name for path in (tmp_path / "walk").glob("*.png"))

@@ -223,3 +223,25 @@ def bevels(mask: Mask, px_per_mm: float, every_mm: float = 12.0) -> tuple[Bevel,
                     )
                 )
     return tuple(found)
+
+
+def widest_places(
+    page: NDArray[np.bool_], px_per_mm: float, most: int = 3, *, least_mm: float = 5.0
+) -> list[tuple[float, float]]:
+    """Where what is true is widest, the widest first, far from each other; x, y in mm from the top left.
+
+    least_mm : narrower places are left out.
+    """
+    import cv2
+
+    # Half as fine is fine enough to find room for a letter, and four times as fast.
+    left = np.ascontiguousarray(page[::2, ::2].astype(np.uint8))
+    found = []
+    for _ in range(most):
+        depth = cv2.distanceTransform(np.pad(left, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
+        y, x = np.unravel_index(int(depth.argmax()), depth.shape)
+        if 4 * depth[y, x] < least_mm * px_per_mm:
+            break
+        found.append(((2 * float(x) + 1) / px_per_mm, (2 * float(y) + 1) / px_per_mm))
+        cv2.circle(left, (int(x), int(y)), int(10 * px_per_mm), 0, -1)
+    return found

@@ -4,13 +4,12 @@ from collections.abc import Sequence
 from io import BytesIO
 from typing import Any
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
 from nomos.carving.transfer import KNIFE_CAUTION
-from nomos.carving.zones import FIRST_DEPTH_MM, TOO_NARROW, bevels
+from nomos.carving.zones import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
 from nomos.formats.files import file_name
 from nomos.formats.pdf import DEFAULT_PAPER, MM, Sheet, draw_pages, new_canvas
 from nomos.progress import NULL_PROGRESS, Progress
@@ -104,7 +103,7 @@ class _Page:
         carving = self._carved.carving
         canvas.setFont("Lato-Bold", 9)
         for number_of in range(1, len(carving.tools) + 1):
-            for x, y in _widest(carving.zones == number_of, carving.px_per_mm):
+            for x, y in widest_places(carving.zones == number_of, carving.px_per_mm):
                 at = self._image_mm[0] - x, top - y
                 canvas.setFillGray(1)
                 canvas.circle(at[0] * MM, at[1] * MM, 2.2 * MM, stroke=1, fill=1)
@@ -115,7 +114,7 @@ class _Page:
         carving = self._carved.carving
         canvas.setFont("Lato-Bold", 8)
         canvas.setFillGray(0)
-        for x, y in _widest(carving.chatter, carving.px_per_mm, most=4):
+        for x, y in widest_places(carving.chatter, carving.px_per_mm, most=4):
             at = self._image_mm[0] - x, top - y
             canvas.drawCentredString(at[0] * MM, (at[1] - 6) * MM, "roller reaches: mask or wipe")
 
@@ -167,17 +166,3 @@ def zone_picture(carved: CarvedBlock) -> NDArray[np.uint8]:
     table[TOO_NARROW] = _NARROW
     grey = table[carving.zones]
     return np.repeat(grey[..., None], 3, axis=2)
-
-
-def _widest(page: NDArray[np.bool_], px_per_mm: float, most: int = 3) -> list[tuple[float, float]]:
-    """Where some areas are widest, the largest first, mm."""
-    left = np.ascontiguousarray(page.astype(np.uint8))
-    found = []
-    for _ in range(most):
-        depth = cv2.distanceTransform(np.pad(left, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
-        y, x = np.unravel_index(int(depth.argmax()), depth.shape)
-        if depth[y, x] < 2.5 * px_per_mm:
-            break
-        found.append(((float(x) + 0.5) / px_per_mm, (float(y) + 0.5) / px_per_mm))
-        cv2.circle(left, (int(x), int(y)), int(20 * px_per_mm), 0, -1)
-    return found

@@ -8,7 +8,7 @@ import numpy as np
 from nomos.carving import FACTS, TRANSFERS, Tool, factor_from_log
 from nomos.carving.nesting import CuttingPlan
 from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
-from nomos.carving.zones import TOO_NARROW
+from nomos.carving.zones import TOO_NARROW, widest_places
 from nomos.colour import lab_to_hex
 from nomos.edition.sheets import BuyingLine
 from nomos.errors import BadInput
@@ -161,13 +161,14 @@ def carving_overlay(project: Project, carved: Sequence[CarvedBlock], pull: str |
     own = next((each for each in carved if each.block == block), None)
     if own is None:
         return None
-    return Overlay(words=_letters(project, own), raster=_zone_raster(project, own))
+    return _zone_overlay(project, own)
 
 
-_kept: dict[int, tuple[CarvedBlock, Raster]] = {}
+_kept: dict[int, tuple[CarvedBlock, Overlay]] = {}
 
 
-def _zone_raster(project: Project, own: CarvedBlock) -> Raster:
+def _zone_overlay(project: Project, own: CarvedBlock) -> Overlay:
+    """Worked out once for the last block asked for."""
     kept = _kept.get(id(own))
     if kept is None or kept[0] is not own:
         _kept.clear()
@@ -184,29 +185,20 @@ def _zone_raster(project: Project, own: CarvedBlock) -> Raster:
         pad = (page.shape[1] / carving.px_per_mm - project.image.width) / 2
         left = project.paper.width_mm - project.image.right - pad
         raster = Raster(mips(page), np.array(labs), carving.px_per_mm, left, project.image.top - pad)
-        kept = _kept[id(own)] = (own, raster)
+        kept = _kept[id(own)] = (own, Overlay(_letters(own, raster), raster=raster))
     return kept[1]
 
 
-def _letters(project: Project, own: CarvedBlock) -> tuple[tuple[float, float, str], ...]:
-    import cv2
-
-    carving, raster = own.carving, _zone_raster(project, own)
+def _letters(own: CarvedBlock, raster: Raster) -> tuple[tuple[float, float, str], ...]:
+    """The letter of each zone where it is widest, and where the roller reaches, on the block face up."""
+    carving = own.carving
     found = []
     pages = [(carving.zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
     for page, word in [*pages, (carving.chatter, "roller reaches")]:
-        left = np.ascontiguousarray(page[::2, ::2].astype(np.uint8))
-        for _ in range(_MOST_LETTERS if len(word) == 1 else 1):
-            depth = cv2.distanceTransform(np.pad(left, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
-            y, x = np.unravel_index(int(depth.argmax()), depth.shape)
-            if depth[y, x] < 1.5 * carving.px_per_mm:
-                break
-            at_x = (carving.zones.shape[1] - 2 * float(x)) / carving.px_per_mm
-            below = 6.0 if len(word) > 1 else 0.0
-            found.append(
-                (raster.left_mm + at_x, raster.top_mm + 2 * float(y) / carving.px_per_mm + below, word)
-            )
-            cv2.circle(left, (int(x), int(y)), int(15 * carving.px_per_mm), 0, -1)
+        most, below = (_MOST_LETTERS, 0.0) if len(word) == 1 else (1, 6.0)
+        for x, y in widest_places(page, carving.px_per_mm, most, least_mm=4.0):
+            at_x = carving.zones.shape[1] / carving.px_per_mm - x
+            found.append((raster.left_mm + at_x, raster.top_mm + y + below, word))
     return tuple(found)
 
 
