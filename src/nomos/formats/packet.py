@@ -42,7 +42,7 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.boards import board_pairs, turned_text
-from nomos.project.carvings import carve_blocks, hours_of
+from nomos.project.carvings import carve_blocks, carving_findings, hours_of
 from nomos.project.closelook import CloseLook, close_findings, look_closely
 from nomos.project.editions import all_sheets, buying_list, sheets_of
 from nomos.project.edits import between_pulls, in_register, layers
@@ -113,6 +113,7 @@ def write_packet(
         plan = plan_of(project, blocks, laid, look)
         plan["carving"] = {
             "hours": round(hours_of(carved), 2),
+            "findings": findings_as_json(carving_findings(project, carved)),
             "blocks": [
                 {"block": project.block(each.block).name, "hours": round(each.effort.hours, 2)}
                 for each in carved

@@ -11,7 +11,7 @@ from nomos.project.tolerating import plausible_changes
 
 # Sheets across and down; how fine the whole picture is, and how fine each sheet is drawn before it is
 # averaged into its place, so that thin gaps are not lost.
-ACROSS, _PX_PER_MM, _DRAWN_PX_PER_MM = 3, 3.0, 5.0
+ACROSS, _PX_PER_MM, _DRAWN_PX_PER_MM = 3, 6.0, 6.0
 _GROUND = 185
 _GAP_PX = 6
 # Blocks are thinned to so many pixels for it.

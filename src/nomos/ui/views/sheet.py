@@ -91,7 +91,8 @@ def sheet_content(
     words = _piece_numbers(project, proof) if state.shown == "pieces" else ()
     if laid_over is not None:
         raster, spots, words = laid_over.raster or raster, laid_over.spots, laid_over.words
-    plain = state.shown == "exercise"
+    # A picture of whole sheets stands alone: the bench belongs to the print.
+    plain = laid_over is not None and laid_over.raster is not None
     return SheetContent(
         (project.paper.width_mm, project.paper.height_mm),
         project.image,
