@@ -9,7 +9,6 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
 from nomos.project import Project, Proof, Station
-from nomos.project.comparing import PX_PER_MM
 from nomos.project.separating import kept_key, with_plan
 from nomos.separation.solver import REACHED_DE00
 from nomos.ui import theme
@@ -17,21 +16,11 @@ from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
-from nomos.ui.views.craft import carve_view, carving_overlay, record_view, sheets_view
 from nomos.ui.views.inks import mix_view, see_view, stack_view
 from nomos.ui.views.inks import proof_view as learnt_view
-from nomos.ui.views.meeting import (
-    apart_overlay,
-    exercise_overlay,
-    picture_overlay,
-    practice_view,
-    proof_view,
-    tolerance_view,
-)
 from nomos.ui.views.methods import method_view
 from nomos.ui.views.order import days_view, orders_view, sitting_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
-from nomos.ui.views.register import register_view
 from nomos.ui.views.rows import Note
 from nomos.ui.views.sheet import Overlay
 
@@ -96,6 +85,8 @@ class AnswersColumn(QStackedWidget):
             shown = self.register
             self._show_register(project, proof, notes)
         elif state.station == "carve":
+            from nomos.ui.views.craft import carve_view
+
             shown = self.carve
             carved = self._hand.crafter.carved_of(project)
             history = self._hand.bencher.state()
@@ -104,6 +95,8 @@ class AnswersColumn(QStackedWidget):
                 carve_view(project, carved, state.pull, others, cut_h), self._hand.crafter.marked
             )
         else:
+            from nomos.ui.views.craft import record_view, sheets_view
+
             shown = self.sheets
             record = self._hand.bencher.record()
             laid = self._hand.bencher.compared
@@ -116,6 +109,9 @@ class AnswersColumn(QStackedWidget):
 
     def _show_register(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
         """The Register station; a part is worked out when it is in sight."""
+        from nomos.ui.views.meeting import practice_view, proof_view, tolerance_view
+        from nomos.ui.views.register import register_view
+
         registrar, state, station = self._hand.registrar, self._hand.state, self.register
         station.show_view(register_view(project, proof, state), notes)
         if station.part == "tolerance":
@@ -142,11 +138,16 @@ class AnswersColumn(QStackedWidget):
     def laid_over(self, project: Project) -> Overlay | None:
         """What the present station lays over the sheet."""
         state, registrar = self._hand.state, self._hand.registrar
+        if state.station not in ("carve", "sheets", "register"):
+            return None
+        from nomos.ui.views.craft import carving_overlay
+        from nomos.ui.views.meeting import apart_overlay, exercise_overlay, picture_overlay
+
         if state.station == "carve" and state.shown == "cut":
             return carving_overlay(project, self._hand.crafter.carved_of(project), state.pull)
         compared = self._hand.bencher.compared
         if state.station == "sheets" and self.sheets.part == "record" and compared is not None:
-            return picture_overlay(project, compared.picture, PX_PER_MM)
+            return picture_overlay(project, compared.picture, compared.px_per_mm)
         if state.station != "register":
             return None
         if state.shown == "apart" and registrar.grid is not None:

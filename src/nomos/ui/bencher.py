@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 from platformdirs import user_state_path
 from PyQt6.QtCore import QObject, pyqtSignal
@@ -14,21 +15,14 @@ from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.progress import Progress
 from nomos.project import Project
-from nomos.project.comparing import (
-    PX_PER_MM,
-    Comparison,
-    Picture,
-    colour_drift,
-    compared,
-    mean_apart,
-    planned,
-    straightened,
-)
 from nomos.project.editions import Record, log_path, record_of
 from nomos.project.reduction import is_reduction
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
+
+if TYPE_CHECKING:
+    from nomos.project.comparing import Comparison, Picture
 
 # How long sheets lie under the press to be flat; chosen by us, no source.
 PRESS_H = 24.0
@@ -54,9 +48,10 @@ class Compared:
 
     proof: int
     against: int
-    how: Comparison
-    picture: Picture
+    how: "Comparison"
+    picture: "Picture"
     mean_de00: float
+    px_per_mm: float
     drift: str = ""
 
 
@@ -237,6 +232,7 @@ class Bencher(QObject):
             from nomos.design import read_picture
             from nomos.formats import png, writing_into
             from nomos.formats.files import write_file
+            from nomos.project.comparing import PX_PER_MM, straightened
 
             try:
                 data = path.read_bytes()
@@ -259,7 +255,7 @@ class Bencher(QObject):
         state = self.state()
         return tuple(event.text for event in state.pictures) if state is not None else ()
 
-    def compare_with(self, proof: int, against: int = -1, how: Comparison = "split") -> None:
+    def compare_with(self, proof: int, against: int = -1, how: "Comparison" = "split") -> None:
         """Lay a proof beside the plan (-1) or another proof."""
         project, laid = self._document.project, self._keeper.proof
         names = self.proofs()
@@ -269,8 +265,9 @@ class Bencher(QObject):
 
         def work(progress: Progress) -> Compared:
             from nomos.design import read_picture
+            from nomos.project.comparing import PX_PER_MM, colour_drift, compared, mean_apart, planned
 
-            def kept(place: int) -> Picture:
+            def kept(place: int) -> "Picture":
                 if place < 0:
                     return planned(project, blocks)
                 return read_picture((folder / names[place]).read_bytes(), names[place]).rgb
@@ -286,7 +283,8 @@ class Bencher(QObject):
                 # One of the others is gone: what the two show is still there.
                 apart = []
             picture = compared(one, other, how)
-            return Compared(proof, against, how, picture, mean_apart(one, other), colour_drift(apart))
+            drift = colour_drift(apart)
+            return Compared(proof, against, how, picture, mean_apart(one, other), PX_PER_MM, drift)
 
         def take(found: Compared) -> None:
             self.compared = found

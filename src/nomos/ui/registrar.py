@@ -3,27 +3,26 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.devices import Scanner
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
-from nomos.project.plausible import plausible_grid
-from nomos.project.proof_scan import PullFound, ScanFound, measure_scan, printed_sheet
-from nomos.project.reading import motion_kept, read_by_eye, reading_by_eye, reading_of
 from nomos.project.registering import motion_of, with_budget, with_reading, with_register
-from nomos.project.tolerating import EXACT_SHEETS, flash_exact, flash_fast
-from nomos.project.training import Exercise, Fault, Marking, Picture, make_exercise, mark_answer
 from nomos.proof import Misregister
-from nomos.proof.flashing import Flashing
 from nomos.ui.document import Document, Edit
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.questions import Questions
 from nomos.ui.views.state import UiState
+
+if TYPE_CHECKING:
+    # Imported where they are used: none of it is needed before its part of the station is in sight.
+    from nomos.project.proof_scan import PullFound, ScanFound
+    from nomos.project.training import Exercise, Fault, Marking, Picture
+    from nomos.proof.flashing import Flashing
 
 
 @dataclass(frozen=True, eq=False)
@@ -31,8 +30,8 @@ class Flashed:
     """What a simulation found: the fast estimate, and whole sheets once they were asked for."""
 
     project: Project
-    fast: Flashing
-    exact: Flashing | None = None
+    fast: "Flashing"
+    exact: "Flashing | None" = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -40,15 +39,15 @@ class Scanned:
     """A scan that has been read, and of which file."""
 
     name: str
-    found: ScanFound
+    found: "ScanFound"
 
 
 @dataclass(frozen=True, eq=False)
 class Practice:
     """An exercise, how the last answer did, and the score so far."""
 
-    exercise: Exercise
-    marking: Marking | None = None
+    exercise: "Exercise"
+    marking: "Marking | None" = None
     points: int = 0
     answered: int = 0
 
@@ -107,9 +106,11 @@ class Registrar(QObject):
             return
         if self.flashed is not None and self.flashed.project is project:
             return
+        from nomos.project.tolerating import flash_fast
+
         blocks = proof.blocks
 
-        def take(fast: Flashing) -> None:
+        def take(fast: "Flashing") -> None:
             self.flashed = Flashed(project, fast)
             self.changed.emit()
 
@@ -121,6 +122,8 @@ class Registrar(QObject):
         if project is None or proof is None:
             return
         blocks = proof.blocks
+
+        from nomos.project.tolerating import EXACT_SHEETS, flash_exact, flash_fast
 
         def work(progress: Progress) -> Flashed:
             fast = flash_fast(project, blocks)
@@ -137,10 +140,12 @@ class Registrar(QObject):
         project, proof = self._document.project, self._keeper.proof
         if project is None or proof is None or not project.impressions:
             return
+        from nomos.project.plausible import plausible_grid
+
         blocks, seed = proof.blocks, self._grid_seed
         self._grid_seed += 1
 
-        def take(grid: Picture) -> None:
+        def take(grid: "Picture") -> None:
             self.grid = grid
             self.changed.emit()
 
@@ -166,6 +171,8 @@ class Registrar(QObject):
 
     def read_by_eye(self, read_mm: Mapping[tuple[int, str], float]) -> None:
         """Keep what was read of the chosen pull."""
+        from nomos.project.reading import read_by_eye, reading_by_eye
+
         project, pull = self._document.project, self.state.pull
         if project is None or pull is None:
             self.told.emit("Choose a block first.")
@@ -191,8 +198,9 @@ class Registrar(QObject):
             return
         blocks = proof.blocks
 
-        def work(progress: Progress) -> ScanFound:
+        def work(progress: Progress) -> "ScanFound":
             from nomos.design import read_picture
+            from nomos.project.proof_scan import measure_scan
 
             try:
                 data = path.read_bytes()
@@ -211,7 +219,10 @@ class Registrar(QObject):
             return
         blocks = proof.blocks
 
-        def work(progress: Progress) -> ScanFound:
+        def work(progress: Progress) -> "ScanFound":
+            from nomos.devices import Scanner
+            from nomos.project.proof_scan import measure_scan, printed_sheet
+
             progress.report(0.02, "scanning a sheet")
             motions = [motion_of(project, pull) for pull in project.impressions]
             page = printed_sheet(project, blocks, motions)
@@ -220,7 +231,7 @@ class Registrar(QObject):
 
         self._runner.run("scan", work, lambda found: self._take_scan("a simulated scan", found), self._failed)
 
-    def _take_scan(self, name: str, found: ScanFound) -> None:
+    def _take_scan(self, name: str, found: "ScanFound") -> None:
         self.scanned = Scanned(name, found)
         self.changed.emit()
         missing = [each.problem for each in found.pulls if each.problem]
@@ -229,6 +240,8 @@ class Registrar(QObject):
 
     def keep_scan(self) -> None:
         """Keep what the scan showed of every pull."""
+        from nomos.project.reading import reading_of
+
         scanned = self.scanned
         if scanned is None:
             return
@@ -242,7 +255,7 @@ class Registrar(QObject):
 
         self._edit("Keep a scan", change)
 
-    def found_of(self, pull: str) -> PullFound | None:
+    def found_of(self, pull: str) -> "PullFound | None":
         """What the last scan showed of a pull."""
         scanned = self.scanned
         return None if scanned is None else next((f for f in scanned.found.pulls if f.pull == pull), None)
@@ -250,6 +263,7 @@ class Registrar(QObject):
     def show_reading(self) -> None:
         """Put the chosen pull on the screen where it was last found."""
         from nomos.project.edits import with_offset
+        from nomos.project.reading import motion_kept
 
         project, pull = self._document.project, self.state.pull
         if project is None or pull is None:
@@ -271,10 +285,12 @@ class Registrar(QObject):
         project, proof = self._document.project, self._keeper.proof
         if project is None or proof is None or not project.impressions:
             return
+        from nomos.project.training import make_exercise
+
         blocks, last = proof.blocks, self.practice
         number = last.exercise.number + 1 if last else 1
 
-        def take(made: Exercise) -> None:
+        def take(made: "Exercise") -> None:
             points, answered = (last.points, last.answered) if last else (0, 0)
             self.practice = Practice(made, None, points, answered)
             self.changed.emit()
@@ -283,11 +299,13 @@ class Registrar(QObject):
             "exercise", lambda _progress: make_exercise(project, blocks, number, faults), take, self._failed
         )
 
-    def answer(self, fault: Fault) -> None:
+    def answer(self, fault: "Fault") -> None:
         """Say what is wrong with the exercise."""
         project, practice = self._document.project, self.practice
         if project is None or practice is None or practice.marking is not None:
             return
+        from nomos.project.training import mark_answer
+
         marking = mark_answer(project, practice.exercise, fault)
         self.practice = Practice(
             practice.exercise, marking, practice.points + marking.points, practice.answered + 1

@@ -31,7 +31,6 @@ from nomos.ui.notice import Notice
 from nomos.ui.sheet import SheetView
 from nomos.ui.strip import StationStrip
 from nomos.ui.views import frame
-from nomos.ui.views.bench import bench_view
 from nomos.ui.views.sheet import place_text, sheet_content
 from nomos.ui.views.state import STATIONS
 from nomos.ui.welcome import Welcome
@@ -176,6 +175,8 @@ class Window(QMainWindow):
         self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
 
     def _show_bench(self, project: Project, proof: Proof | None) -> None:
+        from nomos.ui.views.bench import bench_view
+
         bencher = self.controller.bencher
         state = bencher.state()
         if state is None:
