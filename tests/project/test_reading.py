@@ -15,12 +15,11 @@ from nomos.project.reading import (
     read_by_eye,
     reading_by_eye,
     verdict,
-    vernier_mm,
     worst_corner_mm,
 )
 from nomos.project.registering import with_reading, with_register
 from nomos.project.training import KINDS, Fault, make_exercise, mark_answer
-from nomos.registration import MarksError, Motion
+from nomos.registration import MarksError, Motion, vernier_reading_mm
 from nomos.registration.marks import fit_components
 
 
@@ -71,8 +70,10 @@ def test_verniers_are_the_places_to_read_once_they_are_printed(project: Project)
     pull = wide.impressions[1].id
     places = eye_places(wide, pull)
     assert {place.way for place in places} == {"x", "y"}
-    assert vernier_mm(3) == pytest.approx(0.3)
-    read = {(n, place.way): vernier_mm(2 if place.way == "x" else -1) for n, place in enumerate(places)}
+    assert vernier_reading_mm(3) == pytest.approx(0.3)
+    read = {
+        (n, place.way): vernier_reading_mm(2 if place.way == "x" else -1) for n, place in enumerate(places)
+    }
     fit = read_by_eye(wide, pull, read)
     assert fit.motion.shift_mm == pytest.approx((0.2, -0.1), abs=0.02)
 

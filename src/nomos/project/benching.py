@@ -3,12 +3,13 @@
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
-from nomos.edition import EditionState, ink_needed
+from nomos.edition import EditionState
 from nomos.edition.reminders import LayerWork, next_after, reminders
-from nomos.order.calendar import drying_hours
+from nomos.project.editions import zone_need
 from nomos.project.edits import between_pulls
-from nomos.project.films import film_of, zone_keys
+from nomos.project.films import zone_keys
 from nomos.project.model import Project
+from nomos.project.ordering import runs_of
 from nomos.project.proofing import CutBlocks
 from nomos.project.reduction import is_reduction
 from nomos.registration import SYSTEM_NAMES
@@ -17,7 +18,6 @@ from nomos.units import number
 # A block that prints more than this share of the image wants more packing, one of thin lines less
 # (common practice; the shares are chosen by us).
 _SOLID_SHARE, _LINE_SHARE = 0.35, 0.12
-_WATER = ("water-based relief", "water-based woodblock")
 
 
 @dataclass(frozen=True)
@@ -73,11 +73,9 @@ def layer_card(
     if blocks is not None:
         area = blocks.areas_mm2[project.number_of(block.id)]
         share = area / (project.image.width * project.image.height)
-        need = ink_needed(
-            area, project.workshop.sheets, strength=strength, film_g_m2=project.workshop.film_g_m2,
-            slab_g=project.workshop.slab_g, waste=project.workshop.waste,
-        )  # fmt: skip
-        amount = f"{number(need.batch_g, 0)} g for {project.workshop.sheets} sheets"
+        own = [key for key in zone_keys(project) if key.pull == pull.id]
+        batch = sum(zone_need(project, blocks, key, project.workshop.sheets).batch_g for key in own)
+        amount = f"{number(batch, 0)} g for {project.workshop.sheets} sheets"
     packing = "more packing, a large solid" if share > _SOLID_SHARE else "usual packing"
     if share < _LINE_SHARE or any(zone.grade for zone in pull.zones):
         packing = "little packing, light pressure"
@@ -110,20 +108,6 @@ def _lay_text(project: Project) -> str:
     }.get(system, SYSTEM_NAMES[system])
 
 
-def _drying_h(project: Project, layer: int) -> float:
-    """The longest of the layer's inks in this air."""
-    pull = project.impressions[layer]
-    hours = []
-    for key in zone_keys(project):
-        if key.pull == pull.id:
-            ink = project.ink(pull.zones[key.zone].ink)
-            film = max(film_of(project, key).thickness, 0.1)
-            hours.append(
-                drying_hours(ink.drying_h, project.times, film=min(film, 2.0), water=ink.vehicle in _WATER)
-            )
-    return max(hours, default=0.0)
-
-
 def _ready_at(project: Project, state: EditionState) -> datetime | None:
     """When the last sheet of the layer before is dry."""
     before = state.layer - 1
@@ -131,4 +115,4 @@ def _ready_at(project: Project, state: EditionState) -> datetime | None:
     if before < 0 or not pulls or project.impressions[state.layer].wet:
         return None
     last = max(datetime.fromisoformat(at) for at, _, _ in pulls)
-    return last + timedelta(hours=_drying_h(project, before))
+    return last + timedelta(hours=runs_of(project)[before].drying_h)

@@ -6,8 +6,10 @@ from pathlib import Path
 
 from msgspec.structs import replace
 
+from nomos.colour.trapping import FILM
 from nomos.edition import (
     EditionState,
+    InkNeed,
     LayerFigures,
     Numbers,
     SheetPlan,
@@ -22,7 +24,7 @@ from nomos.edition import (
     start_sheets,
 )
 from nomos.edition.sheets import BuyingLine
-from nomos.project.films import film_of, zone_keys
+from nomos.project.films import FilmKey, zone_colours, zone_keys
 from nomos.project.model import Project
 from nomos.project.proofing import CutBlocks
 
@@ -77,24 +79,29 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     return tuple(found)
 
 
+def zone_need(project: Project, blocks: CutBlocks, key: FilmKey, sheets: int) -> InkNeed:
+    """Ink and extender for one zone of an impression on so many sheets."""
+    pull = project.impression(key.pull)
+    shop, zone = project.workshop, pull.zones[key.zone]
+    area = blocks.areas_mm2[project.number_of(pull.block)]
+    if len(pull.zones) > 1:
+        area = float(blocks.borders.area_mm2[list(zone_colours(project, pull, key.zone))].sum())
+    return ink_needed(
+        area, sheets, strength=zone.strength, film=FILM[zone.inking], film_g_m2=shop.film_g_m2,
+        slab_g=shop.slab_g, waste=shop.waste,
+    )  # fmt: skip
+
+
 def _inks(project: Project, blocks: CutBlocks, sheets: int) -> list[BuyingLine]:
     grams: dict[str, float] = {}
     modifiers: dict[str, float] = {}
     extender = 0.0
-    shop = project.workshop
     for key in zone_keys(project):
-        pull = project.impression(key.pull)
-        zone = pull.zones[key.zone]
-        area = blocks.areas_mm2[project.number_of(pull.block)] / len(pull.zones)
-        film = film_of(project, key).thickness / max(zone.strength, 1e-6)
-        need = ink_needed(
-            area, sheets, strength=zone.strength, film=film, film_g_m2=shop.film_g_m2, slab_g=shop.slab_g,
-            waste=shop.waste,
-        )  # fmt: skip
-        ink = project.ink(zone.ink)
+        need = zone_need(project, blocks, key, sheets)
+        ink = project.ink(project.impression(key.pull).zones[key.zone].ink)
         modifier = need.ink_g * ink.modifier_pct / 100
-        grams[zone.ink] = grams.get(zone.ink, 0.0) + need.ink_g - modifier
-        modifiers[zone.ink] = modifiers.get(zone.ink, 0.0) + modifier
+        grams[ink.id] = grams.get(ink.id, 0.0) + need.ink_g - modifier
+        modifiers[ink.id] = modifiers.get(ink.id, 0.0) + modifier
         extender += need.extender_g
     lines = []
     for ink_id, amount in grams.items():

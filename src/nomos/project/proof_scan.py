@@ -13,7 +13,7 @@ from nomos.project.model import Project, ProjectError
 from nomos.project.proofing import Array, CutBlocks
 from nomos.project.registering import marks_of, middle_of, sheet_of
 from nomos.registration import Motion, PrintedMark
-from nomos.registration.printed_marks import DISC_MM
+from nomos.registration.printed_marks import CROSS_MM, DISC_MM, LINE_MM
 from nomos.registration.scan_marks import find_blobs, match_marks
 from nomos.registration.scan_picture import PictureFit, fit_picture
 from nomos.registration.scan_sheet import FoundSheet, ScanError, find_sheet, taken_out
@@ -169,7 +169,7 @@ def _by_marks(
     scale = min(_SCAN_PX_PER_MM, min(found.px_per_mm))
     width, height = sheet_of(project)
     page = taken_out(scan, found, scale, (0, 0, width, height))
-    disc = np.pi * DISC_MM**2 / 4 if project.register.marks == "rings" else 4.0 * 0.4 * 2 - 0.16
+    disc = np.pi * DISC_MM**2 / 4 if project.register.marks == "rings" else (2 * CROSS_MM - LINE_MM) * LINE_MM
     image = project.image
     blobs = find_blobs(page, scale, disc, (image.left, image.top, image.right, image.bottom))
     table = colour_table(project)

@@ -11,7 +11,6 @@ from nomos.project.proof_scan import PullFound, about
 from nomos.project.registering import contacts_of, cure_steps, marks_of, middle_of
 from nomos.registration import Motion, after_change, fit_marks, stretch_advice, wall_change
 from nomos.registration.marks import MarkFit, fit_components
-from nomos.registration.printed_marks import vernier_reading_mm
 
 PLACES = ("upper left", "upper right", "lower left", "lower right")
 # A drift is said when it is this many standard errors, and this much over the readings (chosen by us).
@@ -79,11 +78,6 @@ def read_by_eye(project: Project, pull: str, read_mm: Mapping[tuple[int, str], f
         seen = own + np.array([(read_mm[n, "x"], read_mm[n, "y"]) for n in full])
         return fit_marks(own, seen)
     return fit_components(at, ways, figures)
-
-
-def vernier_mm(strokes: int) -> float:
-    """What a vernier shows when so many strokes from its zero meet, mm. Raises BadInput."""
-    return vernier_reading_mm(strokes)
 
 
 @dataclass(frozen=True)

@@ -14,6 +14,7 @@ from typing import Literal
 from nomos.errors import BadInput
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import MarkKind
+from nomos.units import number
 
 # Sizes in mm, chosen by us: a ring's disc, a cross, its line; how far apart marks stand, and from the image.
 DISC_MM, CROSS_MM, LINE_MM = 2.4, 4.0, 0.4
@@ -72,7 +73,7 @@ def printed_marks(
     if each < 3:
         raise MarksRoomError(
             f"The margin has room for {len(slots)} marks, and {count} blocks need {3 * count}: "
-            f"leave {number_mm(2 * half + _FROM_IMAGE_MM)} mm of block and sheet beyond the image."
+            f"leave {number(2 * half + _FROM_IMAGE_MM)} mm of block and sheet beyond the image."
         )
     marks = []
     for block in range(count):
@@ -82,11 +83,6 @@ def printed_marks(
             rings = _disc(place) if kind == "rings" else _cross(place)
             marks.append(PrintedMark(place, block, rings, name=f"{turn + 1}"))
     return tuple(marks)
-
-
-def number_mm(value: float) -> str:
-    """A length with one digit."""
-    return f"{value:.1f}"
 
 
 def _slots(image: Rect, room: Rect, half: float) -> list[Point]:

@@ -5,9 +5,8 @@ from functools import partial
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
 
-from nomos.project.reading import vernier_mm
 from nomos.project.training import KINDS, Fault
-from nomos.registration.printed_marks import STROKES
+from nomos.registration.printed_marks import STROKES, vernier_reading_mm
 from nomos.ui.controls import ColourRows, Fields, Figures, NumberBox, button, label
 from nomos.ui.stations.parts import group, part_column
 from nomos.ui.views.meeting import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
@@ -160,7 +159,7 @@ class ProofPart(QWidget):
         self.read_asked.emit(
             {
                 (place, "x" if way.startswith("x") else "y"): (
-                    vernier_mm(round(box.value())) if way.endswith("strokes") else box.value()
+                    vernier_reading_mm(round(box.value())) if way.endswith("strokes") else box.value()
                 )
                 for (place, way), box in self.eye_boxes.items()
                 if box.value() > box.minimum()

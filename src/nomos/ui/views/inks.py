@@ -7,12 +7,12 @@ import numpy as np
 from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import FILM, Inking, Surface
+from nomos.colour.trapping import Inking, Surface
 from nomos.colour.weighing import in_parts, weighed
-from nomos.edition import ink_needed
 from nomos.project import Project, Proof
 from nomos.project.charting import ChartReading
 from nomos.project.drawdown import Card
+from nomos.project.editions import zone_need
 from nomos.project.films import (
     FilmKey,
     film_of,
@@ -20,7 +20,6 @@ from nomos.project.films import (
     printed_reflectance,
     solid_film,
     trapping_at,
-    zone_colours,
     zone_keys,
 )
 from nomos.project.learning import Learnt
@@ -382,14 +381,5 @@ def _need(project: Project, proof: Proof | None, key: FilmKey) -> tuple[float, f
     """Grams of ink, and of the whole batch with extender, for one zone."""
     if proof is None or len(proof.blocks.masks) != len(project.blocks):
         return 0.0, 0.0
-    pull = project.impression(key.pull)
-    area = proof.blocks.areas_mm2[project.number_of(pull.block)]
-    if len(pull.zones) > 1:
-        own = zone_colours(project, pull, key.zone)
-        area = float(proof.blocks.borders.area_mm2[list(own)].sum())
-    shop, zone = project.workshop, pull.zones[key.zone]
-    need = ink_needed(
-        area, shop.sheets, strength=zone.strength, film=FILM[zone.inking],
-        film_g_m2=shop.film_g_m2, slab_g=shop.slab_g, waste=shop.waste,
-    )  # fmt: skip
+    need = zone_need(project, proof.blocks, key, project.workshop.sheets)
     return need.ink_g, need.batch_g
