@@ -11,6 +11,13 @@ _SIZE = re.compile(r"(.+?)\s*[x×]\s*(.+)", re.IGNORECASE)
 
 SMALLEST_MM, LARGEST_MM = 5.0, 2000.0
 
+# ISO 216 for A and B sizes, upright; Letter 8.5 x 11 inches.
+PAPER_SIZES_MM: dict[str, tuple[float, float]] = {
+    "A2": (420.0, 594.0), "A3": (297.0, 420.0), "A4": (210.0, 297.0), "A5": (148.0, 210.0),
+    "A6": (105.0, 148.0), "B3": (353.0, 500.0), "B4": (250.0, 353.0), "B5": (176.0, 250.0),
+    "B6": (125.0, 176.0), "Letter": (215.9, 279.4), "Square": (200.0, 200.0),
+}  # fmt: skip
+
 
 def parse_length(text: str, default_unit: str = "mm") -> float:
     """Millimetres of `12.5`, `12,5 mm`, `1.2 cm`, `0.5 in`, `36 pt`. Raises BadInput."""

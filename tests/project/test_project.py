@@ -25,7 +25,8 @@ from nomos.project import (
     prove,
 )
 from nomos.project import edits as ed
-from nomos.project.naming import carried_names, colour_names
+from nomos.colour.names import colour_names
+from nomos.project.naming import carried_names
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
 

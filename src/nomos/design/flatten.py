@@ -1,28 +1,38 @@
 """A design reduced to a few flat colours that can be cut."""
 
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import Lab, delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
 from nomos.design.cleaning import Labels, majority, on_a_slope, remove_specks
-from nomos.design.palette import (
-    FEWEST,
-    MOST,
-    Suggestion,
-    bin_numbers,
-    colour_histogram,
-    find_palette,
-    lookup_table,
-    suggest_count,
-)
+from nomos.design.corrections import Correction, Fields, apply, drops_faint, wanted_of
+from nomos.design.dendrogram import Dendrogram
+from nomos.design.drawing import Drawing, lay_drawing, lay_nearest, recognise_drawing
+from nomos.design.page import Mask, Rgb
+from nomos.design.palette import FEWEST, MOST, Suggestion, colour_histogram, find_palette, suggest_count
 from nomos.design.picture import Picture
+from nomos.design.reasons import why_so_many
+from nomos.design.sketch import FIELD_PX_PER_MM, Sketch, choice_of, colours_of, fields_of, judged_at, look_at
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Part, Progress
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
+# How a design is read: a clean digital drawing's colours as they are, a hand's sketch by its line and
+# patches, a photograph's shaded tones by the least error.
+ReadAs = Literal["drawing", "sketch", "tones"]
+# Shaded tones have few stretches that hold together; measured on photographs and on sketches, see
+# docs/method.md. Shares of the page, weighted Lab, and gradients between patches.
+_TONES_CORE, _TONES_TOP = 0.72, 0.70
+_TONES_SPREAD, _TONES_SOFT = 6.0, 25
+_TOP = 20
+# A picture of fewer pixels has no patches to look for.
+_LEAST_PX = 24
+_MOST_FIELD_PIXELS = 36_000_000
 
 
 @dataclass(frozen=True)
@@ -45,8 +55,12 @@ class FlatDesign:
 
     labels : (height, width) uint8, read-only; the number of the colour at each pixel.
     colours : light to dark; labels count through them.
-    mean_de00 : mean CIEDE2000 between the design and the flat colours.
-    suggestion : present when the number of colours was left to the program.
+    mean_de00 : mean CIEDE2000 between the design, evened out, and the flat colours.
+    suggestion : the number the program would take, and why.
+    read_as : how the design was read.
+    line, paper : the numbers of the drawn line and of bare paper, where they were recognised.
+    unsure : (height, width) where the evidence is thin; None where there is no doubt to speak of.
+    notes : what could not be kept of earlier corrections, and what is wrong with the light.
     """
 
     labels: Labels
@@ -54,6 +68,11 @@ class FlatDesign:
     mean_de00: float
     size_mm: tuple[float, float]
     suggestion: Suggestion | None = None
+    read_as: ReadAs = "drawing"
+    line: int | None = None
+    paper: int | None = None
+    unsure: Mask | None = None
+    notes: tuple[str, ...] = field(default=())
 
     @property
     def px_per_mm(self) -> float:
@@ -71,12 +90,87 @@ class FlatDesign:
         return np.asarray(cv2.merge(channels), np.uint8)
 
 
+@dataclass(frozen=True, eq=False)
+class Looked:
+    """A picture looked at once, for any number of colours: what each way of reading needs.
+
+    smallest_mm, dropped : what the look depends on besides the picture.
+    """
+
+    picture: Picture
+    read_as: ReadAs
+    smallest_mm: float
+    drawing: Drawing | None = None
+    sketch: Sketch | None = None
+    dropped: bool = False
+
+    def even_rgb(self) -> Rgb:
+        """The picture with its light evened out, at its own resolution."""
+        if self.sketch is None or self.read_as == "tones":
+            return self.picture.rgb
+        return self.sketch.light.applied(self.picture.rgb)
+
+
+def look(
+    picture: Picture,
+    *,
+    smallest_feature_mm: float = SMALLEST_FEATURE_MM,
+    read_as: ReadAs | None = None,
+    corrections: Sequence[Correction] = (),
+    progress: Progress = NULL_PROGRESS,
+) -> Looked:
+    """Look at a picture: whether it is a digital drawing, a sketch or shaded tones, and what is in it.
+
+    read_as : how to read it; None judges.
+    """
+    progress.report(0.0, "looking at the design")
+    if read_as in (None, "drawing"):
+        drawing = recognise_drawing(picture.rgb)
+        if drawing is not None:
+            return Looked(picture, "drawing", smallest_feature_mm, drawing)
+    if read_as in ("tones", "drawing") or min(picture.rgb.shape[:2]) < _LEAST_PX:
+        return Looked(picture, "tones", smallest_feature_mm)
+    dropped = drops_faint(corrections)
+    sketch = _sketch_of(picture, smallest_feature_mm, dropped, Part(progress, 0.05, 1.0))
+    if read_as is None and _is_tones(sketch):
+        return Looked(picture, "tones", smallest_feature_mm, None, sketch)
+    return Looked(picture, "sketch", smallest_feature_mm, None, sketch, dropped)
+
+
+def _sketch_of(picture: Picture, smallest_mm: float, drop_faint: bool, progress: Progress) -> Sketch:
+    import cv2
+
+    ppm = judged_at(picture.px_per_mm, picture.size_mm, smallest_mm)
+    size = max(8, round(picture.size_mm[0] * ppm)), max(8, round(picture.size_mm[1] * ppm))
+    rgb = picture.rgb
+    if size != (rgb.shape[1], rgb.shape[0]):
+        shrinking = size[0] < rgb.shape[1]
+        rgb = np.asarray(
+            cv2.resize(rgb, size, interpolation=cv2.INTER_AREA if shrinking else cv2.INTER_LINEAR), np.uint8
+        )
+    return look_at(rgb, size[0] / picture.size_mm[0], light=picture.light, drop_faint=drop_faint, progress=progress)
+
+
+def _is_tones(sketch: Sketch) -> bool:
+    """Whether a page is shaded tones rather than areas."""
+    patches = sketch.patches
+    if sketch.drawn.lab is not None and sketch.light.paper_share > 0:
+        return False
+    core = patches.core.sum() / patches.area.sum()
+    top = np.sort(patches.area)[::-1][:_TOP].sum() / patches.area.sum()
+    scattered = core < _TONES_CORE and top < _TONES_TOP
+    return bool(scattered or (len(patches.soft) >= _TONES_SOFT and patches.spread > _TONES_SPREAD))
+
+
 def flatten(
     picture: Picture,
     colours: int | None,
     *,
     smallest_feature_mm: float = SMALLEST_FEATURE_MM,
     seed: int = 0,
+    read_as: ReadAs | None = None,
+    corrections: Sequence[Correction] = (),
+    looked: Looked | None = None,
     progress: Progress = NULL_PROGRESS,
 ) -> FlatDesign:
     """Reduce a design to flat colours with no speck smaller than the smallest feature.
@@ -84,10 +178,13 @@ def flatten(
     Parameters
     ----------
     picture : the design at print resolution.
-    colours : 2 to 24, or None to let the program suggest the number.
+    colours : 2 to 24, or None to let the program count them.
     smallest_feature_mm : a region of less area than a square of this side is
         given to its neighbours; 0 keeps everything.
     seed : the same seed gives the same result.
+    read_as : how to read the design; None judges.
+    corrections : what a hand has corrected, applied again.
+    looked : from `look`, for the same picture; None looks now.
 
     Returns
     -------
@@ -103,56 +200,183 @@ def flatten(
         raise BadInput(f"A design can be flattened to {FEWEST} to {MOST} colours, not {colours}.")
     if not 0 <= smallest_feature_mm <= 20:
         raise BadInput(f"The smallest feature must be 0 to 20 mm, not {smallest_feature_mm:g} mm.")
-    progress.report(0.0, "counting colours")
-    histogram = colour_histogram(picture.rgb)
-    suggestion = suggest_count(histogram, seed=seed) if colours is None else None
-    count = suggestion.count if suggestion else colours
-    assert count is not None
-    progress.report(0.15, "choosing colours")
-    palette = find_palette(histogram, count, seed=seed)
-    progress.report(0.3, "laying colours")
-    labels = _labelled(picture.rgb, palette)
-    labels = majority(labels, len(palette), progress=Part(progress, 0.35, 0.6))
-    smallest_px = smallest_feature_mm * picture.px_per_mm
-    slope = on_a_slope(picture.rgb) if smallest_feature_mm > 0 else None
-    labels = remove_specks(labels, smallest_px, slope, progress=Part(progress, 0.6, 0.95))
+    if looked is None:
+        looked = look(
+            picture, smallest_feature_mm=smallest_feature_mm, read_as=read_as, corrections=corrections,
+            progress=Part(progress, 0.0, 0.6),
+        )  # fmt: skip
+    rest = Part(progress, 0.6, 0.9)
+    if looked.read_as == "drawing":
+        made = _of_drawing(looked, colours, corrections, rest)
+    elif looked.read_as == "sketch":
+        made = _of_sketch(looked, colours, corrections, rest)
+    else:
+        made = _of_tones(looked, colours, seed, rest)
+    progress.report(0.92, "correcting")
+    lost = _correct(made, looked, corrections)
     progress.report(0.95, "measuring")
-    return _measured(picture, labels, palette, suggestion)
+    return _measured(looked, made, lost)
+
+
+@dataclass(eq=False)
+class _Made:
+    """Fields before they are measured."""
+
+    labels: Labels
+    labs: list[Lab]
+    suggestion: Suggestion | None
+    line: int | None = None
+    paper: int | None = None
+    unsure: Mask | None = None
+
+
+def _of_drawing(
+    looked: Looked, asked: int | None, corrections: Sequence[Correction], progress: Progress
+) -> _Made:
+    drawing, picture = looked.drawing, looked.picture
+    assert drawing is not None
+    wanted = wanted_of(asked, corrections)
+    tree = Dendrogram(drawing.lab, drawing.share, wanted.pinned)
+    own = len(drawing.lab) + tree.pinned
+    all_of_them = min(own, MOST)
+    groups = tree.cut_to(all_of_them if asked is None else asked)
+    progress.report(0.1, "laying colours")
+    labels = lay_drawing(picture.rgb, drawing.lab)
+    labels = np.take(groups[tree.pinned :].astype(np.uint8), labels)
+    progress.report(0.6, "clearing specks")
+    slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
+    labels = remove_specks(labels, looked.smallest_mm * picture.px_per_mm, slope)
+    # Colours are taken as they are: of those joined, the commonest stands for all.
+    labs = [_lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]]) for n in range(groups.max() + 1)]
+    why = f"{all_of_them} colours, as they are in the file." if own <= MOST else ""
+    return _Made(labels, labs, Suggestion(max(FEWEST, all_of_them), tree.curve(16), why))
+
+
+def _of_sketch(
+    looked: Looked, asked: int | None, corrections: Sequence[Correction], progress: Progress
+) -> _Made:
+    sketch, picture = looked.sketch, looked.picture
+    assert sketch is not None
+    wanted = wanted_of(asked, corrections)
+    choice = choice_of(sketch, wanted.pinned)
+    free = colours_of(sketch, replace(wanted, asked=None), choice)
+    counted = free if asked is None else colours_of(sketch, wanted, choice)
+    ppm = min(FIELD_PX_PER_MM, float(np.sqrt(_MOST_FIELD_PIXELS / (picture.size_mm[0] * picture.size_mm[1]))))
+    size = max(8, round(picture.size_mm[1] * ppm)), max(8, round(picture.size_mm[0] * ppm))
+    laid = fields_of(sketch, counted, size, looked.smallest_mm, progress=progress)
+    alone = int(free.line is not None and not (free.of_patch == free.line).any())
+    why = why_so_many([_lab(lab) for lab in free.labs], free.line, free.paper, free.joined, alone)
+    suggestion = Suggestion(min(max(len(free.labs), FEWEST), MOST), free.curve, why)
+    labs = [_lab(lab) for lab in counted.labs]
+    return _Made(laid.labels.copy(), labs, suggestion, counted.line, counted.paper, laid.unsure)
+
+
+def _of_tones(looked: Looked, asked: int | None, seed: int, progress: Progress) -> _Made:
+    picture = looked.picture
+    histogram = colour_histogram(picture.rgb)
+    suggestion = suggest_count(histogram, seed=seed) if asked is None else None
+    count = suggestion.count if suggestion else asked
+    assert count is not None
+    progress.report(0.2, "choosing colours")
+    palette = find_palette(histogram, count, seed=seed)
+    progress.report(0.4, "laying colours")
+    labels = lay_nearest(picture.rgb, palette)
+    labels = majority(labels, len(palette), progress=Part(progress, 0.5, 0.7))
+    slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
+    smallest_px = looked.smallest_mm * picture.px_per_mm
+    labels = remove_specks(labels, smallest_px, slope, progress=Part(progress, 0.7, 1.0))
+    return _Made(labels, [_lab(lab) for lab in palette], suggestion)
+
+
+def _correct(made: _Made, looked: Looked, corrections: Sequence[Correction]) -> tuple[str, ...]:
+    if not corrections:
+        return ()
+    picture, (height, width) = looked.picture, made.labels.shape
+    ppm = width / picture.size_mm[0]
+
+    def to_pixel(place: tuple[float, float]) -> tuple[int, int] | None:
+        x, y = picture.place_mm(place)
+        column, row = int(x * ppm), int(y * ppm)
+        return (row, column) if 0 <= row < height and 0 <= column < width else None
+
+    def alike(row: int, column: int, other: Lab) -> Mask:
+        return _alike(looked, (height, width), row, column, other)
+
+    fields = Fields(made.labels.copy(), made.labs, made.line, made.paper)
+    lost = apply(fields, corrections, to_pixel, ppm, alike)
+    made.labels, made.line, made.paper = fields.labels, fields.line, fields.paper
+    return lost
+
+
+def _alike(looked: Looked, shape: tuple[int, int], row: int, column: int, other: Lab) -> Mask:
+    """Pixels nearer in colour to those at a place than to the colour they were given."""
+    import cv2
+
+    if looked.sketch is not None:
+        lab = looked.sketch.pooled
+    else:
+        lab = srgb_to_lab(looked.picture.rgb).astype(np.float32)
+    own = lab[row * lab.shape[0] // shape[0], column * lab.shape[1] // shape[1]]
+    nearer = np.linalg.norm(lab - own, axis=-1) < np.linalg.norm(lab - np.array(other, np.float32), axis=-1)
+    page = cv2.resize(nearer.view(np.uint8), (shape[1], shape[0]), interpolation=cv2.INTER_NEAREST)
+    return np.asarray(page > 0)
+
+
+def _lab(values: NDArray[np.float64]) -> Lab:
+    return float(values[0]), float(values[1]), float(values[2])
+
+
+def _measured(looked: Looked, made: _Made, notes: tuple[str, ...]) -> FlatDesign:
+    """The design with its colours light to dark, those that do not occur left out, and what they cover."""
+    import cv2
+
+    count = len(made.labs)
+    pixels = cv2.calcHist([made.labels], [0], None, [count], [0, count]).ravel()
+    used = np.flatnonzero(pixels)
+    used = used[np.argsort([-made.labs[n][0] for n in used], kind="stable")]
+    renumber = np.zeros(256, np.uint8)
+    renumber[used] = np.arange(len(used))
+    labels = cv2.LUT(made.labels, renumber).astype(np.uint8, copy=False)
+    labels.flags.writeable = False
+    share = pixels[used] / pixels.sum()
+    width, height = looked.picture.size_mm
+    colours = tuple(
+        FlatColour(made.labs[n], float(part * width * height), float(part * 100))
+        for n, part in zip(used, share, strict=True)
+    )
+    place = {int(n): at for at, n in enumerate(used)}
+    return FlatDesign(
+        labels, colours, _mean_difference(looked, labels, np.array([made.labs[n] for n in used])),
+        looked.picture.size_mm, made.suggestion, looked.read_as,
+        None if made.line is None else place.get(made.line),
+        None if made.paper is None else place.get(made.paper),
+        made.unsure, (*notes, *_said_of_light(looked)),
+    )  # fmt: skip
+
+
+def _mean_difference(looked: Looked, labels: Labels, palette: NDArray[np.float64]) -> float:
+    """Mean ΔE00 between the design and its flat colours, on a sample."""
+    sketch = looked.sketch
+    seen = sketch.even if sketch is not None and looked.read_as == "sketch" else looked.picture.rgb
+    stride = max(1, int(np.sqrt(seen.shape[0] * seen.shape[1] / _ERROR_SAMPLES)))
+    rows = np.arange(0, seen.shape[0], stride)
+    columns = np.arange(0, seen.shape[1], stride)
+    source = srgb_to_lab(seen[::stride, ::stride].reshape(-1, 3))
+    at = labels[np.ix_(rows * labels.shape[0] // seen.shape[0], columns * labels.shape[1] // seen.shape[1])]
+    return float(delta_e00(source, palette[at.ravel()]).mean())
+
+
+def _said_of_light(looked: Looked) -> tuple[str, ...]:
+    if looked.sketch is None or looked.read_as != "sketch" or looked.sketch.light.shadow < 0.03:
+        return ()
+    return (
+        f"A shadow lies over {100 * looked.sketch.light.shadow:.0f} % of the sheet and could not be evened "
+        "out: what is in it may come out darker. Photograph it again in even light.",
+    )
 
 
 def suggest(picture: Picture, *, seed: int = 0) -> Suggestion:
     """How many colours a design seems to have, and what each number would lose."""
-    return suggest_count(colour_histogram(picture.rgb), seed=seed)
-
-
-def _labelled(rgb: NDArray[np.uint8], palette: NDArray[np.float64]) -> Labels:
-    table = lookup_table(palette)
-    labels = np.empty(rgb.shape[:2], np.uint8)
-    for top in range(0, len(rgb), 256):
-        strip = bin_numbers(rgb[top : top + 256])
-        np.take(table, strip, out=labels[top : top + 256], mode="clip")
-    return labels
-
-
-def _measured(
-    picture: Picture, labels: Labels, palette: NDArray[np.float64], suggestion: Suggestion | None
-) -> FlatDesign:
-    import cv2
-
-    pixels = cv2.calcHist([labels], [0], None, [len(palette)], [0, len(palette)]).ravel()
-    used = np.flatnonzero(pixels)
-    renumber = np.zeros(256, np.uint8)
-    renumber[used] = np.arange(len(used))
-    labels = cv2.LUT(labels, renumber).astype(np.uint8, copy=False)
-    labels.flags.writeable = False
-    share = pixels[used] / pixels.sum()
-    area = picture.size_mm[0] * picture.size_mm[1]
-    colours = tuple(
-        FlatColour((float(lab[0]), float(lab[1]), float(lab[2])), float(part * area), float(part * 100))
-        for lab, part in zip(palette[used], share, strict=True)
-    )
-    stride = max(1, int(np.sqrt(labels.size / _ERROR_SAMPLES)))
-    source = srgb_to_lab(picture.rgb[::stride, ::stride].reshape(-1, 3))
-    flat = palette[used][labels[::stride, ::stride].ravel()]
-    mean = float(delta_e00(source, flat).mean())
-    return FlatDesign(labels, colours, mean, picture.size_mm, suggestion)
+    found = flatten(picture, None, seed=seed).suggestion
+    assert found is not None
+    return found

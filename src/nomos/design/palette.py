@@ -120,19 +120,13 @@ def _lloyd(points: Array, weight: Array, centres: Array) -> tuple[Array, float]:
     return centres, float(weight @ _squared(points, centres).min(axis=1))
 
 
-def lookup_table(palette: Array) -> NDArray[np.uint8]:
-    """The nearest palette colour (CIELAB) for each of the 32768 bins. (32768,) uint8."""
-    axis = (np.arange(1 << _BITS) + 0.5) * (256 >> _BITS) - 0.5
-    centres = np.stack(np.meshgrid(axis, axis, axis, indexing="ij"), axis=-1).reshape(-1, 3)
-    return np.argmin(_squared(srgb_to_lab(centres), palette), axis=1).astype(np.uint8)
-
-
 @dataclass(frozen=True)
 class Suggestion:
-    """How many colours the design seems to have, and the mean ΔE00 for each number tried."""
+    """How many colours the design seems to have, the mean ΔE00 for each number tried, and why that number."""
 
     count: int
     curve: tuple[tuple[int, float], ...]
+    why: str = ""
 
 
 def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:

@@ -8,9 +8,13 @@ from typing import TYPE_CHECKING
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened
+from nomos.design.extent import warp_matrix
+from nomos.design.light import Light
+from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
-from nomos.units import MM_PER_INCH, checked_size, size_text
+from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, size_text
 
 if TYPE_CHECKING:
     from PIL import Image
@@ -29,6 +33,13 @@ MAX_PAGE_PIXELS = 48_000_000
 # picture is stretched: it comes from rounding, not from meaning.
 _STRETCH = 0.01
 
+_EXIF_MAKE = 0x010F
+# What cameras and screens write without meaning a size in print; see `_own_size`.
+_NO_SIZE_DPI = (72.0, 96.0, 180.0)
+# A picture that does not say how large it is, is taken to fill this paper but for its margins (chosen by
+# us: what a home printer prints templates on).
+_PAPER, _PAPER_MARGIN_MM = "A4", 15.0
+
 _FORMATS = ("PNG", "JPEG", "TIFF", "WEBP")
 
 
@@ -40,15 +51,37 @@ class Picture:
     size_mm : width and height.
     px_per_mm : resolution, the same both ways.
     notes : what had to be assumed, one sentence each, for the user.
+    light : on what is printed, judged with the margin around it; None where there was no more to see.
+    to_mm : (3, 3), from shares of the picture's width and height as it was opened to mm on the print.
+    sized : the size is known, from the file or as given; False where it is a guess to be asked about.
     """
 
     rgb: Rgb
     size_mm: tuple[float, float]
     px_per_mm: float
     notes: tuple[str, ...] = ()
+    light: Light | None = None
+    to_mm: NDArray[np.float64] | None = None
+    sized: bool = True
+
+    def place_mm(self, share: tuple[float, float]) -> tuple[float, float]:
+        """Where on the print a place of the picture lies, mm. share : of its width and height."""
+        if self.to_mm is None:
+            return share[0] * self.size_mm[0], share[1] * self.size_mm[1]
+        x, y, depth = self.to_mm @ np.array([*share, 1.0])
+        return float(x / depth), float(y / depth)
+
+    def share_at(self, place_mm: tuple[float, float]) -> tuple[float, float]:
+        """The place of the picture that lies at a place on the print."""
+        if self.to_mm is None:
+            return place_mm[0] / self.size_mm[0], place_mm[1] / self.size_mm[1]
+        x, y, depth = np.linalg.inv(self.to_mm) @ np.array([*place_mm, 1.0])
+        return float(x / depth), float(y / depth)
 
 
-def read_picture(data: bytes, name: str, *, size_mm: tuple[float, float] | None = None) -> Picture:
+def read_picture(
+    data: bytes, name: str, *, size_mm: tuple[float, float] | None = None, cut: Cut | None = None
+) -> Picture:
     """Read a design.
 
     Parameters
@@ -56,29 +89,34 @@ def read_picture(data: bytes, name: str, *, size_mm: tuple[float, float] | None 
     data : the file's bytes.
     name : the file's name, for messages.
     size_mm : width and height in mm; None takes the file's own resolution, or
-        300 dpi where it has none, and says so in the notes. Where the shape
-        differs from the picture's, the picture is fitted inside, undistorted.
+        fits A4 where it has none that means a size, and says so in the notes. Where the
+        shape differs from the picture's, the picture is fitted inside, undistorted;
+        but four corners are straightened to just this shape.
+    cut : what of the picture is printed; None prints all of it.
 
     Returns
     -------
     Picture: EXIF orientation honoured, colours brought to sRGB by the embedded
     profile, alpha laid over white, at the file's resolution where that is 120
-    to 450 dpi, else at 300 dpi.
+    to 450 dpi, else at 300 dpi; what is cut out of a photograph at the resolution fields are drawn at.
 
     Raises
     ------
-    BadInput : empty, broken, of another format, too large to unpack, or of an
-        impossible size.
+    BadInput : empty, broken, of another format, too large to unpack, of an
+        impossible size, or with corners that enclose nothing.
     """
     if not data:
         raise BadInput(f"{name} is empty; choose another file.")
     if is_svg(data):
-        rgb, size = read_svg(data, name, size_mm=size_mm, px_per_mm=_page_resolution)
-        return _finished(rgb, size, ())
+        rgb, size = read_svg(data, name, size_mm=None if cut else size_mm, px_per_mm=_page_resolution)
+        return _cut_out(rgb, checked_cut(cut, name), size_mm, size, ()) if cut else _finished(rgb, size, ())
     rgb, own_mm, notes = _decode(data, name)
+    if cut is not None:
+        return _cut_out(rgb, checked_cut(cut, name), size_mm, None, notes)
+    sized = bool(own_mm or size_mm)
     if own_mm is None and size_mm is None:
-        notes = (*notes, f"{name} does not say how large it is: taken as {DEFAULT_DPI:g} dpi.")
-        own_mm = _size_at(rgb, DEFAULT_DPI)
+        own_mm = _fitted_to_paper(rgb.shape[1] / rgb.shape[0])
+        notes = (*notes, _guessed(name, own_mm))
     wanted = size_mm or own_mm
     assert wanted is not None
     checked_size(*wanted)
@@ -90,12 +128,85 @@ def read_picture(data: bytes, name: str, *, size_mm: tuple[float, float] | None 
             f"it is fitted inside as {size_text(*size)}.",
         )
     checked_size(*size)
-    return _finished(_resample(rgb, size), size, notes)
+    return _finished(_resample(rgb, size), size, notes, sized)
 
 
-def _finished(rgb: Rgb, size_mm: tuple[float, float], notes: tuple[str, ...]) -> Picture:
+def read_pixels(data: bytes, name: str) -> Rgb:
+    """A picture's pixels as they were opened, upright, in sRGB; what corners are set on. Raises BadInput."""
+    if is_svg(data):
+        return read_svg(data, name, size_mm=None, px_per_mm=_page_resolution)[0]
+    return _decode(data, name)[0]
+
+
+def _guessed(name: str, size: tuple[float, float]) -> str:
+    return (
+        f"{name} does not say how large it is: taken as {size_text(*size)}, to fit {_PAPER} with margins of "
+        f"{_PAPER_MARGIN_MM:g} mm. Give its size if it is another."
+    )
+
+
+def _fitted_to_paper(ratio: float) -> tuple[float, float]:
+    """The largest size of a shape, width over height, that the usual paper holds within its margins."""
+    short, long = (side - 2 * _PAPER_MARGIN_MM for side in PAPER_SIZES_MM[_PAPER])
+    width, height = (long, short) if ratio > 1 else (short, long)
+    scale = min(width / ratio, height)
+    return round(scale * ratio, 1), round(scale, 1)
+
+
+def _cut_out(
+    rgb: Rgb, cut: Cut, size_mm: tuple[float, float] | None, own_mm: tuple[float, float] | None,
+    notes: tuple[str, ...],
+) -> Picture:  # fmt: skip
+    """What lies between the corners, straightened to a size in mm."""
+    shares = np.array(cut.corners, np.float64)
+    pixels = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
+    corners = shares * pixels
+    ratio = proportions(corners, rgb.shape[:2])
+    size = size_mm
+    if size is None and own_mm is not None:
+        scale = own_mm[0] / rgb.shape[1]
+        across = float(np.mean([np.hypot(*(corners[1] - corners[0])), np.hypot(*(corners[2] - corners[3]))]))
+        size = round(across * scale, 1), round(across * scale / ratio, 1)
+    sized = size is not None
+    if size is None:
+        size = _fitted_to_paper(ratio)
+        notes = (*notes, _guessed("The picture", size))
+    checked_size(*size)
+    ppm = min(FIELD_PX_PER_MM, _page_resolution(size))
+    size_px = max(8, round(size[0] * ppm)), max(8, round(size[1] * ppm))
+    page = straightened(rgb, corners, size_px)
+    to_mm = warp_matrix(shares, size)
+    page = _bare(page, cut, to_mm, size_px[0] / size[0])
+    page.flags.writeable = False
+    light = light_of_cut(rgb, corners, None if cut.sheet is None else np.array(cut.sheet) * pixels)
+    return Picture(page, size, page.shape[1] / size[0], notes, light, to_mm, sized)
+
+
+def _bare(page: Rgb, cut: Cut, to_mm: NDArray[np.float64], px_per_mm: float) -> Rgb:
+    """The page with what is masked painted in the colour of its palest place near the mask: bare paper."""
+    import cv2
+
+    from nomos.design.extent import moved
+
+    page = page.copy()
+    for polygon in cut.bare:
+        if len(polygon) < 3:
+            continue
+        points = moved(np.array(polygon, np.float64), to_mm) * px_per_mm
+        inside = np.zeros(page.shape[:2], np.uint8)
+        cv2.fillPoly(inside, [np.rint(points * 16).astype(np.int32)], 1, cv2.LINE_8, 4)
+        if inside.any():
+            pixels = page[inside > 0]
+            bright = pixels.sum(axis=1) >= np.percentile(pixels.sum(axis=1), 80)
+            page[inside > 0] = np.median(pixels[bright], axis=0).astype(np.uint8)
+    return page
+
+
+def _finished(
+    rgb: Rgb, size_mm: tuple[float, float], notes: tuple[str, ...], sized: bool = True
+) -> Picture:
     rgb.flags.writeable = False
-    return Picture(rgb, size_mm, rgb.shape[1] / size_mm[0], notes)
+    return Picture(rgb, size_mm, rgb.shape[1] / size_mm[0], notes, sized=sized)
 
 
 def _size_at(rgb: Rgb, dpi: float) -> tuple[float, float]:
@@ -171,8 +282,10 @@ def _own_size(image: "Image.Image") -> tuple[float, float] | None:
     if not dpi:
         return None
     x_dpi, y_dpi = (float(value) for value in dpi)
-    # Cameras and screen programs write 72 or 96 without meaning a size in print.
-    if not (20 <= x_dpi <= 10000 and 20 <= y_dpi <= 10000):
+    # Cameras and screen programs write 72, 96 or 180 without meaning a size in print.
+    if not (20 <= x_dpi <= 10000 and 20 <= y_dpi <= 10000) or round(x_dpi) in _NO_SIZE_DPI:
+        return None
+    if image.getexif().get(_EXIF_MAKE):
         return None
     # To a tenth of a millimetre: PNG stores whole pixels per metre, so 300 dpi reads 299.9994.
     return round(image.width / x_dpi * MM_PER_INCH, 1), round(image.height / y_dpi * MM_PER_INCH, 1)

@@ -5,6 +5,7 @@ from collections.abc import Callable, Mapping, Sequence
 from msgspec.structs import replace
 
 from nomos.colour import Lab, Opacity
+from nomos.colour.names import colour_names
 from nomos.design import FlatDesign
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.model import (
@@ -19,7 +20,6 @@ from nomos.project.model import (
     WantedColour,
     Zone,
 )
-from nomos.project.naming import colour_names
 from nomos.project.pruning import pruned
 from nomos.project.reduction import (
     cut_before,

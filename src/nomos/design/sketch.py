@@ -1,0 +1,136 @@
+"""Reading a sketch that a hand drew: its line, its patches, its colours, its flat fields."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import Lab
+from nomos.design.counting import Candidates, Counted, Wanted, candidates, count_colours
+from nomos.design.evidence import Evidence, Laid, lay_colours
+from nomos.design.light import Light, measure_light
+from nomos.design.line import DrawnLine, find_line
+from nomos.design.mixtures import Surroundings, surroundings
+from nomos.design.modes import find_modes
+from nomos.design.page import WEIGHTS, Mask, Page, Rgb, grown, lab_page, looking_past, odd, steepness
+from nomos.design.patches import Patches, find_patches
+from nomos.design.texture import POOL_MM, grain_of, smoothed
+from nomos.progress import NULL_PROGRESS, Part, Progress
+
+# Evidence is judged at this many pixels for the smallest feature, within bounds; finer costs time and
+# finds nothing more (measured in benchmarks/).
+_PX_PER_FEATURE = 4.0
+_COARSEST, _FINEST = 4.0, 7.0
+_MOST_PIXELS = 4_000_000
+# Fields are drawn at this resolution: a knife follows no finer outline.
+FIELD_PX_PER_MM = 8.0
+_STEEP = 14.0
+_BESIDE_LINE_MM = 0.5
+_RIM_MM = 0.6
+_NOT_PAPER = 9.0
+
+
+@dataclass(frozen=True, eq=False)
+class Sketch:
+    """A sketch looked at: everything that does not depend on how many colours are wanted.
+
+    even : (height, width, 3) uint8, evened out, at the resolution it is judged at.
+    light : what was found of its light.
+    drawn : its line. paper : the paper's colour where it shows.
+    """
+
+    even: Rgb
+    light: Light
+    drawn: DrawnLine
+    paper: Lab | None
+    seen: Evidence
+    pooled: Page
+    patches: Patches
+    around: Surroundings
+    px_per_mm: float
+
+
+def judged_at(px_per_mm: float, size_mm: tuple[float, float], smallest_mm: float) -> float:
+    """Pixels a mm that a sketch is judged at."""
+    wanted = min(max(_PX_PER_FEATURE / max(smallest_mm, 0.1), _COARSEST), _FINEST)
+    most = float(np.sqrt(_MOST_PIXELS / (size_mm[0] * size_mm[1])))
+    return min(px_per_mm, wanted, max(most, 2.0))
+
+
+def look_at(
+    rgb: Rgb, px_per_mm: float, *, light: Light | None = None, drop_faint: bool = False,
+    progress: Progress = NULL_PROGRESS,
+) -> Sketch:  # fmt: skip
+    """Look at a sketch.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 at the resolution it is judged at.
+    light : the light measured on a larger view with its margin; None measures it here.
+    drop_faint : soft construction lines are left out.
+    """
+    progress.report(0.0, "evening out the light")
+    light = measure_light(rgb) if light is None else light
+    even = light.applied(rgb)
+    lab = lab_page(even)
+    drawn = find_line(lab, px_per_mm)
+    if drop_faint and drawn.faint.any():
+        even = looking_past(even, grown(drawn.faint, 0.3 * px_per_mm))
+        lab = lab_page(even)
+    progress.report(0.1, "smoothing the grain")
+    smooth = lab_page(smoothed(even, px_per_mm, progress=Part(progress, 0.1, 0.6)))
+    beside = grown(drawn.strokes, _BESIDE_LINE_MM * px_per_mm)
+    # A page is never cut exactly: a hair of frame or table along its edge is no colour.
+    rim = max(1, round(_RIM_MM * px_per_mm))
+    for edge in (beside[:rim], beside[-rim:], beside[:, :rim], beside[:, -rim:]):
+        edge[:] = True
+    calm = (steepness(smooth) < _STEEP) & ~beside
+    paper = light.paper
+    inked = calm & (np.abs(smooth - np.array(paper or (200.0, 0, 0), np.float32)).max(axis=-1) > _NOT_PAPER)
+    inked = inked if inked.mean() > 0.02 else calm
+    grain = grain_of(lab, inked, px_per_mm)
+    modes = find_modes(smooth, calm, float(np.clip(1.5 + 0.3 * grain, 2.0, 4.5)))
+    progress.report(0.7, "finding fields")
+    side = odd(POOL_MM * px_per_mm)
+    pooled = _blurred(looking_past(smooth, beside), side)
+    noise = _noise(pooled, inked, px_per_mm)
+    patches = find_patches(pooled, modes, beside, noise, px_per_mm, progress=Part(progress, 0.7, 1.0))
+    around = surroundings(patches, beside, drawn.lab, paper, px_per_mm)
+    seen = Evidence(lab, smooth, drawn.strokes, paper, px_per_mm)
+    return Sketch(even, light, drawn, paper, seen, pooled, patches, around, px_per_mm)
+
+
+def choice_of(sketch: Sketch, pinned: tuple[Lab, ...] = ()) -> Candidates:
+    """What its colours are chosen from, for any number of them."""
+    return candidates(sketch.patches, pinned, sketch.px_per_mm)
+
+
+def colours_of(sketch: Sketch, wanted: Wanted, choice: Candidates | None = None) -> Counted:
+    """The colours a person would count in it."""
+    choice = choice or choice_of(sketch, wanted.pinned)
+    return count_colours(sketch.patches, sketch.around, wanted, choice)
+
+
+def fields_of(
+    sketch: Sketch, counted: Counted, size: tuple[int, int], smallest_mm: float,
+    *, progress: Progress = NULL_PROGRESS,
+) -> Laid:  # fmt: skip
+    """Its flat fields, a page of numbers of a height and width."""
+    return lay_colours(sketch.seen, counted, sketch.patches, size, smallest_mm, progress=progress)
+
+
+def _blurred(page: Page, side: int) -> Page:
+    import cv2
+
+    return np.asarray(cv2.blur(page, (side, side)), np.float32)
+
+
+def _noise(pooled: Page, inked: Mask, px_per_mm: float) -> float:
+    """The step that grain makes between two places as far apart as a border is looked across."""
+    apart = 2 * max(1, round(0.8 * px_per_mm)) + 1
+    if pooled.shape[1] <= apart:
+        return 0.0
+    weighted: NDArray[np.float32] = pooled * WEIGHTS
+    step = np.linalg.norm(weighted[:, apart:] - weighted[:, :-apart], axis=-1)
+    there = inked[:, apart // 2 : apart // 2 + step.shape[1]]
+    return float(np.median(step[there])) if there.any() else 0.0
