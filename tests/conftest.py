@@ -83,12 +83,13 @@ def sketch(tmp_path: Path) -> Path:
 
 
 def sketch_pixels() -> np.ndarray:
-    """Paper, a pale field, a red and a green one, and a dark line 2 mm wide between them."""
+    """Paper, a pale field, a red and a green one, and a dark line 2 mm wide between and along them."""
     page = np.full((472, 354, 3), (250, 248, 240), np.uint8)
     page[60:420, 40:310] = (240, 205, 150)
     page[120:360, 80:180] = (190, 70, 50)
     page[120:360, 180:270] = (70, 120, 80)
     page[100:380, 174:186] = (30, 30, 40)
+    page[114:126, 74:276] = page[354:366, 74:276] = (30, 30, 40)
     return page
 
 

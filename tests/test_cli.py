@@ -40,7 +40,8 @@ def test_flatten_gives_colours_areas_and_size(
 ) -> None:
     out = tmp_path / "flat.png"
     found = answer(capsys, "flatten", str(sketch), "--colours", "5", "--size-mm", "60x80", "--out", str(out))
-    assert set(found) == {"colours", "mean_de00", "size_mm"}
+    assert {"colours", "mean_de00", "size_mm"} <= set(found)
+    assert found["read_as"] == "drawing"
     assert found["size_mm"] == [60, 80]
     assert len(found["colours"]) == 5
     assert set(found["colours"][0]) == {"hex", "lab", "area_mm2", "area_pct"}
@@ -214,3 +215,53 @@ def test_bad_input_is_what_every_refusal_is() -> None:
     from nomos.registration import KentoError
 
     assert all(issubclass(kind, BadInput) for kind in (ColourError, ProjectError, KentoError))
+
+
+def test_a_photograph_is_straightened_and_says_how_sure_it_is(
+    capsys: pytest.CaptureFixture[str], tmp_path: Path
+) -> None:
+    from nomos.demo import demo_picture
+    from nomos.demo.scenario import PHOTO
+
+    path, out = tmp_path / "butt.jpg", tmp_path / "flat.png"
+    path.write_bytes(demo_picture(PHOTO))
+    found = answer(
+        capsys, "flatten", str(path), "--colours", "auto", "--straighten", "auto", "--drawn-on", "A5",
+        "--out", str(out),
+    )  # fmt: skip
+    assert found["certain"] is True
+    assert found["sure"] > 0.7
+    assert len(found["corners"]) == len(found["sheet"]) == 4
+    assert found["size_mm"] == pytest.approx([165, 115], abs=0.6)
+    assert found["suggested"] == len(found["colours"]) == 9
+    assert found["colours"][found["line"]]["lab"][0] < 35
+    assert "the paper and the line" in found["why"]
+    # The corners it found, said by hand, give the same place.
+    corners = " ".join(f"{x},{y}" for x, y in found["corners"])
+    again = answer(
+        capsys,
+        "flatten",
+        str(path),
+        "--colours",
+        "9",
+        "--corners",
+        corners,
+        "--size-mm",
+        "165x115",
+        "--out",
+        str(out),
+    )
+    assert again["corners"] == pytest.approx(np.array(found["corners"]), abs=0.2)
+    assert again["size_mm"] == [165, 115]
+
+
+@pytest.mark.parametrize("corners", ["1,2 3,4", "a,b c,d e,f g,h", "0,0 9,9 9,0 0,9"])
+def test_corners_that_make_no_sense_are_refused(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path, corners: str
+) -> None:
+    status = run(
+        ["flatten", str(sketch), "--colours", "4", "--corners", corners, "--out", str(tmp_path / "a.png")],
+        no_window,
+    )
+    assert status == 2
+    assert "corners" in capsys.readouterr().err

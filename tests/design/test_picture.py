@@ -41,8 +41,16 @@ def test_every_format_comes_in_with_its_colour(kind: str) -> None:
 def test_size_comes_from_the_file_or_is_assumed_and_said() -> None:
     assert read_picture(saved(page(), dpi=(150, 150)), "a").size_mm == pytest.approx((50.8, 33.9))
     unsized = read_picture(saved(page()), "a.png")
-    assert unsized.size_mm == pytest.approx((25.4, 16.93), abs=0.01)
-    assert "300 dpi" in unsized.notes[0]
+    assert unsized.size_mm == pytest.approx((267, 178))  # A4 on its side with margins of 15 mm
+    assert "does not say how large" in unsized.notes[0]
+    assert not unsized.sized
+
+
+@pytest.mark.parametrize("dpi", [72, 96, 180])
+def test_the_dpi_of_a_camera_or_a_screen_is_no_size(dpi: int) -> None:
+    picture = read_picture(saved(page(size=(400, 300)), "JPEG", dpi=(dpi, dpi)), "a.jpg")
+    assert picture.size_mm == pytest.approx((240, 180))
+    assert not picture.sized
 
 
 def test_another_shape_is_fitted_inside_undistorted() -> None:

@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 
 from nomos.colour import Lab
+from nomos.colour.names import colour_names
 from nomos.project import (
     Assets,
     CutBlocks,
@@ -25,7 +26,6 @@ from nomos.project import (
     prove,
 )
 from nomos.project import edits as ed
-from nomos.colour.names import colour_names
 from nomos.project.naming import carried_names
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect

@@ -32,7 +32,8 @@ def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, ske
     assert project.image.width == pytest.approx(59.9)
     # One click on the curve, and the design is flat in three colours.
     curve = desk.window.answers.design.curve
-    counts = [count for count, _ in desk.files.reading.suggestion.curve] if desk.files.reading else []
+    done = desk.controller.designer.done
+    counts = [count for count, _ in done.flat.suggestion.curve] if done and done.flat.suggestion else []
     press(curve, curve.width() / len(counts) * (counts.index(3) + 0.5), 40)
     settle(desk)
     assert len(project_of(desk).flat.colours) == 3  # type: ignore[union-attr]
@@ -381,8 +382,10 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     settle(desk)
     desk.controller.go_to("design")
     settle(desk)
-    assert desk.files.reading is not None
-    assert desk.files.reading.suggestion.count == 9
+    done = desk.controller.designer.done
+    assert done is not None
+    assert done.flat.suggestion is not None
+    assert done.flat.suggestion.count == 9
     click(desk.window.answers.design.shown.findChildren(QPushButton)[0])
     settle(desk)
     assert desk.controller.state.shown == "sketch"
@@ -436,7 +439,7 @@ def test_the_list_of_keys(demo_desk: Desk) -> None:
 def test_long_work_reports_in_the_foot_line_and_can_be_stopped(demo_desk: Desk) -> None:
     desk = demo_desk
     before = desk.document.project
-    desk.files.flatten_again(count=5)
+    desk.controller.designer.flatten_again(count=5)
     stop = desk.window.foot.findChildren(QPushButton)[0]
     for _ in range(100):
         QTest.qWait(10)
@@ -452,7 +455,7 @@ def test_long_work_reports_in_the_foot_line_and_can_be_stopped(demo_desk: Desk) 
 
 def test_the_last_of_several_flattenings_counts(demo_desk: Desk) -> None:
     for count in (4, 5, 6):
-        demo_desk.files.flatten_again(count=count)
+        demo_desk.controller.designer.flatten_again(count=count)
     settle(demo_desk)
     flat = project_of(demo_desk).flat
     assert flat is not None

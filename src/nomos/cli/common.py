@@ -3,23 +3,47 @@
 import argparse
 import json
 import sys
-from pathlib import Path
+from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import TYPE_CHECKING, Any
+
+import numpy as np
 
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
+    from numpy.typing import NDArray
+
     from nomos.colour import Lab
-    from nomos.design import Picture
-    from nomos.project import Project
+    from nomos.design import Cut, Picture, ReadAs
+    from nomos.design.cut import Corners
+    from nomos.design.picture import Pixels
+    from nomos.project import Project, Source
 
 
-def design_options(parser: argparse.ArgumentParser) -> None:
-    """The options of every command that reads a design."""
-    parser.add_argument("design", type=Path, metavar="DESIGN", help="PNG, JPEG, TIFF, WebP or SVG")
-    parser.add_argument("--colours", required=True, metavar="K", help="2 to 24, or auto")
+def design_options(parser: argparse.ArgumentParser, *, colours: str | None = None) -> None:
+    """The options of every command that reads a design. colours : the default number, None to require it."""
+    parser.add_argument(
+        "--colours", required=colours is None, default=colours, metavar="K",
+        help="2 to 24, or auto" + (" (default)" if colours == "auto" else ""),
+    )  # fmt: skip
     parser.add_argument("--size-mm", metavar="WxH", help="size of the image, as 180x240 or 7x9.5in")
     parser.add_argument("--min-feature-mm", type=float, metavar="D", help="smallest feature, default 0.8")
+    parser.add_argument(
+        "--corners", metavar="'X,Y X,Y X,Y X,Y'",
+        help="what is printed of a photograph: top left, top right, bottom right, bottom left, in pixels",
+    )  # fmt: skip
+    parser.add_argument(
+        "--straighten", choices=("auto", "none"), default="none",
+        help="auto finds the sheet in a photograph and what is drawn on it",
+    )  # fmt: skip
+    parser.add_argument(
+        "--drawn-on", metavar="PAPER", help="with --straighten: the sheet's size, A4, B5, Letter, 210x297"
+    )
+    parser.add_argument(
+        "--read-as", choices=("auto", "drawing", "sketch", "tones"), default="auto",
+        help="a clean digital drawing, a sketch drawn by hand, or a photograph's tones; default: judged",
+    )  # fmt: skip
     parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
     parser.add_argument("--json", action="store_true", help="one JSON object")
 
@@ -34,9 +58,23 @@ def asked_colours(text: str) -> int | None:
         raise BadInput(f"'{text}' is not a number of colours; write 2 to 24, or auto.") from None
 
 
-def read_design(options: argparse.Namespace) -> tuple[bytes, "Picture"]:
-    """The design's bytes and the picture at its size; notes go to standard error. Raises BadInput."""
+@dataclass(frozen=True, eq=False)
+class Design:
+    """A design as the options ask for it: its bytes, the picture at its size, and what of it was found.
+
+    figures : for JSON, `corners` and how `sure` where a photograph was straightened.
+    """
+
+    data: bytes
+    picture: "Picture"
+    source: "Source"
+    figures: dict[str, Any]
+
+
+def read_design(options: argparse.Namespace) -> Design:
+    """Read the design; notes go to standard error. Raises BadInput."""
     from nomos.design import read_picture
+    from nomos.project import Source, digest
     from nomos.units import parse_size
 
     size = parse_size(options.size_mm) if options.size_mm else None
@@ -44,10 +82,82 @@ def read_design(options: argparse.Namespace) -> tuple[bytes, "Picture"]:
         data = options.design.read_bytes()
     except OSError as error:
         raise BadInput(f"{options.design} cannot be read: {error.strerror or error}.") from None
-    picture = read_picture(data, options.design.name, size_mm=size)
-    for note in picture.notes:
-        print(f"nomos: {note}", file=sys.stderr)
-    return data, picture
+    pixels, cut, size, figures = _cut_of(options, data, size)
+    picture = read_picture(pixels or data, options.design.name, size_mm=size, cut=cut)
+    say_notes(picture.notes)
+    source = Source(options.design.name, digest(data), picture.size_mm, cut)
+    return Design(data, picture, source, figures)
+
+
+def _cut_of(
+    options: argparse.Namespace, data: bytes, size: tuple[float, float] | None
+) -> tuple["Pixels | None", "Cut | None", tuple[float, float] | None, dict[str, Any]]:
+    """The pixels, what of them is printed, its size if the sheet says it, and the figures for JSON."""
+    from nomos.design import Cut, find_cut, read_pixels
+    from nomos.design.cut import as_corners, checked_cut, drawn_size
+
+    if not options.corners and options.straighten != "auto":
+        if options.drawn_on:
+            raise BadInput("--drawn-on needs --straighten auto: the sheet has to be found first.")
+        return None, None, size, {}
+    pixels = read_pixels(data, options.design.name)
+    shape = np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]], np.float64)
+    if options.corners:
+        cut = checked_cut(Cut(as_corners(_parsed_corners(options.corners) / shape)), options.design.name)
+        return pixels, cut, size, {"corners": _in_pixels(cut.corners, shape), "sure": 1.0}
+    found = find_cut(pixels.rgb)
+    if not found.certain:
+        print(
+            f"nomos: I am not sure where the sheet lies in {options.design.name}: please check, and give "
+            "--corners if it is wrong.",
+            file=sys.stderr,
+        )
+    if options.drawn_on and size is None:
+        size = drawn_size(
+            found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape)
+        )
+        size = (round(size[0], 1), round(size[1], 1))
+    figures = {
+        "corners": _in_pixels(found.cut.corners, shape),
+        "sheet": _in_pixels(found.sheet, shape),
+        "sure": round(found.sure, 3),
+        "certain": found.certain,
+        "shape": found.paper or None,
+    }
+    return pixels, found.cut, size, figures
+
+
+def _parsed_corners(text: str) -> "NDArray[np.float64]":
+    parts = text.replace(";", " ").split()
+    try:
+        points = [tuple(float(value) for value in part.split(",")) for part in parts]
+    except ValueError:
+        points = []
+    if len(points) != 4 or any(len(point) != 2 for point in points):
+        raise BadInput(
+            f"'{text}' are not four corners; write them as 'X,Y X,Y X,Y X,Y': top left, top right, bottom "
+            "right, bottom left, in pixels of the picture."
+        )
+    return np.array(points, np.float64)
+
+
+def _in_pixels(corners: "Corners", shape: "NDArray[np.float64]") -> list[list[float]]:
+    return [[round(float(x * shape[0]), 1), round(float(y * shape[1]), 1)] for x, y in corners]
+
+
+def _sheet_size(text: str, sheet: "Corners", shape: tuple[int, ...]) -> tuple[float, float]:
+    from nomos.design.cut import paper_size, proportions
+    from nomos.units import parse_size
+
+    if "x" in text.lower() or "×" in text:
+        return parse_size(text)
+    corners = np.array(sheet) * np.array([shape[1], shape[0]], np.float64)
+    return paper_size(text, proportions(corners, shape))
+
+
+def asked_reading(options: argparse.Namespace) -> "ReadAs | None":
+    """How the design is to be read; None leaves it to the program."""
+    return None if options.read_as == "auto" else options.read_as
 
 
 def smallest(options: argparse.Namespace) -> float:
@@ -67,19 +177,28 @@ def project_of_design(
 ) -> tuple["Project", dict[str, bytes]]:
     """A project for the design, flattened and separated the plain way. Raises BadInput."""
     from nomos.design import flatten
-    from nomos.project import Source, digest, labels_to_png
+    from nomos.project import digest, labels_to_png
     from nomos.project.edits import new_project, with_flat_design, with_source
 
     count, least_mm = asked_colours(options.colours), smallest(options)
-    data, picture = read_design(options)
+    design = read_design(options)
+    picture, reading = design.picture, asked_reading(options)
     project = new_project(options.design.stem, picture.size_mm, paper_lab=paper, sheet_mm=sheet_mm)
-    project = with_source(project, Source(options.design.name, digest(data), picture.size_mm))
-    flat = flatten(picture, count, smallest_feature_mm=least_mm, seed=options.seed)
+    project = with_source(project, design.source)
+    flat = flatten(picture, count, smallest_feature_mm=least_mm, seed=options.seed, read_as=reading)
+    say_notes(flat.notes)
     labels = labels_to_png(flat.labels)
     project = with_flat_design(
-        project, flat, digest(labels), asked=count, smallest_feature_mm=least_mm, seed=options.seed
-    )
-    return project, {digest(data): data, digest(labels): labels}
+        project, flat, digest(labels), asked=count, smallest_feature_mm=least_mm, seed=options.seed,
+        read_as=reading,
+    )  # fmt: skip
+    return project, {design.source.digest: design.data, digest(labels): labels}
+
+
+def say_notes(notes: Sequence[str]) -> None:
+    """What had to be assumed or could not be, on standard error."""
+    for note in notes:
+        print(f"nomos: {note}", file=sys.stderr)
 
 
 def paper_of(options: argparse.Namespace) -> "Lab":

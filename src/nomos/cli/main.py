@@ -14,17 +14,20 @@ from nomos.cli import register as register_commands
 from nomos.cli import separate
 from nomos.cli.common import (
     asked_colours,
+    asked_reading,
     design_options,
     paper_of,
     print_json,
     project_of_design,
     read_design,
+    say_notes,
     smallest,
 )
 from nomos.errors import BadInput
 
 DONE, FAULT, BAD_INPUT = 0, 1, 2
 
+_DESIGN = "PNG, JPEG, TIFF, WebP or SVG"
 # Opens the window: on a project or picture, on the demo, or (third) walks the demo into a folder.
 OpenWindow = Callable[[Path | None, str | None, Path | None], int]
 
@@ -85,6 +88,7 @@ def _parser() -> argparse.ArgumentParser:
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
     flat = commands.add_parser("flatten", help="reduce a design to flat colours")
+    flat.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
     design_options(flat)
     flat.add_argument("--out", type=Path, required=True, metavar="FLAT.png", help="the flat design")
     flat.set_defaults(run=_flatten)
@@ -113,6 +117,7 @@ def _parser() -> argparse.ArgumentParser:
     over.set_defaults(run=_overprint)
 
     plan = commands.add_parser("plan", help="the whole job: blocks, order, proof, templates")
+    plan.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
     design_options(plan)
     plan.add_argument("--out", type=Path, required=True, metavar="DIR", help="folder for the packet")
     plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
@@ -131,8 +136,9 @@ def _parser() -> argparse.ArgumentParser:
 
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(
-        "scenario", nargs="?", choices=("glasshouse", "coldframe", "pots"), default="glasshouse",
-        help="glasshouse: blocks and a key; coldframe: a reduction; pots: a jigsaw",
+        "scenario", nargs="?", choices=("glasshouse", "coldframe", "pots", "photo"), default="glasshouse",
+        help="glasshouse: blocks and a key; coldframe: a reduction; pots: a jigsaw; photo: a photograph of a "
+        "crayon sketch",
     )  # fmt: skip
     demo.add_argument("--out", type=Path, metavar="DIR", help="do the main job into DIR, without a window")
     demo.add_argument(
@@ -153,8 +159,12 @@ def _flatten(options: argparse.Namespace) -> int:
     from nomos.formats import png, writing_into
 
     count = asked_colours(options.colours)
-    _, picture = read_design(options)
-    flat = flatten(picture, count, smallest_feature_mm=smallest(options), seed=options.seed)
+    design = read_design(options)
+    flat = flatten(
+        design.picture, count, smallest_feature_mm=smallest(options), seed=options.seed,
+        read_as=asked_reading(options),
+    )  # fmt: skip
+    say_notes(flat.notes)
     with writing_into(options.out):
         options.out.write_bytes(png(flat.to_rgb(), flat.px_per_mm))
     figures: dict[str, Any] = {
@@ -169,17 +179,29 @@ def _flatten(options: argparse.Namespace) -> int:
         ],
         "mean_de00": round(flat.mean_de00, 3),
         "size_mm": [round(side, 2) for side in flat.size_mm],
+        "read_as": flat.read_as,
+        "line": flat.line,
+        "paper": flat.paper,
+        "unsure_pct": 0.0 if flat.unsure is None else round(100 * float(flat.unsure.mean()), 3),
+        **design.figures,
     }
-    if flat.suggestion:
+    if flat.suggestion and count is None:
         figures["suggested"] = flat.suggestion.count
+        figures["why"] = flat.suggestion.why
     if options.json:
         print_json(figures)
         return DONE
     width, height = flat.size_mm
-    print(f"{len(flat.colours)} colours, {width:.1f} x {height:.1f} mm, mean dE00 {flat.mean_de00:.2f}")
-    for colour in flat.colours:
+    print(
+        f"{len(flat.colours)} colour{'s' if len(flat.colours) != 1 else ''}, "
+        f"{width:.1f} x {height:.1f} mm, mean dE00 {flat.mean_de00:.2f}"
+    )
+    if flat.suggestion and count is None and flat.suggestion.why:
+        print(flat.suggestion.why)
+    for number, colour in enumerate(flat.colours):
         lab = " ".join(f"{value:7.2f}" for value in colour.lab)
-        print(f"  {colour.hex}  lab {lab}  {colour.area_mm2:10.1f} mm2  {colour.area_pct:6.2f} %")
+        what = "  line" if number == flat.line else "  paper" if number == flat.paper else ""
+        print(f"  {colour.hex}  lab {lab}  {colour.area_mm2:10.1f} mm2  {colour.area_pct:6.2f} %{what}")
     return DONE
 
 

@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import paper_of, print_json, project_of_design
+from nomos.cli.common import design_options, paper_of, print_json, project_of_design
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -34,13 +34,9 @@ def add_commands(commands: Any) -> None:
     parser.add_argument("--key", choices=("free", "keep"), help="keep: the drawn key stays as it is")
     parser.add_argument("--must", action="append", default=[], metavar="NAME", help="an ink that must print")
     parser.add_argument("--must-not", action="append", default=[], metavar="NAME", help="one that must not")
-    parser.add_argument("--colours", default="auto", metavar="K", help="2 to 24, or auto (default)")
-    parser.add_argument("--size-mm", metavar="WxH", help="size of the image, as 180x240 or 7x9.5in")
-    parser.add_argument("--min-feature-mm", type=float, metavar="D", help="smallest feature, default 0.8")
+    design_options(parser, colours="auto")
     parser.add_argument("--paper", metavar="SPEC", help="the paper's colour")
-    parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
     parser.add_argument("--out", type=Path, metavar="PROJECT", help="the best plan as a .nomos project")
-    parser.add_argument("--json", action="store_true", help="one JSON object")
     parser.set_defaults(run=_separate)
 
     check = commands.add_parser("check", help="what to know before cutting")

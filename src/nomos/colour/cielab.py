@@ -24,8 +24,8 @@ def _adaptation(source_white: Array, target_white: Array) -> Array:
     return matrix
 
 
-_SRGB_TO_XYZ: Array = _adaptation(_SRGB_TO_XYZ_D65.sum(axis=1), WHITE_XYZ) @ _SRGB_TO_XYZ_D65
-XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(_SRGB_TO_XYZ), np.float64)
+SRGB_TO_XYZ: Array = _adaptation(_SRGB_TO_XYZ_D65.sum(axis=1), WHITE_XYZ) @ _SRGB_TO_XYZ_D65
+XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(SRGB_TO_XYZ), np.float64)
 
 
 def xyz_to_lab(xyz: Array, white: Array = WHITE_XYZ) -> Array:
@@ -82,7 +82,7 @@ def lab_to_srgb(lab: Array) -> NDArray[np.uint8]:
 
 def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
     """CIELAB D50/2 deg of sRGB values on the scale 0 to 255. (..., 3) to (..., 3)."""
-    return xyz_to_lab(srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ _SRGB_TO_XYZ.T)
+    return xyz_to_lab(srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ SRGB_TO_XYZ.T)
 
 
 def lab_to_hex(lab: Array) -> str:

@@ -4,8 +4,9 @@ from collections.abc import Sequence
 from functools import cache
 
 import numpy as np
+from numpy.typing import NDArray
 
-from nomos.colour.cielab import Array, delta_e00
+from nomos.colour.cielab import delta_e00
 from nomos.colour.spec import Lab
 
 # CIELAB D50/2 deg of a typical colour of each name; chosen by us, by eye, no source.
@@ -44,7 +45,7 @@ _MOST_ALIKE = max(_APART)
 
 
 @cache
-def _places() -> Array:
+def _places() -> NDArray[np.float64]:
     return np.array([lab for _, lab in _PALETTE], np.float64)
 
 
@@ -89,3 +90,11 @@ def _told_apart(names: list[str], labs: Sequence[Lab]) -> list[str]:
             names[place] = next(_PALETTE[n][0] for n in order if _PALETTE[n][0] not in {*seen, *names})
         seen.add(names[place])
     return names
+
+
+def free_name(lab: Lab, taken: Sequence[str]) -> str:
+    """The nearest name that is not taken yet; with a number where all are."""
+    order = np.argsort(delta_e00(_places(), np.array(lab)), kind="stable")
+    names = (_PALETTE[n][0] for n in order)
+    numbered = (f"{_PALETTE[order[0]][0]} {n}" for n in range(2, 1000))
+    return next(name for name in (*names, *numbered) if name not in taken)

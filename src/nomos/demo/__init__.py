@@ -3,6 +3,7 @@
 from nomos.demo.scenario import (
     COLD_FRAME,
     GLASSHOUSE,
+    PHOTO,
     POTS,
     SCENARIOS,
     Scenario,
@@ -14,6 +15,7 @@ from nomos.demo.scenario import (
 __all__ = [
     "COLD_FRAME",
     "GLASSHOUSE",
+    "PHOTO",
     "POTS",
     "SCENARIOS",
     "Scenario",

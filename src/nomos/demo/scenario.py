@@ -3,8 +3,11 @@
 from dataclasses import dataclass
 from importlib.resources import files
 
-from nomos.demo import coldframe, pots
-from nomos.design import SMALLEST_FEATURE_MM, flatten, read_picture
+import numpy as np
+
+from nomos.demo import coldframe, photo, pots
+from nomos.design import SMALLEST_FEATURE_MM, Picture, find_cut, flatten, read_picture, read_pixels
+from nomos.design.cut import drawn_size, paper_size, proportions
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.edits import new_project, with_flat_design, with_source
@@ -16,17 +19,21 @@ _PAPER_LAB = (94.6, 0.3, 5.8)
 
 @dataclass(frozen=True)
 class Scenario:
-    """One demo: its sketch, how it is printed, and the colours light to dark as flattening finds them."""
+    """One demo: its sketch, how it is printed, and the colours light to dark as flattening finds them.
+
+    drawn_on : the sheet that is photographed; "" for a sketch that is a drawing already.
+    """
 
     name: str
     title: str
     method: Method
     colours: tuple[str, ...]
+    drawn_on: str = ""
 
     @property
     def file(self) -> str:
-        """The shipped sketch."""
-        return f"{self.name}.png"
+        """The shipped sketch, or photograph of one."""
+        return f"{self.name}.jpg" if self.drawn_on else f"{self.name}.png"
 
 
 GLASSHOUSE = Scenario(
@@ -39,7 +46,11 @@ COLD_FRAME = Scenario(
     "coldframe", coldframe.TITLE, "reduction", ("Rime", "Straw", "Frost", "Moss", "Hip", "Night")
 )
 POTS = Scenario("pots", pots.TITLE, "jigsaw", ("Dawn", "Shelf", "Wall", "Clay rim", "Clay", "Leaf", "Deep"))
-SCENARIOS = (GLASSHOUSE, COLD_FRAME, POTS)
+PHOTO = Scenario(
+    "photo", photo.TITLE, "multiblock",
+    ("Paper", "Path", "Sky", "Moss", "Boards", "Bean red", "Leaf", "Butt", "Key"), drawn_on="A5",
+)  # fmt: skip
+SCENARIOS = (GLASSHOUSE, COLD_FRAME, POTS, PHOTO)
 
 
 def scenario_called(name: str) -> Scenario:
@@ -57,23 +68,36 @@ def demo_project(
 ) -> tuple[Project, dict[str, bytes]]:
     """A demo, read, flattened and separated now. Inks and paper are made up for illustration."""
     data = demo_picture(scenario)
-    picture = read_picture(data, scenario.file)
-    flat = flatten(picture, len(scenario.colours), progress=Part(progress, 0.0, 0.8))
+    picture = _picture(scenario, data)
+    asked = None if scenario.drawn_on else len(scenario.colours)
+    flat = flatten(picture, asked, progress=Part(progress, 0.0, 0.8))
     labels = labels_to_png(flat.labels)
     assets = {digest(data): data, digest(labels): labels}
     project = new_project(
         scenario.title, picture.size_mm, paper_lab=_PAPER_LAB, paper_name="Demo paper, warm white (invented)"
     )
-    project = with_source(project, Source(scenario.file, digest(data), picture.size_mm))
+    project = with_source(project, Source(scenario.file, digest(data), picture.size_mm, picture.cut))
     project = with_flat_design(
         project,
         flat,
         digest(labels),
-        asked=len(scenario.colours),
+        asked=asked,
         smallest_feature_mm=SMALLEST_FEATURE_MM,
-        names=scenario.colours,
+        names=scenario.colours if len(scenario.colours) == len(flat.colours) else None,
     )
     if scenario.method != "multiblock":
         key = find_key(flat.labels, [colour.lab for colour in flat.colours], flat.px_per_mm)
         project = with_method(project, scenario.method, key, progress=Part(progress, 0.8, 1.0))
     return project, assets
+
+
+def _picture(scenario: Scenario, data: bytes) -> Picture:
+    """The sketch at its size; of a photograph, what is drawn on the sheet."""
+    if not scenario.drawn_on:
+        return read_picture(data, scenario.file)
+    pixels = read_pixels(data, scenario.file)
+    found = find_cut(pixels.rgb)
+    corners = np.array(found.sheet) * np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]])
+    sheet = paper_size(scenario.drawn_on, proportions(corners, pixels.rgb.shape))
+    width, height = drawn_size(found, pixels.rgb.shape, sheet)
+    return read_picture(pixels, scenario.file, size_mm=(round(width, 1), round(height, 1)), cut=found.cut)

@@ -1,6 +1,5 @@
 """Finding the sheet of paper in a photograph: four corners, in perspective, on whatever it lies."""
 
-from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import combinations
 
@@ -23,7 +22,7 @@ _STEP = 0.035
 # Beside a side, inwards: the margin of the sheet, as a share of its size.
 _INSIDE, _OUTSIDE = 0.022, 0.02
 _LEAST_AREA = 0.12
-_LIKELY = 160
+_LIKELY = 60
 # A sheet may run out of the picture by this share of it.
 _BEYOND = 0.25
 _BORDER_SUPPORT = 0.55
@@ -73,14 +72,15 @@ def find_sheet(rgb: Rgb) -> Sheet:
 
     scale = _SMALL / max(rgb.shape[:2])
     size = max(16, round(rgb.shape[1] * scale)), max(16, round(rgb.shape[0] * scale))
-    small = cv2.medianBlur(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), 3)
+    small = np.asarray(cv2.medianBlur(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), 3), np.uint8)
     log = np.log(np.maximum(srgb_decode(small / 255.0), 0.004)).astype(np.float32)
     log = np.asarray(cv2.GaussianBlur(log, (0, 0), 1.2), np.float32)
     light = np.ascontiguousarray(log.mean(axis=-1))
-    down, across = cv2.Sobel(light, cv2.CV_32F, 0, 1, scale=1 / 8), cv2.Sobel(light, cv2.CV_32F, 1, 0, scale=1 / 8)
+    across = np.asarray(cv2.Sobel(light, cv2.CV_32F, 1, 0, scale=1 / 8), np.float32)
+    down = np.asarray(cv2.Sobel(light, cv2.CV_32F, 0, 1, scale=1 / 8), np.float32)
     judge = _Judge(log, across, down)
     best, best_score = None, 0.0
-    for corners in judge.likely(list(_quadrilaterals(_lines(across, down), size))):
+    for corners in judge.likely(_quadrilaterals(_lines(across, down), size)):
         score = judge.score(corners)
         if score > best_score:
             best, best_score = corners, score
@@ -135,52 +135,59 @@ def _peaks(votes: NDArray[np.float32], reach: int) -> list[Line]:
     return lines
 
 
-def _quadrilaterals(lines: list[Line], size: tuple[int, int]) -> Iterator[Points]:
-    """Four lines whose bright sides face each other, in pairs about square to each other."""
+def _quadrilaterals(lines: list[Line], size: tuple[int, int]) -> Points:
+    """Four lines whose bright sides face each other, in pairs about square to each other. (n, 4, 2)."""
     width, height = size
     border: list[Line] = [(0.0, 0.0), (np.pi, -float(width)), (np.pi / 2, 0.0), (-np.pi / 2, -float(height))]
     every = lines + border
+    # Two lines that face each other enclose a strip as wide as their distances fall short of nought.
     strips = [
         (one, other)
         for one, other in combinations(every, 2)
-        if abs(_turn(one[0], other[0])) > np.radians(150) and _gap(one, other) > 0.25 * min(size)
+        if abs(_turn(one[0], other[0])) > np.radians(150) and -(one[1] + other[1]) > 0.25 * min(size)
     ]
-    for first, second in combinations(strips, 2):
-        square = abs(_turn(first[0][0], second[0][0]))
-        if not np.radians(60) < square < np.radians(120):
-            continue
-        corners = [_crossing(a, b) for a in first for b in second]
-        points = np.array([corners[0], corners[1], corners[3], corners[2]])
-        beyond = _BEYOND * max(size)
-        inside = (points > -beyond).all() and (points < np.array(size) + beyond).all()
-        if inside and abs(_area(points)) > _LEAST_AREA * width * height and _convex(points):
-            yield _in_order(points)
+    pairs = [
+        (first, second)
+        for first, second in combinations(strips, 2)
+        if np.radians(60) < abs(_turn(first[0][0], second[0][0])) < np.radians(120)
+    ]
+    if not pairs:
+        return np.zeros((0, 4, 2))
+    sides = np.array(pairs)  # (n, strip, side, direction and distance)
+    points = np.stack(
+        [_crossings(sides[:, 0, one], sides[:, 1, other]) for one, other in ((0, 0), (0, 1), (1, 1), (1, 0))],
+        axis=1,
+    )
+    beyond = _BEYOND * max(size)
+    inside = (points > -beyond).all(axis=(1, 2)) & (points < np.array(size) + beyond).all(axis=(1, 2))
+    ahead = np.roll(points, -1, axis=1)
+    area = 0.5 * (points[..., 0] * ahead[..., 1] - ahead[..., 0] * points[..., 1]).sum(axis=1)
+    way = ahead - points
+    after = np.roll(way, -1, axis=1)
+    cross = way[..., 0] * after[..., 1] - way[..., 1] * after[..., 0]
+    convex = (cross > 0).all(axis=1) | (cross < 0).all(axis=1)
+    keep = inside & convex & (np.abs(area) > _LEAST_AREA * width * height)
+    # Clockwise, so that the inside lies to the right of every side.
+    return np.where((area < 0)[:, None, None], points[:, ::-1], points)[keep]
 
 
 def _turn(one: float, other: float) -> float:
     return float((other - one + np.pi) % (2 * np.pi) - np.pi)
 
 
-def _gap(one: Line, other: Line) -> float:
-    """How far apart two facing lines lie, positive where their bright sides face each other."""
-    return -(one[1] + other[1])
-
-
-def _crossing(one: Line, other: Line) -> Array:
-    matrix = np.array([[np.cos(one[0]), np.sin(one[0])], [np.cos(other[0]), np.sin(other[0])]])
-    return np.linalg.solve(matrix, np.array([one[1], other[1]]))
+def _crossings(one: Array, other: Array) -> Array:
+    """Where lines cross, given as direction and distance. (n, 2) each, to (n, 2) places."""
+    a, b, c, d = np.cos(one[:, 0]), np.sin(one[:, 0]), np.cos(other[:, 0]), np.sin(other[:, 0])
+    scale = a * d - b * c
+    scale = np.where(np.abs(scale) < 1e-9, 1e-9, scale)
+    return (
+        np.stack([d * one[:, 1] - b * other[:, 1], a * other[:, 1] - c * one[:, 1]], axis=-1) / scale[:, None]
+    )
 
 
 def _area(points: Points) -> float:
     x, y = points.T
     return float(0.5 * (x @ np.roll(y, -1) - y @ np.roll(x, -1)))
-
-
-def _convex(points: Points) -> bool:
-    way = np.roll(points, -1, axis=0) - points
-    after = np.roll(way, -1, axis=0)
-    cross = way[:, 0] * after[:, 1] - way[:, 1] * after[:, 0]
-    return bool((cross > 0).all() or (cross < 0).all())
 
 
 def _in_order(points: Points) -> Points:
@@ -195,32 +202,35 @@ def _in_order(points: Points) -> Points:
 class _Judge:
     """How like a sheet a quadrilateral is."""
 
-    def __init__(self, log: NDArray[np.float32], across: NDArray[np.float32], down: NDArray[np.float32]) -> None:
+    def __init__(
+        self, log: NDArray[np.float32], across: NDArray[np.float32], down: NDArray[np.float32]
+    ) -> None:
         self._log, self._across, self._down = log, across, down
         self._height, self._width = across.shape
         self._top = float(np.percentile(log.mean(axis=-1), 96))
 
-    def likely(self, found: list[Points]) -> list[Points]:
-        """Those with the most edge along their sides, judged together and quickly."""
-        if len(found) <= _LIKELY:
-            return found
-        corners = np.array(found)
+    def likely(self, corners: Points) -> Points:
+        """Of (n, 4, 2) those with the most edge along their sides, judged together and quickly."""
+        if len(corners) <= _LIKELY:
+            return corners
         ends = np.roll(corners, -1, axis=1)
         along = np.linspace(0.06, 0.94, 20)[None, None, :, None]
         points = corners[:, :, None] + (ends - corners)[:, :, None] * along
         way = ends - corners
-        # Clockwise on a page whose y runs down: the inside lies to the right of the way.
         inward = np.stack([-way[..., 1], way[..., 0]], axis=-1)
         inward /= np.maximum(np.hypot(inward[..., 0], inward[..., 1]), 1e-9)[..., None]
         support = np.full(points.shape[:3], -1.0)
         for shift in (-1.5, 0.0, 1.5):
             at = np.rint(points + shift * inward[:, :, None]).astype(int)
             column, row = np.clip(at[..., 0], 0, self._width - 1), np.clip(at[..., 1], 0, self._height - 1)
-            step = self._across[row, column] * inward[:, :, None, 0] + self._down[row, column] * inward[:, :, None, 1]
+            step = (
+                self._across[row, column] * inward[:, :, None, 0]
+                + self._down[row, column] * inward[:, :, None, 1]
+            )
             support = np.maximum(support, step)
         share = np.where(self._beyond(points), _BORDER_SUPPORT, np.clip(support / _STEP, 0, 1)).mean(axis=-1)
         order = np.argsort(-(share.mean(axis=-1) + share.min(axis=-1)), kind="stable")
-        return [found[place] for place in order[:_LIKELY]]
+        return np.asarray(corners[order[:_LIKELY]])
 
     def score(self, corners: Points) -> float:
         """0 to 1."""
@@ -260,7 +270,9 @@ class _Judge:
 
     def _beyond(self, points: Points) -> NDArray[np.bool_]:
         """Places on the picture's border or outside it: what runs there cannot be judged."""
-        return np.asarray((points < 2).any(axis=-1) | (points > np.array([self._width, self._height]) - 3).any(axis=-1))
+        return np.asarray(
+            (points < 2).any(axis=-1) | (points > np.array([self._width, self._height]) - 3).any(axis=-1)
+        )
 
     def _support(self, points: Points, inward: Array) -> float:
         """Share of a side along which light steps up inwards, looked for a little to either side of it."""
@@ -269,7 +281,9 @@ class _Judge:
             at = points + inward * shift
             column = np.clip(np.rint(at[:, 0]).astype(int), 0, self._width - 1)
             row = np.clip(np.rint(at[:, 1]).astype(int), 0, self._height - 1)
-            best = np.maximum(best, self._across[row, column] * inward[0] + self._down[row, column] * inward[1])
+            best = np.maximum(
+                best, self._across[row, column] * inward[0] + self._down[row, column] * inward[1]
+            )
         return float(np.mean(np.clip(best / _STEP, 0, 1)))
 
     def _paper(self, margin: NDArray[np.float32]) -> float:
@@ -277,7 +291,7 @@ class _Judge:
         light = margin.mean(axis=-1)
         middle = np.median(margin, axis=0)
         tint = margin - light[:, None]
-        even = float(np.mean((np.abs(tint - np.median(tint, axis=0)).max(axis=-1) < 0.12)))
+        even = float(np.mean(np.abs(tint - np.median(tint, axis=0)).max(axis=-1) < 0.12))
         level = float(np.mean(np.abs(light - np.median(light)) < 0.55))
         colour = float(np.interp(np.ptp(middle), [0.5, 1.1], [1.0, 0.35]))
         bright = float(np.interp(self._top - np.median(light), [0.5, 1.3], [1.0, 0.3]))
@@ -291,7 +305,8 @@ def _refined(rgb: Rgb, corners: Points) -> tuple[Points, float]:
     shrink = max(1.0, max(rgb.shape[:2]) / 2400)
     page = rgb
     if shrink > 1.05:
-        page = cv2.resize(rgb, None, fx=1 / shrink, fy=1 / shrink, interpolation=cv2.INTER_AREA)
+        small = round(rgb.shape[1] / shrink), round(rgb.shape[0] / shrink)
+        page = np.asarray(cv2.resize(rgb, small, interpolation=cv2.INTER_AREA), np.uint8)
     light = np.log(np.maximum(cv2.cvtColor(page, cv2.COLOR_RGB2GRAY).astype(np.float32), 4.0))
     points = corners * np.array([page.shape[1] / rgb.shape[1], page.shape[0] / rgb.shape[0]])
     lines, agree = [], []
@@ -304,7 +319,9 @@ def _refined(rgb: Rgb, corners: Points) -> tuple[Points, float]:
     found = np.array([meeting(lines[n - 1], lines[n]) for n in range(4)])
     if not np.isfinite(found).all() or np.abs(found - points).max() > 3 * reach:
         found = points
-    return found * np.array([rgb.shape[1] / page.shape[1], rgb.shape[0] / page.shape[0]]), float(np.min(agree))
+    return found * np.array([rgb.shape[1] / page.shape[1], rgb.shape[0] / page.shape[0]]), float(
+        np.min(agree)
+    )
 
 
 def _side(
@@ -359,6 +376,7 @@ def robust_line(points: Points, way: Array, share: float) -> tuple[tuple[Array, 
 
 
 def meeting(one: tuple[Array, Array], other: tuple[Array, Array]) -> Array:
+    """Where two lines, each a point and a direction, cross; nan where they do not."""
     matrix = np.array([one[1], -other[1]]).T
     if abs(np.linalg.det(matrix)) < 1e-9:
         return np.array([np.nan, np.nan])

@@ -5,7 +5,6 @@ from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour import Lab, delta_e00
 from nomos.design.cleaning import Labels, fill_nearest
@@ -89,7 +88,11 @@ def drops_faint(corrections: Sequence[Correction]) -> bool:
 
 
 def apply(
-    fields: Fields, corrections: Sequence[Correction], to_pixel: ToPixel, px_per_mm: float, alike: Alike | None
+    fields: Fields,
+    corrections: Sequence[Correction],
+    to_pixel: ToPixel,
+    px_per_mm: float,
+    alike: Alike | None,
 ) -> tuple[str, ...]:
     """Correct fields in place, in the order the corrections were made.
 
@@ -108,7 +111,7 @@ def apply(
         if not at:
             lost.append(_LOST[each.kind])
             continue
-        _AT_PLACE[each.kind](fields, each, at, px_per_mm, alike)
+        _AT_PLACE[each.kind](_Pointed(fields, each, at, px_per_mm, alike))
     return tuple(lost)
 
 
@@ -144,81 +147,78 @@ def field_of(labels: Labels, row: int, column: int) -> Mask:
     return np.asarray(parts == parts[row, column])
 
 
-Places = list[tuple[int, int]]
+@dataclass(frozen=True, eq=False)
+class _Pointed:
+    """A correction at a place: the pixels it names, the first of them the place itself."""
+
+    fields: Fields
+    each: Correction
+    at: list[tuple[int, int]]
+    px_per_mm: float
+    alike: Alike | None
+
+    def field(self) -> Mask:
+        """The field pointed at."""
+        return field_of(self.fields.labels, *self.at[0])
 
 
-def _another(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
-    row, column = at[0]
-    own = field_of(fields.labels, row, column)
-    lab = each.lab or fields.labs[fields.labels[row, column]]
-    if alike is not None:
-        like = alike(row, column, fields.labs[fields.labels[row, column]]) & own
+def _another(said: _Pointed) -> None:
+    fields, (row, column) = said.fields, said.at[0]
+    own, number = said.field(), fields.labels[row, column]
+    if said.alike is not None:
+        like = said.alike(row, column, fields.labs[number]) & own
         if like[row, column]:
             own = field_of(like.view(np.uint8), row, column)
     # Another colour on purpose: it may be as near to a known one as the hand likes.
-    fields.labs.append(lab)
+    fields.labs.append(said.each.lab or fields.labs[number])
     fields.labels[own] = len(fields.labs) - 1
 
 
-def _paper(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
+def _paper(said: _Pointed) -> None:
+    fields = said.fields
     if fields.paper is None:
-        lab = each.lab or max(fields.labs)
-        fields.labs.append(lab)
+        fields.labs.append(said.each.lab or max(fields.labs))
         fields.paper = len(fields.labs) - 1
-    fields.labels[field_of(fields.labels, *at[0])] = fields.paper
+    fields.labels[said.field()] = fields.paper
 
 
-def _line(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
-    own = field_of(fields.labels, *at[0])
+def _line(said: _Pointed) -> None:
+    fields = said.fields
     if fields.line is None:
-        fields.line = int(fields.labels[at[0]])
-        return
-    fields.labels[own] = fields.line
+        fields.line = int(fields.labels[said.at[0]])
+    else:
+        fields.labels[said.field()] = fields.line
 
 
-def _no_line(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
-    if fields.line is None or fields.labels[at[0]] != fields.line:
+def _no_line(said: _Pointed) -> None:
+    fields = said.fields
+    if fields.line is None or fields.labels[said.at[0]] != fields.line:
         return
-    own = field_of(fields.labels, *at[0])
-    other = fields.labels != fields.line
-    if other.any():
+    drawn = fields.labels == fields.line
+    if not drawn.all():
         # What runs below the line comes to light.
-        below = fill_nearest(fields.labels, (~other).view(np.uint8))
-        fields.labels[own] = below[own]
+        own = said.field()
+        fields.labels[own] = fill_nearest(fields.labels, drawn.view(np.uint8))[own]
 
 
-def _fill(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
-    if each.lab is not None:
-        fields.labels[field_of(fields.labels, *at[0])] = fields.with_colour(each.lab)
+def _fill(said: _Pointed) -> None:
+    if said.each.lab is not None:
+        said.fields.labels[said.field()] = said.fields.with_colour(said.each.lab)
 
 
-def _brush(fields: Fields, each: Correction, at: Places, px_per_mm: float, alike: Alike | None) -> None:
+def _brush(said: _Pointed) -> None:
     import cv2
 
-    if each.lab is None:
+    if said.each.lab is None:
         return
-    stroke = np.zeros(fields.labels.shape, np.uint8)
-    points = np.array([(column, row) for row, column in at], np.int32)
-    width = max(1, round(each.width_mm * px_per_mm))
+    stroke = np.zeros(said.fields.labels.shape, np.uint8)
+    points = np.array([(column, row) for row, column in said.at], np.int32)
+    width = max(1, round(said.each.width_mm * said.px_per_mm))
     cv2.polylines(stroke, [points], False, 1, width)
-    cv2.circle(stroke, tuple(map(int, points[-1])), max(width // 2, 1), 1, -1)
-    fields.labels[stroke > 0] = fields.with_colour(each.lab)
+    cv2.circle(stroke, (int(points[-1, 0]), int(points[-1, 1])), max(width // 2, 1), 1, -1)
+    said.fields.labels[stroke > 0] = said.fields.with_colour(said.each.lab)
 
 
-_AT_PLACE: dict[Kind, Callable[[Fields, Correction, Places, float, Alike | None], None]] = {
+_AT_PLACE: dict[Kind, Callable[[_Pointed], None]] = {
     "another": _another, "paper": _paper, "line": _line, "no line": _no_line, "fill": _fill, "brush": _brush,
 }  # fmt: skip
-
-
-def mask_of_polygons(
-    polygons: Sequence[Sequence[Point]], to_pixel_float: Callable[[Point], Point], shape: tuple[int, int]
-) -> NDArray[np.bool_]:
-    """The inside of polygons given in shares of the picture."""
-    import cv2
-
-    page = np.zeros(shape, np.uint8)
-    for polygon in polygons:
-        if len(polygon) >= 3:
-            points = np.array([to_pixel_float(point) for point in polygon])
-            cv2.fillPoly(page, [np.rint(points * 16).astype(np.int32)], 1, cv2.LINE_8, 4)
-    return page > 0

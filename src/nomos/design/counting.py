@@ -68,7 +68,9 @@ class Candidates:
 
 def candidates(patches: Patches, pinned: tuple[Lab, ...], px_per_mm: float) -> Candidates:
     """What a count has to choose from. pinned : colours that are kept whatever the number."""
-    solid = (patches.core > _LEAST_CORE_MM2 * px_per_mm**2) & (patches.core > _LEAST_CORE_SHARE * patches.area)
+    solid = (patches.core > _LEAST_CORE_MM2 * px_per_mm**2) & (
+        patches.core > _LEAST_CORE_SHARE * patches.area
+    )
     if not solid.any():
         solid = patches.area == patches.area.max()
     members = np.flatnonzero(solid)
@@ -77,9 +79,7 @@ def candidates(patches: Patches, pinned: tuple[Lab, ...], px_per_mm: float) -> C
     return Candidates(members, solid, tree)
 
 
-def count_colours(
-    patches: Patches, around: Surroundings, wanted: Wanted, choice: Candidates
-) -> Counted:
+def count_colours(patches: Patches, around: Surroundings, wanted: Wanted, choice: Candidates) -> Counted:
     """The colours of a page's patches.
 
     Parameters
@@ -91,7 +91,9 @@ def count_colours(
     """
     tree = choice.tree
     if wanted.asked is None:
-        return _finished(tree.cut_at(_ONE_DE00 + _PER_SPREAD * patches.spread), patches, choice, around, wanted)
+        return _finished(
+            tree.cut_at(_ONE_DE00 + _PER_SPREAD * patches.spread), patches, choice, around, wanted
+        )
     best: Counted | None = None
     for extra in range(-1, 9):
         counted = _finished(tree.cut_to(max(wanted.asked + extra, 1)), patches, choice, around, wanted)
@@ -150,4 +152,3 @@ def _paper_of(labs: Array, paper: Lab | None) -> int | None:
     apart = delta_e00(labs, np.array(paper))
     nearest = int(np.argmin(apart))
     return nearest if apart[nearest] < _PAPER_DE00 else None
-

@@ -1,11 +1,11 @@
-"""What of a picture is printed: four corners in perspective, straightened; the picture itself stays as it is."""
+"""What of a picture is printed: four corners in perspective, straightened; the picture stays as it is."""
 
 from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.design.corners import Points, Sheet, find_sheet
+from nomos.design.corners import Points, find_sheet, whole
 from nomos.design.extent import find_extent, moved, warp_matrix
 from nomos.design.light import Light, measure_light
 from nomos.design.page import Mask, Rgb
@@ -17,6 +17,8 @@ Corners = tuple[Point, Point, Point, Point]
 WHOLE: Corners = ((0.0, 0.0), (1.0, 0.0), (1.0, 1.0), (0.0, 1.0))
 
 _LEAST_SHARE = 0.002
+# Below this what was found is no sheet at all.
+_LIKELY = 0.5
 # An estimated shape this near a known paper's is that paper's.
 _KNOWN_SHAPE = 0.03
 # The light is judged on a view with so much around what is printed, at so many pixels.
@@ -50,6 +52,17 @@ class Cut:
         """The same cut seen in a mirror."""
         one, two, three, four = self.corners
         return replace(self, corners=(two, one, four, three))
+
+
+def to_print(cut: Cut | None, size_mm: tuple[float, float]) -> NDArray[np.float64]:
+    """The perspective from shares of a picture's width and height to mm on a print of a size."""
+    return warp_matrix(np.array((cut or Cut()).corners, np.float64), size_mm)
+
+
+def through(matrix: NDArray[np.floating], place: Point) -> Point:
+    """One place through a perspective."""
+    x, y, depth = matrix @ np.array([*place, 1.0])
+    return float(x / depth), float(y / depth)
 
 
 def checked_cut(cut: Cut, name: str) -> Cut:
@@ -89,12 +102,23 @@ class Found:
 
 
 def find_cut(rgb: Rgb) -> Found:
-    """The sheet in a photograph and what is drawn on it."""
-    from nomos.design.corners import SURE
+    """The sheet in a photograph and what is drawn on it.
 
-    sheet: Sheet = find_sheet(rgb)
-    extent = find_extent(rgb, sheet.corners)
+    Where no sheet is found, the picture is taken for the sheet: of a scan, only a drawn frame is cut out.
+    """
+    from nomos.design.corners import SURE
+    from nomos.design.drawing import recognise_drawing
+
     size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
+    if recognise_drawing(rgb) is not None:
+        return Found(Cut(), WHOLE, 0.0, False, "")  # drawn on a screen: all of it is meant
+    sheet = find_sheet(rgb)
+    if sheet.sure < _LIKELY:
+        extent = find_extent(rgb, whole(rgb))
+        framed = extent.straight == 4
+        cut = Cut(as_corners(extent.corners / size)) if framed else Cut()
+        return Found(cut, WHOLE, sheet.sure, False, "")
+    extent = find_extent(rgb, sheet.corners)
     paper = known_shape(proportions(sheet.corners, rgb.shape[:2]))
     outline = as_corners(sheet.corners / size)
     certain = sheet.sure >= SURE
@@ -125,7 +149,10 @@ def proportions(corners: Points, shape: tuple[int, ...]) -> float:
     k2 = float(np.cross(m1, m4) @ m3 / (np.cross(m2, m4) @ m3))
     k3 = float(np.cross(m1, m4) @ m2 / (np.cross(m3, m4) @ m2))
     n2, n3 = k2 * m2 - m1, k3 * m3 - m1
-    if abs(n2[2] * n3[2]) < _SLIGHT * max(abs(n2[2]), abs(n3[2]), _SLIGHT) or min(abs(n2[2]), abs(n3[2])) < 0.02:
+    if (
+        abs(n2[2] * n3[2]) < _SLIGHT * max(abs(n2[2]), abs(n3[2]), _SLIGHT)
+        or min(abs(n2[2]), abs(n3[2])) < 0.02
+    ):
         return flat
     focal2 = -(n2[0] * n3[0] + n2[1] * n3[1]) / (n2[2] * n3[2])
     # No lens of a telephone or a camera sees narrower or wider than this.
@@ -154,7 +181,7 @@ def known_shape(ratio: float) -> str:
 
 
 def paper_size(name: str, ratio: float) -> tuple[float, float]:
-    """Width and height of a paper in mm, lying the way that a shape of width over height does. Raises BadInput."""
+    """Width and height of a paper in mm, lying as a shape of width over height does. Raises BadInput."""
     known = {each.lower(): size for each, size in PAPER_SIZES_MM.items()}
     if name.lower() not in known:
         raise BadInput(f"'{name}' is not a paper size; choose one of {', '.join(PAPER_SIZES_MM)}.")
@@ -225,7 +252,9 @@ def _on_sheet(rgb: Rgb, around: Points, shape: tuple[int, ...], sheet: Points | 
         inside = np.zeros(shape[:2], np.uint8)
         points = moved(outline, matrix)
         points = points + (points.mean(axis=0) - points) * 0.012
-        cv2.fillConvexPoly(inside, np.rint(np.clip(points, -1e6, 1e6) * 16).astype(np.int32), 1, cv2.LINE_8, 4)
+        cv2.fillConvexPoly(
+            inside, np.rint(np.clip(points, -1e6, 1e6) * 16).astype(np.int32), 1, cv2.LINE_8, 4
+        )
         mask &= inside
     # A sheet that leaves most of the view out was not the one meant.
     return np.asarray(mask > 0) if mask.mean() > 0.4 else np.ones(shape[:2], bool)

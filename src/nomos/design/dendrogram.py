@@ -1,4 +1,4 @@
-"""Joining the colours of a page two at a time, the most alike first, and cutting the tree where it is wanted."""
+"""Joining the colours of a page two at a time, the most alike first, and cutting the tree anywhere."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -15,7 +15,7 @@ _LIGHTNESS = 1.4
 # Where a number is asked for, colours that cannot be told apart are still one.
 _INDISTINCT_DE00 = 2.0
 # A small area must be this much more distinct to be a colour of its own: share of the page, factor.
-_SMALL_SHARE, _SMALL_FACTOR = 0.01, 0.55
+_SMALL_SHARE, _SMALL_FACTOR = 0.008, 0.6
 
 
 @dataclass(frozen=True)
@@ -32,7 +32,7 @@ class Dendrogram:
     """Colours joined two at a time, the most alike first."""
 
     def __init__(self, labs: Array, share: Array, pinned: Sequence[Lab] = ()) -> None:
-        """labs : (n, 3). share : (n,) of the page. pinned : colours that never join each other; they come first."""
+        """labs : (n, 3). share : (n,) of the page. pinned : colours that never join each other, put first."""
         self.pinned = len(pinned)
         self.labs = np.vstack([np.array(pinned, np.float64).reshape(-1, 3), labs])
         self.share = np.concatenate([np.full(len(pinned), 1e-6), share])
@@ -107,7 +107,9 @@ class Dendrogram:
         for number in range(1, min(most - own, len(self.labs)) + 1):
             groups = self._groups(len(self.labs) - number if number <= len(self.labs) else 0)
             mass = np.bincount(groups, self.share)
-            middle = np.stack([np.bincount(groups, self.share * self.labs[:, c]) / mass for c in range(3)], -1)
+            middle = np.stack(
+                [np.bincount(groups, self.share * self.labs[:, c]) / mass for c in range(3)], -1
+            )
             error = float(self.share @ delta_e00(self.labs, middle[groups]) / self.share.sum())
             found.append((number + own, error))
         return tuple(found)

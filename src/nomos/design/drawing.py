@@ -1,4 +1,4 @@
-"""Recognising a clean digital drawing, whose colours are taken as they are, and laying it without touching it."""
+"""Recognising a clean digital drawing, whose colours are taken as they are, and laying it untouched."""
 
 from dataclasses import dataclass
 
@@ -23,6 +23,7 @@ _SAMPLES = 1_500_000
 # A colour of thin lines never lies flat: it occurs exactly, with one colour about it.
 _THIN_SHARE = 2e-4
 _LOOK_PX = 2
+_STRIPS = 48
 
 
 @dataclass(frozen=True, eq=False)
@@ -41,6 +42,13 @@ def recognise_drawing(rgb: Rgb) -> Drawing | None:
     ----------
     rgb : (height, width, 3) uint8 sRGB.
     """
+    # A few strips tell a photograph at once: the whole page need not be looked at.
+    rows = [
+        _flat(np.ascontiguousarray(rgb[top : top + 6]))
+        for top in range(0, len(rgb), max(6, len(rgb) // _STRIPS))
+    ]
+    if len(rows) >= _STRIPS / 2 and np.mean([row.mean() for row in rows]) < 0.7 * _LEAST_FLAT:
+        return None
     flat = _flat(rgb)
     if flat.mean() < _LEAST_FLAT:
         return None
@@ -167,7 +175,7 @@ def _with_thin_colours(rgb: Rgb, drawing: Drawing, flat: Mask) -> Drawing:
     there = np.ones((2 * _LOOK_PX + 1,) * 2, np.uint8)
     known = np.where(flat, lay_nearest(rgb, drawing.lab), 255)
     for number in range(len(drawing.lab)):
-        kinds += cv2.dilate((known == number).view(np.uint8), there)
+        kinds += np.asarray(cv2.dilate((known == number).view(np.uint8), there), np.uint8)
     # With one colour on both sides it is a line; between two it is their mixture.
     alone = np.bincount(place, kinds[~flat] <= 1)[common] > 0.6 * count[common]
     colours = _unpacked(values[common[alone]])

@@ -25,7 +25,7 @@ _LEAST_INK = 0.004
 
 @dataclass(frozen=True, eq=False)
 class Extent:
-    """What was drawn: (4, 2) corners in pixels of the picture, top left first; how many sides are straight."""
+    """What was drawn: (4, 2) corners in pixels of the picture, top left first; straight sides."""
 
     corners: Points
     straight: int
@@ -40,7 +40,7 @@ def warp_matrix(corners: Points, size: tuple[float, float]) -> NDArray[np.float6
     return np.asarray(cv2.getPerspectiveTransform(corners.astype(np.float32), page), np.float64)
 
 
-def moved(points: Points, matrix: NDArray[np.float64]) -> Points:
+def moved(points: Points, matrix: NDArray[np.floating]) -> Points:
     """Points through a perspective. (n, 2)."""
     full = np.hstack([points, np.ones((len(points), 1))]) @ matrix.T
     return np.asarray(full[:, :2] / full[:, 2:])
@@ -101,7 +101,7 @@ def _ink(page: Rgb) -> Mask:
     ink = np.linalg.norm(lab - paper, axis=-1) > _INK
     ink[:rim], ink[-rim:], ink[:, :rim], ink[:, -rim:] = False, False, False, False
     small = cv2.morphologyEx(ink.view(np.uint8), cv2.MORPH_CLOSE, np.ones((5, 5), np.uint8))
-    count, labels, stats, _ = cv2.connectedComponentsWithStats(small, connectivity=8)
+    _, labels, stats, _ = cv2.connectedComponentsWithStats(small, connectivity=8)
     reach = np.maximum(stats[:, cv2.CC_STAT_WIDTH], stats[:, cv2.CC_STAT_HEIGHT])
     keep = (stats[:, cv2.CC_STAT_AREA] > 25) & (reach > 0.008 * max(height, width))
     keep[0] = False
@@ -112,7 +112,7 @@ Side = tuple[NDArray[np.float64], NDArray[np.float64]]
 
 
 def _outermost(ink: Mask, turn: int, shape: tuple[int, int]) -> tuple[Side, int]:
-    """The upper side of what is drawn on a page turned so often, as a point and direction on the page unturned."""
+    """The upper side of what is drawn on a page turned so often, on the page unturned."""
     columns = np.flatnonzero(ink.any(axis=0))
     first = ink[:, columns].argmax(axis=0).astype(np.float64)
     span = columns[-1] - columns[0] + 1
@@ -127,7 +127,10 @@ def _outermost(ink: Mask, turn: int, shape: tuple[int, int]) -> tuple[Side, int]
         off = (points - at) @ np.array([-direction[1], direction[0]])
         if np.count_nonzero(np.abs(off) < _NEAR_PX) > _STRAIGHT * span:
             start, way, straight = at, direction, 1
-    return (_unturned(start, turn, shape), _unturned(start + way, turn, shape) - _unturned(start, turn, shape)), straight
+    return (
+        _unturned(start, turn, shape),
+        _unturned(start + way, turn, shape) - _unturned(start, turn, shape),
+    ), straight
 
 
 def _unturned(point: NDArray[np.float64], turn: int, shape: tuple[int, int]) -> NDArray[np.float64]:

@@ -12,11 +12,22 @@ from nomos.design.cleaning import Labels, majority, on_a_slope, remove_specks
 from nomos.design.corrections import Correction, Fields, apply, drops_faint, wanted_of
 from nomos.design.dendrogram import Dendrogram
 from nomos.design.drawing import Drawing, lay_drawing, lay_nearest, recognise_drawing
+from nomos.design.gradients import Gradient, find_gradients
 from nomos.design.page import Mask, Rgb
 from nomos.design.palette import FEWEST, MOST, Suggestion, colour_histogram, find_palette, suggest_count
+from nomos.design.patches import FURTHEST
 from nomos.design.picture import Picture
 from nomos.design.reasons import why_so_many
-from nomos.design.sketch import FIELD_PX_PER_MM, Sketch, choice_of, colours_of, fields_of, judged_at, look_at
+from nomos.design.sketch import (
+    FIELD_PX_PER_MM,
+    Sketch,
+    choice_of,
+    colours_of,
+    fields_of,
+    finer,
+    judged_at,
+    look_at,
+)
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Part, Progress
 
@@ -27,12 +38,15 @@ _ERROR_SAMPLES = 200_000
 ReadAs = Literal["drawing", "sketch", "tones"]
 # Shaded tones have few stretches that hold together; measured on photographs and on sketches, see
 # docs/method.md. Shares of the page, weighted Lab, and gradients between patches.
-_TONES_CORE, _TONES_TOP = 0.72, 0.70
+_TONES_CORE, _TONES_TOP, _TONES_DRAWN = 0.72, 0.70, 0.93
 _TONES_SPREAD, _TONES_SOFT = 6.0, 25
 _TOP = 20
 # A picture of fewer pixels has no patches to look for.
 _LEAST_PX = 24
+# Shrunk by more than this, thin lines turn grey: the darkest of each pixel is kept too.
+_DARK_FROM = 1.4
 _MOST_FIELD_PIXELS = 36_000_000
+_LEAST_DRIFT = 1.5
 
 
 @dataclass(frozen=True)
@@ -61,6 +75,7 @@ class FlatDesign:
     line, paper : the numbers of the drawn line and of bare paper, where they were recognised.
     unsure : (height, width) where the evidence is thin; None where there is no doubt to speak of.
     notes : what could not be kept of earlier corrections, and what is wrong with the light.
+    gradients : colours that together run evenly from dark to light, and how: they could be inked as one.
     """
 
     labels: Labels
@@ -73,6 +88,7 @@ class FlatDesign:
     paper: int | None = None
     unsure: Mask | None = None
     notes: tuple[str, ...] = field(default=())
+    gradients: tuple[tuple[tuple[int, ...], Gradient], ...] = ()
 
     @property
     def px_per_mm(self) -> float:
@@ -142,23 +158,30 @@ def _sketch_of(picture: Picture, smallest_mm: float, drop_faint: bool, progress:
 
     ppm = judged_at(picture.px_per_mm, picture.size_mm, smallest_mm)
     size = max(8, round(picture.size_mm[0] * ppm)), max(8, round(picture.size_mm[1] * ppm))
-    rgb = picture.rgb
+    rgb, dark = picture.rgb, None
     if size != (rgb.shape[1], rgb.shape[0]):
-        shrinking = size[0] < rgb.shape[1]
-        rgb = np.asarray(
-            cv2.resize(rgb, size, interpolation=cv2.INTER_AREA if shrinking else cv2.INTER_LINEAR), np.uint8
-        )
-    return look_at(rgb, size[0] / picture.size_mm[0], light=picture.light, drop_faint=drop_faint, progress=progress)
+        shrink = rgb.shape[1] / size[0]
+        if shrink > _DARK_FROM:
+            reach = max(2, round(shrink))
+            lowest = cv2.erode(rgb, np.ones((reach, reach), np.uint8))
+            dark = np.asarray(cv2.resize(lowest, size, interpolation=cv2.INTER_AREA), np.uint8)
+        how = cv2.INTER_AREA if shrink > 1 else cv2.INTER_LINEAR
+        rgb = np.asarray(cv2.resize(rgb, size, interpolation=how), np.uint8)
+    return look_at(
+        rgb, size[0] / picture.size_mm[0], light=picture.light, dark=dark, drop_faint=drop_faint,
+        progress=progress,
+    )  # fmt: skip
 
 
 def _is_tones(sketch: Sketch) -> bool:
     """Whether a page is shaded tones rather than areas."""
     patches = sketch.patches
-    if sketch.drawn.lab is not None and sketch.light.paper_share > 0:
-        return False
     core = patches.core.sum() / patches.area.sum()
     top = np.sort(patches.area)[::-1][:_TOP].sum() / patches.area.sum()
-    scattered = core < _TONES_CORE and top < _TONES_TOP
+    # A drawn line on paper speaks for a sketch, however the colour between is scribbled.
+    drawn = sketch.drawn.lab is not None and sketch.light.paper_share > 0
+    least = _TONES_DRAWN if drawn else 1.0
+    scattered = core < _TONES_CORE * least and top < _TONES_TOP * least
     return bool(scattered or (len(patches.soft) >= _TONES_SOFT and patches.spread > _TONES_SPREAD))
 
 
@@ -228,6 +251,7 @@ class _Made:
     line: int | None = None
     paper: int | None = None
     unsure: Mask | None = None
+    gradients: tuple[tuple[tuple[int, ...], Gradient], ...] = ()
 
 
 def _of_drawing(
@@ -247,8 +271,11 @@ def _of_drawing(
     slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
     labels = remove_specks(labels, looked.smallest_mm * picture.px_per_mm, slope)
     # Colours are taken as they are: of those joined, the commonest stands for all.
-    labs = [_lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]]) for n in range(groups.max() + 1)]
-    why = f"{all_of_them} colours, as they are in the file." if own <= MOST else ""
+    labs = [
+        _lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]])
+        for n in range(groups.max() + 1)
+    ]
+    why = f"{all_of_them} colour{'s' if all_of_them != 1 else ''}, as in the file." if own <= MOST else ""
     return _Made(labels, labs, Suggestion(max(FEWEST, all_of_them), tree.curve(16), why))
 
 
@@ -261,6 +288,12 @@ def _of_sketch(
     choice = choice_of(sketch, wanted.pinned)
     free = colours_of(sketch, replace(wanted, asked=None), choice)
     counted = free if asked is None else colours_of(sketch, wanted, choice)
+    furthest = FURTHEST
+    while asked is not None and len(counted.labs) < asked and furthest > _LEAST_DRIFT:
+        # More colours than areas: what runs from one colour to another is parted into bands.
+        furthest /= 2
+        sketch = finer(sketch, furthest)
+        counted = colours_of(sketch, wanted)
     ppm = min(FIELD_PX_PER_MM, float(np.sqrt(_MOST_FIELD_PIXELS / (picture.size_mm[0] * picture.size_mm[1]))))
     size = max(8, round(picture.size_mm[1] * ppm)), max(8, round(picture.size_mm[0] * ppm))
     laid = fields_of(sketch, counted, size, looked.smallest_mm, progress=progress)
@@ -268,7 +301,16 @@ def _of_sketch(
     why = why_so_many([_lab(lab) for lab in free.labs], free.line, free.paper, free.joined, alone)
     suggestion = Suggestion(min(max(len(free.labs), FEWEST), MOST), free.curve, why)
     labs = [_lab(lab) for lab in counted.labs]
-    return _Made(laid.labels.copy(), labs, suggestion, counted.line, counted.paper, laid.unsure)
+    paper = counted.paper
+    if paper is None and sketch.paper is not None:
+        # Paper that no patch was made of may still show here and there.
+        labs, paper = [*labs, sketch.paper], len(labs)
+    made = _Made(laid.labels.copy(), labs, suggestion, counted.line, paper, laid.unsure)
+    made.gradients = tuple(
+        (tuple(sorted({int(counted.of_patch[p]) for p in each.patches} - {-1})), each)
+        for each in find_gradients(sketch.pooled, sketch.patches, sketch.px_per_mm)
+    )
+    return made
 
 
 def _of_tones(looked: Looked, asked: int | None, seed: int, progress: Progress) -> _Made:
@@ -351,6 +393,11 @@ def _measured(looked: Looked, made: _Made, notes: tuple[str, ...]) -> FlatDesign
         None if made.line is None else place.get(made.line),
         None if made.paper is None else place.get(made.paper),
         made.unsure, (*notes, *_said_of_light(looked)),
+        tuple(
+            (tuple(sorted(place[n] for n in numbers)), each)
+            for numbers, each in made.gradients
+            if numbers and all(n in place for n in numbers)
+        ),
     )  # fmt: skip
 
 

@@ -26,6 +26,8 @@ PAPER_WHITE = 0.86
 _EVEN = 0.05
 # No lamp on a table makes one place so much brighter than another; more is a shadow or another paper.
 _BOUND = 1.4
+# The tint of light drifts by no more than this over a page, natural log of a channel over the mean.
+_MOST_DRIFT = 0.3
 # The least share of a page that must show paper for its light to be judged.
 _LEAST_PAPER = 0.02
 _LEAST_RING = 0.45
@@ -47,7 +49,7 @@ class Light:
         the light was even and nothing is changed.
     paper_share : of the page that shows bare paper, 0 where none was recognised.
     uneven : how far the light varied, the brightest place over the darkest, less one.
-    shadow : share of the page whose light is still not explained: a shadow's edge that could not be taken out.
+    shadow : share of the page whose light is still not explained: a shadow that could not be taken out.
     paper : CIELAB of the paper once evened out; None where none was recognised.
     """
 
@@ -67,8 +69,8 @@ class Light:
         out = max(8, round(columns * (right - left))), max(8, round(rows * (bottom - top)))
         x = (left + (right - left) * (np.arange(out[0], dtype=np.float32) + 0.5) / out[0]) * columns - 0.5
         y = (top + (bottom - top) * (np.arange(out[1], dtype=np.float32) + 0.5) / out[1]) * rows - 0.5
-        grid = np.meshgrid(x.astype(np.float32), y.astype(np.float32))
-        gain = cv2.remap(self.gain, *grid, cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE)
+        across, down = np.meshgrid(x.astype(np.float32), y.astype(np.float32))
+        gain = cv2.remap(self.gain, across, down, cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE)
         return replace(self, gain=np.asarray(gain, np.float32))
 
     def applied(self, rgb: Rgb) -> Rgb:
@@ -96,6 +98,10 @@ class Light:
         return out
 
 
+# Light about which nothing is known: it is left as it is.
+EVEN = Light(None, 0.0, 0.0, 0.0)
+
+
 def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
     """Fit the paper's brightness and tint over a page.
 
@@ -121,23 +127,30 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
     scale = _SMALL / max(height, width)
     small_size = max(8, round(width * scale)), max(8, round(height * scale))
     # The brightest third of each cell: paper seen between strokes is paper.
-    small = cv2.resize(rgb, small_size, interpolation=cv2.INTER_AREA)
+    small = np.asarray(cv2.resize(rgb, small_size, interpolation=cv2.INTER_AREA), np.uint8)
     linear = srgb_decode(small / 255.0)
     log = np.log(np.maximum(linear, 2e-3))
     use = np.ones(small.shape[:2], bool)
     if on_sheet is not None:
-        use = cv2.resize(on_sheet.view(np.uint8) * np.uint8(255), small_size, interpolation=cv2.INTER_AREA) > 250
+        use = (
+            cv2.resize(on_sheet.view(np.uint8) * np.uint8(255), small_size, interpolation=cv2.INTER_AREA)
+            > 250
+        )
     basis = _basis(small.shape[:2])
     seed = _seed(log, use)
     if seed is None:
-        return Light(None, 0.0, 0.0, 0.0)
+        return EVEN
     field, paper = _fitted(log, basis, seed, use)
-    share = float(np.count_nonzero(paper) / max(np.count_nonzero(use), 1))
+    share = _share(paper, use)
     if share < _LEAST_PAPER:
-        return Light(None, 0.0, 0.0, 0.0)
+        return EVEN
     white = np.exp(np.median(log[paper], axis=0))
     spread = field[use].mean(axis=-1)
     low, high = np.percentile(spread, [1, 99])
+    drift = np.ptp(np.percentile(field[use] - spread[:, None], [1, 99], axis=0), axis=0).max()
+    if drift > _MOST_DRIFT or high - low > 2 * _BOUND:
+        # Light does not change colour so from one side of a table to the other: this was painted.
+        return EVEN
     uneven = float(np.exp(high - low) - 1)
     shaded = _shadow_on(log, field, paper, use)
     shadow = 0.0
@@ -157,18 +170,23 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
     return Light(gain, share, uneven, shadow, _lab(np.full(3, PAPER_WHITE)))
 
 
+def _share(part: NDArray[np.bool_], whole: NDArray[np.bool_]) -> float:
+    return float(part.sum()) / max(float(whole.sum()), 1.0)
+
+
 def _basis(shape: tuple[int, int]) -> NDArray[np.float64]:
     """Monomials to the third degree at each pixel, (rows, columns, 10), the constant first."""
     y, x = np.mgrid[: shape[0], : shape[1]].astype(np.float64)
     x, y = 2 * (x + 0.5) / shape[1] - 1, 2 * (y + 0.5) / shape[0] - 1
     terms = [np.ones(shape)]
     for degree in (1, 2, 3):
-        for powers in combinations_with_replacement((x, y), degree):
-            terms.append(np.prod(powers, axis=0))
+        terms += [np.prod(powers, axis=0) for powers in combinations_with_replacement((x, y), degree)]
     return np.stack(terms, axis=-1)
 
 
-def _solve(basis: NDArray[np.float64], log: NDArray[np.float64], at: NDArray[np.bool_], terms: int) -> NDArray[np.float64]:
+def _solve(
+    basis: NDArray[np.float64], log: NDArray[np.float64], at: NDArray[np.bool_], terms: int
+) -> NDArray[np.float64]:
     rows = basis[at][:, :terms]
     ridge = _RIDGE * len(rows) * np.eye(terms)
     ridge[0, 0] = 0
@@ -189,7 +207,7 @@ def _seed(log: NDArray[np.float64], use: NDArray[np.bool_]) -> NDArray[np.bool_]
         # The ring is paper where most of it lies on one plane, and little of the page is brighter.
         near = _plane(log, basis, ring)
         level = _solve(basis, log, near, 3).mean(axis=-1) if near.any() else bright
-        brighter = np.count_nonzero(bright[use] > level[use] + 0.12) / max(np.count_nonzero(use), 1)
+        brighter = float(np.mean(bright[use] > level[use] + 0.12)) if use.any() else 1.0
         if near.sum() >= _LEAST_RING * ring.sum() and brighter < 0.08 and _pale(log[near]):
             return near
     top = np.percentile(bright[use], 97) if use.any() else 0.0
@@ -199,7 +217,9 @@ def _seed(log: NDArray[np.float64], use: NDArray[np.bool_]) -> NDArray[np.bool_]
     return chosen
 
 
-def _plane(log: NDArray[np.float64], basis: NDArray[np.float64], ring: NDArray[np.bool_]) -> NDArray[np.bool_]:
+def _plane(
+    log: NDArray[np.float64], basis: NDArray[np.float64], ring: NDArray[np.bool_]
+) -> NDArray[np.bool_]:
     """The part of a ring that lies on one plane of log light; drawn colours that reach the edge fall out."""
     bright = log.mean(axis=-1)
     near = ring & (bright > np.percentile(bright[ring], 35))
@@ -260,11 +280,15 @@ def _shadow_on(
 
     apart = log - field
     darker = apart.mean(axis=-1)
-    shaded = use & (np.ptp(apart, axis=-1) < _SAME_TINT) & (darker < -_LEAST_SHADOW) & (darker > -_MOST_SHADOW)
+    shaded = (
+        use & (np.ptp(apart, axis=-1) < _SAME_TINT) & (darker < -_LEAST_SHADOW) & (darker > -_MOST_SHADOW)
+    )
     shaded = cv2.morphologyEx(shaded.view(np.uint8), cv2.MORPH_OPEN, np.ones((3, 3), np.uint8)) > 0
     ring = use & ~(cv2.erode(np.pad(use, 1).astype(np.uint8), np.ones((5, 5), np.uint8))[1:-1, 1:-1] > 0)
     _, parts = cv2.connectedComponents(shaded.view(np.uint8), connectivity=8)
-    reaching = np.bincount(parts[ring], minlength=int(parts.max()) + 1) > _SHADOW_RING * np.count_nonzero(ring)
+    reaching = np.bincount(parts[ring], minlength=int(parts.max()) + 1) > _SHADOW_RING * np.count_nonzero(
+        ring
+    )
     reaching[0] = False
     shaded = reaching[parts]
     if not shaded.any():
@@ -310,4 +334,4 @@ def _logistic(
 def _left_over(log: NDArray[np.float64], field: NDArray[np.float64], use: NDArray[np.bool_]) -> float:
     """Share of the page that has the paper's tint but not its light, where it reaches the edge."""
     found = _shadow_on(log, field, use & (np.abs(log - field).max(axis=-1) < _NEAR), use)
-    return float(np.count_nonzero(found[1]) / max(np.count_nonzero(use), 1)) if found else 0.0
+    return _share(found[1], use) if found else 0.0

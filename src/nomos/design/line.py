@@ -7,8 +7,9 @@ import numpy as np
 from nomos.colour import Lab
 from nomos.design.page import Mask, Page, disc
 
-# The widest stroke that is still a line, and the grain that is looked past, mm (chosen by us).
-WIDEST_MM = 1.9
+# The widest stroke that is still a line, and the grain that is looked past, mm (chosen by us). A sketch may
+# be printed larger than it was drawn: wider strokes are looked for where narrow ones are not the line.
+WIDEST_MM = (1.9, 3.2, 5.0)
 _GRAIN_MM = 0.5
 # A stroke stands so far below what lies beside it, and is itself no lighter than this, L*.
 _DEPTH = 16.0
@@ -20,7 +21,6 @@ _FAINT_DEPTH = 5.0
 _LEAST_SHARE = 0.003
 # A stroke is so many times longer than wide; a drawing in lines has so much line for its outline.
 _SLENDER = 4.0
-_USUAL_WIDTH_MM = 1.2
 _LEAST_LENGTH = 0.3
 
 
@@ -38,13 +38,15 @@ class DrawnLine:
     faint: Mask
 
 
-def find_line(lab: Page, px_per_mm: float) -> DrawnLine:
+def find_line(lab: Page, px_per_mm: float, dark: Page | None = None) -> DrawnLine:
     """The drawn line of a page.
 
     Parameters
     ----------
     lab : (height, width, 3) float32 CIELAB, evened out.
     px_per_mm : its resolution.
+    dark : (height, width) lightness of the darkest place in each pixel, where the page was shrunk: a line
+        thinner than a pixel is grey on the page, and as dark as it is here.
 
     Returns
     -------
@@ -57,42 +59,55 @@ def find_line(lab: Page, px_per_mm: float) -> DrawnLine:
     before, or the crayon between them would count as strokes. The margin is
     taken as paper, so that a frame along the edge is a line too.
     """
+    lightness: Page = np.ascontiguousarray(lab[..., 0]) if dark is None else np.minimum(lab[..., 0], dark)
+    none = np.zeros(lightness.shape, bool)
+    faint = none
+    for widest in WIDEST_MM:
+        depth, own = _depth(lightness, widest, px_per_mm)
+        strokes = (depth > _DEPTH) & (own < _LIGHTEST)
+        if strokes.mean() < _LEAST_SHARE or not _runs_through(strokes, px_per_mm):
+            strokes = _coloured(lab, depth, own, px_per_mm)
+        if widest == WIDEST_MM[0]:
+            faint = _faint(depth, own, strokes, px_per_mm)
+        if strokes.mean() >= _LEAST_SHARE:
+            thick = strokes & (lab[..., 0] < np.percentile(lab[strokes][:, 0], 60))
+            middle = np.median(lab[thick if thick.any() else strokes], axis=0)
+            return DrawnLine(strokes, (float(middle[0]), float(middle[1]), float(middle[2])), faint)
+    return DrawnLine(none, None, faint)
+
+
+def _depth(lightness: Page, widest_mm: float, px_per_mm: float) -> tuple[Page, Page]:
+    """How far each pixel lies below what is beside a stroke, and its own lightness."""
     import cv2
 
-    pad = int(np.ceil(1.3 * WIDEST_MM / 2 * px_per_mm)) + 1
-    lightness = cv2.copyMakeBorder(
-        np.ascontiguousarray(lab[..., 0]), pad, pad, pad, pad, cv2.BORDER_CONSTANT, value=96.0
-    )
-    lightness = cv2.GaussianBlur(lightness, (0, 0), 0.7)
-    opened = cv2.morphologyEx(lightness, cv2.MORPH_OPEN, disc(_GRAIN_MM / 2 * px_per_mm))
-    closed = cv2.morphologyEx(opened, cv2.MORPH_CLOSE, disc(WIDEST_MM / 2 * px_per_mm))
+    pad = int(np.ceil(0.65 * widest_mm * px_per_mm)) + 1
+    page = cv2.copyMakeBorder(lightness, pad, pad, pad, pad, cv2.BORDER_CONSTANT, value=96.0)
+    page = cv2.GaussianBlur(page, (0, 0), 0.7)
+    opened = cv2.morphologyEx(page, cv2.MORPH_OPEN, disc(_GRAIN_MM / 2 * px_per_mm))
+    closed = cv2.morphologyEx(opened, cv2.MORPH_CLOSE, disc(widest_mm / 2 * px_per_mm))
     inside = slice(pad, -pad), slice(pad, -pad)
-    depth = (closed - opened)[inside]
-    own = lightness[inside]
-    strokes = (depth > _DEPTH) & (own < _LIGHTEST)
-    if strokes.mean() < _LEAST_SHARE or not _runs_through(strokes, px_per_mm):
-        strokes = _coloured(lab, depth, own, px_per_mm)
-    none = np.zeros(strokes.shape, bool)
-    if strokes is None or strokes.mean() < _LEAST_SHARE:
-        return DrawnLine(none, None, _faint(depth, own, none, px_per_mm))
-    middle = np.median(lab[strokes], axis=0)
-    colour = float(middle[0]), float(middle[1]), float(middle[2])
-    return DrawnLine(strokes, colour, _faint(depth, own, strokes, px_per_mm))
+    return np.asarray((closed - opened)[inside], np.float32), np.asarray(page[inside], np.float32)
 
 
 def _runs_through(strokes: Mask, px_per_mm: float) -> bool:
     """Whether the strokes are slender and go some way over the page: no grain, no specks, no few blades."""
-    slender = np.count_nonzero(_slender(strokes, px_per_mm, 3.0))
-    length = slender / (_USUAL_WIDTH_MM * px_per_mm)
+    import cv2
+
+    slender = _slender(strokes, px_per_mm, 3.0)
+    page = slender.view(np.uint8)
+    # Half the pixels along the sides of a stroke are its length, whatever its width.
+    sides = np.count_nonzero(slender) - np.count_nonzero(cv2.erode(page, np.ones((3, 3), np.uint8)))
     outline = 2 * (strokes.shape[0] + strokes.shape[1])
-    return bool(slender > 0.4 * np.count_nonzero(strokes) and length > _LEAST_LENGTH * outline)
+    return bool(
+        np.count_nonzero(slender) > 0.4 * np.count_nonzero(strokes) and sides / 2 > _LEAST_LENGTH * outline
+    )
 
 
 def _slender(strokes: Mask, px_per_mm: float, least_mm: float) -> Mask:
     """The connected strokes that are longer than wide, and at least so long."""
     import cv2
 
-    count, labels, stats, _ = cv2.connectedComponentsWithStats(strokes.view(np.uint8), connectivity=8)
+    _, labels, stats, _ = cv2.connectedComponentsWithStats(strokes.view(np.uint8), connectivity=8)
     long = np.hypot(stats[:, cv2.CC_STAT_WIDTH], stats[:, cv2.CC_STAT_HEIGHT])
     wide = stats[:, cv2.CC_STAT_AREA] / np.maximum(long, 1)
     # A network of lines is one component whose area says nothing of its width; it is long enough.

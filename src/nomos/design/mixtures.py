@@ -9,14 +9,16 @@ from nomos.colour import Lab, delta_e00
 from nomos.design.page import WEIGHTS, Mask
 from nomos.design.patches import Patches
 
-Array = NDArray[np.float64]
+Array = NDArray[np.floating]
 
 # Figures chosen by us and measured in benchmarks/: lengths in mm, colours in weighted Lab.
 _LEAST_APART = 10.0
 _OFF_THE_WAY, _OFF_TO_LINE = 6.0, 8.0
-_SEAM_SHARE, _SEAM_CORE = 0.03, 0.45
+_SEAM_SHARE, _SEAM_CORE, _HARDLY_CORE = 0.03, 0.45, 0.25
 _GRAIN_SHARE, _GRAIN_MM2, _GRAIN_OFF = 0.10, 80.0, 7.0
+_SCATTERED_MM2, _SCATTERED_MEAN_MM2 = 200.0, 16.0
 _SPECKS, _SPECK_MM2, _PALE_DE00 = 6, 6.0, 22.0
+_BESIDE_LINE_MM2, _ALONG_LINE = 3.0, 0.6
 _LINE_SHARE, _LINE_LIGHTER, _LINE_DE00, _THIN_LINE_DE00 = 0.03, 12.0, 14.0, 22.0
 
 
@@ -109,6 +111,9 @@ class _Look:
     def of_line(self, number: int) -> bool:
         """Dark, small and along the line: the line over a colour, or lines so near that they run together."""
         line = self.around.line
+        inside = self.core[number] * self.area[number] / self.around.px_per_mm**2
+        if line is not None and inside < _BESIDE_LINE_MM2 and self.by_line[number] > _ALONG_LINE:
+            return True
         thin = self.core[number] < 0.45 and self.share[number] < 0.3 * _LINE_SHARE
         if line is None or self.share[number] > _LINE_SHARE or self.by_line[number] < (0.1 if thin else 0.25):
             return False
@@ -120,7 +125,12 @@ class _Look:
     def of_grain(self, number: int, goes: dict[int, int]) -> bool:
         """In many small spots within one colour, and between it and the paper: grain that did not close."""
         paper = self.around.paper
-        small = self.largest[number] < _GRAIN_MM2 * self.around.px_per_mm**2
+        mm2 = self.around.px_per_mm**2
+        scattered = (
+            self.largest[number] < _SCATTERED_MM2 * mm2
+            and self.area[number] < _SCATTERED_MEAN_MM2 * mm2 * self.count[number]
+        )
+        small = scattered or self.largest[number] < _GRAIN_MM2 * mm2
         if paper is None or self.share[number] > _GRAIN_SHARE or not small:
             return False
         white = np.array(paper) * WEIGHTS
@@ -134,7 +144,7 @@ class _Look:
             and self.area[other] > 2.5 * self.area[number]
             and _on_the_way(self.points[number], self.points[other], white, _GRAIN_OFF, 0.08)
         )
-        return bool(around > 0.6 * self.outline[number])
+        return bool(around > 0.45 * self.outline[number])
 
     def _pale_specks(self, number: int, paper: Lab) -> bool:
         """Nothing but specks, nearly as pale as the paper."""
@@ -154,8 +164,10 @@ class _Look:
             # A blurred end of the line itself touches no line; it is thin, and on the way to its colour.
             ends.append((np.array(self.around.line) * WEIGHTS, 0.0))
         to_line = len(touched)
+        # The thinner it is, the less it has to touch the two it lies between.
+        contact = (0.45 if self.core[number] < _HARDLY_CORE else 0.6) * self.outline[number]
         return any(
-            length + other_length > 0.6 * self.outline[number]
+            length + other_length > contact
             and _on_the_way(
                 self.points[number], end, other, _OFF_TO_LINE if place == to_line else _OFF_THE_WAY, 0.1
             )

@@ -5,7 +5,7 @@ from numpy.typing import NDArray
 
 from nomos.design.page import WEIGHTS, Mask, Page
 
-Array = NDArray[np.float64]
+Array = NDArray[np.floating]
 
 # Bins are widened until there are few enough to move all of them.
 _BINS = (2.0, 3.0, 4.0, 6.0)
@@ -13,8 +13,8 @@ _LEAST_BIN, _LEAST_MODE = 2e-5, 4e-4
 # Large areas outweigh small ones less than by their size: the eye counts the small red roof too.
 _POWER = 0.6
 _ONE_MODE = 1.6
-_ROUNDS = 40
-_MOST_BINS = 2200
+_ROUNDS = 30
+_MOST_BINS = 1500
 
 
 def find_modes(lab: Page, where: Mask, bandwidth: float) -> Array:
@@ -41,7 +41,7 @@ def find_modes(lab: Page, where: Mask, bandwidth: float) -> Array:
     moving = points.copy()
     for _ in range(_ROUNDS):
         moved = _shifted(moving, points, weight, bandwidth)
-        if np.abs(moved - moving).max() < 0.01:
+        if np.abs(moved - moving).max() < 0.03:
             break
         moving = moved
     return _gathered(moving, share) / WEIGHTS

@@ -1,9 +1,12 @@
-"""What the steps of reading a sketch share: a page in CIELAB, discs in mm, and looking past what is masked."""
+"""What the steps of reading a sketch share: a page in CIELAB, discs, and looking past what is masked."""
+
+from functools import cache
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour.cielab import srgb_to_lab
+from nomos.colour.cielab import SRGB_TO_XYZ, srgb_decode
+from nomos.colour.spectra import WHITE_XYZ
 
 Rgb = NDArray[np.uint8]
 Page = NDArray[np.float32]
@@ -12,14 +15,31 @@ Mask = NDArray[np.bool_]
 # Differences in lightness come from shade and pressure sooner than differences in hue do, so they
 # weigh less when colours are told apart in a sketch (chosen by us, measured in benchmarks/).
 WEIGHTS = np.array([0.7, 1.2, 1.2], np.float32)
-_STRIP = 256
+_STRIP = 128
+
+
+@cache
+def _decoded() -> NDArray[np.float32]:
+    return srgb_decode(np.arange(256) / 255.0).astype(np.float32)
 
 
 def lab_page(rgb: Rgb) -> Page:
-    """CIELAB of a page. (h, w, 3) uint8 sRGB to (h, w, 3) float32."""
+    """CIELAB of a page. (h, w, 3) uint8 sRGB to (h, w, 3) float32.
+
+    The same as `srgb_to_lab` within 0.01, in single precision and several times as fast.
+    """
+    import cv2
+
+    matrix = (SRGB_TO_XYZ / WHITE_XYZ[:, None]).astype(np.float32)
     lab = np.empty(rgb.shape, np.float32)
     for top in range(0, len(rgb), _STRIP):
-        lab[top : top + _STRIP] = srgb_to_lab(rgb[top : top + _STRIP])
+        t = cv2.transform(cv2.LUT(rgb[top : top + _STRIP], _decoded()), matrix)
+        # CIE 15: the cube root, and a straight line below (6/29)^3.
+        dark = t < np.float32((6 / 29) ** 3)
+        f = cv2.pow(np.maximum(t, 0), 1 / 3)
+        f[dark] = t[dark] / np.float32(3 * (6 / 29) ** 2) + np.float32(4 / 29)
+        x, y, z = cv2.split(f)
+        cv2.merge([116 * y - 16, 500 * (x - y), 200 * (y - z)], lab[top : top + _STRIP])
     return lab
 
 

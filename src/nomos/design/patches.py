@@ -5,6 +5,7 @@ is one patch; two colours that meet at an edge, or at a drawn line, are two.
 """
 
 import heapq
+import math
 from dataclasses import dataclass
 
 import numpy as np
@@ -17,6 +18,7 @@ from nomos.progress import NULL_PROGRESS, Progress
 
 Array = NDArray[np.float64]
 Ints = NDArray[np.int32]
+Sums = tuple[float, float, float]
 
 # A step between two stretches is looked for this far on either side of where they meet, mm.
 _BESIDE_MM = 0.8
@@ -25,7 +27,7 @@ _SOFT = 0.55
 # ... or where the step is no larger than what the grain does anywhere.
 _OF_NOISE, _LEAST_STEP = 1.5, 1.2
 # Two stretches further apart than this are never one patch, however softly they meet: a graded sky.
-_FURTHEST = 17.0
+FURTHEST = 17.0
 # A patch has a core where it is wider than this; thin ones are seams, not colours.
 _CORE_MM = 1.0
 _SMALLEST_MM = 1.0
@@ -52,7 +54,7 @@ class Patches:
 
 def find_patches(
     pooled: Page, modes: Array, barrier: Mask, noise: float, px_per_mm: float,
-    *, progress: Progress = NULL_PROGRESS,
+    *, furthest: float = FURTHEST, progress: Progress = NULL_PROGRESS,
 ) -> Patches:  # fmt: skip
     """The patches of a page.
 
@@ -62,6 +64,7 @@ def find_patches(
     modes : (n, 3) colours to begin with, from `find_modes`.
     barrier : pixels on or beside a drawn line: what meets there is two patches.
     noise : the step that grain makes where there is no border, weighted Lab.
+    furthest : how far colours in one patch may lie apart, weighted Lab.
     """
     weighted = pooled * WEIGHTS
     start = _nearest_mode(weighted, modes)
@@ -71,8 +74,8 @@ def find_patches(
     piece = np.asarray(regions.paint(np.arange(len(regions.area_px), dtype=np.int32)), np.int32)
     progress.report(0.5, "finding fields")
     beside = max(1, round(_BESIDE_MM * px_per_mm))
-    graph = _Joining(weighted, piece, barrier, beside, noise)
-    root = graph.joined()
+    graph = _Joining(weighted, piece, barrier, beside, noise, furthest)
+    root = graph.joined(progress)
     progress.report(0.8, "finding fields")
     _, dense = np.unique(root, return_inverse=True)
     number = dense[piece].astype(np.int32)
@@ -88,9 +91,7 @@ def _nearest_mode(weighted: Page, modes: Array) -> Labels:
     return labels
 
 
-def _measured(
-    pooled: Page, number: Ints, soft: tuple[tuple[int, int], ...], px_per_mm: float
-) -> Patches:
+def _measured(pooled: Page, number: Ints, soft: tuple[tuple[int, int], ...], px_per_mm: float) -> Patches:
     import cv2
 
     count = int(number.max()) + 1
@@ -113,23 +114,28 @@ def _measured(
 
 
 class _Joining:
-    """The graph of touching pieces, whose soft borders are joined, the softest first."""
+    """The graph of touching pieces, whose soft borders are joined, the softest first.
 
-    def __init__(self, weighted: Page, piece: Ints, barrier: Mask, beside: int, noise: float) -> None:
+    Plain floats: pieces are joined one pair at a time, and an array for each pair costs more than the sums.
+    """
+
+    def __init__(
+        self, weighted: Page, piece: Ints, barrier: Mask, beside: int, noise: float, furthest: float
+    ) -> None:
         count = int(piece.max()) + 1
         flat = piece.ravel()
-        self.area = np.bincount(flat, minlength=count).astype(np.float64)
-        self.mean = np.stack(
-            [np.bincount(flat, weighted[..., c].ravel(), count) / self.area for c in range(3)], axis=-1
-        )
-        self.noise = noise
+        area = np.bincount(flat, minlength=count).astype(np.float64)
+        means = [np.bincount(flat, weighted[..., c].ravel(), count) / area for c in range(3)]
+        self.area: list[float] = area.tolist()
+        self.mean: list[tuple[float, ...]] = list(zip(*(mean.tolist() for mean in means), strict=True))
+        self.noise, self.furthest = noise, furthest
         # For each pair that touches: length of the border, sum of steps across it, length on the line.
-        self.borders: list[dict[int, Array]] = [{} for _ in range(count)]
+        self.borders: list[dict[int, Sums]] = [{} for _ in range(count)]
         for one, other, sums in _borders(weighted, piece, barrier, beside):
             self.borders[one][other] = self.borders[other][one] = sums
         self._root = list(range(count))
 
-    def joined(self) -> NDArray[np.int64]:
+    def joined(self, progress: Progress) -> NDArray[np.int64]:
         """The piece that each one has been joined to."""
         heap = [
             (step, one, other, self.area[one], self.area[other])
@@ -138,11 +144,15 @@ class _Joining:
             if one < other and (step := self._soft_step(one, other)) is not None
         ]
         heapq.heapify(heap)
-        alive = np.ones(len(self._root), bool)
+        alive = [True] * len(self._root)
+        turns = 0
         while heap:
+            turns += 1
+            if turns % 4096 == 0:
+                progress.report(0.6, "finding fields")
             _, one, other, size_one, size_other = heapq.heappop(heap)
             stale = self.area[one] != size_one or self.area[other] != size_other
-            if not (alive[one] and alive[other]) or stale or self._soft_step(one, other) is None:
+            if not (alive[one] and alive[other]) or stale:
                 continue
             if self.area[one] < self.area[other]:
                 one, other = other, one
@@ -158,9 +168,9 @@ class _Joining:
     def soft_pairs(self, root: NDArray[np.int64], dense: NDArray[np.int64]) -> tuple[tuple[int, int], ...]:
         """Patches that meet softly though their colours are far apart."""
         found = []
-        for one in np.unique(root):
+        for one in np.unique(root).tolist():
             for other, (length, steps, on_line) in self.borders[one].items():
-                apart = float(np.linalg.norm(self.mean[one] - self.mean[other]))
+                apart = math.dist(self.mean[one], self.mean[other])
                 if one < other and on_line < 0.5 * length and steps / length < _SOFT * apart:
                     found.append((int(dense[one]), int(dense[other])))
         return tuple(found)
@@ -176,14 +186,18 @@ class _Joining:
         length, steps, on_line = self.borders[one][other]
         if on_line > 0.5 * length:
             return None
-        apart = float(np.linalg.norm(self.mean[one] - self.mean[other]))
-        step = float(steps / length)
+        apart = math.dist(self.mean[one], self.mean[other])
+        step = steps / length
         soft = step < _OF_NOISE * self.noise + _LEAST_STEP or step < _SOFT * apart
-        return step if soft and apart <= _FURTHEST else None
+        return step if soft and apart <= self.furthest else None
 
     def _join(self, one: int, other: int) -> None:
-        both = self.area[one] + self.area[other]
-        self.mean[one] = (self.mean[one] * self.area[one] + self.mean[other] * self.area[other]) / both
+        size_one, size_other = self.area[one], self.area[other]
+        both = size_one + size_other
+        self.mean[one] = tuple(
+            (a * size_one + b * size_other) / both
+            for a, b in zip(self.mean[one], self.mean[other], strict=True)
+        )
         self.area[one] = both
         self._root[other] = one
         for near, sums in self.borders[other].items():
@@ -191,15 +205,13 @@ class _Joining:
                 continue
             del self.borders[near][other]
             known = self.borders[one].get(near)
-            together = sums if known is None else known + sums
+            together = sums if known is None else (known[0] + sums[0], known[1] + sums[1], known[2] + sums[2])
             self.borders[one][near] = self.borders[near][one] = together
         self.borders[one].pop(other, None)
         self.borders[other] = {}
 
 
-def _borders(
-    weighted: Page, piece: Ints, barrier: Mask, beside: int
-) -> list[tuple[int, int, Array]]:
+def _borders(weighted: Page, piece: Ints, barrier: Mask, beside: int) -> list[tuple[int, int, Sums]]:
     """Every two pieces that touch, with length, summed step and length on the barrier."""
     keys, steps, on_line = [], [], []
     count = int(piece.max()) + 1
@@ -219,6 +231,8 @@ def _borders(
     step = np.bincount(place, np.concatenate(steps))
     line_length = np.bincount(place, np.concatenate(on_line))
     return [
-        (int(pair // count), int(pair % count), np.array(sums))
-        for pair, *sums in zip(key, length, step, line_length, strict=True)
+        (pair // count, pair % count, (long, steps, on))
+        for pair, long, steps, on in zip(
+            key.tolist(), length.tolist(), step.tolist(), line_length.tolist(), strict=True
+        )
     ]

@@ -2,15 +2,14 @@
 
 import io
 import warnings
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened
-from nomos.design.extent import warp_matrix
-from nomos.design.light import Light
+from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened, through, to_print
+from nomos.design.light import EVEN, Light
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
@@ -52,7 +51,7 @@ class Picture:
     px_per_mm : resolution, the same both ways.
     notes : what had to be assumed, one sentence each, for the user.
     light : on what is printed, judged with the margin around it; None where there was no more to see.
-    to_mm : (3, 3), from shares of the picture's width and height as it was opened to mm on the print.
+    cut : what of the picture as it was opened this is; None is all of it.
     sized : the size is known, from the file or as given; False where it is a guess to be asked about.
     """
 
@@ -61,32 +60,44 @@ class Picture:
     px_per_mm: float
     notes: tuple[str, ...] = ()
     light: Light | None = None
-    to_mm: NDArray[np.float64] | None = None
+    cut: Cut | None = None
     sized: bool = True
+
+    @property
+    def to_mm(self) -> NDArray[np.float64]:
+        """(3, 3), from shares of the picture's width and height as it was opened to mm on the print."""
+        return to_print(self.cut, self.size_mm)
 
     def place_mm(self, share: tuple[float, float]) -> tuple[float, float]:
         """Where on the print a place of the picture lies, mm. share : of its width and height."""
-        if self.to_mm is None:
-            return share[0] * self.size_mm[0], share[1] * self.size_mm[1]
-        x, y, depth = self.to_mm @ np.array([*share, 1.0])
-        return float(x / depth), float(y / depth)
+        return through(self.to_mm, share)
 
     def share_at(self, place_mm: tuple[float, float]) -> tuple[float, float]:
         """The place of the picture that lies at a place on the print."""
-        if self.to_mm is None:
-            return place_mm[0] / self.size_mm[0], place_mm[1] / self.size_mm[1]
-        x, y, depth = np.linalg.inv(self.to_mm) @ np.array([*place_mm, 1.0])
-        return float(x / depth), float(y / depth)
+        return through(np.linalg.inv(self.to_mm), place_mm)
+
+
+@dataclass(frozen=True, eq=False)
+class Pixels:
+    """A picture decoded: what corners are set on.
+
+    rgb : (height, width, 3) uint8 sRGB, upright. own_mm : its own size, if the file means one.
+    """
+
+    name: str
+    rgb: Rgb
+    own_mm: tuple[float, float] | None
+    notes: tuple[str, ...]
 
 
 def read_picture(
-    data: bytes, name: str, *, size_mm: tuple[float, float] | None = None, cut: Cut | None = None
+    data: bytes | Pixels, name: str, *, size_mm: tuple[float, float] | None = None, cut: Cut | None = None
 ) -> Picture:
     """Read a design.
 
     Parameters
     ----------
-    data : the file's bytes.
+    data : the file's bytes, or its pixels from `read_pixels`.
     name : the file's name, for messages.
     size_mm : width and height in mm; None takes the file's own resolution, or
         fits A4 where it has none that means a size, and says so in the notes. Where the
@@ -107,12 +118,16 @@ def read_picture(
     """
     if not data:
         raise BadInput(f"{name} is empty; choose another file.")
-    if is_svg(data):
+    if isinstance(data, bytes) and is_svg(data):
         rgb, size = read_svg(data, name, size_mm=None if cut else size_mm, px_per_mm=_page_resolution)
-        return _cut_out(rgb, checked_cut(cut, name), size_mm, size, ()) if cut else _finished(rgb, size, ())
-    rgb, own_mm, notes = _decode(data, name)
+        if cut is not None:
+            return replace(_cut_out(rgb, checked_cut(cut, name), size_mm, size, ()), light=EVEN)
+        # A drawing made on a screen has no light to even out.
+        return replace(_finished(rgb, size, ()), light=EVEN)
+    pixels = read_pixels(data, name) if isinstance(data, bytes) else data
+    rgb, own_mm, notes = pixels.rgb, pixels.own_mm, pixels.notes
     if cut is not None:
-        return _cut_out(rgb, checked_cut(cut, name), size_mm, None, notes)
+        return _cut_out(rgb, checked_cut(cut, name), size_mm, own_mm, notes)
     sized = bool(own_mm or size_mm)
     if own_mm is None and size_mm is None:
         own_mm = _fitted_to_paper(rgb.shape[1] / rgb.shape[0])
@@ -131,11 +146,12 @@ def read_picture(
     return _finished(_resample(rgb, size), size, notes, sized)
 
 
-def read_pixels(data: bytes, name: str) -> Rgb:
-    """A picture's pixels as they were opened, upright, in sRGB; what corners are set on. Raises BadInput."""
+def read_pixels(data: bytes, name: str) -> Pixels:
+    """A picture's pixels as they were opened, upright, in sRGB. Raises BadInput."""
     if is_svg(data):
-        return read_svg(data, name, size_mm=None, px_per_mm=_page_resolution)[0]
-    return _decode(data, name)[0]
+        rgb, size = read_svg(data, name, size_mm=None, px_per_mm=_page_resolution)
+        return Pixels(name, rgb, size, ())
+    return Pixels(name, *_decode(data, name))
 
 
 def _guessed(name: str, size: tuple[float, float]) -> str:
@@ -158,9 +174,8 @@ def _cut_out(
     notes: tuple[str, ...],
 ) -> Picture:  # fmt: skip
     """What lies between the corners, straightened to a size in mm."""
-    shares = np.array(cut.corners, np.float64)
     pixels = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
-    corners = shares * pixels
+    corners = np.array(cut.corners, np.float64) * pixels
     ratio = proportions(corners, rgb.shape[:2])
     size = size_mm
     if size is None and own_mm is not None:
@@ -175,11 +190,10 @@ def _cut_out(
     ppm = min(FIELD_PX_PER_MM, _page_resolution(size))
     size_px = max(8, round(size[0] * ppm)), max(8, round(size[1] * ppm))
     page = straightened(rgb, corners, size_px)
-    to_mm = warp_matrix(shares, size)
-    page = _bare(page, cut, to_mm, size_px[0] / size[0])
+    page = _bare(page, cut, to_print(cut, size), size_px[0] / size[0])
     page.flags.writeable = False
     light = light_of_cut(rgb, corners, None if cut.sheet is None else np.array(cut.sheet) * pixels)
-    return Picture(page, size, page.shape[1] / size[0], notes, light, to_mm, sized)
+    return Picture(page, size, page.shape[1] / size[0], notes, light, cut, sized)
 
 
 def _bare(page: Rgb, cut: Cut, to_mm: NDArray[np.float64], px_per_mm: float) -> Rgb:
@@ -202,9 +216,7 @@ def _bare(page: Rgb, cut: Cut, to_mm: NDArray[np.float64], px_per_mm: float) -> 
     return page
 
 
-def _finished(
-    rgb: Rgb, size_mm: tuple[float, float], notes: tuple[str, ...], sized: bool = True
-) -> Picture:
+def _finished(rgb: Rgb, size_mm: tuple[float, float], notes: tuple[str, ...], sized: bool = True) -> Picture:
     rgb.flags.writeable = False
     return Picture(rgb, size_mm, rgb.shape[1] / size_mm[0], notes, sized=sized)
 

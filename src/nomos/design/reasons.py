@@ -22,7 +22,10 @@ def why_so_many(
     parts = [f"{areas} area{'s' if areas != 1 else ''}"]
     parts += ["the paper"] if paper is not None else []
     parts += ["the line"] if line is not None else []
-    text = f"{len(labs)} colours: {', '.join(parts[:-1])}{' and ' if len(parts) > 1 else ''}{parts[-1]}."
+    plural = "s" if len(labs) != 1 else ""
+    text = (
+        f"{len(labs)} colour{plural}: {', '.join(parts[:-1])}{' and ' if len(parts) > 1 else ''}{parts[-1]}."
+    )
     after = {each.left + own: each for each in joined}
     fewer = after.get(len(labs) - 1)
     if fewer is not None and len(labs) > 2:

@@ -1,6 +1,6 @@
 """Reading a sketch that a hand drew: its line, its patches, its colours, its flat fields."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -48,6 +48,9 @@ class Sketch:
     patches: Patches
     around: Surroundings
     px_per_mm: float
+    modes: NDArray[np.float64]
+    barrier: Mask
+    noise: float
 
 
 def judged_at(px_per_mm: float, size_mm: tuple[float, float], smallest_mm: float) -> float:
@@ -58,8 +61,8 @@ def judged_at(px_per_mm: float, size_mm: tuple[float, float], smallest_mm: float
 
 
 def look_at(
-    rgb: Rgb, px_per_mm: float, *, light: Light | None = None, drop_faint: bool = False,
-    progress: Progress = NULL_PROGRESS,
+    rgb: Rgb, px_per_mm: float, *, light: Light | None = None, dark: Rgb | None = None,
+    drop_faint: bool = False, progress: Progress = NULL_PROGRESS,
 ) -> Sketch:  # fmt: skip
     """Look at a sketch.
 
@@ -67,15 +70,17 @@ def look_at(
     ----------
     rgb : (height, width, 3) uint8 at the resolution it is judged at.
     light : the light measured on a larger view with its margin; None measures it here.
+    dark : (height, width, 3) the darkest of what each pixel was shrunk from, for lines thinner than a pixel.
     drop_faint : soft construction lines are left out.
     """
     progress.report(0.0, "evening out the light")
     light = measure_light(rgb) if light is None else light
     even = light.applied(rgb)
     lab = lab_page(even)
-    drawn = find_line(lab, px_per_mm)
+    darkest = None if dark is None else lab_page(light.applied(dark))[..., 0]
+    drawn = find_line(lab, px_per_mm, darkest)
     if drop_faint and drawn.faint.any():
-        even = looking_past(even, grown(drawn.faint, 0.3 * px_per_mm))
+        even = looking_past(even.astype(np.float32), grown(drawn.faint, 0.3 * px_per_mm)).astype(np.uint8)
         lab = lab_page(even)
     progress.report(0.1, "smoothing the grain")
     smooth = lab_page(smoothed(even, px_per_mm, progress=Part(progress, 0.1, 0.6)))
@@ -89,15 +94,24 @@ def look_at(
     inked = calm & (np.abs(smooth - np.array(paper or (200.0, 0, 0), np.float32)).max(axis=-1) > _NOT_PAPER)
     inked = inked if inked.mean() > 0.02 else calm
     grain = grain_of(lab, inked, px_per_mm)
-    modes = find_modes(smooth, calm, float(np.clip(1.5 + 0.3 * grain, 2.0, 4.5)))
+    modes = np.asarray(find_modes(smooth, calm, float(np.clip(1.5 + 0.3 * grain, 2.0, 4.5))), np.float64)
     progress.report(0.7, "finding fields")
     side = odd(POOL_MM * px_per_mm)
     pooled = _blurred(looking_past(smooth, beside), side)
     noise = _noise(pooled, inked, px_per_mm)
     patches = find_patches(pooled, modes, beside, noise, px_per_mm, progress=Part(progress, 0.7, 1.0))
     around = surroundings(patches, beside, drawn.lab, paper, px_per_mm)
-    seen = Evidence(lab, smooth, drawn.strokes, paper, px_per_mm)
-    return Sketch(even, light, drawn, paper, seen, pooled, patches, around, px_per_mm)
+    seen = Evidence(lab, smooth, drawn.strokes, paper, px_per_mm, darkest)
+    return Sketch(even, light, drawn, paper, seen, pooled, patches, around, px_per_mm, modes, beside, noise)
+
+
+def finer(sketch: Sketch, furthest: float) -> Sketch:
+    """The same sketch with patches that drift less far: where more colours are wanted than it has areas."""
+    patches = find_patches(
+        sketch.pooled, sketch.modes, sketch.barrier, sketch.noise, sketch.px_per_mm, furthest=furthest
+    )
+    around = surroundings(patches, sketch.barrier, sketch.drawn.lab, sketch.paper, sketch.px_per_mm)
+    return replace(sketch, patches=patches, around=around)
 
 
 def choice_of(sketch: Sketch, pinned: tuple[Lab, ...] = ()) -> Candidates:

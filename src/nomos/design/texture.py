@@ -31,7 +31,7 @@ def smoothed(rgb: Rgb, px_per_mm: float, *, progress: Progress = NULL_PROGRESS) 
         done = cv2.pyrMeanShiftFiltering(calm[first:last], _REACH_MM * px_per_mm, _RANGE, maxLevel=1)
         return top, np.asarray(done[top - first : top - first + _STRIP], np.uint8)
 
-    out = np.empty_like(calm)
+    out: Rgb = np.empty(rgb.shape, np.uint8)
     tops = range(0, height, _STRIP)
     with ThreadPoolExecutor(2) as pool:
         try:

@@ -101,9 +101,11 @@ class Camera:
         # The sheet's own soft shadow on the table.
         under = cv2.GaussianBlur(on, (0, 0), max(2.0, 0.006 * width))
         seen = seen * (1 - 0.35 * under[..., None]) * (1 - on[..., None]) + laid
-        seen *= self._light((height, width), hand)[..., None] * np.array(self.cast, np.float32) * self.exposure
+        seen *= (
+            self._light((height, width), hand)[..., None] * np.array(self.cast, np.float32) * self.exposure
+        )
         if self.blur_px:
-            seen = cv2.GaussianBlur(seen, (0, 0), self.blur_px)
+            seen = np.asarray(cv2.GaussianBlur(seen, (0, 0), self.blur_px), np.float32)
         rgb = _developed(seen, self.noise, hand)
         if self.jpeg is not None:
             rgb = _through_jpeg(rgb, self.jpeg)
@@ -152,7 +154,7 @@ def on_paper(
     answer: Answer,
     medium: Medium,
     *,
-    margin_mm: float = 15.0,
+    margin_mm: float | tuple[float, float] = 15.0,
     paper: tuple[int, int, int] = (244, 241, 233),
     tooth: float = 0.02,
     seed: int = 0,
@@ -162,17 +164,19 @@ def on_paper(
     Parameters
     ----------
     answer : its paper colour is left undrawn.
+    margin_mm : of the sheet, all round, or at the sides and above and below.
     paper : sRGB of the sheet.
     tooth : how much the sheet's own grain shades it, one standard deviation.
     """
     import cv2
 
     hand = np.random.default_rng(seed)
-    margin = round(margin_mm * answer.px_per_mm)
+    beside, above = (margin_mm, margin_mm) if isinstance(margin_mm, float) else margin_mm
+    across, down = round(beside * answer.px_per_mm), round(above * answer.px_per_mm)
     height, width = answer.labels.shape
-    page = np.empty((height + 2 * margin, width + 2 * margin, 3), np.float32)
+    page = np.empty((height + 2 * down, width + 2 * across, 3), np.float32)
     page[:] = decode(np.array(paper, np.uint8))
-    page[margin : margin + height, margin : margin + width] = draw_medium(
+    page[down : down + height, across : across + width] = draw_medium(
         answer.labels, answer.colours, np.array(paper, np.uint8), answer.px_per_mm, medium, hand,
         line=answer.line, paper_number=answer.paper,
     )  # fmt: skip
@@ -180,7 +184,7 @@ def on_paper(
         hand.normal(0, 1, page.shape[:2]).astype(np.float32), (0, 0), max(0.12 * answer.px_per_mm, 0.5)
     )
     page *= (1 + tooth * grain / max(float(grain.std()), 1e-6))[..., None]
-    return Sheet(page, (margin, margin, margin + width, margin + height), answer.px_per_mm)
+    return Sheet(page, (across, down, across + width, down + height), answer.px_per_mm)
 
 
 def scanned(sheet: Sheet, *, noise: float = 1.0, falloff: float = 0.03, seed: int = 0) -> Photograph:
@@ -198,7 +202,7 @@ def _developed(linear: Linear, noise: float, hand: np.random.Generator) -> Rgb:
     """sRGB of linear light with the noise of a sensor: by the root of the light, and a little always."""
     linear = np.maximum(linear, 0)
     sigma = noise / 255 * (0.25 + 1.6 * np.sqrt(linear))
-    linear = linear + sigma * hand.standard_normal(linear.shape, dtype=np.float32) * 0.5
+    linear = linear + (sigma * hand.standard_normal(linear.shape, dtype=np.float32) * 0.5).astype(np.float32)
     linear = np.clip(linear, 0, 1)
     coded = np.where(linear <= 0.0031308, 12.92 * linear, 1.055 * linear ** (1 / 2.4) - 0.055)
     return np.rint(255 * coded).astype(np.uint8)
@@ -219,7 +223,7 @@ def _table(shape: tuple[int, int], table: Table, hand: np.random.Generator) -> L
     height, width = shape
     grain = hand.normal(0, 1, (height // 8 + 2, width // 8 + 2)).astype(np.float32)
     along = {"wood": (9.0, 0.7), "dark": (1.0, 1.0), "pale": (3.0, 3.0), "cloth": (0.8, 0.8)}[table]
-    grain = cv2.GaussianBlur(grain, (0, 0), sigmaX=along[0], sigmaY=along[1])
+    grain = np.asarray(cv2.GaussianBlur(grain, (0, 0), sigmaX=along[0], sigmaY=along[1]), np.float32)
     grain /= max(float(grain.std()), 1e-6)
     page = cv2.resize(grain, (width, height), interpolation=cv2.INTER_CUBIC)
     strength = {"wood": 0.22, "dark": 0.15, "pale": 0.03, "cloth": 0.12}[table]

@@ -85,8 +85,8 @@ def _noise(shape: tuple[int, int], sigma: tuple[float, float], hand: np.random.G
     step = max(1, int(min(sigma) / 2))
     small = (shape[0] // step + 3, shape[1] // step + 3)
     page = hand.standard_normal(small, dtype=np.float32)
-    page = cv2.GaussianBlur(page, (0, 0), sigmaX=max(sigma[0] / step, 0.3), sigmaY=max(sigma[1] / step, 0.3))
-    page = cv2.resize(page, (shape[1], shape[0]), interpolation=cv2.INTER_LINEAR)
+    soft = cv2.GaussianBlur(page, (0, 0), sigmaX=max(sigma[0] / step, 0.3), sigmaY=max(sigma[1] / step, 0.3))
+    page = np.asarray(cv2.resize(soft, (shape[1], shape[0]), interpolation=cv2.INTER_LINEAR), np.float32)
     return np.asarray((page - page.mean()) / max(float(page.std()), 1e-6), np.float32)
 
 
@@ -124,7 +124,9 @@ def _thickness(
         return np.asarray(1 + 0.05 * brush + 0.02 * _noise(shape, (9 * mm, 9 * mm), hand), np.float32)
     if medium == "felt pen":
         overlap = _turned(shape, hand.uniform(20, 70), hand.uniform(2.0, 3.5) * mm, hand)
-        return np.asarray(1 + 0.16 * np.maximum(overlap - 0.72, 0) / 0.28 + 0.03 * _noise(shape, (mm, mm), hand), np.float32)
+        return np.asarray(
+            1 + 0.16 * np.maximum(overlap - 0.72, 0) / 0.28 + 0.03 * _noise(shape, (mm, mm), hand), np.float32
+        )
     if medium == "wash":
         pool = _noise(shape, (7 * mm, 7 * mm), hand)
         grain = _noise(shape, (0.15 * mm, 0.15 * mm), hand)

@@ -6,7 +6,7 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab, Opacity
 from nomos.colour.names import colour_names
-from nomos.design import FlatDesign
+from nomos.design import Correction, FlatDesign, ReadAs
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.model import (
     Block,
@@ -71,11 +71,15 @@ def with_flat_design(
     smallest_feature_mm: float,
     names: Sequence[str] | None = None,
     seed: int = 0,
+    read_as: ReadAs | None = None,
+    corrections: tuple[Correction, ...] = (),
 ) -> Project:
     """The project with a new flat design, separated the plain way and ordered light to dark."""
     labs = [colour.lab for colour in flat.colours]
     names = names or colour_names(labs)
-    separation = one_block_per_colour(flat.labels, labs, flat.px_per_mm, project.paper.lab)
+    separation = one_block_per_colour(
+        flat.labels, labs, flat.px_per_mm, project.paper.lab, line=flat.line, bare=flat.paper
+    )
     inks, blocks, impressions = [], [], []
     for number, plan in enumerate(separation.blocks, start=1):
         own = plan.colours[0]
@@ -92,6 +96,10 @@ def with_flat_design(
             smallest_feature_mm,
             seed,
             flat.mean_de00,
+            read_as,
+            flat.line,
+            flat.paper,
+            corrections,
         ),
         inks=tuple(inks),
         blocks=tuple(blocks),

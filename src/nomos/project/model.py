@@ -15,7 +15,10 @@ from msgspec import Meta, Struct
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface, Vehicle
+from nomos.design import Correction, Cut, ReadAs
+from nomos.design.cut import checked_cut
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
+from nomos.errors import BadInput
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
 from nomos.project.craft import Craft, EditionPlan, check_craft, check_edition
@@ -74,11 +77,12 @@ class Paper(Struct, frozen=True, forbid_unknown_fields=True):
 
 
 class Source(Struct, frozen=True, forbid_unknown_fields=True):
-    """The design as it was read: file name, bytes by digest, and the size asked for."""
+    """The design as it was read: file name, bytes by digest, its size, and what of it is printed."""
 
     name: str
     digest: Digest
     size_mm: tuple[float, float]
+    cut: Cut | None = None
 
 
 class WantedColour(Struct, frozen=True, forbid_unknown_fields=True):
@@ -89,7 +93,12 @@ class WantedColour(Struct, frozen=True, forbid_unknown_fields=True):
 
 
 class Flat(Struct, frozen=True, forbid_unknown_fields=True):
-    """The flat design: a PNG of colour numbers, the colours, and how they were found."""
+    """The flat design: a PNG of colour numbers, the colours, and how they were found.
+
+    read_as : how the design is to be read, where that was said.
+    line, paper : the numbers of the drawn line and of bare paper, where they were recognised.
+    corrections : what was corrected by hand, in order.
+    """
 
     labels: Digest
     colours: tuple[WantedColour, ...]
@@ -97,6 +106,10 @@ class Flat(Struct, frozen=True, forbid_unknown_fields=True):
     smallest_feature_mm: float
     seed: int
     mean_de00: float
+    read_as: ReadAs | None = None
+    line: int | None = None
+    paper: int | None = None
+    corrections: tuple[Correction, ...] = ()
 
 
 class Optics(Struct, frozen=True, forbid_unknown_fields=True):
@@ -470,6 +483,18 @@ def _check_references(project: Project) -> None:
         ids = [thing.id for thing in things]
         _require(len(set(ids)) == len(ids), field, f"Two of the {field} have the same id.")
     count = len(project.flat.colours) if project.flat else 0
+    if project.source is not None and project.source.cut is not None:
+        try:
+            checked_cut(project.source.cut, project.source.name)
+        except BadInput as error:
+            raise ProjectError("source", str(error)) from None
+    _check_corrections(project.flat.corrections if project.flat else ())
+    for number in (project.flat.line, project.flat.paper) if project.flat else ():
+        _require(
+            number is None or 0 <= number < count,
+            "flat",
+            "The line or the paper is a colour that is not there.",
+        )
     blocks, inks = {block.id for block in project.blocks}, {ink.id for ink in project.inks}
     for block in project.blocks:
         known = all(0 <= number < count for number in block.colours)
@@ -493,6 +518,17 @@ def _check_references(project: Project) -> None:
             _require(zone.ink in inks, "impressions", "An impression uses an ink that is not there.")
             known = all(0 <= number < count for number in zone.colours)
             _require(known, "zones", "A zone covers a colour that the design does not have.")
+
+
+def _check_corrections(corrections: tuple[Correction, ...]) -> None:
+    for each in corrections:
+        figures = [*(each.lab or ()), *(each.other or ()), *(side for place in each.places for side in place)]
+        known = all(math.isfinite(figure) and abs(figure) < 1e3 for figure in figures)
+        _require(
+            known and _within(each.width_mm, 0, LARGEST_MM),
+            "corrections",
+            "A correction lies nowhere that can be.",
+        )
 
 
 def _check_impressions(project: Project) -> None:

@@ -7,10 +7,11 @@ import numpy as np
 from msgspec.structs import replace
 
 from nomos.colour import Lab, delta_e00, ink_film
+from nomos.colour.names import colour_names
 from nomos.colour.stacks import stack_labs
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
-from nomos.project.naming import colour_names, fresh_number
+from nomos.project.naming import fresh_number
 from nomos.separation.fields import Borders
 from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, Shelf, SolverRequest, Wish
 

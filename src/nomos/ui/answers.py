@@ -11,6 +11,7 @@ from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 from nomos.project import Project, Proof, Station
 from nomos.project.separating import kept_key, with_plan
 from nomos.separation.solver import REACHED_DE00
+from nomos.separation.touch import Touch
 from nomos.ui import theme
 from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
@@ -23,11 +24,13 @@ from nomos.ui.views.order import days_view, orders_view, sitting_view
 from nomos.ui.views.plans import ink_rows, plan_cards, reach_rows, wish_rows
 from nomos.ui.views.rows import Note
 from nomos.ui.views.sheet import Overlay
+from nomos.units import PAPER_SIZES_MM
 
 if TYPE_CHECKING:
     from nomos.ui.stations.blocks import BlocksStation
     from nomos.ui.stations.carve import CarveStation
     from nomos.ui.stations.design import DesignStation
+    from nomos.ui.stations.design_parts import PicturePart
     from nomos.ui.stations.fewer import FewerPart
     from nomos.ui.stations.hand import HandPart
     from nomos.ui.stations.inks import InksStation
@@ -52,10 +55,15 @@ class AnswersColumn(QStackedWidget):
     """A Touch to draw with on the sheet, or None."""
     show_asked = pyqtSignal(float, float)
     """A place on the sheet, mm, that is to be looked at closely."""
+    picture_tool_asked = pyqtSignal(str)
+    """What the hand does on the picture as it was opened."""
+    length_given = pyqtSignal(float)
+    """How long the line drawn on the picture is on the print, mm."""
 
     def __init__(self, controller: Controller) -> None:
         super().__init__()
         self._hand = controller
+        self._place = -1
         self.setMinimumWidth(theme.scaled(240))
 
     def show_station(self, project: Project, proof: Proof | None) -> None:
@@ -65,10 +73,7 @@ class AnswersColumn(QStackedWidget):
         shown: QScrollArea
         if state.station == "design":
             shown = self.design
-            view = answers.design_view(project, proof, state)
-            if view is not None:
-                reading = self._hand.files.reading
-                self.design.show_view(view, reading.suggestion if reading else None, notes)
+            self._show_design(project, proof, notes)
         elif state.station == "blocks":
             shown = self.blocks
             method = method_view(project, proof, state.colour)
@@ -106,6 +111,23 @@ class AnswersColumn(QStackedWidget):
                 sheets_view(project, proof, record), record_view(project, record, how, apart, drift)
             )
         self.setCurrentWidget(shown)
+
+    def _show_design(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
+        from nomos.ui.views.design import correct_part_view, design_view, picture_part_view
+
+        designer, state = self._hand.designer, self._hand.state
+        done = designer.done
+        view = design_view(project, proof, state, done.flat if done else None)
+        if view is None:
+            return
+        looked = designer.reading.looked if designer.reading else None
+        places = len(designer.outlined.places) if designer.outlined else 0
+        self.design.show_view(
+            view,
+            picture_part_view(project, looked, known=designer.pixels() is not None),
+            correct_part_view(project, state, places),
+            notes,
+        )
 
     def _show_register(self, project: Project, proof: Proof | None, notes: tuple[Note, ...]) -> None:
         """The Register station; a part is worked out when it is in sight."""
@@ -168,6 +190,10 @@ class AnswersColumn(QStackedWidget):
         else:
             self._hand.registrar.look_at_flashes(False)
         self._hand.crafter.look(station in ("carve", "bench"))
+        if station == "design":
+            self._turn_design(self.design.part)
+        else:
+            self.touch_asked.emit(None)
         if station == "carve":
             self._turn_carve(self.carve.part)
 
@@ -238,20 +264,75 @@ class AnswersColumn(QStackedWidget):
         """What is the design made of?"""
         from nomos.ui.stations.design import DesignStation
 
-        made, hand, files = DesignStation(), self._hand, self._hand.files
-        made.count_asked.connect(lambda count: files.flatten_again(count=count))
-        made.width_asked.connect(lambda width: files.flatten_again(width_mm=width))
-        made.feature_asked.connect(lambda smallest: files.flatten_again(smallest_mm=smallest))
+        made, hand, designer = DesignStation(), self._hand, self._hand.designer
+        made.count_asked.connect(lambda count: designer.flatten_again(count=count))
+        made.feature_asked.connect(lambda smallest: designer.flatten_again(smallest_mm=smallest))
         made.shown_asked.connect(hand.show)
+        made.part_shown.connect(self._turn_design)
         made.colour_chosen.connect(hand.choose_colour)
         made.renamed.connect(hand.rename_colour)
         made.recoloured.connect(hand.recolour)
+        made.kept.connect(hand.keep_colour)
         made.bare_asked.connect(hand.leave_bare)
         made.merge_asked.connect(hand.merge_colour)
         made.split_asked.connect(hand.split_field)
+        made.grade_asked.connect(hand.take_gradient)
         made.retitled.connect(hand.rename)
+        self._wire_picture(made.picture)
+        made.correct.tool_asked.connect(self._point_with)
+        made.correct.everywhere_asked.connect(lambda on: hand.point_with(everywhere=on))
+        made.correct.brush_asked.connect(self._set_brush)
+        made.correct.next_asked.connect(self._next_place)
         self.addWidget(made)
         return made
+
+    def _wire_picture(self, part: "PicturePart") -> None:
+        designer, hand = self._hand.designer, self._hand
+        part.find_asked.connect(designer.find)
+        part.whole_asked.connect(designer.whole_picture)
+        part.turn_asked.connect(designer.turn)
+        part.mirror_asked.connect(designer.mirror)
+        part.tool_asked.connect(self.picture_tool_asked)
+        part.length_given.connect(self.length_given)
+        part.bare_cleared.connect(lambda: designer.leave_bare(None))
+        part.width_asked.connect(lambda width: designer.set_size(width_mm=width))
+        part.height_asked.connect(lambda height: designer.set_size(height_mm=height))
+        part.fit_asked.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
+        part.drawn_on_asked.connect(designer.drawn_on)
+        part.read_as_asked.connect(
+            lambda value: designer.flatten_again(read_as=value or None, text="Read it as")
+        )
+        part.faint_dropped.connect(hand.drop_faint)
+
+    def _turn_design(self, part: str) -> None:
+        """The sheet follows the part of the Design station that is in sight."""
+        hand = self._hand
+        if hand.state.station != "design":
+            return
+        if part == "picture":
+            hand.show("picture")
+        elif part == "correct":
+            hand.show("outlined")
+        elif hand.state.shown == "picture":
+            hand.show("flat")
+        if part != "correct":
+            self._point_with("")
+
+    def _point_with(self, tool: str) -> None:
+        self._hand.point_with(tool)
+        self._set_brush(self._hand.state.brush_mm)
+
+    def _set_brush(self, width_mm: float) -> None:
+        self._hand.point_with(brush_mm=width_mm)
+        drawing = self._hand.state.pointing == "brush"
+        self.touch_asked.emit(Touch("brush", (), width_mm) if drawing else None)
+
+    def _next_place(self) -> None:
+        """Look at one doubtful place after the other."""
+        outlined = self._hand.designer.outlined
+        if outlined is not None and outlined.places:
+            self._place = (self._place + 1) % len(outlined.places)
+            self.show_asked.emit(*outlined.places[self._place])
 
     @cached_property
     def blocks(self) -> "BlocksStation":

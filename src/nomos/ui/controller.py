@@ -8,10 +8,12 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, Opacity
 from nomos.colour.light import Eyes, Light
+from nomos.design import Correction
 from nomos.errors import BadInput
 from nomos.project import Project, Station, digest
 from nomos.project import edits as ed
 from nomos.project.fields import merged, split_off
+from nomos.project.grading import with_graded_field
 from nomos.project.keys import (
     with_contour_key,
     with_drawn_key,
@@ -25,6 +27,7 @@ from nomos.registration import KentoSettings
 from nomos.separation.touch import Touch
 from nomos.ui.bencher import Bencher
 from nomos.ui.crafter import Crafter
+from nomos.ui.designer import Designer
 from nomos.ui.document import Document, Edit
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
@@ -60,8 +63,10 @@ class Controller(QObject):
         registrar: Registrar,
         crafter: Crafter,
         bencher: Bencher,
+        designer: Designer,
     ) -> None:
         super().__init__()
+        self.designer = designer
         self.document, self.keeper, self.files = document, keeper, files
         self.planner, self.hands, self.ways, self.inkroom = planner, hands, ways, inkroom
         self.orderer, self.registrar = orderer, registrar
@@ -74,6 +79,9 @@ class Controller(QObject):
         files.changed.connect(self.shown)
         files.told.connect(self.told)
         files.opened.connect(self.go_to)
+        designer.opened.connect(self.go_to)
+        designer.changed.connect(self.shown)
+        designer.told.connect(self.told)
         planner.changed.connect(self.shown)
         planner.told.connect(self.told)
         hands.told.connect(self.told)
@@ -125,13 +133,13 @@ class Controller(QObject):
         pull = self.state.pull if self.state.pull or station == "design" else first
         self._set(station=station, shown=shown, pulls=pulls, pull=pull)
         if station == "design":
-            self.files.need_reading()
+            self.designer.need_reading()
 
     def show(self, shown: Shown) -> None:
         """Have the sheet show the print, the flat design, the sketch, or one block."""
         self._set(shown=shown, pulls=None)
-        if shown == "sketch":
-            self.files.need_reading()
+        if shown in ("sketch", "outlined", "picture"):
+            self.designer.need_reading()
 
     def choose_pull(self, pull: str | None, pulls: int | None = None) -> None:
         """Choose an impression; with `pulls`, look at the sheet after so many."""
@@ -195,9 +203,13 @@ class Controller(QObject):
     def touch(self, touch: Touch) -> None:
         """Touch the chosen block; on a carved block the hand is on the mirror image."""
         project = self.document.project
-        if project is not None:
-            points = tuple(on_print(project, self.state, point) for point in touch.points)
-            self.hands.touch(replace(touch, points=points))
+        if project is None:
+            return
+        if self.state.station == "design":
+            self._brush(touch)
+            return
+        points = tuple(on_print(project, self.state, point) for point in touch.points)
+        self.hands.touch(replace(touch, points=points))
 
     def choose_page(self, page: str) -> None:
         """Choose the paper for the templates."""
@@ -216,6 +228,9 @@ class Controller(QObject):
         if proof is None or project is None:
             return
         x_mm, y_mm = on_print(project, self.state, (x_mm, y_mm))
+        if self.state.station == "design" and self.state.pointing:
+            self._point_at(x_mm, y_mm)
+            return
         x = int((x_mm - project.image.left) * proof.blocks.px_per_mm)
         y = int((y_mm - project.image.top) * proof.blocks.px_per_mm)
         labels = proof.blocks.labels
@@ -257,10 +272,10 @@ class Controller(QObject):
         )
 
     def merge_colour(self, number: int, into: int) -> None:
-        """Give one flat colour to another."""
+        """Make one flat colour one with another."""
         proof = self.keeper.proof
         if proof is not None:
-            self._refield("Merge colours", lambda p: merged(p, proof.blocks.labels, number, into))
+            self._refield("Make two colours one", lambda p: merged(p, proof.blocks.labels, number, into))
             self._set(colour=min(into, into - (number < into)))
 
     def split_field(self) -> None:
@@ -276,6 +291,74 @@ class Controller(QObject):
             return after
 
         self.ways.in_stack(text, with_asset)
+
+    # Correcting the design by pointing
+
+    def point_with(
+        self, tool: str | None = None, *, everywhere: bool | None = None, brush_mm: float | None = None
+    ) -> None:
+        """What a click on the sheet corrects at the Design station; "" chooses a colour."""
+        self._set(
+            pointing=self.state.pointing if tool is None else tool,
+            everywhere=self.state.everywhere if everywhere is None else everywhere,
+            brush_mm=self.state.brush_mm if brush_mm is None else brush_mm,
+        )
+
+    def keep_colour(self, number: int) -> None:
+        """Keep a flat colour whatever the number of colours."""
+        project = self.document.project
+        if project is not None and project.flat is not None and number >= 0:
+            self._correct("Keep a colour", Correction("keep", project.flat.colours[number].lab))
+
+    def drop_faint(self) -> None:
+        """Leave soft construction lines out."""
+        self._correct("Drop faint lines", Correction("drop faint"))
+
+    def take_gradient(self, place: int) -> None:
+        """Ink the bands of a gradient as one graded field."""
+        proof, done = self.keeper.proof, self.designer.done
+        if proof is not None and done is not None and place < len(done.flat.gradients):
+            numbers, gradient = done.flat.gradients[place]
+            self._refield(
+                "Ink it graded", lambda p: with_graded_field(p, proof.blocks.labels, numbers, gradient)
+            )
+
+    def _chosen_lab(self) -> Lab | None:
+        project, colour = self.document.project, self.state.colour
+        if project is None or project.flat is None or colour is None:
+            self.told.emit("Choose a colour first, under Colours or with the tool Choose.")
+            return None
+        return project.flat.colours[colour].lab
+
+    def _point_at(self, x_mm: float, y_mm: float) -> None:
+        """A click on the sheet with a tool of the Design station."""
+        place, tool = self.designer.place(x_mm, y_mm), self.state.pointing
+        if place is None:
+            self.told.emit("That is outside the image.")
+            return
+        if tool == "another":
+            lab = self.designer.colour_at(x_mm, y_mm)
+            said = Correction("another", lab, places=(place,), everywhere=self.state.everywhere)
+            self._correct("Another colour", said)
+        elif tool == "fill":
+            lab = self._chosen_lab()
+            if lab is not None:
+                self._correct("Fill a field", Correction("fill", lab, places=(place,)))
+        else:
+            for kind, text in (("paper", "Paper"), ("line", "Line"), ("no line", "No line")):
+                if tool == kind:
+                    self._correct(text, Correction(kind, places=(place,)))  # type: ignore[arg-type]
+
+    def _brush(self, touch: Touch) -> None:
+        lab = self._chosen_lab()
+        places = tuple(p for point in touch.points if (p := self.designer.place(*point)) is not None)
+        if lab is not None and places:
+            self._correct("Brush", Correction("brush", lab, places=places, width_mm=touch.width_mm))
+
+    def _correct(self, text: str, correction: Correction) -> None:
+        proof = self.keeper.proof
+        if proof is not None:
+            self.designer.correct(text, correction, proof.blocks.labels)
 
     def leave_bare(self, number: int, bare: bool) -> None:
         """Leave a flat colour to the paper, or give it a block of its own."""

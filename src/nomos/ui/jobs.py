@@ -29,6 +29,11 @@ class _Job:
             raise Cancelled
         self._runner.reported.emit(self, fraction, message)
 
+    def show(self, part: object) -> None:
+        """Hand a first answer over before the last one is there."""
+        self.report(0.0, "")
+        self._runner.showed.emit(self, part)
+
     def cancel(self) -> None:
         self._cancelled.set()
 
@@ -41,6 +46,7 @@ class JobRunner(QObject):
     settled = pyqtSignal(str)
     """(slot): its work has ended, failed or been called off."""
     reported = pyqtSignal(object, float, str)
+    showed = pyqtSignal(object, object)
     _ended = pyqtSignal(object, object, object)
 
     def __init__(self) -> None:
@@ -48,7 +54,9 @@ class JobRunner(QObject):
         self._pool = ThreadPoolExecutor(max_workers=2, thread_name_prefix="nomos-job")
         self._running: dict[str, _Job] = {}
         self._answers: dict[_Job, tuple[Callable[[Any], None], Callable[[str], None]]] = {}
+        self._first: dict[_Job, Callable[[Any], None]] = {}
         self.reported.connect(self._report)
+        self.showed.connect(self._show)
         self._ended.connect(self._settle)
 
     def run(
@@ -62,10 +70,33 @@ class JobRunner(QObject):
 
         A job already running in the slot is called off. Cancelled work calls neither.
         """
+        self._begin(slot, lambda job: work(job), done, failed, None)
+
+    def run_showing(
+        self,
+        slot: str,
+        work: Callable[[Progress, Callable[[Any], None]], T],
+        done: Callable[[T], None],
+        failed: Callable[[str], None],
+        shown: Callable[[Any], None],
+    ) -> None:
+        """As `run`, for work that hands first answers to `shown` on the way."""
+        self._begin(slot, lambda job: work(job, job.show), done, failed, shown)
+
+    def _begin(
+        self,
+        slot: str,
+        work: Callable[[_Job], Any],
+        done: Callable[[Any], None],
+        failed: Callable[[str], None],
+        shown: Callable[[Any], None] | None,
+    ) -> None:
         self.cancel(slot)
         job = _Job(self, slot)
         self._running[slot] = job
         self._answers[job] = (done, failed)
+        if shown is not None:
+            self._first[job] = shown
         self._pool.submit(self._work, job, work)
 
     def cancel(self, slot: str) -> None:
@@ -74,6 +105,7 @@ class JobRunner(QObject):
         if job is not None:
             job.cancel()
             self._answers.pop(job, None)
+            self._first.pop(job, None)
             self.settled.emit(slot)
 
     def busy(self) -> tuple[str, ...]:
@@ -86,7 +118,7 @@ class JobRunner(QObject):
             self.cancel(slot)
         self._pool.shutdown(wait=True)
 
-    def _work(self, job: _Job, work: Callable[[Progress], Any]) -> None:
+    def _work(self, job: _Job, work: Callable[[_Job], Any]) -> None:
         result, problem = None, None
         try:
             job.report(0.0, "")
@@ -106,8 +138,13 @@ class JobRunner(QObject):
         if self._running.get(job.slot) is job:
             self.progressed.emit(job.slot, fraction, message)
 
+    def _show(self, job: _Job, part: object) -> None:
+        if self._running.get(job.slot) is job and job in self._first:
+            self._first[job](part)
+
     def _settle(self, job: _Job, result: object, problem: str | None) -> None:
         answers = self._answers.pop(job, None)
+        self._first.pop(job, None)
         if self._running.get(job.slot) is job:
             del self._running[job.slot]
             self.settled.emit(job.slot)

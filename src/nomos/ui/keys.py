@@ -42,6 +42,8 @@ _IN_PLACE: tuple[tuple[str, str], ...] = (
     ("Ctrl+↑ ↓", "On the ladder: print it earlier or later"),
     ("← →", "Along a strip of patches, the stations, or the sheet"),
     ("Page ↑ ↓", "Along a strip of patches, ten steps"),
+    ("F held", "At Design: the sketch in place of what was made of it"),
+    ("← → ↑ ↓ Space", "On the picture: move a corner; take the next"),
     ("Space X R", "At the bench: good, spoiled, repaired; Backspace takes back"),
 )
 

@@ -17,6 +17,7 @@ from nomos.ui import rescue, theme
 from nomos.ui.bencher import Bencher
 from nomos.ui.controller import Controller
 from nomos.ui.crafter import Crafter
+from nomos.ui.designer import Designer
 from nomos.ui.document import Document
 from nomos.ui.files import Files
 from nomos.ui.hands import Hands
@@ -54,7 +55,8 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     document, runner = Document(), JobRunner()
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
-    files = Files(document, runner, dialogs)
+    designer = Designer(document, runner)
+    files = Files(document, runner, dialogs, designer)
     planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
     ways = Ways(document, runner, keeper)
     orderer = Orderer(document, runner, keeper, dialogs)
@@ -62,8 +64,9 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     registrar = Registrar(document, runner, keeper, dialogs)
     crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
     controller = Controller(
-        document, keeper, files, planner, hands, ways, inkroom, orderer, registrar, crafter, bencher
-    )
+        document, keeper, files, planner, hands, ways, inkroom, orderer, registrar, crafter, bencher,
+        designer,
+    )  # fmt: skip
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)

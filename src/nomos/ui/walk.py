@@ -63,6 +63,7 @@ def walk_through(desk: Desk, folder: Path) -> int:
         raise BadInput(window.notice.text() or "The packet could not be written.")
     print(f"the print packet is in {folder / 'packet'}")
     _walk_methods(desk, folder)
+    _walk_photo(desk, folder)
     # Nothing was asked for: the demo is left as it was found.
     desk.document.stack.setClean()
     window.close()
@@ -121,7 +122,8 @@ def _walk_register(desk: Desk, folder: Path) -> None:
         if part == "proofs":
             registrar.scan_demo()
             settle(desk)
-        _save_picture(desk, folder / f"station-5-register-{part}.png")
+        if part != "practice":
+            _save_picture(desk, folder / f"station-5-register-{part}.png")
     desk.document.stack.undo()
     station.turn_to("system")
     registrar.set_register(system="pins")
@@ -142,6 +144,19 @@ def _walk_methods(desk: Desk, folder: Path) -> None:
                 desk.controller.show(known)
         settle(desk)
         _save_picture(desk, folder / f"station-2-blocks-{method}.png")
+
+
+def _walk_photo(desk: Desk, folder: Path) -> None:
+    """The parts of the Design station, on a photograph: its corners, and correcting by pointing."""
+    desk.document.stack.setClean()
+    desk.files.open_demo("photo")
+    settle(desk)
+    desk.window.go_to("design")
+    for part in ("picture", "correct"):
+        desk.window.answers.design.turn_to(part)
+        settle(desk)
+        _save_picture(desk, folder / f"station-1-design-{part}.png")
+    desk.window.answers.design.turn_to("colours")
 
 
 def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:

@@ -16,6 +16,7 @@ class Welcome(QWidget):
         self.open = button("Open a sketch or a project…")
         self.demo = button("Look at a demo first: blocks and a key")
         self.reduction, self.jigsaw = button("A reduction"), button("A jigsaw")
+        self.photo = button("A photograph of a sketch")
         column = QVBoxLayout(self)
         column.addStretch(1)
         box = QWidget()
@@ -28,13 +29,14 @@ class Welcome(QWidget):
         inner.addWidget(label("Start with a coloured sketch", kind="question"))
         inner.addWidget(
             label(
-                "A scan, photograph or drawing of the print you have in mind: PNG, JPEG, TIFF, WebP or SVG. "
+                "A photograph, scan or drawing of the print you have in mind: PNG, JPEG, TIFF, WebP or SVG. "
                 "You can also drop the file here."
             )
         )
         inner.addWidget(
             label(
-                "Nomos reduces it to a few flat colours, makes a block for each and a key, shows the print "
+                "Nomos finds the sheet, straightens it, reads it as a few flat colours and a line, shows the "
+                "print "
                 "as the inks will overlap, and draws templates at true size."
             )
         )
@@ -44,6 +46,7 @@ class Welcome(QWidget):
         others = QHBoxLayout()
         others.addWidget(self.reduction)
         others.addWidget(self.jigsaw)
+        others.addWidget(self.photo)
         inner.addLayout(others)
         # Text that wraps has no height of its own until its width is known.
         box.setFixedHeight(inner.totalHeightForWidth(box.width()))

@@ -1,12 +1,13 @@
 """The one window: ladder, stations, sheet and answers, each rendered from its view state."""
 
 from collections.abc import Callable
+from dataclasses import replace
 from datetime import datetime
 from functools import partial
 from pathlib import Path
 
 from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
-from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent
+from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
 from PyQt6.QtWidgets import (
     QMainWindow,
     QScrollArea,
@@ -28,10 +29,12 @@ from nomos.ui.foot import FootLine
 from nomos.ui.jobs import JobRunner
 from nomos.ui.ladder import PullLadder
 from nomos.ui.notice import Notice
+from nomos.ui.picture_view import PictureView
 from nomos.ui.sheet import SheetView
 from nomos.ui.strip import StationStrip
 from nomos.ui.views import frame
-from nomos.ui.views.sheet import place_text, sheet_content
+from nomos.ui.views.picture import first_content, picture_content
+from nomos.ui.views.sheet import Overlay, place_text, sheet_content
 from nomos.ui.views.state import STATIONS
 from nomos.ui.welcome import Welcome
 
@@ -51,6 +54,9 @@ class Window(QMainWindow):
         )  # fmt: skip
         self.notice, self.bench, self.welcome = Notice(), BenchRow(), Welcome()
         self.answers, self.bench_screen = AnswersColumn(controller), BenchScreen()
+        self.picture = PictureView()
+        self._flipped = False
+        self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
         self._build()
         self._connect()
@@ -73,6 +79,7 @@ class Window(QMainWindow):
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
         self.middle.addWidget(self.bench_screen)
+        self.middle.addWidget(self.picture)
         centre = _column(self.notice, self.middle, self.bench)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
@@ -104,6 +111,7 @@ class Window(QMainWindow):
             (self.welcome.demo, "glasshouse"),
             (self.welcome.reduction, "coldframe"),
             (self.welcome.jigsaw, "pots"),
+            (self.welcome.photo, "photo"),
         ):  # fmt: skip
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
         self.strip.chosen.connect(self.go_to)
@@ -117,6 +125,12 @@ class Window(QMainWindow):
         self.answers.packet_asked.connect(self._write_packet)
         self.answers.show_asked.connect(self.sheet.look_at)
         self.answers.touch_asked.connect(self.sheet.set_touch)
+        self.answers.picture_tool_asked.connect(self.picture.use)
+        self.answers.length_given.connect(self._take_length)
+        self.picture.corners_set.connect(hand.designer.cut_out)
+        self.picture.length_drawn.connect(self._keep_length)
+        self.picture.polygon_drawn.connect(hand.designer.leave_bare)
+        self.picture.said.connect(self.foot.say)
         self.sheet.touched.connect(hand.touch)
         self._wire_bench()
         actions: dict[str, Callable[[], object]] = {
@@ -150,13 +164,8 @@ class Window(QMainWindow):
         pictures = self.ladder.picture_height()
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
         at_bench = project is not None and state.station == "bench" and bool(project.impressions)
-        shown = self.bench_screen if at_bench else self.sheet
-        self.middle.setCurrentWidget(self.welcome if project is None else shown)
+        self.middle.setCurrentWidget(self._shown_in_the_middle(at_bench=at_bench))
         self.ladder_area.setVisible(not at_bench)
-        sketch, card = hand.files.sketch, hand.inkroom.card
-        over = self.answers.laid_over(project) if project else None
-        content = sheet_content(project, proof, state, sketch, card, over) if project else None
-        self.sheet.show_content(content)
         self.answers.setVisible(project is not None and not at_bench)
         if at_bench and project is not None:
             self._show_bench(project, proof if proof and proof.project is project else None)
@@ -173,6 +182,63 @@ class Window(QMainWindow):
         )
         self._point(self._place)
         self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
+
+    def _shown_in_the_middle(self, *, at_bench: bool) -> QWidget:
+        """The part that stands in the middle, showing what it has to."""
+        hand = self.controller
+        project, proof, state, designer = hand.document.project, hand.keeper.proof, hand.state, hand.designer
+        over = self.answers.laid_over(project) if project else None
+        looked_at = replace(state, shown="sketch") if self._flipped else state
+        outlines = None
+        if looked_at.shown == "outlined" and proof is not None and proof.project is project:
+            found = designer.need_outlines(proof.blocks.labels, proof.blocks.px_per_mm)
+            outlines = Overlay(spots=found.places, raster=found.raster) if found else None
+        sheet = None
+        if project is not None:
+            sheet = sheet_content(
+                project, proof, looked_at, designer.sketch, hand.inkroom.card, over, outlines
+            )
+        self.sheet.show_content(sheet)
+        pixels = designer.pixels()
+        if designer.first is not None:
+            self.picture.show_content(first_content(designer.first))
+            return self.picture
+        if project is None:
+            return self.welcome
+        if state.station == "design" and looked_at.shown == "picture" and pixels is not None:
+            self.picture.show_content(picture_content(project, pixels))
+            return self.picture
+        return self.bench_screen if at_bench else self.sheet
+
+    def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
+        self._length = start, end
+
+    def _take_length(self, mm: float) -> None:
+        if self._length is None:
+            self.notice.tell("Draw a line on the picture first, along something whose length you know.")
+            return
+        self.controller.designer.known_length(*self._length, mm)
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        assert event is not None
+        if event.key() == Qt.Key.Key_F and not event.isAutoRepeat():
+            self._flip(True)
+        else:
+            super().keyPressEvent(event)
+
+    def keyReleaseEvent(self, event: QKeyEvent | None) -> None:
+        assert event is not None
+        if event.key() == Qt.Key.Key_F and not event.isAutoRepeat():
+            self._flip(False)
+        else:
+            super().keyReleaseEvent(event)
+
+    def _flip(self, on: bool) -> None:
+        """While the key is held, the sketch is shown in place of what was made of it."""
+        self._flipped = on
+        if on:
+            self.controller.designer.need_reading()
+        self.refresh_soon()
 
     def _show_bench(self, project: Project, proof: Proof | None) -> None:
         from nomos.ui.views.bench import bench_view
@@ -301,7 +367,7 @@ _SAID = {
 }
 
 _HINTS: dict[Station, str] = {
-    "design": "Click a field on the sheet, or a row at the right, to rename or recolour it.",
+    "design": "Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.",
     "blocks": "Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.",
     "inks": "Choose an ink, then drag along a strip: the print answers at once.",
     "order": "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.",

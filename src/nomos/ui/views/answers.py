@@ -1,7 +1,6 @@
-"""The answers of the five stations."""
+"""The answers of the stations Inks, Order and Register, and what the stations share."""
 
 import math
-from collections import Counter
 from dataclasses import dataclass
 
 import numpy as np
@@ -22,7 +21,6 @@ from nomos.project import (
 from nomos.project.edits import in_rule_order, layers, moved_impression
 from nomos.project.films import ground_of, solid_film
 from nomos.project.reduction import cut_before
-from nomos.separation.fields import touching
 from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
 from nomos.ui.views.rows import Note, Row
@@ -33,7 +31,6 @@ from nomos.units import number
 PATCHES = 24
 PAPER_ROW = "paper"
 MOST_CHROMA = 100.0
-_MOST_NEIGHBOURS = 4
 
 
 @dataclass(frozen=True)
@@ -94,89 +91,6 @@ def colour_strips(lab: Lab) -> ColourStrips:
         strip(chroma, f"C* {number(chroma)}", [from_lch(lightness, MOST_CHROMA * m, hue) for m in middles]),
         strip(hue, f"{number(hue, 0)}°", [from_lch(lightness, max(chroma, 20), 360 * m) for m in middles]),
     )
-
-
-@dataclass(frozen=True)
-class DesignView:
-    """What is the design made of?"""
-
-    title: str
-    source: str
-    size_mm: tuple[float, float]
-    count: int
-    asked: int | None
-    smallest_mm: float
-    mean_de00: float
-    rows: tuple[Row, ...]
-    chosen: int | None
-    chosen_name: str
-    chosen_bare: bool
-    can_split: bool
-    strips: ColourStrips | None
-    shown: str
-    has_source: bool
-    field: str
-
-
-def design_view(project: Project, proof: Proof | None, state: UiState) -> DesignView | None:
-    """The Design station; None before there is a flat design."""
-    flat = project.flat
-    if flat is None:
-        return None
-    areas = {match.number: match.area_mm2 for match in proof.matches} if proof else {}
-    total = sum(areas.values()) or 1.0
-    bare = project.bare_colours()
-    look = proof.close if proof else None
-    counts = Counter(field.colour for field in look.fields) if look else Counter()
-    rows = []
-    for place, colour in enumerate(flat.colours):
-        area = areas.get(place)
-        figure = f"{number(100 * area / total)} %" if area is not None else ""
-        quiet = f"Lab {lab_text(colour.lab)}" + (f", {number(area, 0)} mm²" if area is not None else "")
-        quiet += f", {counts[place]} fields" if counts.get(place, 0) > 1 else ""
-        name = f"{colour.name} (bare paper)" if place in bare else colour.name
-        rows.append(Row(str(place), lab_to_hex(np.array(colour.lab)), name, figure, quiet))
-    chosen = state.colour if state.colour is not None and state.colour < len(flat.colours) else None
-    picked = flat.colours[chosen] if chosen is not None else None
-    return DesignView(
-        title=project.title,
-        source=project.source.name if project.source else "no source kept",
-        size_mm=(project.image.width, project.image.height),
-        count=len(flat.colours),
-        asked=flat.asked,
-        smallest_mm=flat.smallest_feature_mm,
-        mean_de00=flat.mean_de00,
-        rows=tuple(rows),
-        chosen=chosen,
-        chosen_name=picked.name if picked else "",
-        chosen_bare=chosen in bare,
-        can_split=chosen is not None and state.place is not None,
-        strips=colour_strips(picked.lab) if picked else None,
-        shown=state.shown,
-        has_source=project.source is not None,
-        field=_field_text(project, proof, state),
-    )
-
-
-_measured: dict[tuple[int, tuple[int, int]], str] = {}
-
-
-def _field_text(project: Project, proof: Proof | None, state: UiState) -> str:
-    """The field last clicked: its area, outline and neighbours."""
-    if proof is None or project.flat is None or state.place is None:
-        return ""
-    labels, names = proof.blocks.labels, [colour.name for colour in project.flat.colours]
-    key = (id(labels), state.place)
-    if key not in _measured:
-        _measured.clear()
-        field, meets = touching(labels, *state.place, proof.blocks.px_per_mm)
-        longest = sorted(meets.items(), key=lambda each: -each[1])[:_MOST_NEIGHBOURS]
-        beside = ", ".join(f"{names[n]} {number(mm, 0)} mm" for n, mm in longest if n < len(names))
-        _measured[key] = (
-            f"This field: {number(field.area_mm2, 0)} mm², outline {number(field.outline_mm, 0)} mm"
-            + (f"; meets {beside}." if beside else ".")
-        )
-    return _measured[key]
 
 
 @dataclass(frozen=True)

@@ -26,3 +26,12 @@ class Raster:
     def table(self) -> bytes:
         """The colours as bytes, to see whether anything has changed."""
         return b"" if self.labs is None else self.labs.tobytes()
+
+
+def packed(rgb: NDArray[np.uint8]) -> Pixels:
+    """Pixels as 0xffRRGGBB. (h, w, 3) uint8 to (h, w)."""
+    wide = rgb.astype(np.uint32)
+    pixels: Pixels = (
+        np.uint32(0xFF000000) | wide[..., 0] << np.uint32(16) | wide[..., 1] << np.uint32(8) | wide[..., 2]
+    )
+    return pixels

@@ -21,7 +21,7 @@ from nomos.proof import Index, mips
 from nomos.registration import PrintedMark, Rect, SystemPlan
 from nomos.ui.views.overlays import free_raster, trap_raster
 from nomos.ui.views.plans import flat_levels
-from nomos.ui.views.raster import Raster
+from nomos.ui.views.raster import Raster, packed
 from nomos.ui.views.state import MIRRORED, Marked, UiState
 from nomos.units import number
 
@@ -71,20 +71,23 @@ def sheet_content(
     sketch: Raster | None,
     card: Card | None = None,
     laid_over: Overlay | None = None,
+    outlines: Overlay | None = None,
 ) -> SheetContent:
     """The sheet for a station.
 
-    sketch : the design's own pixels, once read. card : a drawdown card. laid_over : words, spots, or another
-        picture of the whole sheet.
+    sketch : the design's own pixels, once read; outlines : the same with the outlines of the fields.
+    card : a drawdown card. laid_over : words, spots, or another picture of the whole sheet.
     """
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
     if state.shown == "sketch" and sketch is not None:
         raster = sketch
+    elif state.shown == "outlined" and outlines is not None:
+        raster, spots = outlines.raster, outlines.spots
     elif state.shown == "card" and card is not None:
         raster = _card_raster(project, card)
     elif proof is not None:
-        raster = _flat(proof) if state.shown == "flat" else _print(proof, state)
+        raster = _flat(proof) if state.shown in ("flat", "outlined", "picture") else _print(proof, state)
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
@@ -159,11 +162,7 @@ def _card_raster(project: Project, card: Card) -> Raster:
 
 def sketch_raster(rgb: NDArray[np.uint8], px_per_mm: float, image: Rect) -> Raster:
     """The design's own pixels as a raster."""
-    wide = rgb.astype(np.uint32)
-    pixels = (
-        np.uint32(0xFF000000) | wide[..., 0] << np.uint32(16) | wide[..., 1] << np.uint32(8) | wide[..., 2]
-    )
-    return Raster(mips(pixels), None, px_per_mm, image.left, image.top)
+    return Raster(mips(packed(rgb)), None, px_per_mm, image.left, image.top)
 
 
 def _print(proof: Proof, state: UiState) -> Raster:

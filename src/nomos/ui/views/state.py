@@ -10,6 +10,8 @@ Shown = Literal[
     "print",
     "flat",
     "sketch",
+    "outlined",
+    "picture",
     "block",
     "carved",
     "sheets",
@@ -37,7 +39,11 @@ class UiState:
     light, eyes, wet_look : how the print is looked at: the light, whose eyes, and whether it is still wet.
     place : pixel of the flat design last clicked, on the colour that is chosen.
     paper_chosen : at the inks, the paper itself is in hand.
-    shown : what the sheet shows: the print, the flat design, the sketch, one block alone, the block as
+    pointing : at the Design station, what a click on the sheet corrects; "" chooses a colour.
+    everywhere : another colour pointed out takes what is like it all over, not only nearby.
+    brush_mm : the width of the brush.
+    shown : what the sheet shows: the print, the flat design, the sketch, the sketch with outlines of the
+        fields, the picture as it was opened, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
         runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, a
         proof to practise on, or the carving map of a block.
@@ -58,6 +64,9 @@ class UiState:
     eyes: Eyes = "normal"
     wet_look: bool = False
     place: tuple[int, int] | None = None
+    pointing: str = ""
+    everywhere: bool = False
+    brush_mm: float = 2.0
 
     @property
     def colours(self) -> tuple[int, ...]:

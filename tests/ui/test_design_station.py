@@ -1,0 +1,189 @@
+"""The Design station by mouse and keyboard: from a telephone's photograph to fields that are right."""
+
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PyQt6.QtCore import QPoint, Qt
+
+from nomos.demo import demo_picture
+from nomos.demo.scenario import PHOTO
+from nomos.project import Project
+from nomos.ui.start import Desk
+from nomos.ui.walk import settle
+from tests.ui.conftest import QTest, click, project_of
+
+
+@pytest.fixture(scope="module")
+def photograph(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    path = tmp_path_factory.mktemp("photo") / "butt.jpg"
+    path.write_bytes(demo_picture(PHOTO))
+    return path
+
+
+def flat_names(desk: Desk) -> list[str]:
+    flat = project_of(desk).flat
+    assert flat is not None
+    return [colour.name for colour in flat.colours]
+
+
+def on_sheet(desk: Desk, x_mm: float, y_mm: float) -> QPoint:
+    """Where a place of the image lies on the sheet view."""
+    image = project_of(desk).image
+    x, y = desk.window.sheet.viewport.to_screen(image.left + x_mm, image.top + y_mm)
+    return QPoint(round(x), round(y))
+
+
+def number_at(desk: Desk, x_mm: float, y_mm: float) -> int:
+    proof = desk.keeper.proof
+    assert proof is not None
+    ppm = proof.blocks.px_per_mm
+    return int(proof.blocks.labels[int(y_mm * ppm), int(x_mm * ppm)])
+
+
+def tool(desk: Desk, name: str) -> None:
+    click(desk.window.answers.design.correct.tools[name])
+
+
+def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, photograph: Path) -> None:
+    desk.files.open(photograph)
+    settle(desk)
+    station, designer = desk.window.answers.design, desk.controller.designer
+    assert "cut out" in desk.window.notice.text()
+    flat = project_of(desk).flat
+    assert flat is not None
+    assert len(flat.colours) == 9
+    assert flat.line is not None
+    assert flat.paper is not None
+    key = next(block for block in project_of(desk).blocks if block.is_key)
+    assert key.colours == (flat.line,)
+
+    # The picture, and a corner that is off: dragged, and by the keyboard.
+    click(station.parts.findChildren(type(station.bare))[0])
+    settle(desk)
+    view = desk.window.picture
+    assert desk.window.middle.currentWidget() is view
+    source = project_of(desk).source
+    assert source is not None
+    assert source.cut is not None
+    before = source.cut.corners
+    corner = view._to_screen(before[0]).toPoint()
+    QTest.mousePress(view, Qt.MouseButton.LeftButton, pos=corner)
+    QTest.mouseMove(view, corner + QPoint(14, 9))
+    QTest.mouseRelease(view, Qt.MouseButton.LeftButton, pos=corner + QPoint(14, 9))
+    settle(desk)
+    after = project_of(desk).source
+    assert after is not None
+    assert after.cut is not None
+    assert after.cut.corners[0][0] > before[0][0] + 0.005
+    assert after.cut.corners[1:] == before[1:]
+    QTest.keyClick(view, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
+    settle(desk)
+    assert project_of(desk).source != after
+    for _ in range(2):
+        QTest.keyClick(desk.window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+    settle(desk)
+    assert project_of(desk).source == source
+
+    # Fields that are wrong, one click and one step of undo each.
+    click(station.parts.findChildren(type(station.bare))[2])
+    settle(desk)
+    assert desk.controller.state.shown == "outlined"
+    assert designer.outlined is not None
+    steps = desk.document.stack.index()
+    # The print is larger than the drawing: the sheet is A5, and A4 is what is taken first.
+    scale = project_of(desk).image.width / 165.0
+    grass, door, barrel = ((x * scale, y * scale) for x, y in ((14.0, 108.0), (38.0, 60.0), (80.0, 75.0)))
+    assert number_at(desk, *door) == flat.paper
+    desk.controller.choose_colour(number_at(desk, *grass))
+    tool(desk, "fill")
+    QTest.mouseClick(desk.window.sheet, Qt.MouseButton.LeftButton, pos=on_sheet(desk, *door))
+    settle(desk)
+    assert number_at(desk, *door) == number_at(desk, *grass)
+    tool(desk, "paper")
+    QTest.mouseClick(desk.window.sheet, Qt.MouseButton.LeftButton, pos=on_sheet(desk, *door))
+    settle(desk)
+    now = project_of(desk).flat
+    assert now is not None
+    assert number_at(desk, *door) == now.paper
+    tool(desk, "another")
+    QTest.mouseClick(desk.window.sheet, Qt.MouseButton.LeftButton, pos=on_sheet(desk, *barrel))
+    settle(desk)
+    assert len(flat_names(desk)) == 10
+    assert [each.kind for each in project_of(desk).flat.corrections] == ["fill", "paper", "another"]  # type: ignore[union-attr]
+    assert desk.document.stack.index() == steps + 3
+    assert "Another colour pointed out" in station.correct.said.text()
+
+    # What was corrected outlives another number of colours, and the way on is open.
+    designer.flatten_again(count=8)
+    settle(desk)
+    assert [each.kind for each in project_of(desk).flat.corrections] == ["fill", "paper", "another"]  # type: ignore[union-attr]
+    desk.window.go_to("blocks")
+    settle(desk)
+    assert len(project_of(desk).blocks) >= 6
+    assert desk.keeper.proof is not None
+
+
+def test_size_turn_and_known_length(desk: Desk, photograph: Path) -> None:
+    desk.files.open(photograph)
+    settle(desk)
+    designer, part = desk.controller.designer, desk.window.answers.design.picture
+    wide = project_of(desk).image
+    assert wide.width > wide.height
+    click(part.right)
+    settle(desk)
+    tall = project_of(desk).image
+    assert (tall.height, tall.width) == pytest.approx((wide.width, wide.height))
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+    settle(desk)
+    # The sheet was A5: the print is as large as the drawing on it, 165 x 115 mm.
+    part.paper.setCurrentText("A5")
+    click(part.drawn)
+    settle(desk)
+    image = project_of(desk).image
+    assert (image.width, image.height) == pytest.approx((165, 115), abs=0.6)
+    cut = project_of(desk).source.cut  # type: ignore[union-attr]
+    assert cut is not None
+    designer.known_length(cut.corners[0], cut.corners[1], 100.0)
+    settle(desk)
+    assert project_of(desk).image.width == pytest.approx(100, abs=0.2)
+    designer.fit((297.0, 210.0), 10.0)
+    settle(desk)
+    assert project_of(desk).image.width == pytest.approx(272.6, abs=2)
+
+
+def test_the_key_f_shows_the_sketch_while_it_is_held(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.window.go_to("design")
+    settle(desk)
+    flat = desk.window.sheet.grab().toImage()
+    QTest.keyPress(desk.window, Qt.Key.Key_F)
+    settle(desk)
+    assert desk.window.sheet.grab().toImage() != flat
+    QTest.keyRelease(desk.window, Qt.Key.Key_F)
+    settle(desk)
+    assert desk.window.sheet.grab().toImage() == flat
+
+
+def test_a_drawing_keeps_its_plan_when_a_field_is_corrected(
+    desk: Desk, little: tuple[Project, dict[str, bytes]]
+) -> None:
+    """Blocks, inks and order stay; only the field changes."""
+    desk.document.begin(*little, saved=True)
+    desk.controller.go_to("design")
+    settle(desk)
+    before = project_of(desk)
+    desk.controller.choose_colour(1)
+    desk.controller.point_with("fill")
+    desk.controller.pick(before.image.left + 20, before.image.top + 40)
+    settle(desk)
+    after = project_of(desk)
+    assert [block.name for block in after.blocks] == [block.name for block in before.blocks]
+    assert after.inks == before.inks
+    assert after.flat != before.flat
+    proof = desk.keeper.proof
+    assert proof is not None
+    assert np.count_nonzero(proof.blocks.labels == 2) == 0
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+    settle(desk)
+    assert project_of(desk) == before
