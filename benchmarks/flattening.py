@@ -38,10 +38,10 @@ def measure() -> Section:
         return np.array(image.quantize(COLOURS, method, dither=Image.Dither.NONE).convert("RGB"))
 
     def ours() -> np.ndarray:
-        return flatten(picture, COLOURS).to_rgb()
+        return flatten(picture, COLOURS, read_as="tones").to_rgb()
 
     ours_s, pillow_s = side_by_side(ours, lambda: cut(Image.Quantize.MEDIANCUT), repeats=3)
-    palette_s = seconds(lambda: flatten(picture, COLOURS, smallest_feature_mm=0), repeats=3)
+    palette_s = seconds(lambda: flatten(picture, COLOURS, smallest_feature_mm=0, read_as="tones"), repeats=3)
     ours_error = error(ours(), rgb)
     methods = (Image.Quantize.MEDIANCUT, Image.Quantize.MAXCOVERAGE, Image.Quantize.FASTOCTREE)
     errors = {method.name.lower(): error(cut(method), rgb) for method in methods}

@@ -19,7 +19,8 @@ def lab_of(text: str) -> tuple[float, float, float]:
     ("hexed", "words"),
     [
         ("5a3a22", ("brown", "umber")), ("40e0d0", ("turquoise",)), ("ffffff", ("white",)),
-        ("1d1d22", ("black",)), ("27406f", ("indigo", "navy")), ("e8b83a", ("yellow",)), ("b4583f", ("brick", "terracotta")),
+        ("1d1d22", ("black",)), ("27406f", ("indigo", "navy")), ("e8b83a", ("yellow",)),
+        ("b4583f", ("brick", "terracotta")),
         ("6a5aa0", ("violet",)), ("4e8a4c", ("green",)), ("8b8f96", ("grey",)), ("f0cdbf", ("pink", "peach")),
     ],
 )  # fmt: skip

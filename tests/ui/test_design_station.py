@@ -4,6 +4,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from PIL import Image
 from PyQt6.QtCore import QPoint, Qt
 
 from nomos.demo import demo_picture
@@ -18,6 +19,15 @@ from tests.ui.conftest import QTest, click, project_of
 def photograph(tmp_path_factory: pytest.TempPathFactory) -> Path:
     path = tmp_path_factory.mktemp("photo") / "butt.jpg"
     path.write_bytes(demo_picture(PHOTO))
+    return path
+
+
+@pytest.fixture(scope="module")
+def small_photograph(photograph: Path) -> Path:
+    """The same at a third of the pixels, where only its sizes are looked at."""
+    path = photograph.with_name("small.jpg")
+    with Image.open(photograph) as image:
+        image.resize((image.width // 3, image.height // 3)).save(path, quality=92)
     return path
 
 
@@ -124,8 +134,8 @@ def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, ph
     assert desk.keeper.proof is not None
 
 
-def test_size_turn_and_known_length(desk: Desk, photograph: Path) -> None:
-    desk.files.open(photograph)
+def test_size_turn_and_known_length(desk: Desk, small_photograph: Path) -> None:
+    desk.files.open(small_photograph)
     settle(desk)
     designer, part = desk.controller.designer, desk.window.answers.design.picture
     wide = project_of(desk).image

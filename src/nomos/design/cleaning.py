@@ -45,6 +45,36 @@ def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) 
     return result
 
 
+def smooth_outlines(labels: Labels, count: int, reach_px: float, spared: int | None = None) -> Labels:
+    """Outlines that a knife can follow: each pixel's commonest colour about it, near ones counting more.
+
+    Parameters
+    ----------
+    reach_px : one standard deviation of the Gaussian that weighs the vote.
+    spared : a colour whose thinnest places stay, a drawn line.
+    """
+    import cv2
+
+    best = np.zeros(labels.shape, np.uint8)
+    winner = labels.copy()
+    for number in np.flatnonzero(np.bincount(labels.ravel(), minlength=count)):
+        own = (labels == number).view(np.uint8)
+        votes = cv2.GaussianBlur(own * np.uint8(240), (0, 0), reach_px)
+        better = votes > best
+        cv2.copyTo(votes, better.view(np.uint8), best)
+        winner[better] = number
+    if spared is not None:
+        # Where the line is too thin to win a vote it is left as it is.
+        drawn = (labels == spared).view(np.uint8)
+        side = 2 * max(1, round(1.2 * reach_px)) + 1
+        thick = cv2.morphologyEx(
+            drawn, cv2.MORPH_OPEN, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (side, side))
+        )
+        thin = (drawn > 0) & (cv2.dilate(thick, np.ones((3, 3), np.uint8)) == 0)
+        winner[thin] = spared
+    return winner
+
+
 def on_a_slope(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
     """Pixels between a lighter and a darker side: mixtures of scanning or antialiasing."""
     import cv2

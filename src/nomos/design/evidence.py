@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import Lab
-from nomos.design.cleaning import Labels, fill_nearest, majority, remove_specks
+from nomos.design.cleaning import Labels, fill_nearest, remove_specks, smooth_outlines
 from nomos.design.counting import Counted
 from nomos.design.page import WEIGHTS, Mask, Page, disc, odd
 from nomos.design.patches import Patches
@@ -25,6 +25,8 @@ _UNSMOOTHED, _SMOOTHED = 0.35, 0.65
 _BESIDE_STROKE, _ON_STROKE, _THIN_HUE = 3.0, 8.0, 0.25
 _ABOUT, _ABOUT_MM = 0.25, 3.0
 _OTHER_PATCH = 8.0
+# Outlines are smoothed over this share of the smallest feature.
+_SMOOTH = 0.3
 # Evidence thinner than this between two colours is not sure.
 _THIN = 4.0
 _UNSURE_INSIDE_MM = 0.7
@@ -212,11 +214,10 @@ def _away(page: Page, lab: Array, paper: Lab | None, ease: float) -> Page:
 
 
 def _cleaned(labels: Labels, counted: Counted, smallest_px: float) -> Labels:
-    """Ragged edges smoothed and specks gone; the line is spared, a vote would eat the thinnest of it."""
-    smooth = majority(labels, len(counted.labs))
-    if counted.line is not None:
-        smooth = np.where(labels == counted.line, labels, smooth)
-    return remove_specks(smooth, smallest_px)
+    """Ragged edges smoothed and specks gone; the thinnest of the line is spared, a vote would eat it."""
+    if smallest_px > 0:
+        labels = smooth_outlines(labels, len(counted.labs), max(_SMOOTH * smallest_px, 0.5), counted.line)
+    return remove_specks(labels, smallest_px)
 
 
 def _ease(labels: Labels, seen: Evidence, counted: Counted) -> Array:

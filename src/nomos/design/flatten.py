@@ -287,13 +287,15 @@ def _of_sketch(
     wanted = wanted_of(asked, corrections)
     choice = choice_of(sketch, wanted.pinned)
     free = colours_of(sketch, replace(wanted, asked=None), choice)
-    counted = free if asked is None else colours_of(sketch, wanted, choice)
+    if asked is None and len(free.labs) > MOST:
+        asked = MOST
+    counted = free if asked is None else colours_of(sketch, replace(wanted, asked=asked), choice)
     furthest = FURTHEST
     while asked is not None and len(counted.labs) < asked and furthest > _LEAST_DRIFT:
         # More colours than areas: what runs from one colour to another is parted into bands.
         furthest /= 2
         sketch = finer(sketch, furthest)
-        counted = colours_of(sketch, wanted)
+        counted = colours_of(sketch, replace(wanted, asked=asked))
     ppm = min(FIELD_PX_PER_MM, float(np.sqrt(_MOST_FIELD_PIXELS / (picture.size_mm[0] * picture.size_mm[1]))))
     size = max(8, round(picture.size_mm[1] * ppm)), max(8, round(picture.size_mm[0] * ppm))
     laid = fields_of(sketch, counted, size, looked.smallest_mm, progress=progress)

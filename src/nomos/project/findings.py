@@ -11,7 +11,7 @@ from nomos.project.edits import run_through, with_seam, without_impression
 from nomos.project.films import predicted, printing_sets, zone_keys
 from nomos.project.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.jigsaw import sawn_block
-from nomos.project.keys import hidden_mm
+from nomos.project.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, hidden_mm, with_contour_key, with_shadow_key
 from nomos.project.model import Project
 from nomos.project.proofing import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.project.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
@@ -89,12 +89,15 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
 def _of_key(project: Project) -> list[Finding]:
     if project.flat is None or is_reduction(project) or any(block.is_key for block in project.blocks):
         return []
+    darks = any(DARK_ENOUGH <= colour.lab[0] < SHADOW_LIGHTNESS for colour in project.flat.colours)
     return [
         Finding(
             "worth knowing",
             "blocks",
-            "No key block: no dark colour of this design is made of lines.",
-            "Joins between colours rest on the trap alone. A block can be made the key by hand.",
+            "No key block: nothing dark in this design holds it together.",
+            "Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap.",
+            cure=Cure("Draw a contour key", with_contour_key),
+            other=Cure("Lay a shadow key", with_shadow_key) if darks else None,
         )
     ]
 

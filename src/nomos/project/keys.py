@@ -14,7 +14,7 @@ CONTOUR_MM = 1.0
 # (common practice; the figures are chosen by us).
 SHADOW_LIGHTNESS = 62.0
 # Darker than this a transparent violet adds nothing but gloss.
-_DARK_ENOUGH = 30.0
+DARK_ENOUGH = 30.0
 SHADOW_LAB: Lab = (58.0, 8.0, -14.0)
 CONTOUR_LAB: Lab = (22.0, 1.0, -5.0)
 
@@ -65,7 +65,7 @@ def with_shadow_key(project: Project, below: float = SHADOW_LIGHTNESS) -> Projec
     plain = without_made_key(project)
     if plain.flat is None:
         raise ProjectError("flat", "There is no flat design yet: open a picture first.")
-    darks = tuple(n for n, colour in enumerate(plain.flat.colours) if _DARK_ENOUGH <= colour.lab[0] < below)
+    darks = tuple(n for n, colour in enumerate(plain.flat.colours) if DARK_ENOUGH <= colour.lab[0] < below)
     if not darks:
         raise ProjectError("key", "This design has no darks for a shadow key; choose contours, or none.")
     return _with_key(plain, Block(_KEY_ID, "Shadow key", darks, is_key=True), SHADOW_LAB)

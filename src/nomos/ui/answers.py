@@ -297,6 +297,7 @@ class AnswersColumn(QStackedWidget):
         part.bare_cleared.connect(lambda: designer.leave_bare(None))
         part.width_asked.connect(lambda width: designer.set_size(width_mm=width))
         part.height_asked.connect(lambda height: designer.set_size(height_mm=height))
+        part.size_asked.connect(designer.set_shape)
         part.fit_asked.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
         part.drawn_on_asked.connect(designer.drawn_on)
         part.read_as_asked.connect(

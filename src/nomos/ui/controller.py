@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import replace
-from typing import Any, get_args
+from typing import Any, Final, Literal, get_args
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -40,6 +40,9 @@ from nomos.ui.views.answers import PAPER_ROW
 from nomos.ui.views.sheet import card_height, on_print
 from nomos.ui.views.state import Marked, Shown, UiState
 from nomos.ui.ways import Ways
+
+_POINTED: Final[tuple[Literal["paper", "line", "no line"], ...]] = ("paper", "line", "no line")
+"""What a field can be said to be by pointing at it."""
 
 
 class Controller(QObject):
@@ -345,9 +348,9 @@ class Controller(QObject):
             if lab is not None:
                 self._correct("Fill a field", Correction("fill", lab, places=(place,)))
         else:
-            for kind, text in (("paper", "Paper"), ("line", "Line"), ("no line", "No line")):
+            for kind in _POINTED:
                 if tool == kind:
-                    self._correct(text, Correction(kind, places=(place,)))  # type: ignore[arg-type]
+                    self._correct(kind.capitalize(), Correction(kind, places=(place,)))
 
     def _brush(self, touch: Touch) -> None:
         lab = self._chosen_lab()

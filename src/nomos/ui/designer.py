@@ -330,6 +330,24 @@ class Designer(QObject):
         width, height = (round(side * scale, 2) for side in project.source.size_mm)
         self._with_source("Size", size_mm=(width, height))
 
+    def set_shape(self, width_mm: float, height_mm: float) -> None:
+        """Make the print so wide and so high, whatever shape that gives."""
+        self._with_source("Size", size_mm=(width_mm, height_mm))
+
+    def set_sheet(self, corners: Corners) -> None:
+        """Set the corners of the sheet it was drawn on: the light is judged on it, and the size by it."""
+        project = self._document.project
+        if project is None or project.source is None:
+            return
+        cut = replace(project.source.cut or Cut(), sheet=corners)
+        try:
+            checked_cut(Cut(corners), project.source.name)
+        except BadInput as error:
+            self._refused(str(error))
+            return
+        self.found = Found(cut, corners, 1.0, True, "")
+        self._with_source("Sheet", cut=cut)
+
     def fit(self, paper_mm: tuple[float, float], margin_mm: float) -> None:
         """Make the print as large as a paper holds within its margins."""
         project = self._document.project

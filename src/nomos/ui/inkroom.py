@@ -10,7 +10,7 @@ import numpy as np
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.colour import Lab, overprints, reflectance_to_lab
-from nomos.colour.mixing import choices, mixed
+from nomos.colour.mixing import Recipe, choices, mixed
 from nomos.colour.trapping import Inking, preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
 from nomos.edition import film_from_weights
@@ -126,12 +126,12 @@ class InkRoom(QObject):
                 raise BadInput("This shelf holds nothing but white; open another to mix from.")
             target, under = wanted_of(project, pull, zone), underlay_of(project, pull, zone)
             recipes = recipes_for(target, tubs, under, most_inks=most, progress=progress)
-            words: dict[int, list[str]] = {}
+            named: dict[int, tuple[str, Recipe]] = {}
             for word, recipe in choices(recipes).items():
-                words.setdefault(id(recipe), []).append(word)
-            named = [(", ".join(words[id(r)]), r) for r in recipes if id(r) in words]
-            more = [("another way", r) for r in recipes if id(r) not in words][:2]
-            return Mixed(pull, zone, target, under, tubs, (*named, *more))
+                words, _ = named.get(id(recipe), ("", recipe))
+                named[id(recipe)] = (f"{words}, {word}" if words else word, recipe)
+            more = [("another way", r) for r in recipes if id(r) not in named][:2]
+            return Mixed(pull, zone, target, under, tubs, (*named.values(), *more))
 
         def take(made: Mixed) -> None:
             self.mixed = made

@@ -1,5 +1,7 @@
 """The picture as it was opened: corners to drag, a length to draw, places that stay bare."""
 
+from collections.abc import Sequence
+
 import numpy as np
 from PyQt6.QtCore import QPointF, QRectF, Qt, pyqtSignal
 from PyQt6.QtGui import (
@@ -36,6 +38,8 @@ class PictureView(QWidget):
 
     corners_set = pyqtSignal(object)
     """Corners, as shares of the picture."""
+    sheet_set = pyqtSignal(object)
+    """Corners of the sheet it was drawn on."""
     length_drawn = pyqtSignal(object, object)
     """Two places, as shares of the picture."""
     polygon_drawn = pyqtSignal(object)
@@ -52,7 +56,7 @@ class PictureView(QWidget):
         self._content: PictureContent | None = None
         self.tool: PictureTool = "corners"
         self.chosen = 0
-        self._corners: list[Point] = []
+        self._shapes: dict[str, list[Point]] = {"corners": [], "sheet": []}
         self._dragging = False
         self._nudged = False
         self._line: list[Point] = []
@@ -63,7 +67,8 @@ class PictureView(QWidget):
         """Show this; corners that are being dragged stay with the hand."""
         before, self._content = self._content, content
         if content is not None and not self._dragging:
-            self._corners = list(content.corners)
+            sheet = content.sheet or content.corners
+            self._shapes = {"corners": list(content.corners), "sheet": list(sheet)}
         if content is None or before is None or before.levels is not content.levels:
             self._line, self._polygon = [], []
         self.update()
@@ -72,8 +77,16 @@ class PictureView(QWidget):
         """Drag corners, draw a length, or draw round a place that stays bare."""
         self.tool = tool
         self._line, self._polygon = [], []
-        self.setCursor(Qt.CursorShape.ArrowCursor if tool == "corners" else Qt.CursorShape.CrossCursor)
+        self.setCursor(Qt.CursorShape.ArrowCursor if self._holds_corners() else Qt.CursorShape.CrossCursor)
         self.update()
+
+    @property
+    def _held(self) -> list[Point]:
+        """The corners in hand: of what is printed, or of the sheet."""
+        return self._shapes["sheet" if self.tool == "sheet" else "corners"]
+
+    def _holds_corners(self) -> bool:
+        return self.tool in ("corners", "sheet")
 
     # Where the picture lies
 
@@ -111,16 +124,16 @@ class PictureView(QWidget):
         self._draw_picture(painter, box)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         self._dim_the_rest(painter, box)
-        if self._content.sheet is not None:
-            self._outline(painter, self._content.sheet, dashed=True)
-        self._outline(painter, self._corners, dashed=False)
+        if self._content.sheet is not None or self.tool == "sheet":
+            self._outline(painter, self._shapes["sheet"], dashed=True)
+        self._outline(painter, self._shapes["corners"], dashed=False)
         for polygon in self._content.bare:
             self._fill(painter, polygon)
         if self._polygon:
             self._fill(painter, [*self._polygon, *([self._pointer] if self._pointer else [])])
         if self._line:
             self._draw_length(painter)
-        if self.tool == "corners" and self._content.coarse is None:
+        if self._holds_corners() and self._content.coarse is None:
             self._draw_corners(painter)
         if self._content.coarse is not None:
             self._draw_coarse(painter)
@@ -144,14 +157,14 @@ class PictureView(QWidget):
         outside = QPainterPath()
         outside.addRect(box)
         inside = QPainterPath()
-        inside.addPolygon(QPolygonF([self._to_screen(corner) for corner in self._corners]))
+        inside.addPolygon(QPolygonF([self._to_screen(corner) for corner in self._shapes["corners"]]))
         inside.closeSubpath()
         veil = QColor(theme.GROUND)
         veil.setAlpha(150)
         painter.fillPath(outside.subtracted(inside), veil)
 
-    def _outline(self, painter: QPainter, corners: object, *, dashed: bool) -> None:
-        shape = QPolygonF([self._to_screen(corner) for corner in corners])  # type: ignore[attr-defined]
+    def _outline(self, painter: QPainter, corners: Sequence[Point], *, dashed: bool) -> None:
+        shape = QPolygonF([self._to_screen(corner) for corner in corners])
         painter.setBrush(Qt.BrushStyle.NoBrush)
         style = Qt.PenStyle.DashLine if dashed else Qt.PenStyle.SolidLine
         for colour, wide in (("#ffffff", 4.0), (theme.LIGHT.accent, 1.6)):
@@ -161,8 +174,8 @@ class PictureView(QWidget):
             if not (dashed and colour == "#ffffff"):
                 painter.drawPolygon(shape)
 
-    def _fill(self, painter: QPainter, polygon: object) -> None:
-        shape = QPolygonF([self._to_screen(point) for point in polygon])  # type: ignore[attr-defined]
+    def _fill(self, painter: QPainter, polygon: Sequence[Point]) -> None:
+        shape = QPolygonF([self._to_screen(point) for point in polygon])
         painter.setPen(QPen(QColor(theme.LIGHT.accent), 1.4, Qt.PenStyle.DashLine))
         painter.setBrush(QColor(255, 255, 255, 190))
         painter.drawPolygon(shape)
@@ -177,7 +190,7 @@ class PictureView(QWidget):
 
     def _draw_corners(self, painter: QPainter) -> None:
         radius = theme.scaled(_HANDLE)
-        for place, corner in enumerate(self._corners):
+        for place, corner in enumerate(self._held):
             at = self._to_screen(corner)
             chosen = place == self.chosen
             painter.setPen(QPen(QColor("#ffffff"), 5))
@@ -194,7 +207,7 @@ class PictureView(QWidget):
         assert self._content is not None
         side = theme.scaled(_LOUPE_PX)
         height, width = self._content.levels[0].shape
-        x, y = self._corners[self.chosen]
+        x, y = self._held[self.chosen]
         half = min(side / 2 / _LOUPE_ZOOM, width / 2 - 1, height / 2 - 1)
         cx = min(max(x * width, half), width - half)
         cy = min(max(y * height, half), height - half)
@@ -263,9 +276,7 @@ class PictureView(QWidget):
         elif self.tool == "bare":
             self._add_point(event.position(), share)
         else:
-            away = [
-                (self._to_screen(corner) - event.position()).manhattanLength() for corner in self._corners
-            ]
+            away = [(self._to_screen(corner) - event.position()).manhattanLength() for corner in self._held]
             nearest = int(np.argmin(away))
             if away[nearest] < theme.scaled(36):
                 self.chosen, self._dragging, self._nudged = nearest, True, True
@@ -277,7 +288,7 @@ class PictureView(QWidget):
             return
         self._pointer = self._to_share(event.position())
         if self._dragging:
-            self._corners[self.chosen] = self._pointer
+            self._held[self.chosen] = self._pointer
             self._say()
         elif self._line and event.buttons() & Qt.MouseButton.LeftButton:
             self._line = [self._line[0], self._pointer]
@@ -300,10 +311,10 @@ class PictureView(QWidget):
         key = Qt.Key(event.key())
         if self._busy():
             super().keyPressEvent(event)
-        elif key in _MOVES and self.tool == "corners":
+        elif key in _MOVES and self._holds_corners():
             long = bool(event.modifiers() & Qt.KeyboardModifier.ShiftModifier)
             self._nudge(*_MOVES[key], _LONG_STEP_PX if long else _STEP_PX)
-        elif key in (Qt.Key.Key_Space, Qt.Key.Key_Return) and self.tool == "corners":
+        elif key in (Qt.Key.Key_Space, Qt.Key.Key_Return) and self._holds_corners():
             self.chosen = (self.chosen + 1) % 4
             self._nudged = True
             self._say()
@@ -315,7 +326,7 @@ class PictureView(QWidget):
 
     def keyReleaseEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None
-        if Qt.Key(event.key()) in _MOVES and not event.isAutoRepeat() and self.tool == "corners":
+        if Qt.Key(event.key()) in _MOVES and not event.isAutoRepeat() and self._holds_corners():
             self._give_corners()
         else:
             super().keyReleaseEvent(event)
@@ -323,8 +334,8 @@ class PictureView(QWidget):
     def _nudge(self, dx: int, dy: int, by_px: float) -> None:
         assert self._content is not None
         height, width = self._content.levels[0].shape
-        x, y = self._corners[self.chosen]
-        self._corners[self.chosen] = x + dx * by_px / width, y + dy * by_px / height
+        x, y = self._held[self.chosen]
+        self._held[self.chosen] = x + dx * by_px / width, y + dy * by_px / height
         self._nudged = True
         self._say()
         self.update()
@@ -332,16 +343,20 @@ class PictureView(QWidget):
     def _say(self) -> None:
         assert self._content is not None
         height, width = self._content.levels[0].shape
-        x, y = self._corners[self.chosen]
+        x, y = self._held[self.chosen]
         self.said.emit(
             f"Corner {_NAMES[self.chosen]}: {x * width:.0f}, {y * height:.0f} pixels. Arrows move it by one, "
             "with Shift by ten; Space takes the next corner."
         )
 
     def _give_corners(self) -> None:
-        one, two, three, four = ((round(x, 6), round(y, 6)) for x, y in self._corners)
+        one, two, three, four = ((round(x, 6), round(y, 6)) for x, y in self._held)
         corners: Corners = (one, two, three, four)
-        if self._content is not None and corners != self._content.corners:
+        if self._content is None:
+            return
+        if self.tool == "sheet" and corners != self._content.sheet:
+            self.sheet_set.emit(corners)
+        elif self.tool == "corners" and corners != self._content.corners:
             self.corners_set.emit(corners)
 
     def _add_point(self, at: QPointF, share: Point) -> None:

@@ -128,6 +128,7 @@ class Window(QMainWindow):
         self.answers.picture_tool_asked.connect(self.picture.use)
         self.answers.length_given.connect(self._take_length)
         self.picture.corners_set.connect(hand.designer.cut_out)
+        self.picture.sheet_set.connect(hand.designer.set_sheet)
         self.picture.length_drawn.connect(self._keep_length)
         self.picture.polygon_drawn.connect(hand.designer.leave_bare)
         self.picture.said.connect(self.foot.say)

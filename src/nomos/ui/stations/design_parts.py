@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QWidget
 
 from nomos.ui import theme
@@ -26,6 +26,7 @@ class PicturePart(QWidget):
     bare_cleared = pyqtSignal()
     width_asked = pyqtSignal(float)
     height_asked = pyqtSignal(float)
+    size_asked = pyqtSignal(float, float)
     fit_asked = pyqtSignal(str, float)
     drawn_on_asked = pyqtSignal(str)
     read_as_asked = pyqtSignal(str)
@@ -37,7 +38,9 @@ class PicturePart(QWidget):
         self.find_sheet = button("Find the sheet and the drawing")
         self.whole = button("The whole picture")
         self.left, self.right, self.mirror = button("Turn left"), button("Turn right"), button("Mirror")
-        self.tools = Choice((("corners", "Corners"), ("length", "Known length"), ("bare", "Stays bare")))
+        self.tools = Choice(
+            (("corners", "Print"), ("sheet", "Sheet"), ("length", "Length"), ("bare", "Stays bare"))
+        )
         self.tools.show_choice("corners")
         self.hint = label(_HINTS["corners"], kind="quiet")
         self.length_fields = Fields()
@@ -50,6 +53,8 @@ class PicturePart(QWidget):
         self.width_box, self.height_box = NumberBox(5, 2000), NumberBox(5, 2000)
         self.size_fields.add("Width of the print", self.width_box)
         self.size_fields.add("Height", self.height_box)
+        self.shape = QCheckBox("Keep the shape as it is seen")
+        self.shape.setChecked(True)
         self.paper, self.margin = QComboBox(), NumberBox(0, 200, step=5)
         self.paper.addItems(list(PAPER_SIZES_MM))
         self.paper.setCurrentText("A4")
@@ -70,7 +75,7 @@ class PicturePart(QWidget):
             label("What is printed of it", kind="name"), self.find_sheet, self.whole,
             _row(self.left, self.right, self.mirror), self.tools, self.hint, self.length_fields,
             self.take_length, self.no_bare, label("How large", kind="name"), self.size_fields,
-            self.sheet_fields,
+            self.shape, self.sheet_fields,
             self.fit, self.drawn, label("How it is read", kind="name"), read_fields, self.found, self.light,
             self.faint,
         ):  # fmt: skip
@@ -87,12 +92,18 @@ class PicturePart(QWidget):
         self.tools.chosen.connect(self._use)
         self.take_length.clicked.connect(lambda: self.length_given.emit(self.length.value()))
         self.no_bare.clicked.connect(self.bare_cleared)
-        self.width_box.set_by_hand.connect(self.width_asked)
-        self.height_box.set_by_hand.connect(self.height_asked)
+        self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_asked, width))
+        self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_asked, height))
         self.fit.clicked.connect(lambda: self.fit_asked.emit(self.paper.currentText(), self.margin.value()))
         self.drawn.clicked.connect(lambda: self.drawn_on_asked.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_asked.emit(_READ[place][0]))
         self.faint.clicked.connect(self.faint_dropped)
+
+    def _ask_size(self, asked: pyqtBoundSignal, value: float) -> None:
+        if self.shape.isChecked():
+            asked.emit(value)
+        else:
+            self.size_asked.emit(self.width_box.value(), self.height_box.value())
 
     def _use(self, tool: str) -> None:
         self.hint.setText(_HINTS[tool])
@@ -119,6 +130,7 @@ class PicturePart(QWidget):
 
 _HINTS = {
     "corners": "Drag the four corners to what is to be printed; arrow keys move the chosen one.",
+    "sheet": "Drag the four corners of the paper it was drawn on: light and size are judged by it.",
     "length": "Draw a line on the picture along something whose length you know.",
     "bare": "Click round a place that is to stay bare paper; a double click closes it.",
 }

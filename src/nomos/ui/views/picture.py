@@ -13,7 +13,7 @@ from nomos.proof import mips
 from nomos.ui.designing import FirstLook
 from nomos.ui.views.raster import packed
 
-PictureTool = Literal["corners", "length", "bare"]
+PictureTool = Literal["corners", "sheet", "length", "bare"]
 
 
 @dataclass(frozen=True, eq=False)
