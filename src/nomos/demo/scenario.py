@@ -48,7 +48,7 @@ COLD_FRAME = Scenario(
 POTS = Scenario("pots", pots.TITLE, "jigsaw", ("Dawn", "Shelf", "Wall", "Clay rim", "Clay", "Leaf", "Deep"))
 PHOTO = Scenario(
     "photo", photo.TITLE, "multiblock",
-    ("Paper", "Path", "Sky", "Moss", "Boards", "Bean red", "Leaf", "Butt", "Key"), drawn_on="A5",
+    ("Paper", "Path", "Sky", "Moss", "Boards", "Bean red", "Butt", "Leaf", "Key"), drawn_on="A5",
 )  # fmt: skip
 SCENARIOS = (GLASSHOUSE, COLD_FRAME, POTS, PHOTO)
 
