@@ -20,7 +20,7 @@ _STEPS = 41
 def measure() -> Section:
     """Two inks and extender at most, so that the grid can be run at all."""
     shelf = read_inks(Path(str(files("nomos.demo").joinpath("shelf.csv"))))
-    inks = tubs_of([each.ink for each in shelf], PAPER).inks
+    inks = tubs_of([each.ink for each in shelf], Ground.from_lab(PAPER)).inks
     under = Underlay(Ground.from_lab(PAPER).internal)
     steps = np.linspace(0, 1, _STEPS)
     grid = np.array([(a, b, 1 - a - b) for a in steps for b in steps if a + b <= 1 + 1e-9])

@@ -10,7 +10,7 @@ import pytest
 
 from nomos.cli.main import run
 from nomos.colour.fitting import Reading
-from nomos.colour.layering import film_over, to_internal, to_measured
+from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
 from nomos.colour.spectra import WAVELENGTHS_NM
 from nomos.errors import BadInput
 from nomos.formats import read_inks, read_readings
@@ -73,7 +73,9 @@ def rows_of_readings() -> list[tuple[str, str, float, np.ndarray]]:
     for name, level in (("white", 0.86), ("black", 0.045)):
         background = np.full(36, level)
         rows.append((name, "", 1.0, background))
-        internal = film_over(to_internal(background, 0.04), k, np.full(36, 0.3), 1.0)
+        internal = film_over(
+            to_internal(background, surface_term(background, "coated")), k, np.full(36, 0.3), 1.0
+        )
         rows.append(("Straw", name, 1.0, to_measured(internal, 0.04)))
     return rows
 

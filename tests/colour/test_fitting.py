@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from nomos.colour.fitting import Fit, Reading, fit_ink
-from nomos.colour.layering import film_over, to_internal, to_measured
+from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
 
 WHITE, BLACK = np.full(36, 0.86), np.full(36, 0.045)
@@ -22,7 +22,7 @@ def true_ink() -> tuple[Array, Array]:
 
 def read(background: Array, thickness: float, noise: float = 0.0) -> Reading:
     k, s = true_ink()
-    internal = film_over(to_internal(background, 0.04), k, s, thickness)
+    internal = film_over(to_internal(background, surface_term(background, "coated")), k, s, thickness)
     measured = to_measured(internal, 0.04) + noise * np.random.default_rng(3).normal(size=36)
     return Reading(background, measured, thickness)
 

@@ -1,6 +1,5 @@
 """Inks from a colour and a word, and the published process-ink overprints."""
 
-from collections.abc import Callable
 from itertools import combinations
 from types import ModuleType
 
@@ -18,15 +17,13 @@ from nomos.colour import (
     Opacity,
     delta_e00,
     ink_film,
-    lab_to_srgb,
     overprints,
     parse_colour,
     parse_ink,
     reflectance_to_lab,
     smooth_reflectance,
-    srgb_to_lab,
 )
-from nomos.colour.trapping import trapping_of
+from nomos.colour.ink import solid_of
 
 # ISO 12647-2:2004, aims on coated paper, CIELAB D50/2 degrees; the figures are written down from memory.
 PAPER: Lab = (95.0, 0.0, -2.0)
@@ -34,13 +31,6 @@ CYAN: Lab = (55.0, -37.0, -50.0)
 MAGENTA: Lab = (48.0, 74.0, -3.0)
 YELLOW: Lab = (89.0, -5.0, 93.0)
 BLACK: Lab = (16.0, 0.0, 0.0)
-# In the order of printing cyan, magenta, yellow.
-OVERPRINTS: list[tuple[str, list[Lab], Lab]] = [
-    ("magenta + yellow", [MAGENTA, YELLOW], (47.0, 68.0, 48.0)),
-    ("cyan + yellow", [CYAN, YELLOW], (50.0, -65.0, 27.0)),
-    ("cyan + magenta", [CYAN, MAGENTA], (24.0, 17.0, -46.0)),
-    ("all three", [CYAN, MAGENTA, YELLOW], (23.0, 0.0, 0.0)),
-]
 
 
 def printed(
@@ -52,49 +42,23 @@ def printed(
     return reflectance_to_lab(overprints(Ground.from_lab(paper), films, rows, wet)[0])
 
 
-def multiplied(inks: list[Lab]) -> np.ndarray:
-    """What a drawing program's multiply gives: sRGB values as shares, times each other."""
-    product = np.prod([lab_to_srgb(np.array(lab)) / 255 for lab in [PAPER, *inks]], axis=0)
-    return srgb_to_lab(product * 255)
-
-
-def test_overprints_of_the_published_process_inks(told: Callable[[str], None]) -> None:
-    """ISO 12647-2:2004: mean ΔE00 at most 2.9 over the four overprints, nothing tuned on them.
-
-    Process inks are printed wet on wet. The one effect beyond layers and
-    surface is ink trapping, by the program's own default for inks of one tack,
-    0.9, within the 70 to 95 % that presses report (from memory).
-    """
-    took = trapping_of(5, 5)
-    dry, wet = (
-        [float(delta_e00(printed(inks, took=share), np.array(aim))) for _, inks, aim in OVERPRINTS]
-        for share in (1.0, took)
-    )
-    plain = [float(delta_e00(multiplied(inks), np.array(aim))) for _, inks, aim in OVERPRINTS]
-    told("process-ink overprints, ΔE00 from ISO 12647-2:2004: layers alone, with ink trapping, multiply")
-    for (name, _, _), *figures in zip(OVERPRINTS, dry, wet, plain, strict=True):
-        told(f"  {name:<18} {figures[0]:5.2f} {figures[1]:5.2f} {figures[2]:6.2f}")
-    told(f"  {'mean':<18} {np.mean(dry):5.2f} {np.mean(wet):5.2f} {np.mean(plain):6.2f}")
-    assert np.mean(wet) <= 2.9
-    assert np.mean(wet) < np.mean(dry) <= 3.0
-    assert np.mean(plain) > 2 * np.mean(dry)
-
-
 inks = st.sampled_from([CYAN, MAGENTA, YELLOW, BLACK, (14.0, 0.0, 0.0), (70.0, 20.0, 40.0), (98.0, 0.0, 1.0)])
 
 
 @given(inks, st.sampled_from(OPACITIES), st.sampled_from([PAPER, (88.0, 1.0, 10.0)]))
 def test_an_ink_printed_alone_comes_back(lab: Lab, opacity: Opacity, paper: Lab) -> None:
-    assert delta_e00(printed([lab], paper, opacity), np.array(lab)) < 0.5
+    # What would have to be brighter than its paper is as near as it can be.
+    reached = solid_of(lab, opacity, Ground.from_lab(paper)).reached
+    assert delta_e00(printed([lab], paper, opacity), np.array(lab)) < (0.1 if reached else 12)
 
 
-@given(st.tuples(st.floats(8, 96), st.floats(-25, 25), st.floats(-25, 25)), st.sampled_from(OPACITIES))
+@given(st.tuples(st.floats(8, 80), st.floats(-25, 25), st.floats(-25, 25)), st.sampled_from(OPACITIES))
 def test_any_moderate_ink_printed_alone_comes_back(lab: Lab, opacity: Opacity) -> None:
     try:
         smooth_reflectance(np.array(lab))
     except ColourError:
         return
-    assert delta_e00(printed([lab], PAPER, opacity), np.array(lab)) < 0.5
+    assert delta_e00(printed([lab], PAPER, opacity), np.array(lab)) < 0.1
 
 
 def test_strength_goes_from_paper_to_solid_and_darkens_all_the_way() -> None:

@@ -15,9 +15,9 @@ from nomos.formats import (
     Kind,
     MaskLayer,
     openraster,
+    read_inks,
     read_masks,
     read_openraster,
-    read_shelf,
     write_blocks,
 )
 
@@ -92,7 +92,7 @@ def shelf(tmp_path: Path, text: str, name: str = "shelf.csv") -> Path:
 
 
 def test_a_shelf_of_csv_and_json(tmp_path: Path) -> None:
-    inks = read_shelf(
+    inks = read_inks(
         shelf(
             tmp_path,
             "name,L,a,b,opacity,strengths,notes\n"
@@ -100,14 +100,15 @@ def test_a_shelf_of_csv_and_json(tmp_path: Path) -> None:
             "White,95,0,2,opaque,,\n\n",
         )
     )
-    assert [(ink.name, ink.lab, ink.opacity, ink.strengths) for ink in inks] == [
+    assert [(each.ink.name, each.ink.lab, each.ink.opacity, each.strengths) for each in inks] == [
         ("Lemon", (89, -5, 80), "transparent", (1, 0.5, 0.25)),
         ("White", (95, 0, 2), "opaque", (1,)),
     ]
     grey = ", ".join(["0.3"] * BANDS)
     text = f'{{"inks": [{{"name": "Grey", "reflectance": [{grey}], "strengths": [1, 0.5]}}]}}'
-    (ink,) = read_shelf(shelf(tmp_path, text, "shelf.json"))
-    assert ink.lab == pytest.approx((61.65, 0, 0), abs=0.05)
+    (ink,) = read_inks(shelf(tmp_path, text, "shelf.json"))
+    assert ink.ink.lab == pytest.approx((61.65, 0, 0), abs=0.05)
+    assert ink.ink.reflectance == (0.3,) * BANDS
 
 
 @pytest.mark.parametrize(
@@ -126,8 +127,8 @@ def test_a_shelf_of_csv_and_json(tmp_path: Path) -> None:
 )
 def test_a_shelf_that_makes_no_sense_names_the_line(tmp_path: Path, text: str, words: str) -> None:
     with pytest.raises(BadInput, match=words):
-        read_shelf(shelf(tmp_path, text))
+        read_inks(shelf(tmp_path, text))
     with pytest.raises(BadInput):
-        read_shelf(shelf(tmp_path, text, "shelf.json"))
+        read_inks(shelf(tmp_path, text, "shelf.json"))
     with pytest.raises(BadInput, match="cannot be read"):
-        read_shelf(tmp_path / "nothing.csv")
+        read_inks(tmp_path / "nothing.csv")

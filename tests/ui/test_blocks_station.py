@@ -95,7 +95,7 @@ def test_a_shelf_is_asked_for_and_a_bad_one_refused(
     shelf.write_text("name,L,a,b\nLemon,88,-4,70\nRose,58,48,5\n", "utf-8")
     answers.shelf = shelf
     demo_desk.controller.ask_inks("shelf")
-    assert [ink.name for ink in demo_desk.controller.planner.asked.shelf] == ["Lemon", "Rose"]
+    assert [each.ink.name for each in demo_desk.controller.planner.asked.shelf] == ["Lemon", "Rose"]
     shelf.write_text("name,L\n", "utf-8")
     demo_desk.controller.ask_inks("shelf")
     assert "no column a" in demo_desk.window.notice.text()

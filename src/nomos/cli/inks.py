@@ -59,11 +59,12 @@ def _mix(options: argparse.Namespace) -> int:
         raise BadInput("--grams must be 0.5 to 100000.")
     target, paper = parse_colour(options.target), parse_colour(options.paper)
     specs = [parse_ink(text) for text in options.over]
-    below = [ink_film(spec.lab, spec.opacity, paper, spec.strength) for spec in specs]
-    tubs = tubs_of([each.ink for each in read_inks(options.shelf)], paper)
+    ground = Ground.from_lab(paper)
+    below = [ink_film(spec.lab, spec.opacity, ground, spec.strength) for spec in specs]
+    tubs = tubs_of([each.ink for each in read_inks(options.shelf)], ground)
     if not tubs.inks:
         raise BadInput(f"{options.shelf.name} holds nothing but white; add an ink to mix from.")
-    under = underlay(Ground.from_lab(paper), below, options.film)
+    under = underlay(ground, below, options.film)
     found = recipes_for(target, tubs, under, most_inks=options.max_inks)
     words: dict[int, list[str]] = {}
     for word, recipe in choices(found).items():
@@ -103,7 +104,7 @@ def _fit(options: argparse.Namespace) -> int:
     from nomos.colour import lab_to_hex, reflectance_to_lab
     from nomos.colour.fitting import fit_ink
     from nomos.formats import read_readings, write_shelf
-    from nomos.project.model import Ink, Optics
+    from nomos.project.model import Ink, Known, Optics
 
     rows, inks = [], []
     for each in read_readings(options.readings):
@@ -124,9 +125,12 @@ def _fit(options: argparse.Namespace) -> int:
                 "uncertain": {"K": round(unsure_k, 3), "S": round(unsure_s, 3)},
             }
         )
+        known: Known = "readings" if len(each.readings) > 1 else "one reading"
         k, s = tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering))
         colour = (float(lab[0]), float(lab[1]), float(lab[2]))
-        inks.append(Ink(each.name, each.name, colour, options.opacity, Optics(k, s, fit.k1)))
+        inks.append(
+            Ink(each.name, each.name, colour, options.opacity, Optics(k, s, fit.k1, sealed=True, known=known))
+        )
     figures: dict[str, Any] = {"inks": rows}
     if options.out:
         write_shelf(options.out, inks)

@@ -64,11 +64,13 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 
 
 def _separate(options: argparse.Namespace) -> int:
-    from nomos.formats import read_shelf
+    from nomos.formats import read_inks
     from nomos.project import labels_of, save
     from nomos.project.boards import board_pairs, turned_text, with_two_sided
+    from nomos.project.films import stock_of
     from nomos.project.separating import (
         PROCESS_INKS,
+        candidates_of,
         inks_in_use,
         nearest_reachable,
         planned_colours,
@@ -85,7 +87,13 @@ def _separate(options: argparse.Namespace) -> int:
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
     process = options.method == "process"
-    inks = read_shelf(options.inks) if options.inks else PROCESS_INKS if process else inks_in_use(project)
+    inks = (
+        candidates_of(read_inks(options.inks), project)
+        if options.inks
+        else PROCESS_INKS
+        if process
+        else inks_in_use(project)
+    )
     # With process colours the design's own dark key stays; from a shelf, every block takes one of its inks.
     keep = options.key == "keep" or (options.key is None and (process or not options.inks))
     has_key = keep and any(block.is_key for block in project.blocks)
@@ -98,7 +106,7 @@ def _separate(options: argparse.Namespace) -> int:
     wanted = {
         n: project.flat.colours[n].lab for n in planned_colours(project, keep_key=keep) if n not in bare
     }
-    reach = nearest_reachable(project.paper.lab, wanted, inks)
+    reach = nearest_reachable(stock_of(project), wanted, inks)
     best = with_plan(project, found[-1][0], keep_key=keep)
     if options.method == "twosided":
         best = with_two_sided(best)
@@ -139,18 +147,19 @@ def _separate(options: argparse.Namespace) -> int:
 
 def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     """A reduction or a jigsaw: one plan, on one block."""
-    from nomos.formats import read_shelf
+    from nomos.formats import read_inks
     from nomos.project import labels_of, save
     from nomos.project.jigsaw import pieces_of
     from nomos.project.methods import with_method
     from nomos.project.reduction import cut_before
+    from nomos.project.separating import candidates_of
     from nomos.separation import find_key
     from nomos.separation.fields import measure_borders
 
     labels, px_per_mm = labels_of(project, assets)
     assert project.flat is not None
     key = find_key(labels, [colour.lab for colour in project.flat.colours], px_per_mm)
-    shelf = read_shelf(options.inks) if options.inks else ()
+    shelf = candidates_of(read_inks(options.inks), project) if options.inks else ()
     project = with_method(project, options.method, key, shelf=shelf)
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)

@@ -7,7 +7,7 @@ that round theirs differently disagree by some hundredths of a Lab unit.
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour.spectra import WHITE_XYZ, Array, reflectance_to_xyz
+from nomos.colour.spectra import WHITE_XYZ, XYZ_WEIGHTS, Array, reflectance_to_xyz
 
 # CIE 15: f(t) is linear below (6/29)^3.
 _DELTA = 6 / 29
@@ -47,6 +47,14 @@ def lab_to_xyz(lab: Array) -> Array:
 def reflectance_to_lab(reflectance: Array) -> Array:
     """CIELAB D50/2 degrees of a reflectance. (..., 36) to (..., 3)."""
     return xyz_to_lab(reflectance_to_xyz(reflectance))
+
+
+def lab_slope(reflectance: Array) -> Array:
+    """How CIELAB D50/2 degrees moves with each band of one reflectance. (36,) to (3, 36)."""
+    t = reflectance_to_xyz(reflectance) / WHITE_XYZ
+    by_t = np.where(t > _DELTA**3, np.maximum(t, 1e-12) ** (-2 / 3) / 3, 1 / (3 * _DELTA**2))
+    x, y, z = (XYZ_WEIGHTS * (by_t / WHITE_XYZ)).T
+    return np.stack([116 * y, 500 * (x - y), 200 * (y - z)])
 
 
 def srgb_encode(linear: Array) -> Array:

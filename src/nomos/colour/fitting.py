@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.ink import SCATTERING, Opacity
-from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
+from nomos.colour.layering import SURFACE_K1, PaperKind, film_over, surface_term, to_internal, to_measured
 from nomos.colour.spectra import BANDS, Array
 
 # Reading again gives the same reflectance within about this (from memory, for a hand-held instrument).
@@ -17,6 +17,8 @@ _READING_ERROR = 0.004
 # readings say nothing of it. Both chosen by us.
 _SMOOTHNESS, _WORD = 0.35, 2.5
 _LEAST, _MOST = 1e-4, 60.0
+# From so many readings the surface can be told as well.
+_TELL_SURFACE = 3
 # A band whose K or S could as well be half as large again is not known.
 UNCERTAIN = 0.4
 
@@ -51,16 +53,19 @@ class Fit:
         return self.k_error > UNCERTAIN, self.s_error > UNCERTAIN
 
 
-def fit_ink(readings: Sequence[Reading], opacity: Opacity = "transparent") -> Fit:
+def fit_ink(readings: Sequence[Reading], opacity: Opacity = "transparent", kind: PaperKind = "coated") -> Fit:
     """K and S that explain some readings best.
 
     Parameters
     ----------
     readings : at least one; two over different backgrounds, or of different thickness, tell K from S.
     opacity : the word for the ink, that holds S where the readings leave it open.
+    kind : of the cards; drawdown cards are coated.
 
     Notes
     -----
+    Three readings or more say something of the surface too: k1 is then the one
+    with which they fit best, between a quarter and twice that of the kind.
     Least squares on log K and log S, with a prior that both run smoothly along
     the spectrum. Errors are those of the linearised fit at the solution, prior
     included: what only the prior holds shows as a large one.
@@ -69,10 +74,29 @@ def fit_ink(readings: Sequence[Reading], opacity: Opacity = "transparent") -> Fi
     ----------
     Kubelka (1948); Saunderson (1942). Levenberg-Marquardt by SciPy.
     """
+    from scipy.optimize import minimize_scalar
+
+    darkest = np.min([reading.measured for reading in readings], axis=0)
+    lightest = max(readings, key=lambda reading: float(reading.background.mean()))
+    # What lies on black shows how dark it can be, what lies on white which surface it has.
+    k1 = min(surface_term(lightest.measured, kind), 0.95 * float(darkest.min()))
+    if len(readings) >= _TELL_SURFACE:
+        most = min(2 * SURFACE_K1[kind], 0.95 * float(darkest.min()))
+        fitted = minimize_scalar(
+            lambda each: _fit_with(readings, opacity, kind, each)[1],
+            bounds=(min(SURFACE_K1[kind], most) / 4, most), method="bounded", options={"maxiter": 8},
+        )  # fmt: skip
+        k1 = float(fitted.x)
+    return _fit_with(readings, opacity, kind, k1)[0]
+
+
+def _fit_with(readings: Sequence[Reading], opacity: Opacity, kind: PaperKind, k1: float) -> tuple[Fit, float]:
+    """The fit with one surface term, and what is left of the residuals."""
     from scipy.optimize import least_squares
 
-    k1 = surface_term(np.min([reading.measured for reading in readings], axis=0))
-    grounds = [to_internal(r.background, surface_term(r.background)).clip(1e-4, 0.9999) for r in readings]
+    grounds = [
+        to_internal(r.background, surface_term(r.background, kind)).clip(1e-4, 0.9999) for r in readings
+    ]
     word = np.log(max(SCATTERING[opacity], 0.02))
 
     def predicted(z: Array) -> list[Array]:
@@ -111,4 +135,4 @@ def fit_ink(readings: Sequence[Reading], opacity: Opacity = "transparent") -> Fi
         for model, reading in zip(predicted(found.x), readings, strict=True)
     )
     k, s = np.exp(found.x[:BANDS]), np.exp(found.x[BANDS:])
-    return Fit(k, s, k1, de00, error[:BANDS], error[BANDS:])
+    return Fit(k, s, k1, de00, error[:BANDS], error[BANDS:]), float(found.cost)

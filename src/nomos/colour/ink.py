@@ -2,40 +2,70 @@
 
 from collections.abc import Sequence
 from functools import lru_cache
-from typing import Literal, get_args
+from typing import Literal, NamedTuple, get_args
 
 import numpy as np
 
-from nomos.colour.layering import Film, Ground, film_over, surface_term, to_internal
-from nomos.colour.recovery import smooth_reflectance
-from nomos.colour.spectra import Array
+from nomos.colour.cielab import reflectance_to_lab
+from nomos.colour.layering import (
+    Film,
+    Ground,
+    PaperKind,
+    film_over,
+    partly_covered,
+    surface_term,
+    to_internal,
+    to_measured,
+    without_open,
+)
+from nomos.colour.recovery import REACHED, reflectance_below, reflectance_near, smooth_reflectance
+from nomos.colour.spectra import BANDS, Array
 
 Opacity = Literal["transparent", "semi", "opaque"]
 OPACITIES: tuple[Opacity, ...] = get_args(Opacity)
 
 # Scattering of the solid for each word. Over black a film that absorbs nothing
-# would reflect S / (1 + S): 0, 38 and 80 %. Chosen by us, no source; a reading
-# over black replaces the word.
-SCATTERING: dict[Opacity, float] = {"transparent": 0.0, "semi": 0.6, "opaque": 4.0}
+# would reflect S / (1 + S): 0, 29 and 55 %. Chosen by us; docs/method.md says from what.
+SCATTERING: dict[Opacity, float] = {"transparent": 0.0, "semi": 0.4, "opaque": 1.2}
 
-_BRIGHTEST = 0.9999
+_BRIGHTEST, _DARKEST = 0.9999, 1e-5
 _MOST_ABSORBING = 1e4
 _HALVINGS = 70
+# The ceiling depends on the surface term, and that on the reflectance found below the ceiling.
+_SURFACE_ROUNDS = 4
+_ROOM = 0.98
+# A white a little brighter than the paper would need to scatter many times what its word says to reach
+# its colour exactly, and would then hide a black at one pull. What is not seen is not worth that.
+_FORGIVEN = 3.0
 
 
-def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float], strength: float = 1.0) -> Film:
+class Solid(NamedTuple):
+    """An ink's solid: K and S (36,), k1, and whether it can have its colour on that paper."""
+
+    absorption: Array
+    scattering: Array
+    k1: float
+    reached: bool
+
+
+def ink_film(
+    lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Ground, strength: float = 1.0
+) -> Film:
     """The film of an ink whose solid has a known colour on a known paper.
 
     Parameters
     ----------
     lab : (3,) CIELAB D50/2 deg of the solid on the paper.
     opacity : "transparent", "semi" or "opaque".
-    paper : (3,) CIELAB D50/2 deg of the bare paper.
+    paper : (3,) CIELAB D50/2 deg of the bare paper, or the paper itself.
     strength : film thickness, or share of ink in the extender; 1 is the solid, 0 no ink.
 
     Returns
     -------
-    Film; laid on that paper at strength 1 it has the colour `lab`.
+    Film; laid on that paper at strength 1 it has the colour `lab`. An ink that
+    would have to be brighter than the paper in some band has the nearest colour
+    that it can have there (`solid_of` says so): a transparent ink always, one
+    that scatters if that is within 3 of `lab` in CIELAB.
 
     Raises
     ------
@@ -44,24 +74,75 @@ def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float], str
 
     Notes
     -----
-    S is what the opacity word says, or, in a band where the ink is brighter
-    than the paper, the least scattering that can make it so; K then follows
-    from the solid. With S = 0 that is K = ln(Rg / R) / 2 (Kubelka-Munk).
+    The reflectance of the solid is the smoothest that stays below what a film
+    that absorbs nothing would show on the paper. S is what the word says; a
+    half opaque or opaque ink that is much brighter still has, in those bands,
+    the least S that can make it so. K follows from the solid; with S = 0 that is
+    K = ln(Rg / R) / 2 (Kubelka-Munk).
     """
-    absorption, scattering, k1 = _solid(tuple(map(float, lab)), opacity, tuple(map(float, paper)))
-    return Film(absorption, scattering, k1, strength)
+    ground = paper if isinstance(paper, Ground) else Ground.from_lab(paper)
+    solid = solid_of(lab, opacity, ground)
+    return Film(solid.absorption, solid.scattering, solid.k1, strength, ground.cover)
+
+
+def spectral_solid(reflectance: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
+    """K, S and k1 of a solid of which the reflectance on that paper was measured, (36,). See `ink_film`."""
+    measured = np.clip(np.asarray(reflectance, np.float64), _DARKEST, 1.0)
+    internal = np.minimum(ground.internal, _BRIGHTEST)
+    k1 = _term(measured, internal, ground.k1, ground.kind, ground.cover)
+    return _from_measured(measured, k1, opacity, internal, ground.cover, reflectance_to_lab(measured))
+
+
+def solid_of(lab: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
+    """K, S and k1 of a solid on a paper, and whether it can have its colour there. See `ink_film`."""
+    key = ground.internal.tobytes(), ground.k1, ground.kind, ground.cover
+    return _solid(tuple(map(float, lab)), opacity, key)
 
 
 @lru_cache(maxsize=4096)
-def _solid(lab: tuple[float, ...], opacity: Opacity, paper: tuple[float, ...]) -> tuple[Array, Array, float]:
+def _solid(lab: tuple[float, ...], opacity: Opacity, key: tuple[bytes, float, PaperKind, float]) -> Solid:
+    internal, paper_k1, kind, cover = key
+    ground = np.minimum(np.frombuffer(internal), _BRIGHTEST)
+    brightest = film_over(ground, np.zeros(BANDS), np.full(BANDS, SCATTERING[opacity]))
+
+    def needs_more(found: Array) -> bool:
+        """Whether an ink that scatters at all must do so more than its word says."""
+        away = float(np.linalg.norm(reflectance_to_lab(found) - np.array(lab)))
+        return opacity != "transparent" and away > _FORGIVEN
+
     solid = smooth_reflectance(np.array(lab))
-    k1 = surface_term(solid)
-    wanted = np.minimum(to_internal(solid, k1), _BRIGHTEST)
-    ground = np.minimum(Ground.from_lab(paper).internal, _BRIGHTEST)
-    # A white film (K = 0) on the ground reaches `wanted` at this scattering:
-    needed = 1 / (1 - wanted) - 1 / (1 - ground)
-    scattering = np.maximum(SCATTERING[opacity], needed)
-    return absorption_for(wanted, ground, scattering), scattering, k1
+    k1 = _term(solid, ground, paper_k1, kind, cover)
+    for _ in range(_SURFACE_ROUNDS):
+        ceiling = to_measured(partly_covered(ground, brightest, cover), k1)
+        solid, _ = reflectance_below(np.array(lab), ceiling)
+        if needs_more(solid):
+            solid = reflectance_near(np.array(lab), ceiling)
+        before, k1 = k1, _term(solid, ground, paper_k1, kind, cover)
+        if abs(before - k1) < 1e-6:
+            break
+    return _from_measured(solid, k1, opacity, ground, cover, np.array(lab))
+
+
+def _term(measured: Array, ground: Array, paper_k1: float, kind: PaperKind, cover: float) -> float:
+    """The surface term of a solid; on rough paper what stays open shows too, and must have room below it."""
+    room = to_measured(partly_covered(ground, np.zeros(BANDS), cover), 0.0)
+    most = _ROOM * float(np.min((measured - room) / (1 - room)))
+    return max(0.0, min(surface_term(measured, kind), paper_k1, most))
+
+
+def _from_measured(
+    measured: Array, k1: float, opacity: Opacity, ground: Array, cover: float, lab: Array
+) -> Solid:
+    wanted = np.clip(without_open(to_internal(measured, k1), ground, cover), _DARKEST, _BRIGHTEST)
+    scattering = np.full(BANDS, SCATTERING[opacity])
+    if opacity == "transparent":
+        wanted = np.minimum(wanted, ground)
+    else:
+        # A white film (K = 0) on the ground reaches `wanted` at this scattering:
+        scattering = np.maximum(scattering, 1 / (1 - wanted) - 1 / (1 - ground))
+    shown = reflectance_to_lab(to_measured(partly_covered(ground, wanted, cover), k1))
+    reached = bool(np.linalg.norm(shown - lab) <= 2 * REACHED)
+    return Solid(absorption_for(wanted, ground, scattering), scattering, k1, reached)
 
 
 def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:

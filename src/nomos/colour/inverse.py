@@ -5,7 +5,7 @@ from collections.abc import Sequence
 import numpy as np
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
-from nomos.colour.ink import SCATTERING, Opacity, ink_film
+from nomos.colour.ink import SCATTERING, Opacity, ink_film, solid_of
 from nomos.colour.layering import Film, Ground, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import Lab
@@ -17,7 +17,7 @@ _GOOD_DE00 = 0.05
 _SCATTER_SLACK = 0.15
 
 
-def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab) -> tuple[Lab, float]:
+def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | Ground) -> tuple[Lab, float]:
     """The ink whose solid over some films comes nearest to a wanted colour.
 
     Parameters
@@ -25,7 +25,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab) -
     wanted : CIELAB D50/2 deg that the whole stack is to show.
     below : the films already on the paper, first printed first.
     opacity : of the ink that is looked for.
-    paper : CIELAB D50/2 deg of the bare paper.
+    paper : CIELAB D50/2 deg of the bare paper, or the paper itself.
 
     Returns
     -------
@@ -37,13 +37,14 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab) -
     Fixed-point steps in CIELAB: what the stack lacks is added to the ink; the
     best ink met is kept. The steps shrink when an ink is one that cannot be.
     """
-    ground, target = Ground.from_lab(paper), np.array(wanted)
+    ground = paper if isinstance(paper, Ground) else Ground.from_lab(paper)
+    target = np.array(wanted)
 
     def shown(lab: Array) -> Array:
-        film = ink_film((float(lab[0]), float(lab[1]), float(lab[2])), opacity, paper)
-        # An ink brighter than the paper scatters: it would no longer be as transparent as it is said to be.
-        if below and float(film.scattering.max()) > SCATTERING[opacity] + _SCATTER_SLACK:
-            raise ColourError("brighter than the paper")
+        film = ink_film((float(lab[0]), float(lab[1]), float(lab[2])), opacity, ground)
+        bound = SCATTERING[opacity] + _SCATTER_SLACK
+        if below and (not solid_of(lab.tolist(), opacity, ground).reached or film.scattering.max() > bound):
+            raise ColourError("not a colour that an ink of that opacity can have on this paper")
         return reflectance_to_lab(overprints(ground, [*below, film])[-1])
 
     lab, best, left, step = target.copy(), target.copy(), np.inf, _DAMPING
@@ -68,18 +69,11 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab) -
     return (float(best[0]), float(best[1]), float(best[2])), left
 
 
-def nearest_ink(
-    wanted: Lab, below: Sequence[Film], inks: Sequence[tuple[Lab, Opacity, float]], paper: Lab
+def nearest_film(
+    wanted: Lab, below: Sequence[Film], films: Sequence[Film], ground: Ground
 ) -> tuple[int, float]:
-    """Which of some inks (solid, opacity, strength) over some films comes nearest to a wanted colour.
-
-    Returns its place and the ΔE00 that is left.
-    """
-    ground, target = Ground.from_lab(paper), np.array(wanted)
-    labs = [
-        reflectance_to_lab(overprints(ground, [*below, ink_film(lab, opacity, paper, strength)])[-1])
-        for lab, opacity, strength in inks
-    ]
-    left = delta_e00(np.array(labs), target)
+    """Which of some films laid over others comes nearest to a wanted colour: its place, and the ΔE00 left."""
+    labs = [reflectance_to_lab(overprints(ground, [*below, film])[-1]) for film in films]
+    left = delta_e00(np.array(labs), np.array(wanted))
     place = int(left.argmin())
     return place, float(left[place])

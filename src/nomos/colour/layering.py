@@ -7,20 +7,29 @@ name the two sides throughout.
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Literal, NamedTuple, get_args
 
 import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour.recovery import smooth_reflectance
-from nomos.colour.spectra import Array
+from nomos.colour.spectra import XYZ_WEIGHTS, Array
 
-# Saunderson (1942): surface reflection from outside and from inside, for a film
-# of refractive index about 1.5 (Fresnel: ((n - 1) / (n + 1))^2 = 0.04).
-SURFACE_K1 = 0.04
+PaperKind = Literal["coated", "smooth", "absorbent"]
+PAPER_KINDS: tuple[PaperKind, ...] = get_args(PaperKind)
+# Saunderson (1942): the most that a surface gives back before light enters it. A gloss film of refractive
+# index about 1.5 gives 0.04 (Fresnel: ((n - 1) / (n + 1))^2). On paper without a coating ink lies among
+# fibres, and part of the light comes back from them unchanged: with 0.1 the published sets of uncoated
+# paper and newsprint come out a third to a half nearer (docs/method.md, "How near"); between them, chosen
+# by us, paper that is calendered or sized hard.
+SURFACE_K1: dict[PaperKind, float] = {"coated": 0.04, "smooth": 0.07, "absorbent": 0.1}
+# Printmakers' papers are not coated.
+USUAL_KIND: PaperKind = "absorbent"
 SURFACE_K2 = 0.6
-# A black darker than 4 % shows that its gloss leaves the measurement: its own
-# surface term is this share of its darkest band, so that it can exist at all.
-_DARK_SURFACE_SHARE = 0.95
+# An ink darker than that has a smaller surface term, or it could not exist: this share of its darkest
+# band, and of its whole reflectance. The second decides for blacks: were nearly all that a black gives
+# back its surface, a colour printed over it would not be seen, and published black pairs show it.
+_DARKEST_SHARE, _LIGHT_SHARE = 0.95, 0.5
 
 
 def to_internal(measured: Array, k1: float | Array) -> Array:
@@ -72,7 +81,7 @@ def film_over(ground: Array, absorption: Array, scattering: Array, thickness: fl
 YULE_NIELSEN_N = 2.0
 
 
-def partly_covered(open_: Array, covered: Array, cover: float, n: float = YULE_NIELSEN_N) -> Array:
+def partly_covered(open_: Array, covered: Array, cover: float | Array, n: float = YULE_NIELSEN_N) -> Array:
     """Reflectance of a surface of which a share is covered by a film.
 
     Parameters
@@ -88,26 +97,77 @@ def partly_covered(open_: Array, covered: Array, cover: float, n: float = YULE_N
     return ((1 - cover) * open_ ** (1 / n) + cover * covered ** (1 / n)) ** n
 
 
+def without_open(reflectance: Array, open_: Array, cover: float, n: float = YULE_NIELSEN_N) -> Array:
+    """What the covered places reflect, from the whole surface: `partly_covered` inverted, at least 0."""
+    if cover >= 1:
+        return reflectance
+    root = (reflectance ** (1 / n) - (1 - cover) * open_ ** (1 / n)) / cover
+    return np.asarray(np.maximum(root, 0) ** n)
+
+
 @dataclass(frozen=True, eq=False)
 class Ground:
-    """Bare paper: internal reflectance (36,) and its surface term k1."""
+    """Bare paper.
+
+    internal : (36,) reflectance below its surface.
+    k1 : its surface term.
+    kind : what paper it is, which bounds the surface term of the inks on it.
+    cover : share of it that a solid covers; rough paper stays open in places.
+    """
 
     internal: Array
     k1: float
+    kind: PaperKind = USUAL_KIND
+    cover: float = 1.0
 
     @classmethod
-    def from_lab(cls, lab: Sequence[float]) -> "Ground":
+    def from_lab(cls, lab: Sequence[float], kind: PaperKind = USUAL_KIND, cover: float = 1.0) -> "Ground":
         """Paper of the given CIELAB colour. Raises ColourError where no paper can have it."""
         reflectance = smooth_reflectance(np.asarray(lab, dtype=np.float64))
-        k1 = surface_term(reflectance)
-        return cls(to_internal(reflectance, k1), k1)
+        k1 = surface_term(reflectance, kind)
+        return cls(to_internal(reflectance, k1), k1, kind, cover)
 
     @classmethod
-    def from_reflectance(cls, reflectance: Sequence[float]) -> "Ground":
+    def from_reflectance(
+        cls, reflectance: Sequence[float], kind: PaperKind = USUAL_KIND, cover: float = 1.0
+    ) -> "Ground":
         """Paper of a measured reflectance, 36 values above 0."""
         measured = np.asarray(reflectance, np.float64)
-        k1 = surface_term(measured)
-        return cls(to_internal(measured, k1).clip(1e-4, 0.9999), k1)
+        k1 = surface_term(measured, kind)
+        return cls(to_internal(measured, k1).clip(1e-4, 0.9999), k1, kind, cover)
+
+
+class Stock(NamedTuple):
+    """A paper by what is known of it, to be compared and remembered; `ground` is what it does to light."""
+
+    lab: tuple[float, float, float]
+    reflectance: tuple[float, ...] | None = None
+    kind: PaperKind = USUAL_KIND
+    cover: float = 1.0
+
+    @property
+    def ground(self) -> Ground:
+        """The paper as a ground for films. Raises ColourError where no paper can be so."""
+        if self.reflectance is not None:
+            return Ground.from_reflectance(self.reflectance, self.kind, self.cover)
+        return Ground.from_lab(self.lab, self.kind, self.cover)
+
+
+class KnownFilm(NamedTuple):
+    """A solid film that is known, to be compared and remembered: K, S by band, and k1."""
+
+    absorption: tuple[float, ...]
+    scattering: tuple[float, ...]
+    k1: float
+
+    @classmethod
+    def of(cls, film: "Film") -> "KnownFilm":
+        """What is known of a film, at the thickness of a solid."""
+        return cls(tuple(film.absorption.tolist()), tuple(film.scattering.tolist()), film.k1)
+
+    def film(self, thickness: float = 1.0, cover: float = 1.0) -> "Film":
+        """The film laid so thick, on paper of which it covers so much."""
+        return Film(np.array(self.absorption), np.array(self.scattering), self.k1, thickness, cover)
 
 
 @dataclass(frozen=True, eq=False)
@@ -125,9 +185,48 @@ class Film:
     cover: float = 1.0
 
 
-def surface_term(measured: Array) -> float:
-    """The surface term k1 of a solid: 0.04, or less where the solid is darker than that."""
-    return min(SURFACE_K1, _DARK_SURFACE_SHARE * float(np.min(measured)))
+def as_solid(film: Film) -> Film:
+    """The same film as a solid: its thickness counted into K and S."""
+    return Film(film.absorption * film.thickness, film.scattering * film.thickness, film.k1, 1.0, film.cover)
+
+
+def surface_term(measured: Array, kind: PaperKind = USUAL_KIND) -> float:
+    """The surface term k1 of a solid or a paper: that of the kind of paper, or less where it is darker."""
+    darkest, light = float(np.min(measured)), float(measured @ XYZ_WEIGHTS[:, 1])
+    return min(SURFACE_K1[kind], _DARKEST_SHARE * darkest, _LIGHT_SHARE * light)
+
+
+class Surface(NamedTuple):
+    """The surface term of a stack of films, as it grows; arrays of any one shape.
+
+    A film lowers the term of what it lies on towards its own, by its share of a
+    solid, and two thin films together as far as one thick. Of several inks the
+    darkest decides, wherever it lies: so transparent inks look the same in any
+    order, and none makes a black lighter. What scatters hides the surfaces below
+    it as it hides the rest, and shows its own.
+    """
+
+    base: Array
+    lowered: Array
+    most: Array
+
+    @classmethod
+    def bare(cls, k1: float | Array, shape: tuple[int, ...]) -> "Surface":
+        """Of bare paper, or of whatever has the surface term k1."""
+        return cls(np.full(shape, k1, np.float64), np.zeros(shape), np.zeros(shape))
+
+    def under(self, k1: float | Array, thickness: Array, scattering: float | Array) -> "Surface":
+        """With a film on top: its own term, its thickness in solids, and its mean S."""
+        share = np.minimum(1.0, thickness)
+        clear = 1 - share * (1 - 1 / (1 + scattering * thickness))
+        base = self.base + (1 - clear) * (k1 - self.base)
+        deep = np.maximum(base - k1, 0)
+        return Surface(base, clear * self.lowered + share * deep, np.maximum(clear * self.most, deep))
+
+    @property
+    def k1(self) -> Array:
+        """The term that is seen."""
+        return np.asarray(self.base - np.minimum(self.lowered, self.most))
 
 
 def all_combinations(count: int) -> NDArray[np.bool_]:
@@ -142,6 +241,16 @@ class OnWet:
 
     wet: tuple[int, ...]
     share: float
+
+
+def laid_on(ground: Ground, films: Sequence[Film]) -> tuple[Array, Surface]:
+    """What films in print order leave for the next: internal reflectance (36,), and the surface seen."""
+    internal, surface = ground.internal, Surface.bare(ground.k1, ())
+    for film in films:
+        laid = film_over(internal, film.absorption, film.scattering, film.thickness)
+        internal = partly_covered(internal, laid, film.cover) if film.cover < 1 else laid
+        surface = surface.under(film.k1, np.asarray(film.thickness), float(film.scattering.mean()))
+    return internal, surface
 
 
 def overprints(
@@ -166,20 +275,21 @@ def overprints(
 
     Notes
     -----
-    The surface seen belongs to the top film of each combination; a thin film
-    takes on its share of it.
+    The surface that is seen is that of `Surface`.
     """
     if rows is None:
         rows = all_combinations(len(films))
     internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
-    k1 = np.full((len(rows), 1), ground.k1)
+    seen = Surface.bare(ground.k1, (len(rows),))
     wets: Sequence[OnWet | None] = on_wet if on_wet is not None else [None] * len(films)
     for film, printed, wet in zip(films, rows.T, wets, strict=True):
         below = internal[printed]
-        thickness: Array = np.full((len(below), 1), film.thickness)
+        thickness = np.full(len(below), film.thickness)
         if wet is not None:
             thickness[rows[printed][:, list(wet.wet)].any(axis=1)] *= wet.share
-        laid = film_over(below, film.absorption, film.scattering, thickness)
+        laid = film_over(below, film.absorption, film.scattering, thickness[:, None])
         internal[printed] = laid if film.cover >= 1 else partly_covered(below, laid, film.cover)
-        k1[printed] += np.minimum(1.0, thickness) * film.cover * (film.k1 - k1[printed])
-    return to_measured(internal, k1)
+        covered = Surface(*(part[printed] for part in seen))
+        for part, new in zip(seen, covered.under(film.k1, thickness, film.scattering.mean()), strict=True):
+            part[printed] = new
+    return to_measured(internal, seen.k1[:, None])

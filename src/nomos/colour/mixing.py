@@ -7,7 +7,7 @@ from itertools import combinations, product
 import numpy as np
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
-from nomos.colour.layering import SURFACE_K1, Film, film_over, to_measured
+from nomos.colour.layering import SURFACE_K1, USUAL_KIND, Film, Surface, film_over, to_measured
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import BANDS, Array
 from nomos.progress import NULL_PROGRESS, Progress
@@ -29,7 +29,7 @@ class Pigment:
     name: str
     absorption: Array
     scattering: Array
-    k1: float = SURFACE_K1
+    k1: float = SURFACE_K1[USUAL_KIND]
     cost: float = 0.0
 
 
@@ -61,12 +61,16 @@ WHITE_NAME = "White"
 TRACE_DE00 = 0.05
 
 
+_BARE = Surface.bare(SURFACE_K1[USUAL_KIND], ())
+
+
 @dataclass(frozen=True, eq=False)
 class Underlay:
-    """What a mixture lies on: internal reflectance (36,), and the thickness of the film in solids."""
+    """What a mixture lies on: internal reflectance (36,), its surface, and the film's thickness in solids."""
 
     internal: Array
     thickness: float = 1.0
+    surface: Surface = _BARE
 
 
 def mixed(pigments: Sequence[Pigment], shares: Sequence[float] | Array, thickness: float = 1.0) -> Film:
@@ -87,7 +91,8 @@ def mixture_labs(pigments: Sequence[Pigment], shares: Array, ground: Underlay) -
     k = shares @ np.array([each.absorption for each in pigments])
     s = shares @ np.array([each.scattering for each in pigments])
     k1 = shares @ np.array([each.k1 for each in pigments])
-    return reflectance_to_lab(to_measured(film_over(ground.internal, k, s, ground.thickness), k1[:, None]))
+    seen = ground.surface.under(k1, np.full(len(k1), ground.thickness), s.mean(axis=1)).k1
+    return reflectance_to_lab(to_measured(film_over(ground.internal, k, s, ground.thickness), seen[:, None]))
 
 
 def find_recipes(

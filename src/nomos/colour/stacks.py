@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour.cielab import reflectance_to_lab
-from nomos.colour.layering import Film, Ground, to_measured
+from nomos.colour.layering import Film, Ground, Surface, partly_covered, to_measured
 from nomos.colour.spectra import BANDS, Array
 
 
@@ -16,14 +16,17 @@ class FilmTable:
     """Films ready to be laid: each is R' = (u S + p R) / (q - u S R), all (films, 36).
 
     The finite film of Kubelka & Munk is a fraction linear in the ground's
-    reflectance; u, S, p, q depend on the film alone (see `film_over`).
+    reflectance; u, S, p, q depend on the film alone (see `film_over`). k1,
+    thickness, mean S : (films,); cover : of the paper they all lie on.
     """
 
     us: Array
     p: Array
     q: Array
     k1: Array
-    share: Array
+    thickness: Array
+    scattering: Array
+    cover: float
 
     @classmethod
     def of(cls, films: Sequence[Film]) -> "FilmTable":
@@ -33,8 +36,9 @@ class FilmTable:
         x = np.array([film.thickness for film in films])[:, None]
         g = np.sqrt(k * (k + 2 * s))
         u = np.where(g * x > 1e-6, np.tanh(g * x) / np.where(g > 0, g, 1), x)
-        thickness = np.minimum(1.0, x[:, 0])
-        return cls(u * s, 1 - u * (k + s), 1 + u * (k + s), np.array([film.k1 for film in films]), thickness)
+        k1 = np.array([film.k1 for film in films])
+        cover = min((film.cover for film in films), default=1.0)
+        return cls(u * s, 1 - u * (k + s), 1 + u * (k + s), k1, x[:, 0], s.mean(axis=1), cover)
 
 
 def stack_labs(ground: Ground, table: FilmTable, sequences: NDArray[np.intp]) -> Array:
@@ -57,8 +61,8 @@ def stack_labs(ground: Ground, table: FilmTable, sequences: NDArray[np.intp]) ->
     """
     count, layers = sequences.shape
     internal = np.empty((count, 1 << layers, BANDS))
-    k1 = np.empty((count, 1 << layers))
-    internal[:, 0], k1[:, 0] = ground.internal, ground.k1
+    internal[:, 0] = ground.internal
+    seen = Surface.bare(ground.k1, (count, 1))
     for layer in range(layers):
         have = 1 << layer
         film = sequences[:, layer]
@@ -68,6 +72,11 @@ def stack_labs(ground: Ground, table: FilmTable, sequences: NDArray[np.intp]) ->
         np.multiply(below, table.p[film][:, None], out=laid)
         laid += us
         laid /= table.q[film][:, None] - us * below
-        share = table.share[film][:, None]
-        k1[:, have : 2 * have] = k1[:, :have] + share * (table.k1[film][:, None] - k1[:, :have])
-    return reflectance_to_lab(to_measured(internal, k1[..., None]))
+        if table.cover < 1:
+            laid[:] = partly_covered(below, laid, table.cover)
+        k1, thickness, scattering = (
+            each[film][:, None] for each in (table.k1, table.thickness, table.scattering)
+        )
+        covered = seen.under(k1, thickness, scattering)
+        seen = Surface(*(np.hstack(pair) for pair in zip(seen, covered, strict=True)))
+    return reflectance_to_lab(to_measured(internal, seen.k1[..., None]))

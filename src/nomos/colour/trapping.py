@@ -5,7 +5,7 @@ from typing import Literal, get_args
 
 import numpy as np
 
-from nomos.colour.layering import Film, Ground, overprints
+from nomos.colour.layering import Film, Ground, PaperKind, overprints
 from nomos.colour.spectra import Array
 
 Inking = Literal["light", "normal", "heavy"]
@@ -25,6 +25,25 @@ WET_SURFACE = 0.3
 WET_STRENGTH: dict[Vehicle, float] = {
     "oil": 1.05, "water-washable oil": 1.05, "water-based": 1.25, "water-based with paste": 1.4,
 }  # fmt: skip
+
+# Share of a film that sinks into bare paper, where its K and S were read on a card that does not drink; a
+# colour read on the paper itself holds the loss already. From memory, no source: a reading replaces it.
+PENETRATION: dict[Vehicle, dict[PaperKind, float]] = {
+    "oil": {"coated": 0.0, "smooth": 0.03, "absorbent": 0.08},
+    "water-washable oil": {"coated": 0.0, "smooth": 0.03, "absorbent": 0.08},
+    "water-based": {"coated": 0.02, "smooth": 0.08, "absorbent": 0.18},
+    "water-based with paste": {"coated": 0.02, "smooth": 0.06, "absorbent": 0.14},
+}
+# Damp fibres are full already: less of oil sinks in, and more of what water carries (from memory).
+DAMP: dict[Vehicle, float] = {
+    "oil": 0.5, "water-washable oil": 0.8, "water-based": 1.3, "water-based with paste": 1.3,
+}  # fmt: skip
+
+
+def sunk(vehicle: Vehicle, kind: PaperKind, *, damp: bool = False) -> float:
+    """The share of a film that sinks into bare paper, 0 to 1."""
+    return PENETRATION[vehicle][kind] * (DAMP[vehicle] if damp else 1.0)
+
 
 # Tack on a plain scale: 0 loose, 10 tight.
 LOOSEST, TIGHTEST, MIDDLE_TACK = 0.0, 10.0, 5.0

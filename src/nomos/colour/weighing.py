@@ -104,7 +104,7 @@ def correct(
     """
     film = mixed(pigments_of(recipe, shelf), recipe.shares)
     measured = smooth_reflectance(np.array(came_out))
-    k1 = min(film.k1, surface_term(measured))
+    k1 = min(film.k1, surface_term(measured), float(ground.surface.base))
     internal = np.minimum(to_internal(measured, k1), 0.9999)
     # K of the batch at its own film, for one unit of it.
     scattering = film.scattering * ground.thickness

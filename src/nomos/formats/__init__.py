@@ -7,7 +7,7 @@ from nomos.formats.packet import findings_as_json, plan_of, write_packet
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, templates_pdf
 from nomos.formats.pictures import png
 from nomos.formats.readings import InkReadings, read_readings
-from nomos.formats.shelf import ShelfInk, read_inks, read_shelf, write_shelf
+from nomos.formats.shelf import read_inks, write_shelf
 from nomos.formats.svg import template_svg
 from nomos.formats.template import Face, Template, templates
 
@@ -19,7 +19,6 @@ __all__ = [
     "InkReadings",
     "Kind",
     "MaskLayer",
-    "ShelfInk",
     "Template",
     "findings_as_json",
     "mask_layers",
@@ -30,7 +29,6 @@ __all__ = [
     "read_masks",
     "read_openraster",
     "read_readings",
-    "read_shelf",
     "template_svg",
     "templates",
     "templates_pdf",

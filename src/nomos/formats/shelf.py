@@ -4,7 +4,6 @@ import csv
 import io
 import json
 from collections.abc import Sequence
-from dataclasses import dataclass
 from pathlib import Path
 from typing import Any, get_args
 
@@ -12,34 +11,19 @@ import msgspec
 import numpy as np
 
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
-from nomos.colour.layering import SURFACE_K1
+from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
 from nomos.formats.files import read_text, writing_into
 from nomos.order import DRYING_H
-from nomos.project.model import Ink, Optics
-from nomos.separation.solver import WEAKEST, CandidateInk
+from nomos.project.model import Ink, Known, Optics
+from nomos.project.separating import ShelfInk
+from nomos.separation.solver import WEAKEST
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")
 _VEHICLES: tuple[Vehicle, ...] = get_args(Vehicle)
 _REQUIRED = ("name", "L", "a", "b")
-
-
-@dataclass(frozen=True)
-class ShelfInk:
-    """An ink of a shelf, and the strengths it may be thinned to."""
-
-    ink: Ink
-    strengths: tuple[float, ...]
-
-
-def read_shelf(path: Path) -> tuple[CandidateInk, ...]:
-    """The inks of a shelf file as candidates for plans. Raises BadInput."""
-    return tuple(
-        CandidateInk(each.ink.name, each.ink.lab, each.ink.opacity, each.strengths)
-        for each in read_inks(path)
-    )
 
 
 def write_shelf(path: Path, inks: Sequence[Ink]) -> None:
@@ -117,8 +101,9 @@ def _ink(row: dict[str, Any], where: str) -> ShelfInk:
     vehicle = str(row.get("vehicle") or "oil").strip().lower()
     if vehicle not in _VEHICLES:
         raise BadInput(f"{where}: the vehicle must be one of {', '.join(_VEHICLES)}.")
+    reflectance = _reflectance(row, where)
     ink = Ink(
-        name, name, _lab(row, where), word, _optics(row, where),
+        name, name, _lab(row, reflectance, where), word, _optics(row, where), reflectance,
         pigment=str(row.get("pigment") or "").strip(),
         vehicle=_VEHICLES[_VEHICLES.index(vehicle)],
         tack=_figure(row, "tack", MIDDLE_TACK, (LOOSEST, TIGHTEST), where),
@@ -148,23 +133,32 @@ def _optics(row: dict[str, Any], where: str) -> Optics | None:
         return None
     try:
         k, s = (tuple(float(v) for v in row[key]) for key in ("absorption", "scattering"))
-        k1 = float(row.get("k1", SURFACE_K1))
+        k1 = float(row.get("k1", SURFACE_K1[USUAL_KIND]))
     except (KeyError, TypeError, ValueError):
         k, s, k1 = (), (), 0.0
     if not (len(k) == len(s) == BANDS and min(*k, *s, k1) >= 0 and max(*k, *s) < 1e5 and k1 < 1):
         raise BadInput(f"{where}: absorption and scattering must be {BANDS} values of at least 0 each.")
-    return Optics(k, s, k1)
+    known = row.get("known", "readings")
+    if known not in get_args(Known):
+        raise BadInput(f"{where}: known must be one of {', '.join(get_args(Known))}.")
+    return Optics(k, s, k1, sealed=row.get("sealed") is True, known=known)
 
 
-def _lab(row: dict[str, Any], where: str) -> Lab:
-    if row.get("reflectance") is not None:
-        try:
-            reflectance = np.array(row["reflectance"], np.float64)
-        except (TypeError, ValueError):
-            reflectance = np.zeros(0)
-        if reflectance.shape != (BANDS,) or not ((reflectance >= 0) & (reflectance <= 1)).all():
-            raise BadInput(f"{where}: reflectance must be {BANDS} values from 0 to 1, 380 to 730 nm by 10.")
-        lab = reflectance_to_lab(reflectance)
+def _reflectance(row: dict[str, Any], where: str) -> tuple[float, ...] | None:
+    if row.get("reflectance") is None:
+        return None
+    try:
+        reflectance = np.array(row["reflectance"], np.float64)
+    except (TypeError, ValueError):
+        reflectance = np.zeros(0)
+    if reflectance.shape != (BANDS,) or not ((reflectance >= 0) & (reflectance <= 1)).all():
+        raise BadInput(f"{where}: reflectance must be {BANDS} values from 0 to 1, 380 to 730 nm by 10.")
+    return tuple(map(float, reflectance))
+
+
+def _lab(row: dict[str, Any], reflectance: tuple[float, ...] | None, where: str) -> Lab:
+    if reflectance is not None:
+        lab = reflectance_to_lab(np.array(reflectance))
         return float(lab[0]), float(lab[1]), float(lab[2])
     try:
         lightness, a, b = (float(str(row[key]).replace("−", "-")) for key in ("L", "a", "b"))

@@ -8,8 +8,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
+from nomos.colour.ink import solid_of, spectral_solid
+from nomos.colour.layering import Stock
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import COVER, FILM, WET_STRENGTH, WET_SURFACE, trapping_of
+from nomos.colour.trapping import COVER, FILM, WET_STRENGTH, WET_SURFACE, sunk, trapping_of
 from nomos.project.model import Impression, Ink, Project
 from nomos.separation.zones import step_strength
 
@@ -41,17 +43,36 @@ def zone_colours(project: Project, impression: Impression, zone: int) -> tuple[i
 
 def ground_of(project: Project) -> Ground:
     """The bare paper."""
+    return stock_of(project).ground
+
+
+def stock_of(project: Project) -> Stock:
+    """The bare paper, by what is known of it."""
     paper = project.paper
-    return Ground.from_reflectance(paper.reflectance) if paper.reflectance else Ground.from_lab(paper.lab)
+    return Stock(paper.lab, paper.reflectance, paper.kind, COVER[paper.surface])
 
 
 def solid_film(project: Project, ink: Ink, thickness: float = 1.0) -> Film:
     """The film of an ink on the project's paper, by its optics if they are known."""
-    cover = COVER[project.paper.surface]
-    if ink.optics is None:
-        return replace(ink_film(ink.lab, ink.opacity, project.paper.lab, thickness), cover=cover)
-    optics = ink.optics
-    return Film(np.array(optics.absorption), np.array(optics.scattering), optics.k1, thickness, cover)
+    return film_on(ink, ground_of(project), thickness)
+
+
+def film_on(ink: Ink, ground: Ground, thickness: float = 1.0) -> Film:
+    """The film of an ink on a paper, by all that is known of it: its K and S, its spectrum, or its colour."""
+    if ink.optics is not None:
+        optics = ink.optics
+        held = 1 - sunk(ink.vehicle, ground.kind) if optics.sealed else 1.0
+        k, s = np.array(optics.absorption), np.array(optics.scattering)
+        return Film(k, s, min(optics.k1, ground.k1), thickness * held, ground.cover)
+    if ink.reflectance is not None:
+        solid = spectral_solid(ink.reflectance, ink.opacity, ground)
+        return Film(solid.absorption, solid.scattering, solid.k1, thickness, ground.cover)
+    return ink_film(ink.lab, ink.opacity, ground, thickness)
+
+
+def can_be_on(ink: Ink, ground: Ground) -> bool:
+    """Whether an ink known by its colour and a word can have that colour, as it is, on this paper."""
+    return ink.optics is not None or solid_of(ink.lab, ink.opacity, ground).reached
 
 
 def film_of(project: Project, key: FilmKey) -> Film:

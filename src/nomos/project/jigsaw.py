@@ -8,6 +8,7 @@ from msgspec.structs import replace
 from nomos.colour import Lab
 from nomos.design import Labels, fill_nearest
 from nomos.project.fields import MOST_COLOURS, with_labels
+from nomos.project.films import ground_of
 from nomos.project.model import (
     KERF_MM,
     Block,
@@ -58,7 +59,7 @@ def with_jigsaw(
     ]
     strengths = [1.0] * len(inks)
     if shelf:
-        chosen = [shelf_ink(ink, (), shelf, project.paper.lab) for ink in inks]
+        chosen = [shelf_ink(ink, (), shelf, ground_of(project)) for ink in inks]
         inks, strengths = [ink for ink, _ in chosen], [strength for _, strength in chosen]
     zones = [
         Zone(ink.id, strength, (n,) if place else ())

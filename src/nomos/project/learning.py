@@ -26,6 +26,7 @@ _FACTORS = (0.4, 2.5)
 _WORTH = 0.12
 _MOST_CAUSES = 3
 # A proof this near needs no explanation.
+_AS_WELL_DE00 = 0.1
 _GOOD_DE00 = 0.3
 
 
@@ -200,7 +201,8 @@ def _best_cause(project: Project, seen: _Seen) -> Cause | None:
         bounds = _FACTORS if cause.ink else (0.05, 1.0)
         found = minimize_scalar(off, bounds=bounds, method="bounded", options={"xatol": 0.01})
         made.append(dataclasses.replace(cause, factor=float(found.x), after=float(found.fun)))
-    return min(made, key=lambda cause: cause.after, default=None)
+    # An ink that lies on wet ink alone is as well called weak; that it took badly there is the likelier.
+    return min(made, key=lambda cause: cause.after - _AS_WELL_DE00 * (cause.pull is not None), default=None)
 
 
 def _candidates(project: Project) -> list[Cause]:
@@ -244,7 +246,7 @@ def _scaled(project: Project, ink_id: str, factor: float) -> Ink:
     ink = project.ink(ink_id)
     film = solid_film(project, ink)
     k, s = (tuple(float(v) for v in each * factor) for each in (film.absorption, film.scattering))
-    optics = Optics(k, s, film.k1)
+    optics = Optics(k, s, film.k1, known="proof")
     changed = replace(ink, optics=optics)
     solid = dataclasses.replace(solid_film(project, changed), cover=1.0)
     lab = reflectance_to_lab(overprints(ground_of(project), [solid])[-1])

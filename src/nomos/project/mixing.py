@@ -3,15 +3,13 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-import numpy as np
-
-from nomos.colour import Ground, Lab, ink_film
-from nomos.colour.layering import Film, film_over
+from nomos.colour import Ground, Lab
+from nomos.colour.layering import Film, as_solid, laid_on
 from nomos.colour.mixing import EXTENDER, WHITE_NAME, Pigment, Recipe, Underlay, find_recipes
 from nomos.colour.trapping import FILM, Inking
 from nomos.colour.weighing import Correction
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.films import ground_of, printing_sets, solid_film, zone_keys
+from nomos.project.films import film_on, ground_of, printing_sets, solid_film, zone_keys
 from nomos.project.model import Ink, Project
 
 
@@ -28,17 +26,13 @@ class Tubs:
         return (*self.inks, EXTENDER, *([self.white] if self.white else []))
 
 
-def tubs_of(inks: Sequence[Ink], paper: Lab) -> Tubs:
+def tubs_of(inks: Sequence[Ink], paper: Ground) -> Tubs:
     """The tubs of a shelf; an opaque ink called white, or of pigment PW, is the white."""
     made, white = [], None
     for ink in inks:
         cost = 100 * ink.cost / ink.tub_g if ink.tub_g else 0.0
-        if ink.optics is not None:
-            k, s = np.array(ink.optics.absorption), np.array(ink.optics.scattering)
-            tub = Pigment(ink.name, k, s, ink.optics.k1, cost)
-        else:
-            film = ink_film(ink.lab, ink.opacity, paper)
-            tub = Pigment(ink.name, film.absorption, film.scattering, film.k1, cost)
+        film = as_solid(film_on(ink, paper))
+        tub = Pigment(ink.name, film.absorption, film.scattering, film.k1, cost)
         is_white = ink.pigment.upper().startswith("PW") or ink.name.lower().endswith("white")
         if is_white and ink.opacity == "opaque" and white is None:
             white = Pigment(WHITE_NAME, tub.absorption, tub.scattering, tub.k1, cost)
@@ -49,10 +43,8 @@ def tubs_of(inks: Sequence[Ink], paper: Lab) -> Tubs:
 
 def underlay(ground: Ground, below: Sequence[Film] = (), inking: Inking = "normal") -> Underlay:
     """What a mixture lies on: paper with films printed before, and how thickly it is inked."""
-    internal = ground.internal
-    for film in below:
-        internal = film_over(internal, film.absorption, film.scattering, film.thickness)
-    return Underlay(internal, FILM[inking])
+    internal, surface = laid_on(ground, below)
+    return Underlay(internal, FILM[inking], surface)
 
 
 def underlay_of(project: Project, pull: str, zone: int = 0) -> Underlay:

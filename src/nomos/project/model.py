@@ -13,6 +13,7 @@ import numpy as np
 from msgspec import Meta, Struct
 
 from nomos.colour import ColourError, Lab, Opacity, smooth_reflectance
+from nomos.colour.layering import USUAL_KIND, PaperKind
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Inking, Surface, Vehicle
 from nomos.design import Correction, Cut, ReadAs
@@ -55,11 +56,14 @@ Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
 
+Known = Literal["readings", "one reading", "chart", "proof", "recipe"]
+
 
 class Paper(Struct, frozen=True, forbid_unknown_fields=True):
     """The sheet: its colour (CIELAB D50/2 deg) and size, and how it takes ink and damp.
 
     reflectance : measured, 380 to 730 nm by 10; its colour is then `lab`.
+    kind : coated, smooth or absorbent, which decides how much light its surface gives back.
     grain : along the sheet's height or its width.
     growth : of a damp sheet, along and across the grain, per cent; from memory: measure it.
     """
@@ -70,6 +74,7 @@ class Paper(Struct, frozen=True, forbid_unknown_fields=True):
     height_mm: float
     reflectance: Bands | None = None
     surface: Surface = "smooth"
+    kind: PaperKind = USUAL_KIND
     weight_gsm: float | None = None
     thickness_mm: float | None = None
     grain: Literal["height", "width"] = "height"
@@ -113,16 +118,23 @@ class Flat(Struct, frozen=True, forbid_unknown_fields=True):
 
 
 class Optics(Struct, frozen=True, forbid_unknown_fields=True):
-    """What readings have taught of an ink: K and S of its solid film by band, and its surface term."""
+    """What readings have taught of an ink: K and S of its solid film by band, and its surface term.
+
+    sealed : read on a card that does not drink; on bare paper some of the film then sinks in.
+    known : from what: readings over white and black, one reading, a chart of overlaps, a proof, a recipe.
+    """
 
     absorption: Bands
     scattering: Bands
     k1: float
+    sealed: bool = False
+    known: Known = "readings"
 
 
 class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     """An ink by the colour of its solid on the paper (CIELAB D50/2 deg) and its opacity, or by its optics.
 
+    reflectance : of its solid on the paper, measured, 380 to 730 nm by 10; its colour is then `lab`.
     pigment : its generic Colour Index name, if known.
     tack : 0 loose to 10 tight.
     drying_h : until it can be overprinted, at 20 degrees.
@@ -135,6 +147,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     lab: Lab
     opacity: Opacity = "transparent"
     optics: Optics | None = None
+    reflectance: Bands | None = None
     pigment: str = ""
     vehicle: Vehicle = "oil"
     tack: float = MIDDLE_TACK

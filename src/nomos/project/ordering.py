@@ -8,8 +8,8 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
-from nomos.colour import delta_e00, reflectance_to_lab
-from nomos.colour.layering import Film, film_over, to_measured
+from nomos.colour import Ground, delta_e00, reflectance_to_lab
+from nomos.colour.layering import Film, Surface, film_over, partly_covered, to_measured
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import FILM
 from nomos.order import reasons
@@ -216,7 +216,7 @@ def _problem(
     def cost(some: Order, orders: Sequence[Order]) -> Array:
         costs = np.zeros(len(orders))
         for row in sets[some]:
-            labs = _labs_in_orders(ground.internal, ground.k1, films, members[row], orders)
+            labs = _labs_in_orders(ground, films, members[row], orders)
             for colour in np.flatnonzero(laid.meetings[:, row]):
                 share = laid.meetings[colour, row] / total
                 costs += share * delta_e00(labs, wanted[colour])
@@ -226,7 +226,7 @@ def _problem(
 
 
 def _labs_in_orders(
-    internal: Array, k1: float, films: Sequence[Film], members: Sequence[tuple[tuple[int, int], int]],
+    ground: Ground, films: Sequence[Film], members: Sequence[tuple[tuple[int, int], int]],
     orders: Sequence[Order],
 ) -> Array:  # fmt: skip
     """CIELAB of one combination of films for each order of its units. (orders, 3)."""
@@ -234,15 +234,17 @@ def _labs_in_orders(
     for (unit, _), column in members:
         of_unit.setdefault(unit, []).append(column)
     stacks = [[column for unit in order for column in of_unit[unit]] for order in orders]
-    below = np.repeat(internal[None], len(orders), axis=0)
-    surface = np.full(len(orders), k1)
+    below = np.repeat(ground.internal[None], len(orders), axis=0)
+    seen = Surface.bare(ground.k1, (len(orders),))
     for layer in range(len(stacks[0]) if stacks else 0):
         here = [films[stack[layer]] for stack in stacks]
         k, s = np.array([f.absorption for f in here]), np.array([f.scattering for f in here])
         x = np.array([f.thickness for f in here])
-        below = film_over(below, k, s, x[:, None])
-        surface = surface + np.minimum(1, x) * (np.array([f.k1 for f in here]) - surface)
-    return reflectance_to_lab(to_measured(below, surface[:, None]))
+        laid = film_over(below, k, s, x[:, None])
+        cover = np.array([[f.cover] for f in here])
+        below = partly_covered(below, laid, cover) if cover.min() < 1 else laid
+        seen = seen.under(np.array([f.k1 for f in here]), x, s.mean(axis=1))
+    return reflectance_to_lab(to_measured(below, seen.k1[:, None]))
 
 
 def _steps(project: Project, units: Sequence[tuple[str, ...]]) -> NDArray[np.float64]:

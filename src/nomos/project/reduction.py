@@ -10,10 +10,10 @@ from itertools import pairwise
 
 from msgspec.structs import replace
 
-from nomos.colour import OPACITIES, Film, Lab, Opacity, ink_film
-from nomos.colour.inverse import ink_over, nearest_ink
+from nomos.colour import OPACITIES, Film, Ground, Lab, Opacity
+from nomos.colour.inverse import ink_over, nearest_film
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project.films import zone_colours
+from nomos.project.films import film_on, ground_of, zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.separation.solver import CandidateInk
 
@@ -90,6 +90,7 @@ def with_reduction(
     order = [number for step in steps for number in step]
     if sorted(order) != printed:
         raise ProjectError("order", "A reduction prints every colour once; name each of them in its order.")
+    ground = ground_of(project)
     word = _opacities(project) if is_reduction(project) else {}
     below: list[Film] = []
     inks, blocks, pulls = [], [], []
@@ -102,11 +103,11 @@ def with_reduction(
             words = (word[number],) if number in word else OPACITIES
             ink, strength = Ink(f"ink{number}", colour.name, colour.lab), 1.0
             if shelf:
-                ink, strength = shelf_ink(ink, below, shelf, project.paper.lab)
+                ink, strength = shelf_ink(ink, below, shelf, ground)
             else:
-                lab, asked = _least_opaque(colour.lab, below, words, project.paper.lab)
+                lab, asked = _least_opaque(colour.lab, below, words, ground)
                 ink = replace(ink, lab=lab, opacity=asked)
-            main = main or ink_film(ink.lab, ink.opacity, project.paper.lab, strength)
+            main = main or film_on(ink, ground, strength)
             inks.append(ink)
             zones.append(Zone(ink.id, strength, (number,) if zones else ()))
         # What stands for later pulls is inked with the pull's main ink.
@@ -120,14 +121,15 @@ def with_reduction(
 
 
 def shelf_ink(
-    wanted: Ink, below: Sequence[Film], shelf: Sequence[CandidateInk], paper: Lab
+    wanted: Ink, below: Sequence[Film], shelf: Sequence[CandidateInk], ground: Ground
 ) -> tuple[Ink, float]:
     """The ink of a shelf, and its strength, that over some films comes nearest to a wanted one."""
     choices = [(ink, strength) for ink in shelf for strength in ink.strengths]
-    place, _ = nearest_ink(
-        wanted.lab, below, [(ink.lab, ink.opacity, strength) for ink, strength in choices], paper
-    )
+    films = [ink.film(ground, strength) for ink, strength in choices]
+    place, _ = nearest_film(wanted.lab, below, films, ground)
     ink, strength = choices[place]
+    if isinstance(ink.ink, Ink):
+        return replace(ink.ink, id=wanted.id), strength
     return replace(wanted, name=ink.name, lab=ink.lab, opacity=ink.opacity), strength
 
 
@@ -143,7 +145,7 @@ def inked_apart(
 
 
 def _least_opaque(
-    wanted: Lab, below: Sequence[Film], words: Sequence[Opacity], paper: Lab
+    wanted: Lab, below: Sequence[Film], words: Sequence[Opacity], paper: Ground
 ) -> tuple[Lab, Opacity]:
     """The first of some opacities that reaches the colour, or else the one that comes nearest."""
     tried = []

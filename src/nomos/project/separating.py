@@ -1,19 +1,21 @@
 """From a project to the solver and back: what is wanted, what a plan costs to cut, taking a plan."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from msgspec.structs import replace
 
-from nomos.colour import Lab, delta_e00, ink_film
+from nomos.colour import Ground, Lab, delta_e00
+from nomos.colour.layering import KnownFilm, Stock, as_solid
 from nomos.colour.names import colour_names
 from nomos.colour.stacks import stack_labs
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.films import film_on, ground_of, stock_of
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.naming import fresh_number
 from nomos.separation.fields import Borders
-from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, Shelf, SolverRequest, Wish
+from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, PlannedInk, Shelf, SolverRequest, Wish
 
 # Published process inks are a yellow, a bluish red and a blue; these solids are written down from
 # memory for relief inks on a white paper, and the user's own replace them.
@@ -85,7 +87,7 @@ def solver_request(
         for number in planned_colours(project, keep_key=keep_key)
     )
     return SolverRequest(
-        project.paper.lab, wishes, tuple(inks), most_blocks, tuple(must), tuple(must_not), seed=seed
+        stock_of(project), wishes, tuple(inks), most_blocks, tuple(must), tuple(must_not), seed=seed
     )
 
 
@@ -125,7 +127,7 @@ def with_plan(project: Project, plan: Plan, *, keep_key: bool = True) -> Project
         if not colours:
             continue
         number = fresh + place
-        inks.append(Ink(f"ink{number}", names[place], planned.lab, planned.opacity))
+        inks.append(_ink_of(planned, f"ink{number}", names[place]))
         blocks.append(Block(f"block{number}", names[place], colours))
         impressions.append(
             Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}", planned.strength),))
@@ -144,7 +146,7 @@ class Reach:
 
 
 def nearest_reachable(
-    paper: Lab,
+    paper: Lab | Stock,
     wanted: Mapping[int, Lab],
     inks: Sequence[CandidateInk],
     *,
@@ -183,6 +185,35 @@ def nearest_reachable(
 
 def inks_in_use(project: Project) -> tuple[CandidateInk, ...]:
     """The project's own inks as candidates, to be thinned as one likes."""
-    for ink in project.inks:
-        ink_film(ink.lab, ink.opacity, project.paper.lab)
-    return tuple(CandidateInk(ink.name, ink.lab, ink.opacity, (1.0, 0.6, 0.35)) for ink in project.inks)
+    ground = ground_of(project)
+    return tuple(candidate_of(ink, (1.0, 0.6, 0.35), ground) for ink in project.inks)
+
+
+@dataclass(frozen=True)
+class ShelfInk:
+    """An ink of a shelf, and the strengths it may be thinned to."""
+
+    ink: Ink
+    strengths: tuple[float, ...]
+
+
+def candidates_of(shelf: Iterable[ShelfInk], project: Project) -> tuple[CandidateInk, ...]:
+    """The inks of a shelf as candidates for plans on the project's paper. Raises ColourError."""
+    ground = ground_of(project)
+    return tuple(candidate_of(each.ink, each.strengths, ground) for each in shelf)
+
+
+def candidate_of(ink: Ink, strengths: tuple[float, ...], ground: Ground) -> CandidateInk:
+    """An ink as a candidate for plans, with all that is known of it. Raises ColourError."""
+    film = film_on(ink, ground)
+    known = ink.optics is not None or ink.reflectance is not None
+    # What sank in is a part of the solid that plans are made of.
+    solid = KnownFilm.of(as_solid(film)) if known else None
+    return CandidateInk(ink.name, ink.lab, ink.opacity, strengths, solid=solid, ink=ink)
+
+
+def _ink_of(planned: PlannedInk, ink_id: str, name: str) -> Ink:
+    """The ink that a plan asks for, with all that was known of the one it was taken from."""
+    if isinstance(planned.ink, Ink):
+        return replace(planned.ink, id=ink_id, name=name)
+    return Ink(ink_id, name, planned.lab, planned.opacity)

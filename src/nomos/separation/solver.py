@@ -8,13 +8,15 @@ local optimum, from several seeded starts, with the full layering model and
 CIEDE2000 throughout; strengths are refined continuously at the end.
 """
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Hashable, Sequence
 from dataclasses import dataclass, field, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import ColourError, Ground, Lab, Opacity, delta_e00, ink_film
+from nomos.colour import ColourError, Film, Ground, Lab, Opacity, delta_e00, ink_film
+from nomos.colour.ink import solid_of
+from nomos.colour.layering import KnownFilm, Stock
 from nomos.colour.stacks import FilmTable, stack_labs
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Part, Progress
@@ -46,6 +48,8 @@ class CandidateInk:
     """An ink that may be used: its solid on this paper, and the strengths it may be thinned to.
 
     to_mix : its colour is a proposal and may be adjusted.
+    solid : its film, where more is known of it than a colour and a word.
+    ink : all else that whoever takes the plan wants to know of it.
     """
 
     name: str
@@ -53,6 +57,18 @@ class CandidateInk:
     opacity: Opacity = "transparent"
     strengths: tuple[float, ...] = (1.0,)
     to_mix: bool = False
+    solid: KnownFilm | None = None
+    ink: Hashable = None
+
+    def film(self, ground: Ground, strength: float = 1.0) -> Film:
+        """Its film on a paper. Raises ColourError where no ink can be so."""
+        return _film(self, ground, strength)
+
+
+def _film(ink: "CandidateInk | PlannedInk", ground: Ground, strength: float) -> Film:
+    if ink.solid is not None:
+        return ink.solid.film(strength, ground.cover)
+    return ink_film(ink.lab, ink.opacity, ground, strength)
 
 
 @dataclass(frozen=True)
@@ -76,11 +92,12 @@ class Wish:
 class SolverRequest:
     """All that a search depends on; also the key its result is remembered by.
 
+    paper : its colour, or all that is known of it.
     must, must_not : names of inks that have to be used, or may not be.
     refine : adjust strengths between the weakest and the strongest allowed.
     """
 
-    paper: Lab
+    paper: Lab | Stock
     wishes: tuple[Wish, ...]
     inks: tuple[CandidateInk, ...]
     most_blocks: int
@@ -100,6 +117,8 @@ class PlannedInk:
     lab: Lab
     opacity: Opacity
     strength: float
+    solid: KnownFilm | None = None
+    ink: Hashable = None
 
 
 @dataclass(frozen=True)
@@ -138,9 +157,9 @@ class Shelf:
         if not allowed:
             raise BadInput("No ink is left to print with; allow at least one.")
         self.entries = [(ink, strength) for ink in allowed for strength in sorted(set(ink.strengths))]
-        films = [ink_film(ink.lab, ink.opacity, request.paper, strength) for ink, strength in self.entries]
-        self.table = FilmTable.of(films)
-        self.ground = Ground.from_lab(request.paper)
+        paper = request.paper
+        self.ground = paper.ground if isinstance(paper, Stock) else Ground.from_lab(paper)
+        self.table = FilmTable.of([ink.film(self.ground, strength) for ink, strength in self.entries])
         self.wanted = np.array([wish.lab for wish in request.wishes])
         weight = np.array([wish.weight for wish in request.wishes])
         self.area = weight / weight.sum()
@@ -301,7 +320,7 @@ def _neighbours(sequence: Stack, films: int) -> list[Stack]:
 
 def _planned(shelf: Shelf, sequence: Stack) -> Plan:
     inks = tuple(
-        PlannedInk(ink.name, ink.lab, ink.opacity, strength)
+        PlannedInk(ink.name, ink.lab, ink.opacity, strength, ink.solid, ink.ink)
         for ink, strength in (shelf.entries[n] for n in sequence)
     )
     return shelf.plan(sequence, shelf.table, inks)
@@ -358,13 +377,13 @@ def _with_ink(shelf: Shelf, plan: Plan, place: int, ink: PlannedInk) -> Plan | N
     """The plan with one ink changed; None where no ink can be like that."""
     inks = (*plan.inks[:place], ink, *plan.inks[place + 1 :])
     try:
-        films = [ink_film(each.lab, each.opacity, shelf.request.paper, each.strength) for each in inks]
+        films = [_film(each, shelf.ground, each.strength) for each in inks]
     except ColourError:
         return None
     return shelf.plan(tuple(range(len(inks))), FilmTable.of(films), inks)
 
 
-def mixable_inks(paper: Lab, wanted: Sequence[Lab]) -> tuple[CandidateInk, ...]:
+def mixable_inks(paper: Lab | Stock, wanted: Sequence[Lab]) -> tuple[CandidateInk, ...]:
     """Transparent inks that could be mixed: those of the wanted colours, and a coarse net of others.
 
     Every ink may be thinned to any strength from 0.2 to 1. Colours that no ink
@@ -377,10 +396,13 @@ def mixable_inks(paper: Lab, wanted: Sequence[Lab]) -> tuple[CandidateInk, ...]:
             angle = np.radians(hue)
             labs.append((lightness, float(chroma * np.cos(angle)), float(chroma * np.sin(angle))))
     inks = []
+    ground = paper.ground if isinstance(paper, Stock) else Ground.from_lab(paper)
     for number, lab in enumerate(labs):
         try:
-            ink_film(lab, "transparent", paper)
+            reached = solid_of(lab, "transparent", ground).reached
         except ColourError:
+            continue
+        if not reached:
             continue
         inks.append(CandidateInk(f"{MIX_NAME}{number + 1}", lab, "transparent", strengths, to_mix=True))
     return tuple(inks)

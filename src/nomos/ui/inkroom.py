@@ -25,7 +25,7 @@ from nomos.project.inking import flat_then_graded
 from nomos.project.learning import Learnt, explain, read_proof, with_cause
 from nomos.project.materials import with_ink_data, with_optics, with_paper_data, with_pull
 from nomos.project.mixing import Mixed, recipes_for, tubs_of, underlay_of, wanted_of
-from nomos.project.model import Ink, Optics, Zone
+from nomos.project.model import Ink, Known, Optics, Zone
 from nomos.proof.scanning import Picture
 from nomos.ui.document import Document, Edit
 from nomos.ui.jobs import JobRunner
@@ -121,7 +121,7 @@ class InkRoom(QObject):
         shelf, most = self.shelf(), self.most_inks
 
         def work(progress: Progress) -> Mixed:
-            tubs = tubs_of(shelf, project.paper.lab)
+            tubs = tubs_of(shelf, ground_of(project))
             if not tubs.inks:
                 raise BadInput("This shelf holds nothing but white; open another to mix from.")
             target, under = wanted_of(project, pull, zone), underlay_of(project, pull, zone)
@@ -156,7 +156,12 @@ class InkRoom(QObject):
         def change(project: Project) -> Project:
             ink = project.impression(made.pull).zones[made.zone].ink
             lab = reflectance_to_lab(overprints(ground_of(project), [film])[-1])
-            optics = Optics(tuple(map(float, film.absorption)), tuple(map(float, film.scattering)), film.k1)
+            optics = Optics(
+                tuple(map(float, film.absorption)),
+                tuple(map(float, film.scattering)),
+                film.k1,
+                known="recipe",
+            )
             # What was mixed is used as it is.
             inked = with_zone(
                 project, made.pull, made.zone, lambda old: msgspec.structs.replace(old, strength=1.0)
@@ -198,7 +203,14 @@ class InkRoom(QObject):
             some = read_readings(path)
             own = next((each for each in some if each.name.lower() == ink.name.lower()), some[0])
             fit = fit_ink(own.readings, ink.opacity)
-            optics = Optics(tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering)), fit.k1)
+            known: Known = "readings" if len(own.readings) > 1 else "one reading"
+            optics = Optics(
+                tuple(map(float, fit.absorption)),
+                tuple(map(float, fit.scattering)),
+                fit.k1,
+                sealed=True,
+                known=known,
+            )
             solid = msgspec.structs.replace(ink, optics=optics)
             lab = reflectance_to_lab(overprints(ground_of(project), [solid_film(project, solid)])[-1])
             unsure = 100 * float(np.mean(fit.uncertain[1]))

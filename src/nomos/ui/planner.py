@@ -9,9 +9,12 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
+from nomos.project.films import stock_of
 from nomos.project.separating import (
     PROCESS_INKS,
     Reach,
+    ShelfInk,
+    candidates_of,
     inks_in_use,
     nearest_reachable,
     planned_colours,
@@ -38,7 +41,7 @@ class Asked:
     source: InkSource = "mix"
     most_blocks: int = DEFAULT_BLOCKS
     keep_key: bool = True
-    shelf: tuple[CandidateInk, ...] = ()
+    shelf: tuple[ShelfInk, ...] = ()
     wishes: tuple[tuple[int, str], ...] = ()
     uses: tuple[tuple[str, str], ...] = ()
 
@@ -100,10 +103,10 @@ class Planner(QObject):
 
     def ask_shelf(self, path: Path) -> None:
         """Take the inks of a shelf file."""
-        from nomos.formats import read_shelf
+        from nomos.formats import read_inks
 
         try:
-            shelf = read_shelf(path)
+            shelf = read_inks(path)
         except BadInput as error:
             self.told.emit(str(error))
             return
@@ -125,7 +128,7 @@ class Planner(QObject):
         def work(progress: Progress) -> Found:
             request = _request(project, borders, asked)
             near = Part(progress, 0.0, 0.1)
-            reach = nearest_reachable(project.paper.lab, wanted, request.inks, progress=near)
+            reach = nearest_reachable(stock_of(project), wanted, request.inks, progress=near)
             plans = solve(
                 request,
                 progress=Part(progress, 0.1, 1.0),
@@ -169,10 +172,10 @@ def candidates(project: Project, asked: Asked) -> tuple[CandidateInk, ...]:
     if asked.source == "process":
         return PROCESS_INKS
     if asked.source == "shelf":
-        return asked.shelf
+        return candidates_of(asked.shelf, project)
     if asked.source == "own":
         return inks_in_use(project)
     assert project.flat is not None
     bare = project.bare_colours()
     numbers = planned_colours(project, keep_key=asked.keep_key)
-    return mixable_inks(project.paper.lab, [project.flat.colours[n].lab for n in numbers if n not in bare])
+    return mixable_inks(stock_of(project), [project.flat.colours[n].lab for n in numbers if n not in bare])
