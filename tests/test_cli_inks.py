@@ -1,5 +1,6 @@
 """`nomos mix`, `ink fit`, `chart`, and what overprint has gained."""
 
+import dataclasses
 import json
 from importlib.resources import files
 from pathlib import Path
@@ -7,14 +8,20 @@ from typing import Any
 
 import numpy as np
 import pytest
+from msgspec.structs import replace
 
 from nomos.cli.main import run
+from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.colour.fitting import Reading
 from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
 from nomos.colour.spectra import WAVELENGTHS_NM
 from nomos.errors import BadInput
 from nomos.formats import read_inks, read_readings
-from nomos.project import Assets, Project, save
+from nomos.project import Assets, Project, load, save
+from nomos.project.charting import overlap_chart
+from nomos.project.edits import new_project
+from nomos.project.films import predicted
+from nomos.project.model import Block, Impression, Ink, Zone
 
 SHELF = str(files("nomos.demo").joinpath("shelf.csv"))
 
@@ -123,6 +130,40 @@ def test_readings_that_make_no_sense_are_refused(tmp_path: Path, text: str, word
     path.write_text(text, "utf-8")
     with pytest.raises(BadInput, match=words):
         read_readings(path)
+
+
+def test_a_chart_as_printed_teaches_the_inks(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
+    """Inks that scatter a little, as no word says: the overlap of three comes nearer, and all stays known."""
+    inks = [("Straw", (88.0, -5.0, 60.0)), ("Rose", (60.0, 45.0, 5.0)), ("Lake", (50.0, -15.0, -35.0))]
+    project = new_project("Panes", (120, 90))
+    project = replace(
+        project,
+        inks=tuple(Ink(name.lower(), name, lab, drying_h=30.0) for name, lab in inks),
+        blocks=tuple(Block(f"b{n}", name, ()) for n, (name, _) in enumerate(inks)),
+        impressions=tuple(Impression(f"p{n}", f"b{n}", (Zone(i[0].lower()),)) for n, i in enumerate(inks)),
+    )
+    path, table = tmp_path / "panes.nomos", tmp_path / "read.csv"
+    save(path, project, {})
+    real = [ink_film(lab, "transparent", project.paper.lab) for _, lab in inks]
+    real = [dataclasses.replace(film, scattering=film.scattering + 0.06) for film in real]
+    chart, ground = overlap_chart(project), Ground.from_lab(project.paper.lab)
+    lines = ["patch,L,a,b"]
+    for place, patch in enumerate(chart.patches, start=1):
+        lab = reflectance_to_lab(overprints(ground, [real[n] for n in patch.films])[-1])
+        if len(patch.films) in (1, 2):
+            lines.append(f"{patch.name if place % 2 else place},{','.join(f'{v:.2f}' for v in lab)}")
+    table.write_text("\n".join(lines), "utf-8")
+    out = tmp_path / "taught.nomos"
+    found = answer(capsys, "chart", str(path), "--learn", str(table), "--out", str(out))
+    assert found["mean_de00_after"] < 0.5 * found["mean_de00_before"]
+    taught = load(out)[0]
+    assert all(ink.optics and ink.optics.known == "chart" and ink.drying_h == 30 for ink in taught.inks)
+    three = reflectance_to_lab(overprints(ground, real)[-1])
+    off = [float(delta_e00(predicted(each, [{0, 1, 2}])[0], three)) for each in (project, taught)]
+    assert off[1] < 0.9 * off[0]
+    table.write_text("patch,L,a,b\nMoon,50,0,0\n", "utf-8")
+    assert run(["chart", str(path), "--learn", str(table), "--out", str(out)], no_window) == 2
+    assert "no patch 'Moon'" in capsys.readouterr().err
 
 
 def test_the_demo_shelf_is_a_dozen_inks_and_chart_is_written(

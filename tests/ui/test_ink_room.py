@@ -75,11 +75,11 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     station.turn_to("stack")
     settle(desk)
     assert desk.keeper.proof is not None
-    before = desk.keeper.proof.labs.copy()
+    before = [match.predicted for match in desk.keeper.proof.matches]
     click(station.stack.inking.findChildren(QPushButton)[2])
     settle(desk)
     assert project_of(desk).impressions[SLATE].zones[0].inking == "heavy"
-    assert not np.allclose(desk.keeper.proof.labs, before)
+    assert not np.allclose([match.predicted for match in desk.keeper.proof.matches], before)
     click(station.stack.wet.findChildren(QPushButton)[1])
     settle(desk)
     assert "90 % of the film" in station.stack.trapping_note.text()
@@ -100,6 +100,9 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     assert 0.6 < measured <= 1.0
     assert "worth a pull" in station.stack.passes.text()
     assert MOST_PASSES > 2
+    click(station.stack.kind.findChildren(QPushButton)[0])
+    settle(desk)
+    assert project_of(desk).paper.kind == "coated"
     click(station.stack.surface.findChildren(QPushButton)[1])
     station.stack.along_box.setValue(0.3)
     settle(desk)
@@ -175,6 +178,14 @@ def test_the_chart_is_written_printed_scanned_and_compared(
     click(station.see.read_chart)
     settle(desk)
     assert len(station.see.chart_rows._rows) == 14
+    before = project_of(desk).inks
+    click(station.see.learn_chart)
+    settle(desk)
+    assert {ink.optics.known for ink in project_of(desk).inks if ink.optics} == {"chart"}
+    assert "Learnt from 255 patches" in station.see.learned.text()
+    QTest.keyClick(desk.window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+    settle(desk)
+    assert project_of(desk).inks == before
     station.turn_to("mix")
     click(station.mix.keep)
     assert len(read_inks(tmp_path / "shelf.json")) == 8
@@ -264,4 +275,4 @@ def test_an_ink_is_taught_from_a_file_of_readings(inks: Desk, answers: Answers, 
     assert "2 readings" in desk.window.notice.text()
     optics = project_of(desk).ink(own_ink(desk)).optics
     assert optics is not None
-    assert np.median(optics.scattering) > 0.005
+    assert np.max(optics.scattering) > 0.005

@@ -2,10 +2,13 @@
 
 import argparse
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 from nomos.cli.common import print_json
 from nomos.errors import BadInput
+
+if TYPE_CHECKING:
+    from nomos.project import Assets, Project
 
 DONE = 0
 _PAPER = "lab(96 0 3)"
@@ -41,7 +44,14 @@ def add_commands(commands: Any) -> None:
 
     chart = commands.add_parser("chart", help="every overlap of a project's inks, to print and to test")
     chart.add_argument("project", type=Path, metavar="PROJECT")
-    chart.add_argument("--out", type=Path, required=True, metavar="FILE", help="chart.pdf or chart.png")
+    chart.add_argument(
+        "--out", type=Path, required=True, metavar="FILE",
+        help="chart.pdf or chart.png; with --learn the project with the inks refined",
+    )  # fmt: skip
+    chart.add_argument(
+        "--learn", type=Path, metavar="READ",
+        help="refine the inks by the chart as printed: its scan, or a table with patch and L, a, b or bands",
+    )  # fmt: skip
     chart.add_argument("--json", action="store_true", help="one JSON object")
     chart.set_defaults(run=_chart)
 
@@ -152,10 +162,39 @@ def _chart(options: argparse.Namespace) -> int:
     from nomos.formats.chart import write_chart
     from nomos.project import load
 
-    project, _ = load(options.project)
+    project, assets = load(options.project)
+    if options.learn:
+        return _learn_chart(options, project, assets)
     figures = write_chart(options.out, project)
     if options.json:
         print_json(figures)
         return DONE
     print(f"{len(figures['patches'])} overlaps of {len(figures['inks'])} inks in {options.out}")
+    return DONE
+
+
+def _learn_chart(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
+    from nomos.formats.chart import read_chart_file
+    from nomos.project import save
+    from nomos.project.charting import overlap_chart
+    from nomos.project.overlaps import learn_chart, with_learned
+
+    chart = overlap_chart(project)
+    learned = learn_chart(project, chart, read_chart_file(options.learn, chart, project.paper.lab))
+    save(options.out, with_learned(project, learned.inks), assets)
+    figures = {
+        "project": str(options.out),
+        "inks": [ink.name for ink in learned.inks],
+        "patches": learned.patches,
+        "mean_de00_before": round(learned.before, 3),
+        "mean_de00_after": round(learned.after, 3),
+        "worst_solid_de00": round(learned.solids, 3),
+    }
+    if options.json:
+        print_json(figures)
+        return DONE
+    print(
+        f"{learned.patches} patches: mean dE00 {learned.before:.2f} before, {learned.after:.2f} after; "
+        f"{options.out} written"
+    )
     return DONE

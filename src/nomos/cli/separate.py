@@ -243,16 +243,21 @@ def _printed_figures(project: "Project", borders: "Borders") -> dict[str, Any]:
 def _plan_figures(
     project: "Project", borders: "Borders", plan: "Plan", *, keep: bool, key: bool
 ) -> dict[str, Any]:
+    import numpy as np
 
+    from nomos.project.films import stock_of
     from nomos.project.separating import plan_costs, planned_colours
+    from nomos.project.sureness import plan_sureness
 
     assert project.flat is not None
     costs = plan_costs(project, borders, plan, keep_key=keep)
+    sure = plan_sureness(stock_of(project), plan)
     numbers = planned_colours(project, keep_key=keep)
     return {
         "blocks": len(plan.inks) + key,
         "mean_de00": round(plan.mean_de00, 3),
         "worst_de00": round(plan.worst_de00, 3),
+        "worst_within": round(float(sure.within[int(np.argmax(plan.de00))]), 2),
         "reached": plan.reached,
         "inks": [_ink_figures(ink.name, ink.lab, ink.opacity, ink.strength) for ink in plan.inks],
         "fields": [

@@ -196,6 +196,18 @@ def surface_term(measured: Array, kind: PaperKind = USUAL_KIND) -> float:
     return min(SURFACE_K1[kind], _DARKEST_SHARE * darkest, _LIGHT_SHARE * light)
 
 
+def surface_on(ground: Ground, absorption: Array, scattering: Array) -> float:
+    """The surface term that a solid read on a card is taken to have on a paper.
+
+    The surface is the paper's, not the card's, but a film smooths it: three quarters of
+    what the kind of paper gives (from memory), or what a dark ink leaves room for.
+    """
+    light = float(to_measured(film_over(ground.internal, absorption, scattering), 0.0) @ XYZ_WEIGHTS[:, 1])
+    # The share of the whole reflectance that is the surface's: k1 = share (k1 + light (1 - k1)).
+    dark = _LIGHT_SHARE * light / (1 - _LIGHT_SHARE * (1 - light))
+    return min(0.75 * SURFACE_K1[ground.kind], dark, ground.k1)
+
+
 class Surface(NamedTuple):
     """The surface term of a stack of films, as it grows; arrays of any one shape.
 

@@ -7,12 +7,14 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from nomos import typeface
-from nomos.colour import lab_to_hex, lab_to_srgb
+from nomos.colour import Lab, lab_to_hex, lab_to_srgb
+from nomos.colour.spectra import Array
 from nomos.errors import BadInput
-from nomos.formats.files import writing_into
+from nomos.formats.files import read_bytes, writing_into
 from nomos.formats.pictures import png
+from nomos.formats.readings import read_samples
 from nomos.project import Project
-from nomos.project.charting import MARK_MM, Chart, overlap_chart
+from nomos.project.charting import MARK_MM, Chart, overlap_chart, read_chart
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas
@@ -54,6 +56,34 @@ def write_chart(path: Path, project: Project, pulls: tuple[str, ...] | None = No
             for patch in chart.patches
         ],
     }
+
+
+def read_chart_file(path: Path, chart: Chart, paper: Lab) -> dict[int, Array]:
+    """The patches of a printed chart from a scan of it, or from a table by any instrument.
+
+    A table is CSV or CGATS.17 text with the patch in the column `sample`: its
+    number on the chart from 1, row by row, or its inks like `Rose + Slate`; and
+    L, a, b or bands. By place in the chart: CIELAB (3,), or reflectance (36,).
+
+    Raises
+    ------
+    BadInput : the file cannot be read, or it names a patch that the chart has not.
+    """
+    if path.suffix.lower() not in (".csv", ".txt", ".ti3", ".cgats"):
+        from nomos.design import read_pixels
+
+        picture = read_pixels(read_bytes(path), path.name).rgb
+        return {
+            place: np.array(each.read.lab) for place, each in enumerate(read_chart(chart, picture, paper))
+        }
+    names = {patch.name.lower(): place for place, patch in enumerate(chart.patches)}
+    found: dict[int, Array] = {}
+    for where, sample, measured in read_samples(path):
+        place = names.get(sample.lower(), int(sample) - 1 if sample.isdigit() else -1)
+        if not 0 <= place < len(chart.patches):
+            raise BadInput(f"{where}: the chart has no patch '{sample}'; it has {len(chart.patches)}.")
+        found[place] = measured
+    return found
 
 
 def chart_picture(chart: Chart, paper: tuple[float, float, float]) -> np.ndarray:

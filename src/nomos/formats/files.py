@@ -28,6 +28,14 @@ def read_text(path: Path) -> str:
         raise BadInput(f"{path} cannot be read: {reason}.") from None
 
 
+def read_bytes(path: Path) -> bytes:
+    """What a file holds. Raises BadInput."""
+    try:
+        return path.read_bytes()
+    except OSError as error:
+        raise BadInput(f"{path} cannot be read: {error.strerror or error}.") from None
+
+
 def write_file(folder: Path, name: str, data: bytes) -> str:
     """Write a file beside its name, then rename it; returns the name. Raises OSError."""
     path = folder / name

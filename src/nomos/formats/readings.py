@@ -8,7 +8,7 @@ from pathlib import Path
 
 import numpy as np
 
-from nomos.colour import smooth_reflectance
+from nomos.colour import reflectance_to_lab, smooth_reflectance
 from nomos.colour.fitting import Reading
 from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, Array
@@ -19,7 +19,7 @@ _HELP = "Columns are sample, over, thickness and either L, a, b or the bands 380
 _BAND = re.compile(r"(?:SPECTRAL_|SPECTRAL_NM_?|NM_?|R_?)?(\d{3})(?:NM)?", re.IGNORECASE)
 _NAMES = {
     "SAMPLE_NAME": "sample", "SAMPLE_ID": "sample", "SAMPLEID": "sample",
-    "NAME": "sample", "SAMPLE": "sample",
+    "NAME": "sample", "SAMPLE": "sample", "PATCH": "sample",
     "OVER": "over", "BACKING": "over", "SUBSTRATE": "over", "THICKNESS": "thickness",
     "LAB_L": "L", "LAB_A": "a", "LAB_B": "b", "L": "L", "A": "a", "B": "b",
 }  # fmt: skip
@@ -69,6 +69,28 @@ def read_readings(path: Path) -> tuple[InkReadings, ...]:
     if not inks:
         raise BadInput(f"{path.name} holds no ink over a background. {_HELP}")
     return tuple(InkReadings(name, tuple(some)) for name, some in inks.items())
+
+
+def read_samples(path: Path) -> tuple[tuple[str, str, Array], ...]:
+    """The rows of a table of colours: where it stands, its sample, and CIELAB (3,) or reflectance (36,).
+
+    Raises
+    ------
+    BadInput : the file cannot be read, or a row of it makes no sense; names the row.
+    """
+    text = read_text(path)
+    found = []
+    for place, row in enumerate(_cgats(text, path.name) if "BEGIN_DATA" in text else _csv(text), start=1):
+        where = f"{path.name}, row {place}"
+        name = row.get("sample", "").strip()
+        if not name:
+            raise BadInput(f"{where}: the sample has no name. {_HELP}")
+        measured = _measured(row, where)
+        by_bands = all(row.get(f"{int(nm)}") is not None for nm in WAVELENGTHS_NM)
+        found.append((where, name, measured if by_bands else reflectance_to_lab(measured)))
+    if not found:
+        raise BadInput(f"{path.name} holds no colour. {_HELP}")
+    return tuple(found)
 
 
 def _csv(text: str) -> list[dict[str, str]]:

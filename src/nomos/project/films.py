@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
 from nomos.colour.ink import solid_of, spectral_solid
-from nomos.colour.layering import Stock
+from nomos.colour.layering import Stock, surface_on
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import COVER, FILM, WET_STRENGTH, WET_SURFACE, sunk, trapping_of
 from nomos.project.model import Impression, Ink, Project
@@ -63,7 +63,8 @@ def film_on(ink: Ink, ground: Ground, thickness: float = 1.0) -> Film:
         optics = ink.optics
         held = 1 - sunk(ink.vehicle, ground.kind) if optics.sealed else 1.0
         k, s = np.array(optics.absorption), np.array(optics.scattering)
-        return Film(k, s, min(optics.k1, ground.k1), thickness * held, ground.cover)
+        k1 = surface_on(ground, k, s) if optics.sealed else min(optics.k1, ground.k1)
+        return Film(k, s, k1, thickness * held, ground.cover)
     if ink.reflectance is not None:
         solid = spectral_solid(ink.reflectance, ink.opacity, ground)
         return Film(solid.absorption, solid.scattering, solid.k1, thickness, ground.cover)

@@ -120,6 +120,10 @@ class PlannedInk:
     solid: KnownFilm | None = None
     ink: Hashable = None
 
+    def film(self, ground: Ground) -> Film:
+        """Its film on a paper, at its strength. Raises ColourError."""
+        return _film(self, ground, self.strength)
+
 
 @dataclass(frozen=True)
 class Plan:

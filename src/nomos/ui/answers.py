@@ -81,7 +81,9 @@ class AnswersColumn(QStackedWidget):
             self._show_plans(project, proof)
         elif state.station == "inks":
             shown = self.inks
-            self.inks.show_view(answers.inks_view(project, proof, state), notes)
+            self.inks.show_view(
+                answers.inks_view(project, proof, state, self._hand.inkroom.doubts.of(project)), notes
+            )
             self._show_ink_part(project, proof)
         elif state.station == "order":
             shown = self.order
@@ -237,7 +239,7 @@ class AnswersColumn(QStackedWidget):
         elif station.part == "stack":
             station.stack.show_view(stack_view(project, state))
         elif station.part == "see":
-            station.see.show_view(see_view(project, proof, state, room.chart))
+            station.see.show_view(see_view(project, proof, state, room.chart, room.learned))
         elif station.part == "learn":
             station.learn.show_view(learnt_view(project, proof, room.learnt))
 
@@ -253,7 +255,14 @@ class AnswersColumn(QStackedWidget):
         )  # fmt: skip
         plans = found.plans if found else ()
         keep = found.asked.keep_key if found else True
-        cards = plan_cards(project, proof, plans, theme.scaled(_CARD_PICTURE), keep_key=keep)
+        cards = plan_cards(
+            project,
+            proof,
+            plans,
+            theme.scaled(_CARD_PICTURE),
+            keep_key=keep,
+            within=dict(found.within) if found else {},
+        )
         note = ""
         if found:
             note = _PLAN_NOTE if found.done else "Looking…"
@@ -436,6 +445,7 @@ class AnswersColumn(QStackedWidget):
         made.see.wet_asked.connect(hand.look_wet)
         made.see.chart_asked.connect(room.write_chart)
         made.see.chart_read.connect(room.read_chart)
+        made.see.chart_learned.connect(room.learn_chart)
         made.mix.keep_asked.connect(room.keep_shelf)
         made.learn.workshop_asked.connect(lambda name, value: hand.ways.set_workshop(**{name: value}))
         made.learn.weights_asked.connect(room.weigh_film)

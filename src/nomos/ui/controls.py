@@ -308,6 +308,9 @@ class ColourRows(QWidget):
                 inset = (height - theme.scaled(18)) / 2
                 swatch = QRectF(theme.scaled(8), box.top() + inset, wide, theme.scaled(18))
                 painter.fillRect(swatch, QColor(row.swatch))
+                if row.over:
+                    part = swatch.adjusted(0.62 * wide, 0, 0, 0)
+                    painter.fillRect(part, QColor(row.over))
                 painter.setPen(QPen(QColor(tone.line), 1))
                 painter.drawRect(swatch)
                 left = wide + theme.scaled(18)

@@ -26,8 +26,10 @@ from nomos.project.learning import Learnt, explain, read_proof, with_cause
 from nomos.project.materials import with_ink_data, with_optics, with_paper_data, with_pull
 from nomos.project.mixing import Mixed, recipes_for, tubs_of, underlay_of, wanted_of
 from nomos.project.model import Ink, Known, Optics, Zone
+from nomos.project.overlaps import ChartLearned, learn_chart, with_learned
 from nomos.proof.scanning import Picture
 from nomos.ui.document import Document, Edit
+from nomos.ui.doubts import Doubts
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.questions import Questions
@@ -57,6 +59,10 @@ class InkRoom(QObject):
         self.learnt: Learnt | None = None
         self.card: Card | None = None
         self.chart: tuple[ChartReading, ...] = ()
+        self.learned: ChartLearned | None = None
+        self.doubts = Doubts(runner)
+        self.doubts.changed.connect(self.changed)
+        self.doubts.told.connect(self.told)
         document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
@@ -386,6 +392,35 @@ class InkRoom(QObject):
 
         self._runner.run("learn", work, take, self.told.emit)
 
+    def learn_chart(self) -> None:
+        """Refine the inks by the chart last read, or by a scan or a table of it that is asked for."""
+        project = self._document.project
+        if project is None:
+            return
+        seen = self.chart
+        path = None if seen else self._questions.scan_to_open()
+        if not seen and path is None:
+            return
+
+        def work(progress: Progress) -> ChartLearned:
+            from nomos.formats.chart import read_chart_file
+
+            progress.report(0.1, "reading the chart")
+            chart = overlap_chart(project)
+            if path is not None:
+                read = read_chart_file(path, chart, project.paper.lab)
+            else:
+                read = {place: np.array(each.read.lab) for place, each in enumerate(seen)}
+            progress.report(0.4, "refining the inks")
+            return learn_chart(project, chart, read)
+
+        def take(found: ChartLearned) -> None:
+            self._edit("Learn from a chart", lambda p: with_learned(p, found.inks))
+            self.learned = found
+            self.changed.emit()
+
+        self._runner.run("learn", work, take, self.told.emit)
+
     def keep_shelf(self) -> None:
         """Write the project's inks as a shelf file into a folder asked for."""
         project, folder = self._document.project, self._questions.folder_for_packet()
@@ -429,9 +464,6 @@ class InkRoom(QObject):
 def _picture(path: Path) -> Picture:
     """The pixels of a scan. Raises BadInput."""
     from nomos.design import read_picture
+    from nomos.formats.files import read_bytes
 
-    try:
-        data = path.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
-    return read_picture(data, path.name).rgb
+    return read_picture(read_bytes(path), path.name).rgb

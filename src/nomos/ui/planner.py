@@ -20,6 +20,7 @@ from nomos.project.separating import (
     planned_colours,
     solver_request,
 )
+from nomos.project.sureness import plan_sureness
 from nomos.separation.fields import Borders
 from nomos.separation.solver import CandidateInk, Plan, SolverRequest, mixable_inks, solve
 from nomos.ui.document import Document
@@ -63,6 +64,7 @@ class Found:
     """The plans for a flat design, by number of colour blocks; `done` once the search has ended.
 
     reach : for each flat colour the nearest that two of the inks at most can give.
+    within : of each plan how sure its worst colour is, ΔE00.
     """
 
     labels: str
@@ -70,6 +72,7 @@ class Found:
     plans: tuple[tuple[Plan, ...], ...]
     done: bool
     reach: tuple[tuple[int, Reach], ...] = ()
+    within: tuple[tuple[Plan, float], ...] = ()
 
 
 class Planner(QObject):
@@ -134,7 +137,8 @@ class Planner(QObject):
                 progress=Part(progress, 0.1, 1.0),
                 better=lambda blocks, plan: self._better.emit(asked, blocks, plan),
             )
-            return Found(labels, asked, plans, done=True, reach=tuple(sorted(reach.items())))
+            sure = tuple((plan, _worst_within(project, plan)) for row in plans for plan in row)
+            return Found(labels, asked, plans, done=True, reach=tuple(sorted(reach.items())), within=sure)
 
         def take(result: Found) -> None:
             self.found = result
@@ -151,6 +155,11 @@ class Planner(QObject):
         plans[blocks - 1] = (plan,)
         self.found = replace(found, plans=tuple(plans))
         self.changed.emit()
+
+
+def _worst_within(project: Project, plan: Plan) -> float:
+    place = max(range(len(plan.de00)), key=lambda n: plan.de00[n])
+    return float(plan_sureness(stock_of(project), plan).within[place])
 
 
 def _request(project: Project, borders: Borders, asked: Asked) -> SolverRequest:

@@ -57,6 +57,7 @@ class InksStation(QScrollArea):
         self.grade_fields.add("At the end", self.grade_box)
         self.grade_note = label("Drag the two rings on the sheet to where it begins and ends.", kind="quiet")
         self.printed = label(kind="quiet")
+        self.sure = label(kind="quiet")
         self.match_head = label("Furthest from what is wanted", kind="name")
         self.matches = ColourRows("Wanted and predicted")
         self.findings = FindingList()
@@ -70,7 +71,7 @@ class InksStation(QScrollArea):
         for part in (
             self.name, self.strength, self.inking, self.grade_fields,
             self.grade_note, self.opacity, self.editor, self.printed,
-            self.match_head, self.matches, self.findings,
+            self.match_head, self.matches, self.sure, self.findings,
         ):  # fmt: skip
             inner.addWidget(part)
         self._groups: dict[str, QWidget] = {
@@ -103,7 +104,8 @@ class InksStation(QScrollArea):
     def show_view(self, view: InksView, notes: tuple[Note, ...]) -> None:
         """Show the station."""
         self.mean.setText(
-            f"On the finished print, colours are ΔE {number(view.mean_de00)} from what is wanted on average."
+            f"On the finished print, colours are ΔE {number(view.mean_de00)} from what is wanted on average. "
+            "The right of each swatch: the ink over black."
             if view.mean_de00 is not None
             else ""
         )
@@ -128,4 +130,6 @@ class InksStation(QScrollArea):
             self.grade_box.show_value(100 * view.grade_to)
         self.matches.show_rows(view.matches, None)
         self.match_head.setVisible(bool(view.matches))
+        self.sure.setText(view.sure)
+        self.sure.setVisible(bool(view.sure))
         self.findings.show_findings(notes)

@@ -77,6 +77,8 @@ class SeePart(QWidget):
     wet_asked = pyqtSignal(bool)
     chart_asked = pyqtSignal()
     chart_read = pyqtSignal()
+    chart_learned = pyqtSignal()
+    """Let the inks be refined by the printed chart."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -95,6 +97,8 @@ class SeePart(QWidget):
         self.chart = button("Chart of all overlaps, to print…")
         self.read_chart = button("Compare a scan of it…")
         self.chart_rows = ColourRows("The printed chart")
+        self.learn_chart = button("Learn the inks from it…")
+        self.learned = label(kind="quiet")
         self.slice_fields = Fields()
         self.lightness_box = NumberBox(0, 100, unit="L*", step=5, digits=0)
         self.lightness_box.show_value(60)
@@ -104,7 +108,7 @@ class SeePart(QWidget):
         for widget in (
             self.fields, self.dry, self.parting, self.here_title, self.here,
             label("Overlaps on the sheet, by area", kind="name"), self.overlaps, self.chart,
-            self.read_chart, self.chart_rows,
+            self.read_chart, self.chart_rows, self.learn_chart, self.learned,
             label("What these inks can reach, wanted as rings", kind="name"), self.slice_fields, self.gamut,
             self.reach,
         ):  # fmt: skip
@@ -116,6 +120,7 @@ class SeePart(QWidget):
         self.dry.chosen.connect(lambda value: self.wet_asked.emit(value == "wet"))
         self.chart.clicked.connect(self.chart_asked)
         self.read_chart.clicked.connect(self.chart_read)
+        self.learn_chart.clicked.connect(self.chart_learned)
         self.lightness_box.set_by_hand.connect(lambda _value: self._show_slice())
 
     def _show_slice(self) -> None:
@@ -132,6 +137,8 @@ class SeePart(QWidget):
         self.overlaps.show_rows(view.overlaps, None)
         self.chart_rows.show_rows(view.chart, None)
         self.chart_rows.setVisible(bool(view.chart))
+        self.learned.setText(view.learned)
+        self.learned.setVisible(bool(view.learned))
         self.reach.setText(view.reach)
         self._cloud, self._wanted = view.cloud, view.wanted
         self._show_slice()

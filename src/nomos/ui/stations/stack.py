@@ -7,6 +7,7 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
+from nomos.colour.layering import PAPER_KINDS
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
 from nomos.colour.trapping import INKINGS, Surface, Vehicle
 from nomos.ui import theme
@@ -16,6 +17,10 @@ from nomos.ui.views.inks import StackView
 
 _WHY_FLAT = (
     "A pale and a dark end on one roller leaves roller marks in the pale part: print the pale flat first."
+)
+_WHY_KIND = (
+    "A coated sheet gives little light back from its surface; an absorbent one, as most papers for "
+    "printing by hand, more: its darks are lighter."
 )
 
 
@@ -115,7 +120,9 @@ class StackPart(QWidget):
         self.grade_fields.add("Width along the edge", self.edge_box)
         self.flat = button("Print it flat first, then graded")
         self.why_flat = label(_WHY_FLAT, kind="quiet")
-        self.surface = Choice(tuple((word, word.capitalize()) for word in get_args(Surface)))
+        self.surface = Choice(tuple((word, f"{word.capitalize()} face") for word in get_args(Surface)))
+        self.kind = Choice(tuple((word, word.capitalize()) for word in PAPER_KINDS))
+        self.kind_note = label(_WHY_KIND, kind="quiet")
         self.weight_box = NumberBox(0, 2000, unit="g/m²", step=10, digits=0)
         self.along_box, self.across_box = (NumberBox(0, 20, unit="%", step=0.1) for _ in range(2))
         self.paper_fields.add("Weight, 0 not known", self.weight_box)
@@ -128,7 +135,8 @@ class StackPart(QWidget):
             self.heading, self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields,
             self.modifier, self.density_fields, self.from_densities, self.passes,
             *self._grade, label("Spectrum on the paper, K dashed, S dotted", kind="name"), self.spectra,
-            label("The paper", kind="name"), self.surface, self.grain, self.paper_fields,
+            label("The paper", kind="name"), self.surface, self.kind, self.kind_note, self.grain,
+            self.paper_fields,
         ):  # fmt: skip
             column.addWidget(widget)
         self._connect()
@@ -149,6 +157,7 @@ class StackPart(QWidget):
             lambda: self.densities_asked.emit(*(box.value() for box in self.density_boxes))
         )
         self.surface.chosen.connect(lambda value: self.paper_asked.emit("surface", value))
+        self.kind.chosen.connect(lambda value: self.paper_asked.emit("kind", value))
         self.grain.chosen.connect(lambda value: self.paper_asked.emit("grain", value))
         self.weight_box.set_by_hand.connect(lambda value: self.paper_asked.emit("weight_gsm", value or None))
         for box in (self.along_box, self.across_box):
@@ -190,6 +199,7 @@ class StackPart(QWidget):
         self.passes.setText(view.passes)
         self.spectra.show_curves(view.spectra)
         self.surface.show_choice(view.surface)
+        self.kind.show_choice(view.kind)
         self.grain.show_choice(view.grain)
         self.weight_box.show_value(view.weight_gsm)
         self.along_box.show_value(view.growth[0])

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from nomos.colour import Lab, Opacity, lab_to_hex, overprints, reflectance_to_lab
+from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
 from nomos.order import before_next, reasons
 from nomos.project import (
@@ -19,8 +19,10 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.edits import in_rule_order, layers, moved_impression
-from nomos.project.films import ground_of, solid_film
+from nomos.project.films import can_be_on, film_on, ground_of, solid_film
+from nomos.project.model import Ink
 from nomos.project.reduction import cut_before
+from nomos.project.sureness import Judged
 from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
 from nomos.ui.views.rows import Note, Row
@@ -31,6 +33,8 @@ from nomos.units import number
 PATCHES = 24
 PAPER_ROW = "paper"
 MOST_CHROMA = 100.0
+# A range smaller than this is not worth saying, ΔE00.
+_WORTH_SAYING = 0.5
 
 
 @dataclass(frozen=True)
@@ -108,6 +112,7 @@ class InksView:
     printed: str
     matches: tuple[Row, ...]
     mean_de00: float | None
+    sure: str = ""
 
 
 def ink_row(pull: str, zone: int) -> str:
@@ -115,9 +120,9 @@ def ink_row(pull: str, zone: int) -> str:
     return pull if zone == 0 else f"{pull}/{zone}"
 
 
-def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView:
-    """The Inks station."""
-    paper = project.paper
+def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judged | None = None) -> InksView:
+    """The Inks station; how sure its colours are, once that is known."""
+    paper, ground = project.paper, ground_of(project)
     rows = [
         Row(PAPER_ROW, lab_to_hex(np.array(paper.lab)), paper.name, "paper", f"Lab {lab_text(paper.lab)}")
     ]
@@ -129,9 +134,10 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
                 figure = f"{number(100 * zone.strength, 0)} to {number(100 * zone.grade.to, 0)} %"
             apart = f"pull {place}, zone {zone_at + 1}, " if len(impression.zones) > 1 else ""
             quiet = f"{apart}Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}"
-            rows.append(
-                Row(ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab)), own.name, figure, quiet)
-            )
+            if not can_be_on(own, ground):
+                quiet = f"△ duller here: read on whiter paper. {_OPACITY[own.opacity].capitalize()}"
+            key, shown = ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab))
+            rows.append(Row(key, shown, own.name, figure, quiet, over=_over_black(own, ground)))
     matches: list[Row] = []
     if proof is not None and project.flat is not None:
         matches = [
@@ -139,7 +145,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
                 str(match.number),
                 lab_to_hex(np.array(match.predicted)),
                 project.flat.colours[match.number].name,
-                f"ΔE {number(match.de00)}",
+                f"ΔE {number(match.de00)}{_give_or_take(doubt, match.number)}",
             )
             for match in sorted(proof.matches, key=lambda match: -match.de00)
         ]
@@ -162,7 +168,43 @@ def inks_view(project: Project, proof: Proof | None, state: UiState) -> InksView
         else "Each patch: the ink alone on this paper.",
         tuple(matches[:5]),
         proof.mean_de00 if proof else None,
+        _sure_text(doubt),
     )
+
+
+_BLACK: Lab = (16.0, 0.0, 0.0)
+
+
+def _over_black(ink: Ink, ground: Ground) -> str:
+    """What an ink's solid shows over a black one, as a screen colour; empty where no ink can be so."""
+    try:
+        films = [ink_film(_BLACK, "transparent", ground), film_on(ink, ground)]
+    except ColourError:
+        return ""
+    return lab_to_hex(reflectance_to_lab(overprints(ground, films)[-1]))
+
+
+def _give_or_take(doubt: Judged | None, number_of: int) -> str:
+    if doubt is None or number_of >= len(doubt.fields.within):
+        return ""
+    within = float(doubt.fields.within[number_of])
+    return f" ± {number(within)}" if within >= _WORTH_SAYING else ""
+
+
+def _sure_text(doubt: Judged | None) -> str:
+    """How sure the least sure colour is, and what would help."""
+    if doubt is None or doubt.surer is None or doubt.surer.before < _WORTH_SAYING:
+        return ""
+    surer = doubt.surer
+    said = (
+        f"Nine in ten colours come out within the ± given; the least sure within ΔE {number(surer.before)}."
+    )
+    if surer.after < 0.8 * surer.before and len(surer.inks) > 1:
+        said += (
+            f" Print the chart of {', '.join(surer.inks[:-1])} and {surer.inks[-1]}, at See: "
+            f"the range falls to ±{number(surer.after)}."
+        )
+    return said
 
 
 _OPACITY: dict[Opacity, str] = {

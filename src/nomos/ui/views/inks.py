@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
+from nomos.colour.layering import PaperKind
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import Inking, Surface
@@ -25,7 +26,9 @@ from nomos.project.films import (
 from nomos.project.learning import Learnt
 from nomos.project.mixing import Mixed
 from nomos.project.model import Grade, Ink
+from nomos.project.overlaps import ChartLearned
 from nomos.project.seeing import fields_that_part, in_reach, passes_of, reachable
+from nomos.project.sureness import how_sure
 from nomos.ui.views.rows import Row
 from nomos.ui.views.sheet import lab_text
 from nomos.ui.views.state import UiState
@@ -33,6 +36,7 @@ from nomos.units import number
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
+_WORTH_SAYING = 0.5
 
 
 @dataclass(frozen=True)
@@ -102,18 +106,9 @@ def mix_view(
         elif done.again:
             said += " It takes more than the batch itself: mix anew."
     return MixView(
-        heading,
-        shelf,
-        most,
-        rows,
-        str(mixed.chosen),
-        weights,
-        note,
-        correction,
-        said,
-        batch,
+        heading, shelf, most, rows, str(mixed.chosen), weights, note, correction, said, batch,
         *_card_view(card),
-    )
+    )  # fmt: skip
 
 
 _ASKED = {
@@ -154,6 +149,7 @@ class StackView:
     vehicle: str
     modifier_pct: float
     surface: Surface
+    kind: PaperKind
     weight_gsm: float
     grain: str
     growth: tuple[float, float]
@@ -188,7 +184,8 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
         f"{place + 1}  {ink.name}", zone.inking, pull.wet, place > 0,
         100 * (share if share is not None else 1.0), note, ink.tack, ink.drying_h, ink.vehicle,
         ink.modifier_pct,
-        project.paper.surface, project.paper.weight_gsm or 0.0, project.paper.grain, project.paper.growth,
+        project.paper.surface, project.paper.kind, project.paper.weight_gsm or 0.0, project.paper.grain,
+        project.paper.growth,
         f"Printed again over itself it gains ΔE {gains}: {worth}.", zone.grade,
         (alone, solid.absorption, solid.scattering),
     )  # fmt: skip
@@ -209,10 +206,15 @@ class SeeView:
     wanted: tuple[Lab, ...]
     reach: str
     chart: tuple[Row, ...]
+    learned: str = ""
 
 
 def see_view(
-    project: Project, proof: Proof | None, state: UiState, chart: tuple[ChartReading, ...] = ()
+    project: Project,
+    proof: Proof | None,
+    state: UiState,
+    chart: tuple[ChartReading, ...] = (),
+    learned: ChartLearned | None = None,
 ) -> SeeView:
     """Lights, overlaps, the place last clicked, what the inks can reach, and a printed chart as read."""
     title, here = _layers_here(project, proof, state)
@@ -226,8 +228,17 @@ def see_view(
         said = f"{far} of {len(wanted)} wanted colours lie beyond ΔE 3 of what one or two of these inks give."
     return SeeView(
         state.light, state.eyes, state.wet_look, _parting_text(project), here, title,
-        _overlap_rows(project, proof), cloud, wanted, said, _chart_rows(chart),
+        _overlap_rows(project, proof), cloud, wanted, said, _chart_rows(chart), _learned_text(learned),
     )  # fmt: skip
+
+
+def _learned_text(learned: ChartLearned | None) -> str:
+    if learned is None:
+        return ""
+    return (
+        f"Learnt from {learned.patches} patches: on average ΔE {number(learned.before)} off before, "
+        f"{number(learned.after)} now; inks alone within {number(learned.solids, 2)}. Undo takes it back."
+    )
 
 
 def _parting_text(project: Project) -> str:
@@ -257,15 +268,16 @@ def _overlap_rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
         area = float(laid.meetings[:, row].sum()) / ppm**2
         most = by_films.get(films, (0.0, row))
         by_films[films] = (most[0] + area, most[1])
+    largest = sorted(by_films.items(), key=lambda each: -each[1][0])[:MOST_OVERLAPS]
+    keys = zone_keys(project)
+    sets = [[n for n, key in enumerate(keys) if (key.pull, key.zone) in films] for films, _ in largest]
+    within = how_sure(project, sets).within
     rows = []
-    for films, (area, row) in sorted(by_films.items(), key=lambda each: -each[1][0])[:MOST_OVERLAPS]:
-        names = [_ink_of(project, key).name for key in zone_keys(project) if (key.pull, key.zone) in films]
-        rows.append(
-            Row(
-                str(row), lab_to_hex(proof.labs[row]), " + ".join(names) or "bare paper",
-                f"{number(100 * area / image, 1)} %", _aim_text(project, proof, row),
-            )
-        )  # fmt: skip
+    for (_, (area, row)), some, sure in zip(largest, sets, within, strict=True):
+        names = " + ".join(_ink_of(project, keys[n]).name for n in some) or "bare paper"
+        said = f"± {number(sure)}, " if sure >= _WORTH_SAYING else ""
+        figure, aim = f"{said}{number(100 * area / image, 1)} %", _aim_text(project, proof, row)
+        rows.append(Row(str(row), lab_to_hex(proof.labs[row]), names, figure, aim))
     return tuple(rows)
 
 

@@ -1,6 +1,7 @@
 """Plans with few blocks as the Blocks station shows them: cards, wishes, inks, what is reachable."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
+from types import MappingProxyType
 
 import numpy as np
 from numpy.typing import NDArray
@@ -44,9 +45,18 @@ _levels: dict[int, tuple[NDArray[np.uint8], tuple[Index, ...]]] = {}
 
 
 def plan_cards(
-    project: Project, proof: Proof | None, plans: Sequence[Sequence[Plan]], tall: int, *, keep_key: bool
+    project: Project,
+    proof: Proof | None,
+    plans: Sequence[Sequence[Plan]],
+    tall: int,
+    *,
+    keep_key: bool,
+    within: Mapping[Plan, float] = MappingProxyType({}),
 ) -> tuple[Card, ...]:
-    """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`."""
+    """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`.
+
+    within : for plans of which it is known, how sure the worst colour is, ΔE00.
+    """
     if proof is None or project.flat is None:
         return ()
     numbers = planned_colours(project, keep_key=keep_key)
@@ -63,7 +73,7 @@ def plan_cards(
                 Card(
                     f"{row}/{place}",
                     f"{blocks} block{'s' if blocks > 1 else ''}{another}",
-                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}   "
+                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}{_within(within, plan)}   "
                     f"{plan.reached} of {len(numbers)}",
                     f"cut {number(cut_m, 0 if cut_m >= 10 else 1)} m, "
                     f"tight {number(costs.tight_mm / 1000)} m, "
@@ -73,6 +83,10 @@ def plan_cards(
                 )
             )
     return tuple(cards)
+
+
+def _within(within: Mapping[Plan, float], plan: Plan) -> str:
+    return f" ± {number(within[plan])}" if plan in within else ""
 
 
 def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Row, ...]:

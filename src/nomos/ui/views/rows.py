@@ -7,13 +7,17 @@ from nomos.project import Cure
 
 @dataclass(frozen=True)
 class Row:
-    """A line: id, colour of its swatch (none if empty), name, figure, quiet line."""
+    """A line: id, colour of its swatch (none if empty), name, figure, quiet line.
+
+    over : a second colour in the swatch's right part: the same ink over black.
+    """
 
     id: str
     swatch: str
     name: str
     figure: str = ""
     quiet: str = ""
+    over: str = ""
 
 
 @dataclass(frozen=True)
