@@ -6,7 +6,9 @@ from itertools import product
 import numpy as np
 
 from benchmarks.timing import Line, Section
-from nomos.separation.solver import CandidateInk, Shelf, SolverRequest, Wish, solve
+from nomos.separation.candidates import Shelf
+from nomos.separation.plans import CandidateInk, SolverRequest, Wish
+from nomos.separation.solver import solve
 
 PAPER = (95.0, 0.0, 3.0)
 FIELDS, INKS, BLOCKS = 12, 24, 5

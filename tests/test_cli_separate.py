@@ -75,6 +75,7 @@ def test_plans_have_the_keys_they_are_said_to_have(
     path, _, shelf = printed
     found = answer(capsys, "separate", str(path), "--inks", str(shelf), "--blocks", "4", "--must", "plum")
     assert {plan["blocks"] for plan in found["plans"]} == {1, 2, 3, 4}
+    assert all(plan["worst_within"] >= 0 for plan in found["plans"])
     for plan in found["plans"]:
         assert {"blocks", "mean_de00", "worst_de00", "inks", "fields"} <= set(plan)
         assert {"clear_area_mm2", "outline_mm", "tight_border_mm"} <= set(plan)

@@ -11,7 +11,8 @@ from nomos.project.fields import merged, split_off
 from nomos.project.reduction import is_reduction, layer_order, with_reduction
 from nomos.project.separating import nearest_reachable, plan_costs, solver_request, with_plan
 from nomos.separation.fields import find_fields
-from nomos.separation.solver import CandidateInk, mixable_inks, solve
+from nomos.separation.plans import CandidateInk, mixable_inks
+from nomos.separation.solver import solve
 
 Demo = tuple[Project, Assets]
 

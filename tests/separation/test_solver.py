@@ -11,15 +11,10 @@ from nomos.colour import Ground, Lab, ink_film, overprints, reflectance_to_lab
 from nomos.colour.stacks import FilmTable, stack_labs
 from nomos.errors import BadInput
 from nomos.progress import Cancelled
-from nomos.separation.solver import (
-    CandidateInk,
-    Plan,
-    Shelf,
-    SolverRequest,
-    Wish,
-    mixable_inks,
-    solve,
-)
+from nomos.separation import solver
+from nomos.separation.candidates import Shelf
+from nomos.separation.plans import CandidateInk, Plan, SolverRequest, Wish, mixable_inks
+from nomos.separation.solver import solve
 
 PAPER: Lab = (95.0, 0.0, 2.0)
 PROCESS = (
@@ -53,15 +48,47 @@ def optimum(request: SolverRequest, layers: int) -> float:
     return float(shelf.costs(sequences).min())
 
 
-@pytest.mark.parametrize("seed", range(60))
-def test_never_more_than_5_percent_above_the_optimum(seed: int) -> None:
-    generator = np.random.default_rng(seed)
-    inks = some_inks(generator, int(generator.integers(4, 8)), (1.0, 0.5))
-    wishes = some_wishes(generator, int(generator.integers(4, 9)))
-    layers = int(generator.integers(2, 4))
-    request = SolverRequest(PAPER, wishes, inks, layers, refine=False, seed=seed)
-    best = solve(request)[-1][0]
-    assert best.cost <= 1.05 * optimum(request, layers) + 1e-9
+def test_never_more_than_1_percent_above_the_optimum(monkeypatch: pytest.MonkeyPatch) -> None:
+    """Random cases against every sequence there is, the search made to do without trying them all.
+
+    All of the first 300 seeds hold; so many run here.
+    """
+    monkeypatch.setattr(solver, "MOST_TRIED", 30_000)
+    monkeypatch.setattr(solver, "_ALL_TRIED", 0)
+    for seed in range(80):
+        generator = np.random.default_rng(seed)
+        inks = some_inks(generator, int(generator.integers(3, 6)), (1.0, 0.5))
+        wishes = some_wishes(generator, int(generator.integers(4, 9)))
+        layers = int(generator.integers(2, 4))
+        request = SolverRequest(PAPER, wishes, inks, layers, refine=False, seed=seed)
+        best = solve(request)[-1][0]
+        assert best.cost <= 1.01 * optimum(request, layers) + 1e-9, seed
+
+
+def test_strengths_are_never_worse_than_a_grid_of_five() -> None:
+    for seed in range(12):
+        generator = np.random.default_rng(100 + seed)
+        inks = some_inks(generator, 5, (1.0, 0.5, 0.2))
+        wishes = some_wishes(generator, 6)
+        best = solve(SolverRequest(PAPER, wishes, inks, 3, seed=seed))[-1][0]
+        ground = Ground.from_lab(PAPER)
+        levels = np.linspace(0.2, 1, 5)
+        films = [ink_film(ink.lab, ink.opacity, ground, x) for ink in best.inks for x in levels]
+        count = len(best.inks)
+        sequences = np.array(
+            [[5 * n + at for n, at in enumerate(some)] for some in product(range(5), repeat=count)]
+        )
+        shelf = Shelf(SolverRequest(PAPER, wishes, inks, 3))
+        grid = float(shelf.costs_of_films(FilmTable.of(films), sequences).min())
+        assert best.cost <= grid + 1e-6
+
+
+def test_blocks_that_gain_nothing_are_not_offered() -> None:
+    """Two fields, each one of the inks itself: a third block has nothing to do."""
+    wishes = (Wish(PROCESS[0].lab, 10.0), Wish(PROCESS[1].lab, 10.0))
+    plans = solve(SolverRequest(PAPER, wishes, PROCESS, 5))
+    assert len(plans) == 2
+    assert plans[-1][0].worst_de00 < 0.1
 
 
 def test_many_stacks_at_once_are_the_same_as_one_by_one() -> None:
@@ -109,7 +136,7 @@ def test_more_blocks_are_never_worse_and_the_same_seed_gives_the_same() -> None:
     costs = [each[0].cost for each in plans]
     assert all(later <= earlier + 0.05 for earlier, later in pairwise(costs))
     assert [each[0].inks for each in solve(request)] == [each[0].inks for each in plans]
-    assert [len(each[0].inks) for each in plans] == [1, 2, 3, 4, 5]
+    assert [len(each[0].inks) for each in plans] == list(range(1, len(plans) + 1))
 
 
 def test_known_overprints_are_found_again() -> None:

@@ -12,7 +12,7 @@ if TYPE_CHECKING:
     from nomos.colour import Lab
     from nomos.project import Assets, Project
     from nomos.separation.fields import Borders
-    from nomos.separation.solver import Plan
+    from nomos.separation.plans import Plan
 
 DONE = 0
 

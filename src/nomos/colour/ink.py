@@ -114,11 +114,11 @@ def _solid(lab: tuple[float, ...], opacity: Opacity, key: tuple[bytes, float, Pa
     k1 = _term(solid, ground, paper_k1, kind, cover)
     for _ in range(_SURFACE_ROUNDS):
         ceiling = to_measured(partly_covered(ground, brightest, cover), k1)
-        solid, _ = reflectance_below(np.array(lab), ceiling)
+        solid, reached = reflectance_below(np.array(lab), ceiling)
         if needs_more(solid):
             solid = reflectance_near(np.array(lab), ceiling)
         before, k1 = k1, _term(solid, ground, paper_k1, kind, cover)
-        if abs(before - k1) < 1e-6:
+        if abs(before - k1) < 1e-6 or not reached:
             break
     return _from_measured(solid, k1, opacity, ground, cover, np.array(lab))
 

@@ -31,10 +31,12 @@ REACHED = 0.05
 _SMOOTHNESS = 0.003
 
 
-def _newton(target: Array, start: Array, ceiling: Array | None, spring: float) -> Array | None:
+def _newton(
+    target: Array, start: Array, ceiling: Array | None, spring: float, steps: int = _STEPS
+) -> Array | None:
     """Least slope of z = artanh(2R - 1) with XYZ `target`; None where no step leads there."""
     z, multipliers = start.copy(), np.zeros(3)
-    for _ in range(_STEPS):
+    for _ in range(steps):
         tanh = np.tanh(z)
         slope = (1 - tanh**2) / 2
         pull = XYZ_WEIGHTS @ multipliers
@@ -163,10 +165,10 @@ def reflectance_near(lab: Array, ceiling: Array) -> Array:
 
 def _held(target: Array, free: Array, ceiling: Array) -> Array | None:
     """Where the springs leave z; the soft one alone where the stiff one leads nowhere."""
-    soft = _newton(lab_to_xyz(target), _to_z(free), _to_z(ceiling), _SPRINGS[0])
+    soft = _newton(lab_to_xyz(target), _to_z(free), _to_z(ceiling), _SPRINGS[0], _STEPS // 2)
     if soft is None:
         return None
-    stiff = _newton(lab_to_xyz(target), soft, _to_z(ceiling), _SPRINGS[1])
+    stiff = _newton(lab_to_xyz(target), soft, _to_z(ceiling), _SPRINGS[1], _STEPS // 2)
     return soft if stiff is None else stiff
 
 
@@ -186,4 +188,4 @@ def _nearest_below(target: Array, ceiling: Array) -> Array:
         return np.vstack([lab_slope(below(z)) * by_z, flat])
 
     start = np.clip(_to_z(np.minimum(smooth_reflectance(target), 0.98 * ceiling) / ceiling), -4, 2)
-    return below(least_squares(residual, start, jac=slope, max_nfev=100).x)
+    return below(least_squares(residual, start, jac=slope, ftol=1e-5, max_nfev=30).x)

@@ -19,7 +19,7 @@ from nomos.formats.files import read_text, writing_into
 from nomos.order import DRYING_H
 from nomos.project.model import Ink, Known, Optics
 from nomos.project.separating import ShelfInk
-from nomos.separation.solver import WEAKEST
+from nomos.separation.plans import WEAKEST
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")
 _VEHICLES: tuple[Vehicle, ...] = get_args(Vehicle)

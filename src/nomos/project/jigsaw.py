@@ -24,7 +24,7 @@ from nomos.project.reduction import light_to_dark_colours, shelf_ink
 from nomos.project.store import labels_to_png
 from nomos.separation.jigsaw import Piece, find_pieces
 from nomos.separation.light import SHADE_L, TINT_L, lit_fields
-from nomos.separation.solver import CandidateInk
+from nomos.separation.plans import CandidateInk
 
 _BOARD_ID = "jigsaw"
 

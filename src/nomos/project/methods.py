@@ -8,7 +8,7 @@ from nomos.project.boards import board_pairs, with_boards_apart, with_two_sided
 from nomos.project.jigsaw import sawn_block, with_jigsaw
 from nomos.project.model import Project
 from nomos.project.reduction import is_reduction, with_one_block_per_colour, with_reduction
-from nomos.separation.solver import CandidateInk
+from nomos.separation.plans import CandidateInk
 
 Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
 METHODS: tuple[Method, ...] = get_args(Method)

@@ -15,7 +15,7 @@ from nomos.colour.inverse import ink_over, nearest_film
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import film_on, ground_of, zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
-from nomos.separation.solver import CandidateInk
+from nomos.separation.plans import CandidateInk
 
 BOARD = "board1"
 # Beyond this a colour of a reduction counts as out of reach (chosen by us).

@@ -14,8 +14,9 @@ from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import film_on, ground_of, stock_of
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.naming import fresh_number
+from nomos.separation.candidates import Shelf
 from nomos.separation.fields import Borders
-from nomos.separation.solver import MIX_NAME, CandidateInk, Plan, PlannedInk, Shelf, SolverRequest, Wish
+from nomos.separation.plans import MIX_NAME, CandidateInk, Plan, PlannedInk, SolverRequest, Wish
 
 # Published process inks are a yellow, a bluish red and a blue; these solids are written down from
 # memory for relief inks on a white paper, and the user's own replace them.

@@ -13,7 +13,7 @@ from nomos.colour.sureness import Basis, Known, standard_errors
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.films import film_of, on_wet, printing_sets, stock_of, zone_keys
 from nomos.project.model import Ink, Project
-from nomos.separation.solver import Plan
+from nomos.separation.plans import Plan
 
 _MOST_CHARTED = 3
 

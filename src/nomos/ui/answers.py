@@ -10,7 +10,7 @@ from PyQt6.QtWidgets import QScrollArea, QStackedWidget
 
 from nomos.project import Project, Proof, Station
 from nomos.project.separating import kept_key, with_plan
-from nomos.separation.solver import REACHED_DE00
+from nomos.separation.plans import REACHED_DE00
 from nomos.separation.touch import Touch
 from nomos.ui import theme
 from nomos.ui.controller import Controller

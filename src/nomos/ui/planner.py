@@ -22,7 +22,8 @@ from nomos.project.separating import (
 )
 from nomos.project.sureness import plan_sureness
 from nomos.separation.fields import Borders
-from nomos.separation.solver import CandidateInk, Plan, SolverRequest, mixable_inks, solve
+from nomos.separation.plans import CandidateInk, Plan, SolverRequest, mixable_inks
+from nomos.separation.solver import solve
 from nomos.ui.document import Document
 from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
-from nomos.separation.solver import MOST_BLOCKS
+from nomos.separation.plans import MOST_BLOCKS
 from nomos.ui.controls import Choice, ColourRows, Fields, NumberBox, button, label
 from nomos.ui.stations.parts import Cards, part_column
 from nomos.ui.views.cards import Card

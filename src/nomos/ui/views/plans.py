@@ -10,7 +10,7 @@ from nomos.colour import lab_to_hex
 from nomos.project import Project, Proof
 from nomos.project.separating import Reach, kept_key, plan_costs, planned_colours
 from nomos.proof import Index, mips, render_view
-from nomos.separation.solver import CandidateInk, Plan
+from nomos.separation.plans import CandidateInk, Plan
 from nomos.ui.views.cards import Card
 from nomos.ui.views.rows import Row
 from nomos.units import number
