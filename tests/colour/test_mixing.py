@@ -1,6 +1,6 @@
 """Recipes: found again, never worse than a dense grid, weighed and put right."""
 
-from itertools import product
+from itertools import combinations, product
 
 import numpy as np
 import pytest
@@ -124,3 +124,25 @@ def test_a_batch_gone_wrong_is_put_right_with_little() -> None:
     assert right.grams == {}
     far = correct(recipe, tubs, 10.0, (20.0, 0.0, 0.0), target, UNDER)
     assert far.again
+
+
+def test_two_inks_are_never_further_than_brute_force_finds() -> None:
+    """15 random targets (100 by hand): every pair on a dense grid, the best of it polished."""
+    generator = np.random.default_rng(2)
+    amounts = np.geomspace(0.003, 1, 40)
+    grid = np.array([[s * w, s * (1 - w), 1 - s] for s in amounts for w in np.linspace(0, 1, 41)])
+    for _ in range(15):
+        target = np.array([generator.uniform(35, 88), generator.uniform(-35, 45), generator.uniform(-40, 60)])
+        ours = find_recipes(tuple(target), SHELF, UNDER, most_inks=2)
+        brute = np.inf
+        for pair in combinations(SHELF, 2):
+            tubs = [*pair, EXTENDER]
+            off = delta_e00(mixture_labs(tubs, grid, UNDER), target)
+            near = [grid[int(off.argmin())]]
+            for size in (0.02, 0.005, 0.001):
+                moves = generator.normal(0, size, (300, 3)) + near[-1]
+                moves = np.maximum(moves, 0)
+                moves /= moves.sum(axis=1, keepdims=True)
+                near.append(moves[int(delta_e00(mixture_labs(tubs, moves, UNDER), target).argmin())])
+            brute = min(brute, float(delta_e00(mixture_labs(tubs, np.array(near), UNDER), target).min()))
+        assert min(recipe.de00 for recipe in ours) <= brute + 0.05

@@ -77,10 +77,12 @@ def _mix(options: argparse.Namespace) -> int:
     under = underlay(ground, below, options.film)
     found = recipes_for(target, tubs, under, most_inks=options.max_inks)
     words: dict[int, list[str]] = {}
-    for word, recipe in choices(found).items():
+    as_weighed = [weighed(recipe, tubs.all, options.grams, target, under)[1].de00 for recipe in found]
+    for word, recipe in choices(found, as_weighed).items():
         words.setdefault(id(recipe), []).append(word)
     rows = []
-    for recipe in [r for r in found if id(r) in words] + [r for r in found if id(r) not in words][:3]:
+    chosen = list({id(recipe): recipe for recipe in choices(found, as_weighed).values()}.values())
+    for recipe in [*chosen, *[r for r in found if id(r) not in words][:3]]:
         grams, on_scales = weighed(recipe, tubs.all, options.grams, target, under)
         parts, by_knife = in_parts(recipe, tubs.all, target, under)
         rows.append(

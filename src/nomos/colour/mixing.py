@@ -13,8 +13,9 @@ from nomos.colour.spectra import BANDS, Array
 from nomos.progress import NULL_PROGRESS, Progress
 
 MOST_INKS = 3
-# Of the subsets that a coarse lattice finds best, so many are worked out.
-_REFINED = 12
+# Of the starts that a coarse lattice finds best, so many are worked out, by the number of inks in them.
+_REFINED = {1: 6, 2: 40, 3: 14}
+_COARSE, _APART = 10.0, 0.2
 _INK_SHARES = (1.0, 0.7, 0.45, 0.28, 0.16, 0.08, 0.04, 0.015)
 _WHITE_SHARES = (0.0, 0.12, 0.35, 0.7)
 _RATIOS = {1: 1, 2: 8, 3: 5, 4: 4}
@@ -58,7 +59,7 @@ class Recipe:
 
 WHITE_NAME = "White"
 # Leaving out a trace that cannot be weighed may cost so much, which no eye sees (chosen by us).
-TRACE_DE00 = 0.05
+TRACE_DE00 = 0.02
 
 
 _BARE = Surface.bare(SURFACE_K1[USUAL_KIND], ())
@@ -133,21 +134,25 @@ def find_recipes(
         pigments = [*(shelf[n] for n in subset), *extra]
         lattice = _lattice(len(subset), len(extra))
         distance = delta_e00(mixture_labs(pigments, lattice, ground), np.array(target))
-        best = int(distance.argmin())
-        seeds.append((float(distance[best]), subset, lattice[best]))
+        # Two starts: the nearest, and the nearest of another depth, where the colour may be met again.
+        first = int(distance.argmin())
+        extender = lattice[:, len(subset)]
+        other = int(np.where(np.abs(extender - extender[first]) > _APART, distance, np.inf).argmin())
+        seeds += [(float(distance[at]), subset, lattice[at]) for at in dict.fromkeys((first, other))]
     # The best of each size are kept: fewer inks may be worth a little.
     seeds.sort(key=lambda seed: seed[0])
-    kept = seeds[:_REFINED]
-    kept += [
-        s
-        for size in range(1, most_inks)
-        for s in [x for x in seeds if len(x[1]) == size][:3]
-        if s not in kept
-    ]
     found: dict[tuple[str, ...], Recipe] = {}
-    for place, (_, subset, start) in enumerate(kept):
-        progress.report(0.6 + 0.4 * place / len(kept), "working recipes out")
+    tried = dict.fromkeys(range(1, most_inks + 1), 0)
+    nearest = dict.fromkeys(tried, np.inf)
+    for place, (distance_there, subset, start) in enumerate(seeds):
+        size = len(subset)
+        # A start is coarse by a few units: one much further off than what was found leads to nothing better.
+        if tried[size] >= _REFINED[min(size, 3)] or distance_there > nearest[size] + _COARSE:
+            continue
+        tried[size] += 1
+        progress.report(0.6 + 0.4 * place / len(seeds), "working recipes out")
         recipe = _worked_out(target, [*(shelf[n] for n in subset), *extra], start, ground)
+        nearest[size] = min(nearest[size], recipe.de00)
         if recipe.names not in found or recipe.de00 < found[recipe.names].de00:
             found[recipe.names] = recipe
     return tuple(sorted(found.values(), key=lambda recipe: (round(recipe.de00, 2), recipe.inks)))
@@ -156,6 +161,9 @@ def find_recipes(
 def _lattice(inks: int, extras: int) -> Array:
     """Coarse shares of some inks, of extender, and of white if there are two extras. (n, inks + extras)."""
     ratios = [np.array(r) / sum(r) for r in _whole_ratios(inks, _RATIOS.get(inks, 3))]
+    if inks == 2:
+        # A trace of a strong ink can be all that is needed.
+        ratios += [np.array(each) for each in ((0.02, 0.98), (0.98, 0.02))]
     rows = []
     for ratio, share, white in product(ratios, _INK_SHARES, _WHITE_SHARES if extras > 1 else (0.0,)):
         ink = share * (1 - white)
@@ -190,8 +198,13 @@ def _worked_out(target: Lab, pigments: Sequence[Pigment], start: Array, ground: 
         return np.log(np.maximum(shares, 0.02))
 
     fitted = least_squares(lambda each: lab_of(shares_of(each)) - aim, inside(start), max_nfev=25)
+
+    def off(each: Array) -> float:
+        return float(delta_e00(lab_of(shares_of(each)), aim))
+
+    # Nearest in CIELAB need not be nearest in ΔE00: on from whichever of the two is.
     polished = minimize(
-        lambda each: float(delta_e00(lab_of(shares_of(each)), aim)), inside(shares_of(fitted.x)),
+        off, min(inside(start), inside(shares_of(fitted.x)), key=off),
         method="Nelder-Mead", options={"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4},
     )  # fmt: skip
     tried = [start, shares_of(fitted.x), shares_of(polished.x)]
@@ -229,14 +242,17 @@ def recipe_of(target: Lab, pigments: Sequence[Pigment], shares: Array, ground: U
     )  # fmt: skip
 
 
-def choices(recipes: Sequence[Recipe]) -> dict[str, Recipe]:
+def choices(recipes: Sequence[Recipe], as_weighed: Sequence[float] | None = None) -> dict[str, Recipe]:
     """The best match, the fewest inks, the cheapest and the most transparent of some recipes.
+
+    as_weighed : ΔE00 of each as the scales round it; the best match is the best of these.
 
     The last three among those that look nearly as good: within ΔE00 1 of the best, or within 2 of the aim.
     """
     if not recipes:
         return {}
-    best = min(recipes, key=lambda r: r.de00)
+    off = as_weighed if as_weighed is not None else [recipe.de00 for recipe in recipes]
+    best = recipes[min(range(len(recipes)), key=lambda n: off[n])]
     good = [r for r in recipes if r.de00 <= max(best.de00 + 1.0, 2.0)]
     return {
         "best match": best,

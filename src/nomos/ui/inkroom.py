@@ -12,7 +12,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.colour import Lab, overprints, reflectance_to_lab
 from nomos.colour.mixing import Recipe, choices, mixed
 from nomos.colour.trapping import Inking, preucil, share_taken
-from nomos.colour.weighing import correct, pigments_of
+from nomos.colour.weighing import correct, pigments_of, weighed
 from nomos.edition import film_from_weights
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
@@ -36,6 +36,9 @@ from nomos.ui.questions import Questions
 from nomos.ui.views.state import UiState
 
 DEMO_SHELF = "Demo shelf, illustrative"
+
+# What a recipe is weighed for until the need is known.
+_BATCH_G = 100.0
 
 
 class InkRoom(QObject):
@@ -132,8 +135,9 @@ class InkRoom(QObject):
                 raise BadInput("This shelf holds nothing but white; open another to mix from.")
             target, under = wanted_of(project, pull, zone), underlay_of(project, pull, zone)
             recipes = recipes_for(target, tubs, under, most_inks=most, progress=progress)
+            as_weighed = [weighed(each, tubs.all, _BATCH_G, target, under)[1].de00 for each in recipes]
             named: dict[int, tuple[str, Recipe]] = {}
-            for word, recipe in choices(recipes).items():
+            for word, recipe in choices(recipes, as_weighed).items():
                 words, _ = named.get(id(recipe), ("", recipe))
                 named[id(recipe)] = (f"{words}, {word}" if words else word, recipe)
             more = [("another way", r) for r in recipes if id(r) not in named][:2]

@@ -88,7 +88,9 @@ def mix_view(
     grams, scales = weighed(recipe, mixed.tubs.all, batch, mixed.target, mixed.under)
     parts, knife = in_parts(recipe, mixed.tubs.all, mixed.target, mixed.under)
     weights = tuple(
-        (name, f"{number(grams.get(name, 0.0))} g   {parts.get(name, 0)} parts") for name in recipe.names
+        (name, f"{number(grams[name])} g   {parts.get(name, 0)} parts")
+        for name in recipe.names
+        if name in grams
     )
     note = (
         f"Wanted {lab_text(mixed.target)}. Weighed to 0.1 g it comes to ΔE {number(scales.de00)}, by parts "
