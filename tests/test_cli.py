@@ -92,6 +92,9 @@ def test_plan_writes_the_whole_packet(
     assert len(found["order"]) == len(list(out.glob("stage-*.png")))
     assert [step["is_key"] for step in found["order"]].count(True) == 1
     assert found["order"][-1]["is_key"]
+    # One list of findings, whoever asks.
+    checked = answer(capsys, "check", str(out / "project.nomos"))["findings"]
+    assert [each["text"] for each in checked] == [each["text"] for each in found["findings"]]
     project, _ = load(out / "project.nomos")
     assert [step["block"] for step in found["order"]] == [
         project.block(impression.block).name for impression in project.impressions

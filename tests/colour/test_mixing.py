@@ -127,7 +127,7 @@ def test_a_batch_gone_wrong_is_put_right_with_little() -> None:
 
 
 def test_two_inks_are_never_further_than_brute_force_finds() -> None:
-    """15 random targets (100 by hand): every pair on a dense grid, the best of it polished."""
+    """Eight random targets (100 by hand): every pair on a dense grid, the best of it polished."""
     generator = np.random.default_rng(2)
     amounts = np.geomspace(0.003, 1, 40)
     grid = np.array([[s * w, s * (1 - w), 1 - s] for s in amounts for w in np.linspace(0, 1, 41)])

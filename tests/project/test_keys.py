@@ -70,6 +70,14 @@ def test_from_kind_to_kind_and_back(demo: Demo) -> None:
         with_contour_key(project, 99)
 
 
+def test_a_colour_left_bare_under_a_made_key_can_be_printed_again(demo: Demo) -> None:
+    """The block of a made key carries no number of its own."""
+    project = with_contour_key(demo[0], 1.2)
+    again = ed.with_printed_colour(ed.with_bare_colour(project, 4), 4)
+    assert 4 not in again.bare_colours()
+    assert len({block.id for block in again.blocks}) == len(again.blocks)
+
+
 def test_colours_run_under_a_contour_and_nothing_is_lost(demo: Demo) -> None:
     project, assets = demo
     project = with_contour_key(project, 1.5, weigh=False)

@@ -1,5 +1,7 @@
 """The budget: combined by squares, mapped over the sheet, and kept by as many drawn sheets as it says."""
 
+from functools import partial
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -55,11 +57,29 @@ def test_one_wall_by_hand() -> None:
 def test_the_map_holds_for_drawn_sheets(seat: float, transfer: float, growth: float, seed: int) -> None:
     errors = model(seating_mm=seat, transfer_mm=transfer, growth_pct=(growth, 0.1))
     place = np.array([170.0, 30.0])
-    drawn = errors.draw(np.random.default_rng(seed), 4000, 2)
-    a, b, c, d, e, f = np.moveaxis(drawn, -1, 0)
+    # Two blocks of each of 4000 editions: what a block is out by is the same on all sheets of one.
+    drawn = errors.draw(np.random.default_rng(seed), 3, 8000)
+    a, b, c, d, e, f = np.moveaxis(drawn[1].reshape(4000, 2, 6), -1, 0)
     moved = np.stack([a + b * place[0] + c * place[1], d + e * place[0] + f * place[1]], axis=-1)
     apart = np.hypot(*(moved[:, 0] - moved[:, 1]).T)
     assert np.mean(apart <= errors.two_pulls_mm(place)) == pytest.approx(0.95, abs=0.02)
+
+
+def test_a_block_is_out_by_the_same_on_every_sheet_and_a_sheet_by_its_own() -> None:
+    hand = np.random.default_rng(1)
+    cut = model(cutting_mm=0.3, transfer_mm=0.2).draw(hand, 20, 3)
+    np.testing.assert_allclose(cut, np.broadcast_to(cut[:1], cut.shape))
+    assert np.ptp(cut[0], axis=0).max() > 0.05
+    assert np.ptp(model(seating_mm=0.3).draw(hand, 20, 3), axis=0).max() > 0.05
+
+
+def test_a_beginner_is_further_out_than_a_practised_hand() -> None:
+    figures = partial(
+        budget_of, "kento", damp=False, carried="impressions", growth=(0.2, 1.0), grain="height"
+    )
+    first, careful = figures(BudgetSettings(hand="beginner")), figures(BudgetSettings(hand="practised"))
+    assert first.contact_mm == pytest.approx(2 * careful.contact_mm)
+    assert first.transfer_mm == pytest.approx(2 * careful.transfer_mm)
 
 
 def test_own_figures_stand_before_defaults_and_growth_follows_the_grain() -> None:

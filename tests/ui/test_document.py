@@ -1,6 +1,5 @@
 """Undo, jobs and rescue: the laws the window rests on."""
 
-import os
 import threading
 from collections.abc import Callable
 from functools import partial
@@ -9,6 +8,7 @@ from pathlib import Path
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from msgspec.structs import replace
 
 from nomos.errors import BadInput
 from nomos.progress import Progress
@@ -134,39 +134,83 @@ def test_failures_are_sentences_and_cancelled_work_says_nothing(caplog: pytest.L
     assert (done, len(failed)) == ([], 3)
 
 
-def test_unsaved_work_is_kept_beside_and_offered_again(
-    demo_desk: Desk, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
-) -> None:
-    folder = tmp_path / "unsaved"
-    keeping = rescue.Rescue(demo_desk.document, demo_desk.runner, folder)
+def crashed(window: rescue.Rescue) -> None:
+    """What is left when a process ends without a word: its copy, and a lock that nobody holds."""
+    assert window._lock is not None
+    window._timer.stop()
+    window._writer.shutdown(wait=True)
+    window._lock.close()
+
+
+def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path: Path) -> None:
+    folder, file = tmp_path / "unsaved", tmp_path / "frost.nomos"
+    demo_desk.document.save(file)
+    keeping = rescue.Rescue(demo_desk.document, folder)
     keeping.keep()
     assert not folder.exists()  # nothing to keep yet
     demo_desk.controller.set_trap(1.1)
-    keeping.keep()
-    own = folder / f"{os.getpid()}.nomos"
-    wait(lambda: own.exists() and "rescue" not in demo_desk.runner.busy())
-    assert rescue.left_behind(folder) == []  # this process is alive
-    monkeypatch.setattr(rescue, "_alive", lambda _process: False)
-    assert rescue.left_behind(folder) == [own]
+    assert keeping.keep_now()
+    assert rescue.left_behind(folder) == []  # its window is there
+    crashed(keeping)
+    assert [left.copy for left in rescue.left_behind(folder)] == [keeping.file]
+    # Taken up, the work knows its file again, and is kept anew before the old copy goes.
     other = Document()
+    second = rescue.Rescue(other, folder)
     asked: list[str] = []
 
     def take(title: str) -> bool:
         asked.append(title)
         return True
 
-    rescue.offer(other, folder, take)
+    rescue.offer(other, folder, take, keep=second.keep_now)
     assert asked == [demo_desk.document.project.title if demo_desk.document.project else ""]
     assert other.project == demo_desk.document.project
     assert other.unsaved
-    assert rescue.left_behind(folder) == []
-    keeping.close()
+    assert other.path == file
+    assert not keeping.file.exists()
+    crashed(second)
+    assert rescue.left_behind(folder) == [rescue.Left(second.file, file)]
 
 
-def test_damaged_or_refused_leftovers_are_cleared_away(tmp_path: Path, demo: Demo) -> None:
+def test_of_two_crashed_windows_the_second_waits_for_the_next_start(tmp_path: Path, demo: Demo) -> None:
+    copies = []
+    for title in ("One", "Two"):
+        document = Document()
+        document.begin(replace(demo[0], title=title), demo[1])
+        window = rescue.Rescue(document, tmp_path)
+        assert window.keep_now()
+        crashed(window)
+        copies.append(window.file)
+    assert copies[0] != copies[1]
+    third = Document()
+    rescue.offer(third, tmp_path, lambda _title: True)
+    # Nothing of its own is kept yet: even the one taken up stays.
+    assert len(rescue.left_behind(tmp_path)) == 2
+    kept = rescue.Rescue(third, tmp_path)
+    rescue.offer(third, tmp_path, lambda _title: True, keep=kept.keep_now)
+    assert len(rescue.left_behind(tmp_path)) == 1
+    kept.close()
+
+
+def test_a_copy_that_fails_is_tried_again_and_said(tmp_path: Path, demo: Demo) -> None:
+    document = Document()
+    document.begin(*demo)
+    blocked = tmp_path / "unsaved"
+    blocked.write_text("a file where the folder should be", "utf-8")
+    window, told = rescue.Rescue(document, blocked), list[str]()
+    window.told.connect(told.append)
+    assert not window.keep_now()
+    assert len(told) == 1
+    blocked.unlink()
+    assert window.keep_now()
+    window.close()
+
+
+def test_a_damaged_copy_is_said_and_stays_and_a_refused_one_goes(tmp_path: Path, demo: Demo) -> None:
     (tmp_path / "999999998.nomos").write_bytes(b"half a file")
     save(tmp_path / "999999999.nomos", *demo)
-    document = Document()
-    rescue.offer(document, tmp_path, lambda _title: False)
+    document, told = Document(), list[str]()
+    rescue.offer(document, tmp_path, lambda _title: False, tell=told.append)
     assert document.project is None
-    assert list(tmp_path.glob("*.nomos")) == []
+    assert [path.name for path in tmp_path.glob("*.nomos")] == ["999999998.nomos"]
+    assert "damaged" in told[0]

@@ -195,10 +195,12 @@ def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: P
     desk, station, sheet = inks, inks.window.answers.inks, inks.window.sheet
     paper = project_of(desk).paper.lab
     wanted = (52.0, 28.0, -12.0)
+    over = (22.0, 6.0, -4.0)
     card = np.empty((600, 900, 3), np.uint8)
     card[:, :300], card[:, 300:600], card[:, 600:] = (
         lab_to_srgb(np.array(lab)) for lab in (paper, (49.5, 0.0, 0.0), wanted)
     )
+    card[450:, :600], card[450:, 600:] = (lab_to_srgb(np.array(lab)) for lab in ((15.0, 0.0, 0.0), over))
     answers.scan = tmp_path / "card.png"
     Image.fromarray(Scanner(cast=(0.95, 1.0, 0.8), gamma=1.1).scan(card)).save(answers.scan)
     station.turn_to("mix")
@@ -215,6 +217,26 @@ def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: P
     settle(desk)
     got = project_of(desk).ink(own_ink(desk)).lab
     assert float(delta_e00(np.array(got), np.array(wanted))) < 1.5
+    # The stripe too: what it scatters is known then.
+    click(station.mix.over_black)
+    settle(desk)
+    assert "black stripe" in station.mix.card_note.text()
+    tall = 200 * 600 / 900
+    for x_share, y_share in ((1 / 4, 0.9), (5 / 6, 0.9)):
+        x, y = sheet.viewport.to_screen(200 * x_share, tall * y_share)
+        QTest.mouseClick(sheet, LEFT, NONE, QPoint(round(x), round(y)))
+        settle(desk)
+    assert "K and S are known" in station.mix.card_note.text()
+    click(station.mix.take_card)
+    settle(desk)
+    optics = project_of(desk).ink(own_ink(desk)).optics
+    assert optics is not None
+    assert optics.known == "readings"
+    assert max(optics.scattering) > 0.01
+    answers.folder = tmp_path
+    click(station.mix.write_card)
+    settle(desk)
+    assert (tmp_path / "drawdown-card.pdf").read_bytes()[:5] == b"%PDF-"
 
 
 def test_a_scanned_proof_is_compared_and_taken_into_the_plan(

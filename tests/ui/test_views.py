@@ -57,10 +57,10 @@ def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> No
     assert tabs["design"].answer == "9 colours, 180 × 240 mm"
     assert tabs["blocks"].answer == "8 blocks, 5 findings"
     assert tabs["order"].answer == "8 pulls, 10 days"
-    assert tabs["register"].answer == "kento, ±0.7 mm"
+    assert tabs["register"].answer == "kento, ±0.4 mm"
     assert tabs["inks"].chosen
     moved = ed.with_offset(project, project.impressions[0].id, Misregister(0.5))
-    assert frame.station_tabs(moved, proof, UiState())[4].answer == "kento, ±0.7 mm, 1 out"
+    assert frame.station_tabs(moved, proof, UiState())[4].answer == "kento, ±0.4 mm, 1 out"
     assert frame.station_tabs(None, None, UiState())[0].answer == "open a sketch"
 
 

@@ -275,16 +275,17 @@ def _plan_figures(
 def _check(options: argparse.Namespace) -> int:
     from nomos.formats import findings_as_json
     from nomos.project import load, mask_request, proof_of
-    from nomos.project.carvings import carve_blocks, carving_findings
-    from nomos.project.closelook import close_findings, look_closely
+    from nomos.project.carvings import carve_blocks
+    from nomos.project.closelook import look_closely
+    from nomos.project.review import review
 
     project, assets = load(options.project)
     proof = proof_of(project, assets)
     request = mask_request(project, assets)
     assert request is not None
     look = look_closely(project, request, proof.blocks, proof.laid)
-    cutting = carving_findings(project, carve_blocks(project, proof.blocks)) if project.impressions else ()
-    findings = findings_as_json((*proof.findings, *close_findings(project, look), *cutting))
+    carved = carve_blocks(project, proof.blocks) if project.impressions else ()
+    findings = findings_as_json(review(project, proof.blocks, proof.laid, proof.matches, look, carved))
     if options.json:
         print_json({"findings": findings})
         return DONE

@@ -42,7 +42,7 @@ DOUBT: dict[Basis, Doubt] = {
     "one reading": Doubt(0.0, 0.1, 0.6, 0.6),
     "recipe": Doubt(0.0, 0.12, 0.4),
     "proof": Doubt(0.3, 0.08, 0.4),
-    "chart": Doubt(0.38, 0.0, 0.4),
+    "chart": Doubt(0.33, 0.0, 0.4),
     "readings": Doubt(0.0, 0.1, 0.3, 0.6),
 }
 # A film called transparent scatters a little all the same (from memory): S up to about this.

@@ -32,7 +32,6 @@ from nomos.project import (
     Project,
     colour_matches,
     cut_blocks,
-    find,
     impressions_to_lay,
     kento_or_reason,
     lay_sheet,
@@ -42,8 +41,8 @@ from nomos.project import (
     sheet_labs,
 )
 from nomos.project.boards import board_pairs, turned_text
-from nomos.project.carvings import carve_blocks, carving_findings, hours_of
-from nomos.project.closelook import CloseLook, close_findings, look_closely
+from nomos.project.carvings import CarvedBlock, carve_blocks, carving_findings, hours_of
+from nomos.project.closelook import CloseLook, look_closely
 from nomos.project.editions import all_sheets, buying_list, sheets_of
 from nomos.project.edits import between_pulls, in_register, layers
 from nomos.project.films import zone_colours
@@ -52,6 +51,7 @@ from nomos.project.keys import carrying_text
 from nomos.project.methods import method_of
 from nomos.project.model import Impression, ProjectError
 from nomos.project.registering import plan_of_system
+from nomos.project.review import review
 from nomos.project.tolerating import worst_mm
 from nomos.proof import render, to_rgb
 from nomos.registration import Kento
@@ -110,7 +110,7 @@ def write_packet(
         names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))
         names.append(write_file(folder, "statement.pdf", statement_pdf(project, None, date.today())))
         look = look_closely(project, request, blocks, laid)
-        plan = plan_of(project, blocks, laid, look)
+        plan = plan_of(project, blocks, laid, look, carved)
         plan["carving"] = {
             "hours": round(hours_of(carved), 2),
             "findings": findings_as_json(carving_findings(project, carved)),
@@ -168,7 +168,11 @@ def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
 
 
 def plan_of(
-    project: Project, blocks: CutBlocks, laid: LaidSheet, look: CloseLook | None = None
+    project: Project,
+    blocks: CutBlocks,
+    laid: LaidSheet,
+    look: CloseLook | None = None,
+    carved: tuple[CarvedBlock, ...] = (),
 ) -> dict[str, Any]:
     """The plan in figures: order, inks, areas, colours, registration and findings; lengths in mm."""
     assert project.flat is not None
@@ -198,9 +202,7 @@ def plan_of(
         ],
         **_method(project, blocks),
         "registration": _registration(project),
-        "findings": findings_as_json(
-            (*find(project, laid, matches, blocks.borders), *(close_findings(project, look) if look else ()))
-        ),
+        "findings": findings_as_json(review(project, blocks, laid, matches, look, carved)),
     }
 
 

@@ -15,7 +15,7 @@ from nomos.project.proofing import CutBlocks
 from nomos.project.reduction import is_reduction
 from nomos.project.registering import plan_of_system
 from nomos.separation import Mask
-from nomos.separation.features import find_features
+from nomos.separation.features import FeatureKind, find_features
 from nomos.units import number
 
 # Maps are worked out at no more than so many pixels for each mm.
@@ -39,6 +39,7 @@ class CarvedBlock:
     finest_mm: float | None
     finest_place: tuple[float, float] | None
     prints_mm: tuple[float, float]
+    finest_kind: FeatureKind | None = None
 
 
 def carve_blocks(
@@ -77,11 +78,10 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
     if before is not None:
         ground = np.pad(before, pad) == 1
     carving = carve(page, ground, px_per_mm, craft.tools, facts, _roller(project))
-    finest = min(tool.width_mm for tool in craft.tools)
-    channel = max(facts.channel_mm, finest if finest > 0.3 else 0.3)
     fine = find_features(
-        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=channel, speck_mm2=_SPECK_MM2, lonely_mm=_LONELY_MM
-    )
+        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=_channel_mm(project), speck_mm2=_SPECK_MM2,
+        lonely_mm=_LONELY_MM,
+    )  # fmt: skip
     worst = min((each for each in fine if each.kind in ("thin line", "narrow channel")),
                 key=lambda each: each.width_mm, default=None)  # fmt: skip
     place = None
@@ -89,7 +89,7 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
         place = project.image.left + worst.place[0], project.image.top + worst.place[1]
     return CarvedBlock(
         block.id, carving, effort_of(carving, facts, craft.factor), len(fine),
-        worst.width_mm if worst else None, place, _extent(mask, px_per_mm),
+        worst.width_mm if worst else None, place, _extent(mask, px_per_mm), worst.kind if worst else None,
     )  # fmt: skip
 
 
@@ -111,10 +111,29 @@ def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
     return sum(each.effort.hours for each in carved)
 
 
+def _finest_help(project: Project, carved: CarvedBlock) -> str:
+    """What the material and the tools can do of the kind that is too fine, and what to do."""
+    craft, facts = project.craft, FACTS[project.craft.material]
+    if carved.finest_kind == "narrow channel":
+        return (
+            f"{craft.material.capitalize()} clears channels of {number(_channel_mm(project), 2)} mm with "
+            "these tools; take a finer one, or widen them."
+        )
+    return (
+        f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a harder "
+        "material, or widen them."
+    )
+
+
+def _channel_mm(project: Project) -> float:
+    """The narrowest channel that the material and the finest tool allow."""
+    finest = min(tool.width_mm for tool in project.craft.tools)
+    return max(FACTS[project.craft.material].channel_mm, finest if finest > 0.3 else 0.3)
+
+
 def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple[Finding, ...]:
     """What tools, material, roller and block have to say, block by block."""
     craft, found = project.craft, []
-    facts = FACTS[craft.material]
     if craft.curl_mm > _CURL_MM:
         found.append(
             Finding(
@@ -138,9 +157,9 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                 Finding(
                     "could show", "carve",
                     f"{name}: {each.too_fine} place{'s' if each.too_fine != 1 else ''} too fine for "
-                    f"these tools in {craft.material}, the finest {number(each.finest_mm, 2)} mm.",
-                    f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a "
-                    "finer tool or harder material, or widen them.",
+                    f"these tools in {craft.material}, the finest a {each.finest_kind} of "
+                    f"{number(each.finest_mm, 2)} mm.",
+                    _finest_help(project, each),
                     each.finest_place,
                 )
             )  # fmt: skip

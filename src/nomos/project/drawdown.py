@@ -5,12 +5,13 @@ from typing import Literal
 
 import numpy as np
 
-from nomos.colour import Lab
+from nomos.colour import Lab, smooth_reflectance
 from nomos.colour.cielab import srgb_decode, srgb_encode
+from nomos.colour.fitting import Reading
 from nomos.colour.spectra import Array
 from nomos.proof.scanning import Balance, PatchReading, Picture, balanced, read_patch
 
-Asked = Literal["paper", "grey", "ink"]
+Asked = Literal["paper", "grey", "ink", "black", "over"]
 
 # The card's grey patch, L* 50, is what grey cards come nearest to (an 18 per cent card is L* 49.5).
 GREY: Lab = (49.5, 0.0, 0.0)
@@ -25,6 +26,7 @@ class Card:
     asked : what is to be pointed at next.
     paper, grey : as scanned, 0 to 255.
     reading : the ink patch read last.
+    black, over : the bare black stripe, and the ink where it runs over it.
     """
 
     name: str
@@ -33,6 +35,8 @@ class Card:
     paper: Array | None = None
     grey: Array | None = None
     reading: PatchReading | None = None
+    black: PatchReading | None = None
+    over: PatchReading | None = None
 
     def pointed(self, x_share: float, y_share: float, paper: Lab) -> "Card":
         """The card after a patch was pointed at. paper : what its bare paper is."""
@@ -43,11 +47,30 @@ class Card:
             return replace(self, paper=scanned, asked="grey")
         if self.asked == "grey":
             return replace(self, grey=scanned, asked="ink")
-        return replace(self, reading=read_patch(self.picture, window, self._balance(paper)))
+        read = read_patch(self.picture, window, self._balance(paper))
+        if self.asked == "black":
+            return replace(self, black=read, asked="over")
+        if self.asked == "over":
+            return replace(self, over=read)
+        return replace(self, reading=read)
 
     def skipping_grey(self) -> "Card":
         """The card read without a grey patch."""
         return replace(self, asked="ink") if self.asked == "grey" else self
+
+    def over_black(self) -> "Card":
+        """The card with the black stripe to be pointed at next, then the ink over it."""
+        return replace(self, asked="black") if self.reading is not None else self
+
+    def readings(self, paper: Lab) -> tuple[Reading, ...]:
+        """The ink over the paper and over the stripe, for a fit of K and S; none until both are read."""
+        if self.reading is None or self.black is None or self.over is None:
+            return ()
+        white, ink, black, over = (
+            smooth_reflectance(np.array(lab))
+            for lab in (paper, self.reading.lab, self.black.lab, self.over.lab)
+        )
+        return Reading(white, ink), Reading(black, over)
 
     def _balance(self, paper: Lab) -> Balance:
         assert self.paper is not None

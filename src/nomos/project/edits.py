@@ -20,6 +20,7 @@ from nomos.project.model import (
     WantedColour,
     Zone,
 )
+from nomos.project.naming import fresh_number
 from nomos.project.pruning import pruned
 from nomos.project.reduction import (
     cut_before,
@@ -234,7 +235,7 @@ def with_printed_colour(project: Project, number: int) -> Project:
         lighter = [step for step in steps if project.flat.colours[step[0]].lab[0] >= colour.lab[0]]
         darker = [step for step in steps if step not in lighter]
         return with_reduction(_with_standing(project, number), [*lighter, (number,), *darker])
-    fresh = 1 + max((int(block.id.removeprefix("block")) for block in project.blocks), default=0)
+    fresh = fresh_number(project)
     block, ink = f"block{fresh}", f"ink{fresh}"
     place = next(
         (

@@ -54,14 +54,14 @@ def stock_of(project: Project) -> Stock:
 
 def solid_film(project: Project, ink: Ink, thickness: float = 1.0) -> Film:
     """The film of an ink on the project's paper, by its optics if they are known."""
-    return film_on(ink, ground_of(project), thickness)
+    return film_on(ink, ground_of(project), thickness, damp=project.register.damp)
 
 
-def film_on(ink: Ink, ground: Ground, thickness: float = 1.0) -> Film:
+def film_on(ink: Ink, ground: Ground, thickness: float = 1.0, *, damp: bool = False) -> Film:
     """The film of an ink on a paper, by all that is known of it: its K and S, its spectrum, or its colour."""
     if ink.optics is not None:
         optics = ink.optics
-        held = 1 - sunk(ink.vehicle, ground.kind) if optics.sealed else 1.0
+        held = 1 - sunk(ink.vehicle, ground.kind, damp=damp) if optics.sealed else 1.0
         k, s = np.array(optics.absorption), np.array(optics.scattering)
         k1 = surface_on(ground, k, s) if optics.sealed else min(optics.k1, ground.k1)
         return Film(k, s, k1, thickness * held, ground.cover)

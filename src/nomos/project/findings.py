@@ -5,10 +5,10 @@ from functools import partial
 
 import numpy as np
 
-from nomos.colour import delta_e00
+from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.edits import run_through, with_seam, without_impression
-from nomos.project.films import predicted, printing_sets, zone_keys
+from nomos.project.films import can_be_on, film_on, ground_of, predicted, printing_sets, zone_keys
 from nomos.project.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.jigsaw import sawn_block
 from nomos.project.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, hidden_mm, with_contour_key, with_shadow_key
@@ -32,6 +32,8 @@ _LEAST_BARE_MM2 = 0.05
 _MOST_KISSES = 4
 # An overlap this far from the darker colour shows as a line (chosen by us, no source).
 _SEEN_SEAM_DE00 = 7.0
+# An ink so far from what it was read as is told (chosen by us, no source).
+_DULLER_DE00 = 1.5
 
 
 def find(
@@ -48,6 +50,7 @@ def find(
     if laid is not None:
         found += _of_proof(project, laid, matches)
     found += _of_lights(project)
+    found += _of_inks(project)
     found += _of_registration(project)
     return tuple(found)
 
@@ -282,6 +285,8 @@ def _of_lights(project: Project) -> list[Finding]:
     if project.flat is None or not project.impressions:
         return []
     found = []
+    guessed = any(ink.optics is None and ink.reflectance is None for ink in project.inks)
+    doubt = " The inks' spectra are guessed from their colours: read them to be sure." if guessed else ""
     for light in LIGHTS[1:]:
         for one, other, apart in fields_that_part(project, light)[:1]:
             names = [project.flat.colours[n].name for n in (one, other)]
@@ -291,7 +296,30 @@ def _of_lights(project: Project) -> list[Finding]:
                     "inks",
                     f"{names[0]} and {names[1]} match in the booth and part by ΔE {number(apart)} under "
                     f"{LIGHT_NAMES[light]}.",
-                    "Mix both from the same pigments if they are to stay one colour.",
+                    f"Mix both from the same pigments if they are to stay one colour.{doubt}",
+                )
+            )
+    return found
+
+
+def _of_inks(project: Project) -> list[Finding]:
+    """Inks that cannot have their colour on this paper."""
+    ground, found = ground_of(project), []
+    for ink in {
+        zone.ink: project.ink(zone.ink) for pull in project.impressions for zone in pull.zones
+    }.values():
+        if can_be_on(ink, ground):
+            continue
+        shown = reflectance_to_lab(overprints(ground, [film_on(ink, ground)])[-1])
+        off = float(delta_e00(shown, np.array(ink.lab)))
+        if off >= _DULLER_DE00:
+            found.append(
+                Finding(
+                    "could show",
+                    "inks",
+                    f"{ink.name} was read on whiter paper: on this one it will look duller, by "
+                    f"ΔE {number(off)}.",
+                    "Print a pale opaque white below it, take whiter paper, or read the ink on this one.",
                 )
             )
     return found

@@ -107,6 +107,12 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     )
     if worst <= project.tolerance_mm:
         return Verdict(found, ("In register by your tolerance: leave it.",), "")
+    if worst <= 2 * 2 * sigma_mm:
+        # What is given as sure is two standard errors; below twice that, wood stays where it is.
+        return Verdict(
+            found,
+            ("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer.",), "",
+        )  # fmt: skip
     image = project.image
     stretch = stretch_advice(home, (image.width / 2, image.height / 2), project.tolerance_mm)
     if uncut:

@@ -149,7 +149,7 @@ def with_register(project: Project, **changes: Any) -> Project:
     return replace(project, register=dataclasses.replace(project.register, **changes))
 
 
-def with_budget(project: Project, **figures: float | None) -> Project:
+def with_budget(project: Project, **figures: Any) -> Project:
     """Give one's own figures for parts of the error; None takes the default again. Raises RegisterError."""
     return with_register(project, budget=dataclasses.replace(project.register.budget, **figures))
 

@@ -55,9 +55,15 @@ class JigSettings:
     thickness_mm: float = 3.2
 
 
+Hand = Literal["practised", "beginner"]
+
+
 @dataclass(frozen=True)
 class BudgetSettings:
-    """The user's own figures, ± mm (or per cent) that 95 of 100 sheets keep; None takes the default."""
+    """The user's own figures, ± mm (or per cent) that 95 of 100 sheets keep; None takes the default.
+
+    hand : whose figures the defaults are.
+    """
 
     seating_mm: float | None = None
     block_mm: float | None = None
@@ -65,6 +71,7 @@ class BudgetSettings:
     transfer_mm: float | None = None
     growth_along_pct: float | None = None
     growth_across_pct: float | None = None
+    hand: Hand = "practised"
 
 
 @dataclass(frozen=True)

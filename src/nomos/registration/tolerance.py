@@ -13,24 +13,28 @@ from numpy.typing import NDArray
 
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Rect
-from nomos.registration.settings import BudgetSettings, System
+from nomos.registration.settings import BudgetSettings, Hand, System
 
 Floats = NDArray[np.float64]
 
 # A normal error stays within so many standard deviations on 95 of 100 sheets.
 _TWO_SIDED_95 = 1.959964
-# Defaults by system: seating of the sheet, of the block, cutting of notches. Chosen by us, no
-# source: measure them.
+# Defaults by system for a practised hand: seating of the sheet, of the block, cutting of notches. Chosen
+# by us, no source, so that careful work keeps a few tenths of a millimetre; measure your own.
 _DEFAULTS: dict[System, tuple[float, float, float]] = {
-    "kento": (0.12, 0.0, 0.08),
-    "floating": (0.12, 0.12, 0.0),
-    "pins": (0.06, 0.1, 0.04),
-    "jig": (0.2, 0.12, 0.0),
-    "bed": (0.6, 0.5, 0.0),
-    "translucent": (0.4, 0.0, 0.1),
+    "kento": (0.06, 0.0, 0.05),
+    "floating": (0.06, 0.08, 0.0),
+    "pins": (0.04, 0.06, 0.03),
+    "jig": (0.12, 0.08, 0.0),
+    "bed": (0.4, 0.35, 0.0),
+    "translucent": (0.25, 0.0, 0.08),
 }
 # Lines carried by the key's own impressions, and by one tracing (chosen by us, no source).
-_TRANSFER_MM = {"impressions": 0.1, "tracing": 0.2}
+_TRANSFER_MM = {"impressions": 0.06, "tracing": 0.15}
+# A first edition is about twice as far out (chosen by us, no source).
+_BY_HAND: dict[Hand, float] = {"practised": 1.0, "beginner": 2.0}
+# The errors in the order of `ErrorModel`: those of the block are the fourth to the ninth.
+_ERRORS, _OF_BLOCK = 11, slice(3, 9)
 # How much of a sheet's growth from dry to damp comes and goes between two pulls (chosen by us, no source).
 _DAMP_SHARE, _DRY_SHARE = 0.1, 0.03
 
@@ -79,7 +83,8 @@ def budget_of(
     def or_default(value: float | None, default: float) -> float:
         return default if value is None else value
 
-    seating, block, cutting = _DEFAULTS[system]
+    times = _BY_HAND[own.hand]
+    seating, block, cutting = (times * figure for figure in _DEFAULTS[system])
     share = _DAMP_SHARE if damp else _DRY_SHARE
     along = or_default(own.growth_along_pct, share * growth[0])
     across = or_default(own.growth_across_pct, share * growth[1])
@@ -87,27 +92,29 @@ def budget_of(
         or_default(own.seating_mm, seating),
         or_default(own.block_mm, block),
         or_default(own.cutting_mm, cutting),
-        or_default(own.transfer_mm, _TRANSFER_MM[carried]),
+        or_default(own.transfer_mm, times * _TRANSFER_MM[carried]),
         (across, along) if grain == "height" else (along, across),
     )
 
 
 @dataclass(frozen=True, eq=False)
 class ErrorModel:
-    """The errors of one pull as random numbers: three contacts, three of the transfer, two of growth."""
+    """The errors of one pull as random numbers: of seating, block and transfer three each, two of growth."""
 
     budget: Budget
     contacts: Contacts
     image: Rect
 
     def _basis(self) -> Floats:
-        """(8, 6): the affine change (a, b, c, d, e, f) that one standard deviation of each error makes.
+        """(11, 6): the affine change (a, b, c, d, e, f) that one standard deviation of each error makes.
 
         A place (x, y) moves by (a + b x + c y, d + e x + f y).
         """
         rows = []
+        of_block = float(np.hypot(self.budget.block_mm, self.budget.cutting_mm))
         for contacts, figure in (
-            (self.contacts, self.budget.contact_mm),
+            (self.contacts, self.budget.seating_mm),
+            (self.contacts, of_block),
             (Contacts.of_corners(self.image), self.budget.transfer_mm),
         ):
             for dx, dy, angle in contacts.motion_by().T * figure / _TWO_SIDED_95:
@@ -122,8 +129,14 @@ class ErrorModel:
         return np.array(rows)
 
     def draw(self, hand: np.random.Generator, sheets: int, pulls: int) -> Floats:
-        """Plausible pulls: (sheets, pulls, 6) affine changes as in the basis."""
-        return np.asarray(hand.standard_normal((sheets, pulls, 8)) @ self._basis())
+        """Plausible pulls: (sheets, pulls, 6) affine changes as in the basis.
+
+        How a block was cut, traced and set is one and the same on every sheet of
+        an edition; how the sheet was laid, and how damp it was, is its own.
+        """
+        drawn = hand.standard_normal((sheets, pulls, _ERRORS))
+        drawn[:, :, _OF_BLOCK] = drawn[:1, :, _OF_BLOCK]
+        return np.asarray(drawn @ self._basis())
 
     def covariance(self, places: Floats) -> Floats:
         """Of the error of one pull at places (..., 2) mm. (..., 2, 2) mm²."""

@@ -14,6 +14,13 @@ FeatureKind = Literal["thin line", "narrow channel", "speck", "island"]
 # anything up to this many r^2 is left out.
 _CORNER_AREA = 6.0
 _ISLAND_TIMES = 4.0
+# Looked at are parts up to so much wider than the limit; their width is measured over so many widths.
+_SLACK_PX, _STRETCH = 1.5, 1.5
+# Twice the depth of the ridge is the width, and this more, by how the pixels lie.
+_RIDGE, _CLEARLY, _DOUBT = 0.75, 1.05, 1.02
+# How far the centres of the pixels outside lie from the edge on average, measured on drawn lines: where it
+# runs slanted, and how much more along the pixels.
+_EDGE_SLANTED, _EDGE_STRAIGHT = 0.42, 0.13
 
 
 @dataclass(frozen=True)
@@ -38,29 +45,60 @@ def _inside(page: NDArray[np.uint8]) -> NDArray[np.float32]:
 def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int, float, int]]:
     """Places where a page of 0 and 1 is narrower than so many pixels: x, y, width and area in pixels.
 
-    An opening by distance transforms: what a disc of that diameter cannot reach.
+    What a disc of that diameter, and a little more, cannot reach is looked at
+    (an opening by distance transforms). Its width is four times the mean depth
+    over a stretch of it, which is finer than a pixel where the edges run slanted:
+    a strip of width w has the mean depth w/4. Along the pixels' own directions a
+    width is known to half a pixel only.
     """
     import cv2
 
-    radius = least_px / 2
     depth = _inside(page)
-    core = (depth > radius).astype(np.uint8)
+    core = (depth > (least_px + _SLACK_PX) / 2).astype(np.uint8)
     reached = cv2.distanceTransform(1 - core, cv2.DIST_L2, cv2.DIST_MASK_5) if core.any() else None
     rest = page.copy()
     if reached is not None:
-        rest[reached <= radius + 0.5] = 0
+        rest[reached <= (least_px + _SLACK_PX) / 2 + 0.5] = 0
+    width = _local_width(rest, depth, least_px)
+    # In doubt by less than the pixels can tell, it is told.
+    rest[width >= _DOUBT * least_px] = 0
     count, parts, stats, _ = cv2.connectedComponentsWithStats(rest, connectivity=8)
     found = []
     for part in range(1, count):
         area = int(stats[part, cv2.CC_STAT_AREA])
-        if area < _CORNER_AREA * radius**2:
+        if area < _CORNER_AREA * (least_px / 2) ** 2:
             continue
         left, top, wide, tall = (int(value) for value in stats[part, :4])
         window = (slice(top, top + tall), slice(left, left + wide))
-        own = np.where(parts[window] == part, depth[window], 0)
+        mine = parts[window] == part
+        own = np.where(mine, depth[window], 0)
         y, x = np.unravel_index(own.argmax(), own.shape)
-        found.append((left + int(x), top + int(y), float(2 * own.max() - 1), area))
+        if 2 * own.max() - _RIDGE > _CLEARLY * least_px:
+            # The end of a wider line: only towards it is the mean depth small.
+            continue
+        found.append((left + int(x), top + int(y), float(np.median(width[window][mine])), area))
     return found
+
+
+def _local_width(rest: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float) -> NDArray[np.float32]:
+    """Width of thin parts where they are, over a stretch of a few widths."""
+    import cv2
+
+    side = 2 * round(_STRETCH * least_px) + 1
+    inside = rest > 0
+
+    def over_a_stretch(values: NDArray[np.float32]) -> NDArray[np.float32]:
+        kept = np.where(inside, values, np.float32(0))
+        return np.asarray(cv2.boxFilter(kept, cv2.CV_32F, (side, side), normalize=False))
+
+    pixels = np.maximum(over_a_stretch(np.ones_like(depth)), 1)
+    across, along = (
+        over_a_stretch(np.abs(cv2.Sobel(np.where(inside, depth, 0).astype(np.float32), cv2.CV_32F, *order)))
+        for order in ((1, 0), (0, 1))
+    )
+    slant = np.minimum(across, along) / np.maximum(np.maximum(across, along), 1e-6)
+    edge = _EDGE_SLANTED + _EDGE_STRAIGHT * np.exp(-((slant / 0.07) ** 2))
+    return np.asarray(4 * (over_a_stretch(depth) / pixels - edge), np.float32)
 
 
 def find_features(

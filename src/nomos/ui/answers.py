@@ -433,6 +433,8 @@ class AnswersColumn(QStackedWidget):
         made.mix.card_asked.connect(room.open_card)
         made.mix.grey_skipped.connect(room.without_grey)
         made.mix.card_taken.connect(room.take_card)
+        made.mix.over_black_asked.connect(room.card_over_black)
+        made.mix.card_to_print.connect(room.write_card)
         made.stack.inking_asked.connect(room.set_inking)
         made.stack.pull_asked.connect(lambda name, value: room.set_pull(**{name: value}))
         made.stack.ink_asked.connect(lambda name, value: room.set_ink(**{name: value}))

@@ -21,6 +21,8 @@ from nomos.ui.jobs import JobRunner
 from nomos.ui.keeper import ProofKeeper
 from nomos.ui.questions import Questions
 
+_CUTS_NOTHING = ("title", "readings", "times")
+
 
 @dataclass(frozen=True, eq=False)
 class Carved:
@@ -179,11 +181,9 @@ class Crafter(QObject):
 
 def _same_cutting(one: Project, other: Project) -> bool:
     """Whether two projects are cut alike."""
-    own = (one.flat, one.blocks, one.impressions, one.craft, one.trap_mm, one.seam_de00, one.inks, one.image)
-    return one is other or own == (
-        other.flat, other.blocks, other.impressions, other.craft, other.trap_mm, other.seam_de00, other.inks,
-        other.image,
-    )  # fmt: skip
+    # What is named says nothing of the cutting; all else may, and is compared.
+    alike = replace(one, **{name: getattr(other, name) for name in _CUTS_NOTHING})
+    return one is other or alike == other
 
 
 def _write_cutting(

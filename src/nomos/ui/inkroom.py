@@ -73,6 +73,9 @@ class InkRoom(QObject):
         if self.mixed is not None and self.mixed.pull not in ids:
             self.mixed = None
         self.chart = ()
+        if before is None or after is None or before.paper != after.paper:
+            # A recipe is for the paper it was found on.
+            self.mixed = None
         if before is None or after is None or before.flat != after.flat:
             self.learnt = None
 
@@ -277,8 +280,45 @@ class InkRoom(QObject):
         if card is None or card.reading is None or found is None:
             return
         project, pull, zone = found
-        ink, lab = project.impression(pull).zones[zone].ink, card.reading.lab
-        self._edit("Colour from a drawdown", lambda p: with_ink(p, ink, lab=lab))
+        ink, lab = project.ink(project.impression(pull).zones[zone].ink), card.reading.lab
+        readings = card.readings(project.paper.lab)
+        if not readings:
+            self._edit("Colour from a drawdown", lambda p: with_ink(p, ink.id, lab=lab))
+            return
+
+        def work(progress: Progress) -> Optics:
+            from nomos.colour.fitting import fit_ink
+
+            progress.report(0.2, "fitting the ink")
+            fit = fit_ink(readings, ink.opacity, project.paper.kind)
+            return Optics(tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering)), fit.k1)
+
+        def take(optics: Optics) -> None:
+            self._edit("Ink from a drawdown", lambda p: with_optics(p, ink.id, lab, optics))
+
+        self._runner.run("mix", work, take, self.told.emit)
+
+    def card_over_black(self) -> None:
+        """Go on to the black stripe of the card, and the ink over it."""
+        if self.card is not None:
+            self.card = self.card.over_black()
+            self.changed.emit()
+
+    def write_card(self) -> None:
+        """Write a card with a black stripe, to draw ink down on, into a folder asked for."""
+        folder = self._questions.folder_for_packet()
+        if folder is None:
+            return
+
+        def work(progress: Progress) -> Path:
+            from nomos.formats.card import write_card
+
+            progress.report(0.2, "drawing the card")
+            return write_card(folder / "drawdown-card.pdf")
+
+        self._runner.run(
+            "packet", work, lambda path: self.told.emit(f"The card is in {path}."), self.told.emit
+        )
 
     # The stack
 

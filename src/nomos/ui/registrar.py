@@ -89,8 +89,8 @@ class Registrar(QObject):
         """Choose another system, its side, its pins or stops, marks, or damp paper."""
         self._edit("Registration", lambda p: with_register(p, **changes))
 
-    def set_budget(self, **figures: float | None) -> None:
-        """Give one's own figure for a part of the error; None takes the default."""
+    def set_budget(self, **figures: Any) -> None:
+        """Give one's own figure for a part of the error, or say whose hand it is; None takes the default."""
         self._edit("Tolerance", lambda p: with_budget(p, **figures), ("budget", tuple(figures)))
 
     # What flashes

@@ -100,18 +100,26 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
         status = walk_through(desk, walk)
         desk.close()
         return status
-    keeping = rescue.Rescue(desk.document, desk.runner, rescue.rescue_folder())
+    keeping = rescue.Rescue(desk.document, rescue.rescue_folder())
+    keeping.told.connect(desk.window.notice.tell)
     desk.window.show()
     # After the window stands, so that a question has something to stand over.
-    QTimer.singleShot(0, lambda: _begin(desk, path, demo))
+    QTimer.singleShot(0, lambda: _begin(desk, path, demo, keeping))
     status = application.exec()
     keeping.close()
     desk.close()
     return status
 
 
-def _begin(desk: Desk, path: Path | None, demo: str | None) -> None:
-    rescue.offer(desk.document, rescue.rescue_folder(), Dialogs(desk.window).take_up)
+def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Rescue | None = None) -> None:
+    # What was asked for by name is opened; work left behind waits for a start without.
+    if path is None and demo is None:
+        rescue.offer(
+            desk.document, rescue.rescue_folder(), Dialogs(desk.window).take_up,
+            keep=keeping.keep_now if keeping is not None else lambda: False, tell=desk.window.notice.tell,
+        )  # fmt: skip
+    elif rescue.left_behind(rescue.rescue_folder()):
+        desk.window.notice.tell("There is unsaved work of another time: start without a file to see it.")
     if desk.document.project is not None:
         desk.controller.go_to("blocks")
     elif demo:

@@ -7,7 +7,7 @@ from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
 
 from nomos.project.training import KINDS, Fault
 from nomos.registration.printed_marks import STROKES, vernier_reading_mm
-from nomos.ui.controls import ColourRows, Fields, Figures, NumberBox, button, label
+from nomos.ui.controls import Choice, ColourRows, Fields, Figures, NumberBox, button, label
 from nomos.ui.stations.parts import group, part_column
 from nomos.ui.views.meeting import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
 from nomos.units import number
@@ -42,13 +42,14 @@ class TolerancePart(QWidget):
         self.boxes: dict[str, NumberBox] = {}
         self.defaults = button("Back to the usual figures", plain=True)
         self.damp = QCheckBox("Printed on damp paper")
+        self.hand = Choice((("practised", "Practised hand"), ("beginner", "First edition")))
         self.simulate = button("Print 100 whole sheets")
         self.nine, self.back = button("See nine plausible sheets"), button("Back to the print", plain=True)
         self.cures = [label() for _ in range(_CURES)]
         self.trap = button("")
         self._trap_mm = 0.0
         self._budget = group(
-            label("Parts of the error, 95 of 100 sheets", kind="name"), self.fields, self.defaults
+            label("Parts of the error, 95 of 100 sheets", kind="name"), self.hand, self.fields, self.defaults
         )
         for widget in (
             self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
@@ -63,6 +64,7 @@ class TolerancePart(QWidget):
         self.trap.clicked.connect(lambda: self.trap_asked.emit(self._trap_mm))
         self.damp.clicked.connect(self.damp_asked)
         self.defaults.clicked.connect(self._back)
+        self.hand.chosen.connect(partial(self.budget_asked.emit, "hand"))
 
     def _back(self) -> None:
         for name in self.boxes:
@@ -98,6 +100,7 @@ class TolerancePart(QWidget):
         self.trap.setText(f"Trap {self._trap_mm:.2f} mm")
         self.trap.setVisible(self._trap_mm > 0)
         self.damp.setChecked(view.damp)
+        self.hand.show_choice(view.hand)
 
 
 class ProofPart(QWidget):

@@ -25,6 +25,8 @@ class MixPart(QWidget):
     card_asked = pyqtSignal()
     grey_skipped = pyqtSignal()
     card_taken = pyqtSignal()
+    over_black_asked = pyqtSignal()
+    card_to_print = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -55,11 +57,13 @@ class MixPart(QWidget):
         self.teach = button("Teach the ink from readings…")
         self.card, self.card_note = button("Read a drawdown card…"), label(kind="quiet")
         self.no_grey, self.take_card = button("It has no grey patch"), button("Use this colour for the ink")
+        self.over_black = button("It runs over a black stripe too")
+        self.write_card = button("A card to draw down on, to print…")
         for widget in (
             self.heading, self.shelf, self.open_shelf, self.fields, self.look, self.rows, self.weights,
             self.note, self.take, self.came_title, self.came, self.right, self.added, self.added_note,
-            label("A measured ink", kind="name"), self.teach, self.card, self.card_note, self.no_grey,
-            self.take_card, self.keep, label(_CAUTION, kind="quiet"),
+            label("A measured ink", kind="name"), self.teach, self.write_card, self.card, self.card_note,
+            self.no_grey, self.over_black, self.take_card, self.keep, label(_CAUTION, kind="quiet"),
         ):  # fmt: skip
             column.addWidget(widget)
         self._for = ""
@@ -74,6 +78,8 @@ class MixPart(QWidget):
         self.card.clicked.connect(self.card_asked)
         self.no_grey.clicked.connect(self.grey_skipped)
         self.take_card.clicked.connect(self.card_taken)
+        self.over_black.clicked.connect(self.over_black_asked)
+        self.write_card.clicked.connect(self.card_to_print)
 
     def _ask_correction(self) -> None:
         lab = tuple(box.value() for box in self.boxes)
@@ -99,3 +105,4 @@ class MixPart(QWidget):
         self.card_note.setText(view.card)
         self.no_grey.setVisible(view.card_asks_grey)
         self.take_card.setVisible(view.card_read)
+        self.over_black.setVisible(view.card_read and not view.card_over_black)

@@ -29,6 +29,7 @@ from nomos.project.model import Grade, Ink
 from nomos.project.overlaps import ChartLearned
 from nomos.project.seeing import fields_that_part, in_reach, passes_of, reachable
 from nomos.project.sureness import how_sure
+from nomos.ui.views.drawdown import card_view
 from nomos.ui.views.rows import Row
 from nomos.ui.views.sheet import lab_text
 from nomos.ui.views.state import UiState
@@ -56,6 +57,7 @@ class MixView:
     card: str
     card_asks_grey: bool
     card_read: bool
+    card_over_black: bool
 
 
 def mix_view(
@@ -76,7 +78,7 @@ def mix_view(
         heading = f"For {_ink_of(project, key).name}"
         batch = max(round(_need(project, proof, key)[1], 0), 5.0) if proof else 100.0
     if mixed is None or (mixed.pull, mixed.zone) != (state.pull, state.zone) or not mixed.recipes:
-        return MixView(heading, shelf, most, (), None, (), "", (), "", batch, *_card_view(card))
+        return MixView(heading, shelf, most, (), None, (), "", (), "", batch, *card_view(card))
     rows = tuple(
         Row(
             str(place), lab_to_hex(np.array(recipe.lab)), word, f"ΔE {number(recipe.de00)}",
@@ -109,27 +111,8 @@ def mix_view(
             said += " It takes more than the batch itself: mix anew."
     return MixView(
         heading, shelf, most, rows, str(mixed.chosen), weights, note, correction, said, batch,
-        *_card_view(card),
+        *card_view(card),
     )  # fmt: skip
-
-
-_ASKED = {
-    "paper": "Click the card's bare paper on the sheet.",
-    "grey": "Click its grey patch, or go on without.",
-    "ink": "Click an ink patch.",
-}
-
-
-def _card_view(card: Card | None) -> tuple[str, bool, bool]:
-    """What the drawdown card asks for or has read, whether it asks for grey, whether there is a reading."""
-    if card is None:
-        return "A scan of ink drawn down on this paper gives its colour.", False, False
-    said = f"{card.name}. {_ASKED[card.asked]}"
-    if card.reading is not None:
-        read = card.reading
-        said = f"{card.name}: Lab {lab_text(read.lab)}, even to ΔE {number(read.spread)}."
-        said += "".join(f" △ {warning}." for warning in read.warnings)
-    return said, card.asked == "grey", card.reading is not None
 
 
 def _ink_of(project: Project, key: FilmKey) -> Ink:

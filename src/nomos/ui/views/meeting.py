@@ -15,6 +15,7 @@ from nomos.project.tolerating import budget_for, cures, error_model, tolerance_m
 from nomos.project.training import KIND_WORDS, Exercise, Marking
 from nomos.proof.flashing import TILE_MM, Flashing
 from nomos.registration import Rect
+from nomos.registration.settings import Hand
 from nomos.ui.views.raster import Raster
 from nomos.ui.views.rows import Row
 from nomos.ui.views.sheet import Overlay, sketch_raster
@@ -45,6 +46,7 @@ class ToleranceView:
     exact: bool
     cures: tuple[tuple[str, float | None], ...]
     damp: bool
+    hand: Hand
 
 
 def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | None) -> ToleranceView:
@@ -76,6 +78,7 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
         exact is not None,
         tuple((cure.text, cure.trap_mm) for cure in cures(project, fast)) if fast else (),
         project.register.damp,
+        own.hand,
     )
 
 
