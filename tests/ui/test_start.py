@@ -111,10 +111,11 @@ def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
 
     monkeypatch.setattr(demo, "demo_project", smaller)
     monkeypatch.setattr(walk, "_SHOWN_BLOCKS", 2)
+    # Reading a photograph is walked through by the tests of the Design station.
+    monkeypatch.setattr(walk, "_walk_photo", lambda _desk, _folder: None)
     assert walk.walk_through(desk, tmp_path / "walk") == 0
     pictures = sorted(path.name for path in (tmp_path / "walk").glob("*.png"))
     assert pictures == [
-        "station-1-design-correct.png", "station-1-design-picture.png",
         "station-1-design.png", "station-2-blocks-fewer.png", "station-2-blocks-jigsaw.png",
         "station-2-blocks-joins.png", "station-2-blocks-reduction.png",
         "station-2-blocks.png", "station-3-inks-mix.png", "station-3-inks-see.png",

@@ -18,9 +18,9 @@ _ISLAND_TIMES = 4.0
 _SLACK_PX, _STRETCH = 1.5, 1.5
 # Twice the depth of the ridge is the width, and this more, by how the pixels lie.
 _RIDGE, _CLEARLY, _DOUBT = 0.75, 1.05, 1.02
-# How far the centres of the pixels outside lie from the edge on average, measured on drawn lines: where it
-# runs slanted, and how much more along the pixels.
-_EDGE_SLANTED, _EDGE_STRAIGHT = 0.42, 0.13
+# How far the centres of the pixels outside lie from the edge on average, measured on drawn lines: 0.42 where
+# it runs slanted, 0.55 along the pixels.
+_EDGE_PX = 0.45
 
 
 @dataclass(frozen=True)
@@ -59,6 +59,8 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
     rest = page.copy()
     if reached is not None:
         rest[reached <= (least_px + _SLACK_PX) / 2 + 0.5] = 0
+    if not rest.any():
+        return []
     width = _local_width(rest, depth, least_px)
     # In doubt by less than the pixels can tell, it is told.
     rest[width >= _DOUBT * least_px] = 0
@@ -84,21 +86,21 @@ def _local_width(rest: NDArray[np.uint8], depth: NDArray[np.float32], least_px: 
     """Width of thin parts where they are, over a stretch of a few widths."""
     import cv2
 
-    side = 2 * round(_STRETCH * least_px) + 1
-    inside = rest > 0
+    reach = round(_STRETCH * least_px)
+    rows, columns = np.nonzero(rest)
+    top, bottom = np.maximum(rows - reach, 0), np.minimum(rows + reach + 1, rest.shape[0])
+    left, right = np.maximum(columns - reach, 0), np.minimum(columns + reach + 1, rest.shape[1])
+    inside = np.where(rest > 0, depth, np.float32(0)).astype(np.float32)
 
-    def over_a_stretch(values: NDArray[np.float32]) -> NDArray[np.float32]:
-        kept = np.where(inside, values, np.float32(0))
-        return np.asarray(cv2.boxFilter(kept, cv2.CV_32F, (side, side), normalize=False))
+    def over_a_stretch(values: NDArray[np.float32]) -> NDArray[np.float64]:
+        """Sums over the square around every pixel of the thin parts, of their own pixels."""
+        total = cv2.integral(np.where(rest > 0, values, np.float32(0)), sdepth=cv2.CV_64F)
+        return np.asarray(total[bottom, right] - total[top, right] - total[bottom, left] + total[top, left])
 
-    pixels = np.maximum(over_a_stretch(np.ones_like(depth)), 1)
-    across, along = (
-        over_a_stretch(np.abs(cv2.Sobel(np.where(inside, depth, 0).astype(np.float32), cv2.CV_32F, *order)))
-        for order in ((1, 0), (0, 1))
-    )
-    slant = np.minimum(across, along) / np.maximum(np.maximum(across, along), 1e-6)
-    edge = _EDGE_SLANTED + _EDGE_STRAIGHT * np.exp(-((slant / 0.07) ** 2))
-    return np.asarray(4 * (over_a_stretch(depth) / pixels - edge), np.float32)
+    pixels = over_a_stretch(np.ones_like(inside))
+    width = np.full(rest.shape, np.inf, np.float32)
+    width[rows, columns] = 4 * (over_a_stretch(inside) / pixels - _EDGE_PX)
+    return width
 
 
 def find_features(
