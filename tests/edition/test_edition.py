@@ -25,6 +25,7 @@ from nomos.edition import (
     number_sheets,
     read_log,
     replay,
+    set_aside,
     start_sheets,
 )
 
@@ -188,3 +189,44 @@ def test_the_best_sheets_are_numbered_first_and_the_rest_cancelled() -> None:
     assert numbers.cancelled == (8,)
     assert 9 not in {sheet for sheet, _ in numbers.given}
     assert number_sheets(list(state.histories.values()), 1, 12, 0, 0, bat=False).short == 4
+
+
+@pytest.mark.parametrize(
+    "line",
+    [
+        '{"at": "2026-01-05T10:00:00", "kind": "good", "layer": 0, "sheet": 0}',
+        '{"at": "2026-01-05T10:00:00", "kind": "good", "layer": 0, "sheet": 3000000}',
+        '{"at": "2026-01-05T10:00:00", "kind": "ink", "layer": 0, "value": Infinity}',
+        '{"at": "2026-13-05T10:00:00", "kind": "layer", "layer": 0}',
+        '{"at": "2026-01-05T10:00:00", "kind": "layer", "layer": -1}',
+        '{"at": "2026-01-05T10:00:00", "kind": "gooe", "layer": 0, "sheet": 1}',
+        "[" * 100_000,
+        '{"at": "2026-01-05T10:00:00", "kind": "press", "value": 1e300}',
+    ],
+)
+def test_a_bad_line_is_set_aside_counted_and_kept(tmp_path: Path, line: str) -> None:
+    log = tmp_path / "x.bench.jsonl"
+    append_event(log, Event("2026-01-05T09:00:00", "layer", 0))
+    with log.open("a", encoding="utf-8") as file:
+        file.write(line + "\n")
+    append_event(log, Event("2026-01-05T09:05:00", "good", 0, 1))
+    events = read_log(log)
+    assert [event.kind for event in events] == ["layer", "good"]
+    assert set_aside(log) == 1
+    assert line in log.read_text("utf-8")
+    state = replay(events, 1, 3)
+    assert state.pulled == {0: [("2026-01-05T09:05:00", 1, "good")]}
+    assert layer_figures(state)[0].good == 1
+
+
+def test_a_time_zone_is_taken_and_a_layer_that_is_gone_counts_for_nothing(tmp_path: Path) -> None:
+    log = tmp_path / "x.bench.jsonl"
+    log.write_text('{"at": "2026-01-05T09:00:00+00:00", "kind": "layer", "layer": 0}\n', "utf-8")
+    append_event(log, Event("2026-01-05T09:05:00", "good", 0, 1))
+    append_event(log, Event("2026-01-06T09:00:00", "layer", 1))
+    append_event(log, Event("2026-01-06T09:05:00", "good", 1, 1))
+    # The second layer was left out of the plan since.
+    state = replay(read_log(log), 1, 3)
+    assert (state.layer, state.beyond) == (0, 2)
+    assert layer_figures(state)
+    assert set_aside(log) == 0

@@ -7,7 +7,7 @@ from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to
 from nomos.project import Assets, CutBlocks, Project, find, mask_request
 from nomos.project import edits as ed
 from nomos.project.films import predicted, printing_sets
-from nomos.project.trapping import border_traps, kisses
+from nomos.project.trapping import border_traps, kisses, seams_of
 
 Demo = tuple[Project, Assets]
 
@@ -115,3 +115,17 @@ def test_running_through_costs_little_where_it_is_proposed(demo: Demo, demo_bloc
         changed = ed.run_through(project, trap.lighter, trap.darker)
         after = predicted(changed, printing_sets(changed))
         assert delta_e00(before[trap.darker], after[trap.darker]) < 5
+
+
+def test_the_least_seen_limit_weighs_width_contrast_and_length(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project, borders = demo[0], demo_blocks.borders
+    now = seams_of(project, borders)
+    assert 0 <= now.least <= now.seen
+    taken = seams_of(ed.with_seam(project, now.limit_de00), borders)
+    assert taken.seen == pytest.approx(now.least)
+    # The closer the register, the less a gap shows: fewer seams are worth their line.
+    close, loose = (seams_of(ed.with_tolerance(project, mm), borders) for mm in (0.05, 1.0))
+    assert close.least < loose.least
+    assert close.limit_de00 <= loose.limit_de00
+    wide = seams_of(ed.with_trap(ed.with_seam(project, 100.0), 1.5), borders)
+    assert wide.seen > seams_of(ed.with_trap(ed.with_seam(project, 100.0), 0.3), borders).seen

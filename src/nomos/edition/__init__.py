@@ -11,6 +11,7 @@ from nomos.edition.log import (
     now_text,
     read_log,
     replay,
+    set_aside,
 )
 from nomos.edition.sheets import SheetPlan, SheetsError, cut_from, newsprint_sheets, start_sheets
 from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learnt_good, number_sheets
@@ -40,5 +41,6 @@ __all__ = [
     "number_sheets",
     "read_log",
     "replay",
+    "set_aside",
     "start_sheets",
 ]

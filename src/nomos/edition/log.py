@@ -1,10 +1,12 @@
 """The log of an edition: every event a line on disk at once, and what it comes to when it is read again.
 
 A line is one JSON object. Lines are only ever added. A line that a power cut
-left half written is the last one, and is passed over when the log is read.
+left half written is the last one, and is passed over when the log is read. Any
+other line that makes no sense is set aside, counted and kept where it is.
 """
 
 import json
+import math
 import os
 from collections.abc import Sequence
 from dataclasses import dataclass, field
@@ -21,6 +23,10 @@ EventKind = Literal[
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
 REASONS: tuple[Reason, ...] = get_args(Reason)
+
+
+# What lies beyond was written by nobody.
+_MOST_SHEETS, _MOST_LAYERS, _MOST_VALUE = 100_000, 1000, 1e7
 
 
 class LogError(BadInput):
@@ -109,18 +115,46 @@ def read_log(path: Path) -> tuple[Event, ...]:
     return (*events, last) if last is not None else tuple(events)
 
 
+def set_aside(path: Path) -> int:
+    """How many whole lines of a log make no sense; they stay in the file. 0 for one that is not there."""
+    try:
+        text = path.read_bytes().decode("utf-8", errors="replace")
+    except OSError:
+        return 0
+    return sum(_event(line) is None for line in text.split("\n")[:-1] if line.strip())
+
+
 def _event(line: str) -> Event | None:
     try:
         raw = json.loads(line)
         kind = raw["kind"]
         if kind not in EVENT_KINDS:
             return None
-        return Event(
-            str(raw["at"]), kind, int(raw.get("layer", -1)), int(raw.get("sheet", 0)),
+        event = Event(
+            _local(str(raw["at"])), kind, int(raw.get("layer", -1)), int(raw.get("sheet", 0)),
             str(raw.get("text", "")), float(raw.get("value", 0.0)), float(raw.get("also", 0.0)),
         )  # fmt: skip
-    except (ValueError, KeyError, TypeError):
+    except (ValueError, KeyError, TypeError, OverflowError, RecursionError):
         return None
+    return event if _makes_sense(event) else None
+
+
+def _local(at: str) -> str:
+    """A moment as the log writes it; one with a time zone is taken to this place's. Raises ValueError."""
+    moment = datetime.fromisoformat(at)
+    return now_text(moment.astimezone().replace(tzinfo=None)) if moment.tzinfo is not None else at
+
+
+def _makes_sense(event: Event) -> bool:
+    figures = math.isfinite(event.value) and math.isfinite(event.also)
+    figures = figures and max(abs(event.value), abs(event.also)) <= _MOST_VALUE
+    of_sheet = event.kind in ("good", "spoiled", "repaired", "chosen", "numbered")
+    of_layer = event.kind in ("layer", "good", "spoiled", "repaired")
+    return (
+        figures
+        and (1 if of_sheet else 0) <= event.sheet <= _MOST_SHEETS
+        and (0 if of_layer else -1) <= event.layer <= _MOST_LAYERS
+    )
 
 
 @dataclass
@@ -145,6 +179,7 @@ class EditionState:
 
     layer : the one being printed; -1 before the first.
     started : when each layer was begun; pulled : the moment of every pull, by layer.
+    beyond : events of layers that are no longer planned; they count for nothing, and stay in the log.
     pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
     """
 
@@ -160,6 +195,7 @@ class EditionState:
     air: list[Event] = field(default_factory=list)
     pictures: list[Event] = field(default_factory=list)
     pressed: Event | None = None
+    beyond: int = 0
 
     def queue(self) -> list[int]:
         """The sheets still to pull in this layer: known bad ones first, then in the order of their numbers.
@@ -198,7 +234,10 @@ def replay(events: Sequence[Event], layers: int, sheets: int) -> EditionState:
     state = EditionState(layers, most)
     state.histories = {sheet: SheetHistory(sheet) for sheet in range(1, most + 1)}
     for event in kept:
-        _apply(state, event)
+        if event.layer >= layers:
+            state.beyond += 1
+        else:
+            _apply(state, event)
     return state
 
 

@@ -3,6 +3,8 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time, timedelta
+from functools import lru_cache
+from heapq import heappop, heappush
 from typing import Literal
 
 from msgspec import Struct
@@ -116,6 +118,11 @@ def plan_days(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
     layer with the first dry sheet and waiting until all are dry; the one that ends
     earlier is kept.
     """
+    return _planned(tuple(runs), sheets, times, start)
+
+
+@lru_cache(maxsize=64)
+def _planned(runs: tuple[Run, ...], sheets: int, times: Times, start: date) -> Calendar:
     if times.way == "sheet by sheet":
         return _sheet_by_sheet(runs, sheets, times, start)
     eager = _Desk(times, start).whole_edition(runs, sheets, patient=False)
@@ -161,6 +168,7 @@ class _Desk:
         self.pulled: dict[date, int] = {}
         self.begun = datetime.combine(start, time())
         # When each place that is taken on the rack is free again.
+        # When the sheets on the rack will be free of it: a heap, the soonest first.
         self.drying: list[datetime] = []
 
     def window(self, at: datetime) -> tuple[datetime, datetime]:
@@ -239,11 +247,11 @@ class _Desk:
             clock += pull
             dry = clock + timedelta(hours=run.drying_h)
             ready[done] = dry
-            self.drying.append(dry)
+            heappush(self.drying, dry)
             done += 1
         if done == first:
             # The first sheet was not dry, or had no place: the desk waits for it and tries again.
-            self.wait_until(max(ready[done], min(self.drying, default=self.now)), "drying")
+            self.wait_until(ready[done], "drying")
             self.wait_until(self.now + timedelta(minutes=1), "rack")
             return done
         end = clock + timedelta(minutes=after)
@@ -261,13 +269,16 @@ class _Desk:
             raise ValueError("A working day is too short for one set-up, one pull and the cleaning.")
 
     def _place_at(self, when: datetime) -> bool:
-        """Whether the rack has a place for one more sheet at a time."""
-        return sum(free > when for free in self.drying) < self.times.rack
+        """Whether the rack has a place for one more sheet at a time; times only ever grow."""
+        while self.drying and self.drying[0] <= when:
+            heappop(self.drying)
+        return len(self.drying) < self.times.rack
 
     def _wait_for_rack(self) -> None:
-        taken = sorted(free for free in self.drying if free > self.now)
-        if len(taken) >= self.times.rack:
-            self.wait_until(taken[len(taken) - self.times.rack], "rack")
+        if len(self.drying) < self.times.rack or self._place_at(self.now):
+            return
+        taken = sorted(self.drying)
+        self.wait_until(taken[len(taken) - self.times.rack], "rack")
 
     def finished(self) -> Calendar:
         """What has been laid out so far."""

@@ -10,7 +10,17 @@ from platformdirs import user_state_path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.devices import Scales, ThermoHygrometer
-from nomos.edition import REASONS, EditionState, Event, EventKind, append_event, now_text, read_log, replay
+from nomos.edition import (
+    REASONS,
+    EditionState,
+    Event,
+    EventKind,
+    append_event,
+    now_text,
+    read_log,
+    replay,
+    set_aside,
+)
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.progress import Progress
@@ -111,6 +121,9 @@ class Bencher(QObject):
             self._read_from = self.path
             try:
                 self._events = read_log(self.path)
+                if aside := set_aside(self.path):
+                    what = "line makes" if aside == 1 else "lines make"
+                    self.told.emit(f"{aside} {what} no sense in {self.path.name}; set aside, and kept there.")
             except BadInput as error:
                 self._events = ()
                 self.told.emit(str(error))

@@ -47,10 +47,13 @@ class JoinsPart(QWidget):
         self.show_traps = button("Show traps on the sheet")
         self.show_traps.setCheckable(True)
         self.legend = label(_LEGEND, kind="quiet")
-        self.opened = label()
+        self.opened, self.seams = label(), label(kind="quiet")
+        self.take_seam = button("Take that limit")
+        self._better = 0.0
         for widget in (
             label("The key", kind="name"), self.key_kind, self.contour_fields,
-            label("Where colours meet", kind="name"), self.fields, self.opened, self.show_traps, self.legend,
+            label("Where colours meet", kind="name"), self.fields, self.opened, self.seams,
+            self.take_seam, self.show_traps, self.legend,
         ):  # fmt: skip
             column.addWidget(widget)
         self._connect()
@@ -60,6 +63,7 @@ class JoinsPart(QWidget):
         self.contour_box.set_by_hand.connect(self.contour_asked)
         self.trap_box.set_by_hand.connect(self.trap_asked)
         self.seam_box.set_by_hand.connect(self.seam_asked)
+        self.take_seam.clicked.connect(lambda: self.seam_asked.emit(self._better))
         self.tolerance_box.set_by_hand.connect(self.tolerance_asked)
         for box in (self.line_box, self.tool_box):
             box.set_by_hand.connect(
@@ -78,5 +82,8 @@ class JoinsPart(QWidget):
         self.line_box.show_value(view.line_mm)
         self.tool_box.show_value(view.tool_mm)
         self.opened.setText(view.opened)
+        self.seams.setText(view.seams)
+        self._better = view.better_seam or 0.0
+        self.take_seam.setVisible(view.better_seam is not None)
         self.show_traps.setChecked(view.shown == "traps")
         self.legend.setVisible(view.shown == "traps")

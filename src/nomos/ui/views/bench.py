@@ -82,6 +82,8 @@ def bench_view(
         f"a bad one first; then {len(queue) - 1} more" if bad else f"{max(len(queue) - 1, 0)} more after it"
     )
     tally = f"{counts['good']} good   {counts['spoiled']} spoiled   {counts['repaired']} repaired"
+    if state.beyond:
+        tally += f"   {state.beyond} of layers no longer planned"
     return BenchView(
         card.title,
         lab_to_hex(np.array(project.ink(pull.zones[0].ink).lab)),

@@ -11,6 +11,7 @@ from nomos.project.films import predicted, printing_sets, zone_keys
 from nomos.project.keys import CONTOUR_MM, KeyKind, carrying_text, key_kind
 from nomos.project.model import Block
 from nomos.project.reduction import is_reduction
+from nomos.project.trapping import seams_of
 from nomos.ui.views.rows import Row
 from nomos.ui.views.state import Marked, Shown, UiState
 from nomos.units import number
@@ -41,6 +42,8 @@ class BlocksView:
     meetable: tuple[tuple[str, str], ...]
     zones: int
     opened: str
+    seams: str
+    better_seam: float | None
     carried: str
     carrying: str
 
@@ -81,8 +84,23 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         tuple((block.id, block.name) for block in project.blocks if block.colours),
         len(project.impression(state.pull).zones) if state.pull else 0,
         _opened_text(project, proof),
+        *_seams_text(project, proof),
         project.workshop.carried,
         carrying_text(project),
+    )
+
+
+def _seams_text(project: Project, proof: Proof | None) -> tuple[str, float | None]:
+    """How much of the joins is seen, and a limit with which less of it would be."""
+    if proof is None:
+        return "", None
+    found = seams_of(project, proof.blocks.borders)
+    said = f"All joins as they are seen, metres by ΔE: {number(found.seen)}."
+    if found.seen - found.least < 0.05 * found.seen or found.limit_de00 == project.seam_de00:
+        return said, None
+    return (
+        f"{said} Least, {number(found.least)}, with seams up to ΔE {number(found.limit_de00, 0)}.",
+        found.limit_de00,
     )
 
 
