@@ -18,7 +18,8 @@ test: setup
 	@.venv/bin/lint-imports --no-cache > build-imports.log 2>&1 || { cat build-imports.log; rm -f build-imports.log; exit 1; }
 	@rm -f build-imports.log
 	@! grep -n '://' requirements.lock
-	@$(PY) -m pytest -q -n 2 --dist worksteal
+# Two tests run side by side: threads of one library more would only stand in each other's way.
+	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal
 
 format: setup
 	@.venv/bin/ruff check --quiet --fix-only $(TESTED)
