@@ -32,6 +32,7 @@ screenshots: setup
 	@mkdir -p build/demo
 	@xvfb-run -a -s "-screen 0 1600x1000x24" $(PY) -m nomos demo --walk build/demo
 	@cp build/demo/station-*.png docs/screenshots/
+	@rm -f docs/screenshots/station-5-register-pins.png
 
 # Needs uv (a package of that name) on the path; only for whoever changes requirements.in.
 lock:

@@ -36,7 +36,6 @@ def test_independent_parts_add_by_squares() -> None:
     one, other = model(seating_mm=0.3), model(cutting_mm=0.4)
     both = model(seating_mm=0.3, cutting_mm=0.4)
     assert both.covariance(place) == pytest.approx(one.covariance(place) + other.covariance(place))
-    assert both.budget.contact_mm == pytest.approx(0.5)
 
 
 def test_growth_grows_with_the_distance_from_the_held_corner() -> None:
@@ -78,7 +77,8 @@ def test_a_beginner_is_further_out_than_a_practised_hand() -> None:
         budget_of, "kento", damp=False, carried="impressions", growth=(0.2, 1.0), grain="height"
     )
     first, careful = figures(BudgetSettings(hand="beginner")), figures(BudgetSettings(hand="practised"))
-    assert first.contact_mm == pytest.approx(2 * careful.contact_mm)
+    assert first.seating_mm == pytest.approx(2 * careful.seating_mm)
+    assert first.cutting_mm == pytest.approx(2 * careful.cutting_mm)
     assert first.transfer_mm == pytest.approx(2 * careful.transfer_mm)
 
 

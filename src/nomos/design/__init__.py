@@ -3,12 +3,10 @@
 from nomos.design.cleaning import Labels, fill_nearest
 from nomos.design.corrections import Correction
 from nomos.design.cut import WHOLE, Cut, find_cut
+from nomos.design.flat import FlatColour, FlatDesign, ReadAs
 from nomos.design.flatten import (
     SMALLEST_FEATURE_MM,
-    FlatColour,
-    FlatDesign,
     Looked,
-    ReadAs,
     flatten,
     look,
     suggest,

@@ -78,7 +78,7 @@ def search_orders(
     -----
     Layers that overlap nowhere commute: of all orders with the same sheet only
     the first in the order of the dictionary is built (the normal form of
-    Cartier & Foata 1969). Depth first, the best first; an order that is begun is
+    Anisimov & Knuth 1979). Depth first, the best first; an order that is begun is
     given up when the sum of the least cost of every set below what is fixed of
     it already is too dear. Raises Cancelled.
     """

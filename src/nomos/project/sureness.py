@@ -1,6 +1,6 @@
 """How sure the colours of a project are, and what would make them surer."""
 
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -16,6 +16,8 @@ from nomos.project.model import Ink, Project
 from nomos.separation.plans import Plan
 
 _MOST_CHARTED = 3
+# A range smaller than this is not worth saying, ΔE00.
+WORTH_SAYING = 0.5
 
 Doubted = tuple[KnownFilm, float, float, Basis, Opacity]
 
@@ -87,19 +89,28 @@ def surer(project: Project) -> Surer | None:
 
 @dataclass(frozen=True, eq=False)
 class Judged:
-    """How sure each flat colour of a project is, and what a chart would do for the least sure."""
+    """How sure each flat colour of a project is, and what a chart would do for the least sure.
+
+    overlaps : of other sets of films that were asked for, the distance that holds 90 %, ΔE00.
+    """
 
     project: Project
     fields: Sureness
     surer: Surer | None
+    overlaps: Mapping[frozenset[int], float]
 
 
-def judge(project: Project, *, progress: Progress = NULL_PROGRESS) -> Judged:
-    """How sure the colours of a project are. Raises Cancelled."""
+def judge(
+    project: Project, overlaps: Sequence[frozenset[int]] = (), *, progress: Progress = NULL_PROGRESS
+) -> Judged:
+    """How sure the colours of a project are, and those of further overlaps. Raises Cancelled."""
     progress.report(0.1, "how sure the colours are")
     fields = how_sure(project, printing_sets(project))
-    progress.report(0.6, "how sure the colours are")
-    return Judged(project, fields, surer(project))
+    progress.report(0.4, "how sure the colours are")
+    helped = surer(project)
+    progress.report(0.7, "how sure the overlaps are")
+    within = how_sure(project, overlaps).within.tolist() if overlaps else []
+    return Judged(project, fields, helped, dict(zip(overlaps, within, strict=True)))
 
 
 def _doubted(film: Film, basis: Basis, opacity: Opacity) -> Doubted:

@@ -56,11 +56,6 @@ class Budget:
     transfer_mm: float
     growth_pct: tuple[float, float]
 
-    @property
-    def contact_mm(self) -> float:
-        """Seating, block and cutting together, at one contact."""
-        return float(np.sqrt(self.seating_mm**2 + self.block_mm**2 + self.cutting_mm**2))
-
 
 def budget_of(
     system: System,

@@ -117,7 +117,7 @@ def fewest_blocks(
     Notes
     -----
     Colouring of the conflict graph: blocks in order of how many conflicts they
-    have (Brelaz 1979), then exact branch and bound, which for the dozen blocks
+    have (largest first, Welsh & Powell 1967), then exact branch and bound, which for the dozen blocks
     of a print takes milliseconds.
     """
     count = len(conflict)

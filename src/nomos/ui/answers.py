@@ -17,7 +17,7 @@ from nomos.ui.controller import Controller
 from nomos.ui.planner import candidates
 from nomos.ui.views import answers
 from nomos.ui.views.blocks import blocks_view
-from nomos.ui.views.inks import mix_view, see_view, stack_view
+from nomos.ui.views.inks import mix_view, see_view, sheet_overlaps, stack_view
 from nomos.ui.views.inks import proof_view as learnt_view
 from nomos.ui.views.methods import method_view
 from nomos.ui.views.order import days_view, orders_view, sitting_view
@@ -239,7 +239,9 @@ class AnswersColumn(QStackedWidget):
         elif station.part == "stack":
             station.stack.show_view(stack_view(project, state))
         elif station.part == "see":
-            station.see.show_view(see_view(project, proof, state, room.chart, room.learned))
+            overlaps = [films for films, _, _ in sheet_overlaps(project, proof)]
+            judged = room.doubts.of(project, overlaps)
+            station.see.show_view(see_view(project, proof, state, room.chart, room.learned, judged))
         elif station.part == "learn":
             station.learn.show_view(learnt_view(project, proof, room.learnt))
 

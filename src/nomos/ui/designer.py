@@ -55,7 +55,6 @@ class Designer(QObject):
     def __init__(self, document: Document, runner: JobRunner) -> None:
         super().__init__()
         self._document, self._runner = document, runner
-        self.reading: Reading | None = None
         self.done: Flattened | None = None
         self.sketch: Raster | None = None
         self.outlined: Outlined | None = None
@@ -64,9 +63,14 @@ class Designer(QObject):
         self._pixels: tuple[str, Rgb] | None = None
         document.changed.connect(self._project_changed)
 
+    @property
+    def reading(self) -> Reading | None:
+        """The sketch as it was read; None until it has been."""
+        return self.done.reading if self.done is not None else None
+
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
-            self.reading, self.sketch, self.done, self.outlined = None, None, None, None
+            self.sketch, self.done, self.outlined = None, None, None
         if before is None or after is None or _digest(before) != _digest(after):
             self.found = None
         elif before.flat != after.flat and self.done is not None:
@@ -156,24 +160,20 @@ class Designer(QObject):
         self._runner.run("design", work, take, self.told.emit)
 
     def _take(self, done: Flattened) -> None:
-        self.reading, self.done = done.reading, done
+        self.done = done
         project = self._document.project
         if project is None:
             return
-        picture = done.reading.looked.picture
-        even = done.reading.looked.even_rgb()
-        self.sketch = sketch_raster(even, picture.px_per_mm, project.image)
+        self.sketch = sketch_raster(done.even, done.reading.looked.picture.px_per_mm, project.image)
         self.outlined = None
 
     def need_outlines(self, labels: Labels, px_per_mm: float) -> Outlined | None:
         """The sketch with the outlines of the fields drawn over it, once it has been read."""
         project = self._document.project
-        if self.reading is None or project is None:
+        if self.done is None or project is None:
             return None
         if self.outlined is None or self.outlined.labels is not labels:
-            unsure = self.done.flat.unsure if self.done is not None else None
-            even = self.reading.looked.even_rgb()
-            self.outlined = outlined(even, labels, px_per_mm, unsure, project.image)
+            self.outlined = outlined(self.done.even, labels, px_per_mm, self.done.flat.unsure, project.image)
         return self.outlined
 
     # How it is flattened
@@ -363,14 +363,22 @@ class Designer(QObject):
         pixels, project = self.pixels(), self._document.project
         if pixels is None or project is None or project.source is None:
             return
-        found = self.found or find_cut(pixels)
-        if not found.certain:
-            self.told.emit(_NOT_SURE)
-            return
-        cut = project.source.cut or Cut()
-        size = size_of_drawing(replace(found, cut=cut), pixels, paper)
-        if size is not None:
-            self._with_source("Size", size_mm=size)
+        cut, known = project.source.cut or Cut(), self.found
+
+        def work(progress: Progress) -> Found:
+            progress.report(0.2, "looking for the sheet")
+            return known or find_cut(pixels)
+
+        def take(found: Found) -> None:
+            self.found = found
+            if not found.certain:
+                self.told.emit(_NOT_SURE)
+                return
+            size = size_of_drawing(replace(found, cut=cut), pixels, paper)
+            if size is not None and self._document.project is project:
+                self._with_source("Size", size_mm=size)
+
+        self._runner.run("design", work, take, self._refused)
 
     def known_length(self, start: tuple[float, float], end: tuple[float, float], mm: float) -> None:
         """Two places on the picture lie so far apart on the print."""
@@ -428,9 +436,9 @@ class Designer(QObject):
     def colour_at(self, x_mm: float, y_mm: float) -> Lab | None:
         """The sketch's own colour about a place on the sheet, averaged over a millimetre."""
         project = self._document.project
-        if project is None or self.reading is None:
+        if project is None or self.done is None:
             return None
-        rgb, ppm = self.reading.looked.even_rgb(), self.reading.looked.picture.px_per_mm
+        rgb, ppm = self.done.even, self.done.reading.looked.picture.px_per_mm
         column, row = (x_mm - project.image.left) * ppm, (y_mm - project.image.top) * ppm
         reach = max(1, round(0.5 * ppm))
         window = rgb[

@@ -75,12 +75,13 @@ class Wish:
 
 @dataclass(frozen=True, eq=False)
 class Flattened:
-    """A design read and flattened, as it was wished."""
+    """A design read and flattened, as it was wished; `even` is the picture with its light evened out."""
 
     reading: Reading
     wish: Wish
     flat: FlatDesign
     labels_png: bytes
+    even: Rgb
 
 
 @dataclass(frozen=True, eq=False)
@@ -123,7 +124,7 @@ def flatten_design(reading: Reading, wish: Wish, progress: Progress) -> Flattene
         reading.looked.picture, wish.asked, smallest_feature_mm=wish.smallest_mm, read_as=wish.read_as,
         corrections=wish.corrections, looked=reading.looked, progress=progress,
     )  # fmt: skip
-    return Flattened(reading, wish, flat, labels_to_png(flat.labels))
+    return Flattened(reading, wish, flat, labels_to_png(flat.labels), reading.looked.even_rgb())
 
 
 def open_design(path: Path, progress: Progress, show: Callable[[FirstLook], None]) -> Opened:

@@ -1,5 +1,7 @@
 """How sure the predicted colours are, worked out in the background when it is looked at."""
 
+from collections.abc import Sequence
+
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.project import Project
@@ -17,30 +19,31 @@ class Doubts(QObject):
         super().__init__()
         self._runner = runner
         self._known: Judged | None = None
-        self._asked: Project | None = None
 
-    def of(self, project: Project) -> Judged | None:
-        """How sure the colours are; None until it has been worked out."""
-        if self._known is not None and _same(self._known.project, project):
-            return self._known
-        if self._asked is None or not _same(self._asked, project):
-            self._asked = project
+    def of(self, project: Project, overlaps: Sequence[frozenset[int]] = ()) -> Judged | None:
+        """How sure the colours are, and some overlaps; None until that has been worked out.
+
+        One at a time: while something is dragged, the next begins when the last is done.
+        """
+        known = self._known
+        if known is not None and _same(known.project, project) and set(overlaps) <= set(known.overlaps):
+            return known
+        if "sure" not in self._runner.busy():
             self._runner.run(
-                "sure", lambda progress: judge(project, progress=progress), self._take, self._failed
+                "sure",
+                lambda progress: judge(project, overlaps, progress=progress),
+                self._take,
+                self.told.emit,
             )
         return None
 
     def _take(self, found: Judged) -> None:
-        self._known, self._asked = found, None
+        self._known = found
         self.changed.emit()
-
-    def _failed(self, problem: str) -> None:
-        self._asked = None
-        self.told.emit(problem)
 
 
 def _same(one: Project, other: Project) -> bool:
     """Whether the colours depend on nothing that differs."""
-    return (one.inks, one.impressions, one.blocks, one.paper, one.flat) == (
-        other.inks, other.impressions, other.blocks, other.paper, other.flat,
+    return (one.inks, one.impressions, one.blocks, one.paper, one.flat, one.register.damp) == (
+        other.inks, other.impressions, other.blocks, other.paper, other.flat, other.register.damp,
     )  # fmt: skip

@@ -9,7 +9,7 @@ Unsaved = Literal["save", "discard", "cancel"]
 
 OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
 SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
-SCAN_FILTER = "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;All files (*)"
+SCAN_FILTER = "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)"
 READINGS_FILTER = "Readings (*.csv *.txt *.cgats);;All files (*)"
 BLOCKS_FILTER = "Blocks (*.ora *.png *.tif *.tiff);;All files (*)"
 SAVE_FILTER = "Nomos project (*.nomos)"

@@ -161,11 +161,11 @@ def offer(
             continue
         assert probe.project is not None
         if not take_up(probe.project.title):
-            _remove(left.copy)
+            _clear_away(left.copy)
             continue
         document.begin(probe.project, probe.assets, path=left.path)
         if keep():
-            _remove(left.copy)
+            _clear_away(left.copy)
         break
     if damaged:
         tell(f"A copy of unsaved work is damaged and was left in {folder}: {', '.join(damaged)}.")
@@ -206,6 +206,13 @@ def _path_of(copy: Path) -> Path | None:
     except (OSError, ValueError, KeyError, TypeError):
         return None
     return Path(path) if isinstance(path, str) and Path(path).is_file() else None
+
+
+def _clear_away(copy: Path) -> None:
+    """Remove a copy that no window holds, and its lock."""
+    _remove(copy)
+    with contextlib.suppress(OSError):
+        _lock_of(copy).unlink()
 
 
 def _remove(copy: Path) -> None:

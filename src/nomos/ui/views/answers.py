@@ -22,7 +22,7 @@ from nomos.project.edits import in_rule_order, layers, moved_impression
 from nomos.project.films import can_be_on, film_on, ground_of, solid_film
 from nomos.project.model import Ink
 from nomos.project.reduction import cut_before
-from nomos.project.sureness import Judged
+from nomos.project.sureness import WORTH_SAYING, Judged
 from nomos.ui.views.cards import Card
 from nomos.ui.views.frame import small_print
 from nomos.ui.views.rows import Note, Row
@@ -33,8 +33,6 @@ from nomos.units import number
 PATCHES = 24
 PAPER_ROW = "paper"
 MOST_CHROMA = 100.0
-# A range smaller than this is not worth saying, ΔE00.
-_WORTH_SAYING = 0.5
 
 
 @dataclass(frozen=True)
@@ -188,12 +186,12 @@ def _give_or_take(doubt: Judged | None, number_of: int) -> str:
     if doubt is None or number_of >= len(doubt.fields.within):
         return ""
     within = float(doubt.fields.within[number_of])
-    return f" ± {number(within)}" if within >= _WORTH_SAYING else ""
+    return f" ± {number(within)}" if within >= WORTH_SAYING else ""
 
 
 def _sure_text(doubt: Judged | None) -> str:
     """How sure the least sure colour is, and what would help."""
-    if doubt is None or doubt.surer is None or doubt.surer.before < _WORTH_SAYING:
+    if doubt is None or doubt.surer is None or doubt.surer.before < WORTH_SAYING:
         return ""
     surer = doubt.surer
     said = (

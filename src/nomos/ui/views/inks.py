@@ -28,7 +28,7 @@ from nomos.project.mixing import Mixed
 from nomos.project.model import Grade, Ink
 from nomos.project.overlaps import ChartLearned
 from nomos.project.seeing import fields_that_part, in_reach, passes_of, reachable
-from nomos.project.sureness import how_sure
+from nomos.project.sureness import WORTH_SAYING, Judged
 from nomos.ui.views.drawdown import card_view
 from nomos.ui.views.rows import Row
 from nomos.ui.views.sheet import lab_text
@@ -37,7 +37,6 @@ from nomos.units import number
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
-_WORTH_SAYING = 0.5
 
 
 @dataclass(frozen=True)
@@ -200,6 +199,7 @@ def see_view(
     state: UiState,
     chart: tuple[ChartReading, ...] = (),
     learned: ChartLearned | None = None,
+    judged: Judged | None = None,
 ) -> SeeView:
     """Lights, overlaps, the place last clicked, what the inks can reach, and a printed chart as read."""
     title, here = _layers_here(project, proof, state)
@@ -213,7 +213,8 @@ def see_view(
         said = f"{far} of {len(wanted)} wanted colours lie beyond ΔE 3 of what one or two of these inks give."
     return SeeView(
         state.light, state.eyes, state.wet_look, _parting_text(project), here, title,
-        _overlap_rows(project, proof), cloud, wanted, said, _chart_rows(chart), _learned_text(learned),
+        _overlap_rows(project, proof, judged), cloud, wanted, said, _chart_rows(chart),
+        _learned_text(learned),
     )  # fmt: skip
 
 
@@ -238,29 +239,33 @@ def _parting_text(project: Project) -> str:
     return " ".join(said) or "No two fields that match in the booth part in the other lights."
 
 
-def _overlap_rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
-    """Every overlap that occurs on the sheet, the largest first."""
+def sheet_overlaps(project: Project, proof: Proof | None) -> tuple[tuple[frozenset[int], float, int], ...]:
+    """Overlaps that occur on the sheet: places in `zone_keys`, mm², and a row of the proof; largest first."""
     if proof is None:
         return ()
-    laid, ppm = proof.laid, proof.laid.px_per_mm
+    laid = proof.laid
+    places = {(key.pull, key.zone): n for n, key in enumerate(zone_keys(project))}
     # A row of the sheet's combinations may occur in several steps of a graded zone: told once each.
-    by_films: dict[frozenset[tuple[str, int]], tuple[float, int]] = {}
-    image = float(laid.meetings.sum()) / ppm**2
+    by_films: dict[frozenset[int], tuple[float, int]] = {}
     for row in range(len(laid.map.members)):
-        films = frozenset(
-            (laid.films[n].pull, laid.films[n].zone) for n in np.flatnonzero(laid.map.members[row])
-        )
-        area = float(laid.meetings[:, row].sum()) / ppm**2
-        most = by_films.get(films, (0.0, row))
-        by_films[films] = (most[0] + area, most[1])
+        own = [(laid.films[n].pull, laid.films[n].zone) for n in np.flatnonzero(laid.map.members[row])]
+        films = frozenset(places[key] for key in own if key in places)
+        area, first = by_films.get(films, (0.0, row))
+        by_films[films] = (area + float(laid.meetings[:, row].sum()) / laid.px_per_mm**2, first)
     largest = sorted(by_films.items(), key=lambda each: -each[1][0])[:MOST_OVERLAPS]
-    keys = zone_keys(project)
-    sets = [[n for n, key in enumerate(keys) if (key.pull, key.zone) in films] for films, _ in largest]
-    within = how_sure(project, sets).within
-    rows = []
-    for (_, (area, row)), some, sure in zip(largest, sets, within, strict=True):
-        names = " + ".join(_ink_of(project, keys[n]).name for n in some) or "bare paper"
-        said = f"± {number(sure)}, " if sure >= _WORTH_SAYING else ""
+    return tuple((films, area, row) for films, (area, row) in largest)
+
+
+def _overlap_rows(project: Project, proof: Proof | None, judged: Judged | None) -> tuple[Row, ...]:
+    """The largest overlaps on the sheet, and how sure each is once that is known."""
+    if proof is None:
+        return ()
+    image = float(proof.laid.meetings.sum()) / proof.laid.px_per_mm**2
+    keys, rows = zone_keys(project), []
+    for films, area, row in sheet_overlaps(project, proof):
+        names = " + ".join(_ink_of(project, keys[n]).name for n in sorted(films)) or "bare paper"
+        sure = judged.overlaps.get(films, 0.0) if judged is not None else 0.0
+        said = f"± {number(sure)}, " if sure >= WORTH_SAYING else ""
         figure, aim = f"{said}{number(100 * area / image, 1)} %", _aim_text(project, proof, row)
         rows.append(Row(str(row), lab_to_hex(proof.labs[row]), names, figure, aim))
     return tuple(rows)
