@@ -2,7 +2,7 @@
 PY := .venv/bin/python
 TESTED := src tests benchmarks
 
-.PHONY: setup demo test format bench lock screenshots
+.PHONY: setup demo test coverage golden mutate format bench lock screenshots
 setup:
 	@tools/setup.sh
 
@@ -21,6 +21,20 @@ test: setup
 # Two tests run side by side: threads of one library more would only stand in each other's way.
 	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal
 
+# The same tests with the lines counted that they pass over: half as long again, so not in `make test`.
+coverage: setup
+	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal \
+	  --cov=nomos --cov-report=
+	@echo "lines that a test passes over: $$($(PY) -m coverage report --format=total) %"
+
+# Writes tests/golden anew, after a change that is meant to be seen; look at the difference first.
+golden: setup
+	@NOMOS_GOLDEN=write $(PY) -m pytest -q -n 2 tests/test_golden.py tests/ui/test_golden.py
+
+# Plants faults in the heart and says which of them no test notices; takes about half an hour.
+mutate: setup
+	@$(PY) tools/mutate.py
+
 format: setup
 	@.venv/bin/ruff check --quiet --fix-only $(TESTED)
 	@.venv/bin/ruff format --quiet $(TESTED)
@@ -36,4 +50,4 @@ screenshots: setup
 
 # Needs uv (a package of that name) on the path; only for whoever changes requirements.in.
 lock:
-	uv pip compile requirements.in --python-version 3.11 --generate-hashes --no-header --no-annotate -o requirements.lock
+	uv pip compile requirements.in --no-strip-extras --python-version 3.11 --generate-hashes --no-header --no-annotate -o requirements.lock

@@ -3,7 +3,7 @@
 from benchmarks.timing import Line, Section, seconds
 from nomos.demo import demo_project
 from nomos.project import cut_blocks, mask_request
-from nomos.project.tolerating import flash_exact, flash_fast
+from nomos.project.register.tolerance import flash_exact, flash_fast
 
 SHEETS = 20
 

@@ -10,7 +10,7 @@ from benchmarks.timing import Line, Section, side_by_side
 from nomos.colour import Ground, delta_e00
 from nomos.colour.mixing import EXTENDER, Underlay, find_recipes, mixture_labs
 from nomos.formats import read_inks
-from nomos.project.mixing import tubs_of
+from nomos.project.inks.mixing import tubs_of
 
 PAPER = (95.0, 0.0, 3.0)
 TARGETS = ((52.0, 18.0, 30.0), (61.0, -20.0, 10.0), (40.0, 8.0, -30.0))

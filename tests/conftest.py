@@ -11,11 +11,22 @@ import pytest
 from hypothesis import HealthCheck, settings
 from msgspec.structs import replace
 
+from nomos.cli.common import answers
 from nomos.colour import Lab
 from nomos.demo import demo_project
 from nomos.design import FlatColour, FlatDesign
-from nomos.project import Assets, CutBlocks, Project, cut_blocks, digest, labels_to_png, mask_request
-from nomos.project.edits import new_project, with_flat_design
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    Project,
+    cut_blocks,
+    digest,
+    labels_from_png,
+    labels_to_png,
+    mask_request,
+)
+from nomos.project.blocks.edits import with_flat_design
+from nomos.project.model.edits import new_project
 from nomos.registration import KentoSettings, Rect
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
@@ -59,9 +70,20 @@ def _nothing_left_over(caplog: pytest.LogCaptureFixture) -> Iterator[None]:
 
 
 @pytest.fixture(scope="session")
-def demo() -> tuple[Project, Assets]:
-    """The demo project, made once."""
-    return demo_project()
+def whole_demo() -> tuple[Project, Assets]:
+    """The demo project as it is shipped, made once."""
+    return demo_project(ask=answers())
+
+
+@pytest.fixture(scope="session")
+def demo(whole_demo: tuple[Project, Assets]) -> tuple[Project, Assets]:
+    """The demo with a quarter of its pixels: as many blocks, colours and fine places, laid sooner."""
+    project, assets = whole_demo
+    assert project.flat is not None
+    png = labels_to_png(np.ascontiguousarray(labels_from_png(assets[project.flat.labels])[::2, ::2]))
+    flat = replace(project.flat, labels=digest(png))
+    kept = {name: data for name, data in assets.items() if name != project.flat.labels}
+    return replace(project, flat=flat), {**kept, flat.labels: png}
 
 
 @pytest.fixture(scope="session")

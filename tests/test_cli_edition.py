@@ -14,7 +14,7 @@ from nomos.cli.main import run
 from nomos.demo import demo_project, scenario_called
 from nomos.edition import Event, append_event
 from nomos.project import save
-from nomos.project.editions import log_path
+from nomos.project.edition.sheets import log_path
 
 
 def nomos(*arguments: str) -> int:

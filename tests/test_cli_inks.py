@@ -18,10 +18,10 @@ from nomos.colour.spectra import WAVELENGTHS_NM
 from nomos.errors import BadInput
 from nomos.formats import read_inks, read_readings
 from nomos.project import Assets, Project, load, save
-from nomos.project.charting import overlap_chart
-from nomos.project.edits import new_project
-from nomos.project.films import predicted
+from nomos.project.inks.chart import overlap_chart
+from nomos.project.inks.films import predicted
 from nomos.project.model import Block, Impression, Ink, Zone
+from nomos.project.model.edits import new_project
 
 SHELF = str(files("nomos.demo").joinpath("shelf.csv"))
 

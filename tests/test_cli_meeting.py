@@ -10,8 +10,8 @@ from nomos.cli.main import run
 from nomos.demo import demo_project, scenario_called
 from nomos.devices import Scanner
 from nomos.project import cut_blocks, mask_request, save
-from nomos.project.proof_scan import printed_sheet
-from nomos.project.registering import middle_of
+from nomos.project.register.scan import printed_sheet
+from nomos.project.register.system import middle_of
 from nomos.registration import Motion
 
 

@@ -65,7 +65,13 @@ def test_the_days_as_json_and_as_icalendar(
     assert printing[0]["what"] == "Sky rose"
     assert all(task["sheets"] == found["sheets"] for task in printing)
     assert found["limit"] in ("drying", "hours")
-    assert len(list(Ics.from_ical(file.read_bytes()).walk("VEVENT"))) == len(found["tasks"])
+    events = list(Ics.from_ical(file.read_bytes()).walk("VEVENT"))
+    assert len(events) == len(found["tasks"])
+    # Hands are busy while they print and cut; sheets dry by themselves (RFC 5545, 3.8.2.7).
+    shown = {str(event["summary"]).split(":")[0]: str(event["transp"]) for event in events}
+    assert shown == {"Print": "OPAQUE", "Drying": "TRANSPARENT"} | dict.fromkeys(
+        shown.keys() - {"Drying"}, "OPAQUE"
+    )
     assert run(["calendar", saved, "--start", "2026-11-30"], no_window) == 0
     assert "limited by" in capsys.readouterr().out
     assert run(["calendar", saved, "--start", "Monday"], no_window) == 2

@@ -4,14 +4,21 @@ import shutil
 import subprocess
 import sys
 from pathlib import Path
+from typing import get_args
 
 import pytest
+
+from nomos.registration import SYSTEM_NAMES
+from nomos.registration.settings import System
+from nomos.ui.frame.state import STATIONS
+from nomos.ui.frame.view import STATION_NAMES
+from nomos.ui.stations import TABLE
 
 ROOT = Path(__file__).parents[1]
 CORE = (
     "units", "errors", "progress", "typeface", "colour", "design", "separation", "proof", "order",
-    "registration", "project", "formats", "demo", "cli.main", "ui.views.answers", "ui.views.frame",
-    "ui.views.sheet", "ui.viewport",
+    "registration", "project", "formats", "work", "demo", "cli.main", "ui.frame.view",
+    "ui.frame.sheet_view", "ui.frame.viewport", "ui.stations.inks.ink_view",
 )  # fmt: skip
 
 
@@ -60,6 +67,13 @@ def test_a_planted_violation_is_found(room: str, line: str, tmp_path: Path) -> N
     )
     assert done.returncode != 0
     assert "BROKEN" in done.stdout
+
+
+def test_every_station_and_system_is_in_its_table() -> None:
+    """What is forgotten fails here, not at a user's."""
+    folders = {path.parent.name for path in (ROOT / "src/nomos/ui/stations").glob("*/station.py")}
+    assert set(TABLE) == folders == set(STATIONS) == set(STATION_NAMES)
+    assert set(SYSTEM_NAMES) == set(get_args(System))
 
 
 def test_no_file_names_a_package_host() -> None:

@@ -1,6 +1,6 @@
 """How long work in the core says how far it is, and learns that it is no longer wanted."""
 
-from typing import Protocol
+from typing import Any, Protocol
 
 
 class Cancelled(Exception):  # noqa: N818 - nothing went wrong
@@ -28,6 +28,17 @@ class Part:
     def report(self, fraction: float, message: str) -> None:
         """Report `fraction` of this part as the right share of the whole."""
         self._whole.report(self._start + self._span * fraction, message)
+
+    def show(self, part: object) -> None:
+        """Hand a first answer on to the whole."""
+        show(self._whole, part)
+
+
+def show(progress: Progress, part: object) -> None:
+    """Hand a first answer over before the last one is there, if whoever waits wants to see any."""
+    wants: Any = getattr(progress, "show", None)
+    if wants is not None:
+        wants(part)
 
 
 NULL_PROGRESS: Progress = _Silent()

@@ -60,6 +60,11 @@ def number(value: float, digits: int = 1) -> str:
     return text.replace("-", "−")
 
 
+def counted(count: int, noun: str) -> str:
+    """So many of a thing: "1 block", "3 blocks"."""
+    return f"{count} {noun}" if count == 1 else f"{count} {noun}s"
+
+
 def size_text(width_mm: float, height_mm: float) -> str:
     """`180 × 240 mm`, with a decimal only where it says something."""
 

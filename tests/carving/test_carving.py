@@ -1,5 +1,6 @@
 """Outlines, widths, areas and depth against shapes whose figures are known; boards against the area bound."""
 
+from dataclasses import replace
 from itertools import combinations
 
 import cv2
@@ -138,6 +139,12 @@ def test_hours_follow_outline_and_ground_and_the_log() -> None:
     assert effort.outline_h * 60 == pytest.approx(0.785, rel=0.01)
     assert effort.hours > effort.outline_h
     assert effort_of(found, FACTS["hard wood"]).hours > 2 * effort.hours
+    # Deeper ground takes more layers: twice as deep takes twice as long where one layer is passed.
+    deep = [
+        effort_of(replace(found, depth_mm=np.full_like(found.depth_mm, d)), FACTS["lino"]) for d in (2, 4)
+    ]
+    assert deep[1].by_tool[-1][2] == pytest.approx(2 * deep[0].by_tool[-1][2])
+    assert deep[0].by_tool[-1][2] > effort.by_tool[-1][2]
     slower = factor_from_log(effort.hours, 1.5 * effort.hours)
     assert effort_of(found, FACTS["lino"], slower).hours == pytest.approx(1.5 * effort.hours)
     with pytest.raises(ValueError, match="more than nothing"):

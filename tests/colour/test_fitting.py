@@ -59,3 +59,14 @@ def test_thick_and_thin_on_white_tell_k_from_s_less_well() -> None:
 def test_one_reading_comes_back_whatever_the_word(word: str) -> None:
     fit = fit_ink([read(WHITE, 1.0)], word)  # type: ignore[arg-type] # parametrised
     assert fit.de00[0] < 0.5
+
+
+def test_the_order_of_readings_is_nothing() -> None:
+    """And the surface is told by what lies on white, wherever that stands among them."""
+    some = [read(BLACK, 1.0), read(WHITE, 1.0), read(WHITE, 0.5)]
+    one, other = fit_ink(some), fit_ink(some[::-1])
+    np.testing.assert_allclose(one.absorption, other.absorption, rtol=1e-3)
+    assert one.k1 == pytest.approx(other.k1, rel=1e-3)
+    two = [fit_ink([read(BLACK, 1.0), read(WHITE, 1.0)][::step]).k1 for step in (1, -1)]
+    # Read with a surface of 4 %: the coated card's.
+    assert two[0] == two[1] == pytest.approx(0.04, abs=0.012)

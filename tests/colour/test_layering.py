@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
 from nomos.colour import Film, Ground, all_combinations, film_over, ink_film, overprints, reflectance_to_lab
-from nomos.colour.layering import to_internal, to_measured
+from nomos.colour.layering import partly_covered, to_internal, to_measured, without_open
 
 coefficients = st.floats(0.001, 20)
 shares = st.floats(0.0, 0.99)
@@ -100,3 +100,10 @@ def test_order_matters_only_where_an_ink_scatters() -> None:
     np.testing.assert_allclose(
         overprints(ground, [clear, other])[-1], overprints(ground, [other, clear])[-1], atol=0.02
     )
+
+
+def test_half_covered_paper_is_darker_than_the_mean_of_its_parts() -> None:
+    """By hand from R = (sum a_i R_i^(1/n))^n, n = 2 (Yule & Nielsen 1951): (0.5 x 0.9 + 0.5 x 0.3)^2."""
+    assert partly_covered(np.array([0.81]), np.array([0.09]), 0.5)[0] == pytest.approx(0.36)
+    assert partly_covered(np.array([0.81]), np.array([0.09]), 0.5, 1.0)[0] == pytest.approx(0.45)
+    assert without_open(np.array([0.36]), np.array([0.81]), 0.5)[0] == pytest.approx(0.09)

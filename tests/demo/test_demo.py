@@ -12,9 +12,9 @@ from nomos.demo import glasshouse as house
 from nomos.demo import pots as clay
 from nomos.design import read_picture
 from nomos.project import Assets, Project, cut_blocks, mask_request, proof_of
-from nomos.project.jigsaw import pieces_of
-from nomos.project.methods import method_of
-from nomos.project.parts import apart_findings, colours_apart_mm, piece_findings
+from nomos.project.blocks.jigsaw import pieces_of
+from nomos.project.blocks.methods import method_of
+from nomos.project.check.parts import apart_findings, colours_apart_mm, piece_findings
 
 
 @pytest.mark.parametrize(
@@ -38,8 +38,8 @@ def test_the_shipped_files_are_what_the_code_draws(
     assert np.abs(png.rgb.astype(int) - again.rgb).mean() < 0.5
 
 
-def test_eight_flat_colours_and_a_key(demo: tuple[Project, Assets]) -> None:
-    project, assets = demo
+def test_eight_flat_colours_and_a_key(whole_demo: tuple[Project, Assets]) -> None:
+    project, assets = whole_demo
     assert project.flat is not None
     assert tuple(colour.name for colour in project.flat.colours) == GLASSHOUSE.colours
     keys = [block.name for block in project.blocks if block.is_key]
@@ -48,8 +48,8 @@ def test_eight_flat_colours_and_a_key(demo: tuple[Project, Assets]) -> None:
     assert set(assets) == {project.flat.labels, project.source.digest if project.source else ""}
 
 
-def test_it_is_the_same_every_time(demo: tuple[Project, Assets]) -> None:
-    assert demo_project() == demo
+def test_it_is_the_same_every_time(whole_demo: tuple[Project, Assets]) -> None:
+    assert demo_project() == whole_demo
 
 
 def test_the_cold_frame_is_a_reduction_whose_hips_can_be_inked_apart() -> None:

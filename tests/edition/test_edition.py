@@ -30,6 +30,11 @@ from nomos.edition import (
 )
 
 
+def ids(count: int) -> list[str]:
+    """The pulls of a plan."""
+    return [f"pull{n + 1}" for n in range(count)]
+
+
 @given(st.integers(1, 60), st.integers(1, 12), st.floats(0.6, 1.0), st.floats(0.5, 0.99))
 def test_the_number_of_sheets_is_the_smallest_by_scipy(
     edition: int, layers: int, good: float, confidence: float
@@ -104,15 +109,15 @@ def test_a_log_is_replayed_and_the_bad_sheet_goes_first(tmp_path: Path) -> None:
     for event in events():
         append_event(path, event)
     assert read_log(path) == tuple(events())
-    begun = replay(events()[:7], 2, 4)
+    begun = replay(events()[:7], ids(2), 4)
     assert begun.queue() == [3, 1, 2, 4]
-    state = replay(read_log(path), 2, 4)
+    state = replay(read_log(path), ids(2), 4)
     assert state.queue() == [4]
     # The sheet that was bad before is sacrificed and counts for nothing.
     assert state.tally() == {"good": 1, "spoiled": 0, "repaired": 1}
     assert state.histories[3].reason == "slipped"
     assert state.histories[1].good_through(2)
-    undone = replay([*events(), Event(at(71), "undo")], 2, 4)
+    undone = replay([*events(), Event(at(71), "undo")], ids(2), 4)
     assert undone.queue() == [2, 4]
 
 
@@ -167,11 +172,10 @@ def test_a_log_that_is_none_and_a_full_disk_are_said(tmp_path: Path) -> None:
 
 
 def test_statistics_teach_the_next_edition() -> None:
-    state = replay(events(), 2, 4)
+    state = replay(events(), ids(2), 4)
     first, second = layer_figures(state)
     assert (first.good, first.spoiled, first.reasons) == (3, 1, (("slipped", 1),))
     assert first.minutes_a_pull == 4
-    assert first.share_good == 0.75
     assert second.ink_g == 30.5
     # Ten pulls of 95 % before the log, six pulls in it, one of them bad.
     assert learnt_good((first, second)) == pytest.approx((9.5 + 5) / 16)
@@ -182,7 +186,7 @@ def test_the_best_sheets_are_numbered_first_and_the_rest_cancelled() -> None:
     made = [Event(at(0), "layer", 0)]
     made += [Event(at(n), "good", 0, n) for n in range(1, 9)]
     made += [Event(at(10), "spoiled", 0, 9, "tear"), Event(at(11), "chosen", -1, 5, value=1)]
-    state = replay(made, 1, 9)
+    state = replay(made, ids(1), 9)
     numbers = number_sheets(list(state.histories.values()), 1, 4, 1, 1)
     assert numbers.given[0] == (5, "BAT")
     assert [name for _, name in numbers.given[1:]] == ["1/4", "2/4", "3/4", "4/4", "AP", "PP"]
@@ -214,7 +218,7 @@ def test_a_bad_line_is_set_aside_counted_and_kept(tmp_path: Path, line: str) -> 
     assert [event.kind for event in events] == ["layer", "good"]
     assert set_aside(log) == 1
     assert line in log.read_text("utf-8")
-    state = replay(events, 1, 3)
+    state = replay(events, ids(1), 3)
     assert state.pulled == {0: [("2026-01-05T09:05:00", 1, "good")]}
     assert layer_figures(state)[0].good == 1
 
@@ -226,7 +230,19 @@ def test_a_time_zone_is_taken_and_a_layer_that_is_gone_counts_for_nothing(tmp_pa
     append_event(log, Event("2026-01-06T09:00:00", "layer", 1))
     append_event(log, Event("2026-01-06T09:05:00", "good", 1, 1))
     # The second layer was left out of the plan since.
-    state = replay(read_log(log), 1, 3)
+    state = replay(read_log(log), ids(1), 3)
     assert (state.layer, state.beyond) == (0, 2)
     assert layer_figures(state)
     assert set_aside(log) == 0
+
+
+def test_a_pause_is_no_part_of_the_pace() -> None:
+    """Pulls at 0, 4, 8 minutes, an hour at table, then at 68, 73 and 79."""
+    made = [Event(at(0), "layer", 0)]
+    made += [
+        Event(at(minute), "good", 0, sheet) for sheet, minute in enumerate((0, 4, 8, 68, 73, 79), start=1)
+    ]
+    (figures,) = layer_figures(replay(made, ids(1), 6))
+    assert figures.minutes_a_pull == 5
+    few = [Event(at(0), "layer", 0), Event(at(0), "good", 0, 1), Event(at(4), "good", 0, 2)]
+    assert layer_figures(replay(few, ids(1), 6))[0].minutes_a_pull is None

@@ -10,12 +10,17 @@ outcomes = st.lists(st.sampled_from(["good", "spoiled", "repaired", "next"]), ma
 LAYERS, SHEETS = 3, 5
 
 
+def ids(count: int) -> list[str]:
+    """The pulls of a plan."""
+    return [f"pull{n + 1}" for n in range(count)]
+
+
 def pulled(steps: list[str]) -> list[Event]:
     """Events as the bench writes them: always the sheet that is next, layers one after the other."""
     events = [Event("2026-12-01T09:00:00", "layer", 0)]
     for minute, step in enumerate(steps):
         at = f"2026-12-01T{9 + minute // 60:02d}:{minute % 60:02d}:00"
-        state = replay(events, LAYERS, SHEETS)
+        state = replay(events, ids(LAYERS), SHEETS)
         queue = state.queue()
         if step == "next" or not queue:
             if state.layer + 1 < LAYERS:
@@ -34,7 +39,7 @@ def shown(state: EditionState) -> object:
 
 @given(outcomes)
 def test_a_sheet_is_pulled_at_most_once_a_layer_and_never_after_it_is_spoiled(steps: list[str]) -> None:
-    state = replay(pulled(steps), LAYERS, SHEETS)
+    state = replay(pulled(steps), ids(LAYERS), SHEETS)
     for layer, some in state.pulled.items():
         sheets = [sheet for _, sheet, _ in some]
         assert len(sheets) == len(set(sheets))
@@ -51,29 +56,29 @@ def test_a_sheet_is_pulled_at_most_once_a_layer_and_never_after_it_is_spoiled(st
 @given(outcomes, st.sampled_from(["good", "spoiled", "repaired"]))
 def test_what_is_taken_back_might_never_have_been(steps: list[str], outcome: str) -> None:
     before = pulled(steps)
-    state = replay(before, LAYERS, SHEETS)
+    state = replay(before, ids(LAYERS), SHEETS)
     queue = state.queue()
     if not queue:
         return
     extra = Event("2026-12-01T20:00:00", outcome, state.layer, queue[0], "dirt")  # type: ignore[arg-type] # an outcome
     undo = Event("2026-12-01T20:01:00", "undo")
-    assert shown(replay([*before, extra, undo], LAYERS, SHEETS)) == shown(state)
+    assert shown(replay([*before, extra, undo], ids(LAYERS), SHEETS)) == shown(state)
 
 
 @given(outcomes)
 def test_a_log_read_in_two_goes_is_the_same_log(steps: list[str]) -> None:
     events = pulled(steps)
-    assert shown(replay(events, LAYERS, SHEETS)) == shown(replay(tuple(events), LAYERS, SHEETS))
+    assert shown(replay(events, ids(LAYERS), SHEETS)) == shown(replay(tuple(events), ids(LAYERS), SHEETS))
     # A sheet beyond the plan that the log knows is counted all the same.
     more = [*events, Event("2026-12-01T21:00:00", "good", 0, SHEETS + 4)]
-    assert replay(more, LAYERS, SHEETS).sheets == SHEETS + 4
+    assert replay(more, ids(LAYERS), SHEETS).sheets == SHEETS + 4
 
 
 @given(outcomes, st.integers(1, 6), st.integers(0, 2), st.integers(0, 2), st.booleans())
 def test_only_whole_sheets_get_a_number_and_each_number_one_sheet(
     steps: list[str], edition: int, artist: int, printer: int, bat: bool
 ) -> None:
-    histories = list(replay(pulled(steps), LAYERS, SHEETS).histories.values())
+    histories = list(replay(pulled(steps), ids(LAYERS), SHEETS).histories.values())
     whole = {history.sheet for history in histories if history.good_through(LAYERS)}
     numbers = number_sheets(histories, LAYERS, edition, artist, printer, bat=bat)
     sheets, names = [sheet for sheet, _ in numbers.given], [name for _, name in numbers.given]
@@ -87,8 +92,8 @@ def test_only_whole_sheets_get_a_number_and_each_number_one_sheet(
 def test_other_events_change_no_pull(kind: str) -> None:
     events = pulled(["good", "good", "spoiled"])
     other = Event("2026-12-01T22:00:00", kind, 0, text="x", value=2.5)  # type: ignore[arg-type] # each of the kinds
-    assert shown(replay([*events, other], LAYERS, SHEETS)) == shown(replay(events, LAYERS, SHEETS))
-    state = replay([*events, other, other], LAYERS, SHEETS)
+    assert shown(replay([*events, other], ids(LAYERS), SHEETS)) == shown(replay(events, ids(LAYERS), SHEETS))
+    state = replay([*events, other, other], ids(LAYERS), SHEETS)
     if kind == "ink":
         assert state.ink_g[0] == 5.0
     if kind == "cut":

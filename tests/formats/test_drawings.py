@@ -12,11 +12,13 @@ from ezdxf.filemanagement import read
 from PIL import Image
 from shapely import Polygon
 
-from nomos.formats.drawing import Drawing, Line, Word, bench_drawing, pins_drawing, templates_drawing
-from nomos.formats.drawing_files import drawing_dxf, drawing_svg, drawings_pdf
-from nomos.formats.template import templates
+from nomos.formats import drawing_svg, drawings_pdf, templates
+from nomos.formats.bench_drawings import bench_drawing, pins_drawing
+from nomos.formats.drawing import Drawing, Shape, Word
+from nomos.formats.dxf import drawing_dxf
+from nomos.formats.template_drawing import set_drawing
 from nomos.project import Assets, Project, cut_blocks, mask_request
-from nomos.project.registering import plan_of_system, with_register
+from nomos.project.register.system import plan_of_system, with_register
 from nomos.registration import PinSettings
 from nomos.registration.pins import parts_of
 
@@ -25,8 +27,8 @@ PX = 300 / 25.4
 BOX = Drawing(
     "box", "A box", (), (140.0, 100.0),
     (
-        Line("block", ((20, 20), (120, 20), (120, 80), (20, 80))),
-        Line("dimension", ((20, 90), (120, 90)), closed=False),
+        Shape("block", (((20, 20), (120, 20), (120, 80), (20, 80)),)),
+        Shape("dimension", (((20, 90), (120, 90)),), closed=False),
     ),
     (Word((70, 50), "100 mm"),),
 )  # fmt: skip
@@ -47,7 +49,7 @@ def spans(page: np.ndarray) -> tuple[float, float]:
 
 
 def test_a_pdf_page_is_true_to_a_tenth_of_a_millimetre() -> None:
-    page = pypdfium2.PdfDocument(drawings_pdf([BOX], paper="A4"))[0]
+    page = pypdfium2.PdfDocument(drawings_pdf([BOX], "A box", paper="A4"))[0]
     pixels = np.array(page.render(scale=300 / 72, grayscale=True).to_pil())
     across, down = spans(pixels)
     assert across / PX == pytest.approx(100, abs=0.1)
@@ -55,7 +57,7 @@ def test_a_pdf_page_is_true_to_a_tenth_of_a_millimetre() -> None:
 
 
 def test_an_svg_is_true_to_a_tenth_of_a_millimetre() -> None:
-    svg = drawing_svg(replace(BOX, lines=BOX.lines[:1], words=())).decode().replace('"0.1"', '"0.3"')
+    svg = drawing_svg(replace(BOX, shapes=BOX.shapes[:1], words=())).decode()
     png = resvg_py.svg_to_bytes(svg_string=svg, dpi=300, background="white")
     pixels = np.array(Image.open(io.BytesIO(bytes(png))).convert("L"))
     across, down = spans(pixels)
@@ -87,9 +89,9 @@ def test_a_bench_drawing_is_mirrored_and_holds_the_stops(demo: tuple[Project, As
     assert plan is not None
     drawing = bench_drawing(project, plan)
     side = next(shape for shape in plan.shapes if shape.kind == "paper stop" and shape.points[0][0] < 0)
-    drawn = [line for line in drawing.lines if line.layer == "paper stop"]
+    drawn = [shape for shape in drawing.shapes if shape.layer == "paper stop"]
     # At the print's left, so at the printer's right on the bench.
-    assert max(x for line in drawn for x, _ in line.points) == pytest.approx(
+    assert max(x for each in drawn for x, _ in each.rings[0]) == pytest.approx(
         plan.bench.right - min(x for x, _ in side.points)
     )
     assert drawing.size_mm[0] == pytest.approx(plan.bench.width)
@@ -99,7 +101,7 @@ def test_the_blocks_of_a_set_stand_side_by_side_in_dxf(little: tuple[Project, As
     project = with_register(little[0], marks="rings")
     request = mask_request(project, little[1])
     assert request is not None
-    drawing = templates_drawing(templates(project, cut_blocks(request)))
+    drawing = set_drawing(templates(project, cut_blocks(request)))
     document: Any = read(io.StringIO(drawing_dxf(drawing).decode()))
     edges = [each for each in document.modelspace() if each.dxf.layer.endswith("-edge")]
     assert len(edges) == len(project.blocks)
@@ -109,3 +111,13 @@ def test_the_blocks_of_a_set_stand_side_by_side_in_dxf(little: tuple[Project, As
     printing = [each for each in document.modelspace() if each.dxf.layer == "block01-printing"]
     assert printing
     assert all(each.closed for each in printing)
+
+
+def test_a_dxf_stands_upright() -> None:
+    """The format counts y upwards: what is at the top of a drawing has the larger y."""
+    document: Any = read(io.StringIO(drawing_dxf(BOX).decode()))
+    box, dimension = [entity for entity in document.modelspace() if entity.dxftype() == "LWPOLYLINE"]
+    assert sorted({(x, y) for x, y, *_ in box.get_points()}) == [(20, 20), (20, 80), (120, 20), (120, 80)]
+    assert {y for _, y, *_ in dimension.get_points()} == {10}
+    (word,) = [entity for entity in document.modelspace() if entity.dxftype() == "TEXT"]
+    assert word.dxf.align_point[1] == 50

@@ -3,6 +3,7 @@
 import math
 import subprocess
 from collections.abc import Sequence
+from dataclasses import replace
 from pathlib import Path
 
 import cv2
@@ -13,10 +14,19 @@ from lxml import etree
 from PIL import Image
 
 from nomos.errors import BadInput
-from nomos.formats import PAPERS_MM, Template, template_svg, templates, templates_pdf
+from nomos.formats import (
+    PAPERS_MM,
+    Template,
+    drawing_svg,
+    drawings_pdf,
+    template_drawings,
+    templates,
+)
 from nomos.formats.pdf import plan_tiles
+from nomos.formats.template_drawing import template_drawing
 from nomos.project import Assets, CutBlocks, Project, ProjectError
-from nomos.project import edits as ed
+from nomos.project.blocks.edits import with_block
+from nomos.project.model.edits import with_sheet
 
 Demo = tuple[Project, Assets]
 DPI = 300
@@ -32,7 +42,7 @@ def drawn(demo: Demo, demo_blocks: CutBlocks) -> Sequence[Template]:
 def pages(drawn: Sequence[Template], tmp_path_factory: pytest.TempPathFactory) -> list[np.ndarray]:
     """The first block's pages on A3 (one page a face), rasterised by poppler."""
     folder = tmp_path_factory.mktemp("pages")
-    (folder / "blocks.pdf").write_bytes(templates_pdf(drawn[:2], paper="A3"))
+    (folder / "blocks.pdf").write_bytes(drawings_pdf(template_drawings(drawn[:2]), "Templates", paper="A3"))
     subprocess.run(
         ["pdftoppm", "-r", str(DPI), "-gray", "-png", "blocks.pdf", "page"],
         cwd=folder,
@@ -82,7 +92,7 @@ def test_what_prints_is_where_it_belongs_in_mm(
         block_left = 12.0  # wood beyond the corner side
         wanted = 212 - (block_left + right) if template.face == "block" else block_left + left
         assert xs.min() / PX - edge == pytest.approx(wanted, abs=0.3)
-        assert (ys.min() / PX) - (8 + template.header_mm) == pytest.approx(top, abs=0.4)
+        assert (ys.min() / PX) - (8 + template_drawing(template).header_mm) == pytest.approx(top, abs=0.4)
 
 
 def test_the_two_faces_are_mirror_images(drawn: Sequence[Template]) -> None:
@@ -101,7 +111,7 @@ def test_the_two_faces_are_mirror_images(drawn: Sequence[Template]) -> None:
 
 
 def test_every_page_says_what_it_is(drawn: Sequence[Template]) -> None:
-    document = pypdfium2.PdfDocument(templates_pdf(drawn))
+    document = pypdfium2.PdfDocument(drawings_pdf(template_drawings(drawn), "Templates"))
     texts = [document[number].get_textpage().get_text_range() for number in range(len(document))]
     assert len(texts) == 2 * len(drawn)  # each face needs two A4 pages
     for text in texts:
@@ -127,11 +137,13 @@ def test_tiles_cover_the_drawing_and_overlap(size: tuple[float, float], paper: s
 
 
 def test_the_same_templates_are_the_same_bytes(drawn: Sequence[Template]) -> None:
-    assert templates_pdf(drawn[:2]) == templates_pdf(drawn[:2])
+    assert drawings_pdf(template_drawings(drawn[:2]), "Templates") == drawings_pdf(
+        template_drawings(drawn[:2]), "Templates"
+    )
 
 
 def test_the_svg_has_the_same_sizes_in_mm(drawn: Sequence[Template]) -> None:
-    root = etree.fromstring(template_svg(drawn[0]))
+    root = etree.fromstring(drawing_svg(template_drawing(drawn[0]), headed=True))
 
     def paths(group: str) -> list[str]:
         spec = f".//{{http://www.w3.org/2000/svg}}g[@id='{group}']/{{http://www.w3.org/2000/svg}}path"
@@ -152,13 +164,40 @@ def test_no_room_and_no_such_paper_are_said(
     demo: Demo, demo_blocks: CutBlocks, drawn: Sequence[Template]
 ) -> None:
     with pytest.raises(ProjectError, match="notches need"):
-        templates(ed.with_sheet(demo[0], (186, 246)), demo_blocks)
+        templates(with_sheet(demo[0], (186, 246)), demo_blocks)
     with pytest.raises(BadInput, match="A4"):
-        templates_pdf(drawn[:1], paper="A9")
+        drawings_pdf(template_drawings(drawn[:1]), "Templates", paper="A9")
 
 
 def test_a_name_of_any_letters_makes_a_file_name(demo: Demo, demo_blocks: CutBlocks, tmp_path: Path) -> None:
-    project = ed.with_block(demo[0], demo[0].blocks[0].id, name="../Ōtsu «sky»/1")
+    project = with_block(demo[0], demo[0].blocks[0].id, name="../Ōtsu «sky»/1")
     first = templates(project, demo_blocks)[0]
-    (tmp_path / f"{first.name}.svg").write_bytes(template_svg(first))
+    (tmp_path / f"{first.name}.svg").write_bytes(drawing_svg(template_drawing(first), headed=True))
     assert first.name == "01-ōtsu-sky-1-block"
+
+
+def test_tiles_laid_together_show_the_whole_block(drawn: Sequence[Template]) -> None:
+    """Pages of a tall block, rasterised and laid together as they are numbered, are the block itself."""
+    whole = drawn[0]
+    marks = ((60.0, 30.0), (150.0, 250.0))
+    areas = tuple((np.array([(x, y), (x + 12, y), (x + 12, y + 8), (x, y + 8), (x, y)]),) for x, y in marks)
+    page = replace(
+        whole, areas=areas, walls=(), floors=(), tidy=(), sheet=((0, 0),) * 4, colours=("#ffffff",)
+    )
+    tiling = plan_tiles((page.size_mm[0], page.size_mm[1] + template_drawing(page).header_mm), "A4")
+    assert (tiling.columns, tiling.rows) == (1, 2) or tiling.rows > 1
+    document = pypdfium2.PdfDocument(drawings_pdf(template_drawings([page]), "Templates", paper="A4"))
+    scale = DPI / 72
+    found = []
+    for number in range(len(document)):
+        pixels = np.array(document[number].render(scale=scale, grayscale=True).to_pil())
+        grey = ((pixels > 160) & (pixels < 176)).astype(np.uint8)
+        solid = cv2.morphologyEx(grey, cv2.MORPH_OPEN, np.ones((40, 40), np.uint8))
+        count, _, boxes, _ = cv2.connectedComponentsWithStats(solid)
+        row, column = divmod(number, tiling.columns)
+        for x, y, *_ in boxes[1:count]:
+            # From the page's usable corner to the drawing's, and below its header.
+            at = x / PX - 8.0 + column * tiling.step[0], y / PX - 8.0 + row * tiling.step[1]
+            found.append((at[0], at[1] - template_drawing(page).header_mm))
+    for mark in marks:
+        assert min(math.dist(mark, at) for at in found) < 0.5, (mark, found)

@@ -14,9 +14,9 @@ from nomos.formats import Template, templates
 from nomos.formats.record import process_page, process_pdf
 from nomos.formats.transfer_pdf import transfer_pdf, transfer_templates
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
-from nomos.project.comparing import colour_drift, compared, mean_apart, planned, straightened
-from nomos.project.proof_scan import printed_sheet
-from nomos.project.registering import middle_of
+from nomos.project.register.comparison import colour_drift, compared, mean_apart, planned, straightened
+from nomos.project.register.scan import printed_sheet
+from nomos.project.register.system import middle_of
 from nomos.registration import Motion
 
 Demo = tuple[Project, Assets]

@@ -188,3 +188,23 @@ def test_tack_must_fall_in_one_sitting() -> None:
     assert "oil into Slate" in advice[0].text
     assert advice[0].takes == pytest.approx(0.82)
     assert tack_advice(["Rose", "Slate"], [4, 6], [False, False]) == ()
+
+
+def test_going_lighter_wants_a_wash_and_going_darker_a_wipe() -> None:
+    """Neighbouring hues, and greys beside any hue: only the lightness decides."""
+    straw, ochre, grey = (80, 5, 60), (60, 12, 50), (50, 1, 2)
+    assert cleaning(straw, ochre) == "wipe"
+    assert cleaning(ochre, straw) == "wash"
+    # A little lighter is not seen in the next ink.
+    assert cleaning(ochre, (63.5, 10, 52)) == "wipe"
+    assert cleaning(ochre, (65.0, 10, 52)) == "wash"
+    assert cleaning((70, 40, -50), grey) == "wipe"
+    assert cleaning(grey, (70, 40, -50)) == "wash"
+
+
+def test_the_tack_that_is_missing_is_said() -> None:
+    (equal,) = tack_advice(["Rose", "Slate"], [4, 4], [False, True])
+    assert "looser by 1.0 on the scale" in equal.text
+    (tighter,) = tack_advice(["Rose", "Slate"], [4, 6.5], [False, True])
+    assert "looser by 3.5 on the scale" in tighter.text
+    assert tack_advice(["Rose", "Slate"], [4, 3], [False, True]) == ()

@@ -17,15 +17,15 @@ from nomos.project import (
     mask_to_png,
     save,
 )
-from nomos.project import edits as ed
-from nomos.project.bringing import fitted_masks
+from nomos.project.blocks.edits import with_drawn
+from nomos.project.blocks.fitting import fitted_masks
 
 Demo = tuple[Project, Assets]
 
 
 def by_hand(demo: Demo, mask: np.ndarray) -> Demo:
     data = mask_to_png(mask)
-    project = ed.with_drawn(demo[0], {demo[0].blocks[2].id: digest(data)})
+    project = with_drawn(demo[0], {demo[0].blocks[2].id: digest(data)})
     return project, {**demo[1], digest(data): data}
 
 
@@ -42,7 +42,7 @@ def test_a_mask_by_hand_takes_the_place_of_the_one_worked_out(
     cut = cut_blocks(request, earlier=demo_blocks)
     np.testing.assert_array_equal(cut.masks[2], mask)
     np.testing.assert_array_equal(cut.masks[1], demo_blocks.masks[1])
-    assert ed.with_drawn(project, {project.blocks[2].id: None}) == demo[0]
+    assert with_drawn(project, {project.blocks[2].id: None}) == demo[0]
 
 
 def test_a_mask_of_another_size_is_refused(demo: Demo, demo_blocks: CutBlocks) -> None:

@@ -11,7 +11,7 @@ from nomos.devices import Scanner
 from nomos.errors import BadInput
 from nomos.formats.chart import chart_picture, write_chart
 from nomos.project import Assets, Project, ProjectError
-from nomos.project.charting import overlap_chart, read_chart
+from nomos.project.inks.chart import overlap_chart, read_chart
 
 Demo = tuple[Project, Assets]
 

@@ -10,13 +10,25 @@ from nomos.demo import demo_project, scenario_called
 from nomos.edition import Event, replay, start_sheets
 from nomos.edition.reminders import LayerWork, reminders
 from nomos.project import Assets, CutBlocks, Project, ProjectError, cut_blocks, mask_request
-from nomos.project.benching import layer_card
-from nomos.project.carvings import boards_plan, carve_blocks, carving_findings, with_boards_cut, with_craft
-from nomos.project.editions import all_sheets, buying_list, sheets_of, with_edition, with_planned_sheets
-from nomos.project.materials import with_ink_data
-from nomos.ui.views.craft import read_tools, tools_text
+from nomos.project.edition.bench import layer_card
+from nomos.project.edition.carving import (
+    boards_plan,
+    carve_blocks,
+    carving_findings,
+    with_boards_cut,
+    with_craft,
+)
+from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
+from nomos.project.inks.data import with_ink_data
+from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
+from nomos.ui.stations.carve.view import read_tools, tools_text
 
 Demo = tuple[Project, Assets]
+
+
+def ids(count: int) -> list[str]:
+    """The pulls of a plan."""
+    return [f"pull{n + 1}" for n in range(count)]
 
 
 def test_sheets_of_a_project_add_proofing_and_one_bad_sheet_a_layer(demo: Demo) -> None:
@@ -25,7 +37,7 @@ def test_sheets_of_a_project_add_proofing_and_one_bad_sheet_a_layer(demo: Demo) 
     plan = sheets_of(project)
     assert plan.start_sheets == start_sheets(24, 8, 0.95, 0.9).start_sheets
     assert all_sheets(project, plan) == plan.start_sheets + 3 + 8
-    assert with_planned_sheets(project).workshop.sheets == plan.start_sheets + 11
+    assert planned_sheets(with_planned_sheets(project)) == plan.start_sheets + 11
     without = with_edition(project, sacrificed=False, bat=False)
     assert all_sheets(without, plan) == plan.start_sheets + 3
     with pytest.raises(ProjectError, match="1 to 10 000"):
@@ -114,9 +126,9 @@ def test_a_layer_waits_for_the_one_before_to_dry(demo: Demo, demo_blocks: CutBlo
     events = [Event(begun.isoformat(), "layer", 0)]
     events += [Event((begun + timedelta(minutes=4 * n)).isoformat(), "good", 0, n) for n in (1, 2)]
     events.append(Event(begun.isoformat(), "layer", 1))
-    card = layer_card(demo[0], demo_blocks, replay(events, 8, 20))
-    assert card.title == "2 of 8: Pane green"
+    card = layer_card(demo[0], demo_blocks, replay(events, ids(8), 20))
+    assert card.pull.title == "2 of 8: Pane green"
     assert card.ready_at is not None
     assert card.ready_at >= begun + timedelta(hours=20)
-    assert "g for 20 sheets" in card.amount
-    assert "next Dusk mauve" in card.after
+    assert "g for 53 sheets" in card.pull.amount
+    assert "next Dusk mauve" in card.pull.after

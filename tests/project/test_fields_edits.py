@@ -7,9 +7,9 @@ from hypothesis import strategies as st
 
 from nomos.colour import Lab
 from nomos.project import Assets, CutBlocks, Project, ProjectError, labels_from_png
-from nomos.project.fields import merged, split_off
-from nomos.project.reduction import is_reduction, layer_order, with_reduction
-from nomos.project.separating import nearest_reachable, plan_costs, solver_request, with_plan
+from nomos.project.blocks.fields import merged, split_off
+from nomos.project.blocks.plans import nearest_reachable, plan_costs, solver_request, with_plan
+from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
 from nomos.separation.fields import find_fields
 from nomos.separation.plans import CandidateInk, mixable_inks
 from nomos.separation.solver import solve
@@ -63,7 +63,7 @@ def test_a_reduction_stays_one_when_colours_are_merged(demo: Demo, demo_blocks: 
     project = with_reduction(demo[0])
     after, _ = merged(project, demo_blocks.labels, 3, 5)
     assert is_reduction(after)
-    assert len(layer_order(after)) == len(layer_order(project)) - 1
+    assert len(layer_steps(after)) == len(layer_steps(project)) - 1
 
 
 def test_nearest_reachable_finds_single_inks_and_overprints() -> None:

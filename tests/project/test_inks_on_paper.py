@@ -9,12 +9,14 @@ from msgspec.structs import replace
 from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.layering import PaperKind
 from nomos.project import Assets, Project
-from nomos.project.films import ground_of, solid_film
-from nomos.project.findings import find
-from nomos.project.model import Ink, Optics
-from nomos.project.ordering import runs_of
-from nomos.project.separating import candidate_of, planned_colours, with_plan
-from nomos.project.sureness import how_sure, surer
+from nomos.project.blocks.plans import candidate_of, planned_colours, with_plan
+from nomos.project.blocks.zones import with_grade
+from nomos.project.check.findings import find
+from nomos.project.inks.data import with_ink_data
+from nomos.project.inks.films import FilmKey, film_of, ground_of, printed_reflectance, solid_film
+from nomos.project.inks.sureness import how_sure, surer
+from nomos.project.model import Grade, Ink, Optics
+from nomos.project.order.days import runs_of
 from nomos.separation.plans import SolverRequest, Wish
 from nomos.separation.solver import solve
 
@@ -98,3 +100,32 @@ def test_how_sure_falls_when_a_chart_is_read(demo: Demo) -> None:
     help_ = surer(project)
     assert help_ is not None
     assert help_.inks
+
+
+def test_a_wet_print_stands_thicker_and_shines(demo: Demo) -> None:
+    """With paste a wet film is 1.4 of the dry one and shows 0.3 of its surface; oil hardly changes."""
+    project = demo[0]
+    key = [FilmKey(project.impressions[1].id, 0)]
+    ink = project.impressions[1].zones[0].ink
+    paste = with_ink_data(project, ink, vehicle="water-based with paste")
+    row = np.ones((1, 1), bool)
+    film = film_of(paste, key[0])
+    wet = dataclasses.replace(film, k1=0.3 * film.k1, thickness=1.4 * film.thickness)
+    found = printed_reflectance(paste, key, row, wet_look=True)
+    np.testing.assert_allclose(found, overprints(ground_of(paste), [wet], row))
+    for vehicle, thicker in (("oil", 1.05), ("water-washable oil", 1.05), ("water-based", 1.25)):
+        other = with_ink_data(project, ink, vehicle=vehicle)
+        film = film_of(other, key[0])
+        wet = dataclasses.replace(film, k1=0.3 * film.k1, thickness=thicker * film.thickness)
+        shown_wet = printed_reflectance(other, key, row, wet_look=True)
+        np.testing.assert_allclose(shown_wet, overprints(ground_of(other), [wet], row))
+    dry = reflectance_to_lab(printed_reflectance(paste, key, row))[0]
+    oil = reflectance_to_lab(printed_reflectance(project, key, row, wet_look=True))[0]
+    assert delta_e00(reflectance_to_lab(found)[0], dry) > delta_e00(oil, dry)
+
+
+def test_a_graded_zone_counts_by_the_mean_of_its_strengths(demo: Demo) -> None:
+    project, pull = demo[0], demo[0].impressions[2]
+    graded = with_grade(project, pull.id, 0, Grade((20, 20), (20, 200), 0.4))
+    assert film_of(graded, FilmKey(pull.id, 0)).thickness == pytest.approx(0.7)
+    assert film_of(project, FilmKey(pull.id, 0)).thickness == 1

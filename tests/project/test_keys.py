@@ -6,9 +6,8 @@ from scipy import ndimage
 
 from nomos.colour import delta_e00
 from nomos.project import Assets, Project, ProjectError, cut_blocks, mask_request
-from nomos.project import edits as ed
-from nomos.project.films import predicted, printing_sets
-from nomos.project.keys import (
+from nomos.project.blocks.edits import with_bare_colour, with_colour, with_printed_colour
+from nomos.project.blocks.keys import (
     hidden_mm,
     key_kind,
     with_contour_key,
@@ -16,6 +15,8 @@ from nomos.project.keys import (
     with_shadow_key,
     without_made_key,
 )
+from nomos.project.inks.films import predicted, printing_sets
+from nomos.project.model.edits import with_tolerance
 from nomos.separation.contour import contour_lines, contour_mask
 
 Demo = tuple[Project, Assets]
@@ -73,7 +74,7 @@ def test_from_kind_to_kind_and_back(demo: Demo) -> None:
 def test_a_colour_left_bare_under_a_made_key_can_be_printed_again(demo: Demo) -> None:
     """The block of a made key carries no number of its own."""
     project = with_contour_key(demo[0], 1.2)
-    again = ed.with_printed_colour(ed.with_bare_colour(project, 4), 4)
+    again = with_printed_colour(with_bare_colour(project, 4), 4)
     assert 4 not in again.bare_colours()
     assert len({block.id for block in again.blocks}) == len(again.blocks)
 
@@ -90,7 +91,7 @@ def test_colours_run_under_a_contour_and_nothing_is_lost(demo: Demo) -> None:
     bare = np.isin(cut.labels, project.bare_colours())
     assert (covered | bare).all()
     assert hidden_mm(project) == pytest.approx(1.5 / 2 - project.tolerance_mm)
-    assert hidden_mm(ed.with_tolerance(project, 1.0)) == 0
+    assert hidden_mm(with_tolerance(project, 1.0)) == 0
 
 
 def test_a_shadow_darkens_the_darks_only(demo: Demo) -> None:
@@ -102,6 +103,6 @@ def test_a_shadow_darkens_the_darks_only(demo: Demo) -> None:
     for number, distance in enumerate(delta_e00(before, after)):
         assert (distance > 1) == (number in darks)
     assert (after[sorted(darks), 0] < before[sorted(darks), 0]).all()
-    pale = ed.with_colour(project, 0, name="x")
+    pale = with_colour(project, 0, name="x")
     with pytest.raises(ProjectError, match="no darks"):
         with_shadow_key(pale, below=5.0)

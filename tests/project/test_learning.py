@@ -10,12 +10,13 @@ from nomos.colour import lab_to_srgb
 from nomos.devices import Scanner
 from nomos.edition import film_from_weights, ink_needed
 from nomos.project import Assets, CutBlocks, Project, ProjectError, impressions_to_lay, lay_sheet, sheet_labs
-from nomos.project import edits as ed
-from nomos.project.films import film_of, predicted, printing_sets, zone_keys
-from nomos.project.inking import flat_then_graded, with_grade
-from nomos.project.learning import Cause, explain, read_proof, with_cause
+from nomos.project.blocks.edits import with_switch
+from nomos.project.blocks.zones import flat_then_graded, with_grade
+from nomos.project.inks.films import film_of, predicted, printing_sets, zone_keys
+from nomos.project.inks.reach import fields_that_part, in_reach, passes_of, reachable
 from nomos.project.model import Grade
-from nomos.project.seeing import fields_that_part, in_reach, passes_of, reachable
+from nomos.project.model.edits import new_project
+from nomos.project.sheet.learning import Cause, explain, read_proof, with_cause
 from nomos.proof import render, to_rgb
 
 Demo = tuple[Project, Assets]
@@ -65,7 +66,7 @@ def test_an_ink_of_another_strength_is_found(
 
 
 def test_poor_trapping_of_a_wet_impression_is_found(demo: Demo, demo_blocks: CutBlocks) -> None:
-    project = ed.with_switch(demo[0], demo[0].impressions[3].block, (5,), True)
+    project = with_switch(demo[0], demo[0].impressions[3].block, (5,), True)
     pulls = list(project.impressions)
     pulls[4] = replace(pulls[4], wet=True)
     project = replace(project, impressions=tuple(pulls))
@@ -88,7 +89,7 @@ def test_a_scan_that_is_not_the_sheet_is_refused(demo: Demo, demo_blocks: CutBlo
     full = replace(
         demo[0],
         paper=replace(demo[0].paper, width_mm=180, height_mm=240),
-        image=ed.new_project("x", (180, 240), sheet_mm=(180, 240)).image,
+        image=new_project("x", (180, 240), sheet_mm=(180, 240)).image,
     )
     with pytest.raises(ProjectError, match="no bare margin"):
         read_proof(full, demo_blocks, np.full((960, 720, 3), 200, np.uint8))

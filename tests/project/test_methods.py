@@ -8,17 +8,20 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.demo import COLD_FRAME, POTS, demo_project
-from nomos.formats import templates
-from nomos.formats.pdf import templates_pdf
-from nomos.formats.svg import template_svg
+from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
+from nomos.formats.template_drawing import template_drawing
 from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
-from nomos.project import edits as ed
-from nomos.project.boards import board_pairs, printed_in_turn, turned_text
-from nomos.project.closelook import close_findings, look_closely
-from nomos.project.jigsaw import with_jigsaw, with_kerf, with_light
-from nomos.project.keys import carrying_text
-from nomos.project.methods import METHODS, Method, method_of, with_method
-from nomos.project.parts import loose_parts
+from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
+from nomos.project.blocks.edits import with_bare_colour, with_block
+from nomos.project.blocks.jigsaw import pieces_of, with_jigsaw, with_kerf, with_light
+from nomos.project.blocks.keys import carrying_text
+from nomos.project.blocks.methods import METHODS, Method, method_of, with_method
+from nomos.project.blocks.pulls import moved_impression
+from nomos.project.check.closelook import close_findings, look_closely
+from nomos.project.check.parts import loose_parts
+from nomos.project.model.edits import with_sheet, with_tolerance, with_workshop
+from nomos.project.register.system import plan_of_system
+from nomos.separation.light import lit_fields
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
 Demo = tuple[Project, Assets]
@@ -42,14 +45,14 @@ def test_a_board_has_two_faces_printed_as_far_apart_as_can_be(demo: Demo) -> Non
     assert not printed_in_turn(project)
     front, back = pairs[0]
     places = {block: place for place, block in enumerate(order)}
-    moved = ed.moved_impression(project, project.impressions[places[back.id]].id, places[front.id] + 1)
+    moved = moved_impression(project, project.impressions[places[back.id]].id, places[front.id] + 1)
     assert printed_in_turn(moved) == ((front, back),)
     assert any("faces of one board" in finding.text for finding in find(moved, None, ()))
-    odd = with_method(ed.with_bare_colour(demo[0], 3), "twosided")
+    odd = with_method(with_bare_colour(demo[0], 3), "twosided")
     (alone,) = [block for block in odd.blocks if block.board is None]
     assert alone.is_key
     assert "near left" in turned_text(project)
-    assert "far right" in turned_text(ed.with_workshop(project, turned="end over end"))
+    assert "far right" in turned_text(with_workshop(project, turned="end over end"))
     with pytest.raises(ProjectError, match="two blocks"):
         with_method(
             replace(demo[0], blocks=demo[0].blocks[:1], impressions=demo[0].impressions[:1]), "twosided"
@@ -68,7 +71,7 @@ def test_templates_mark_the_turned_corner_the_pieces_and_the_zones(demo: Demo) -
     assert back.corner[0] == pytest.approx(back.size_mm)
     assert back.front_corner[0] == pytest.approx((0, back.size_mm[1]))
     assert "Back of" in back.details
-    assert b"front-corner" in template_svg(back)
+    assert b"front-corner" in drawing_svg(template_drawing(back))
 
 
 def test_a_jigsaw_prints_its_zones_with_the_saw_cut_white(drawn: Drawn) -> None:
@@ -85,13 +88,13 @@ def test_a_jigsaw_prints_its_zones_with_the_saw_cut_white(drawn: Drawn) -> None:
     assert np.count_nonzero(mask[150]) == pytest.approx(300 - 6 - 6, abs=2)
     sealed = proof_of(with_kerf(project, 0.0), assets)
     np.testing.assert_allclose([m.de00 for m in sealed.matches], 0, atol=0.01)
-    made = templates(ed.with_sheet(project, (180, 120)), cut_blocks(request))
+    made = templates(with_sheet(project, (180, 120)), cut_blocks(request))
     assert {word for _, _, word in made[0].labels} == {"1", "2", "3"}
     assert len(made[0].saw) == 3 + 2
-    assert template_svg(made[0]).count(b"<path") > 10
-    assert templates_pdf(made)[:5] == b"%PDF-"
+    assert drawing_svg(template_drawing(made[0])).count(b"<path") > 10
+    assert drawings_pdf(template_drawings(made), "Blocks")[:5] == b"%PDF-"
     with pytest.raises(ProjectError, match="at least two"):
-        with_jigsaw(ed.with_bare_colour(plain, 1))
+        with_jigsaw(with_bare_colour(plain, 1))
 
 
 def test_a_jigsaw_under_a_key_is_sawn_along_the_middle_of_its_lines(demo: Demo) -> None:
@@ -130,7 +133,7 @@ def test_a_cut_out_plate_falls_into_parts(drawn: Drawn) -> None:
     assert request is not None
     blocks = cut_blocks(request)
     assert loose_parts(project, blocks) == ()
-    first, last = loose_parts(ed.with_workshop(project, cut_out=True), blocks)
+    first, last = loose_parts(with_workshop(project, cut_out=True), blocks)
     assert (first.parts, first.windows) == (1, 0)
     assert (last.parts, last.windows) == (2, 1)
 
@@ -154,15 +157,15 @@ def test_a_misregister_opens_less_with_a_trap_than_without(demo: Demo) -> None:
     proof = proof_of(project, assets)
     look = look_closely(project, request, proof.blocks, proof.laid)
     assert 0 < look.opened.with_mm2 < look.opened.without_mm2
-    exact = look_closely(ed.with_tolerance(project, 0.0), request, proof.blocks, proof.laid)
+    exact = look_closely(with_tolerance(project, 0.0), request, proof.blocks, proof.laid)
     assert exact.opened.with_mm2 == 0
 
 
 def test_the_drawing_is_carried_by_the_key_or_by_one_tracing(demo: Demo) -> None:
     project = demo[0]
     assert "Pull 8 impressions" in carrying_text(project)
-    assert carrying_text(ed.with_workshop(project, carried="tracing")).startswith("Trace the drawing once")
-    keyless = ed.with_block(project, project.impressions[-1].block, is_key=False)
+    assert carrying_text(with_workshop(project, carried="tracing")).startswith("Trace the drawing once")
+    keyless = with_block(project, project.impressions[-1].block, is_key=False)
     assert carrying_text(keyless).startswith("Trace")
 
 
@@ -172,3 +175,35 @@ def test_writing_is_asked_and_answered_once(demo: Demo) -> None:
     assert asked.other is not None
     assert any("reversed on every block" in f.text for f in find(asked.cure.edit(demo[0]), None, ()))
     assert not any("writing" in f.text for f in find(asked.other.edit(demo[0]), None, ()))
+
+
+def test_fields_are_parted_into_thirds_by_the_light() -> None:
+    """Six equal fields in a row: two in the light, two between, two away; of two, one of each."""
+    page = np.zeros((40, 260), np.uint8)
+    for place in range(6):
+        page[10:30, 10 + 40 * place : 30 + 40 * place] = 7
+    assert [int(lit_fields(page, 7, 0.0)[20, 20 + 40 * n]) for n in range(6)] == [-1, -1, 0, 0, 1, 1]
+    page[:, 85:] = 0
+    assert [int(lit_fields(page, 7, 180.0)[20, 20 + 40 * n]) for n in range(2)] == [1, -1]
+    # The light's angle runs up from the right, the page down.
+    assert [int(lit_fields(page.T.copy(), 7, 90.0)[20 + 40 * n, 20]) for n in range(2)] == [1, -1]
+
+
+@pytest.mark.parametrize("face", [0, 1], ids=["block", "tracing"])
+def test_the_number_on_a_piece_is_its_own(drawn: Drawn, face: int) -> None:
+    page = np.zeros((300, 400), np.uint8)
+    page[50:250, 50:200], page[50:250, 200:350] = 1, 2
+    plain, assets = drawn(page, [(96.0, 0.0, 3.0), (70.0, 30.0, 30.0), (45.0, -20.0, -30.0)], 10.0)
+    project = with_sheet(with_jigsaw(plain), (180, 120))
+    request = mask_request(project, assets)
+    assert request is not None
+    blocks = cut_blocks(request)
+    made = templates(project, blocks)[face]
+    colours = {str(piece.number): piece.colour for piece in pieces_of(project, blocks.labels, 10.0)}
+    plan, _ = plan_of_system(project)
+    assert plan is not None
+    for x, y, word in made.labels:
+        # A block face up is the mirror image of the print.
+        across = plan.block.right - x if made.face == "block" else x + plan.block.left
+        column, row = (across - project.image.left) * 10, (y + plan.block.top - project.image.top) * 10
+        assert page[round(row), round(column)] == colours[word]

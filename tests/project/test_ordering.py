@@ -22,11 +22,12 @@ from nomos.project import (
     mean_difference,
     sheet_labs,
 )
-from nomos.project import edits as ed
-from nomos.project.inking import printed_again, with_grade
+from nomos.project.blocks.reduction import with_reduction
+from nomos.project.blocks.zones import printed_again, with_grade
+from nomos.project.inks.edits import with_ink
 from nomos.project.model import Grade
-from nomos.project.ordering import best_orders, calendar_of, order_reasons, runs_of, with_order
-from nomos.project.reduction import with_reduction
+from nomos.project.order.days import calendar_of, runs_of
+from nomos.project.order.search import best_orders, order_reasons, with_order
 
 Demo = tuple[Project, Assets]
 START = date(2026, 11, 30)
@@ -44,7 +45,7 @@ def mean_of(project: Project, laid: LaidSheet) -> float:
 def test_no_order_of_the_demo_is_better(demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet) -> None:
     project = demo[0]
     for pull in project.impressions[2:4]:
-        project = ed.with_ink(project, pull.zones[0].ink, opacity="semi")
+        project = with_ink(project, pull.zones[0].ink, opacity="semi")
     report = best_orders(project, laid, demo_blocks.borders)
     assert report.exact
     assert report.outcomes > 1000

@@ -25,30 +25,43 @@ from nomos.project import (
     mask_request,
     prove,
 )
-from nomos.project import edits as ed
-from nomos.project.naming import carried_names
+from nomos.project.blocks.edits import with_bare_colour, with_block, with_colour, with_printed_colour
+from nomos.project.blocks.pulls import moved_impression
+from nomos.project.inks.edits import with_ink, with_strength
+from nomos.project.model.edits import (
+    new_project,
+    with_image_at,
+    with_image_size,
+    with_kento,
+    with_paper,
+    with_sheet,
+    with_title,
+    with_trap,
+)
+from nomos.project.model.naming import carried_names
+from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect
 
 Demo = tuple[Project, Assets]
 
 EDITS: dict[str, Callable[[Project], Project]] = {
-    "order": lambda p: ed.moved_impression(p, p.impressions[0].id, 4),
-    "rename": lambda p: ed.with_colour(p, 2, name="Pane"),
-    "recolour": lambda p: ed.with_colour(p, 2, lab=(70.0, -10.0, 5.0)),
-    "bare": lambda p: ed.with_bare_colour(p, 3),
-    "print": lambda p: ed.with_printed_colour(p, 0),
-    "ink": lambda p: ed.with_ink(p, p.inks[1].id, lab=(60.0, 0.0, 10.0), opacity="semi"),
-    "strength": lambda p: ed.with_strength(p, p.impressions[1].id, 0.4),
-    "offset": lambda p: ed.with_offset(p, p.impressions[1].id, Misregister(0.5, 0.1, 0.2)),
-    "trap": lambda p: ed.with_trap(p, 0.8),
-    "kento": lambda p: ed.with_kento(p, KentoSettings(hand="left")),
-    "sheet": lambda p: ed.with_sheet(p, (230.0, 300.0)),
-    "image": lambda p: ed.with_image_at(p, 8.0, 8.0),
-    "size": lambda p: ed.with_image_size(p, (150.0, 200.0)),
-    "paper": lambda p: ed.with_paper(p, name="Cream", lab=(90.0, 0.0, 8.0)),
-    "title": lambda p: ed.with_title(p, "First frost"),
-    "block": lambda p: ed.with_block(p, p.blocks[0].id, name="Sky", is_key=True),
+    "order": lambda p: moved_impression(p, p.impressions[0].id, 4),
+    "rename": lambda p: with_colour(p, 2, name="Pane"),
+    "recolour": lambda p: with_colour(p, 2, lab=(70.0, -10.0, 5.0)),
+    "bare": lambda p: with_bare_colour(p, 3),
+    "print": lambda p: with_printed_colour(p, 0),
+    "ink": lambda p: with_ink(p, p.inks[1].id, lab=(60.0, 0.0, 10.0), opacity="semi"),
+    "strength": lambda p: with_strength(p, p.impressions[1].id, 0.4),
+    "offset": lambda p: with_offset(p, p.impressions[1].id, Misregister(0.5, 0.1, 0.2)),
+    "trap": lambda p: with_trap(p, 0.8),
+    "kento": lambda p: with_kento(p, KentoSettings(hand="left")),
+    "sheet": lambda p: with_sheet(p, (230.0, 300.0)),
+    "image": lambda p: with_image_at(p, 8.0, 8.0),
+    "size": lambda p: with_image_size(p, (150.0, 200.0)),
+    "paper": lambda p: with_paper(p, name="Cream", lab=(90.0, 0.0, 8.0)),
+    "title": lambda p: with_title(p, "First frost"),
+    "block": lambda p: with_block(p, p.blocks[0].id, name="Sky", is_key=True),
 }
 
 
@@ -78,7 +91,7 @@ def test_any_sequence_of_edits_keeps_the_project_whole(names: list[str], demo: D
 
 
 def test_a_colour_takes_its_block_and_ink_along(demo: Demo) -> None:
-    project = ed.with_colour(demo[0], 2, name="Pane", lab=(70.0, -10.0, 5.0))
+    project = with_colour(demo[0], 2, name="Pane", lab=(70.0, -10.0, 5.0))
     block = next(b for b in project.blocks if b.colours == (2,))
     pull = next(i for i in project.impressions if i.block == block.id)
     ink = project.ink(pull.zones[0].ink)
@@ -86,24 +99,24 @@ def test_a_colour_takes_its_block_and_ink_along(demo: Demo) -> None:
 
 
 def test_a_bare_colour_gets_a_block_before_darker_ones(demo: Demo) -> None:
-    project = ed.with_printed_colour(demo[0], 0)
+    project = with_printed_colour(demo[0], 0)
     assert project.block(project.impressions[0].block).colours == (0,)
-    assert ed.with_printed_colour(project, 0) is project
+    assert with_printed_colour(project, 0) is project
 
 
 @pytest.mark.parametrize(
     ("edit", "field"),
     [
-        (lambda p: ed.with_trap(p, 5), "trap_mm"),
-        (lambda p: ed.with_trap(p, float("nan")), "trap_mm"),
-        (lambda p: ed.with_strength(p, p.impressions[0].id, 1.2), "strength"),
-        (lambda p: ed.with_offset(p, p.impressions[0].id, Misregister(9)), "offset"),
-        (lambda p: ed.with_sheet(p, (100, 100)), "image"),
-        (lambda p: ed.with_sheet(p, (9000, 9000)), "paper"),
-        (lambda p: ed.with_paper(p, lab=(120, 0, 0)), "lab"),
-        (lambda p: ed.with_ink(p, p.inks[0].id, lab=(95, 80, 60)), "lab"),
-        (lambda p: ed.with_title(p, ""), "name"),
-        (lambda p: ed.with_colour(p, 1, name="  "), "name"),
+        (lambda p: with_trap(p, 5), "trap_mm"),
+        (lambda p: with_trap(p, float("nan")), "trap_mm"),
+        (lambda p: with_strength(p, p.impressions[0].id, 1.2), "strength"),
+        (lambda p: with_offset(p, p.impressions[0].id, Misregister(9)), "offset"),
+        (lambda p: with_sheet(p, (100, 100)), "image"),
+        (lambda p: with_sheet(p, (9000, 9000)), "paper"),
+        (lambda p: with_paper(p, lab=(120, 0, 0)), "lab"),
+        (lambda p: with_ink(p, p.inks[0].id, lab=(95, 80, 60)), "lab"),
+        (lambda p: with_title(p, ""), "name"),
+        (lambda p: with_colour(p, 1, name="  "), "name"),
         (lambda p: replace(p, impressions=p.impressions + p.impressions[:1]), "impressions"),
         (lambda p: replace(p, blocks=p.blocks[1:]), "impressions"),
         (lambda p: replace(p, inks=p.inks[1:]), "impressions"),
@@ -147,7 +160,7 @@ def test_a_block_out_of_register_flashes_bare_paper_and_says_where(
 ) -> None:
     project = demo[0]
     slate = next(i.id for i in project.impressions if project.block(i.block).name == "Brick")
-    project = ed.with_offset(project, slate, Misregister(1.5, 0.0))
+    project = with_offset(project, slate, Misregister(1.5, 0.0))
     laid = lay_sheet(demo_blocks, impressions_to_lay(project))
     spots = bare_places(project, demo_blocks, laid)
     assert spots
@@ -162,7 +175,7 @@ def test_a_block_out_of_register_flashes_bare_paper_and_says_where(
 
 def test_the_coarse_sheet_agrees_with_the_exact_one(demo: Demo, demo_blocks: CutBlocks) -> None:
     """While a block is dragged a smaller sheet answers: its mean ΔE00 is that of the whole."""
-    project = ed.with_offset(demo[0], demo[0].impressions[3].id, Misregister(0.6, -0.4, 0.1))
+    project = with_offset(demo[0], demo[0].impressions[3].id, Misregister(0.6, -0.4, 0.1))
     pulls = impressions_to_lay(project)
     exact = prove(project, demo_blocks, lay_sheet(demo_blocks, pulls))
     small = coarse(demo_blocks, 700_000)
@@ -181,17 +194,17 @@ def test_masks_are_remade_only_for_what_they_depend_on(demo: Demo) -> None:
 
 
 def test_findings_of_the_kento_the_key_and_alike_colours(demo: Demo) -> None:
-    project = ed.with_sheet(demo[0], (186.0, 246.0))
+    project = with_sheet(demo[0], (186.0, 246.0))
     texts = " ".join(f.text for f in find(project, None, ()))
     assert "notches need" in texts
-    no_key = ed.with_block(demo[0], next(b.id for b in demo[0].blocks if b.is_key), is_key=False)
+    no_key = with_block(demo[0], next(b.id for b in demo[0].blocks if b.is_key), is_key=False)
     assert any("No key block" in f.text for f in find(no_key, None, ()))
-    alike = ed.with_colour(demo[0], 2, lab=(85.0, 11.0, 12.0))
+    alike = with_colour(demo[0], 2, lab=(85.0, 11.0, 12.0))
     assert any("are alike" in f.text for f in find(alike, None, ()))
 
 
 def test_an_empty_project_is_one() -> None:
-    project = ed.new_project("Nothing yet", (100.0, 80.0))
+    project = new_project("Nothing yet", (100.0, 80.0))
     assert mask_request(project, {}) is None
     assert project.image == Rect(10, 10, 110, 90)
     assert find(project, None, ()) == ()

@@ -6,8 +6,8 @@ import pytest
 from nomos.demo import demo_project, scenario_called
 from nomos.devices import Scanner, uneven_inking
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
-from nomos.project.proof_scan import PullFound, measure_scan, printed_sheet
-from nomos.project.registering import middle_of, sheet_of, with_register
+from nomos.project.register.scan import PullFound, measure_scan, printed_sheet
+from nomos.project.register.system import middle_of, sheet_of, with_register
 from nomos.registration import Motion
 from nomos.registration.scan_marks import Blob, match_marks
 from nomos.registration.scan_sheet import ScanError, find_sheet

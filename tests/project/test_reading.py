@@ -8,7 +8,8 @@ from msgspec.structs import replace as changed
 
 from nomos.project import Assets, CutBlocks, Project
 from nomos.project.model import ProofReading
-from nomos.project.reading import (
+from nomos.project.register.practice import KINDS, Fault, make_exercise, mark_answer
+from nomos.project.register.readings import (
     drift_of,
     eye_places,
     motion_kept,
@@ -17,8 +18,7 @@ from nomos.project.reading import (
     verdict,
     worst_corner_mm,
 )
-from nomos.project.registering import with_reading, with_register
-from nomos.project.training import KINDS, Fault, make_exercise, mark_answer
+from nomos.project.register.system import with_reading, with_register
 from nomos.registration import MarksError, Motion, vernier_reading_mm
 from nomos.registration.marks import fit_components
 
@@ -145,7 +145,7 @@ def test_an_exercise_is_always_the_same_and_a_right_answer_gets_all_points(
 
 
 def test_every_fault_changes_the_proof(project: Project, demo_blocks: CutBlocks) -> None:
-    from nomos.project.training import _proof
+    from nomos.project.register.practice import _proof
 
     plain = _proof(project, demo_blocks, (), 1)
     pull = project.impressions[6].id

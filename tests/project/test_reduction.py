@@ -20,19 +20,25 @@ from nomos.colour import (
 from nomos.colour.inverse import ink_over
 from nomos.formats import templates
 from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
-from nomos.project import edits as ed
-from nomos.project.films import predicted, printing_sets
-from nomos.project.reduction import (
+from nomos.project.blocks.edits import with_bare_colour, with_printed_colour
+from nomos.project.blocks.pulls import between_pulls, in_rule_order, moved_impression
+from nomos.project.blocks.reduction import (
     cut_before,
     is_reduction,
-    layer_order,
     layer_steps,
     with_one_block_per_colour,
     with_reduction,
 )
+from nomos.project.inks.edits import with_ink
+from nomos.project.inks.films import predicted, printing_sets
 
 Demo = tuple[Project, Assets]
 PAPER: Lab = (95.0, 0.0, 3.0)
+
+
+def _order(project: Project) -> tuple[int, ...]:
+    """The colours in the order they are printed, where each layer prints one."""
+    return tuple(number for step in layer_steps(project) for number in step)
 
 
 @settings(max_examples=25)
@@ -71,7 +77,7 @@ def test_states_are_nested_and_the_stack_shows_what_is_wanted(demo: Demo) -> Non
     assert len(states[-1]) == 1
     shown = predicted(project, printing_sets(project))
     assert project.flat is not None
-    for number in layer_order(project):
+    for number in _order(project):
         assert delta_e00(shown[number], np.array(project.flat.colours[number].lab)) < 5
     proof = proof_of(project, demo[1])
     assert proof.mean_de00 < 2
@@ -87,28 +93,28 @@ def test_what_is_cut_away_is_never_printed_again(demo: Demo) -> None:
         assert (later <= earlier).all()
     cuts = cut_before(project)
     assert cuts[0] == ()
-    assert [cut for (cut,) in cuts[1:]] == list(layer_order(project)[:-1])
-    assert ed.between_pulls(project)[0].startswith("cut away sky rose, dry 24 h")
+    assert [cut for (cut,) in cuts[1:]] == list(_order(project)[:-1])
+    assert between_pulls(project)[0].startswith("cut away sky rose, dry 24 h")
 
 
 def test_any_order_nests_anew(demo: Demo) -> None:
     project = with_reduction(demo[0])
     first = project.impressions[0].id
-    moved = ed.moved_impression(project, first, 3)
-    order = layer_order(project)
-    assert layer_order(moved) == (*order[1:4], order[0], *order[4:])
-    assert ed.in_rule_order(moved) == project
+    moved = moved_impression(project, first, 3)
+    order = _order(project)
+    assert _order(moved) == (*order[1:4], order[0], *order[4:])
+    assert in_rule_order(moved) == project
     with pytest.raises(ProjectError, match="every colour once"):
         with_reduction(project, layer_steps(project)[1:])
 
 
 def test_bare_and_printed_again_and_back_to_blocks(demo: Demo) -> None:
     project = with_reduction(demo[0])
-    fewer = ed.with_bare_colour(project, 3)
+    fewer = with_bare_colour(project, 3)
     assert is_reduction(fewer)
-    assert 3 not in layer_order(fewer)
+    assert 3 not in _order(fewer)
     assert len(fewer.blocks) == len(project.blocks) - 1
-    assert layer_order(ed.with_printed_colour(fewer, 3)) == layer_order(project)
+    assert _order(with_printed_colour(fewer, 3)) == _order(project)
     plain = with_one_block_per_colour(project, key=8)
     assert [block.colours for block in plain.blocks] == [block.colours for block in demo[0].blocks]
     assert plain.block(plain.impressions[-1].block).is_key
@@ -117,7 +123,7 @@ def test_bare_and_printed_again_and_back_to_blocks(demo: Demo) -> None:
 def test_an_unreachable_colour_is_said_with_its_cause(demo: Demo) -> None:
     project = with_reduction(demo[0])
     for ink in project.inks:
-        project = ed.with_ink(project, ink.id, opacity="transparent")
+        project = with_ink(project, ink.id, opacity="transparent")
     backwards = with_reduction(project, layer_steps(project)[::-1])
     texts = [f.text for f in find(backwards, None, ())]
     assert any(

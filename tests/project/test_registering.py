@@ -1,8 +1,8 @@
 """What the Register station says to do at the kento."""
 
 from nomos.demo import demo_project, scenario_called
-from nomos.project.edits import with_offset
-from nomos.project.registering import cure_text
+from nomos.project.register.edits import with_offset
+from nomos.project.register.system import cure_text
 from nomos.proof import Misregister
 
 

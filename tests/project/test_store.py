@@ -12,8 +12,8 @@ import pytest
 
 from nomos.errors import BadInput
 from nomos.project import Assets, Project, load, save
-from nomos.project import edits as ed
-from nomos.project.store import MIMETYPE, json_schema
+from nomos.project.model.edits import with_trap
+from nomos.project.model.store import MIMETYPE, json_schema
 
 Demo = tuple[Project, Assets]
 SCHEMA = Path(__file__).parents[2] / "docs" / "project.schema.json"
@@ -54,7 +54,7 @@ def test_the_same_project_is_the_same_bytes(saved: Path, tmp_path: Path, demo: D
 
 def test_the_copy_before_is_kept(saved: Path, demo: Demo) -> None:
     old = saved.read_bytes()
-    save(saved, ed.with_trap(demo[0], 0.9), demo[1])
+    save(saved, with_trap(demo[0], 0.9), demo[1])
     assert saved.with_name("print.nomos.previous").read_bytes() == old
     assert load(saved)[0].trap_mm == 0.9
 
@@ -70,7 +70,7 @@ def test_a_full_disk_or_a_crash_leaves_the_old_file(
 
     monkeypatch.setattr(os, call, full)
     with pytest.raises(BadInput, match="No space left"):
-        save(saved, ed.with_trap(demo[0], 0.9), demo[1])
+        save(saved, with_trap(demo[0], 0.9), demo[1])
     monkeypatch.undo()
     assert saved.read_bytes() == old
     assert not [path for path in saved.parent.iterdir() if path.name.startswith(".")]

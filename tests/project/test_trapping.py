@@ -5,9 +5,11 @@ import pytest
 
 from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.project import Assets, CutBlocks, Project, find, mask_request
-from nomos.project import edits as ed
-from nomos.project.films import predicted, printing_sets
-from nomos.project.trapping import border_traps, kisses, seams_of
+from nomos.project.blocks.edits import run_through, with_switch
+from nomos.project.blocks.traps import border_traps, kisses, seams_of
+from nomos.project.inks.edits import with_ink, with_strength
+from nomos.project.inks.films import predicted, printing_sets
+from nomos.project.model.edits import with_seam, with_tolerance, with_trap
 
 Demo = tuple[Project, Assets]
 
@@ -27,9 +29,9 @@ def test_a_seam_is_the_overlap_against_the_darker_alone(demo: Demo) -> None:
 def test_the_limit_decides_between_spread_and_kiss(demo: Demo) -> None:
     project = demo[0]
     for limit in (0.0, 8.0, 100.0):
-        for trap in border_traps(ed.with_seam(project, limit)):
+        for trap in border_traps(with_seam(project, limit)):
             assert (trap.kind == "spread") == (trap.seam_de00 <= limit)
-    every, none = (mask_request(ed.with_seam(project, limit), demo[1]) for limit in (100.0, 0.0))
+    every, none = (mask_request(with_seam(project, limit), demo[1]) for limit in (100.0, 0.0))
     assert every is not None
     assert none is not None
     assert len(every.spreads) > len(none.spreads) == 0
@@ -38,8 +40,8 @@ def test_the_limit_decides_between_spread_and_kiss(demo: Demo) -> None:
 def test_an_opaque_darker_ink_hides_most_of_a_seam(demo: Demo) -> None:
     project = clear = demo[0]
     for impression in project.impressions:
-        clear = ed.with_ink(clear, impression.zones[0].ink, opacity="transparent")
-        project = ed.with_ink(project, impression.zones[0].ink, opacity="opaque")
+        clear = with_ink(clear, impression.zones[0].ink, opacity="transparent")
+        project = with_ink(project, impression.zones[0].ink, opacity="opaque")
     # Printed light to dark, the darker is on top and hides most of what runs under it.
     seen, hidden = (max(trap.seam_de00 for trap in border_traps(each)) for each in (clear, project))
     assert hidden < seen / 2
@@ -50,7 +52,7 @@ def test_nested_colours_and_the_key_need_no_trap(demo: Demo) -> None:
     project = demo[0]
     slate = next(block for block in project.blocks if block.name == "Slate")
     rose = next(block for block in project.blocks if block.name == "Sky rose")
-    nested = ed.with_switch(project, rose.id, slate.colours[:1], True)
+    nested = with_switch(project, rose.id, slate.colours[:1], True)
     pairs = {(t.lighter, t.darker) for t in border_traps(nested)}
     assert (1, 5) not in pairs
     assert not any(8 in pair for pair in pairs)
@@ -60,11 +62,11 @@ def test_a_switch_changes_what_is_predicted(demo: Demo) -> None:
     project = demo[0]
     before = predicted(project, printing_sets(project))
     rose = next(block for block in project.blocks if block.name == "Sky rose")
-    changed = ed.with_switch(project, rose.id, (5,), True)
+    changed = with_switch(project, rose.id, (5,), True)
     after = predicted(changed, printing_sets(changed))
     assert delta_e00(before[5], after[5]) > 3
     np.testing.assert_allclose(np.delete(before, 5, 0), np.delete(after, 5, 0))
-    assert ed.with_switch(changed, rose.id, (5,), False) == project
+    assert with_switch(changed, rose.id, (5,), False) == project
 
 
 def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) -> None:
@@ -74,12 +76,12 @@ def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) 
     assert lengths == sorted(lengths, reverse=True)
     texts = [f.text for f in find(project, None, (), demo_blocks.borders)]
     assert any("only kiss" in text and "mm²" in text for text in texts)
-    loose = ed.with_tolerance(project, 0.8)
+    loose = with_tolerance(project, 0.8)
     assert any("0.8 mm out of register" in f.text for f in find(loose, None, (), demo_blocks.borders))
 
 
 def test_a_layer_that_changes_nothing_is_named(demo: Demo) -> None:
-    project = ed.with_strength(demo[0], demo[0].impressions[0].id, 0.02)
+    project = with_strength(demo[0], demo[0].impressions[0].id, 0.02)
     texts = [finding.text for finding in find(project, None, ())]
     assert any(text.startswith("Sky rose changes nothing that is seen") for text in texts)
     assert not any("changes nothing" in f.text for f in find(demo[0], None, ()))
@@ -87,12 +89,12 @@ def test_a_layer_that_changes_nothing_is_named(demo: Demo) -> None:
 
 def test_every_cure_cures(demo: Demo, demo_blocks: CutBlocks) -> None:
     """The finding that proposed an edit is gone once the edit is made."""
-    weak = ed.with_strength(demo[0], demo[0].impressions[0].id, 0.02)
+    weak = with_strength(demo[0], demo[0].impressions[0].id, 0.02)
     opaque = demo[0]
     for impression in demo[0].impressions:
-        opaque = ed.with_ink(opaque, impression.zones[0].ink, opacity="opaque")
+        opaque = with_ink(opaque, impression.zones[0].ink, opacity="opaque")
     cured = 0
-    for project in (demo[0], weak, ed.with_seam(opaque, 0.0)):
+    for project in (demo[0], weak, with_seam(opaque, 0.0)):
         for finding in find(project, None, (), demo_blocks.borders):
             if finding.cure is None:
                 continue
@@ -106,13 +108,13 @@ def test_every_cure_cures(demo: Demo, demo_blocks: CutBlocks) -> None:
 def test_running_through_costs_little_where_it_is_proposed(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     for impression in project.impressions:
-        project = ed.with_ink(project, impression.zones[0].ink, opacity="opaque")
-    project = ed.with_seam(project, 0.0)
+        project = with_ink(project, impression.zones[0].ink, opacity="opaque")
+    project = with_seam(project, 0.0)
     before = predicted(project, printing_sets(project))
     through = [trap for trap, _ in kisses(project, demo_blocks.borders) if trap.through]
     assert through
     for trap in through:
-        changed = ed.run_through(project, trap.lighter, trap.darker)
+        changed = run_through(project, trap.lighter, trap.darker)
         after = predicted(changed, printing_sets(changed))
         assert delta_e00(before[trap.darker], after[trap.darker]) < 5
 
@@ -121,11 +123,11 @@ def test_the_least_seen_limit_weighs_width_contrast_and_length(demo: Demo, demo_
     project, borders = demo[0], demo_blocks.borders
     now = seams_of(project, borders)
     assert 0 <= now.least <= now.seen
-    taken = seams_of(ed.with_seam(project, now.limit_de00), borders)
+    taken = seams_of(with_seam(project, now.limit_de00), borders)
     assert taken.seen == pytest.approx(now.least)
     # The closer the register, the less a gap shows: fewer seams are worth their line.
-    close, loose = (seams_of(ed.with_tolerance(project, mm), borders) for mm in (0.05, 1.0))
+    close, loose = (seams_of(with_tolerance(project, mm), borders) for mm in (0.05, 1.0))
     assert close.least < loose.least
     assert close.limit_de00 <= loose.limit_de00
-    wide = seams_of(ed.with_trap(ed.with_seam(project, 100.0), 1.5), borders)
-    assert wide.seen > seams_of(ed.with_trap(ed.with_seam(project, 100.0), 0.3), borders).seen
+    wide = seams_of(with_trap(with_seam(project, 100.0), 1.5), borders)
+    assert wide.seen > seams_of(with_trap(with_seam(project, 100.0), 0.3), borders).seen

@@ -11,13 +11,15 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.project import Assets, Project, ProjectError, Proof, proof_of, sheet_labs
-from nomos.project import edits as ed
-from nomos.project.cutting import sharing_findings, sharing_of
-from nomos.project.films import zone_colours
-from nomos.project.inking import printed_again, put_together, taken_apart, with_grade
+from nomos.project.blocks.edits import with_bare_colour
+from nomos.project.blocks.traps import border_traps
+from nomos.project.blocks.zones import printed_again, put_together, taken_apart, with_grade
+from nomos.project.check.cutting import sharing_findings, sharing_of
+from nomos.project.inks.edits import with_strength
+from nomos.project.inks.films import zone_colours
 from nomos.project.model import Grade, Zone
-from nomos.project.store import load, save
-from nomos.project.trapping import border_traps
+from nomos.project.model.store import load, save
+from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
 from nomos.separation.sharing import fewest_blocks, shared_order
 
@@ -49,7 +51,7 @@ def test_colours_put_on_one_block_print_as_before_in_one_pull(drawn: Drawn) -> N
     after = proof_of(shared, assets)
     np.testing.assert_allclose(picture(after), picture(proof), atol=1e-9)
     # One block moves as one, its zones with it.
-    moved = proof_of(ed.with_offset(shared, shared.impressions[0].id, Misregister(1.0, 0.5)), assets)
+    moved = proof_of(with_offset(shared, shared.impressions[0].id, Misregister(1.0, 0.5)), assets)
     np.testing.assert_allclose(picture(moved)[2:, 4:], picture(after)[:-2, :-4], atol=1e-9)
     apart = taken_apart(shared, shared.impressions[0].id)
     assert len(apart.blocks) == 3
@@ -72,12 +74,12 @@ def test_a_zone_goes_when_its_colour_is_left_bare(drawn: Drawn) -> None:
     pulls = [pull.id for pull in project.impressions]
     shared = put_together(project, pulls, pulls[:1])
     for number in (1, 2, 3):
-        fewer = ed.with_bare_colour(shared, number)
+        fewer = with_bare_colour(shared, number)
         left = [zone_colours(fewer, fewer.impressions[0], place) for place in range(2)]
         assert sorted(n for colours in left for n in colours) == sorted({1, 2, 3} - {number})
         assert fewer.impressions[0].zones[0].colours == ()
         assert len(fewer.inks) == 2
-    assert ed.with_bare_colour(ed.with_bare_colour(fewer, 1), 2).impressions == ()
+    assert with_bare_colour(with_bare_colour(fewer, 1), 2).impressions == ()
 
 
 def test_a_graded_zone_runs_evenly_from_full_to_none(drawn: Drawn) -> None:
@@ -94,12 +96,12 @@ def test_a_graded_zone_runs_evenly_from_full_to_none(drawn: Drawn) -> None:
     assert lightness[0] == pytest.approx(LABS[3][0], abs=0.5)
     assert lightness[-1] == pytest.approx(LABS[0][0], abs=0.5)
     # Half way it is what an even zone of half the strength is, and no step is seen.
-    half = proof_of(ed.with_strength(project, pull, 0.5), assets)
+    half = proof_of(with_strength(project, pull, 0.5), assets)
     middle = picture(half)[pad + 160, pad + 100, 0]
     assert lightness[120] == pytest.approx(middle, abs=1.0)
     assert np.diff(lightness).max() < 2.5
     # Turned and moved out of register no gap opens between the steps.
-    out = proof_of(ed.with_offset(graded, pull, Misregister(0.37, 0.21, 0.4)), assets)
+    out = proof_of(with_offset(graded, pull, Misregister(0.37, 0.21, 0.4)), assets)
     inside = picture(out)[pad + 50 : pad + 150, pad + 60 : pad + 140, 0]
     assert inside.max() < LABS[0][0] - 3
 

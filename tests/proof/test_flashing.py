@@ -3,8 +3,8 @@
 import numpy as np
 import pytest
 
-from nomos.project import Assets, CutBlocks, Project
-from nomos.project.tolerating import cures, flash_exact, flash_fast
+from nomos.project import Assets, Project, cut_blocks, mask_request
+from nomos.project.register.tolerance import cures, flash_exact, flash_fast
 from nomos.proof.flashing import Flashing, Prints, along_borders, on_whole_sheets
 
 PX = 10.0
@@ -93,8 +93,11 @@ def test_a_trap_closes_gaps_narrower_than_itself() -> None:
     assert fast.bare_mm2[1] == pytest.approx(exact.bare_mm2[1], rel=0.15)
 
 
-def test_fast_and_exact_agree_on_the_demo(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
-    project, _ = demo
+def test_fast_and_exact_agree_on_the_demo(whole_demo: tuple[Project, Assets]) -> None:
+    project, assets = whole_demo
+    request = mask_request(project, assets)
+    assert request is not None
+    demo_blocks = cut_blocks(request)
     # Blocks are out by the same on every sheet of an edition: several editions, a few sheets of each.
     fast, *others = (flash_fast(project, demo_blocks, 4, seed=seed) for seed in range(4))
     quick = np.concatenate([each.bare_mm2 for each in (fast, *others)])
@@ -113,3 +116,18 @@ def test_a_page_of_one_colour_has_nothing_to_flash() -> None:
     labels = np.zeros((80, 80), np.uint8)
     prints = Prints(labels, (np.ones((80, 80), np.uint8),), np.ones(256, bool), PX)
     assert along_borders(prints, np.zeros((3, 1, 6)), no_seams).bare_sheets == 0
+
+
+def test_shares_are_of_the_sheets() -> None:
+    """A gap of 0.8 mm on every second of four sheets: half of them show it, and half show it at its tile."""
+    second = np.zeros((600, 800), bool)
+    second[:, 400:] = True
+    found = on_whole_sheets(
+        two_fields(second), shifts(np.array([[0.8, 0.0], [0.0, 0.0], [0.8, 0.0], [-0.8, 0.0]])), no_seams
+    )
+    assert found.bare_sheets == 0.5
+    assert found.bare_share.max() == 0.5
+    dark = on_whole_sheets(
+        two_fields(second), shifts(np.array([[-0.8, 0.0], [0.0, 0.0]])), lambda bits: bits == 3
+    )
+    assert (dark.seam_sheets, dark.seam_share.max()) == (0.5, 0.5)

@@ -153,7 +153,13 @@ def test_stretch_is_said_only_where_it_matters() -> None:
     (said,) = stretch_advice(motion, (90, 120), 0.2)
     assert "0.4 % longer left to right" in said
     assert "-0.4 %" in said
+    # Paper that has not grown when it is printed does not shrink back: the print stays too long.
+    assert "the paper was drier than meant" in said
     assert stretch_advice(motion, (90, 120), 0.5) == []
+    (shorter,) = stretch_advice(Motion((100, 130), (0, 0), 0, (0.0, -0.004)), (90, 120), 0.2)
+    assert "0.4 % shorter top to bottom, 0.48 mm at the edge" in shorter
+    assert "the paper was damper than meant" in shorter
+    assert "+0.4 %" in shorter
 
 
 def test_notches_along_the_other_side_are_those_of_the_turned_sheet() -> None:

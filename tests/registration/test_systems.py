@@ -245,3 +245,23 @@ def test_contacts_of_a_kento_are_those_of_the_sheet() -> None:
     change = WallChange(0.2, 0.1, 0.0)
     moved = plan.contacts.motion_by() @ change.walls()
     assert plan.contacts.by_small_motion() @ moved == pytest.approx(change.walls())
+
+
+def test_a_left_handed_kento_touches_the_mirror_image() -> None:
+    right, left = (Contacts.of_sheet(SHEET, hand, 30.0, 0.6) for hand in ("right", "left"))
+    mirrored = [(SHEET[0] - x, y) for x, y in right.places]
+    np.testing.assert_allclose(left.places, mirrored)
+    np.testing.assert_allclose(left.inward, [(-x, y) for x, y in right.inward])
+    assert right.places[2] == (120.0, 260.0)
+
+
+def test_parts_lie_within_their_stock() -> None:
+    pins = PinSettings(pairs=3, kerf_mm=0.2)
+    for stock in ((210.0, 297.0), (420.0, 297.0)):
+        for part in nest(replace(pins, stock_mm=stock), sets=2):
+            points = np.vstack([np.array(cut) for cut in part.cuts])
+            assert points.min() >= 0
+            assert (points <= stock).all()
+    for small in ((40.0, 900.0), (900.0, 20.0)):
+        with pytest.raises(RegisterError, match="take a larger one"):
+            nest(replace(pins, stock_mm=small))

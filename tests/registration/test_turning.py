@@ -63,3 +63,14 @@ def test_an_untrue_board_is_out_by_no_more_than_is_said(turn: Turn, untrue: floa
     assert worst <= error.most_mm + 1e-6
     assert worst > 0.4 * error.most_mm
     assert turning_error(SIZE, 0.0, turn).most_mm == 0
+
+
+def test_turned_end_over_end_by_hand() -> None:
+    """An edge 1 mm out over 300 mm turns the print by atan(1 / 300) = 0.191 degrees, beside the shift."""
+    error = turning_error((300.0, 400.0), -1.0, "end over end")
+    assert error.shift_mm == 1
+    assert error.rotation_deg == pytest.approx(0.19099, abs=1e-4)
+    # The farthest corner is 500 mm away.
+    assert error.most_mm == pytest.approx(1 + 500 / 300, abs=1e-3)
+    sideways = turning_error((300.0, 400.0), -1.0, "sideways")
+    assert (sideways.shift_mm, sideways.rotation_deg, sideways.most_mm) == (1, 0, 1)

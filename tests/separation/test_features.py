@@ -7,8 +7,9 @@ from hypothesis import strategies as st
 from scipy import ndimage
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
-from nomos.project import edits as ed
-from nomos.project.cutting import cutting_findings, features_of, freedom_of, simpler_block
+from nomos.project.check.cutting import cutting_findings, features_of, freedom_of, simpler_block
+from nomos.project.inks.edits import with_ink
+from nomos.project.model.edits import with_fineness, with_tolerance
 from nomos.separation.features import Feature, find_features, too_narrow
 from nomos.separation.freedom import shrunk, simplify
 from nomos.separation.outline import outline_mm
@@ -94,15 +95,20 @@ def test_freedom_shrinks_by_the_tolerance() -> None:
 
 def test_under_an_opaque_layer_a_block_is_free(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
     """What an opaque later layer covers may print or not; a transparent one frees nothing there."""
-    project = ed.with_tolerance(demo[0], 0.0)
+    project = with_tolerance(demo[0], 0.0)
     key = project.impressions[-1].zones[0].ink
-    opaque = ed.with_ink(project, key, opacity="opaque")
+    opaque = with_ink(project, key, opacity="opaque")
     laid = lay_sheet(demo_blocks, impressions_to_lay(project))
     brick = next(i.id for i in project.impressions if project.block(i.block).name == "Sky rose")
     under_key = demo_blocks.masks[-1].astype(bool)
     assert freedom_of(opaque, laid, brick)[under_key].mean() > 0.99
     sky = demo_blocks.labels == 1
     assert freedom_of(opaque, laid, brick)[sky].mean() < 0.01
+    # A tolerance of 2 mm takes as much off every edge of what is free, in mm and not in pixels.
+    key_free = freedom_of(opaque, laid, brick)
+    careful = freedom_of(with_tolerance(opaque, 2.0), laid, brick)
+    expected = shrunk(key_free, 2.0 * demo_blocks.px_per_mm)
+    np.testing.assert_array_equal(careful, expected)
     simpler = [simpler_block(opaque, demo_blocks, laid, i.id) for i in project.impressions[1:4]]
     assert all(each.outline_after_mm <= each.outline_before_mm for each in simpler)
     assert any(each.outline_after_mm < 0.99 * each.outline_before_mm for each in simpler)
@@ -117,7 +123,7 @@ def test_findings_of_the_demo_name_block_kind_and_place(
     for finding in found:
         assert finding.place_mm is not None
         assert project.image.left <= finding.place_mm[0] <= project.image.right
-    coarse = ed.with_fineness(project, line_mm=2.0, tool_mm=0.1)
+    coarse = with_fineness(project, line_mm=2.0, tool_mm=0.1)
     more = cutting_findings(coarse, features_of(coarse, demo_blocks))
     assert any("thinner than 2.0 mm" in f.text for f in more)
     assert not any("channel" in f.text for f in more)

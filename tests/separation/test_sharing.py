@@ -1,6 +1,7 @@
 """Colours far enough apart share a block; as few blocks as can be, against trying every grouping."""
 
 from collections.abc import Iterator
+from itertools import permutations
 
 import numpy as np
 import pytest
@@ -8,9 +9,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
-from nomos.project import edits as ed
-from nomos.project.cutting import sharing_findings, sharing_of
-from nomos.separation.sharing import clearances, conflicts, fewest_blocks, share
+from nomos.project.blocks.pulls import moved_impression
+from nomos.project.check.cutting import sharing_findings, sharing_of
+from nomos.separation.sharing import clearances, conflicts, fewest_blocks, share, shared_order
 
 PPM = 4.0
 
@@ -83,5 +84,22 @@ def test_the_demo_says_what_could_share(demo: tuple[Project, Assets], demo_block
     assert all(clearance >= 15 for clearance in found.clearance_mm)
     texts = [finding.text for finding in sharing_findings(project, found)]
     assert len(texts) == sum(len(group) > 1 for group in found.groups)
-    moved = ed.moved_impression(project, project.impressions[0].id, 5)
+    moved = moved_impression(project, project.impressions[0].id, 5)
     assert len(sharing_of(moved, demo_blocks, laid).groups) >= 1
+
+
+@given(st.integers(2, 5), st.integers(0, 10_000))
+def test_groups_are_printed_in_the_order_nearest_to_the_old(count: int, seed: int) -> None:
+    """Against all orders: every overprint as it was, and of those the first by what stood first."""
+    hand = np.random.default_rng(seed)
+    meets = np.triu(hand.random((count, count)) < 0.4, 1)
+    meets |= meets.T
+    owner = hand.integers(0, count, count)
+    groups = [tuple(np.flatnonzero(owner == each).tolist()) for each in np.unique(owner)]
+    place = {n: group for group in groups for n in group}
+
+    def keeps(order: tuple[tuple[int, ...], ...]) -> bool:
+        later = [(a, b) for a in range(count) for b in range(a + 1, count) if meets[a, b]]
+        return all(place[a] == place[b] or order.index(place[a]) < order.index(place[b]) for a, b in later)
+
+    assert shared_order(groups, meets) == min(filter(keeps, permutations(groups)), default=None)

@@ -22,11 +22,12 @@ from PyQt6.QtCore import (
 from PyQt6.QtGui import QMouseEvent
 from PyQt6.QtWidgets import QApplication, QPushButton, QWidget
 
-from nomos.progress import Progress
-from nomos.project import Assets, CutBlocks, MaskRequest, Project, cut_blocks
-from nomos.ui import keeper, theme, walk
-from nomos.ui.questions import Unsaved
-from nomos.ui.start import Desk, set_up
+from nomos.cli.common import answers as known
+from nomos.project import Assets, Project
+from nomos.ui import walk
+from nomos.ui.desk import Desk, set_up
+from nomos.ui.frame import theme
+from nomos.ui.frame.questions import Unsaved
 
 # The stubs take its static functions for methods.
 QTest: Any = QtTest.QTest
@@ -42,7 +43,7 @@ def application() -> QApplication:
 
 
 @pytest.fixture(autouse=True)
-def _quiet_qt(application: QApplication) -> Iterator[None]:  # noqa: ARG001 - Qt must be there
+def _quiet_qt(application: QApplication, request: pytest.FixtureRequest) -> Iterator[None]:  # noqa: ARG001 - Qt must be there
     """Fails a test on a word from Qt, or on a timer left running."""
     said: list[str] = []
     harmless = ("propagateSizeHints", "does not support raise")
@@ -55,6 +56,8 @@ def _quiet_qt(application: QApplication) -> Iterator[None]:  # noqa: ARG001 - Qt
     yield
     qInstallMessageHandler(before)
     assert not said, f"Qt said: {said}"
+    if "desk" not in request.fixturenames:
+        return
     gc.collect()
     timers = [found for found in gc.get_objects() if isinstance(found, QTimer) and not sip.isdeleted(found)]
     running = [timer for timer in timers if timer.isActive()]
@@ -74,6 +77,8 @@ class Answers:
     folder: Path | None = None
     leave: Unsaved = "discard"
     rescued: bool = True
+    change_printed: bool = True
+    contradicted: list[str] = field(default_factory=list)
     asked: int = 0
 
     def file_to_open(self) -> Path | None:
@@ -104,22 +109,9 @@ class Answers:
     def take_up(self, title: str) -> bool:  # noqa: ARG002
         return self.rescued
 
-
-_cut: dict[MaskRequest, CutBlocks] = {}
-
-
-@pytest.fixture(autouse=True)
-def _cut_once(monkeypatch: pytest.MonkeyPatch) -> None:
-    """Blocks of one request are one value: most tests open the same demo, and cut it once for all."""
-
-    def kept(request: MaskRequest, *, earlier: CutBlocks | None = None, progress: Progress) -> CutBlocks:
-        if earlier is not None:
-            return cut_blocks(request, earlier=earlier, progress=progress)
-        if request not in _cut:
-            _cut[request] = cut_blocks(request, progress=progress)
-        return _cut[request]
-
-    monkeypatch.setattr(keeper, "cut_blocks", kept)
+    def contradicts(self, said: tuple[str, ...]) -> bool:
+        self.contradicted += said
+        return self.change_printed
 
 
 @pytest.fixture
@@ -132,6 +124,8 @@ def answers() -> Answers:
 def desk(answers: Answers, tmp_path: Path) -> Iterator[Desk]:
     """The empty window at 1280 x 800."""
     made = set_up(answers, QSettings(str(tmp_path / "window.ini"), QSettings.Format.IniFormat))
+    # An answer hangs on its request alone: most tests open the same demo, and it is cut once for all of them.
+    made.runner.answers = known()
     made.window.resize(1280, 800)
     made.window.show()
     settle(made)
@@ -165,8 +159,8 @@ def little_desk(desk: Desk, little: tuple[Project, Assets]) -> Desk:
 
 
 def settle(desk: Desk, *, closely: bool = False) -> None:
-    """Wait for everything, but for the close look at fine places only when it matters."""
-    walk.settle(desk, () if closely else ("check",))
+    """Wait for everything, but for the close look and how sure colours are only when it matters."""
+    walk.settle(desk, () if closely else ("check", "sure"))
 
 
 def press(widget: QWidget, x: float, y: float) -> None:

@@ -4,14 +4,20 @@ from pathlib import Path
 
 import pytest
 from PIL import Image
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import QEvent, Qt
+from PyQt6.QtGui import QKeyEvent
+from PyQt6.QtWidgets import QApplication
 
 from nomos.devices import Scanner
 from nomos.edition import read_log
-from nomos.project.comparing import planned
-from nomos.project.editions import sheets_of
-from nomos.ui.bencher import GUIDE
-from nomos.ui.start import Desk
+from nomos.project.blocks.methods import with_method
+from nomos.project.edition.bench import pull_event
+from nomos.project.edition.gate import cut_gate
+from nomos.project.model.sheets import all_sheets, sheets_of
+from nomos.project.register.comparison import planned
+from nomos.ui.desk import Desk
+from nomos.ui.stations.bench.hand import GUIDE
+from nomos.ui.stations.bench.logbook import LogBook
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
 
 
@@ -22,7 +28,7 @@ def saved(little_desk: Desk, tmp_path: Path) -> Desk:
 
 
 def key(desk: Desk, which: Qt.Key) -> None:
-    QTest.keyClick(desk.window.bench_screen, which)
+    QTest.keyClick(desk.window.at("bench"), which)
     settle(desk)
 
 
@@ -30,7 +36,7 @@ def test_blocks_are_cut_on_a_map_with_hours(saved: Desk, answers: Answers, tmp_p
     desk = saved
     desk.window.go_to("carve")
     settle(desk)
-    station = desk.window.answers.carve
+    station = desk.window.at("carve")
     assert "h of cutting in all" in station.total.text()
     before = station.total.text()
     content = desk.window.sheet._content
@@ -67,7 +73,7 @@ def test_hours_in_the_log_correct_the_speeds(saved: Desk) -> None:
     desk = saved
     desk.window.go_to("carve")
     settle(desk)
-    station = desk.window.answers.carve
+    station = desk.window.at("carve")
     desk.controller.choose_pull(project_of(desk).impressions[0].id)
     station.took.set_by_hand.emit(4.0)
     settle(desk)
@@ -81,16 +87,21 @@ def test_sheets_follow_the_edition(saved: Desk) -> None:
     desk = saved
     desk.window.go_to("sheets")
     settle(desk)
-    station = desk.window.answers.sheets
+    station = desk.window.at("sheets")
     plan = sheets_of(project_of(desk))
-    assert station.answer.text().startswith(f"Start with {plan.start_sheets} sheets")
+    total = all_sheets(project_of(desk), plan)
+    assert station.answer.text().startswith(f"Cut {total} sheets: {plan.start_sheets} for the edition")
     station.boxes["edition"].setValue(10)
     station.boxes["edition"].set_by_hand.emit(10)
     settle(desk)
     assert project_of(desk).plan.edition == 10
     click(station.plan)
     settle(desk)
-    assert project_of(desk).workshop.sheets > 10
+    assert project_of(desk).workshop.sheets is None
+    # One number everywhere: what is cut is what the bench begins with.
+    state = desk.controller.bencher.state()
+    assert state is not None
+    assert state.sheets == all_sheets(project_of(desk), sheets_of(project_of(desk)))
     assert not station.plan.isEnabled()
     station.turn_to("buy")
     settle(desk)
@@ -101,7 +112,7 @@ def test_the_bench_by_keys_and_what_is_on_disk_after_each(saved: Desk) -> None:
     desk = saved
     desk.window.go_to("bench")
     settle(desk)
-    screen, path = desk.window.bench_screen, desk.controller.bencher.path
+    screen, path = desk.window.at("bench"), desk.controller.bencher.path
     assert path.name == "pane.nomos.bench.jsonl"
     assert screen.sheet.text() == "Not begun"
     for place, (which, kind) in enumerate(
@@ -121,7 +132,7 @@ def test_the_bench_by_keys_and_what_is_on_disk_after_each(saved: Desk) -> None:
     assert "Under the press" in screen.after.text()
     assert screen.lines.font().pixelSize() >= 28
     # Another window on the same file: a kill has lost nothing.
-    desk.controller.bencher._events = None
+    desk.controller.bencher.book.forget()
     desk.controller.look_again()
     settle(desk)
     assert screen.sheet.text() == "Sheet 3"
@@ -135,7 +146,7 @@ def test_every_sheet_of_a_layer_then_the_bad_one_first(saved: Desk) -> None:
     for sheet in range(1, 7):
         bencher.pull("spoiled" if sheet == 5 else "good", "crease" if sheet == 5 else "")
     settle(desk)
-    screen = desk.window.bench_screen
+    screen = desk.window.at("bench")
     assert screen.sheet.text() == "Layer done"
     click(screen.begin)
     settle(desk)
@@ -150,17 +161,120 @@ def test_every_sheet_of_a_layer_then_the_bad_one_first(saved: Desk) -> None:
     assert state.tally() == {"good": 0, "spoiled": 0, "repaired": 0}
 
 
-def test_the_guided_run_with_simulated_devices(saved: Desk) -> None:
+def test_practice_writes_nothing_into_the_record(saved: Desk) -> None:
+    desk = saved
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    bencher.pull("good")
+    before = bencher.path.read_bytes()
+    desk.window.go_to("bench")
+    settle(desk)
+    bencher.begin_guide()
+    settle(desk)
+    for place, words in enumerate(GUIDE):
+        assert desk.window.at("bench").guide.text().startswith(words)
+        if place == len(GUIDE) - 1:
+            kinds = [event.kind for event in read_log(bencher.path)]
+            assert kinds == ["air", "ink", "layer", "good", "good", "spoiled", "ink"]
+            assert bencher.path.name.startswith("practice-")
+        key(desk, Qt.Key.Key_G)
+    assert desk.controller.registrar.scanned is not None
+    assert bencher.path.read_bytes() == before
+    assert not list(bencher.path.parent.glob("practice-*"))
+
+
+def test_the_record_of_a_print_without_a_file_goes_with_it(
+    little_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    desk = little_desk
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    bencher.pull("good")
+    answers.save = tmp_path / "pane.nomos"
+    assert desk.files.save()
+    assert bencher.path.parent == tmp_path
+    assert [event.kind for event in bencher.events()] == ["layer", "good"]
+    answers.save = tmp_path / "variant.nomos"
+    assert desk.files.save_as()
+    bencher.pull("good")
+    assert [len(read_log(path)) for path in sorted(tmp_path.glob("*.bench.jsonl"))] == [2, 3]
+    # The next print of the same title begins with nothing.
+    assert desk.document.project is not None
+    desk.document.begin(desk.document.project, desk.document.assets)
+    assert bencher.events() == ()
+
+
+def test_planning_against_what_is_printed_is_asked_about(saved: Desk, answers: Answers) -> None:
+    desk = saved
+    bencher, controller = desk.controller.bencher, desk.controller
+    bencher.begin_layer()
+    for _ in range(2):
+        bencher.pull("good")
+    project = project_of(desk)
+    first = project.impressions[0]
+    answers.change_printed = False
+    controller.move_pull(first.id, 3, 1)
+    assert project_of(desk).impressions == project.impressions
+    assert "printed already" in answers.contradicted[0]
+    desk.controller.choose_pull(first.id)
+    controller.methods.leave_out()
+    assert project_of(desk) == project
+    assert "2 sheets already carry" in answers.contradicted[1]
+    # Agreed to, it is planned; what was printed stands in the record as it was.
+    name = project.pull_name(first.id)
+    answers.change_printed = True
+    controller.methods.leave_out()
+    settle(desk)
+    assert len(project_of(desk).impressions) == len(project.impressions) - 1
+    state = bencher.state()
+    assert state is not None
+    assert [each.name for each in state.printed.values()] == [name]
+    assert len(state.pulled[state.pulls.index(first.id)]) == 2
+
+
+def test_a_key_held_down_is_one_pull(saved: Desk) -> None:
     desk = saved
     desk.window.go_to("bench")
     settle(desk)
-    key(desk, Qt.Key.Key_G)
-    for words in GUIDE:
-        assert desk.window.bench_screen.guide.text().startswith(words)
-        key(desk, Qt.Key.Key_G)
-    kinds = [event.kind for event in read_log(desk.controller.bencher.path)]
-    assert kinds == ["air", "ink", "layer", "good", "good", "spoiled", "ink"]
-    assert desk.controller.registrar.scanned is not None
+    screen = desk.window.at("bench")
+    key(desk, Qt.Key.Key_Return)
+    for repeated in (False, True, True, True):
+        held = QKeyEvent(
+            QEvent.Type.KeyPress, Qt.Key.Key_Space, Qt.KeyboardModifier.NoModifier, " ", repeated
+        )
+        QApplication.sendEvent(screen, held)
+    settle(desk)
+    assert [event.kind for event in desk.controller.bencher.events()] == ["layer", "good"]
+
+
+def test_two_windows_never_pull_one_sheet_twice(saved: Desk) -> None:
+    """What the other window has written counts before the next pull."""
+    desk = saved
+    first = desk.controller.bencher
+    second = LogBook(desk.document)
+    first.begin_layer()
+    for _ in range(3):
+        first.pull("good")
+        second.write(lambda _project, state, at: (pull_event(state, "good", at),))
+    sheets = [event.sheet for event in read_log(first.path) if event.kind == "good"]
+    assert sheets == [1, 2, 3, 4, 5, 6]
+
+
+def test_a_log_taken_away_is_written_again_and_a_folder_gone_is_said(saved: Desk, tmp_path: Path) -> None:
+    desk = saved
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    bencher.pull("good")
+    bencher.path.unlink()
+    bencher.pull("good")
+    assert [event.kind for event in read_log(bencher.path)] == ["layer", "good", "good"]
+    tmp_path.rename(tmp_path.with_name("away"))
+    try:
+        bencher.pull("good")
+        assert "bring the folder back" in desk.window.notice.text()
+        assert not tmp_path.exists()
+    finally:
+        tmp_path.with_name("away").rename(tmp_path)
 
 
 def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
@@ -173,7 +287,7 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
         for _ in range(3):
             bencher.pull("good")
     desk.window.go_to("sheets")
-    station = desk.window.answers.sheets
+    station = desk.window.at("sheets")
     station.turn_to("record")
     settle(desk)
     assert "can be numbered" in station.numbers.text()
@@ -193,13 +307,13 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
     click(station.picture)
     settle(desk)
     assert (bencher.folder / "proof-001.png").exists()
-    assert bencher.compared is not None
+    assert bencher.proofs.compared is not None
     content = desk.window.sheet._content
     assert content is not None
     assert content.raster is not None
     station.how.chosen.emit("difference")
     settle(desk)
-    assert bencher.compared.how == "difference"
+    assert bencher.proofs.compared.how == "difference"
     assert "apart" in station.apart.text()
     click(station.picture)
     settle(desk)
@@ -226,7 +340,7 @@ def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(
     saved: Desk, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     from nomos.edition import LogError
-    from nomos.ui import bencher as module
+    from nomos.ui.stations.bench import logbook as module
 
     desk = saved
     desk.window.go_to("bench")
@@ -239,4 +353,59 @@ def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(
     monkeypatch.setattr(module, "append_event", full)
     key(desk, Qt.Key.Key_Space)
     assert "make room" in desk.window.notice.text()
-    assert desk.window.bench_screen.sheet.text() == "Sheet 1"
+    assert desk.window.at("bench").sheet.text() == "Sheet 1"
+
+
+def test_a_cut_that_cannot_be_taken_back_is_asked_about_first(saved: Desk) -> None:
+    """With the sheets there are, how likely the edition is reached, and what is cut away; only then on."""
+    desk = saved
+    desk.document.apply("Reduction", lambda p: with_method(p, "reduction", None))
+    desk.window.go_to("bench")
+    settle(desk)
+    bencher, screen = desk.controller.bencher, desk.window.at("bench")
+    key(desk, Qt.Key.Key_Return)
+    while (state := bencher.state()) is not None and state.queue():
+        bencher.pull("good")
+    settle(desk)
+    assert state is not None
+    gate = cut_gate(project_of(desk), state)
+    assert gate is not None
+    assert gate.printed == 6
+    assert gate.needed is not None
+    assert gate.needed > 6
+    assert gate.chance == 0
+    assert screen.gate.text() == gate.text
+    assert screen.begin.text().startswith("Cut further for layer 2")
+    before = len(bencher.events())
+    key(desk, Qt.Key.Key_Return)
+    assert len(bencher.events()) == before
+    assert screen.not_yet.isVisible()
+    key(desk, Qt.Key.Key_Escape)
+    assert not screen.not_yet.isVisible()
+    key(desk, Qt.Key.Key_Return)
+    key(desk, Qt.Key.Key_Return)
+    assert [event.kind for event in bencher.events()[before:]] == ["state", "layer"]
+
+
+def test_weights_air_and_remarks_are_noted_at_a_pull(saved: Desk) -> None:
+    desk = saved
+    desk.window.go_to("bench")
+    settle(desk)
+    screen, bencher = desk.window.at("bench"), desk.controller.bencher
+    key(desk, Qt.Key.Key_Return)
+    for place, text in enumerate(("12,5", "19 55", "mother batch 2", "3 sheets", "rain all day")):
+        key(desk, Qt.Key.Key_N)
+        assert screen.note.isVisible()
+        screen.note.kind.setCurrentIndex(place)
+        QTest.keyClicks(screen.note.text, text)
+        QTest.keyClick(screen.note.text, Qt.Key.Key_Return)
+        settle(desk)
+        assert not screen.note.isVisible()
+    state = bencher.state()
+    assert state is not None
+    assert state.ink_g == {0: 12.5}
+    assert (state.air[0].value, state.air[0].also) == (19, 55)
+    assert [event.text for event in state.remarks] == ["mother batch 2", "3 sheets", "rain all day"]
+    # The bench has its keys again.
+    key(desk, Qt.Key.Key_Space)
+    assert bencher.events()[-1].kind == "good"

@@ -10,8 +10,8 @@ from PyQt6.QtGui import QColor, QImage
 from PyQt6.QtWidgets import QPushButton
 
 from nomos.colour import delta_e00, lab_to_hex, srgb_to_lab
-from nomos.ui.start import Desk
-from nomos.ui.views.sheet import WOOD_LAB
+from nomos.ui.desk import Desk
+from nomos.ui.frame.sheet_view import WOOD_LAB
 from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -21,7 +21,7 @@ SHIFT = Qt.KeyboardModifier.ShiftModifier
 
 def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     desk = demo_desk
-    station = desk.window.answers.blocks
+    station = desk.window.at("blocks")
     whole = desk.window.sheet.grab().toImage()
     click(station.shown.findChildren(QPushButton)[1])
     settle(desk)
@@ -32,15 +32,15 @@ def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     keys = [block.name for block in project_of(desk).blocks if block.is_key]
     assert keys == ["Pane green"]
     areas = desk.keeper.proof.blocks.areas_mm2 if desk.keeper.proof else ()
-    desk.controller.set_trap(0.0)
+    desk.controller.blocks.set_trap(0.0)
     settle(desk)
     assert desk.keeper.proof is not None
     assert sum(desk.keeper.proof.blocks.areas_mm2) < sum(areas)
 
 
 def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
-    desk.controller.planner.ask(replace(desk.controller.planner.asked, source="process", most_blocks=4))
+    desk, station = demo_desk, demo_desk.window.at("blocks")
+    desk.controller.planner.ask(replace(desk.controller.planner.wanted, source="process", most_blocks=4))
     before = project_of(desk)
     station.turn_to("fewer")
     click(station.fewer.look)
@@ -71,7 +71,7 @@ def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
 
 
 def test_a_switch_prints_a_block_on_the_chosen_colour(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     desk.controller.choose_colour(5)
     settle(desk)
     assert "slate" in station.switch_title.text()
@@ -94,10 +94,10 @@ def test_a_shelf_is_asked_for_and_a_bad_one_refused(
     shelf = tmp_path / "shelf.csv"
     shelf.write_text("name,L,a,b\nLemon,88,-4,70\nRose,58,48,5\n", "utf-8")
     answers.shelf = shelf
-    demo_desk.controller.ask_inks("shelf")
-    assert [each.ink.name for each in demo_desk.controller.planner.asked.shelf] == ["Lemon", "Rose"]
+    demo_desk.controller.blocks.ask_inks("shelf")
+    assert [each.ink.name for each in demo_desk.controller.planner.wanted.shelf] == ["Lemon", "Rose"]
     shelf.write_text("name,L\n", "utf-8")
-    demo_desk.controller.ask_inks("shelf")
+    demo_desk.controller.blocks.ask_inks("shelf")
     assert "no column a" in demo_desk.window.notice.text()
 
 
@@ -107,21 +107,21 @@ def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> N
     assert desk.keeper.proof is not None
     placed = [finding for finding in desk.keeper.proof.findings if finding.place_mm is not None]
     assert placed
-    desk.window.answers.blocks.turn_to("joins")
-    found = desk.window.answers.blocks.findings.findChildren(QPushButton)
+    desk.window.at("blocks").turn_to("joins")
+    found = desk.window.at("blocks").findings.findChildren(QPushButton)
     buttons = [button for button in found if button.text() == "Show it on the sheet"]
     assert len(buttons) == len(placed)
     click(buttons[0])
     sheet = desk.window.sheet
     x, y = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
     assert (x, y) == pytest.approx(placed[0].place_mm, abs=0.1)
-    desk.controller.set_fineness(0.1, 0.1)
+    desk.controller.blocks.set_fineness(0.1, 0.1)
     settle(desk, closely=True)
     assert len([f for f in desk.keeper.proof.findings if f.place_mm is not None]) < len(placed)
 
 
 def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) -> None:
-    desk, station, sheet = demo_desk, demo_desk.window.answers.blocks, demo_desk.window.sheet
+    desk, station, sheet = demo_desk, demo_desk.window.at("blocks"), demo_desk.window.sheet
     pull = project_of(desk).impressions[names(desk).index("Leek")]
     desk.controller.choose_pull(pull.id)
     settle(desk)
@@ -158,43 +158,43 @@ def test_a_block_is_touched_by_hand_undone_and_worked_out_anew(demo_desk: Desk) 
 def test_blocks_go_out_and_come_back(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     desk = little_desk
     answers.folder = tmp_path
-    desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.hand.send)
+    desk.window.at("blocks").turn_to("hand")
+    click(desk.window.at("blocks").hand.send)
     settle(desk)
     assert "blocks.ora" in desk.window.notice.text()
     answers.blocks = [tmp_path / "blocks.ora"]
     assert desk.keeper.proof is not None
     before = desk.keeper.proof.blocks.masks
-    click(desk.window.answers.blocks.hand.bring)
+    click(desk.window.at("blocks").hand.bring)
     settle(desk)
     assert all(block.drawn for block in project_of(desk).blocks)
     for one, other in zip(before, desk.keeper.proof.blocks.masks, strict=True):
         np.testing.assert_array_equal(one, other)
     (tmp_path / "broken.ora").write_bytes(b"nothing")
     answers.blocks = [tmp_path / "broken.ora"]
-    click(desk.window.answers.blocks.hand.bring)
+    click(desk.window.at("blocks").hand.bring)
     assert "broken.ora is damaged" in desk.window.notice.text()
 
 
 def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
     desk = demo_desk
-    desk.controller.set_tolerance(0.0)
+    desk.controller.blocks.set_tolerance(0.0)
     key = project_of(desk).impressions[-1]
     desk.controller.choose_pull(key.id)
-    desk.controller.set_opacity("opaque")
+    desk.controller.inks.set_opacity("opaque")
     desk.controller.choose_pull(project_of(desk).impressions[2].id)
     settle(desk)
     assert desk.keeper.proof is not None
     before = desk.keeper.proof.mean_de00
-    desk.window.answers.blocks.turn_to("hand")
-    click(desk.window.answers.blocks.hand.simpler)
+    desk.window.at("blocks").turn_to("hand")
+    click(desk.window.at("blocks").hand.simpler)
     settle(desk)
     assert "less to cut" in desk.window.notice.text()
     assert desk.keeper.proof.mean_de00 == pytest.approx(before, abs=0.1)
 
 
 def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     before = project_of(desk)
     station.turn_to("method")
     ways = station.method.ways
@@ -214,7 +214,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
 
 
 def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
-    desk, station, sheet = demo_desk, demo_desk.window.answers.blocks, demo_desk.window.sheet
+    desk, station, sheet = demo_desk, demo_desk.window.at("blocks"), demo_desk.window.sheet
     pull = project_of(desk).impressions[names(desk).index("Slate")].id
     desk.controller.choose_pull(pull)
     station.shown.chosen.emit("block")
@@ -250,7 +250,7 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
 
 
 def test_a_finding_is_cured_by_its_button(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     station.turn_to("joins")
     settle(desk)
     cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Take seams"))

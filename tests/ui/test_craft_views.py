@@ -19,22 +19,34 @@ from nomos.project import (
     mask_request,
     prove,
 )
-from nomos.project.carvings import carve_blocks, with_craft
-from nomos.project.editions import Record, with_edition
+from nomos.project.edition.carving import carve_blocks, with_craft
+from nomos.project.edition.sheets import Record, with_edition
 from nomos.project.model import ProofReading
-from nomos.project.proof_scan import PullFound
-from nomos.project.registering import middle_of, with_reading, with_register
-from nomos.project.tolerating import flash_fast
-from nomos.project.training import make_exercise, mark_answer
+from nomos.project.register.practice import make_exercise, mark_answer
+from nomos.project.register.scan import PullFound
+from nomos.project.register.system import middle_of, with_reading, with_register
+from nomos.project.register.tolerance import flash_fast
 from nomos.proof.flashing import Flashing
 from nomos.registration import Motion
-from nomos.ui.views.bench import bench_view
-from nomos.ui.views.craft import carve_view, carving_overlay, record_view, sheets_view
-from nomos.ui.views.meeting import apart_overlay, exercise_overlay, practice_view, proof_view, tolerance_view
-from nomos.ui.views.register import register_view
-from nomos.ui.views.state import UiState
+from nomos.ui.frame.state import UiState
+from nomos.ui.stations.bench.view import bench_view
+from nomos.ui.stations.carve.view import carve_view, carving_overlay
+from nomos.ui.stations.register.proofs_view import (
+    apart_overlay,
+    exercise_overlay,
+    practice_view,
+    proof_view,
+    tolerance_view,
+)
+from nomos.ui.stations.register.view import register_view
+from nomos.ui.stations.sheets.view import record_view, sheets_view
 
 Little = tuple[Project, Assets]
+
+
+def ids(count: int) -> list[str]:
+    """The pulls of a plan."""
+    return [f"pull{n + 1}" for n in range(count)]
 
 
 @pytest.fixture(scope="module")
@@ -162,14 +174,16 @@ def test_the_bench_says_what_is_next(little: Little, blocks: CutBlocks) -> None:
     proof = prove(project, blocks, laid)
     now = datetime(2026, 12, 1, 12, 0)
     carved = carve_blocks(project, blocks)
-    start = replay([], 4, 6)
+    start = replay([], ids(4), 6)
     assert bench_view(project, proof, start, carved, now).begin.startswith("Begin layer 1")
     events = [Event("2026-12-01T09:00:00", "layer", 0), Event("2026-12-01T09:04:00", "spoiled", 0, 1, "tear")]
     events += [Event(f"2026-12-01T10:0{n}:00", "good", 0, n) for n in range(2, 7)]
-    done = bench_view(project, proof, replay(events, 4, 6), carved, now)
-    assert (done.sheet, done.begin, done.can_pull) == ("Layer done", "Begin layer 2", False)
+    done = bench_view(project, proof, replay(events, ids(4), 6), carved, now)
+    assert (done.sheet, done.begin, done.can_pull) == ("Layer done", "Begin layer 2: Colour 3", False)
     events.append(Event("2026-12-01T11:00:00", "layer", 1))
-    view = bench_view(project, proof, replay(events, 4, 6), carved, now, asking=True, guide="Weigh the ink.")
+    view = bench_view(
+        project, proof, replay(events, ids(4), 6), carved, now, asking=True, guide="Weigh the ink."
+    )
     assert view.sheet == "Sheet 1"
     assert view.quiet == "a bad one first; then 5 more"
     assert view.reasons[0] == "slipped"
@@ -177,8 +191,12 @@ def test_the_bench_says_what_is_next(little: Little, blocks: CutBlocks) -> None:
     assert view.picture is not None
     pressed = [*events, Event("2026-12-01T11:30:00", "press", value=24.0)]
     later = datetime(2026, 12, 2, 11, 0)
-    assert "Under the press until" in bench_view(project, proof, replay(pressed, 4, 6), carved, later).timer
-    assert "is dry" in bench_view(project, proof, replay(events, 4, 6), carved, datetime(2026, 12, 3)).timer
+    assert (
+        "Under the press until" in bench_view(project, proof, replay(pressed, ids(4), 6), carved, later).timer
+    )
+    assert (
+        "is dry" in bench_view(project, proof, replay(events, ids(4), 6), carved, datetime(2026, 12, 3)).timer
+    )
 
 
 def test_a_record_names_its_sheets(little: Little) -> None:
@@ -192,7 +210,7 @@ def test_a_record_names_its_sheets(little: Little) -> None:
     ]
     events += [Event("2026-12-01T09:10:00", "chosen", sheet=1, value=1.0)]
     events += [Event("2026-12-01T09:12:00", "remark", 0, text="a cold morning")]
-    state = replay(events, 4, 6)
+    state = replay(events, ids(4), 6)
     figures = layer_figures(state)
     numbers = number_sheets(list(state.histories.values()), 4, 20, 2, 1)
     view = record_view(

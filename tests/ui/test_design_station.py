@@ -1,5 +1,6 @@
 """The Design station by mouse and keyboard: from a telephone's photograph to fields that are right."""
 
+import io
 from pathlib import Path
 
 import numpy as np
@@ -10,32 +11,35 @@ from PyQt6.QtCore import QPoint, Qt
 from nomos.demo import demo_picture
 from nomos.demo.scenario import PHOTO
 from nomos.project import Project
-from nomos.ui.start import Desk
-from nomos.ui.walk import settle
+from nomos.ui.desk import Desk
 from nomos.units import PAPER_SIZES_MM
-from tests.ui.conftest import QTest, click, project_of
+from tests.ui.conftest import QTest, click, project_of, settle
 
 
 @pytest.fixture(scope="module")
 def photograph(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """The demo's photograph with a quarter of its pixels."""
     path = tmp_path_factory.mktemp("photo") / "butt.jpg"
-    path.write_bytes(demo_picture(PHOTO))
+    with Image.open(io.BytesIO(demo_picture(PHOTO))) as image:
+        image.resize((image.width // 2, image.height // 2)).save(path, quality=92)
     return path
 
 
 @pytest.fixture(scope="module")
 def small_photograph(photograph: Path) -> Path:
-    """The same at a third of the pixels, where only its sizes are looked at."""
+    """The same at a quarter of those, where only its sizes are looked at."""
     path = photograph.with_name("small.jpg")
     with Image.open(photograph) as image:
-        image.resize((image.width // 3, image.height // 3)).save(path, quality=92)
+        image.resize((image.width // 2, image.height // 2)).save(path, quality=92)
     return path
 
 
 @pytest.fixture
-def _sheets_are_a5(monkeypatch: pytest.MonkeyPatch) -> None:
-    """A sheet of that shape is taken for what it is, not for A4: half the pixels to read."""
-    monkeypatch.setitem(PAPER_SIZES_MM, "A4", PAPER_SIZES_MM["A5"])
+def _sheets_are_small(monkeypatch: pytest.MonkeyPatch) -> None:
+    """A sheet of the shape of A4 is taken for one of half its sides: a quarter of the pixels to read."""
+    for name in ("A4", "A5"):
+        width, height = PAPER_SIZES_MM[name]
+        monkeypatch.setitem(PAPER_SIZES_MM, name, (width / 2, height / 2))
 
 
 def flat_names(desk: Desk) -> list[str]:
@@ -59,14 +63,14 @@ def number_at(desk: Desk, x_mm: float, y_mm: float) -> int:
 
 
 def tool(desk: Desk, name: str) -> None:
-    click(desk.window.answers.design.correct.tools[name])
+    click(desk.window.at("design").correct.tools[name])
 
 
-@pytest.mark.usefixtures("_sheets_are_a5")
+@pytest.mark.usefixtures("_sheets_are_small")
 def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, photograph: Path) -> None:
     desk.files.open(photograph)
     settle(desk)
-    station, designer = desk.window.answers.design, desk.controller.designer
+    station, designer = desk.window.at("design"), desk.controller.designer
     assert "cut out" in desk.window.notice.text()
     flat = project_of(desk).flat
     assert flat is not None
@@ -138,22 +142,23 @@ def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, ph
     assert desk.keeper.proof is not None
 
 
+@pytest.mark.usefixtures("_sheets_are_small")
 def test_size_by_the_sheet_and_by_a_known_length(desk: Desk, small_photograph: Path) -> None:
     desk.files.open(small_photograph)
     settle(desk)
-    designer, part = desk.controller.designer, desk.window.answers.design.picture
-    # The sheet was A5: the print is as large as the drawing on it.
+    designer, part = desk.controller.designer, desk.window.at("design").picture
+    # The sheet was A5, here of half the sides: the print is as large as the drawing on it.
     part.paper.setCurrentText("A5")
     click(part.drawn)
     settle(desk)
     image = project_of(desk).image
-    assert (image.width, image.height) == pytest.approx((165, 115), abs=0.6)
+    assert (image.width, image.height) == pytest.approx((82.5, 57.5), abs=0.4)
     cut = project_of(desk).source.cut  # type: ignore[union-attr]
     assert cut is not None
-    designer.known_length(cut.corners[0], cut.corners[1], 100.0)
+    designer.known_length(cut.corners[0], cut.corners[1], 60.0)
     settle(desk)
     image = project_of(desk).image
-    assert image.width == pytest.approx(100, abs=0.2)
+    assert image.width == pytest.approx(60, abs=0.2)
 
 
 def test_the_key_f_shows_the_sketch_while_it_is_held(demo_desk: Desk) -> None:
@@ -178,7 +183,7 @@ def test_a_drawing_keeps_its_plan_when_a_field_is_corrected(
     settle(desk)
     before = project_of(desk)
     desk.controller.choose_colour(1)
-    desk.controller.point_with("fill")
+    desk.controller.fields.point_with("fill")
     desk.controller.pick(before.image.left + 20, before.image.top + 40)
     settle(desk)
     after = project_of(desk)

@@ -13,25 +13,29 @@ from msgspec.structs import replace
 from nomos.errors import BadInput
 from nomos.progress import Progress
 from nomos.project import Assets, Project, ProjectError, save
-from nomos.project import edits as ed
+from nomos.project.blocks.edits import with_bare_colour, with_colour, with_printed_colour
+from nomos.project.blocks.pulls import moved_impression
+from nomos.project.inks.edits import with_strength
+from nomos.project.model.edits import with_sheet, with_trap
+from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
-from nomos.ui import rescue
-from nomos.ui.document import Document
-from nomos.ui.jobs import JobRunner
-from nomos.ui.start import Desk
+from nomos.ui.desk import Desk
+from nomos.ui.frame import rescue
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from tests.ui.conftest import QTest
 
 Demo = tuple[Project, Assets]
 STEPS: list[Callable[[Project], Project]] = [
-    lambda p: ed.moved_impression(p, p.impressions[0].id, 3),
-    lambda p: ed.with_colour(p, 2, name="Pane", lab=(70.0, -10.0, 5.0)),
-    lambda p: ed.with_bare_colour(p, 4),
-    lambda p: ed.with_printed_colour(p, 4),
-    lambda p: ed.with_strength(p, p.impressions[0].id, 0.5),
-    lambda p: ed.with_offset(p, p.impressions[-1].id, Misregister(0.4)),
-    lambda p: ed.with_trap(p, 0.9 - p.trap_mm / 2),
-    lambda p: ed.with_sheet(p, (p.paper.width_mm + 10, p.paper.height_mm)),
-    lambda p: ed.with_trap(p, 99),  # refused
+    lambda p: moved_impression(p, p.impressions[0].id, 3),
+    lambda p: with_colour(p, 2, name="Pane", lab=(70.0, -10.0, 5.0)),
+    lambda p: with_bare_colour(p, 4),
+    lambda p: with_printed_colour(p, 4),
+    lambda p: with_strength(p, p.impressions[0].id, 0.5),
+    lambda p: with_offset(p, p.impressions[-1].id, Misregister(0.4)),
+    lambda p: with_trap(p, 0.9 - p.trap_mm / 2),
+    lambda p: with_sheet(p, (p.paper.width_mm + 10, p.paper.height_mm)),
+    lambda p: with_trap(p, 99),  # refused
 ]
 
 
@@ -63,11 +67,11 @@ def test_one_gesture_is_one_undo_and_a_refused_edit_changes_nothing(demo: Demo) 
     seen: list[Project | None] = []
     document.changed.connect(lambda _before, after: seen.append(after))
     for trap in (0.6, 0.7, 0.8):
-        document.apply("Trap", partial(ed.with_trap, trap_mm=trap), merge_key="one")
-    document.apply("Trap", lambda p: ed.with_trap(p, 0.8), merge_key="two")  # no change at all
+        document.apply("Trap", partial(with_trap, trap_mm=trap), merge_key="one")
+    document.apply("Trap", lambda p: with_trap(p, 0.8), merge_key="two")  # no change at all
     assert document.stack.count() == 1
     with pytest.raises(ProjectError):
-        document.apply("Trap", lambda p: ed.with_trap(p, 77))
+        document.apply("Trap", lambda p: with_trap(p, 77))
     assert (document.stack.count(), len(seen)) == (1, 3)
 
 
@@ -88,8 +92,9 @@ def test_a_newer_job_replaces_the_older_and_late_results_are_dropped() -> None:
         hold.wait(5)
         return "old"
 
-    runner.run("slot", slow, results.append, results.append)
-    runner.run("slot", lambda _progress: "new", results.append, results.append)
+    asker = Asker(runner, "one", results.append)
+    asker.do(slow, results.append)
+    asker.do(lambda _progress: "new", results.append)
     wait(lambda: "new" in results)
     hold.set()
     QTest.qWait(50)
@@ -111,8 +116,8 @@ def test_failures_are_sentences_and_cancelled_work_says_nothing(caplog: pytest.L
     def exhaust(_progress: Progress) -> None:
         raise MemoryError
 
-    for slot, work in (("a", refuse), ("b", break_down), ("c", exhaust)):
-        runner.run(slot, work, done.append, failed.append)
+    for name, work in (("a", refuse), ("b", break_down), ("c", exhaust)):
+        Asker(runner, name, failed.append).do(work, done.append)
     wait(lambda: len(failed) == 3)
     assert "That sheet is too small." in failed
     assert any("fault of the program" in text for text in failed)
@@ -126,12 +131,33 @@ def test_failures_are_sentences_and_cancelled_work_says_nothing(caplog: pytest.L
             started.set()
             progress.report(0.5, "going on")
 
-    runner.run("d", endless, done.append, failed.append)
+    asker = Asker(runner, "d", failed.append)
+    asker.do(endless, done.append)
     assert started.wait(5)
-    runner.cancel("d")
+    asker.cancel()
     assert runner.busy() == ()
     runner.close()
     assert (done, len(failed)) == ([], 3)
+
+
+def test_what_is_shown_first_waits_for_nothing_and_two_askers_never_meet() -> None:
+    """Two long jobs nobody waits for, and then the proof; each asker gets its own answer."""
+    runner = JobRunner()
+    hold, done = threading.Event(), list[str]()
+
+    def slow(_progress: Progress) -> str:
+        hold.wait(5)
+        return "slow"
+
+    askers = [Asker(runner, "same name", done.append, rank=QUIET) for _ in range(3)]
+    for asker in askers:
+        asker.do(slow, done.append)
+    Asker(runner, "proof", done.append, rank=FIRST).do(lambda _progress: "first", done.append)
+    wait(lambda: done == ["first"])
+    hold.set()
+    wait(lambda: len(done) == 4)
+    runner.close()
+    assert done == ["first", "slow", "slow", "slow"]
 
 
 def crashed(window: rescue.Rescue) -> None:
@@ -148,7 +174,7 @@ def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path
     keeping = rescue.Rescue(demo_desk.document, folder)
     keeping.keep()
     assert not folder.exists()  # nothing to keep yet
-    demo_desk.controller.set_trap(1.1)
+    demo_desk.controller.blocks.set_trap(1.1)
     assert keeping.keep_now()
     assert rescue.left_behind(folder) == []  # its window is there
     crashed(keeping)
@@ -169,7 +195,7 @@ def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path
     assert other.path == file
     assert not keeping.file.exists()
     crashed(second)
-    assert rescue.left_behind(folder) == [rescue.Left(second.file, file)]
+    assert rescue.left_behind(folder) == [rescue.Left(second.file, file, other.session)]
 
 
 def test_of_two_crashed_windows_the_second_waits_for_the_next_start(tmp_path: Path, demo: Demo) -> None:

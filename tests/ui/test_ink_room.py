@@ -14,10 +14,10 @@ from nomos.colour import delta_e00, lab_to_srgb
 from nomos.devices import ColourReader, Scales, Scanner
 from nomos.formats import read_inks
 from nomos.formats.chart import chart_picture
-from nomos.project.charting import overlap_chart
-from nomos.project.learning import Cause, with_cause
-from nomos.project.seeing import MOST_PASSES
-from nomos.ui.start import Desk
+from nomos.project.inks.chart import overlap_chart
+from nomos.project.inks.reach import MOST_PASSES
+from nomos.project.sheet.learning import Cause, with_cause
+from nomos.ui.desk import Desk
 from tests.project.test_learning import sheet_of
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
 
@@ -39,7 +39,7 @@ def own_ink(desk: Desk) -> str:
 
 
 def test_a_recipe_is_found_weighed_taken_and_put_right(inks: Desk) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     station.turn_to("mix")
     click(station.mix.look)
     settle(desk)
@@ -65,13 +65,13 @@ def test_a_recipe_is_found_weighed_taken_and_put_right(inks: Desk) -> None:
     assert any(name.startswith("add ") for name, _ in station.mix.added._rows)
     assert "From ΔE" in station.mix.added_note.text()
     # A colour set by hand is another ink than the one that was mixed.
-    desk.controller.recolour_ink((50.0, 0.0, 0.0), 1)
+    desk.controller.inks.recolour_ink((50.0, 0.0, 0.0), 1)
     settle(desk)
     assert project_of(desk).ink(own_ink(desk)).optics is None
 
 
 def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     station.turn_to("stack")
     settle(desk)
     assert desk.keeper.proof is not None
@@ -111,7 +111,7 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
 
 
 def test_a_graded_zone_is_bent_and_printed_flat_first(inks: Desk) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     click(station.inking.findChildren(QPushButton)[1])
     settle(desk)
     station.grade_box.set_by_hand.emit(20)
@@ -133,7 +133,7 @@ def test_a_graded_zone_is_bent_and_printed_flat_first(inks: Desk) -> None:
 
 
 def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
-    desk, station, sheet = inks, inks.window.answers.inks, inks.window.sheet
+    desk, station, sheet = inks, inks.window.at("inks"), inks.window.sheet
     station.turn_to("see")
     settle(desk)
     pictures = [sheet.grab().toImage()]
@@ -164,7 +164,7 @@ def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
 def test_the_chart_is_written_printed_scanned_and_compared(
     inks: Desk, answers: Answers, tmp_path: Path
 ) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     station.turn_to("see")
     answers.folder = tmp_path
     click(station.see.chart)
@@ -192,7 +192,7 @@ def test_the_chart_is_written_printed_scanned_and_compared(
 
 
 def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: Path) -> None:
-    desk, station, sheet = inks, inks.window.answers.inks, inks.window.sheet
+    desk, station, sheet = inks, inks.window.at("inks"), inks.window.sheet
     paper = project_of(desk).paper.lab
     wanted = (52.0, 28.0, -12.0)
     over = (22.0, 6.0, -4.0)
@@ -242,7 +242,7 @@ def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: P
 def test_a_scanned_proof_is_compared_and_taken_into_the_plan(
     inks: Desk, answers: Answers, tmp_path: Path
 ) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     project, proof = project_of(desk), desk.keeper.proof
     assert proof is not None
     printed = with_cause(project, Cause("", 1.35, 0, 0, ink=own_ink(desk)))
@@ -261,7 +261,7 @@ def test_a_scanned_proof_is_compared_and_taken_into_the_plan(
 
 
 def test_amounts_follow_the_sheets_and_the_scales(inks: Desk) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     station.turn_to("learn")
     settle(desk)
     few = dict(station.learn.needs._rows)["Slate"]
@@ -284,7 +284,7 @@ def test_amounts_follow_the_sheets_and_the_scales(inks: Desk) -> None:
 
 
 def test_an_ink_is_taught_from_a_file_of_readings(inks: Desk, answers: Answers, tmp_path: Path) -> None:
-    desk, station = inks, inks.window.answers.inks
+    desk, station = inks, inks.window.at("inks")
     path = tmp_path / "slate.csv"
     path.write_text(
         "sample,over,L,a,b\npaper,,95,0,5\nblack,,18,0,0\nSlate,paper,58,0,-15\nSlate,black,21,0,-6\n",

@@ -7,7 +7,7 @@ from msgspec.structs import replace
 from PyQt6.QtCore import QDate
 from PyQt6.QtWidgets import QPushButton
 
-from nomos.ui.start import Desk
+from nomos.ui.desk import Desk
 from tests.ui.conftest import Answers, click, names, press, project_of, settle
 
 
@@ -19,7 +19,7 @@ def order(demo_desk: Desk) -> Desk:
 
 
 def test_the_best_orders_are_found_and_taken(order: Desk) -> None:
-    desk, station = order, order.window.answers.order
+    desk, station = order, order.window.at("order")
     click(station.look)
     settle(desk)
     cards = station.best._choices
@@ -36,7 +36,7 @@ def test_the_best_orders_are_found_and_taken(order: Desk) -> None:
 
 
 def test_a_pin_and_a_school_are_kept(order: Desk) -> None:
-    desk, station = order, order.window.answers.order
+    desk, station = order, order.window.at("order")
     pull = project_of(desk).impressions[2].id
     desk.controller.choose_pull(pull)
     settle(desk)
@@ -56,7 +56,7 @@ def test_a_pin_and_a_school_are_kept(order: Desk) -> None:
 
 
 def test_the_days_follow_times_and_a_day_lost(order: Desk, answers: Answers, tmp_path: Path) -> None:
-    desk, station = order, order.window.answers.order
+    desk, station = order, order.window.at("order")
     station.turn_to("days")
     station.days.start.setDate(QDate(2026, 11, 30))
     settle(desk)
@@ -88,7 +88,7 @@ def test_the_days_follow_times_and_a_day_lost(order: Desk, answers: Answers, tmp
 
 
 def test_rollers_and_tack(order: Desk) -> None:
-    desk, station = order, order.window.answers.order
+    desk, station = order, order.window.at("order")
     station.turn_to("sitting")
     settle(desk)
     assert "one roller" not in station.sitting.said.text()

@@ -7,7 +7,7 @@ import pytest
 from PyQt6.QtCore import Qt
 
 from nomos.proof import Misregister
-from nomos.ui.start import Desk
+from nomos.ui.desk import Desk
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
 
 
@@ -26,13 +26,13 @@ def small(little_desk: Desk) -> Desk:
 
 
 def row(desk: Desk, place: int) -> None:
-    systems = desk.window.answers.register.systems
+    systems = desk.window.at("register").systems
     press(systems, 60, systems.row_height() * (place + 0.5))
     settle(desk)
 
 
 def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
-    desk, station = register, register.window.answers.register
+    desk, station = register, register.window.at("register")
     assert "cannot shift" in station.why.text()
     row(desk, 2)
     assert project_of(desk).register.system == "pins"
@@ -52,7 +52,7 @@ def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
 
 
 def test_side_and_marks_are_chosen(small: Desk) -> None:
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     station.side.setCurrentIndex(1)
     station.side.activated.emit(1)
     settle(desk)
@@ -71,7 +71,7 @@ def test_side_and_marks_are_chosen(small: Desk) -> None:
 
 
 def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> None:
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     station.turn_to("tolerance")
     settle(desk)
     part = station.tolerance
@@ -101,7 +101,7 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> N
     assert content.raster.labs is None
     click(part.back)
     settle(desk)
-    desk.controller.set_trap(0.0)
+    desk.controller.blocks.set_trap(0.0)
     settle(desk)
     trap = part._trap_mm
     assert trap > project_of(desk).trap_mm
@@ -111,7 +111,7 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> N
 
 
 def test_a_proof_is_read_by_eye_and_kept(small: Desk) -> None:
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     pull = project_of(desk).impressions[1].id
     station.turn_to("proofs")
     desk.controller.choose_pull(pull)
@@ -137,17 +137,18 @@ def test_a_proof_is_read_by_eye_and_kept(small: Desk) -> None:
 
 
 def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     desk.controller.registrar.set_register(marks="rings")
     pull = project_of(desk).impressions[3].id
     desk.controller.choose_pull(pull)
-    desk.controller.set_offset(Misregister(0.4, -0.3, 0.1))
+    desk.controller.places.set_offset(Misregister(0.4, -0.3, 0.1))
     station.turn_to("proofs")
     settle(desk)
     click(station.proofs.demo_scan)
     settle(desk)
-    found = desk.controller.registrar.found_of(pull)
-    assert found is not None
+    scanned = desk.controller.registrar.scanned
+    assert scanned is not None
+    found = next(each for each in scanned.found.pulls if each.pull == pull)
     assert found.motion is not None
     assert found.motion.shift_mm == pytest.approx((0.4, -0.3), abs=0.05)
     click(station.proofs.keep)
@@ -158,7 +159,7 @@ def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
 def test_a_scan_that_is_none_is_refused_in_a_sentence(small: Desk, answers: Answers, tmp_path: Path) -> None:
     from PIL import Image
 
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     answers.scan = tmp_path / "grey.png"
     Image.fromarray(np.full((300, 300, 3), 99, np.uint8)).save(answers.scan)
     station.turn_to("proofs")
@@ -172,7 +173,7 @@ def test_a_scan_that_is_none_is_refused_in_a_sentence(small: Desk, answers: Answ
 
 
 def test_practice_marks_an_answer(small: Desk) -> None:
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     station.turn_to("practice")
     settle(desk)
     part = station.practice
@@ -201,7 +202,7 @@ def test_practice_marks_an_answer(small: Desk) -> None:
 
 def test_a_system_without_room_is_said_and_nothing_is_lost(small: Desk) -> None:
     """The small sheet is too narrow for pins: the choice stands, and the packet waits."""
-    desk, station = small, small.window.answers.register
+    desk, station = small, small.window.at("register")
     row(desk, 2)
     assert project_of(desk).register.system == "pins"
     assert not station.packet.isEnabled()

@@ -16,8 +16,9 @@ from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Assets, Project
 from nomos.ui import start, walk
-from nomos.ui.questions import Dialogs
-from nomos.ui.start import Desk
+from nomos.ui.desk import Desk
+from nomos.ui.frame.questions import Dialogs
+from nomos.work import Ask
 from tests.ui.conftest import settle
 
 
@@ -106,8 +107,10 @@ def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
     """The walk that `make demo` takes, here over a small print instead of the glasshouse."""
     real = demo.demo_project
 
-    def smaller(scenario: Scenario, *, progress: Progress = NULL_PROGRESS) -> tuple[Project, Assets]:
-        return little if scenario is GLASSHOUSE else real(scenario, progress=progress)
+    def smaller(
+        scenario: Scenario, ask: Ask, *, progress: Progress = NULL_PROGRESS
+    ) -> tuple[Project, Assets]:
+        return little if scenario is GLASSHOUSE else real(scenario, ask, progress=progress)
 
     monkeypatch.setattr(demo, "demo_project", smaller)
     monkeypatch.setattr(walk, "_SHOWN_BLOCKS", 2)

@@ -6,15 +6,19 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet, prove
-from nomos.project import edits as ed
-from nomos.project.separating import PROCESS_INKS, nearest_reachable, solver_request
+from nomos.project.blocks.edits import with_bare_colour, with_block
+from nomos.project.blocks.plans import PROCESS_INKS, nearest_reachable, solver_request
+from nomos.project.blocks.pulls import moved_impression
+from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
 from nomos.separation.solver import solve
-from nomos.ui.viewport import Viewport, fitted, tick_step
-from nomos.ui.views import answers, frame
-from nomos.ui.views.plans import plan_cards, reach_rows
-from nomos.ui.views.sheet import on_print, place_text, sheet_content
-from nomos.ui.views.state import UiState
+from nomos.ui.frame import colours
+from nomos.ui.frame import view as frame
+from nomos.ui.frame.sheet_view import on_print, place_text, sheet_content
+from nomos.ui.frame.state import UiState
+from nomos.ui.frame.viewport import Viewport, fitted, tick_step
+from nomos.ui.stations.blocks.plans_view import plan_cards, reach_rows
+from nomos.ui.stations.order.usual_view import order_view
 
 Demo = tuple[Project, Assets]
 
@@ -44,10 +48,10 @@ def test_ruler_figures_keep_apart(scale: float) -> None:
 
 @given(st.floats(0, 100), st.floats(0, 90), st.floats(0, 359))
 def test_lightness_chroma_hue_go_there_and_back(lightness: float, chroma: float, hue: float) -> None:
-    lab = answers.from_lch(lightness, chroma, hue)
-    back = answers.to_lch(lab)
+    lab = colours.from_lch(lightness, chroma, hue)
+    back = colours.to_lch(lab)
     assert back[:2] == pytest.approx((lightness, chroma), abs=1e-6)
-    assert answers.from_lch(*back) == pytest.approx(lab, abs=1e-6)
+    assert colours.from_lch(*back) == pytest.approx(lab, abs=1e-6)
 
 
 def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> None:
@@ -59,7 +63,7 @@ def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> No
     assert tabs["order"].answer == "8 pulls, 10 days"
     assert tabs["register"].answer == "kento, ±0.4 mm"
     assert tabs["inks"].chosen
-    moved = ed.with_offset(project, project.impressions[0].id, Misregister(0.5))
+    moved = with_offset(project, project.impressions[0].id, Misregister(0.5))
     assert frame.station_tabs(moved, proof, UiState())[4].answer == "kento, ±0.4 mm, 1 out"
     assert frame.station_tabs(None, None, UiState())[0].answer == "open a sketch"
 
@@ -81,28 +85,28 @@ def test_the_ladder_grows_from_bare_paper_to_the_print(demo: Demo, demo_blocks: 
 def test_orders_on_offer_cost_what_they_cost(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
-    view = answers.order_view(project, proof, UiState(pull=project.impressions[2].id), 60)
+    view = order_view(project, proof, UiState(pull=project.impressions[2].id), 60)
     assert [choice.key for choice in view.choices] == ["rule", "key-first"]
     assert view.choices[0].chosen
     assert "wash-ups" in view.choices[0].quiet
     assert view.why_title == "Why dusk mauve is third"
-    own = ed.moved_impression(project, project.impressions[2].id, 5)
+    own = moved_impression(project, project.impressions[2].id, 5)
     again = prove(own, demo_blocks, proof.laid)
-    assert answers.order_view(own, again, UiState(), 60).choices[0].key == "own"
+    assert order_view(own, again, UiState(), 60).choices[0].key == "own"
 
 
 def test_a_proof_of_another_design_breaks_nothing(demo: Demo, demo_blocks: CutBlocks) -> None:
     """While a new design's proof is worked out the old one is still at hand."""
     project = demo[0]
     proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
-    fewer = ed.with_bare_colour(project, 8)
+    fewer = with_bare_colour(project, 8)
     for station in ("design", "blocks", "inks", "order", "register"):
         state = UiState(station=station, pull=fewer.impressions[0].id)
         assert frame.station_tabs(fewer, proof, state)
         assert frame.ladder_rungs(fewer, proof, state, 60)
         assert sheet_content(fewer, proof, state, None).sheet_mm == (200, 260)
         assert place_text(proof, state, (100, 100))
-    assert answers.order_view(fewer, proof, UiState(), 60).choices[0].thumb is None
+    assert order_view(fewer, proof, UiState(), 60).choices[0].thumb is None
 
 
 def test_plan_cards_show_what_a_plan_leads_to_and_costs(demo: Demo, demo_blocks: CutBlocks) -> None:
@@ -119,7 +123,7 @@ def test_plan_cards_show_what_a_plan_leads_to_and_costs(demo: Demo, demo_blocks:
         assert card.thumb is not None
         assert card.thumb.shape[0] == 60
     assert plan_cards(project, None, plans, 60, keep_key=True) == ()
-    other = ed.with_block(project, project.blocks[-1].id, is_key=False)
+    other = with_block(project, project.blocks[-1].id, is_key=False)
     assert plan_cards(other, proof, plans, 60, keep_key=True) == ()  # plans for another set of colours
 
 

@@ -5,10 +5,11 @@ import pytest
 from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtWidgets import QPushButton
 
-from nomos.project.inking import put_together
-from nomos.project.methods import method_of
-from nomos.project.reduction import layer_steps
-from nomos.ui.start import Desk
+from nomos.project.blocks.methods import method_of
+from nomos.project.blocks.reduction import layer_steps
+from nomos.project.blocks.zones import put_together
+from nomos.ui.desk import Desk
+from nomos.work.plans import Wanted
 from tests.ui.conftest import QTest, click, drag, names, press, project_of, settle
 
 CTRL = Qt.KeyboardModifier.ControlModifier
@@ -16,7 +17,7 @@ LEFT = Qt.MouseButton.LeftButton
 
 
 def choose_way(desk: Desk, place: int) -> None:
-    station = desk.window.answers.blocks
+    station = desk.window.at("blocks")
     station.turn_to("method")
     settle(desk)
     press(station.method.ways, 60, station.method.ways.row_height() * (place + 0.5))
@@ -36,7 +37,7 @@ def at_sheet(desk: Desk, x_mm: float, y_mm: float, modifiers: Qt.KeyboardModifie
 
 
 def test_a_jigsaw_is_chosen_shown_in_pieces_and_undone(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     before = project_of(desk)
     choose_way(desk, 2)
     assert method_of(project_of(desk)) == "jigsaw"
@@ -59,7 +60,7 @@ def test_a_jigsaw_is_chosen_shown_in_pieces_and_undone(demo_desk: Desk) -> None:
 
 
 def test_two_sided_boards_are_turned_over(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     choose_way(desk, 3)
     assert "near left corner" in station.method.turning.text()
     click(station.method.turned.findChildren(QPushButton)[1])
@@ -72,7 +73,7 @@ def test_two_sided_boards_are_turned_over(demo_desk: Desk) -> None:
 
 
 def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     project = project_of(desk)
     pulls = [pull.id for pull in project.impressions]
     desk.controller.edit(
@@ -83,9 +84,9 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
     assert names(desk)[0] == "Sky rose and Bed ochre"
     desk.controller.go_to("inks")
     settle(desk)
-    rows = desk.window.answers.inks.rows
+    rows = desk.window.at("inks").rows
     press(rows, 60, rows.row_height() * 2.5)
-    desk.controller.set_strength(0.5, 1)
+    desk.controller.inks.set_strength(0.5, 1)
     settle(desk)
     assert [zone.strength for zone in project_of(desk).impressions[0].zones] == [1.0, 0.5]
     desk.controller.go_to("blocks")
@@ -96,7 +97,7 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
 
 
 def test_a_block_is_printed_once_more_and_left_out(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     before = project_of(desk)
     desk.controller.choose_pull(before.impressions[2].id)
     settle(desk)
@@ -111,7 +112,7 @@ def test_a_block_is_printed_once_more_and_left_out(demo_desk: Desk) -> None:
 
 
 def test_several_fields_are_switched_together(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     at_sheet(desk, 60, 20, Qt.KeyboardModifier.NoModifier)
     at_sheet(desk, 115, 95, CTRL)
     assert set(desk.controller.state.colours) == {5, 1}
@@ -132,7 +133,7 @@ def test_several_fields_are_switched_together(demo_desk: Desk) -> None:
 
 
 def test_traps_and_freedom_are_shown_on_the_sheet(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     desk.controller.choose_pull(project_of(desk).impressions[2].id)
     station.turn_to("joins")
     settle(desk, closely=True)
@@ -158,7 +159,7 @@ def test_a_graded_zone_is_dragged_by_its_ends(demo_desk: Desk) -> None:
     desk.controller.go_to("inks")
     desk.controller.choose_pull(pull)
     settle(desk)
-    click(desk.window.answers.inks.inking.findChildren(QPushButton)[1])
+    click(desk.window.at("inks").inking.findChildren(QPushButton)[1])
     settle(desk)
     grade = project_of(desk).impression(pull).zones[0].grade
     assert grade is not None
@@ -175,16 +176,16 @@ def test_a_graded_zone_is_dragged_by_its_ends(demo_desk: Desk) -> None:
     assert moved.start == grade.start
     assert desk.document.stack.count() == 2
     assert desk.keeper.proof.matches != lab
-    desk.window.answers.inks.grade_box.set_by_hand.emit(40)
+    desk.window.at("inks").grade_box.set_by_hand.emit(40)
     settle(desk)
     assert project_of(desk).impression(pull).zones[0].grade.to == 0.4  # type: ignore[union-attr]
 
 
 def test_wishes_and_inks_for_plans_are_kept_and_followed(demo_desk: Desk) -> None:
-    desk, station = demo_desk, demo_desk.window.answers.blocks
+    desk, station = demo_desk, demo_desk.window.at("blocks")
     station.turn_to("fewer")
-    desk.controller.ask_inks("own")
-    desk.controller.planner.ask(desk.controller.planner.asked.__class__("own", 3))
+    desk.controller.blocks.ask_inks("own")
+    desk.controller.planner.ask(Wanted("own", 3))
     settle(desk)
     fewer = station.fewer
     press(fewer.wishes, 60, fewer.wishes.row_height() * 6.5)
@@ -200,7 +201,9 @@ def test_wishes_and_inks_for_plans_are_kept_and_followed(demo_desk: Desk) -> Non
     settle(desk)
     found = desk.controller.planner.found
     assert found is not None
-    assert found.asked.wishes == ((6, "match"),)
+    request = desk.controller.planner.request
+    assert request is not None
+    assert request.wanted.wishes == ((6, "match"),)
     assert all(ink.name != "Leek" for plans in found.plans for plan in plans for ink in plan.inks)
     assert any(ink.name == "Brick" for ink in found.plans[-1][0].inks)
 
@@ -210,7 +213,7 @@ def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> 
     desk.window.show()
     desk.files.open_demo("coldframe")
     settle(desk, closely=True)
-    station = desk.window.answers.blocks
+    station = desk.window.at("blocks")
     before = len(layer_steps(project_of(desk)))
     cure = next(
         b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Ink Night apart")
@@ -223,7 +226,7 @@ def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> 
     assert desk.document.stack.count() == 1
     assert desk.keeper.proof is not None
     assert desk.keeper.proof.mean_de00 < 1
-    desk.controller.leave_bare(2, True)
+    desk.controller.fields.leave_bare(2, True)
     settle(desk)
     assert len(layer_steps(project_of(desk))) == before - 2
 
@@ -233,7 +236,7 @@ def test_tints_and_shades_by_the_light(desk: Desk) -> None:
     desk.window.show()
     desk.files.open_demo("pots")
     settle(desk)
-    station = desk.window.answers.blocks
+    station = desk.window.at("blocks")
     station.turn_to("method")
     desk.controller.choose_colour(4)
     settle(desk)

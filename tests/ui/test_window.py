@@ -10,8 +10,8 @@ from PyQt6.QtGui import QDropEvent
 from PyQt6.QtWidgets import QApplication, QPushButton
 
 from nomos.project import Project, load, save
-from nomos.ui import theme
-from nomos.ui.start import Desk
+from nomos.ui.desk import Desk
+from nomos.ui.frame import theme
 from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -31,7 +31,7 @@ def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, ske
     assert desk.window.middle.currentWidget() is desk.window.sheet
     assert project.image.width == pytest.approx(59.9)
     # One click on the curve, and the design is flat in three colours.
-    curve = desk.window.answers.design.curve
+    curve = desk.window.at("design").curve
     done = desk.controller.designer.done
     counts = [count for count, _ in done.flat.suggestion.curve] if done and done.flat.suggestion else []
     press(curve, curve.width() / len(counts) * (counts.index(3) + 0.5), 40)
@@ -60,7 +60,7 @@ def test_a_broken_picture_is_one_sentence_and_nothing_is_lost(
     before = demo_desk.document.project
     answers.open = tmp_path / "broken.png"
     answers.open.write_bytes(content)
-    click(demo_desk.window.bench.buttons["open"])
+    click(demo_desk.window.buttons.buttons["open"])
     settle(demo_desk)
     assert demo_desk.document.project is before
     assert demo_desk.window.notice.isVisible()
@@ -73,13 +73,13 @@ def test_stations_by_mouse_and_by_key(demo_desk: Desk) -> None:
     strip = demo_desk.window.strip
     press(strip, theme.scaled(176) * 3.5, 20)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.order
+    assert demo_desk.window.column.currentWidget() is demo_desk.window.at("order")
     QTest.keyClick(demo_desk.window, Qt.Key.Key_3)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.inks
+    assert demo_desk.window.column.currentWidget() is demo_desk.window.at("inks")
     QTest.keyClick(strip, Qt.Key.Key_Left)
     settle(demo_desk)
-    assert demo_desk.window.answers.currentWidget() is demo_desk.window.answers.blocks
+    assert demo_desk.window.column.currentWidget() is demo_desk.window.at("blocks")
 
 
 def test_dragging_a_strength_answers_at_once_and_undoes_as_one(demo_desk: Desk) -> None:
@@ -99,7 +99,7 @@ def test_dragging_a_strength_answers_at_once_and_undoes_as_one(demo_desk: Desk) 
         assert desk.keeper.proof.laid is laid
         seen.append(desk.keeper.proof.mean_de00)
 
-    strip = desk.window.answers.inks.strength
+    strip = desk.window.at("inks").strength
     places = [(strip.width() * share, 28.0) for share in (0.95, 0.8, 0.6, 0.4, 0.3)]
     drag(strip, *places, each=look)
     settle(desk)
@@ -116,18 +116,18 @@ def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_3)
     settle(desk)
-    rows = desk.window.answers.inks.rows
+    rows = desk.window.at("inks").rows
     press(rows, 40, rows.row_height() * 3.5)
     settle(desk)
     pull = project_of(desk).impressions[2]
     assert desk.controller.state.pull == pull.id
-    field = desk.window.answers.inks.name
+    field = desk.window.at("inks").name
     field.setFocus()
     field.selectAll()
     QTest.keyClicks(field, "Evening")
     QTest.keyClick(field, Qt.Key.Key_Return)
-    QTest.keyClick(desk.window.answers.inks.editor.lightness, Qt.Key.Key_PageDown)
-    click(desk.window.answers.inks.opacity.findChildren(QPushButton)[2])
+    QTest.keyClick(desk.window.at("inks").editor.lightness, Qt.Key.Key_PageDown)
+    click(desk.window.at("inks").opacity.findChildren(QPushButton)[2])
     settle(desk)
     ink = project_of(desk).ink(pull.zones[0].ink)
     assert (ink.name, ink.opacity) == ("Evening", "opaque")
@@ -139,7 +139,7 @@ def test_the_paper_is_changed_and_an_impossible_colour_refused(demo_desk: Desk) 
     desk = demo_desk
     desk.controller.go_to("inks")
     settle(desk)
-    station = desk.window.answers.inks
+    station = desk.window.at("inks")
     press(station.rows, 40, station.rows.row_height() * 0.5)
     settle(desk)
     assert not station.strength.isVisible()
@@ -164,7 +164,7 @@ def test_a_title_is_given(demo_desk: Desk) -> None:
     desk = demo_desk
     desk.controller.go_to("design")
     settle(desk)
-    field = desk.window.answers.design.title
+    field = desk.window.at("design").title
     field.setFocus()
     field.selectAll()
     QTest.keyClicks(field, "Frost")
@@ -253,8 +253,8 @@ def test_a_block_dragged_out_of_register_flashes_paper(demo_desk: Desk) -> None:
     assert desk.document.stack.count() == 1
     assert desk.keeper.proof is not None
     assert desk.keeper.proof.spots
-    assert "Bare paper shows" in desk.window.answers.register.bare.text()
-    click(desk.window.answers.register.all_in)
+    assert "Bare paper shows" in desk.window.at("register").bare.text()
+    click(desk.window.at("register").all_in)
     settle(desk)
     assert not project_of(desk).impression(brick).offset
     assert desk.keeper.proof.spots == ()
@@ -264,16 +264,16 @@ def test_figures_are_typed_in_any_unit_and_refused_with_a_reason(demo_desk: Desk
     desk = demo_desk
     desk.controller.go_to("register")
     settle(desk)
-    box = desk.window.answers.register.dx
+    box = desk.window.at("register").dx
     box.setFocus()
     box.selectAll()
     QTest.keyClicks(box, "0.02 in")
     QTest.keyClick(box, Qt.Key.Key_Return)
     settle(desk)
     assert project_of(desk).impressions[0].offset.dx_mm == pytest.approx(0.51, abs=0.005)
-    cure = desk.window.answers.register.cure.text()
+    cure = desk.window.at("register").cure.text()
     assert "Glue a strip of 0.50 mm onto the side of the corner notch." in cure
-    width = desk.window.answers.register.sheet_w
+    width = desk.window.at("register").sheet_w
     width.selectAll()
     QTest.keyClicks(width, "150")
     QTest.keyClick(width, Qt.Key.Key_Return)
@@ -287,13 +287,13 @@ def test_the_kento_moves_to_the_other_hand_and_says_when_there_is_no_room(demo_d
     desk = demo_desk
     desk.controller.go_to("register")
     settle(desk)
-    click(desk.window.answers.register.hand.findChildren(QPushButton)[1])
+    click(desk.window.at("register").hand.findChildren(QPushButton)[1])
     settle(desk)
     assert project_of(desk).kento.hand == "left"
-    desk.controller.set_sheet(186.0, 246.0)
+    desk.controller.places.set_sheet(186.0, 246.0)
     settle(desk)
-    assert not desk.window.answers.register.packet.isEnabled()
-    assert not desk.window.bench.buttons["packet"].isEnabled()
+    assert not desk.window.at("register").packet.isEnabled()
+    assert not desk.window.buttons.buttons["packet"].isEnabled()
     assert any("notches need" in f.text for f in desk.keeper.proof.findings) if desk.keeper.proof else False
 
 
@@ -301,13 +301,13 @@ def test_the_packet_is_written_where_asked(little_desk: Desk, answers: Answers, 
     answers.folder = tmp_path / "packet"
     little_desk.controller.go_to("register")
     settle(little_desk)
-    click(little_desk.window.answers.register.packet)
+    click(little_desk.window.at("register").packet)
     settle(little_desk)
     plan = json.loads((tmp_path / "packet" / "plan.json").read_text("utf-8"))
     assert len(plan["order"]) == 4
     assert "packet is in" in little_desk.window.notice.text()
     answers.folder = Path("/proc/none")
-    click(little_desk.window.answers.register.packet)
+    click(little_desk.window.at("register").packet)
     settle(little_desk)
     assert "/proc/none cannot be written" in little_desk.window.notice.text()
 
@@ -316,7 +316,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
     demo_desk: Desk, answers: Answers, tmp_path: Path
 ) -> None:
     desk, window = demo_desk, demo_desk.window
-    desk.controller.set_trap(0.7)
+    desk.controller.blocks.set_trap(0.7)
     settle(desk)
     assert "not saved yet" in window.windowTitle()
     answers.leave = "cancel"
@@ -326,7 +326,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
     QTest.keyClick(window, Qt.Key.Key_S, CTRL)
     assert load(tmp_path / "print.nomos")[0] == desk.document.project
     assert not desk.document.unsaved
-    desk.controller.set_trap(0.2)
+    desk.controller.blocks.set_trap(0.2)
     answers.open, answers.leave = tmp_path / "print.nomos", "discard"
     QTest.keyClick(window, Qt.Key.Key_O, CTRL)
     settle(desk)
@@ -340,9 +340,9 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
 def test_a_save_that_fails_says_why_and_keeps_the_changes(
     demo_desk: Desk, answers: Answers, tmp_path: Path
 ) -> None:
-    demo_desk.controller.set_trap(0.7)
+    demo_desk.controller.blocks.set_trap(0.7)
     answers.save = tmp_path / "gone" / "print.nomos"
-    click(demo_desk.window.bench.buttons["save"])
+    click(demo_desk.window.buttons.buttons["save"])
     assert "could not be saved" in demo_desk.window.notice.text()
     assert demo_desk.document.unsaved
 
@@ -351,7 +351,7 @@ def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_1)
     settle(desk)
-    station = desk.window.answers.design
+    station = desk.window.at("design")
     press(station.rows, 40, station.rows.row_height() * 6.5)
     settle(desk)
     assert station.name.text() == "Brick"
@@ -386,7 +386,7 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     assert done is not None
     assert done.flat.suggestion is not None
     assert done.flat.suggestion.count == 9
-    click(desk.window.answers.design.shown.findChildren(QPushButton)[0])
+    click(desk.window.at("design").shown.findChildren(QPushButton)[0])
     settle(desk)
     assert desk.controller.state.shown == "sketch"
 
@@ -401,9 +401,9 @@ def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
     at = sheet.viewport
     drag(sheet, (300.0, 300.0), (310.0, 305.0), (350.0, 320.0))
     assert (sheet.viewport.x - at.x, sheet.viewport.y - at.y) == pytest.approx((50, 20))
-    click(desk.window.bench.buttons["true"])
+    click(desk.window.buttons.buttons["true"])
     assert sheet.viewport.scale == pytest.approx(sheet.true_scale())
-    assert desk.window.bench.scale.text() == "100 % of true size"
+    assert desk.window.buttons.scale.text() == "100 % of true size"
     plain = sheet.grab().toImage()
     QTest.keyClick(desk.window, Qt.Key.Key_L)
     QTest.mouseMove(sheet, sheet.rect().center())
@@ -415,7 +415,7 @@ def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
 
 def test_letters_typed_into_a_field_are_no_commands(demo_desk: Desk) -> None:
     desk = demo_desk
-    field = desk.window.answers.blocks.name
+    field = desk.window.at("blocks").name
     field.setFocus()
     field.selectAll()
     QTest.keyClicks(field, "wl 3k")
@@ -426,7 +426,7 @@ def test_letters_typed_into_a_field_are_no_commands(demo_desk: Desk) -> None:
 
 
 def test_the_list_of_keys(demo_desk: Desk) -> None:
-    from nomos.ui.keys import BINDINGS, KeyList
+    from nomos.ui.frame.keyboard import BINDINGS, KeyList
 
     shown = [key for _, keys, _ in BINDINGS for key in keys]
     assert len(shown) == len(set(shown))
@@ -472,7 +472,7 @@ def test_nothing_is_cut_off_at_a_larger_text_size(demo_desk: Desk) -> None:
     window = demo_desk.window
     window.resize(960, 640)
     settle(demo_desk)
-    for part in (window.strip, window.ladder_area, window.sheet, window.answers, window.bench, window.foot):
+    for part in (window.strip, window.ladder_area, window.sheet, window.column, window.buttons, window.foot):
         assert part.width() > 0
         top_left = part.mapTo(window, part.rect().topLeft())
         bottom_right = part.mapTo(window, part.rect().bottomRight())
@@ -484,7 +484,7 @@ def test_a_clicked_field_is_split_off_and_merged_back(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_1)
     settle(desk)
-    station, sheet = desk.window.answers.design, desk.window.sheet
+    station, sheet = desk.window.at("design"), desk.window.sheet
     press(sheet, *sheet.viewport.to_screen(100, 20))  # the slate of the upper sky
     settle(desk)
     assert station.split.isEnabled()

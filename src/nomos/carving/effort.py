@@ -2,8 +2,8 @@
 
 from dataclasses import dataclass
 
+from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import MaterialFacts
-from nomos.carving.zones import CarvingMap
 
 # Of a gouge's width each stroke clears so much that the last has not, and ground takes so many layers
 # for each millimetre of depth; chosen by us, the log corrects the whole by a factor.
@@ -28,10 +28,20 @@ class Effort:
 
 
 def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) -> Effort:
-    """The hours for a carving map. factor : how much slower the printmaker has proved to be.
+    """The hours for a carving map.
 
     Outline by its length; each tool's area by what its width clears in a minute,
     in as many layers as the mean depth there needs.
+
+    Parameters
+    ----------
+    carving : the map of one block.
+    facts : cutting speeds of the material, mm and mm2 a minute.
+    factor : how much slower the printmaker has proved to be, 1 as expected.
+
+    Returns
+    -------
+    Hours, in all and by tool.
     """
     outline_h = factor * carving.outline_mm / facts.outline_mm_min / 60
     rows = []
@@ -46,7 +56,20 @@ def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) ->
 
 
 def factor_from_log(said_h: float, took_h: float) -> float:
-    """How much slower cutting went than was said. Raises ValueError for no time at all."""
+    """How much slower cutting went than was said.
+
+    Parameters
+    ----------
+    said_h, took_h : hours.
+
+    Returns
+    -------
+    took_h / said_h, no unit.
+
+    Raises
+    ------
+    ValueError : no time at all.
+    """
     if said_h <= 0 or took_h <= 0:
         raise ValueError("Both times must be more than nothing.")
     return min(max(took_h / said_h, 0.1), 10.0)

@@ -67,7 +67,12 @@ THICKNESS_MM: dict[Material, float] = {
 
 
 def check_tools(tools: tuple[Tool, ...]) -> None:
-    """Raise CarvingError for a set that cannot clear anything."""
+    """Refuse a set of tools that cannot clear anything.
+
+    Raises
+    ------
+    CarvingError : no tool, or none that clears.
+    """
     if not tools or not any(tool.kind in ("knife", "v") for tool in tools):
         raise CarvingError("The tools need a knife or a V tool for the outlines.")
     if not any(tool.kind in ("u", "flat") for tool in tools):

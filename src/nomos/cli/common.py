@@ -1,10 +1,11 @@
 """What the commands share: the options of a design, reading it, printing figures."""
 
 import argparse
-import json
 import sys
-from collections.abc import Sequence
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
+from functools import cache
+from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
@@ -15,10 +16,55 @@ if TYPE_CHECKING:
     from numpy.typing import NDArray
 
     from nomos.colour import Lab
-    from nomos.design import Cut, Picture, ReadAs
+    from nomos.design import Cut
     from nomos.design.cut import Corners
     from nomos.design.picture import Pixels
-    from nomos.project import Project, Source
+    from nomos.project import Project
+    from nomos.work import Answers
+    from nomos.work.open import Flattened
+
+
+@cache
+def answers() -> "Answers":
+    """What the commands of this process ask."""
+    from nomos.work import Answers
+
+    return Answers()
+
+
+def command(
+    commands: Any,
+    name: str,
+    said: str,
+    run: Callable[[argparse.Namespace], int],
+    *,
+    project: bool = True,
+) -> argparse.ArgumentParser:
+    """A command with --json, and of most commands the project they are about: its parser."""
+    parser: argparse.ArgumentParser = commands.add_parser(name, help=said)
+    if project:
+        parser.add_argument("project", type=Path, metavar="PROJECT")
+    parser.add_argument("--json", action="store_true", help="one JSON object")
+    parser.set_defaults(run=run)
+    return parser
+
+
+def say(options: argparse.Namespace, figures: dict[str, Any], lines: Iterable[str]) -> int:
+    """The figures as JSON, or in words; the exit status."""
+    if options.json:
+        print_json(figures)
+    else:
+        print("\n".join(lines))
+    return 0
+
+
+def pull_called(project: "Project", name: str) -> str:
+    """The id of the first impression of a block, by the block's name. Raises BadInput."""
+    for pull in project.impressions:
+        if project.pull_name(pull.id).lower() == name.strip().lower():
+            return pull.id
+    known = ", ".join(dict.fromkeys(project.pull_name(pull.id) for pull in project.impressions))
+    raise BadInput(f"No block is called '{name}'; the project prints {known or 'nothing yet'}.")
 
 
 def design_options(parser: argparse.ArgumentParser, *, colours: str | None = None) -> None:
@@ -45,7 +91,6 @@ def design_options(parser: argparse.ArgumentParser, *, colours: str | None = Non
         help="a clean digital drawing, a sketch drawn by hand, or a photograph's tones; default: judged",
     )  # fmt: skip
     parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
-    parser.add_argument("--json", action="store_true", help="one JSON object")
 
 
 def asked_colours(text: str) -> int | None:
@@ -60,23 +105,24 @@ def asked_colours(text: str) -> int | None:
 
 @dataclass(frozen=True, eq=False)
 class Design:
-    """A design as the options ask for it: its bytes, the picture at its size, and what of it was found.
+    """A design flattened as the options ask for it: its bytes, and what of it was found.
 
     figures : for JSON, `corners` and how `sure` where a photograph was straightened.
     """
 
     data: bytes
-    picture: "Picture"
-    source: "Source"
+    done: "Flattened"
     figures: dict[str, Any]
 
 
-def read_design(options: argparse.Namespace) -> Design:
-    """Read the design; notes go to standard error. Raises BadInput."""
-    from nomos.design import read_picture
+def flattened_design(options: argparse.Namespace) -> Design:
+    """Read and flatten the design; notes go to standard error. Raises BadInput."""
+    from nomos.design import SMALLEST_FEATURE_MM, read_picture
     from nomos.project import Source, digest
     from nomos.units import parse_size
+    from nomos.work.open import Wish, flatten_of
 
+    count = asked_colours(options.colours)
     size = parse_size(options.size_mm) if options.size_mm else None
     try:
         data = options.design.read_bytes()
@@ -84,9 +130,13 @@ def read_design(options: argparse.Namespace) -> Design:
         raise BadInput(f"{options.design} cannot be read: {error.strerror or error}.") from None
     pixels, cut, size, figures = _cut_of(options, data, size)
     picture = read_picture(pixels or data, options.design.name, size_mm=size, cut=cut)
-    say_notes(picture.notes)
+    _say_notes(picture.notes)
     source = Source(options.design.name, digest(data), picture.size_mm, cut)
-    return Design(data, picture, source, figures)
+    least_mm = SMALLEST_FEATURE_MM if options.min_feature_mm is None else options.min_feature_mm
+    wish = Wish(count, least_mm, None if options.read_as == "auto" else options.read_as, seed=options.seed)
+    done = answers()(flatten_of(source, data, wish))
+    _say_notes(done.flat.notes)
+    return Design(data, done, figures)
 
 
 def _cut_of(
@@ -155,47 +205,30 @@ def _sheet_size(text: str, sheet: "Corners", shape: tuple[int, ...]) -> tuple[fl
     return paper_size(text, proportions(corners, shape))
 
 
-def asked_reading(options: argparse.Namespace) -> "ReadAs | None":
-    """How the design is to be read; None leaves it to the program."""
-    return None if options.read_as == "auto" else options.read_as
-
-
-def smallest(options: argparse.Namespace) -> float:
-    """The smallest feature in mm."""
-    from nomos.design import SMALLEST_FEATURE_MM
-
-    return SMALLEST_FEATURE_MM if options.min_feature_mm is None else options.min_feature_mm
-
-
 def print_json(figures: dict[str, Any]) -> None:
-    """One JSON object on standard output."""
-    print(json.dumps(figures, ensure_ascii=False))
+    """One JSON object on standard output; dataclasses, dates and tuples are written as they are."""
+    import msgspec
+
+    print(msgspec.json.encode(figures, enc_hook=_plain).decode())
+
+
+def _plain(value: Any) -> Any:
+    """What NumPy gives, as a plain number or list."""
+    return value.tolist()
 
 
 def project_of_design(
     options: argparse.Namespace, paper: "Lab", sheet_mm: tuple[float, float] | None = None
 ) -> tuple["Project", dict[str, bytes]]:
     """A project for the design, flattened and separated the plain way. Raises BadInput."""
-    from nomos.design import flatten
-    from nomos.project import digest, labels_to_png
-    from nomos.project.edits import new_project, with_flat_design, with_source
+    from nomos.work.open import assets_of, project_of
 
-    count, least_mm = asked_colours(options.colours), smallest(options)
-    design = read_design(options)
-    picture, reading = design.picture, asked_reading(options)
-    project = new_project(options.design.stem, picture.size_mm, paper_lab=paper, sheet_mm=sheet_mm)
-    project = with_source(project, design.source)
-    flat = flatten(picture, count, smallest_feature_mm=least_mm, seed=options.seed, read_as=reading)
-    say_notes(flat.notes)
-    labels = labels_to_png(flat.labels)
-    project = with_flat_design(
-        project, flat, digest(labels), asked=count, smallest_feature_mm=least_mm, seed=options.seed,
-        read_as=reading,
-    )  # fmt: skip
-    return project, {design.source.digest: design.data, digest(labels): labels}
+    design = flattened_design(options)
+    project = project_of(options.design.stem, design.done, paper_lab=paper, sheet_mm=sheet_mm)
+    return project, assets_of(design.data, design.done)
 
 
-def say_notes(notes: Sequence[str]) -> None:
+def _say_notes(notes: Sequence[str]) -> None:
     """What had to be assumed or could not be, on standard error."""
     for note in notes:
         print(f"nomos: {note}", file=sys.stderr)
@@ -204,6 +237,6 @@ def say_notes(notes: Sequence[str]) -> None:
 def paper_of(options: argparse.Namespace) -> "Lab":
     """The paper's colour asked for, or the default. Raises BadInput."""
     from nomos.colour import parse_colour
-    from nomos.project.edits import DEFAULT_PAPER_LAB
+    from nomos.project.model.edits import DEFAULT_PAPER_LAB
 
     return parse_colour(options.paper) if options.paper else DEFAULT_PAPER_LAB

@@ -1,75 +1,79 @@
-"""The commands about cutting and printing the edition: carve, sheets, edition, packet."""
+"""The commands about cutting and printing: carve, sheets, edition, packet."""
 
 import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import print_json
+from nomos.cli.common import answers, command, print_json, say
+from nomos.edition.log import REASONS
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
-    from nomos.project import CutBlocks, Project
-    from nomos.project.carvings import CarvedBlock
+    from nomos.edition import EditionState
+    from nomos.project import Project
+    from nomos.project.edition.carving import CarvedBlock
 
+_EVENTS = (
+    "layer", "good", "spoiled", "repaired", "mended", "undo", "press", "ink", "air", "batch", "packing",
+    "remark",
+)  # fmt: skip
 DONE = 0
 
 
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
-    carve = commands.add_parser("carve", help="what to cut with which tool, and how long it takes")
-    carve.add_argument("project", type=Path, metavar="PROJECT")
+    carve = command(commands, "carve", "what to cut with which tool, and how long it takes", _carve)
     carve.add_argument("--out", type=Path, metavar="FILE.pdf", help="the carving maps at true size")
     carve.add_argument("--material", choices=("lino", "soft wood", "hard wood", "end grain", "foam"))
     carve.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDF, default A4")
-    carve.add_argument("--json", action="store_true", help="one JSON object")
-    carve.set_defaults(run=_carve)
 
-    sheets = commands.add_parser("sheets", help="how many sheets to start with")
+    sheets = command(commands, "sheets", "how many sheets to start with", _sheets, project=False)
     sheets.add_argument("--edition", type=int, required=True, metavar="E", help="good sheets wanted")
     sheets.add_argument("--layers", type=int, required=True, metavar="N")
     sheets.add_argument("--good", type=float, required=True, metavar="P", help="chance that a pull is good")
     sheets.add_argument("--confidence", type=float, default=0.9, metavar="C", help="default 0.9")
-    sheets.add_argument("--json", action="store_true", help="one JSON object")
-    sheets.set_defaults(run=_sheets)
 
-    edition = commands.add_parser("edition", help="the record of an edition, from its log")
-    edition.add_argument("project", type=Path, metavar="PROJECT")
+    edition = command(commands, "edition", "the record of an edition, from its log", _edition)
     edition.add_argument("--csv", type=Path, metavar="DIR", help="sheets, pulls and layers as tables")
     edition.add_argument("--statement", type=Path, metavar="FILE.pdf", help="edition statement and colophon")
-    edition.add_argument("--json", action="store_true", help="one JSON object")
-    edition.set_defaults(run=_edition)
 
-    packet = commands.add_parser("packet", help="everything a printmaker takes to the bench")
-    packet.add_argument("project", type=Path, metavar="PROJECT")
+    packet = command(commands, "packet", "everything a printmaker takes to the bench", _packet)
     packet.add_argument("--out", type=Path, required=True, metavar="DIR")
     packet.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDFs, default A4")
-    packet.add_argument("--json", action="store_true", help="one JSON object")
-    packet.set_defaults(run=_packet)
 
+    log = command(commands, "log", "write down what happens at the bench", _log)
+    log.add_argument("event", choices=_EVENTS)
+    log.add_argument("--layer", type=int, metavar="N", help="with layer: which, from 1; default the next")
+    log.add_argument("--reason", choices=REASONS, help="with spoiled: why")
+    log.add_argument(
+        "--text", default="", metavar="TEXT",
+        help="with remark, batch or packing: what to note; with ink grams; with air degrees and per cent",
+    )  # fmt: skip
+    log.add_argument("--sheet", type=int, metavar="N", help="with mended: which sheet goes on")
+    log.add_argument("--cut", action="store_true", help="with layer: cut further, though it cannot be undone")
+    log.add_argument("--hours", type=float, default=24.0, metavar="H", help="with press: how long")
 
-def _cut(path: Path) -> "tuple[Project, dict[str, bytes], CutBlocks]":
-    from nomos.project import cut_blocks, load, mask_request
-
-    project, assets = load(path)
-    request = mask_request(project, assets)
-    if request is None or not project.impressions:
-        raise BadInput(f"There is nothing to cut in {path.name} yet: open it and flatten a picture first.")
-    return project, assets, cut_blocks(request)
+    remind = command(commands, "reminders", "what to do before the next pull", _reminders)
+    remind.add_argument("--quick", action="store_true", help="without what the cutting says of a block")
 
 
 def _carve(options: argparse.Namespace) -> int:
     from nomos.formats import writing_into
     from nomos.formats.carving_pdf import carving_pdf
-    from nomos.project.carvings import carve_blocks, carving_findings, hours_of, with_craft
+    from nomos.project import load
+    from nomos.project.edition.carving import carving_findings, hours_of, with_craft
+    from nomos.work.carve import carve_of
+    from nomos.work.packet import printable
 
     if options.out and options.out.suffix.lower() != ".pdf":
         raise BadInput(f"'{options.out.name}' must end in .pdf.")
-    project, _, blocks = _cut(options.project)
+    project, assets = load(options.project)
     if options.material:
         project = with_craft(project, material=options.material)
-    carved = carve_blocks(project, blocks)
+    cut, ask = printable(project, assets), answers()
+    carved = ask(carve_of(project, cut))
     if options.out:
-        data = carving_pdf(project, blocks, carved, paper=options.page)
+        data = carving_pdf(project, ask(cut), carved, paper=options.page)
         with writing_into(options.out):
             options.out.write_bytes(data)
     figures: dict[str, Any] = {
@@ -112,7 +116,7 @@ def _block(project: "Project", each: "CarvedBlock") -> dict[str, Any]:
 
 def _boards(project: "Project") -> dict[str, Any]:
     """How the blocks are sawn from the boards at hand, or why they cannot be."""
-    from nomos.project.carvings import boards_plan
+    from nomos.project.edition.carving import boards_plan
 
     try:
         plan = boards_plan(project)
@@ -160,7 +164,7 @@ def _edition(options: argparse.Namespace) -> int:
     from nomos.formats import writing_into
     from nomos.formats.record import record_csv, record_json, statement_pdf
     from nomos.project import load
-    from nomos.project.editions import log_path, record_of
+    from nomos.project.edition.sheets import log_path, record_of
 
     project, _ = load(options.project)
     record = record_of(project, log_path(options.project))
@@ -187,13 +191,96 @@ def _edition(options: argparse.Namespace) -> int:
 
 
 def _packet(options: argparse.Namespace) -> int:
-    from nomos.formats import write_packet
     from nomos.project import load
+    from nomos.work.packet import write_packet
 
     project, assets = load(options.project)
-    plan = write_packet(options.out, project, assets, paper=options.page)
+    plan = write_packet(options.out, project, assets, answers(), paper=options.page)
     if options.json:
         print_json(plan)
         return DONE
     print(f"{len(plan['files'])} files in {options.out}; begin with index.pdf")
     return DONE
+
+
+def _state(project: "Project", path: Path) -> "EditionState":
+    """What the log beside a project comes to. Raises BadInput."""
+    from nomos.edition import read_log
+    from nomos.project.edition.sheets import log_path, state_of
+
+    if not project.impressions:
+        raise BadInput(f"{path.name} has nothing to print yet: open it and flatten a picture first.")
+    return state_of(project, read_log(log_path(path)))
+
+
+def _log(options: argparse.Namespace) -> int:
+    from dataclasses import replace
+    from datetime import datetime
+
+    from nomos.edition import Event, append_event, now_text, read_log
+    from nomos.project import load
+    from nomos.project.edition.bench import begin_events, note_event, pull_event
+    from nomos.project.edition.gate import cut_gate
+    from nomos.project.edition.printed import written
+    from nomos.project.edition.sheets import log_path
+
+    project, _ = load(options.project)
+    state, at = _state(project, options.project), now_text(datetime.now())
+    events: tuple[Event, ...]
+    if options.event == "layer":
+        wanted = None if options.layer is None else options.layer - 1
+        gate = cut_gate(project, state, wanted)
+        if gate is not None and not options.cut:
+            raise BadInput(f"{gate.text} With --cut it is cut all the same.")
+        events = begin_events(project, state, at, wanted)
+    elif options.event in ("good", "spoiled", "repaired"):
+        events = (pull_event(state, options.event, at, options.reason or ""),)
+    elif options.event == "undo":
+        events = (Event(at, "undo"),)
+    elif options.event == "mended":
+        if options.sheet not in state.histories:
+            raise BadInput(f"--sheet must be one of the sheets, 1 to {state.sheets}.")
+        events = (Event(at, "mended", sheet=options.sheet, text=options.text.strip()),)
+    elif options.event == "press":
+        events = (Event(at, "press", value=options.hours),)
+    else:
+        events = (replace(note_event(options.event, options.text), at=at, layer=state.layer),)
+    log = log_path(options.project)
+    for event in written(project, read_log(log), state, events):
+        append_event(log, event)
+    after = _state(project, options.project)
+    left = after.queue() if after.layer >= 0 else []
+    figures = {"layer": after.layer + 1, "next_sheet": left[0] if left else None, "left": len(left)}
+    said = f"layer {figures['layer']}, {len(left)} sheets to go" if after.layer >= 0 else "not begun"
+    return say(options, figures, [said])
+
+
+def _reminders(options: argparse.Namespace) -> int:
+    from nomos.project import load
+    from nomos.project.edition.bench import has_fine_lines, layer_card, reaches_ground
+    from nomos.work.carve import carve_of
+    from nomos.work.packet import printable
+
+    project, assets = load(options.project)
+    state = _state(project, options.project)
+    if state.layer < 0:
+        raise BadInput("No layer has been begun: nomos log PROJECT layer begins the first.")
+    cut = printable(project, assets)
+    own = None
+    if not options.quick:
+        block = project.impressions[state.layer].block
+        own = next((each for each in answers()(carve_of(project, cut)) if each.block == block), None)
+    card = layer_card(
+        project, answers()(cut), state, chatter=own is not None and reaches_ground(own),
+        fine=own is not None and has_fine_lines(own),
+    )  # fmt: skip
+    pull = card.pull
+    figures = {
+        "layer": pull.title, "ink": pull.inks, "amount": pull.amount, "printing": pull.printing,
+        "packing": pull.packing, "checks": pull.checks, "lay": pull.lay, "cues": pull.cues,
+        "handling": pull.handling, "cautions": pull.cautions,
+        "reminders": card.reminders, "after": pull.after,
+        "dry_at": card.ready_at.isoformat(timespec="minutes") if card.ready_at else None,
+    }  # fmt: skip
+    said = [pull.title, f"{pull.inks}; {pull.amount}", pull.checks, pull.lay, *pull.cues, *pull.cautions]
+    return say(options, figures, [*said, *card.reminders])

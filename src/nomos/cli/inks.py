@@ -1,10 +1,10 @@
-"""The commands about inks: mix, ink fit, chart."""
+"""The commands about inks: overprint, mix, ink fit, chart."""
 
 import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import print_json
+from nomos.cli.common import answers, command, print_json, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -16,7 +16,38 @@ _PAPER = "lab(96 0 3)"
 
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
-    mix = commands.add_parser("mix", help="recipes for a colour from the inks of a shelf")
+    _add_overprint(commands)
+    _add_mix(commands)
+    _add_readings(commands)
+
+
+def _add_overprint(commands: Any) -> None:
+    over = command(
+        commands, "overprint", "the colour of inks printed over each other", _overprint, project=False
+    )
+    over.add_argument("--paper", required=True, metavar="SPEC", help="lab(95 0 -2) or #f4f1e8")
+    over.add_argument(
+        "--ink",
+        action="append",
+        required=True,
+        metavar="SPEC",
+        help="in print order: the solid's colour on this paper, then optionally "
+        ";opacity=transparent|semi|opaque and ;strength=0..1",
+    )
+    over.add_argument(
+        "--film", choices=("light", "normal", "heavy"), default="normal", help="how thickly all are inked"
+    )
+    over.add_argument(
+        "--wet", nargs="?", type=float, const=-1.0, metavar="SHARE",
+        help="wet on wet: the share of each film that takes on the one before, default 0.9",
+    )  # fmt: skip
+    over.add_argument(
+        "--light", choices=("D50", "D65", "A", "LED-B1"), default="D50", help="the light it is seen in"
+    )
+
+
+def _add_mix(commands: Any) -> None:
+    mix = command(commands, "mix", "recipes for a colour from the inks of a shelf", _mix, project=False)
     mix.add_argument("--target", required=True, metavar="SPEC", help="lab(52 18 30) or #a4683f")
     mix.add_argument("--shelf", type=Path, required=True, metavar="FILE", help="ink shelf, CSV or JSON")
     mix.add_argument("--paper", default=_PAPER, metavar="SPEC", help=f"the paper's colour, default {_PAPER}")
@@ -30,38 +61,79 @@ def add_commands(commands: Any) -> None:
     mix.add_argument("--max-inks", type=int, default=3, metavar="N", help="beside extender and white, 1 to 4")
     mix.add_argument("--grams", type=float, default=100.0, metavar="G", help="batch, default 100")
     mix.add_argument("--film", choices=("light", "normal", "heavy"), default="normal", help="how it is inked")
-    mix.add_argument("--json", action="store_true", help="one JSON object")
-    mix.set_defaults(run=_mix)
+    mix.add_argument(
+        "--came-out",
+        metavar="SPEC",
+        help="the colour that a batch of the best match came out in: what to add",
+    )
 
+
+def _add_readings(commands: Any) -> None:
     ink = commands.add_parser("ink", help="teach an ink its colour")
     teach = ink.add_subparsers(dest="teach", required=True, metavar="WHAT")
-    fit = teach.add_parser("fit", help="K and S from readings")
+    fit = command(teach, "fit", "K and S from readings", _fit, project=False)
     fit.add_argument("readings", type=Path, metavar="READINGS", help="CSV, or CGATS.17 text")
     fit.add_argument("--opacity", choices=("transparent", "semi", "opaque"), default="transparent")
     fit.add_argument("--out", type=Path, metavar="SHELF.json", help="the inks as a shelf file")
-    fit.add_argument("--json", action="store_true", help="one JSON object")
-    fit.set_defaults(run=_fit)
 
-    chart = commands.add_parser("chart", help="every overlap of a project's inks, to print and to test")
-    chart.add_argument("project", type=Path, metavar="PROJECT")
+    chart = command(commands, "chart", "every overlap of a project's inks, to print and to test", _chart)
     chart.add_argument(
-        "--out", type=Path, required=True, metavar="FILE",
+        "--out", type=Path, metavar="FILE",
         help="chart.pdf or chart.png; with --learn the project with the inks refined",
     )  # fmt: skip
     chart.add_argument(
         "--learn", type=Path, metavar="READ",
         help="refine the inks by the chart as printed: its scan, or a table with patch and L, a, b or bands",
     )  # fmt: skip
-    chart.add_argument("--json", action="store_true", help="one JSON object")
-    chart.set_defaults(run=_chart)
+    chart.add_argument(
+        "--read",
+        type=Path,
+        metavar="SCAN",
+        help="compare a scan of the chart as printed with what was foretold",
+    )
+
+    learn = command(commands, "learn", "what a scanned proof says of inks and trapping", _learn)
+    learn.add_argument("scan", type=Path, metavar="SCAN", help="the sheet from edge to edge, upright")
+    learn.add_argument(
+        "--out", type=Path, metavar="PROJECT", help="the project with what explains the difference"
+    )
+
+
+def _overprint(options: argparse.Namespace) -> int:
+    import numpy as np
+
+    from nomos.colour import Ground, OnWet, ink_film, lab_to_hex, overprints, parse_colour, parse_ink
+    from nomos.colour.light import lab_under
+    from nomos.colour.trapping import FILM, MIDDLE_TACK, trapping_of
+
+    paper = parse_colour(options.paper)
+    inks = [parse_ink(text) for text in options.ink]
+    thickness = FILM[options.film]
+    films = [ink_film(ink.lab, ink.opacity, paper, ink.strength * thickness) for ink in inks]
+    wet: list[OnWet | None] = [None] * len(films)
+    if options.wet is not None:
+        share = trapping_of(MIDDLE_TACK, MIDDLE_TACK) if options.wet == -1.0 else options.wet
+        if not 0 <= share <= 1:
+            raise BadInput("--wet must be a share from 0 to 1.")
+        wet = [None, *(OnWet((place,), share) for place in range(len(films) - 1))]
+    # After each pull: the first ink alone, the first two, and so on.
+    rows = np.tri(len(films), dtype=bool)
+    labs = lab_under(overprints(Ground.from_lab(paper), films, rows, wet), options.light)
+    steps = [{"lab": [round(float(v), 3) + 0.0 for v in lab], "hex": lab_to_hex(lab)} for lab in labs]
+    if options.json:
+        print_json({**steps[-1], "steps": steps})
+        return DONE
+    for number, (text, step) in enumerate(zip(options.ink, steps, strict=True), start=1):
+        lab = " ".join(f"{value:7.2f}" for value in step["lab"])
+        print(f"after {number}: {text}  ->  lab {lab}  {step['hex']}")
+    return DONE
 
 
 def _mix(options: argparse.Namespace) -> int:
     from nomos.colour import Ground, ink_film, lab_to_hex, parse_colour, parse_ink
-    from nomos.colour.mixing import choices
-    from nomos.colour.weighing import in_parts, weighed
+    from nomos.colour.weighing import correct, in_parts, weighed
     from nomos.formats import read_inks
-    from nomos.project.mixing import recipes_for, tubs_of, underlay
+    from nomos.project.inks.mixing import in_words, recipes_for, tubs_of, underlay
 
     if not 1 <= options.max_inks <= 4:
         raise BadInput("--max-inks must be 1 to 4.")
@@ -76,18 +148,13 @@ def _mix(options: argparse.Namespace) -> int:
         raise BadInput(f"{options.shelf.name} holds nothing but white; add an ink to mix from.")
     under = underlay(ground, below, options.film)
     found = recipes_for(target, tubs, under, most_inks=options.max_inks)
-    words: dict[int, list[str]] = {}
-    as_weighed = [weighed(recipe, tubs.all, options.grams, target, under)[1].de00 for recipe in found]
-    for word, recipe in choices(found, as_weighed).items():
-        words.setdefault(id(recipe), []).append(word)
     rows = []
-    chosen = list({id(recipe): recipe for recipe in choices(found, as_weighed).values()}.values())
-    for recipe in [*chosen, *[r for r in found if id(r) not in words][:3]]:
+    for words, recipe in in_words(found, tubs, options.grams, target, under, 3):
         grams, on_scales = weighed(recipe, tubs.all, options.grams, target, under)
         parts, by_knife = in_parts(recipe, tubs.all, target, under)
         rows.append(
             {
-                "choice": words.get(id(recipe), []),
+                "choice": words,
                 "shares": {n: round(c, 4) for n, c in zip(recipe.names, recipe.shares, strict=True)},
                 "parts": parts,
                 "grams": grams,
@@ -100,13 +167,24 @@ def _mix(options: argparse.Namespace) -> int:
                 "cost_100g": round(recipe.cost, 2),
             }
         )
+    figures: dict[str, Any] = {"target": [round(value, 2) for value in target], "recipes": rows}
+    if options.came_out:
+        put_right = correct(found[0], tubs.all, options.grams, parse_colour(options.came_out), target, under)
+        figures["correction"] = {
+            "add_g": put_right.grams,
+            "de00_before": round(put_right.before, 3),
+            "de00_after": round(put_right.de00, 3),
+            "better_anew": put_right.again,
+        }
     if options.json:
-        print_json({"target": [round(value, 2) for value in target], "recipes": rows})
+        print_json(figures)
         return DONE
     for row in rows:
         weights = ", ".join(f"{name} {grams:g} g" for name, grams in row["grams"].items())  # type: ignore[attr-defined] # a dict
         word = f" ({', '.join(row['choice'])})" if row["choice"] else ""  # type: ignore[arg-type] # a list
         print(f"dE00 {row['de00_weighed']:.2f}: {weights}{word}")
+    for name, grams in figures.get("correction", {}).get("add_g", {}).items():
+        print(f"add {grams:g} g {name}")
     return DONE
 
 
@@ -165,6 +243,10 @@ def _chart(options: argparse.Namespace) -> int:
     from nomos.project import load
 
     project, assets = load(options.project)
+    if options.read:
+        return _read_chart(options, project)
+    if not options.out:
+        raise BadInput("Say where the chart is to go with --out, or give a scan of it with --read.")
     if options.learn:
         return _learn_chart(options, project, assets)
     figures = write_chart(options.out, project)
@@ -178,8 +260,8 @@ def _chart(options: argparse.Namespace) -> int:
 def _learn_chart(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     from nomos.formats.chart import read_chart_file
     from nomos.project import save
-    from nomos.project.charting import overlap_chart
-    from nomos.project.overlaps import learn_chart, with_learned
+    from nomos.project.inks.chart import overlap_chart
+    from nomos.project.inks.overlaps import learn_chart, with_learned
 
     chart = overlap_chart(project)
     learned = learn_chart(project, chart, read_chart_file(options.learn, chart, project.paper.lab))
@@ -200,3 +282,59 @@ def _learn_chart(options: argparse.Namespace, project: "Project", assets: "Asset
         f"{options.out} written"
     )
     return DONE
+
+
+def _read_chart(options: argparse.Namespace, project: "Project") -> int:
+    from nomos.formats.files import read_bytes
+    from nomos.project.inks.chart import overlap_chart, read_chart
+    from nomos.work.scan import pixels_of
+
+    chart = overlap_chart(project)
+    found = read_chart(chart, pixels_of(read_bytes(options.read), options.read.name), project.paper.lab)
+    rows = [
+        {
+            "inks": [chart.inks[n].name for n in each.patch.films],
+            "read": [round(value, 2) for value in each.read.lab],
+            "predicted": [round(float(value), 2) for value in each.patch.lab],
+            "de00": round(each.de00, 3),
+        }
+        for each in found
+    ]
+    mean = sum(each.de00 for each in found) / max(len(found), 1)
+    figures = {"patches": rows, "mean_de00": round(mean, 3)}
+    return say(options, figures, [f"{len(rows)} patches, mean dE00 {mean:.2f}"])
+
+
+def _learn(options: argparse.Namespace) -> int:
+    from nomos.formats.files import read_bytes
+    from nomos.project import load, save
+    from nomos.project.sheet.learning import with_cause
+    from nomos.work.packet import printable
+    from nomos.work.scan import learn_of
+
+    project, assets = load(options.project)
+    request = learn_of(project, printable(project, assets), read_bytes(options.scan), options.scan.name)
+    learnt = answers()(request)
+    assert project.flat is not None
+    names = [colour.name for colour in project.flat.colours]
+    figures: dict[str, Any] = {
+        "fields": [
+            {
+                "name": names[each.number],
+                "read": [round(v, 2) for v in each.read],
+                "de00": round(each.de00, 3),
+            }
+            for each in learnt.fields
+        ],
+        "causes": [
+            {"text": each.text, "de00_before": round(each.before, 3), "de00_after": round(each.after, 3)}
+            for each in learnt.causes
+        ],
+    }
+    if options.out:
+        for cause in learnt.causes:
+            project = with_cause(project, cause)
+        save(options.out, project, assets)
+        figures["project"] = str(options.out)
+    said = [each.text for each in learnt.causes] or ["nothing needs an explanation"]
+    return say(options, figures, said)

@@ -5,16 +5,16 @@ from datetime import date
 from pathlib import Path
 from typing import Any
 
-from nomos.cli.common import print_json
+from nomos.cli.common import answers, command, print_json, say
 from nomos.errors import BadInput
+from nomos.project.model.sheets import planned_sheets
 
 DONE = 0
 
 
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
-    order = commands.add_parser("order", help="the best print orders, and why")
-    order.add_argument("project", type=Path, metavar="PROJECT")
+    order = command(commands, "order", "the best print orders, and why", _order)
     order.add_argument(
         "--pin", action="append", default=[], metavar="NAME=PLACE", help="a block at a place, from 1"
     )
@@ -25,34 +25,33 @@ def add_commands(commands: Any) -> None:
         help="a rule to keep to",
     )
     order.add_argument("--out", type=Path, metavar="PROJECT", help="the project in the best order")
-    order.add_argument("--json", action="store_true", help="one JSON object")
-    order.set_defaults(run=_order)
 
-    calendar = commands.add_parser("calendar", help="on which days to print")
-    calendar.add_argument("project", type=Path, metavar="PROJECT")
+    calendar = command(commands, "calendar", "on which days to print", _calendar)
     calendar.add_argument("--start", required=True, metavar="DATE", help="first day, as 2026-12-01")
     calendar.add_argument("--out", type=Path, metavar="FILE.ics", help="the days as iCalendar")
-    calendar.add_argument("--json", action="store_true", help="one JSON object")
-    calendar.set_defaults(run=_calendar)
+
+    rollers = command(commands, "rollers", "which roller takes which ink, and tack in one sitting", _rollers)
+    rollers.add_argument("--rollers", type=int, default=1, metavar="N", help="how many there are, default 1")
 
 
 def _order(options: argparse.Namespace) -> int:
-    from nomos.project import load, proof_of, save
-    from nomos.project.ordering import best_orders, order_reasons, with_order
+    from nomos.project import load, save
+    from nomos.project.order.search import order_reasons, with_order
+    from nomos.work.orders import orders_of
+    from nomos.work.packet import printable
 
     project, assets = load(options.project)
     pins = {}
     for text in options.pin:
         name, _, place = text.rpartition("=")
-        pull = next((p.id for p in project.impressions if project.block(p.block).name == name.strip()), None)
+        pull = next((p.id for p in project.impressions if project.pull_name(p.id) == name.strip()), None)
         if pull is None:
             raise BadInput(f"No block is called '{name.strip()}'; --pin takes NAME=PLACE, as Key=1.")
         if not place.strip().isdigit() or not 1 <= int(place) <= len(project.impressions):
             raise BadInput(f"The place in '{text}' must be 1 to {len(project.impressions)}.")
         pins[pull] = int(place) - 1
-    proof = proof_of(project, assets)
-    report = best_orders(project, proof.laid, proof.blocks.borders, school=options.school, pins=pins)
-    names = {pull.id: project.block(pull.block).name for pull in project.impressions}
+    report = answers()(orders_of(project, printable(project, assets), options.school, tuple(pins.items())))
+    names = {pull.id: project.pull_name(pull.id) for pull in project.impressions}
     orders = [
         {
             "impressions": [names[pull] for pull in choice.pulls],
@@ -87,7 +86,7 @@ def _calendar(options: argparse.Namespace) -> int:
     from nomos.formats import writing_into
     from nomos.formats.ical import calendar_ics
     from nomos.project import load
-    from nomos.project.ordering import calendar_of
+    from nomos.project.order.days import calendar_of
 
     project, _ = load(options.project)
     if not project.impressions:
@@ -98,7 +97,7 @@ def _calendar(options: argparse.Namespace) -> int:
         raise BadInput(f"'{options.start}' is not a date; write it as 2026-12-01.") from None
     plan = calendar_of(project, start)
     figures: dict[str, Any] = {
-        "sheets": project.workshop.sheets,
+        "sheets": planned_sheets(project),
         "days": plan.days,
         "dry": plan.end.isoformat(timespec="minutes"),
         "limit": plan.limit,
@@ -128,3 +127,27 @@ def _calendar(options: argparse.Namespace) -> int:
             print(f"{task.start:%a %d %b %H:%M} to {task.end:%H:%M}  {task.kind}: {task.text}{sheets}")
     print(f"dry on {plan.end:%a %d %b %H:%M}; limited by {plan.limit}. {plan.help}")
     return DONE
+
+
+def _rollers(options: argparse.Namespace) -> int:
+    from nomos.order.washing import rollers_for, tack_advice
+    from nomos.project import load
+    from nomos.project.blocks.pulls import inked_with
+
+    project, _ = load(options.project)
+    if not 1 <= options.rollers <= 4:
+        raise BadInput("--rollers must be 1 to 4.")
+    inks = [project.ink(pull.main.ink) for pull in project.impressions]
+    inked = [inked_with(project, pull) for pull in project.impressions]
+    shared = rollers_for([[ink.lab for ink in some] for some in inked], options.rollers)
+    wet = [pull.wet for pull in project.impressions]
+    advice = tack_advice([ink.name for ink in inks], [ink.tack for ink in inks], wet)
+    steps = [
+        {"ink": ink.name, "roller": roller + 1, "before": what}
+        for some, taken, before in zip(inked, shared.roller, shared.before, strict=True)
+        for ink, roller, what in zip(some, taken, before, strict=True)
+    ]
+    tack = [each.text for each in advice]
+    figures = {"steps": steps, "washes": shared.washes, "rollers": shared.needed, "tack": tack}
+    said = [f"{each['ink']}: roller {each['roller']}, before it {each['before']}" for each in steps]
+    return say(options, figures, [*said, f"{shared.washes} full wash-ups", *tack])

@@ -1,24 +1,30 @@
-"""The commands about registration: kento, marks."""
+"""The commands about registration: kento, templates, misregister."""
 
 import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import print_json
+from nomos.cli.common import command, print_json
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
-    from nomos.formats.marksheet import MarkSheet
-    from nomos.registration import Contacts, MarkFit, WallChange
+    pass
+from typing import TYPE_CHECKING
+
+from nomos.cli.common import answers
+
+if TYPE_CHECKING:
+    from nomos.project import CutBlocks, Project
 
 DONE = 0
-# What the checks call in register, when the printmaker says nothing (chosen by us).
-_TOLERANCE_MM = 0.2
+_SYSTEMS = ("kento", "floating", "pins", "jig", "bed", "translucent")
 
 
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
-    kento = commands.add_parser("kento", help="where the notches go, on the sheet and on the block")
+    kento = command(
+        commands, "kento", "where the notches go, on the sheet and on the block", _kento, project=False
+    )
     kento.add_argument("--sheet-mm", required=True, metavar="WxH")
     kento.add_argument("--image-mm", required=True, metavar="WxH")
     kento.add_argument(
@@ -29,25 +35,27 @@ def add_commands(commands: Any) -> None:
     kento.add_argument("--side", choices=("long", "short"), help="the sheet's side along the notches")
     kento.add_argument("--depth-mm", type=float, metavar="D", help="default 1 mm, or more for thick paper")
     kento.add_argument("--paper-mm", type=float, metavar="T", help="thickness of the paper")
-    kento.add_argument("--json", action="store_true", help="one JSON object")
-    kento.set_defaults(run=_kento)
 
-    marks = commands.add_parser("marks", help="from marks on a proof to what to glue or pare")
-    marks.add_argument("file", type=Path, metavar="FILE.csv")
-    marks.add_argument(
-        "--sheet-mm", metavar="WxH", help="the sheet; default: as far beyond the marks on both sides"
+    templates = command(commands, "templates", "a system of registration at true size", _templates)
+    templates.add_argument("--system", choices=_SYSTEMS, help="default: the project's own")
+    templates.add_argument("--marks", choices=("none", "crosses", "rings", "verniers"))
+    templates.add_argument("--side", choices=("long", "short"), help="the sheet's side along the printer")
+    templates.add_argument("--page", default="A4", metavar="NAME", help="paper of a PDF, default A4")
+    templates.add_argument("--kerf-mm", type=float, metavar="K", help="of the cutter that makes the pins")
+    templates.add_argument("--clearance-mm", type=float, metavar="C", help="between pin and hole, each side")
+    templates.add_argument("--pairs", type=int, choices=(2, 3), help="pairs of tab and pin")
+    templates.add_argument("--out", type=Path, required=True, metavar="FILE.pdf|svg|dxf")
+
+    miss = command(
+        commands, "misregister", "how far out each place may be, and what will flash", _misregister
     )
-    marks.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
-    marks.add_argument("--tolerance-mm", type=float, default=_TOLERANCE_MM, metavar="T")
-    marks.add_argument(
-        "--uncut", action="append", default=[], metavar="BLOCK", help="a block not cut yet: move its transfer"
-    )
-    marks.add_argument("--json", action="store_true", help="one JSON object")
-    marks.set_defaults(run=_marks)
+    miss.add_argument("--sheets", type=int, default=100, metavar="N", help="plausible sheets, default 100")
+    miss.add_argument("--seed", type=int, default=0, help="the same seed gives the same sheets")
+    miss.add_argument("--fast", action="store_true", help="the estimate along borders alone")
 
 
 def _kento(options: argparse.Namespace) -> int:
-    from nomos.formats.packet import kento_figures
+    from nomos.formats.plan_json import kento_figures
     from nomos.registration import KentoSettings, depth_for, place_along, place_kento
     from nomos.units import parse_size
 
@@ -93,138 +101,141 @@ def _image(sheet: tuple[float, float], size: tuple[float, float], margins: list[
     return Rect(left, top, left + size[0], top + size[1])
 
 
-def _marks(options: argparse.Namespace) -> int:
-    import numpy as np
+def _registered(options: argparse.Namespace, project: "Project") -> "Project":
+    """The project with the choices made on the command line."""
+    import dataclasses
 
-    from nomos.formats.marksheet import read_marks
-    from nomos.registration import MarksError, fit_marks, together, wall_change
+    from nomos.project.register.system import with_register
 
-    sheets = read_marks(options.file)
-    if not options.tolerance_mm > 0:
-        raise BadInput("--tolerance-mm must be more than 0.")
-    unknown = [name for name in options.uncut if name not in sheets]
-    if unknown:
-        raise BadInput(f"No block is called '{unknown[0]}'; {options.file.name} has {', '.join(sheets)}.")
-    contacts, assumed = _contacts(options, sheets)
-    fits = {}
-    for name, sheet in sheets.items():
-        try:
-            fits[name] = fit_marks(np.array(sheet.expected_mm), np.array(sheet.measured_mm))
-        except MarksError as error:
-            raise MarksError(f"{name}: {error}") from None
-    alone = {name: wall_change(fit.motion, contacts) for name, fit in fits.items()}
-    shared = together(alone, options.uncut) if len(alone) > 1 else {}
-    figures = {}
-    for name, fit in fits.items():
-        figures[name] = _figures(sheets[name], fit, alone[name], contacts, options.tolerance_mm)
-        figures[name]["advice"] = _advice(name, sheets[name], fit, alone, shared, options)
-        if name in shared:
-            figures[name]["kento_together"] = _walls(shared[name])
-    if options.json:
-        print_json({"blocks": figures, "sheet_assumed_mm": assumed} if assumed else {"blocks": figures})
-        return DONE
-    for name, figure in figures.items():
-        print(
-            f"{name}: {figure['dx_mm']:+.2f} mm to the right, {figure['dy_mm']:+.2f} mm down, "
-            f"turned {figure['rotation_deg']:+.3f} deg, marks fit to {figure['residual_rms_mm']:.2f} mm"
+    changes: dict[str, Any] = {}
+    for name in ("system", "marks", "side"):
+        if getattr(options, name, None) is not None:
+            changes[name] = getattr(options, name)
+    pins = {
+        name: value
+        for name, value in (
+            ("kerf_mm", options.kerf_mm), ("clearance_mm", options.clearance_mm), ("pairs", options.pairs),
         )
-        for line in figure["advice"]:
-            print(f"  {line}")
+        if value is not None
+    }  # fmt: skip
+    if pins:
+        changes["pins"] = dataclasses.replace(project.register.pins, **pins)
+    return with_register(project, **changes) if changes else project
+
+
+def _templates(options: argparse.Namespace) -> int:
+    from nomos.formats import writing_into
+    from nomos.project import load
+    from nomos.project.register.edits import in_register
+    from nomos.project.register.system import marks_of
+    from nomos.work.packet import printable
+
+    kind = options.out.suffix.lower()
+    if kind not in (".pdf", ".svg", ".dxf"):
+        raise BadInput(f"'{options.out.name}' must end in .pdf, .svg or .dxf.")
+    project, assets = load(options.project)
+    project = in_register(_registered(options, project))
+    _, reason = marks_of(project)
+    if reason:
+        raise BadInput(reason)
+    data, size = _written(project, answers()(printable(project, assets)), kind, options.page)
+    with writing_into(options.out):
+        options.out.write_bytes(data)
+    system = project.register.system
+    if options.json:
+        print_json({"file": str(options.out), "system": system, "size_mm": [round(s, 2) for s in size]})
+    else:
+        print(f"{options.out}: {system}, {size[0]:.1f} x {size[1]:.1f} mm")
     return DONE
 
 
-def _contacts(
-    options: argparse.Namespace, sheets: dict[str, "MarkSheet"]
-) -> tuple["Contacts", list[float] | None]:
-    """Where the sheet meets the notches; without the sheet's size, margins alike on both sides."""
-    from nomos.registration import Contacts
-    from nomos.units import parse_size
+def _written(
+    project: "Project", blocks: "CutBlocks", kind: str, page: str
+) -> tuple[bytes, tuple[float, float]]:
+    """The file's bytes, and the size of what is drawn. Raises BadInput."""
+    from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
+    from nomos.formats.bench_drawings import bench_drawing, pins_drawing
+    from nomos.formats.dxf import drawing_dxf
+    from nomos.formats.template_drawing import set_drawing
+    from nomos.project.register.system import plan_of_system
 
-    if options.sheet_mm:
-        return Contacts.of_sheet(parse_size(options.sheet_mm), options.hand), None
-    xs, ys = zip(*(place for sheet in sheets.values() for place in sheet.expected_mm), strict=True)
-    width, height = max(xs) + max(min(xs), 0.0), max(ys) + max(min(ys), 0.0)
-    size = max(width, 50.0), max(height, 50.0)
-    return Contacts.of_sheet(size, options.hand), [round(side, 2) for side in size]
-
-
-def _walls(change: "WallChange") -> dict[str, float]:
-    return {
-        "corner_side_mm": round(change.corner_side_mm, 3) + 0.0,
-        "corner_base_mm": round(change.corner_base_mm, 3) + 0.0,
-        "straight_base_mm": round(change.straight_base_mm, 3) + 0.0,
-    }
-
-
-def _figures(
-    sheet: "MarkSheet", fit: "MarkFit", change: "WallChange", contacts: "Contacts", tolerance_mm: float
-) -> dict[str, Any]:
-    import numpy as np
-
-    from nomos.registration import after_change
-
-    motion = fit.motion
-    places = np.array(sheet.expected_mm)
-
-    def worst(after: Any) -> float:
-        return round(float(np.hypot(*(after.moved(places) - places).T).max()), 3)
-
-    stretch, sigma = motion.stretch, fit.sigma_stretch
-    return {
-        "dx_mm": round(motion.shift_mm[0], 4) + 0.0,
-        "dy_mm": round(motion.shift_mm[1], 4) + 0.0,
-        "rotation_deg": round(motion.rotation_deg, 4) + 0.0,
-        "stretch_x_pct": None if stretch is None else round(stretch[0] * 100, 4) + 0.0,
-        "stretch_y_pct": None if stretch is None else round(stretch[1] * 100, 4) + 0.0,
-        "residual_rms_mm": round(fit.residual_rms_mm, 4),
-        "sigma": {
-            "shift_mm": round(fit.sigma_shift_mm, 4),
-            "rotation_deg": round(fit.sigma_rotation_deg, 4),
-            "stretch_pct": None if sigma is None else [round(value * 100, 4) for value in sigma],
-        },
-        "worst_mm": worst(motion),
-        "worst_after_mm": worst(after_change(motion, change, contacts)),
-        "in_register": worst(motion) <= tolerance_mm,
-        "kento": _walls(change),
-    }
-
-
-def _advice(
-    name: str,
-    sheet: "MarkSheet",
-    fit: "MarkFit",
-    alone: dict[str, "WallChange"],
-    shared: dict[str, "WallChange"],
-    options: argparse.Namespace,
-) -> list[str]:
-    """What to do at this block, plainest first."""
-    import numpy as np
-
-    from nomos.registration import change_text, stretch_advice
-
-    motion = fit.motion
-    said = [
-        f"{sheet.names[place]} does not fit the other marks: read it again before anything is cut."
-        for place in fit.doubtful
-    ]
-    places = np.array(sheet.expected_mm)
-    reach = np.abs(places - motion.centre_mm).max(axis=0)
-    if float(np.hypot(*(motion.moved(places) - places).T).max()) <= options.tolerance_mm:
-        said.append(f"In register within {options.tolerance_mm:g} mm at every mark: leave it.")
-    elif name in options.uncut:
-        dx, dy = -motion.shift_mm[0], -motion.shift_mm[1]
-        said.append(
-            f"Not cut yet: move its transfer by {dx:+.2f} mm to the right and {dy:+.2f} mm down as seen on "
-            f"the print, and turn it by {-motion.rotation_deg:+.2f} degrees from x towards y."
-        )
+    plan, reason = plan_of_system(project)
+    if plan is None:
+        raise BadInput(reason)
+    # For paper a page each; for a cutter what is cut, in one drawing.
+    if plan.system == "kento":
+        drawn = templates(project, blocks)
+        pages, cut = template_drawings(drawn), set_drawing(drawn)
     else:
-        change = shared.get(name, alone[name])
-        said += change_text(change)
-        if len(shared) > 1 and not change_text(change):
-            said.append("Leave this block; the others are brought to it.")
-        if change.pares:
-            said.append(
-                "What is pared cannot be put back: if other blocks print with this one, gluing the same "
-                "onto them does as well."
-            )
-    return said + stretch_advice(motion, (float(reach[0]), float(reach[1])), options.tolerance_mm)
+        pages = [bench_drawing(project, plan)]
+        cut = pages[0]
+        if plan.system == "pins":
+            cut = pins_drawing(project.register.pins)
+            pages.append(cut)
+    if kind == ".pdf":
+        return drawings_pdf(pages, project.title, paper=page), pages[0].size_mm
+    return (drawing_svg if kind == ".svg" else drawing_dxf)(cut), cut.size_mm
+
+
+def _misregister(options: argparse.Namespace) -> int:
+    from nomos.project import load
+    from nomos.project.register.tolerance import budget_for, cures, worst_mm
+    from nomos.work.flash import flash_of
+    from nomos.work.packet import printable
+
+    if not 1 <= options.sheets <= 2000:
+        raise BadInput("--sheets must be 1 to 2000.")
+    project, assets = load(options.project)
+    cut, ask = printable(project, assets), answers()
+    least, most = worst_mm(project)
+    fast = ask(flash_of(project, cut, options.sheets, options.seed))
+    shown = fast if options.fast else ask(flash_of(project, cut, options.sheets, options.seed, exact=True))
+    budget = budget_for(project)
+    figures = {
+        "system": project.register.system,
+        "budget": {
+            "seating_mm": budget.seating_mm,
+            "block_mm": budget.block_mm,
+            "cutting_mm": budget.cutting_mm,
+            "transfer_mm": budget.transfer_mm,
+            "growth_pct": [round(value, 4) for value in budget.growth_pct],
+        },
+        "apart_95_mm": {"least": round(least, 3), "most": round(most, 3)},
+        "tolerance_mm": project.tolerance_mm,
+        "sheets": options.sheets,
+        "exact": not options.fast,
+        "bare_mm2": round(float(shown.bare_mm2.mean()), 3),
+        "bare_sheets_pct": round(100 * shown.bare_sheets, 1),
+        "seam_mm2": round(float(shown.seam_mm2.mean()), 3),
+        "seam_sheets_pct": round(100 * shown.seam_sheets, 1),
+        "places": _places(project, shown.bare_share),
+        "cures": [cure.text for cure in cures(project, fast)],
+    }
+    if options.json:
+        print_json(figures)
+        return DONE
+    print(f"two pulls lie {least:.2f} to {most:.2f} mm apart on 95 of 100 sheets ({project.register.system})")
+    for what, key in (("bare paper flashes", "bare"), ("dark seams show", "seam")):
+        share, area = figures[f"{key}_sheets_pct"], figures[f"{key}_mm2"]
+        print(f"{what} on {share:g} % of sheets, {area:g} mm2 on average")
+    for cure in cures(project, fast):
+        print(f"  {cure.text}")
+    return DONE
+
+
+def _places(project: "Project", share: Any, most: int = 12) -> list[dict[str, Any]]:
+    """Where gaps flash most often: the middle of each place on the sheet, and on what share of sheets."""
+    import numpy as np
+
+    from nomos.proof.flashing import TILE_MM
+
+    found = []
+    for at in np.argsort(-share, axis=None)[:most]:
+        row, column = np.unravel_index(at, share.shape)
+        if share[row, column] > 0:
+            place = [
+                round(project.image.left + (column + 0.5) * TILE_MM, 1),
+                round(project.image.top + (row + 0.5) * TILE_MM, 1),
+            ]
+            found.append({"place_mm": place, "sheets_pct": round(100 * float(share[row, column]), 1)})
+    return found

@@ -37,7 +37,20 @@ def xyz_to_lab(xyz: Array, white: Array = WHITE_XYZ) -> Array:
 
 
 def lab_to_xyz(lab: Array) -> Array:
-    """Tristimulus values of a CIELAB colour. (..., 3) to (..., 3). CIE 15, inverse."""
+    """Tristimulus values of a CIELAB colour.
+
+    Parameters
+    ----------
+    lab : (..., 3) float64, CIELAB, D50/2 deg.
+
+    Returns
+    -------
+    (..., 3) X, Y, Z with Y 1 for white.
+
+    References
+    ----------
+    CIE 15:2004, inverse of the CIELAB formula.
+    """
     lightness, a, b = np.moveaxis(np.asarray(lab, dtype=np.float64), -1, 0)
     y = (lightness + 16) / 116
     f = np.stack([y + a / 500, y, y - b / 200], axis=-1)
@@ -45,7 +58,16 @@ def lab_to_xyz(lab: Array) -> Array:
 
 
 def reflectance_to_lab(reflectance: Array) -> Array:
-    """CIELAB D50/2 degrees of a reflectance. (..., 36) to (..., 3)."""
+    """CIELAB of a reflectance.
+
+    Parameters
+    ----------
+    reflectance : (..., 36) float64, 0 to 1, 380 to 730 nm by 10.
+
+    Returns
+    -------
+    (..., 3) CIELAB, D50/2 deg.
+    """
     return xyz_to_lab(reflectance_to_xyz(reflectance))
 
 
@@ -58,14 +80,40 @@ def lab_slope(reflectance: Array) -> Array:
 
 
 def srgb_encode(linear: Array) -> Array:
-    """sRGB shares 0 to 1 of linear ones. IEC 61966-2-1."""
+    """sRGB shares of linear ones.
+
+    Parameters
+    ----------
+    linear : (...,) float64, 0 to 1.
+
+    Returns
+    -------
+    The same shape, 0 to 1.
+
+    References
+    ----------
+    IEC 61966-2-1:1999.
+    """
     return np.where(
         linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055
     )
 
 
 def srgb_decode(encoded: Array) -> Array:
-    """Linear shares of sRGB ones, 0 to 1. IEC 61966-2-1."""
+    """Linear shares of sRGB ones.
+
+    Parameters
+    ----------
+    encoded : (...,) float64, 0 to 1.
+
+    Returns
+    -------
+    The same shape, 0 to 1.
+
+    References
+    ----------
+    IEC 61966-2-1:1999.
+    """
     return np.where(encoded <= 0.04045, encoded / 12.92, ((encoded + 0.055) / 1.055) ** 2.4)
 
 
@@ -89,12 +137,30 @@ def lab_to_srgb(lab: Array) -> NDArray[np.uint8]:
 
 
 def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
-    """CIELAB D50/2 deg of sRGB values on the scale 0 to 255. (..., 3) to (..., 3)."""
+    """CIELAB of sRGB values.
+
+    Parameters
+    ----------
+    srgb : (..., 3), 0 to 255.
+
+    Returns
+    -------
+    (..., 3) float64, CIELAB, D50/2 deg, adapted from D65 by Bradford.
+    """
     return xyz_to_lab(srgb_decode(np.asarray(srgb, dtype=np.float64) / 255) @ SRGB_TO_XYZ.T)
 
 
 def lab_to_hex(lab: Array) -> str:
-    """The sRGB preview of one CIELAB colour as #rrggbb."""
+    """The sRGB preview of one CIELAB colour.
+
+    Parameters
+    ----------
+    lab : (3,) float64, CIELAB, D50/2 deg; what sRGB cannot show is clipped.
+
+    Returns
+    -------
+    #rrggbb.
+    """
     return "#{:02x}{:02x}{:02x}".format(*lab_to_srgb(np.asarray(lab)))
 
 

@@ -86,7 +86,18 @@ def ink_film(
 
 
 def spectral_solid(reflectance: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
-    """K, S and k1 of a solid of which the reflectance on that paper was measured, (36,). See `ink_film`."""
+    """The film of a solid whose reflectance on that paper was measured. See `ink_film`.
+
+    Parameters
+    ----------
+    reflectance : 36 shares, 0 to 1, 380 to 730 nm by 10.
+    opacity : the word for how it covers.
+    ground : the paper it was measured on.
+
+    Returns
+    -------
+    K and S (36,) for one solid film, its surface term k1, and whether the paper allows the colour.
+    """
     measured = np.clip(np.asarray(reflectance, np.float64), _DARKEST, 1.0)
     internal = np.minimum(ground.internal, _BRIGHTEST)
     k1 = _term(measured, internal, ground.k1, ground.kind, ground.cover)
@@ -94,7 +105,18 @@ def spectral_solid(reflectance: Sequence[float], opacity: Opacity, ground: Groun
 
 
 def solid_of(lab: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
-    """K, S and k1 of a solid on a paper, and whether it can have its colour there. See `ink_film`."""
+    """The film of a solid known by its colour on a paper. See `ink_film`.
+
+    Parameters
+    ----------
+    lab : 3 figures, CIELAB, D50/2 deg.
+    opacity : the word for how it covers.
+    ground : the paper it lies on.
+
+    Returns
+    -------
+    K and S (36,) for one solid film, its surface term k1, and whether it can have that colour there.
+    """
     key = ground.internal.tobytes(), ground.k1, ground.kind, ground.cover
     return _solid(tuple(map(float, lab)), opacity, key)
 

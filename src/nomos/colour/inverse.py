@@ -72,7 +72,18 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
 def nearest_film(
     wanted: Lab, below: Sequence[Film], films: Sequence[Film], ground: Ground
 ) -> tuple[int, float]:
-    """Which of some films laid over others comes nearest to a wanted colour: its place, and the ΔE00 left."""
+    """Which of some films laid over others comes nearest to a wanted colour.
+
+    Parameters
+    ----------
+    wanted : CIELAB, D50/2 deg.
+    below : films in print order.
+    films : the choice; at least one.
+
+    Returns
+    -------
+    Its place, and the ΔE00 left.
+    """
     labs = [reflectance_to_lab(overprints(ground, [*below, film])[-1]) for film in films]
     left = delta_e00(np.array(labs), np.array(wanted))
     place = int(left.argmin())

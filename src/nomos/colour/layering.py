@@ -39,9 +39,22 @@ def to_internal(measured: Array, k1: float | Array) -> Array:
 
 
 def to_measured(internal: Array, k1: float | Array) -> Array:
-    """Measured reflectance from the one inside the film. Saunderson (1942).
+    """Measured reflectance from the one inside the film.
 
     R = k1 + (1 - k1)(1 - k2) Ri / (1 - k2 Ri); arrays broadcast.
+
+    Parameters
+    ----------
+    internal : (..., 36) float64, 0 to 1.
+    k1 : surface term, a share or an array that broadcasts.
+
+    Returns
+    -------
+    R = k1 + (1 - k1)(1 - k2) Ri / (1 - k2 Ri), the broadcast shape.
+
+    References
+    ----------
+    Saunderson (1942).
     """
     return k1 + (1 - k1) * (1 - SURFACE_K2) * internal / (1 - SURFACE_K2 * internal)
 
@@ -186,7 +199,16 @@ class Film:
 
 
 def as_solid(film: Film) -> Film:
-    """The same film as a solid: its thickness counted into K and S."""
+    """The same film as a solid: its thickness counted into K and S.
+
+    Parameters
+    ----------
+    film : of any thickness.
+
+    Returns
+    -------
+    Thickness 1, K and S times the old one.
+    """
     return Film(film.absorption * film.thickness, film.scattering * film.thickness, film.k1, 1.0, film.cover)
 
 
@@ -201,6 +223,14 @@ def surface_on(ground: Ground, absorption: Array, scattering: Array) -> float:
 
     The surface is the paper's, not the card's, but a film smooths it: three quarters of
     what the kind of paper gives (from memory), or what a dark ink leaves room for.
+
+    Parameters
+    ----------
+    absorption, scattering : (36,) of the solid, a film.
+
+    Returns
+    -------
+    The share k1, no unit.
     """
     light = float(to_measured(film_over(ground.internal, absorption, scattering), 0.0) @ XYZ_WEIGHTS[:, 1])
     # The share of the whole reflectance that is the surface's: k1 = share (k1 + light (1 - k1)).
@@ -256,7 +286,17 @@ class OnWet:
 
 
 def laid_on(ground: Ground, films: Sequence[Film]) -> tuple[Array, Surface]:
-    """What films in print order leave for the next: internal reflectance (36,), and the surface seen."""
+    """What films in print order leave for the next.
+
+    Parameters
+    ----------
+    ground : the paper.
+    films : the first printed first.
+
+    Returns
+    -------
+    Internal reflectance (36,), 0 to 1, and the surface that is seen.
+    """
     internal, surface = ground.internal, Surface.bare(ground.k1, ())
     for film in films:
         laid = film_over(internal, film.absorption, film.scattering, film.thickness)

@@ -61,9 +61,15 @@ def lab_under(reflectance: Array, light: Light) -> Array:
 
 
 def parting_pairs(reflectance: Array, light: Light) -> list[tuple[int, int, float]]:
-    """Pairs that look alike in the booth and differ in another light: their places and ΔE00 there.
+    """Pairs that look alike in the booth and differ in another light.
 
-    reflectance : (n, 36).
+    Parameters
+    ----------
+    reflectance : (n, 36) float64, 0 to 1.
+
+    Returns
+    -------
+    Their places, and ΔE00 in that light.
     """
     booth, there = lab_under(reflectance, "D50"), lab_under(reflectance, light)
     found = []

@@ -15,10 +15,11 @@ from nomos.progress import NULL_PROGRESS, Progress
 MOST_INKS = 3
 # Of the starts that a coarse lattice finds best, so many are worked out, by the number of inks in them.
 _REFINED = {1: 6, 2: 40, 3: 14}
-_COARSE, _APART = 10.0, 0.2
+_COARSE, _APART = 15.0, 0.2
 _INK_SHARES = (1.0, 0.7, 0.45, 0.28, 0.16, 0.08, 0.04, 0.015)
 _WHITE_SHARES = (0.0, 0.12, 0.35, 0.7)
 _RATIOS = {1: 1, 2: 8, 3: 5, 4: 4}
+_TRACE = 0.02
 # Less of a component than this is left out: it cannot be weighed.
 _LEAST_SHARE = 0.002
 
@@ -161,9 +162,11 @@ def find_recipes(
 def _lattice(inks: int, extras: int) -> Array:
     """Coarse shares of some inks, of extender, and of white if there are two extras. (n, inks + extras)."""
     ratios = [np.array(r) / sum(r) for r in _whole_ratios(inks, _RATIOS.get(inks, 3))]
-    if inks == 2:
-        # A trace of a strong ink can be all that is needed.
-        ratios += [np.array(each) for each in ((0.02, 0.98), (0.98, 0.02))]
+    # A trace of a strong ink can be all that is needed.
+    if inks in (2, 3):
+        pairs = ((1.0,),) if inks == 2 else ((0.3, 0.7), (0.5, 0.5), (0.7, 0.3))
+        rest = [tuple((1 - _TRACE) * each for each in pair) for pair in pairs]
+        ratios += [np.array([*pair[:at], _TRACE, *pair[at:]]) for pair in rest for at in range(inks)]
     rows = []
     for ratio, share, white in product(ratios, _INK_SHARES, _WHITE_SHARES if extras > 1 else (0.0,)):
         ink = share * (1 - white)
@@ -245,9 +248,17 @@ def recipe_of(target: Lab, pigments: Sequence[Pigment], shares: Array, ground: U
 def choices(recipes: Sequence[Recipe], as_weighed: Sequence[float] | None = None) -> dict[str, Recipe]:
     """The best match, the fewest inks, the cheapest and the most transparent of some recipes.
 
-    as_weighed : ΔE00 of each as the scales round it; the best match is the best of these.
 
     The last three among those that look nearly as good: within ΔE00 1 of the best, or within 2 of the aim.
+
+    Parameters
+    ----------
+    recipes : at least one.
+    as_weighed : ΔE00 of each as the scales round it; the best match is the best of these.
+
+    Returns
+    -------
+    A recipe by what it is best at.
     """
     if not recipes:
         return {}

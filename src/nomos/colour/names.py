@@ -58,6 +58,14 @@ def colour_names(labs: Sequence[Lab]) -> list[str]:
     """A name for each colour, no two alike: of one name the lighter and darker are told apart by that.
 
     Where more than five share a name, the odd ones take the next nearest name that is free.
+
+    Parameters
+    ----------
+    labs : CIELAB, D50/2 deg.
+
+    Returns
+    -------
+    As many names, in the same order.
     """
     ranked = [np.argsort(delta_e00(_places(), np.array(lab)), kind="stable") for lab in labs]
     chosen = [_PALETTE[order[0]][0] for order in ranked]
@@ -93,7 +101,17 @@ def _told_apart(names: list[str], labs: Sequence[Lab]) -> list[str]:
 
 
 def free_name(lab: Lab, taken: Sequence[str]) -> str:
-    """The nearest name that is not taken yet; with a number where all are."""
+    """The nearest name that is not taken yet; with a number where all are.
+
+    Parameters
+    ----------
+    lab : CIELAB, D50/2 deg.
+    taken : names in use; case counts.
+
+    Returns
+    -------
+    A name.
+    """
     order = np.argsort(delta_e00(_places(), np.array(lab)), kind="stable")
     names = (_PALETTE[n][0] for n in order)
     numbered = (f"{_PALETTE[order[0]][0]} {n}" for n in range(2, 1000))

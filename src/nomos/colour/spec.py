@@ -26,7 +26,20 @@ class InkSpec:
 
 
 def parse_colour(text: str) -> Lab:
-    """CIELAB D50/2 deg of `lab(L a b)` or `#rrggbb`. Raises ColourError with a clear sentence."""
+    """The colour of `lab(L a b)` or `#rrggbb`.
+
+    Parameters
+    ----------
+    text : as typed.
+
+    Returns
+    -------
+    CIELAB, D50/2 deg.
+
+    Raises
+    ------
+    ColourError : with a clear sentence.
+    """
     if found := _LAB.fullmatch(text.strip()):
         lightness, a, b = (float(part.replace("−", "-")) for part in found.groups())
         if not 0 <= lightness <= 100:
@@ -39,7 +52,20 @@ def parse_colour(text: str) -> Lab:
 
 
 def parse_ink(text: str) -> InkSpec:
-    """An ink as `COLOUR[;opacity=WORD][;strength=0..1]`. Raises ColourError with a clear sentence."""
+    """An ink as `COLOUR[;opacity=WORD][;strength=0..1]`.
+
+    Parameters
+    ----------
+    text : as typed.
+
+    Returns
+    -------
+    Its colour in CIELAB, D50/2 deg, opacity and strength.
+
+    Raises
+    ------
+    ColourError : with a clear sentence.
+    """
     colour, *options = text.split(";")
     lab, opacity, strength = parse_colour(colour), "transparent", 1.0
     for option in options:

@@ -41,7 +41,18 @@ DAMP: dict[Vehicle, float] = {
 
 
 def sunk(vehicle: Vehicle, kind: PaperKind, *, damp: bool = False) -> float:
-    """The share of a film that sinks into bare paper, 0 to 1."""
+    """The share of a film that sinks into bare paper.
+
+    Parameters
+    ----------
+    vehicle : of the ink.
+    kind : of the paper.
+    damp : damped before printing.
+
+    Returns
+    -------
+    A share, 0 to 1; from memory, no source.
+    """
     return PENETRATION[vehicle][kind] * (DAMP[vehicle] if damp else 1.0)
 
 
@@ -54,7 +65,16 @@ _SAME_TACK, _PER_STEP, _LEAST = 0.9, 0.04, 0.3
 
 
 def trapping_of(first_tack: float, second_tack: float) -> float:
-    """Share of a wet second ink's film that takes on a wet first one. Tacks from 0 loose to 10 tight."""
+    """Share of a wet second ink's film that takes on a wet first one.
+
+    Parameters
+    ----------
+    first_tack, second_tack : 0 loose to 10 tight.
+
+    Returns
+    -------
+    A share, 0 to 1.
+    """
     return float(np.clip(_SAME_TACK + _PER_STEP * (first_tack - second_tack), _LEAST, 1.0))
 
 
@@ -105,10 +125,19 @@ def apparent_trapping(ground: Ground, first: Film, second: Film, share: float) -
 
 
 def share_taken(apparent: float, ground: Ground, first: Film, second: Film) -> float:
-    """The share of the second film that explains a reading of Preucil's formula, 0 to 1.
+    """The share of the second film that explains a reading of Preucil's formula.
 
     Densities do not quite add up even where a film takes in full: the reading is
     compared with what the layers themselves would read, by halving the interval.
+
+    Parameters
+    ----------
+    apparent : the reading, a share.
+    first, second : the films as solids, in print order.
+
+    Returns
+    -------
+    A share, 0 to 1.
     """
     low, high = 0.0, 1.0
     for _ in range(40):

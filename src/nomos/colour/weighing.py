@@ -25,7 +25,20 @@ _AMOUNTS = np.concatenate([[0.0], np.geomspace(0.003, 1.5, 28)])
 
 
 def pigments_of(recipe: Recipe, shelf: Sequence[Pigment]) -> list[Pigment]:
-    """The tubs of a recipe, in its order. Raises KeyError."""
+    """The tubs of a recipe, in its order.
+
+    Parameters
+    ----------
+    shelf : what stands there.
+
+    Returns
+    -------
+    A tub for each part.
+
+    Raises
+    ------
+    KeyError : one is not on the shelf.
+    """
     by_name = {pigment.name: pigment for pigment in shelf}
     return [by_name[name] for name in recipe.names]
 
@@ -41,6 +54,17 @@ def weighed(
     """Grams of each tub to the nearest step of the scales, and the recipe that they make.
 
     What rounds to nothing is left out; the recipe's ΔE00 tells what rounding costs.
+
+    Parameters
+    ----------
+    batch_g : of the whole batch, g.
+    target : CIELAB, D50/2 deg.
+    ground : what it is printed over.
+    step_g : the least the scales show, g.
+
+    Returns
+    -------
+    Grams by tub, and the recipe of these.
     """
     grams = np.round(np.array(recipe.shares) * batch_g / step_g) * step_g
     if not grams.any():
@@ -52,7 +76,17 @@ def weighed(
 def in_parts(
     recipe: Recipe, shelf: Sequence[Pigment], target: Lab, ground: Underlay
 ) -> tuple[dict[str, int], Recipe]:
-    """Whole parts by the knife tip: as few in all as come within ΔE00 0.5 of the best so parted."""
+    """Whole parts by the knife tip.
+
+    Parameters
+    ----------
+    target : CIELAB, D50/2 deg.
+    ground : what it is printed over.
+
+    Returns
+    -------
+    As few parts in all as come within ΔE00 0.5 of the best so parted, and their recipe.
+    """
     pigments, shares = pigments_of(recipe, shelf), np.array(recipe.shares)
     tried = []
     for total in range(len(shares), MOST_PARTS + 1):

@@ -6,13 +6,14 @@ from importlib.resources import files
 import numpy as np
 
 from nomos.demo import coldframe, photo, pots
-from nomos.design import SMALLEST_FEATURE_MM, Picture, find_cut, flatten, read_picture, read_pixels
+from nomos.design import Cut, find_cut, read_picture, read_pixels
 from nomos.design.cut import drawn_size, paper_size, proportions
 from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.project import Project, Source, digest, labels_to_png
-from nomos.project.edits import new_project, with_flat_design, with_source
-from nomos.project.methods import Method, with_method
+from nomos.project import Project, Source, digest
+from nomos.project.blocks.methods import Method, with_method
 from nomos.separation import find_key
+from nomos.work import Answers, Ask
+from nomos.work.open import Wish, assets_of, flatten_of, project_of
 
 _PAPER_LAB = (94.6, 0.3, 5.8)
 
@@ -64,40 +65,35 @@ def demo_picture(scenario: Scenario = GLASSHOUSE) -> bytes:
 
 
 def demo_project(
-    scenario: Scenario = GLASSHOUSE, *, progress: Progress = NULL_PROGRESS
+    scenario: Scenario = GLASSHOUSE, ask: Ask | None = None, *, progress: Progress = NULL_PROGRESS
 ) -> tuple[Project, dict[str, bytes]]:
     """A demo, read, flattened and separated now. Inks and paper are made up for illustration."""
     data = demo_picture(scenario)
-    picture = _picture(scenario, data)
-    asked = None if scenario.drawn_on else len(scenario.colours)
-    flat = flatten(picture, asked, progress=Part(progress, 0.0, 0.8))
-    labels = labels_to_png(flat.labels)
-    assets = {digest(data): data, digest(labels): labels}
-    project = new_project(
-        scenario.title, picture.size_mm, paper_lab=_PAPER_LAB, paper_name="Demo paper, warm white (invented)"
-    )
-    project = with_source(project, Source(scenario.file, digest(data), picture.size_mm, picture.cut))
-    project = with_flat_design(
-        project,
-        flat,
-        digest(labels),
-        asked=asked,
-        smallest_feature_mm=SMALLEST_FEATURE_MM,
-        names=scenario.colours if len(scenario.colours) == len(flat.colours) else None,
+    size, cut = _found(scenario, data) if scenario.drawn_on else (None, None)
+    picture = read_picture(data, scenario.file, size_mm=size, cut=cut)
+    source = Source(scenario.file, digest(data), picture.size_mm, picture.cut)
+    wish = Wish(None if scenario.drawn_on else len(scenario.colours))
+    done = (ask or Answers())(flatten_of(source, data, wish), Part(progress, 0.0, 0.8))
+    flat = done.flat
+    names = scenario.colours if len(scenario.colours) == len(flat.colours) else None
+    project = project_of(
+        scenario.title,
+        done,
+        paper_lab=_PAPER_LAB,
+        paper_name="Demo paper, warm white (invented)",
+        names=names,
     )
     if scenario.method != "multiblock":
         key = find_key(flat.labels, [colour.lab for colour in flat.colours], flat.px_per_mm)
         project = with_method(project, scenario.method, key, progress=Part(progress, 0.8, 1.0))
-    return project, assets
+    return project, assets_of(data, done)
 
 
-def _picture(scenario: Scenario, data: bytes) -> Picture:
-    """The sketch at its size; of a photograph, what is drawn on the sheet."""
-    if not scenario.drawn_on:
-        return read_picture(data, scenario.file)
+def _found(scenario: Scenario, data: bytes) -> tuple[tuple[float, float], Cut]:
+    """What is drawn on the photographed sheet, and its size by that sheet."""
     pixels = read_pixels(data, scenario.file)
     found = find_cut(pixels.rgb)
     corners = np.array(found.sheet) * np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]])
     sheet = paper_size(scenario.drawn_on, proportions(corners, pixels.rgb.shape))
     width, height = drawn_size(found, pixels.rgb.shape, sheet)
-    return read_picture(pixels, scenario.file, size_mm=(round(width, 1), round(height, 1)), cut=found.cut)
+    return (round(width, 1), round(height, 1)), found.cut

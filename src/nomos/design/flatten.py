@@ -30,6 +30,7 @@ from nomos.design.sketch import (
 )
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.units import counted
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
@@ -215,7 +216,7 @@ def _of_drawing(
         _lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]])
         for n in range(groups.max() + 1)
     ]
-    why = f"{all_of_them} colour{'s' if all_of_them != 1 else ''}, as in the file." if own <= MOST else ""
+    why = f"{counted(all_of_them, 'colour')}, as in the file." if own <= MOST else ""
     return _Made(labels, labs, Suggestion(max(FEWEST, all_of_them), tree.curve(16), why))
 
 

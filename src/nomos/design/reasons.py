@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design.dendrogram import Joined
+from nomos.units import counted
 
 
 def why_so_many(
@@ -19,7 +20,7 @@ def why_so_many(
     own : colours counted besides those joined: the line's.
     """
     areas = len(labs) - (line is not None) - (paper is not None)
-    parts = [f"{areas} area{'s' if areas != 1 else ''}"]
+    parts = [f"{counted(areas, 'area')}"]
     parts += ["the paper"] if paper is not None else []
     parts += ["the line"] if line is not None else []
     plural = "s" if len(labs) != 1 else ""

@@ -9,16 +9,18 @@ import json
 import math
 import os
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 from pathlib import Path
 from typing import Any, Literal, get_args
+
+import msgspec
 
 from nomos.errors import BadInput
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
-    "state", "picture", "press",
+    "state", "picture", "press", "order", "batch", "packing", "mended",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
@@ -34,10 +36,38 @@ class LogError(BadInput):
 
 
 @dataclass(frozen=True)
+class PrintedInk:
+    """One zone as it was inked: the ink's name, its strengths, and what was done with it.
+
+    to : the strength at the other end of a graded zone.
+    how : "uninked", "wiped", or with what it was put on.
+    """
+
+    name: str
+    strength: float = 1.0
+    to: float | None = None
+    how: str = ""
+
+
+@dataclass(frozen=True)
+class Printed:
+    """A layer as it was when it was begun: what is planned later changes nothing of it.
+
+    after : ids of the pulls that were planned before it, in their order.
+    """
+
+    name: str
+    inks: tuple[PrintedInk, ...] = ()
+    after: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
 class Event:
     """One thing that happened.
 
     layer : place of the impression in print order, from 0; -1 where it concerns none.
+    pull : the impression's id, which stays the same wherever it is moved; "" in logs of old.
+    printed : with the begin of a layer, what is printed.
     sheet : number of the sheet, from 1; 0 where it concerns none.
     text : a reason, a remark, a number given, the name of a picture.
     value : a figure that belongs to it: grams of ink, hours of cutting, degrees.
@@ -50,13 +80,17 @@ class Event:
     text: str = ""
     value: float = 0.0
     also: float = 0.0
+    pull: str = ""
+    printed: Printed | None = None
 
     def line(self) -> str:
         """As it stands in the file."""
         figures: dict[str, Any] = {"at": self.at, "kind": self.kind}
-        for name in ("layer", "sheet", "text", "value", "also"):
+        for name in ("layer", "sheet", "text", "value", "also", "pull"):
             if getattr(self, name) != getattr(Event, name):
                 figures[name] = getattr(self, name)
+        if self.printed is not None:
+            figures["printed"] = msgspec.to_builtins(self.printed)
         return json.dumps(figures, ensure_ascii=False)
 
 
@@ -133,8 +167,10 @@ def _event(line: str) -> Event | None:
         event = Event(
             _local(str(raw["at"])), kind, int(raw.get("layer", -1)), int(raw.get("sheet", 0)),
             str(raw.get("text", "")), float(raw.get("value", 0.0)), float(raw.get("also", 0.0)),
+            str(raw.get("pull", "")),
+            msgspec.convert(raw["printed"], Printed) if raw.get("printed") else None,
         )  # fmt: skip
-    except (ValueError, KeyError, TypeError, OverflowError, RecursionError):
+    except (ValueError, KeyError, TypeError, OverflowError, RecursionError, msgspec.ValidationError):
         return None
     return event if _makes_sense(event) else None
 
@@ -148,7 +184,7 @@ def _local(at: str) -> str:
 def _makes_sense(event: Event) -> bool:
     figures = math.isfinite(event.value) and math.isfinite(event.also)
     figures = figures and max(abs(event.value), abs(event.also)) <= _MOST_VALUE
-    of_sheet = event.kind in ("good", "spoiled", "repaired", "chosen", "numbered")
+    of_sheet = event.kind in ("good", "spoiled", "repaired", "chosen", "numbered", "mended")
     of_layer = event.kind in ("layer", "good", "spoiled", "repaired")
     return (
         figures
@@ -167,6 +203,7 @@ class SheetHistory:
     reason: str = ""
     number: str = ""
     chosen: bool = False
+    remark: str = ""
 
     def good_through(self, layers: int) -> bool:
         """Whether it has every layer and none spoiled it."""
@@ -175,17 +212,22 @@ class SheetHistory:
 
 @dataclass
 class EditionState:
-    """What the log comes to.
+    """What the log comes to. A layer is a place in `pulls`.
 
+    pulls : ids of the impressions as they are planned, then of those printed that no longer are.
+    layers : how many of them are planned.
     layer : the one being printed; -1 before the first.
+    printed : of each layer that was begun what was printed.
     started : when each layer was begun; pulled : the moment of every pull, by layer.
     beyond : events of layers that are no longer planned; they count for nothing, and stay in the log.
     pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
     """
 
+    pulls: tuple[str, ...]
     layers: int
     sheets: int
     layer: int = -1
+    printed: dict[int, Printed] = field(default_factory=dict)
     histories: dict[int, SheetHistory] = field(default_factory=dict)
     started: dict[int, str] = field(default_factory=dict)
     pulled: dict[int, list[tuple[str, int, str]]] = field(default_factory=dict)
@@ -204,14 +246,22 @@ class EditionState:
         first and is spoiled once more (common practice, no source).
         """
         done = {sheet for _, sheet, _ in self.pulled.get(self.layer, [])}
-        bad = [s for s, h in self.histories.items() if h.spoiled_at is not None and h.spoiled_at < self.layer]
+        bad = [s for s, h in self.histories.items() if h.spoiled_at not in (None, self.layer)]
         first = [min(bad)] if bad and not done else []
+        # A sheet that was left out of an earlier layer cannot be given it any more in its place.
+        earlier = [layer for layer in self.pulled if layer < self.layer]
         whole = [
             sheet
             for sheet in range(1, self.sheets + 1)
-            if sheet not in done and self.histories[sheet].spoiled_at is None
+            if sheet not in done
+            and self.histories[sheet].spoiled_at is None
+            and all(layer in self.histories[sheet].layers for layer in earlier)
         ]
         return [*[sheet for sheet in first if sheet not in done], *whole]
+
+    def next_layer(self) -> int | None:
+        """The first planned layer that has not been begun; None where all have."""
+        return next((layer for layer in range(self.layers) if layer not in self.started), None)
 
     def tally(self) -> dict[str, int]:
         """Good, spoiled and repaired in this layer; a sacrificed sheet counts for none."""
@@ -222,23 +272,56 @@ class EditionState:
         return counts
 
 
-def replay(events: Sequence[Event], layers: int, sheets: int) -> EditionState:
+def replay(events: Sequence[Event], planned: Sequence[str], sheets: int) -> EditionState:
     """What the events come to, in their order.
 
     Parameters
     ----------
-    layers, sheets : of the edition as it is planned; sheets that the log knows beyond them count too.
+    planned : ids of the impressions in print order, as they are planned now.
+    sheets : of the edition as it is planned; sheets that the log knows beyond them count too.
+
+    Notes
+    -----
+    Later planning changes nothing of what was printed: a layer is known by its
+    impression's id. Logs of old know its place alone; the plan at the time is taken
+    from their `order` line, or while there is none from the plan of today.
     """
-    kept = _without_undone(events)
+    kept = [_named(event, planned, _first_order(events)) for event in _without_undone(events)]
+    gone = [event.pull for event in kept if event.pull and event.pull not in planned]
+    pulls = (*planned, *dict.fromkeys(gone))
+    place = {pull: n for n, pull in enumerate(pulls)}
     most = max([sheets, *(event.sheet for event in kept)])
-    state = EditionState(layers, most)
+    state = EditionState(pulls, len(planned), most)
     state.histories = {sheet: SheetHistory(sheet) for sheet in range(1, most + 1)}
     for event in kept:
-        if event.layer >= layers:
+        if event.pull:
+            _apply(state, replace(event, layer=place[event.pull]))
+        elif event.layer >= 0:
             state.beyond += 1
         else:
             _apply(state, event)
     return state
+
+
+def _first_order(events: Sequence[Event]) -> tuple[str, ...] | None:
+    """The pulls by place, as they were planned when a log of old was first written on."""
+    return next((tuple(event.text.split()) for event in events if event.kind == "order"), None)
+
+
+def _named(event: Event, planned: Sequence[str], order: tuple[str, ...] | None) -> Event:
+    """An event of an old log with the id of its impression, as far as that can be known."""
+    if event.pull or event.layer < 0:
+        return event
+    places = planned if order is None else order
+    return replace(event, pull=places[event.layer]) if event.layer < len(places) else event
+
+
+def adopted(events: Sequence[Event], planned: Sequence[str], at: str) -> tuple[Event, ...]:
+    """What has to be written into a log of old before anything else: which pull each place meant."""
+    unnamed = any(event.layer >= 0 and not event.pull for event in events)
+    if not unnamed or _first_order(events) is not None:
+        return ()
+    return (Event(at, "order", text=" ".join(planned)),)
 
 
 def _without_undone(events: Sequence[Event]) -> list[Event]:
@@ -259,9 +342,11 @@ def _apply(state: EditionState, event: Event) -> None:
     if event.kind == "layer":
         state.layer = event.layer
         state.started.setdefault(event.layer, event.at)
+        if event.printed is not None:
+            state.printed.setdefault(event.layer, event.printed)
     elif event.kind in ("good", "spoiled", "repaired"):
         history = state.histories[event.sheet]
-        sacrificed = history.spoiled_at is not None and history.spoiled_at < event.layer
+        sacrificed = history.spoiled_at not in (None, event.layer)
         how = "sacrificed" if sacrificed else event.kind
         state.pulled.setdefault(event.layer, []).append((event.at, event.sheet, how))
         history.layers[event.layer] = event.kind
@@ -281,5 +366,10 @@ def _apply(state: EditionState, event: Event) -> None:
         state.histories[event.sheet].chosen = event.value > 0
     elif event.kind == "numbered":
         state.histories[event.sheet].number = event.text
-    else:
+    elif event.kind == "mended":
+        # Repaired or cut afresh: it goes on with the others.
+        history = state.histories[event.sheet]
+        history.spoiled_at, history.reason = None, ""
+        history.remark = event.text
+    elif event.kind != "order":
         state.remarks.append(event)

@@ -1,6 +1,5 @@
 """What practice asks for at the right pull: said once, when it is due."""
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 # How often, in pulls; common practice says that it is done, how often is chosen by us.
@@ -49,10 +48,3 @@ def reminders(work: LayerWork, done: int) -> tuple[str, ...]:
     if work.damp and done and done % DAMP_AGAIN == 0:
         said.append("Damp the block and the pack again.")
     return tuple(said)
-
-
-def next_after(layer_names: Sequence[str], layer: int, between: str) -> str:
-    """What comes when the layer is done. between : drying and cleaning before the next."""
-    if layer + 1 >= len(layer_names):
-        return "Then let them dry, press them flat, choose and number them."
-    return f"Then: {between}; next {layer_names[layer + 1]}."

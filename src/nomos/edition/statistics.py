@@ -26,17 +26,11 @@ class LayerFigures:
     minutes_a_pull: float | None
     ink_g: float | None
 
-    @property
-    def share_good(self) -> float | None:
-        """Share of pulls that did not spoil; None without pulls."""
-        total = self.good + self.spoiled + self.repaired
-        return None if total == 0 else 1 - self.spoiled / total
-
 
 def layer_figures(state: EditionState) -> tuple[LayerFigures, ...]:
     """Every layer that has been begun."""
     found = []
-    for layer in range(state.layers):
+    for layer in range(len(state.pulls)):
         pulls = state.pulled.get(layer, [])
         if layer not in state.started and not pulls:
             continue

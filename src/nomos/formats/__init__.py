@@ -1,15 +1,16 @@
-"""What leaves the program: templates as PDF and SVG, proofs as PNG, the packet."""
+"""What leaves the program and comes in: templates as PDF and SVG, proofs as PNG, shelves, readings, plans."""
 
 from nomos.formats.files import writing_into
 from nomos.formats.masks import KINDS, Kind, mask_layers, read_masks, write_blocks
 from nomos.formats.openraster import MaskLayer, openraster, read_openraster
-from nomos.formats.packet import findings_as_json, plan_of, write_packet
-from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, templates_pdf
+from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, drawings_pdf
 from nomos.formats.pictures import png
+from nomos.formats.plan_json import findings_as_json, plan_of
 from nomos.formats.readings import InkReadings, read_readings
 from nomos.formats.shelf import read_inks, write_shelf
-from nomos.formats.svg import template_svg
+from nomos.formats.svg import drawing_svg
 from nomos.formats.template import Face, Template, templates
+from nomos.formats.template_drawing import template_drawings
 
 __all__ = [
     "DEFAULT_PAPER",
@@ -20,6 +21,8 @@ __all__ = [
     "Kind",
     "MaskLayer",
     "Template",
+    "drawing_svg",
+    "drawings_pdf",
     "findings_as_json",
     "mask_layers",
     "openraster",
@@ -29,11 +32,9 @@ __all__ = [
     "read_masks",
     "read_openraster",
     "read_readings",
-    "template_svg",
+    "template_drawings",
     "templates",
-    "templates_pdf",
     "write_blocks",
-    "write_packet",
     "write_shelf",
     "writing_into",
 ]

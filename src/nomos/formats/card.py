@@ -1,13 +1,17 @@
 """A card to draw ink down on: bare paper, a black stripe that the ink runs over, and where to put what."""
 
-from io import BytesIO
 from pathlib import Path
 
-from nomos import typeface
 from nomos.formats.files import writing_into
+from nomos.formats.pdf import new_canvas
+from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM, broken
 
-MM = 72 / 25.4
-_PAGE_MM, _STRIPE_MM, _BARS = (210.0, 297.0), 24.0, 4
+_STRIPE_MM, _BARS = 24.0, 4
+_HOW = (
+    "Print it on the paper you print on. Draw each ink down in one even film, from the paper over the "
+    "stripe. Let it dry. Scan it flat, at 300 dpi, without any correction, and point at: bare paper, a grey "
+    "card if there is one, the ink on paper; then the bare stripe and the ink over it."
+)
 
 
 def write_card(path: Path) -> Path:
@@ -19,27 +23,13 @@ def write_card(path: Path) -> Path:
 
 def card_pdf() -> bytes:
     """Four places for a drawdown across a black stripe, and places for bare paper and a grey card."""
-    from reportlab.pdfbase import pdfmetrics
-    from reportlab.pdfbase.ttfonts import TTFont
-    from reportlab.pdfgen.canvas import Canvas
-
-    for name, file in (("Lato", typeface.REGULAR), ("Lato-Bold", typeface.BOLD)):
-        pdfmetrics.registerFont(TTFont(name, str(file)))
-    buffer = BytesIO()
-    width, height = (side * MM for side in _PAGE_MM)
-    canvas = Canvas(buffer, invariant=1, initialFontName="Lato", pagesize=(width, height))
-    canvas.setTitle("Drawdown card")
-    canvas.setViewerPreference("PrintScaling", "None")
-    canvas.setFont("Lato-Bold", 13)
+    buffer, canvas = new_canvas("Drawdown card")
+    width, height = (side * MM for side in A4_MM)
+    canvas.setPageSize((width, height))
+    canvas.setFont(BOLD, 13)
     canvas.drawString(18 * MM, height - 20 * MM, "Drawdown card")
-    canvas.setFont("Lato", 9)
-    for line, text in enumerate(
-        (
-            "Print it on the paper you print on. Draw each ink down in one even film, from the paper over",
-            "the stripe. Let it dry. Scan it flat, at 300 dpi, without any correction, and point at: bare",
-            "paper, a grey card if there is one, the ink on paper; then the bare stripe and the ink over it.",
-        )
-    ):
+    canvas.setFont(FONT, 9)
+    for line, text in enumerate(broken(_HOW, A4_MM[0] - 36, 9)):
         canvas.drawString(18 * MM, height - (28 + 5 * line) * MM, text)
     middle = height - 130 * MM
     canvas.setFillGray(0)

@@ -2,26 +2,31 @@
 
 from collections.abc import Sequence
 from io import BytesIO
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
+from nomos.carving.maps import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
 from nomos.carving.transfer import KNIFE_CAUTION
-from nomos.carving.zones import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
 from nomos.formats.files import file_name
-from nomos.formats.pdf import DEFAULT_PAPER, MM, Sheet, draw_pages, new_canvas
+from nomos.formats.pdf import DEFAULT_PAPER, Sheet, draw_pages, new_canvas
+from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, space, text_pages
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
-from nomos.project.carvings import CarvedBlock
-from nomos.units import number
+from nomos.project.edition.carving import CarvedBlock
+from nomos.units import counted, number
+
+if TYPE_CHECKING:
+    from reportlab.platypus import Flowable
 
 # What prints, then tools from the narrowest to the widest, pale; ground no tool gets into is dark.
 # Letters say the same.
 _PRINTS, _PALEST, _DARKEST, _NARROW = 96, 250, 186, 20
-_HEAD_MM, _LINE_MM, _ROW_MM = 9.0, 4.2, 4.6
+_HEAD_MM, _LINE_MM, _TEXT_PT = 7.0, 4.0, 8.5
 _ARROW_MM = 2.2
+_REACHED = "roller reaches: mask or wipe"
 _LETTERS = "ABCDEFGHIJKL"
 
 
@@ -33,7 +38,10 @@ def carving_pdf(
     paper: str = DEFAULT_PAPER,
     progress: Progress = NULL_PROGRESS,
 ) -> bytes:
-    """A page, or several tiles, for each block. Raises BadInput for an unknown paper, Cancelled."""
+    """A map, on several tiles where it is large, for each block, and a page of words for all of them.
+
+    Raises BadInput for an unknown paper, Cancelled.
+    """
     buffer, canvas = new_canvas(f"{project.title}: carving")
     for place, each in enumerate(carved):
         progress.report(place / max(len(carved), 1), "drawing carving maps")
@@ -43,12 +51,14 @@ def carving_pdf(
             f"carve-{file_name(each.block)}", page.size_mm, f"{project.title}: {name}, as it is cut"
         )
         draw_pages(canvas, sheet, lambda page=page: page.draw(canvas), paper)  # type: ignore[misc] # a default
+    if carved:
+        text_pages(canvas, _words(project, carved))
     canvas.save()
     return buffer.getvalue()
 
 
 class _Page:
-    """One block: header, picture, legend, steps."""
+    """The map of one block: heading, picture, and the letters of its tools."""
 
     def __init__(self, project: Project, blocks: CutBlocks, carved: CarvedBlock) -> None:
         self._project, self._carved = project, carved
@@ -57,10 +67,10 @@ class _Page:
         self._picture = zone_picture(carved)[:, ::-1]
         px = carved.carving.px_per_mm
         self._image_mm = self._picture.shape[1] / px, self._picture.shape[0] / px
-        self._notes = notes_of(project, carved)
-        self._rows = len(carved.carving.tools) + 2
-        below = _ROW_MM * (self._rows + len(self._notes)) + 8
-        self.size_mm = max(self._image_mm[0], 150.0), _HEAD_MM + self._image_mm[1] + below
+        width = max(self._image_mm[0], 120.0)
+        letters = ".  ".join(f"{letter}  {text}" for letter, text in tool_lines(carved))
+        self._below = broken(letters, min(width, 180.0), _TEXT_PT)
+        self.size_mm = width, _HEAD_MM + self._image_mm[1] + _LINE_MM * len(self._below) + 2
 
     def draw(self, canvas: Any) -> None:
         """With the origin at the lower left."""
@@ -69,7 +79,7 @@ class _Page:
         height = self.size_mm[1]
         name = self._project.block(self._carved.block).name
         canvas.setFillGray(0)
-        canvas.setFont("Lato-Bold", 12)
+        canvas.setFont(BOLD, 12)
         canvas.drawString(0, (height - 4.5) * MM, f"{name}: the block face up, mirrored")
         bottom = height - _HEAD_MM - self._image_mm[1]
         picture = BytesIO()
@@ -82,7 +92,10 @@ class _Page:
         self._arrows(canvas, bottom + tall)
         self._chatter(canvas, bottom + tall)
         self._letters(canvas, bottom + tall)
-        self._legend(canvas, bottom - 5)
+        canvas.setFillGray(0)
+        canvas.setFont(FONT, _TEXT_PT)
+        for place, line in enumerate(self._below, start=1):
+            canvas.drawString(0, (bottom - place * _LINE_MM) * MM, line)
 
     def _arrows(self, canvas: Any, top: float) -> None:
         """Which way the bevel falls."""
@@ -101,7 +114,7 @@ class _Page:
     def _letters(self, canvas: Any, top: float) -> None:
         """The letter of each zone where it is widest."""
         carving = self._carved.carving
-        canvas.setFont("Lato-Bold", 9)
+        canvas.setFont(BOLD, 9)
         for number_of in range(1, len(carving.tools) + 1):
             for x, y in widest_places(carving.zones == number_of, carving.px_per_mm):
                 at = self._image_mm[0] - x, top - y
@@ -112,47 +125,60 @@ class _Page:
 
     def _chatter(self, canvas: Any, top: float) -> None:
         carving = self._carved.carving
-        canvas.setFont("Lato-Bold", 8)
+        canvas.setFont(BOLD, 8)
         canvas.setFillGray(0)
         for x, y in widest_places(carving.chatter, carving.px_per_mm, most=4):
-            at = self._image_mm[0] - x, top - y
-            canvas.drawCentredString(at[0] * MM, (at[1] - 6) * MM, "roller reaches: mask or wipe")
-
-    def _legend(self, canvas: Any, top: float) -> None:
-        carving = self._carved.carving
-        hours = {name: h for name, _, h in self._carved.effort.by_tool}
-        rows = [
-            f"Outlines first, {number(carving.outline_mm / 10, 0)} cm, "
-            f"{number(self._carved.effort.outline_h * 60, 0)} min. Arrows: the bevel falls that way."
-        ]
-        for letter, tool, area in zip(_LETTERS, carving.tools, carving.areas_mm2, strict=False):
-            took = f", {number(hours[tool.name] * 60, 0)} min" if tool.name in hours else ""
-            rows.append(f"{letter}  {tool.name}: {number(area / 100)} cm²{took}")
-        rows.append(f"In all {number(self._carved.effort.hours)} h by the speeds that are set.")
-        canvas.setFillGray(0)
-        canvas.setFont("Lato", 9)
-        for place, row in enumerate([*rows, *self._notes]):
-            canvas.drawString(0, (top - place * _ROW_MM) * MM, row)
+            half = canvas.stringWidth(_REACHED, BOLD, 8) / 2 / MM
+            middle = min(max(self._image_mm[0] - x, half + 1), self._image_mm[0] - half - 1)
+            canvas.drawCentredString(middle * MM, (top - y - 6) * MM, _REACHED)
 
 
-def notes_of(project: Project, carved: CarvedBlock) -> tuple[str, ...]:
-    """The order of work and the cautions, a short line each."""
+def tool_lines(carved: CarvedBlock) -> list[tuple[str, str]]:
+    """The letter of each tool, what it clears and how long that takes."""
+    hours = {name: h for name, _, h in carved.effort.by_tool}
+    said = []
+    for letter, tool, area in zip(_LETTERS, carved.carving.tools, carved.carving.areas_mm2, strict=False):
+        took = f", {number(hours[tool.name] * 60, 0)} min" if tool.name in hours else ""
+        said.append((letter, f"{tool.name}: {number(area / 100)} cm²{took}"))
+    return said
+
+
+def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
+    """How to cut, once, then what is special about each block."""
+    band = carved[0].carving.band_mm
+    story = [
+        paragraph("Cutting", 16, bold=True, after_mm=3),
+        paragraph(
+            f"Outlines first; the arrows say which way the bevel falls. Then the band beside them, "
+            f"{number(band)} mm wide, then gouges, wide ones last, then trim close to the edges. Begin "
+            f"{number(FIRST_DEPTH_MM)} mm deep at an edge."
+        ),
+        paragraph("Turn the block, not the blade. Nothing cut away can be put back."),
+        paragraph(KNIFE_CAUTION),
+    ]
+    if project.craft.grip_border:
+        story.append(paragraph("Leave the border standing to hold the block by, and mask it when you ink."))
+    story += [space(3), paragraph("Block by block", 13, bold=True)]
+    story.append(rows([(project.block(each.block).name, " ".join(notes_of(each))) for each in carved]))
+    hours = sum(each.effort.hours for each in carved)
+    story += [space(2), paragraph(f"In all {number(hours)} h by the speeds that are set.", bold=True)]
+    return story
+
+
+def notes_of(carved: CarvedBlock) -> tuple[str, ...]:
+    """What is special about a block: time, outline, depth, and what is delicate."""
     carving = carved.carving
     deepest = float(carving.depth_mm.max()) if carving.depth_mm.size else 0.0
     said = [
-        f"Order: outlines, then the band beside them {number(carving.band_mm)} mm wide, then gouges, wide",
-        f"ones last, then trim close to the edges. Depth {number(FIRST_DEPTH_MM)} mm at an edge, falling to "
-        f"{number(deepest)} mm.",
-        "Turn the block, not the blade. Nothing cut away can be put back.",
+        f"{number(carved.effort.hours)} h. Outlines {number(carving.outline_mm / 10, 0)} cm, "
+        f"{number(carved.effort.outline_h * 60, 0)} min. Deepest {number(deepest)} mm."
     ]
     if carved.finest_mm is not None:
         said.append(
-            f"DELICATE: {carved.too_fine} places, the finest {number(carved.finest_mm, 2)} mm. Cut them last."
+            f"Delicate: {counted(carved.too_fine, 'place')}, the finest "
+            f"{number(carved.finest_mm, 2)} mm; cut them last."
         )
-    if project.craft.grip_border:
-        said.append("Leave the border standing to hold the block by, and mask it when you ink.")
-    words = KNIFE_CAUTION.split(". ")
-    return (*said, *(f"{part.rstrip('.')}." for part in words))
+    return tuple(said)
 
 
 def zone_picture(carved: CarvedBlock) -> NDArray[np.uint8]:

@@ -1,27 +1,26 @@
 """The chart of overlaps as a file: what it should show, and the strips to cut for a real one."""
 
-from io import BytesIO
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
-from nomos import typeface
 from nomos.colour import Lab, lab_to_hex, lab_to_srgb
 from nomos.colour.spectra import Array
 from nomos.errors import BadInput
 from nomos.formats.files import read_bytes, writing_into
+from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.readings import read_samples
+from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM
 from nomos.project import Project
-from nomos.project.charting import MARK_MM, Chart, overlap_chart, read_chart
+from nomos.project.inks.chart import MARK_MM, Chart, overlap_chart, read_chart
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas
 
-MM = 72 / 25.4
 _PX_PER_MM = 8.0
-_PAGE_MM, _LEFT_MM, _TOP_MM = (210.0, 297.0), 12.0, 24.0
+_LEFT_MM, _TOP_MM = 12.0, 24.0
 
 
 def write_chart(path: Path, project: Project, pulls: tuple[str, ...] | None = None) -> dict[str, Any]:
@@ -104,18 +103,8 @@ def chart_picture(chart: Chart, paper: tuple[float, float, float]) -> np.ndarray
 
 def chart_pdf(chart: Chart, title: str) -> bytes:
     """The predicted chart and the strips of each block, a page each, A4 at true size."""
-    from reportlab.pdfbase import pdfmetrics
-    from reportlab.pdfbase.ttfonts import TTFont
-    from reportlab.pdfgen.canvas import Canvas
-
-    for name, path in (("Lato", typeface.REGULAR), ("Lato-Bold", typeface.BOLD)):
-        pdfmetrics.registerFont(TTFont(name, str(path)))
-    buffer = BytesIO()
-    canvas = Canvas(
-        buffer, invariant=1, initialFontName="Lato", pagesize=(_PAGE_MM[0] * MM, _PAGE_MM[1] * MM)
-    )
-    canvas.setTitle(f"{title}: overlaps")
-    canvas.setViewerPreference("PrintScaling", "None")
+    buffer, canvas = new_canvas(f"{title}: overlaps")
+    canvas.setPageSize((A4_MM[0] * MM, A4_MM[1] * MM))
     _heading(canvas, f"{title}: every overlap of {len(chart.inks)} inks, as predicted", "Right-reading.")
     for patch in chart.patches:
         _square(canvas, patch.left_mm, patch.top_mm, chart.patch_mm, lab_to_hex(np.array(patch.lab)))
@@ -141,7 +130,7 @@ def chart_pdf(chart: Chart, title: str) -> bytes:
             _marks(canvas, chart)
         canvas.setStrokeGray(0)
         canvas.rect(
-            _LEFT_MM * MM, (_PAGE_MM[1] - _TOP_MM - chart.size_mm[1]) * MM,
+            _LEFT_MM * MM, (A4_MM[1] - _TOP_MM - chart.size_mm[1]) * MM,
             chart.size_mm[0] * MM, chart.size_mm[1] * MM, stroke=1, fill=0,
         )  # fmt: skip
         canvas.showPage()
@@ -151,17 +140,17 @@ def chart_pdf(chart: Chart, title: str) -> bytes:
 
 def _heading(canvas: "Canvas", heading: str, line: str) -> None:
     canvas.setFillGray(0)
-    canvas.setFont("Lato-Bold", 13)
-    canvas.drawString(_LEFT_MM * MM, (_PAGE_MM[1] - 13) * MM, heading)
-    canvas.setFont("Lato", 9)
-    canvas.drawString(_LEFT_MM * MM, (_PAGE_MM[1] - 18.5) * MM, f"{line} Print at 100 %.")
+    canvas.setFont(BOLD, 13)
+    canvas.drawString(_LEFT_MM * MM, (A4_MM[1] - 13) * MM, heading)
+    canvas.setFont(FONT, 9)
+    canvas.drawString(_LEFT_MM * MM, (A4_MM[1] - 18.5) * MM, f"{line} Print at 100 %.")
 
 
 def _square(canvas: "Canvas", left: float, top: float, side: float, colour: str) -> None:
     canvas.setFillColor(colour)
     canvas.rect(
         (_LEFT_MM + left) * MM,
-        (_PAGE_MM[1] - _TOP_MM - top - side) * MM,
+        (A4_MM[1] - _TOP_MM - top - side) * MM,
         side * MM,
         side * MM,
         stroke=0,
@@ -177,13 +166,11 @@ def _name(canvas: "Canvas", chart: Chart, left: float, top: float, word: str) ->
 
 def _text(canvas: "Canvas", x: float, y: float, text: str, size: float) -> None:
     canvas.setFillGray(0)
-    canvas.setFont("Lato", size)
-    canvas.drawString((_LEFT_MM + x) * MM, (_PAGE_MM[1] - _TOP_MM - y) * MM, text)
+    canvas.setFont(FONT, size)
+    canvas.drawString((_LEFT_MM + x) * MM, (A4_MM[1] - _TOP_MM - y) * MM, text)
 
 
 def _marks(canvas: "Canvas", chart: Chart) -> None:
     canvas.setFillGray(0)
     for x, y in chart.marks:
-        canvas.circle(
-            (_LEFT_MM + x) * MM, (_PAGE_MM[1] - _TOP_MM - y) * MM, MARK_MM / 2 * MM, stroke=0, fill=1
-        )
+        canvas.circle((_LEFT_MM + x) * MM, (A4_MM[1] - _TOP_MM - y) * MM, MARK_MM / 2 * MM, stroke=0, fill=1)

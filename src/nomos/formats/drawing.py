@@ -1,28 +1,86 @@
-"""A drawing at true size for a bench or a cutter: named layers of lines, before it is PDF, SVG or DXF."""
+"""A drawing at true size: named layers of shapes and words, before it is PDF, SVG or DXF."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from textwrap import wrap
+from typing import Any
 
-from nomos.formats.template import Template
-from nomos.project import Project
-from nomos.registration import Point, SystemPlan
-from nomos.registration.pins import nest
-from nomos.registration.plan import LASER_CAUTION
-from nomos.registration.settings import SYSTEM_NAMES, PinSettings
-from nomos.units import number, size_text
+from nomos.formats.typesetting import broken
+from nomos.registration import Point
 
-_LETTER_MM, _LINE_MM, _NARROWEST_MM, _HEAD_MM = 1.45, 4.0, 120.0, 8.0
-_APART_MM = 15.0
+CHECK_BAR_MM = 100.0
+# The header: a heading and sentences. It is never wider than a page of A4 or Letter upright shows,
+# so that no tile cuts through a line of it.
+HEADING_PT, TEXT_PT = 12.0, 8.0
+HEADING_LINE_MM, TEXT_LINE_MM, _HEAD_MM = 5.2, 3.7, 2.0
+CHIPS_MM = 12.0
+_NARROWEST_MM, _WIDEST_TEXT_MM = 120.0, 180.0
 
 
 @dataclass(frozen=True)
-class Line:
-    """A line or closed shape on a layer, mm from the drawing's top left, y down."""
+class Look:
+    """How a layer looks: line width in points (0: none), dashes, and its fill as a share of white.
+
+    tint : fill on paper only: a cutter gets the outline alone.
+    """
+
+    line_pt: float
+    dash: tuple[float, ...] = ()
+    fill: float | None = None
+    tint: float | None = None
+    hatched: bool = False
+
+
+PLAIN = Look(0.4)
+LOOKS: dict[str, Look] = {
+    # Templates of blocks, from the ground up.
+    "cut-now": Look(0.25, (1, 1.5), fill=0.92),
+    "printing": Look(0.25, fill=0.66),
+    "saw-lines": Look(0.8),
+    "tidy": Look(0.4, (8, 3)),
+    "notch-floors": Look(0.3, hatched=True),
+    "notch-walls": Look(1.4),
+    "block-edge": Look(0.6),
+    "marked-corner": Look(0.0, fill=0.0),
+    "front-corner": Look(0.8),
+    "check-bar-100-mm": Look(0.5),
+    # Block, sheet and stops on the bench.
+    "block": Look(1.2),
+    "board": Look(1.0, tint=0.93),
+    "base": Look(0.8, tint=0.93),
+    "sheet": Look(0.4, (3, 2)),
+    "image": Look(0.4, (1, 2)),
+    "floor": Look(0.4, tint=0.8),
+    "wall": Look(1.6),
+    "block stop": Look(0.8, tint=0.7),
+    "paper stop": Look(0.8, tint=0.4),
+    "packing": Look(0.4, (2, 2), tint=0.88),
+    "pin": Look(0.8, tint=0.3),
+    "tab": Look(0.6),
+    "tape": Look(0.4, (1, 1)),
+    "cross": Look(0.6),
+    "corner": Look(0.6, tint=0.0),
+    "dimension": Look(0.3),
+    "cut": Look(0.3),
+}
+
+
+@dataclass(frozen=True, eq=False)
+class Shape:
+    """Lines or an area on a layer, mm from the drawing's top left, y down.
+
+    rings : each a sequence of points or an array (n, 2); several are filled by the even-odd rule.
+    colour : of the fill instead of the layer's own, as #rrggbb.
+    """
 
     layer: str
-    points: tuple[Point, ...]
+    rings: tuple[Sequence[Point] | Any, ...]
     closed: bool = True
+    colour: str = ""
+
+    @property
+    def look(self) -> Look:
+        """Of its layer."""
+        return LOOKS.get(self.layer, PLAIN)
 
 
 @dataclass(frozen=True)
@@ -35,129 +93,49 @@ class Word:
 
 @dataclass(frozen=True, eq=False)
 class Drawing:
-    """What is drawn, with a heading and sentences that stand above it on paper, not in a cutter's file."""
+    """What is drawn, with a heading and sentences that stand above it on paper.
+
+    foot : what stands at the foot of every page, the heading where nothing else is said.
+    chips : colours of the inks, in the header's right end.
+    """
 
     name: str
     heading: str
     notes: tuple[str, ...]
     size_mm: tuple[float, float]
-    lines: tuple[Line, ...]
+    shapes: tuple[Shape, ...]
     words: tuple[Word, ...] = ()
+    foot: str = ""
+    chips: tuple[str, ...] = ()
+
+    @property
+    def layers(self) -> tuple[str, ...]:
+        """Their names, the lowest first."""
+        return tuple(dict.fromkeys(shape.layer for shape in self.shapes))
+
+    @property
+    def width_mm(self) -> float:
+        """With room for the header."""
+        return max(self.size_mm[0], _NARROWEST_MM)
+
+    @property
+    def headings(self) -> tuple[str, ...]:
+        """The heading, broken where it would run out of the first page or into the chips."""
+        wide = min(self.width_mm, _WIDEST_TEXT_MM) - (CHIPS_MM + 2) * bool(self.chips)
+        return broken(self.heading, wide, HEADING_PT, bold=True)
 
     @property
     def text(self) -> tuple[str, ...]:
-        """The sentences, broken to the drawing's width."""
-        letters = int(max(self.size_mm[0], _NARROWEST_MM) / _LETTER_MM)
-        return tuple(line for note in self.notes for line in wrap(note, letters))
+        """The sentences, broken to the width of the header."""
+        wide = min(self.width_mm, _WIDEST_TEXT_MM)
+        return tuple(line for note in self.notes for line in broken(note, wide, TEXT_PT))
 
     @property
     def header_mm(self) -> float:
         """Height of the heading and its sentences."""
-        return _HEAD_MM + _LINE_MM * len(self.text)
+        return _HEAD_MM + HEADING_LINE_MM * len(self.headings) + TEXT_LINE_MM * len(self.text)
 
     @property
     def page_mm(self) -> tuple[float, float]:
         """With its header."""
-        return max(self.size_mm[0], _NARROWEST_MM), self.size_mm[1] + self.header_mm
-
-
-def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:
-    """A system as it lies on the bench before the printer: block face up, sheet face down, so mirrored."""
-    bench = plan.bench
-    width, height = project.paper.width_mm, project.paper.height_mm
-    left, right = min(bench.left, 0.0), max(bench.right, width)
-    top, bottom = min(bench.top, 0.0), max(bench.bottom, height)
-
-    def laid(point: Point) -> Point:
-        return right - point[0], point[1] - top
-
-    lines = [Line(shape.kind, tuple(map(laid, shape.points)), shape.closed) for shape in plan.shapes]
-    if all(shape.kind != "sheet" for shape in plan.shapes):
-        lines.append(Line("sheet", tuple(map(laid, ((0, 0), (width, 0), (width, height), (0, height))))))
-    image = project.image
-    corners = (
-        (image.left, image.top), (image.right, image.top),
-        (image.right, image.bottom), (image.left, image.bottom),
-    )  # fmt: skip
-    lines.append(Line("image", tuple(map(laid, corners))))
-    lines += [Line("dimension", (laid(each.start), laid(each.end)), closed=False) for each in plan.dimensions]
-    words = [Word(laid(_middle(shape.points)), shape.word) for shape in plan.shapes if shape.word]
-    words += [Word(laid(_middle((each.start, each.end))), each.text) for each in plan.dimensions]
-    block = plan.block
-    return Drawing(
-        f"bench-{plan.system}",
-        f"{project.title}: {SYSTEM_NAMES[plan.system]}",
-        (
-            "As it lies before you: the block face up, the sheet face down. Print at 100 %.",
-            f"Block {size_text(block.width, block.height)}, sheet {size_text(width, height)}.",
-            *(f"{place}. {step}" for place, step in enumerate(plan.steps, start=1)),
-            *plan.limits,
-        ),
-        (right - left, bottom - top),
-        tuple(lines),
-        tuple(words),
-    )
-
-
-def _middle(points: Sequence[Point]) -> Point:
-    xs, ys = [x for x, _ in points], [y for _, y in points]
-    return (min(xs) + max(xs)) / 2, (min(ys) + max(ys)) / 2
-
-
-def pins_drawing(pins: PinSettings) -> Drawing:
-    """Tabs and pins nested on their board, with the cutter's path outside parts and inside holes.
-
-    M is the half fixed to the base, F the half on the sheet. Raises RegisterError.
-    """
-    placed = nest(pins)
-    lines = [Line("cut", cut) for part in placed for cut in part.cuts]
-    words = [Word(part.label_at, part.part.name.split()[0]) for part in placed]
-    return Drawing(
-        "pins",
-        f"Tabs and pins, {pins.pairs} pairs, {number(pins.board_mm)} mm board",
-        (
-            f"M is the male half: glue its stub onto its foot. F is the female half. Clearance "
-            f"{number(pins.clearance_mm, 2)} mm each side; the lines take up a kerf of "
-            f"{number(pins.kerf_mm, 2)} mm.",
-            "Cut one set of F for every sheet that dries with its tabs on.",
-            LASER_CAUTION,
-        ),
-        pins.stock_mm,
-        tuple(lines),
-        tuple(words),
-    )
-
-
-def templates_drawing(templates: Sequence[Template]) -> Drawing:
-    """The block faces of a set side by side, mirrored as they are cut, each on layers of its own."""
-    lines: list[Line] = []
-    words: list[Word] = []
-    x = tall = 0.0
-    for place, each in enumerate((one for one in templates if one.face == "block"), start=1):
-
-        def moved(points: Sequence[Point], by: float = x) -> tuple[Point, ...]:
-            return tuple((float(px) + by, float(py)) for px, py in points)
-
-        width, height = each.size_mm
-        name = f"block{place:02d}"
-        lines.append(Line(f"{name}-edge", moved(((0, 0), (width, 0), (width, height), (0, height)))))
-        lines += [
-            Line(f"{name}-printing", moved(_open(ring.tolist()))) for area in each.areas for ring in area
-        ]
-        lines += [Line(f"{name}-saw", moved(_open(path))) for path in each.saw]
-        lines += [Line(f"{name}-floor", moved(floor)) for floor in each.floors]
-        lines += [Line(f"{name}-wall", moved(wall), closed=False) for wall in each.walls]
-        lines.append(Line(f"{name}-corner", moved(each.corner)))
-        words.append(Word((x + width / 2, 4.0), each.heading))
-        x, tall = x + width + _APART_MM, max(tall, height)
-    title = templates[0].title if templates else ""
-    notes = ("Blocks, mirrored: what you see is what you cut.",)
-    return Drawing(
-        "blocks", f"{title}: blocks", notes, (max(x - _APART_MM, 1.0), tall), tuple(lines), tuple(words)
-    )
-
-
-def _open(ring: Sequence[Point]) -> Sequence[Point]:
-    """A ring without its first point again at the end: closing it is the format's own doing."""
-    points = [(float(x), float(y)) for x, y in ring]
-    return points[:-1] if len(points) > 1 and points[0] == points[-1] else points
+        return self.width_mm, self.size_mm[1] + self.header_mm

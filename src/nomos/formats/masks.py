@@ -10,9 +10,10 @@ from PIL import Image
 
 from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
+from nomos.formats.drawing import Drawing, Shape
 from nomos.formats.files import file_name, write_file, writing_into
 from nomos.formats.openraster import MaskLayer, openraster
-from nomos.formats.svg import mask_svg
+from nomos.formats.svg import drawing_svg
 from nomos.project import CutBlocks, Project
 from nomos.separation import Mask, outlines
 from nomos.units import MM_PER_INCH
@@ -25,9 +26,9 @@ def mask_layers(project: Project, blocks: CutBlocks) -> tuple[MaskLayer, ...]:
     """The blocks of a project in print order, each in the colour of its ink."""
     return tuple(
         MaskLayer(
-            project.block(impression.block).name,
+            project.pull_name(impression.id),
             blocks.masks[project.number_of(impression.block)],
-            lab_to_hex(np.array(project.ink(impression.zones[0].ink).lab)),
+            lab_to_hex(np.array(project.ink(impression.main.ink).lab)),
         )
         for impression in project.impressions
     )
@@ -55,7 +56,9 @@ def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, ki
             if kind == "svg":
                 height, width = layer.mask.shape
                 size = width / px_per_mm, height / px_per_mm
-                data = mask_svg(layer.name, layer.hex, outlines(layer.mask, px_per_mm), size)
+                areas = outlines(layer.mask, px_per_mm)
+                shapes = tuple(Shape("printing", area, colour=layer.hex) for area in areas)
+                data = drawing_svg(Drawing(name, layer.name, (), size, shapes))
             else:
                 data = _black_and_white(layer.mask, px_per_mm, kind)
             names.append(write_file(folder, name, data))

@@ -1,21 +1,29 @@
-"""Templates as a PDF at true size, tiled where a block is larger than the paper."""
+"""Drawings as a PDF at true size, tiled where one is larger than the paper."""
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from io import BytesIO
-from typing import TYPE_CHECKING, Any
+from typing import TYPE_CHECKING
 
-from nomos import typeface
 from nomos.errors import BadInput
-from nomos.formats.template import CHECK_BAR_MM, LINE_MM, NARROWEST_MM, Template
+from nomos.formats.drawing import (
+    CHECK_BAR_MM,
+    CHIPS_MM,
+    HEADING_LINE_MM,
+    HEADING_PT,
+    TEXT_LINE_MM,
+    TEXT_PT,
+    Drawing,
+    Shape,
+)
+from nomos.formats.typesetting import BOLD, FONT, MM, register_typefaces
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas
-
-MM = 72 / 25.4
+    from reportlab.pdfgen.pathobject import PDFPathObject
 
 # ISO 216 for A sizes; Letter 8.5 x 11 and tabloid 11 x 17 inches.
 PAPERS_MM: dict[str, tuple[float, float]] = {
@@ -35,9 +43,7 @@ _OVERLAP_MM = 10.0
 _CROP_MM = 5.0
 # Lines on the very edge of a drawing keep their whole width.
 _BLEED_MM = 0.6
-_GREY = 0.66
-_LABEL_PT = 9
-_PALE = 0.92
+_WORD_PT, _HATCH_MM = 9.0, 1.6
 
 
 @dataclass(frozen=True)
@@ -75,35 +81,42 @@ def _tiling(drawing: tuple[float, float], page: tuple[float, float]) -> Tiling:
     return Tiling(page, usable, count[0], count[1])
 
 
-def templates_pdf(
-    templates: Sequence[Template], *, paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS
+def drawings_pdf(
+    drawings: Sequence[Drawing],
+    title: str,
+    *,
+    paper: str = DEFAULT_PAPER,
+    progress: Progress = NULL_PROGRESS,
 ) -> bytes:
-    """A PDF of all templates at true size.
+    """A PDF of all drawings at true size.
 
     Parameters
     ----------
-    templates : what to draw, a page each, or several where it is tiled.
+    drawings : what to draw, a page each, or several where it is tiled.
     paper : name of the paper, a key of `PAPERS_MM`.
 
     Returns
     -------
-    The file's bytes; the same templates give the same bytes.
+    The file's bytes; the same drawings give the same bytes.
+
+    Raises
+    ------
+    BadInput : there is no such paper.
+    Cancelled : called off through `progress`.
 
     Notes
     -----
     Print scaling is off in the viewer's preferences, and every page carries a
     100 mm bar to check with a ruler all the same.
     """
-    buffer, canvas = new_canvas(f"{templates[0].title}: templates" if templates else "Templates")
-    for number, template in enumerate(templates):
-        progress.report(number / len(templates), "writing the PDF")
-        size = max(template.size_mm[0], NARROWEST_MM), template.size_mm[1] + template.header_mm
-        face = "block, mirrored" if template.face == "block" else "tracing, right-reading"
+    buffer, canvas = new_canvas(title)
+    for number, drawing in enumerate(drawings):
+        progress.report(number / len(drawings), "writing the PDF")
 
-        def draw(template: Template = template, height: float = size[1]) -> None:
-            _Pen(canvas, height, template.header_mm).template(template)
+        def draw(drawing: Drawing = drawing) -> None:
+            _Pen(canvas, drawing).draw()
 
-        draw_pages(canvas, Sheet(template.name, size, f"{template.heading} ({face})"), draw, paper)
+        draw_pages(canvas, Sheet(drawing.name, drawing.page_mm, drawing.foot or drawing.heading), draw, paper)
     canvas.save()
     return buffer.getvalue()
 
@@ -119,14 +132,11 @@ class Sheet:
 
 def new_canvas(title: str) -> tuple[BytesIO, "Canvas"]:
     """An empty PDF with our typefaces, the same bytes every time, never scaled by a viewer."""
-    from reportlab.pdfbase import pdfmetrics
-    from reportlab.pdfbase.ttfonts import TTFont
     from reportlab.pdfgen.canvas import Canvas
 
-    for name, path in (("Lato", typeface.REGULAR), ("Lato-Bold", typeface.BOLD)):
-        pdfmetrics.registerFont(TTFont(name, str(path)))
+    register_typefaces()
     buffer = BytesIO()
-    canvas = Canvas(buffer, invariant=1, initialFontName="Lato", pageCompression=1)
+    canvas = Canvas(buffer, invariant=1, initialFontName=FONT, pageCompression=1)
     canvas.setTitle(title)
     canvas.setCreator("Nomos")
     canvas.setViewerPreference("PrintScaling", "None")
@@ -197,7 +207,7 @@ def _foot(canvas: "Canvas", text: str, tiling: Tiling, column: int, row: int) ->
         tall = 3.0 if tick % 10 == 0 else 2.2 if tick == 5 else 1.4
         x = (left + tick * CHECK_BAR_MM / 10) * MM
         canvas.line(x, base * MM, x, (base + tall) * MM)
-    canvas.setFont("Lato", 7.5)
+    canvas.setFont(FONT, 7.5)
     canvas.drawString((left + CHECK_BAR_MM + 2) * MM, base * MM, "100 mm: measure it, print at 100 %")
     tiles = tiling.columns * tiling.rows
     where = f", part {row * tiling.columns + column + 1} of {tiles}" if tiles > 1 else ""
@@ -206,116 +216,88 @@ def _foot(canvas: "Canvas", text: str, tiling: Tiling, column: int, row: int) ->
 
 
 class _Pen:
-    """Draws with y running down from the top of a drawing, in mm."""
+    """Draws with y running down from below the header of a drawing, in mm."""
 
-    def __init__(self, canvas: "Canvas", height_mm: float, header_mm: float) -> None:
-        self._canvas, self._height, self._header = canvas, height_mm, header_mm
+    def __init__(self, canvas: "Canvas", drawing: Drawing) -> None:
+        self._canvas, self._drawing = canvas, drawing
+        self._base = drawing.page_mm[1] - drawing.header_mm
 
-    def template(self, template: Template) -> None:
-        """The whole drawing: header, block edge, printing areas, notches, marked corner."""
-        canvas = self._canvas
-        self._text(0, 4.5, template.heading, 12, bold=True)
-        for place, line in enumerate(template.lines):
-            self._text(0, 9.0 + place * LINE_MM, line, 8)
-        canvas.setLineWidth(0.4)
-        # In the header's right end, clear of the text on the narrowest template.
-        width = max(template.size_mm[0], NARROWEST_MM)
-        share = 12 / len(template.colours)
-        for place, colour in enumerate(template.colours):
-            canvas.setFillColor(colour)
-            left = (width - 12 + place * share) * MM
-            canvas.rect(left, (self._height - 5) * MM, share * MM, 4.5 * MM, stroke=1, fill=1)
-        self._cut_now(template)
-        canvas.setFillGray(_GREY)
-        canvas.setStrokeGray(0)
-        canvas.setLineWidth(0.25)
-        path = canvas.beginPath()
-        for area in template.areas:
-            for ring in area:
-                self._add(path, ring, closed=True)
-        canvas.drawPath(path, stroke=1, fill=1, fillMode=0)
-        self._saw_lines(template)
-        self._notches(template)
-        canvas.setLineWidth(0.6)
-        self._line(
-            ((0, 0), (template.size_mm[0], 0), template.size_mm, (0, template.size_mm[1])), closed=True
-        )
+    def draw(self) -> None:
+        """Header, shapes, words."""
+        self._header()
+        for shape in self._drawing.shapes:
+            self._shape(shape)
+        self._words()
+
+    def _header(self) -> None:
+        canvas, drawing = self._canvas, self._drawing
         canvas.setFillGray(0)
-        corner = canvas.beginPath()
-        self._add(corner, template.corner, closed=True)
-        canvas.drawPath(corner, stroke=0, fill=1)
-        if template.front_corner:
-            canvas.setLineWidth(0.8)
-            self._line(template.front_corner, closed=True)
+        y = drawing.page_mm[1]
+        for lines, font, size, step in (
+            (drawing.headings, BOLD, HEADING_PT, HEADING_LINE_MM),
+            (drawing.text, FONT, TEXT_PT, TEXT_LINE_MM),
+        ):
+            canvas.setFont(font, size)
+            for line in lines:
+                y -= step
+                canvas.drawString(0, (y + 0.7) * MM, line)
+        canvas.setLineWidth(0.4)
+        canvas.setStrokeGray(0)
+        for place, colour in enumerate(drawing.chips):
+            wide = CHIPS_MM / len(drawing.chips)
+            canvas.setFillColor(colour)
+            left = drawing.width_mm - CHIPS_MM + place * wide
+            canvas.rect(left * MM, (drawing.page_mm[1] - 5) * MM, wide * MM, 4.5 * MM, stroke=1, fill=1)
 
-    def _saw_lines(self, template: Template) -> None:
-        """The paths of a jigsaw's pieces, and the words on pieces and zones."""
-        self._canvas.setLineWidth(0.8)
-        for path in template.saw:
-            self._line(path, closed=True)
-        for x, y, word in template.labels:
-            size = _LABEL_PT
-            wide = self._canvas.stringWidth(word, "Lato-Bold", size) / MM
-            self._canvas.setFillGray(1)
-            base = self._height - self._header - y - 1.3
-            self._canvas.rect((x - wide / 2 - 0.6) * MM, (base - 0.8) * MM, (wide + 1.2) * MM, 4 * MM, 0, 1)
-            self._text(x - wide / 2, self._header + y + 1.3, word, size, bold=True)
-
-    def _cut_now(self, template: Template) -> None:
-        canvas = self._canvas
-        canvas.setFillGray(_PALE)
-        canvas.setStrokeGray(0.3)
-        canvas.setLineWidth(0.25)
-        canvas.setDash(1, 1.5)
-        path = canvas.beginPath()
-        for area in template.cut_now:
-            for ring in area:
-                self._add(path, ring, closed=True)
-        canvas.drawPath(path, stroke=1, fill=1, fillMode=0)
+    def _shape(self, shape: Shape) -> None:
+        canvas, look = self._canvas, shape.look
+        canvas.setLineWidth(look.line_pt)
+        canvas.setDash(*([list(look.dash)] if look.dash else []))
+        canvas.setStrokeGray(0)
+        if look.hatched:
+            self._hatch(shape.rings)
+        fill = look.tint if look.fill is None else look.fill
+        if fill is not None:
+            canvas.setFillGray(fill)
+        if shape.colour:
+            canvas.setFillColor(shape.colour)
+        canvas.drawPath(
+            self._path(shape.rings, closed=shape.closed),
+            stroke=int(look.line_pt > 0), fill=int(fill is not None), fillMode=0,
+        )  # fmt: skip
         canvas.setDash()
 
-    def _notches(self, template: Template) -> None:
+    def _hatch(self, rings: Iterable[Sequence[Point]]) -> None:
+        """Slanting lines inside a shape."""
         canvas = self._canvas
-        canvas.setDash(2, 2)
-        canvas.setLineWidth(0.3)
-        self._line(template.sheet, closed=True)
-        canvas.setDash(8, 3)
-        for tidy in template.tidy:
-            self._line(tidy)
-        canvas.setDash()
-        for floor in template.floors:
+        for ring in rings:
+            xs, ys = [x for x, _ in ring], [y for _, y in ring]
+            high = max(ys) - min(ys)
             canvas.saveState()
-            shape = canvas.beginPath()
-            self._add(shape, floor, closed=True)
-            canvas.clipPath(shape, stroke=0, fill=0)
-            self._hatch(floor)
+            canvas.clipPath(self._path([ring], closed=True), stroke=0, fill=0)
+            start = min(xs) - high
+            while start < max(xs):
+                lines = [((start, max(ys)), (start + high, min(ys)))]
+                canvas.drawPath(self._path(lines, closed=False), stroke=1, fill=0)
+                start += _HATCH_MM
             canvas.restoreState()
-            self._line(floor, closed=True)
-        canvas.setLineWidth(1.4)
-        for wall in template.walls:
-            self._line(wall)
 
-    def _hatch(self, shape: Sequence[Point]) -> None:
-        xs, ys = [x for x, _ in shape], [y for _, y in shape]
-        height = max(ys) - min(ys)
-        start = min(xs) - height
-        while start < max(xs):
-            self._line(((start, max(ys)), (start + height, min(ys))))
-            start += 1.6
+    def _words(self) -> None:
+        canvas = self._canvas
+        for word in self._drawing.words:
+            x, y = word.place[0] * MM, (self._base - word.place[1]) * MM
+            wide = canvas.stringWidth(word.text, BOLD, _WORD_PT)
+            canvas.setFillGray(1)
+            canvas.rect(x - wide / 2 - 2, y - 4.5, wide + 4, 12, 0, 1)
+            canvas.setFillGray(0)
+            canvas.setFont(BOLD, _WORD_PT)
+            canvas.drawCentredString(x, y - 2.3, word.text)
 
-    def _text(self, x: float, y: float, text: str, size: float, *, bold: bool = False) -> None:
-        self._canvas.setFillGray(0)
-        self._canvas.setFont("Lato-Bold" if bold else "Lato", size)
-        self._canvas.drawString(x * MM, (self._height - y) * MM, text)
-
-    def _line(self, points: Sequence[Point], *, closed: bool = False) -> None:
+    def _path(self, rings: Iterable[Sequence[Point]], *, closed: bool) -> "PDFPathObject":
         path = self._canvas.beginPath()
-        self._add(path, points, closed=closed)
-        self._canvas.drawPath(path, stroke=1, fill=0)
-
-    def _add(self, path: Any, points: Any, *, closed: bool) -> None:
-        base = self._height - self._header
-        for place, (x, y) in enumerate(points):
-            (path.lineTo if place else path.moveTo)(x * MM, (base - y) * MM)
-        if closed:
-            path.close()
+        for ring in rings:
+            for place, (x, y) in enumerate(ring):
+                (path.lineTo if place else path.moveTo)(float(x) * MM, (self._base - float(y)) * MM)
+            if closed:
+                path.close()
+        return path

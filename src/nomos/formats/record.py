@@ -2,7 +2,6 @@
 
 import csv
 import io
-import textwrap
 from collections.abc import Sequence
 from datetime import date
 from typing import Any
@@ -11,21 +10,19 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.edition import LayerFigures
-from nomos.formats.pdf import MM, new_canvas
+from nomos.formats.pdf import new_canvas
+from nomos.formats.typesetting import A4_MM, MM, paragraph, rows, ruled, space, text_pages
 from nomos.project import Project
-from nomos.project.editions import Record
-from nomos.project.keys import carrying_text
-from nomos.project.methods import METHOD_WORDS, method_of
+from nomos.project.blocks.methods import METHOD_WORDS, method_of
+from nomos.project.edition.sheets import Record, layer_names
 from nomos.registration import SYSTEM_NAMES
 from nomos.units import size_text
-
-_PAGE_MM, _MARGIN_MM = (210.0, 297.0), 22.0
 
 
 def record_json(project: Project, record: Record) -> dict[str, Any]:
     """The edition in figures."""
     state = record.state
-    names = [project.block(pull.block).name for pull in project.impressions]
+    names = layer_names(project, state)
     return {
         "title": project.title,
         "sheets": state.sheets,
@@ -75,7 +72,7 @@ def _layer(names: Sequence[str], each: LayerFigures) -> dict[str, Any]:
 
 def record_csv(project: Project, record: Record) -> dict[str, bytes]:
     """The same as three tables by file name: sheets, pulls and layers."""
-    names = [project.block(pull.block).name for pull in project.impressions]
+    names = [project.pull_name(pull.id) for pull in project.impressions]
     numbers = dict(record.numbers.given)
     sheets = [("sheet", "number", "spoiled_at", "reason")]
     sheets += [
@@ -105,7 +102,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
     """What a gallery wants to know, a name and a sentence a line."""
     plan, paper = project.plan, project.paper
     inks = list(dict.fromkeys(project.ink(z.ink).name for pull in project.impressions for z in pull.zones))
-    order = ", ".join(project.block(pull.block).name for pull in project.impressions)
+    order = ", ".join(project.pull_name(pull.id) for pull in project.impressions)
     lines = [
         ("Title", project.title),
         ("Image", size_text(project.image.width, project.image.height)),
@@ -128,36 +125,21 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
         lines.append(("Cancelled", f"{len(record.numbers.cancelled)} good sheets left over are cancelled"))
         if record.numbers.short:
             lines.append(("Still to print", f"{record.numbers.short} of the edition"))
-    lines.append(("Drawing carried", carrying_text(project)))
     lines.append(("Dated", day.isoformat()))
     return lines
 
 
 def statement_pdf(project: Project, record: Record | None, day: date) -> bytes:
     """Edition statement and colophon on one page, with room for signature. Raises nothing of its own."""
+    story = [
+        paragraph(project.title, 20, bold=True, after_mm=2),
+        paragraph("Edition statement and colophon", 11, after_mm=6),
+        rows(statement_lines(project, record, day)),
+        space(16),
+        ruled(("Signed", "Date")),
+    ]
     buffer, canvas = new_canvas(f"{project.title}: edition")
-    width, height = _PAGE_MM
-    canvas.setPageSize((width * MM, height * MM))
-    y = height - _MARGIN_MM
-    canvas.setFont("Lato-Bold", 20)
-    canvas.drawString(_MARGIN_MM * MM, y * MM, project.title)
-    y -= 8
-    canvas.setFont("Lato", 11)
-    canvas.drawString(_MARGIN_MM * MM, y * MM, "Edition statement and colophon")
-    y -= 12
-    for name, text in statement_lines(project, record, day):
-        canvas.setFont("Lato-Bold", 10)
-        canvas.drawString(_MARGIN_MM * MM, y * MM, name)
-        canvas.setFont("Lato", 10)
-        for line in textwrap.wrap(text, 72) or [""]:
-            canvas.drawString((_MARGIN_MM + 38) * MM, y * MM, line)
-            y -= 5.4
-        y -= 1.6
-    y = max(y - 16, 30.0)
-    for label, left in (("Signed", _MARGIN_MM), ("Date", 130.0)):
-        canvas.line(left * MM, y * MM, (left + 60) * MM, y * MM)
-        canvas.drawString(left * MM, (y - 5) * MM, label)
-    canvas.showPage()
+    text_pages(canvas, story)
     canvas.save()
     return buffer.getvalue()
 
@@ -197,7 +179,7 @@ def process_pdf(title: str, page: Picture) -> bytes:
     from reportlab.lib.utils import ImageReader
 
     buffer, canvas = new_canvas(f"{title}: how it was printed")
-    width, height = _PAGE_MM[1], _PAGE_MM[0]
+    height, width = A4_MM
     canvas.setPageSize((width * MM, height * MM))
     from PIL import Image
 

@@ -17,8 +17,8 @@ from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
 from nomos.formats.files import read_text, writing_into
 from nomos.order import DRYING_H
+from nomos.project.blocks.plans import ShelfInk
 from nomos.project.model import Ink, Known, Optics
-from nomos.project.separating import ShelfInk
 from nomos.separation.plans import WEAKEST
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")

@@ -1,99 +1,104 @@
-"""A template as SVG in millimetres, for cutters and drawing programs."""
+"""A drawing as SVG in millimetres, for cutters and drawing programs."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from typing import Any
 
 from lxml import etree
 
-from nomos.formats.template import CHECK_BAR_MM, LINE_MM, Template
+from nomos.formats.drawing import (
+    CHECK_BAR_MM,
+    HEADING_LINE_MM,
+    HEADING_PT,
+    TEXT_LINE_MM,
+    TEXT_PT,
+    Drawing,
+    Shape,
+)
+from nomos.units import MM_PER_INCH
 
 _NS = "http://www.w3.org/2000/svg"
 _FOOT_MM = 10.0
+_PT_MM = MM_PER_INCH / 72
+_WORD_MM = 3.2
 
 
-def template_svg(template: Template) -> bytes:
-    """One face of one block as an SVG document.
+def drawing_svg(drawing: Drawing, *, headed: bool = False) -> bytes:
+    """A drawing as an SVG document, a group with its name for each layer.
 
-    Sizes are in mm through width, height and viewBox. What prints, notch walls,
-    notch floors, the sheet and the block's edge are groups with these names.
+    headed : with heading and sentences above it and a 100 mm bar below, to be
+        printed; a cutter's file has neither.
     """
-    width = max(template.size_mm[0], CHECK_BAR_MM)
-    height = template.header_mm + template.size_mm[1] + _FOOT_MM
+    width, height = drawing.size_mm
+    top = 0.0
+    if headed:
+        width, top = max(width, CHECK_BAR_MM), drawing.header_mm
+        height += top + _FOOT_MM
     root = etree.Element(
         f"{{{_NS}}}svg",
         {"width": f"{width:g}mm", "height": f"{height:g}mm", "viewBox": f"0 0 {width:g} {height:g}"},
         nsmap={None: _NS},  # type: ignore[dict-item] # lxml takes None for the default namespace
     )
-    _child(root, "title").text = f"{template.title}: {template.heading}"
-    text = _group(root, "heading", fill="#000000")
-    said = [(5.0, 4.2, template.heading)]
-    said += [(10.0 + place * LINE_MM, 2.8, line) for place, line in enumerate(template.lines)]
-    for y, size, line in said:
-        attributes = {"x": "0", "y": f"{y:g}", "font-family": "Lato, sans-serif", "font-size": f"{size:g}"}
-        _child(text, "text", **attributes).text = line
-    page = _group(root, "template", transform=f"translate(0 {template.header_mm:g})")
-    if template.cut_now:
-        pale = _group(page, "cut-now", fill="#ebebeb", **{"fill-rule": "evenodd"})
-        for area in template.cut_now:
-            _child(pale, "path", d=" ".join(_data(ring, closed=True) for ring in area))
-    printing = _group(page, "printing", fill="#c7c7c7", **{"fill-rule": "evenodd"})
-    for area in template.areas:
-        _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))
-    if template.saw:
-        _lines(_group(page, "saw-lines", **_stroke(0.2)), template.saw, closed=True)
-    if template.labels:
-        words = _group(page, "labels", fill="#000000")
-        for at_x, at_y, word in template.labels:
-            at = {"x": f"{at_x:.2f}", "y": f"{at_y:.2f}", "text-anchor": "middle", "font-size": "3.5"}
-            _child(words, "text", **at, **{"font-family": "Lato, sans-serif"}).text = word
-    _lines(_group(page, "sheet", **_stroke(0.1)), [template.sheet], closed=True)
-    _lines(_group(page, "notch-floors", **_stroke(0.1)), template.floors, closed=True)
-    if template.tidy:
-        _lines(_group(page, "tidy", **_stroke(0.1)), template.tidy, closed=False)
-    _lines(_group(page, "notch-walls", **_stroke(0.4)), template.walls, closed=False)
-    edge = ((0.0, 0.0), (template.size_mm[0], 0.0), template.size_mm, (0.0, template.size_mm[1]))
-    _lines(_group(page, "block-edge", **_stroke(0.2)), [edge], closed=True)
-    _lines(_group(page, "marked-corner", fill="#000000"), [template.corner], closed=True)
-    if template.front_corner:
-        _lines(_group(page, "front-corner", **_stroke(0.3)), [template.front_corner], closed=True)
-    base = template.size_mm[1] + 6
-    bar = ((0.0, base - 2), (0.0, base), (CHECK_BAR_MM, base), (CHECK_BAR_MM, base - 2))
-    _lines(_group(page, "check-bar-100-mm", **_stroke(0.2)), [bar], closed=False)
+    _child(root, "title").text = drawing.heading
+    page = root
+    if headed:
+        _header(root, drawing)
+        page = _child(root, "g", id="template", transform=f"translate(0 {top:g})")
+    elif drawing.notes:
+        _child(root, "desc").text = " ".join(drawing.notes)
+    shapes = drawing.shapes + ((_check_bar(drawing),) if headed else ())
+    for layer in dict.fromkeys(shape.layer for shape in shapes):
+        _layer(page, [shape for shape in shapes if shape.layer == layer])
+    if drawing.words:
+        words = _child(page, "g", id="words", fill="#000000")
+        for word in drawing.words:
+            at = {"x": f"{word.place[0]:.2f}", "y": f"{word.place[1]:.2f}", "text-anchor": "middle"}
+            _text(words, word.text, _WORD_MM, at)
     return etree.tostring(root, xml_declaration=True, encoding="utf-8", pretty_print=True)
 
 
-def mask_svg(
-    name: str, colour_hex: str, areas: Sequence[Sequence[Any]], size_mm: tuple[float, float]
-) -> bytes:
-    """What one block prints, right-reading, as an SVG of the image's size in mm."""
-    width, height = size_mm
-    root = etree.Element(
-        f"{{{_NS}}}svg",
-        {"width": f"{width:g}mm", "height": f"{height:g}mm", "viewBox": f"0 0 {width:g} {height:g}"},
-        nsmap={None: _NS},  # type: ignore[dict-item] # lxml takes None for the default namespace
-    )
-    _child(root, "title").text = name
-    printing = _group(root, "printing", fill=colour_hex, **{"fill-rule": "evenodd"})
-    for area in areas:
-        _child(printing, "path", d=" ".join(_data(ring, closed=True) for ring in area))
-    return etree.tostring(root, xml_declaration=True, encoding="utf-8", pretty_print=True)
+def _header(root: etree._Element, drawing: Drawing) -> None:
+    group = _child(root, "g", id="heading", fill="#000000")
+    y = 0.0
+    for lines, size, step in (
+        (drawing.headings, HEADING_PT, HEADING_LINE_MM),
+        (drawing.text, TEXT_PT, TEXT_LINE_MM),
+    ):
+        for line in lines:
+            y += step
+            _text(group, line, size * _PT_MM, {"x": "0", "y": f"{y - 0.7:g}"})
+
+
+def _check_bar(drawing: Drawing) -> Shape:
+    low = drawing.size_mm[1] + 6
+    ring = ((0.0, low - 2), (0.0, low), (CHECK_BAR_MM, low), (CHECK_BAR_MM, low - 2))
+    return Shape("check-bar-100-mm", (ring,), closed=False)
+
+
+def _layer(page: etree._Element, shapes: Sequence[Shape]) -> None:
+    look = shapes[0].look
+    style = {"fill": "none", "stroke": "none"}
+    if look.fill is not None:
+        style |= {"fill": _grey(look.fill), "fill-rule": "evenodd"}
+    elif look.line_pt:
+        style |= {"stroke": "#000000", "stroke-width": f"{look.line_pt * _PT_MM:.2f}"}
+    group = _child(page, "g", id=shapes[0].layer.replace(" ", "-"), **style)
+    for shape in shapes:
+        path = _child(group, "path", d=" ".join(_data(ring, closed=shape.closed) for ring in shape.rings))
+        if shape.colour:
+            path.set("fill", shape.colour)
+
+
+def _grey(share: float) -> str:
+    return "#" + f"{round(share * 255):02x}" * 3
 
 
 def _child(parent: etree._Element, tag: str, **attributes: str) -> etree._Element:
     return etree.SubElement(parent, f"{{{_NS}}}{tag}", attributes)
 
 
-def _group(parent: etree._Element, name: str, **attributes: str) -> etree._Element:
-    return _child(parent, "g", id=name, **attributes)
-
-
-def _stroke(width_mm: float) -> dict[str, str]:
-    return {"fill": "none", "stroke": "#000000", "stroke-width": f"{width_mm:g}"}
-
-
-def _lines(parent: etree._Element, lines: Iterable[Sequence[Any]], *, closed: bool) -> None:
-    for line in lines:
-        _child(parent, "path", d=_data(line, closed=closed))
+def _text(parent: etree._Element, text: str, size_mm: float, at: dict[str, str]) -> None:
+    style = {"font-family": "Lato, sans-serif", "font-size": f"{size_mm:.2g}"}
+    _child(parent, "text", **at, **style).text = "".join(each for each in text if each.isprintable())
 
 
 def _data(points: Any, *, closed: bool) -> str:

@@ -1,8 +1,7 @@
-"""What stands on a template, before it is PDF or SVG: a drawing in millimetres for each face of a block."""
+"""What stands on a template, before it is drawn: a value in millimetres for each face of a block."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from textwrap import wrap
 from typing import Literal
 
 import numpy as np
@@ -11,12 +10,12 @@ from nomos.colour import lab_to_hex
 from nomos.formats.files import file_name
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
-from nomos.project.boards import front_of
-from nomos.project.films import zone_colours
-from nomos.project.jigsaw import pieces_of
+from nomos.project.blocks.boards import front_of
+from nomos.project.blocks.jigsaw import pieces_of
+from nomos.project.blocks.reduction import is_reduction
+from nomos.project.inks.films import zone_colours
 from nomos.project.model import Block, Impression, ProjectError
-from nomos.project.reduction import is_reduction
-from nomos.project.registering import marks_of, plan_of_system
+from nomos.project.register.system import marks_of, plan_of_system
 from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
@@ -26,11 +25,6 @@ from nomos.units import number, size_text
 Face = Literal["block", "tracing"]
 FACES: tuple[Face, ...] = ("block", "tracing")
 
-CHECK_BAR_MM = 100.0
-# The header: a heading, and lines below it this far apart; three of them without anything special.
-_HEADING_MM, LINE_MM = 7.2, 3.7
-# About what a letter of a header line takes, so that lines are broken where the drawing ends.
-_LETTER_MM, NARROWEST_MM = 1.32, 120.0
 CORNER_MARK_MM = 6.0
 CUT_NOW_TEXT = "Pale and dashed: cut this away now. Grey: keep it. White: already gone."
 
@@ -86,20 +80,14 @@ class Template:
     face_text: str = ""
 
     @property
-    def lines(self) -> tuple[str, ...]:
-        """What stands under the heading, broken to the width of the drawing."""
+    def notes(self) -> tuple[str, ...]:
+        """What stands under the heading."""
         said = [f"{self.title}. {self.face_text or FACE_TEXT[self.face]}", self.details]
         said += [NOTCH_TEXT] if self.floors else []
         said += [CUT_NOW_TEXT] if self.cut_now else []
         said += [SAW_TEXT] if self.saw else []
         said += [self.legend] if self.legend else []
-        letters = int(max(self.size_mm[0], NARROWEST_MM) / _LETTER_MM)
-        return tuple(line for text in said for line in wrap(text, letters))
-
-    @property
-    def header_mm(self) -> float:
-        """Height of the heading and its lines."""
-        return _HEADING_MM + LINE_MM * len(self.lines)
+        return tuple(said)
 
 
 @dataclass(frozen=True, eq=False)

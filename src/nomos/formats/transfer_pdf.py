@@ -7,8 +7,9 @@ from typing import Literal
 import numpy as np
 
 from nomos.carving.transfer import SOLVENT_CAUTION, TRANSFERS, TransferWay
-from nomos.formats.pdf import DEFAULT_PAPER, templates_pdf
+from nomos.formats.pdf import DEFAULT_PAPER, drawings_pdf
 from nomos.formats.template import Template
+from nomos.formats.template_drawing import template_drawings
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Project
 
@@ -55,4 +56,5 @@ def transfer_pdf(
     progress: Progress = NULL_PROGRESS,
 ) -> bytes:
     """A sheet for each block as PDF at true size. Raises BadInput."""
-    return templates_pdf(transfer_templates(project, templates, way, marked), paper=paper, progress=progress)
+    drawn = template_drawings(transfer_templates(project, templates, way, marked))
+    return drawings_pdf(drawn, f"{project.title}: transfer", paper=paper, progress=progress)

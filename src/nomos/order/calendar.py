@@ -10,6 +10,7 @@ from typing import Literal
 from msgspec import Struct
 
 from nomos.order.washing import Cleaning
+from nomos.units import counted
 
 Way = Literal["whole edition", "sheet by sheet"]
 Limit = Literal["drying", "rack", "hours", "work"]
@@ -52,13 +53,26 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
 
 @dataclass(frozen=True)
 class Run:
-    """One layer to print: its name, drying time, cleaning after, cutting before, whether on wet ink."""
+    """One layer to print: its name, drying time, cleaning after, cutting before, whether on wet ink.
+
+    washes : rollers that are cleaned so. pull_min : minutes a pull; None is the workshop's usual.
+    """
 
     name: str
     drying_h: float
     after: Cleaning
     cut_before: bool = False
     wet: bool = False
+    washes: int = 1
+    pull_min: float | None = None
+
+    def cleaning_min(self, times: Times) -> float:
+        """Minutes of cleaning after it."""
+        return {"none": 0.0, "wipe": times.wipe_min, "wash": times.wash_min}[self.after] * self.washes
+
+    def minutes(self, times: Times) -> float:
+        """Minutes a pull."""
+        return times.pull_min if self.pull_min is None else self.pull_min
 
 
 @dataclass(frozen=True)
@@ -96,7 +110,19 @@ class Calendar:
 
 
 def drying_hours(hours: float, times: Times, *, film: float = 1.0, water: bool = False) -> float:
-    """Drying time in this air, of this film. hours : of a normal film at 20 degrees."""
+    """Drying time in this air, of this film.
+
+    Parameters
+    ----------
+    hours : of a normal film at 20 degrees.
+    times : temperature, humidity and hours of the workshop.
+    film : thickness, 1 normal.
+    water : dries by losing water, so humidity counts.
+
+    Returns
+    -------
+    Hours.
+    """
     warm = 2 ** ((20.0 - times.temperature) / _TEN_DEGREES)
     damp = 1 + _DAMP_AIR * (times.humidity - 50) / 50 if water else 1.0
     return hours * warm * film * max(damp, 0.3)
@@ -131,7 +157,18 @@ def _planned(runs: tuple[Run, ...], sheets: int, times: Times, start: date) -> C
 
 
 def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
-    """The days, and which change would shorten them most."""
+    """The days, and which change would shorten them most.
+
+    Parameters
+    ----------
+    runs : pulls in print order.
+    sheets : how many go through.
+    start : the first day.
+
+    Returns
+    -------
+    The calendar with its limit and its help in words.
+    """
     plan = plan_days(runs, sheets, times, start)
     tries: list[tuple[str, Sequence[Run], Times]] = [
         ("a drier that halves the drying", [replace(run, drying_h=run.drying_h / 2) for run in runs], times),
@@ -147,7 +184,7 @@ def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
     if best is None or best[0] >= plan.end:
         return replace(plan, help="Nothing of what was tried would end it earlier.")
     saved = (plan.end.date() - best[0].date()).days
-    gain = f"{saved} day{'s' if saved != 1 else ''}" if saved else "some hours"
+    gain = f"{counted(saved, 'day')}" if saved else "some hours"
     return replace(plan, help=f"What would help most: {best[1]}, {gain} earlier.")
 
 
@@ -227,19 +264,19 @@ class _Desk:
     def _stint(self, place: int, run: Run, ready: list[datetime], done: int) -> int:
         """Print as many sheets as this day, the rack and their drying allow; how many are done then."""
         times = self.times
-        after = {"none": 0.0, "wipe": times.wipe_min, "wash": times.wash_min}[run.after]
+        after, each = run.cleaning_min(times), run.minutes(times)
         self.wait_until(ready[done] - timedelta(minutes=times.setup_min), "drying")
         self._wait_for_rack()
         closes = self.to_work()
         limit = times.pulls_a_day or _NO_LIMIT
         room = limit - self.pulled.get(self.now.date(), 0)
-        least = timedelta(minutes=times.setup_min + times.pull_min + after)
+        least = timedelta(minutes=times.setup_min + each + after)
         if room <= 0 or self.now + least > closes + _BLINK:
             self.check_room(least)
             self.to_next_day()
             return done
         start, clock = self.now, self.now + timedelta(minutes=times.setup_min)
-        first, pull = done, timedelta(minutes=times.pull_min)
+        first, pull = done, timedelta(minutes=each)
         while done < len(ready) and done - first < room:
             fits = clock + pull + timedelta(minutes=after) <= closes + _BLINK
             if ready[done] > clock + _BLINK or not fits or not self._place_at(clock + pull):
@@ -311,8 +348,7 @@ class _Desk:
 def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
     """Each sheet through all layers, wet on wet, before the next: no waiting, but much cleaning."""
     desk = _Desk(times, start)
-    minutes = {"none": 0.0, "wipe": times.wipe_min, "wash": times.wash_min}
-    one_sheet = sum(times.pull_min + minutes[run.after] for run in runs)
+    one_sheet = sum(run.minutes(times) + run.cleaning_min(times) for run in runs)
     done = 0
     while done < sheets:
         closes = desk.to_work()

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from nomos.colour import Lab, Opacity
-from nomos.order.washing import MUCH_LIGHTER, Cleaning, cleaning
+from nomos.order.washing import MUCH_LIGHTER, WEIGHT, Cleaning, cleaned
 
 # Drying of an oil-based relief ink at 20 °C before the next layer: 24 to 72 h.
 # Written down from memory; the user's own ink decides.
@@ -18,6 +18,8 @@ class Layer:
     """What the rules look at: name, colour of the solid, opacity, and whether it is the key.
 
     drying_h : before the next goes on. wet : it goes on the one before while that is wet.
+    damp : the sheet stays damp for the next layer and does not dry between.
+    inks : of all zones, where there are several.
     """
 
     name: str
@@ -26,6 +28,13 @@ class Layer:
     is_key: bool = False
     drying_h: float = DRYING_H
     wet: bool = False
+    damp: bool = False
+    inks: tuple[Lab, ...] = ()
+
+    @property
+    def labs(self) -> tuple[Lab, ...]:
+        """Of all its inks."""
+        return self.inks or (self.lab,)
 
 
 def light_to_dark(layers: Sequence[Layer]) -> tuple[int, ...]:
@@ -33,12 +42,29 @@ def light_to_dark(layers: Sequence[Layer]) -> tuple[int, ...]:
 
     Common practice, no source: a darker ink covers a lighter one's edge, pale
     inks want a clean roller, and the key draws everything together at the end.
+
+    Parameters
+    ----------
+    layers : in any order.
+
+    Returns
+    -------
+    Each number once.
     """
     return tuple(sorted(range(len(layers)), key=lambda n: (layers[n].is_key, -layers[n].lab[0])))
 
 
 def reasons(order: Sequence[Layer]) -> tuple[str, ...]:
-    """For each layer in print order, in a sentence or two, why it stands there or what that costs."""
+    """For each layer in print order why it stands there or what that costs.
+
+    Parameters
+    ----------
+    order : layers in print order.
+
+    Returns
+    -------
+    A sentence or two each.
+    """
     return tuple(_reason(place, order) for place in range(len(order)))
 
 
@@ -69,6 +95,10 @@ def _reason(place: int, order: Sequence[Layer]) -> str:
                 if layer.opacity == "transparent"
                 else "its opacity lets it show there."
             )
+        elif place == 0 and (
+            paler := [o.name for o in order[1:] if not o.is_key and o.lab[0] > layer.lab[0] + MUCH_LIGHTER]
+        ):
+            said.append(f"First, {lightness}, though paler ones come later ({', '.join(paler)}).")
         elif place == 0:
             said.append(
                 f"Palest, {lightness}: first on a clean roller, and everything darker covers its edge."
@@ -88,8 +118,23 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
 
     Common practice, no source: going on to a neighbouring hue that is not
     lighter needs a wipe, anything else a full wash-up.
+
+    Parameters
+    ----------
+    order : layers in print order.
+
+    Returns
+    -------
+    One text fewer than layers.
     """
-    return tuple(
-        f"{'still wet' if after.wet else f'dry {here.drying_h:g} h'}, {_WORDS[cleaning(here.lab, after.lab)]}"
-        for here, after in pairwise(order)
-    )
+    said = []
+    for here, after in pairwise(order):
+        dries = "back into the damp pack" if here.damp else f"dry {here.drying_h:g} h"
+        said.append(f"{'still wet' if after.wet else dries}, {_cleaned(cleaned(here.labs, after.labs))}")
+    return tuple(said)
+
+
+def _cleaned(each: Sequence[Cleaning]) -> str:
+    worst = max(each, key=lambda one: WEIGHT[one])
+    many = sum(one == worst for one in each)
+    return f"{_WORDS[worst]} {many} inks" if many > 1 and worst != "none" else _WORDS[worst]

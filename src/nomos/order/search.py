@@ -191,6 +191,14 @@ def distinct_outcomes(problem: OrderProblem) -> int:
     Acyclic orientations of the graph of layers that meet, with some edges given
     (Stanley 1973), by inclusion and exclusion over the sets of layers that can be
     printed first. Pins are not counted in.
+
+    Parameters
+    ----------
+    problem : layers, which of them meet, and what must precede what.
+
+    Returns
+    -------
+    A count, at least 1.
     """
     count, meets = (
         problem.count,

@@ -27,6 +27,14 @@ def cleaning(here: Lab, after: Lab) -> Cleaning:
 
     Common practice, no source: going on to a neighbouring hue that is not
     lighter needs a wipe, anything else a full wash-up, the same ink nothing.
+
+    Parameters
+    ----------
+    here, after : CIELAB, D50/2 deg of the inks, in print order.
+
+    Returns
+    -------
+    The word for it.
     """
     if float(np.linalg.norm(np.subtract(here, after))) < _SAME:
         return "none"
@@ -36,23 +44,85 @@ def cleaning(here: Lab, after: Lab) -> Cleaning:
     return "wipe" if neighbour and after[0] <= here[0] + MUCH_LIGHTER else "wash"
 
 
+def cleaned(here: Sequence[Lab], after: Sequence[Lab]) -> tuple[Cleaning, ...]:
+    """What each roller of a layer needs before the next layer, where several inks stand on one block.
+
+    Parameters
+    ----------
+    here, after : CIELAB, D50/2 deg of the inks of both layers; at least one each.
+
+    Returns
+    -------
+    One for each ink here: the least cleaning on the way to any ink of the next.
+    """
+    return tuple(min((cleaning(one, other) for other in after), key=lambda way: WEIGHT[way]) for one in here)
+
+
 @dataclass(frozen=True)
 class Rollers:
-    """Which roller each layer is printed with (from 0), and how it is cleaned before."""
+    """Which roller each ink is printed with (from 0), and how it is cleaned before.
 
-    roller: tuple[int, ...]
-    before: tuple[Cleaning, ...]
+    roller, before : for each layer one of each of its inks.
+    needed : rollers that the layer with most inks takes at once.
+    """
+
+    roller: tuple[tuple[int, ...], ...]
+    before: tuple[tuple[Cleaning, ...], ...]
+    needed: int
 
     @property
     def washes(self) -> int:
         """Full wash-ups between the layers."""
-        return sum(each == "wash" for each in self.before)
+        return sum(each == "wash" for layer in self.before for each in layer)
+
+
+def rollers_for(layers: Sequence[Sequence[Lab]], rollers: int) -> Rollers:
+    """The inks of all layers shared out among some rollers with little cleaning.
+
+    Parameters
+    ----------
+    layers : CIELAB, D50/2 deg of the inks of each layer, in print order.
+    rollers : how many there are; a layer of more inks takes as many as it has inks.
+
+    Notes
+    -----
+    With one ink a layer exact (`shared_rollers`); else each layer takes the rollers
+    that are nearest to clean for it (Kuhn's assignment).
+    """
+    needed = max((len(inks) for inks in layers), default=1)
+    if needed == 1:
+        one = shared_rollers([inks[0] for inks in layers], rollers)
+        return Rollers(one.roller, one.before, 1)
+    from scipy.optimize import linear_sum_assignment
+
+    carried: list[Lab | None] = [None] * max(rollers, needed)
+    used: list[tuple[int, ...]] = []
+    before: list[tuple[Cleaning, ...]] = []
+    for inks in layers:
+        ways: list[list[Cleaning]] = [
+            ["none" if ink is None else cleaning(ink, lab) for ink in carried] for lab in inks
+        ]
+        _, took = linear_sum_assignment([[WEIGHT[way] for way in row] for row in ways])
+        used.append(tuple(int(roller) for roller in took))
+        before.append(tuple(ways[n][roller] for n, roller in enumerate(used[-1])))
+        for lab, roller in zip(inks, used[-1], strict=True):
+            carried[roller] = lab
+    return Rollers(tuple(used), tuple(before), needed)
 
 
 def shared_rollers(labs: Sequence[Lab], rollers: int) -> Rollers:
     """Layers in print order shared out among some rollers with the least cleaning.
 
     Dynamic programming over which ink each roller carries; exact.
+
+    Parameters
+    ----------
+    labs : CIELAB, D50/2 deg of the inks in print order.
+    rollers : how many, at least 1.
+
+    Returns
+    -------
+    The roller of each layer, and the cleanings.
     """
     states: dict[tuple[int, ...], tuple[float, tuple[int, ...], tuple[Cleaning, ...]]] = {
         (-1,) * rollers: (0.0, (), ())
@@ -69,7 +139,7 @@ def shared_rollers(labs: Sequence[Lab], rollers: int) -> Rollers:
                     following[state] = new
         states = following
     _, used, done = min(states.values())
-    return Rollers(used, done)
+    return Rollers(tuple((n,) for n in used), tuple((way,) for way in done), 1)
 
 
 @dataclass(frozen=True)
@@ -85,7 +155,14 @@ class TackAdvice:
 def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool]) -> tuple[TackAdvice, ...]:
     """Where a wet layer does not have a looser ink than the one below it, and how to make it so.
 
-    wet : for each layer whether it is printed on the wet one before.
+    Parameters
+    ----------
+    names, tacks : of the layers in print order; tack 0 loose to 10 tight.
+    wet : for each whether it is printed on the wet one before.
+
+    Returns
+    -------
+    One for each such layer.
     """
     found = []
     for second in range(1, len(tacks)):

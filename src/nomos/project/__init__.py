@@ -1,7 +1,7 @@
 """The project as a value, its edits, its file, its proof and its findings."""
 
-from nomos.project.finding import Cure, Finding, Station, Weight, kento_or_reason
-from nomos.project.findings import find
+from nomos.project.check.findings import find
+from nomos.project.check.proof import Proof, proof_of, prove
 from nomos.project.model import (
     Block,
     Flat,
@@ -14,27 +14,8 @@ from nomos.project.model import (
     WantedColour,
     Zone,
 )
-from nomos.project.proof import Proof, proof_of, prove
-from nomos.project.proofing import (
-    ColourMatch,
-    CutBlocks,
-    LaidSheet,
-    MaskRequest,
-    Spot,
-    ToLay,
-    bare_places,
-    coarse,
-    colour_matches,
-    cut_blocks,
-    films_in_order,
-    impressions_to_lay,
-    lay_sheet,
-    mask_request,
-    mean_difference,
-    sheet_labs,
-    sheet_reflectance,
-)
-from nomos.project.store import (
+from nomos.project.model.finding import Cure, Finding, Station, Weight
+from nomos.project.model.store import (
     Assets,
     digest,
     labels_from_png,
@@ -44,6 +25,22 @@ from nomos.project.store import (
     mask_to_png,
     save,
 )
+from nomos.project.register.kento import kento_or_reason
+from nomos.project.sheet.laying import (
+    ColourMatch,
+    LaidSheet,
+    Spot,
+    ToLay,
+    bare_places,
+    colour_matches,
+    films_in_order,
+    impressions_to_lay,
+    lay_sheet,
+    mean_difference,
+    sheet_labs,
+    sheet_reflectance,
+)
+from nomos.project.sheet.masks import CutBlocks, MaskRequest, coarse, cut_blocks, mask_request
 
 __all__ = [
     "Assets",

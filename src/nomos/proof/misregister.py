@@ -24,12 +24,31 @@ class Misregister:
 
 
 def padded(mask: Mask, pad_px: int) -> Mask:
-    """The mask with an empty margin, so that a shifted block is seen beyond the image."""
+    """The mask with an empty margin, so that a shifted block is seen beyond the image.
+
+    Parameters
+    ----------
+    mask : (height, width) uint8, 0 or 1.
+
+    Returns
+    -------
+    (height + 2 pad, width + 2 pad) uint8.
+    """
     return np.pad(mask, pad_px)
 
 
 def displaced(mask: Mask, by: Misregister, px_per_mm: float) -> Mask:
-    """The mask moved by a misregister; what leaves the page is lost. Same shape, 0 or 1."""
+    """The mask moved by a misregister; what leaves the page is lost.
+
+    Parameters
+    ----------
+    mask : (height, width) uint8, 0 or 1.
+    by : mm and degrees as seen on the print.
+
+    Returns
+    -------
+    The same shape, 0 or 1.
+    """
     import cv2
 
     if not by:
@@ -41,7 +60,17 @@ def displaced(mask: Mask, by: Misregister, px_per_mm: float) -> Mask:
 
 
 def displaced_numbers(page: NDArray[np.uint8], by: Misregister, px_per_mm: float) -> NDArray[np.uint8]:
-    """A page of numbers moved by a misregister, none of them mixed; its edges go on outwards. Same shape."""
+    """A page of numbers moved by a misregister, none of them mixed; its edges go on outwards.
+
+    Parameters
+    ----------
+    page : (height, width) uint8.
+    by : mm and degrees as seen on the print.
+
+    Returns
+    -------
+    The same shape.
+    """
     import cv2
 
     if not by:

@@ -45,7 +45,16 @@ def _packed(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
 
 
 def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
-    """(height, width) 0xffRRGGBB to (height, width, 3) uint8 R, G, B."""
+    """Pixels as separate channels.
+
+    Parameters
+    ----------
+    pixels : (height, width) uint32, 0xffRRGGBB.
+
+    Returns
+    -------
+    (height, width, 3) uint8 R, G, B.
+    """
     import cv2
 
     return np.asarray(
@@ -57,7 +66,16 @@ Page = TypeVar("Page", Index, NDArray[np.uint32])
 
 
 def mips(index: Page) -> tuple[Page, ...]:
-    """The page at full, half, quarter ... size, every second number kept each time."""
+    """The page at full, half, quarter ... size, every second number kept each time.
+
+    Parameters
+    ----------
+    index : (height, width) uint8 or uint16.
+
+    Returns
+    -------
+    Views of it, the full one first.
+    """
     levels: list[Page] = [index]
     while min(levels[-1].shape) >= 128:
         levels.append(levels[-1][::2, ::2].copy())

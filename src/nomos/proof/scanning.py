@@ -65,7 +65,18 @@ class PatchReading:
 
 
 def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Balance) -> PatchReading:
-    """The colour of a window of a picture. window : left, top, right, bottom in pixels, not empty."""
+    """The colour of a window of a picture.
+
+    Parameters
+    ----------
+    picture : (height, width, 3) uint8 sRGB.
+    window : left, top, right, bottom in pixels, not empty.
+    balance : what makes the bare paper and a grey card come out right.
+
+    Returns
+    -------
+    CIELAB, D50/2 deg, and its spread.
+    """
     left, top, right, bottom = window
     patch = picture[top:bottom, left:right].reshape(-1, 3)
     mean = patch.astype(np.float64).mean(axis=0)

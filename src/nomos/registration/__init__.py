@@ -24,7 +24,7 @@ from nomos.registration.kento import (
     place_kento,
 )
 from nomos.registration.marks import MarkFit, MarksError, Motion, fit_marks
-from nomos.registration.plan import Dimension, Shape, SystemPlan, plan_system
+from nomos.registration.plan import plan_system
 from nomos.registration.printed_marks import PrintedMark, printed_marks, vernier_reading_mm
 from nomos.registration.settings import (
     MARK_KINDS,
@@ -42,6 +42,7 @@ from nomos.registration.settings import (
     advise,
     check_settings,
 )
+from nomos.registration.systems.shapes import Dimension, Shape, SystemPlan
 from nomos.registration.turning import (
     TURNS,
     Corner,

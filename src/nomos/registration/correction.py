@@ -37,6 +37,15 @@ def wall_change(motion: Motion, contacts: Contacts) -> WallChange:
     comes right when the sheet lies farther to the right. So each wall moves with
     the sheet's edge there; inwards is glued on, outwards is pared off. Stretch is
     left out, as no wall cures it.
+
+    Parameters
+    ----------
+    motion : of the print against what was expected, mm and degrees.
+    contacts : where the sheet touches, mm on the sheet.
+
+    Returns
+    -------
+    mm for each wall, glued on where positive.
     """
     rigid = replace(motion, stretch=None)
     places = np.array(contacts.places)
@@ -52,6 +61,15 @@ def together(changes: Mapping[str, WallChange], uncut: Sequence[str] = ()) -> di
     others get strips. That is the smallest sum of changes that pares nothing.
     With one block alone there is nothing to share, and its own change comes back.
     Blocks named in `uncut` move their transfer instead and have no say.
+
+    Parameters
+    ----------
+    changes : by block, mm.
+    uncut : blocks not cut yet.
+
+    Returns
+    -------
+    By block, none of them pared.
     """
     cut = {name: change for name, change in changes.items() if name not in uncut}
     if len(cut) < 2:
@@ -64,6 +82,15 @@ def after_change(motion: Motion, change: WallChange, contacts: Contacts) -> Moti
     """How the block prints once the walls are changed: the prediction of the next proof.
 
     Inverts `wall_change` to first order, exact to 0.01 mm for rotations under half a degree.
+
+    Parameters
+    ----------
+    motion : before, mm and degrees.
+    change : of the walls, mm.
+
+    Returns
+    -------
+    Motion on the next proof, mm and degrees.
     """
     dx, dy, angle = contacts.motion_by() @ change.walls()
     centre_x, centre_y = motion.centre_mm
@@ -78,7 +105,14 @@ def after_change(motion: Motion, change: WallChange, contacts: Contacts) -> Moti
 def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: float) -> list[str]:
     """What to do about stretch that no wall cures; nothing where it stays under the tolerance.
 
+    Parameters
+    ----------
     reach_mm : how far the image reaches from the motion's centre, along x and y.
+    tolerance_mm : what still counts as in register.
+
+    Returns
+    -------
+    Sentences.
     """
     if motion.stretch is None:
         return []
@@ -98,7 +132,16 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
 
 
 def change_text(change: WallChange, names: Sequence[str] = WALL_NAMES) -> list[str]:
-    """Each wall's change in words, to a twentieth of a millimetre."""
+    """Each wall's change in words.
+
+    Parameters
+    ----------
+    change : mm, glued on where positive.
+
+    Returns
+    -------
+    A sentence a wall, to a twentieth of a millimetre.
+    """
     said = []
     for wall, value in zip(names, change.walls(), strict=True):
         if abs(value) >= SMALLEST_CHANGE_MM:
@@ -112,6 +155,15 @@ def move_text(change: WallChange, contacts: Contacts) -> list[str]:
     """Pins or stops that are moved instead of glued and pared, in words, as the printer sees the bench.
 
     The sheet lies face down there, so what is to the right on the print is to the printer's left.
+
+    Parameters
+    ----------
+    change : mm for each contact.
+    contacts : what the sheet is laid against.
+
+    Returns
+    -------
+    Sentences.
     """
     said = []
     for name, value, (x, y) in zip(contacts.names, change.walls(), contacts.inward, strict=True):

@@ -165,9 +165,21 @@ def place_kento(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
 
 
 def depth_for(paper_mm: float | None) -> float:
-    """How deep to cut for a paper so thick, in mm: twice its thickness, and 1 mm at the least.
+    """How deep to cut for a paper so thick: twice its thickness, and 1 mm at the least.
 
     The wall has to stand well above the sheet's edge (the factor is chosen by us). Raises KentoError.
+
+    Parameters
+    ----------
+    paper_mm : thickness; None where it is not known.
+
+    Returns
+    -------
+    mm.
+
+    Raises
+    ------
+    KentoError : too thick for a notch.
     """
     if paper_mm is None:
         return DEFAULT_DEPTH_MM
@@ -182,6 +194,20 @@ def place_along(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
     The lower edge is kept where it is such a side; else the sheet is laid a
     quarter turn clockwise on the block, its right edge nearest the printer. The
     notches come back in the sheet's own upright coordinates. Raises KentoError.
+
+    Parameters
+    ----------
+    sheet_mm : width and height.
+    image : mm on the sheet.
+    side : the long or the short one.
+
+    Returns
+    -------
+    Notches in mm on the sheet.
+
+    Raises
+    ------
+    KentoError : there is no room.
     """
     width, height = sheet_mm
     if (width >= height) == (side == "long") or width == height:

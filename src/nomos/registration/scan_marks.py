@@ -36,8 +36,15 @@ def find_blobs(
 ) -> tuple[Blob, ...]:
     """All blobs of about the area of a mark, their middles weighted by contrast to the paper around.
 
-    page : (height, width, 3) the sheet, straight and to scale.
+    Parameters
+    ----------
+    page : (height, width, 3) uint8, the sheet, straight and to scale.
+    area_mm2 : of one mark.
     image : left, top, right, bottom in mm of what is not looked at.
+
+    Returns
+    -------
+    Middles in mm.
     """
     import cv2
 

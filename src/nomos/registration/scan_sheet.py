@@ -165,7 +165,18 @@ def sheet_to_scan(found: FoundSheet) -> Floats:
 def taken_out(
     scan: Picture, found: FoundSheet, px_per_mm: float, area: tuple[float, float, float, float]
 ) -> Picture:
-    """A part of the sheet, straight and to scale. area : left, top, right, bottom in mm on the sheet."""
+    """A part of the sheet, straight and to scale.
+
+    Parameters
+    ----------
+    scan : (height, width, 3) uint8.
+    found : where the sheet lies in it.
+    area : left, top, right, bottom in mm on the sheet.
+
+    Returns
+    -------
+    (rows, columns, 3) uint8 at px_per_mm.
+    """
     import cv2
 
     left, top, right, bottom = area

@@ -93,7 +93,12 @@ class RegisterSettings:
 
 
 def check_settings(settings: RegisterSettings) -> None:
-    """Raise RegisterError for figures that cannot be."""
+    """Refuse figures that cannot be.
+
+    Raises
+    ------
+    RegisterError : with what is wrong and what to do.
+    """
     pins, jig, budget = settings.pins, settings.jig, settings.budget
     if pins.pairs not in (2, 3):
         raise RegisterError("Pins come in two or three pairs.")
@@ -160,6 +165,14 @@ def advise(place: Situation) -> tuple[SystemAdvice, ...]:
 
     Stiff paper goes into corners, floppy paper wants pins, large floppy sheets three
     pairs, blocks without margin a floating kento: common practice, no source.
+
+    Parameters
+    ----------
+    place : sheet and margin in mm, paper, method and number of blocks.
+
+    Returns
+    -------
+    One for each system.
     """
     judged = [_kento(place), _pins(place), _jig(place), _floating(place), _bed(place), _translucent(place)]
     return tuple(sorted(judged, key=lambda each: -each.fitness))

@@ -27,8 +27,14 @@ def seated_corner(hand: Hand, turn: Turn | None) -> Corner:
     A turn is its own inverse: the same words say where the front's own corner
     lies when the back is up.
 
+    Parameters
+    ----------
     hand : the side of the jig's corner, near the printer.
     turn : how the board was turned over; None is the front face itself.
+
+    Returns
+    -------
+    A corner.
     """
     if turn is None:
         return Corner("near", hand)

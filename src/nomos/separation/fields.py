@@ -101,7 +101,17 @@ def _places(labels: Labels, count: int) -> Array:
 
 
 def touching(labels: Labels, x: int, y: int, px_per_mm: float) -> tuple[Field, dict[int, float]]:
-    """The field at a pixel, and how long in mm it meets each other colour."""
+    """The field at a pixel, and how it meets other colours.
+
+    Parameters
+    ----------
+    labels : (height, width) uint8.
+    x, y : pixels inside the page.
+
+    Returns
+    -------
+    The field, and mm of border by colour.
+    """
     own = field_at(labels, x, y)
     rows, columns = np.flatnonzero(own.any(axis=1)), np.flatnonzero(own.any(axis=0))
     window = (
@@ -160,7 +170,17 @@ def find_fields(labels: Labels, px_per_mm: float, *, least_mm2: float = 0.0) -> 
 
 
 def field_at(labels: Labels, x: int, y: int) -> NDArray[np.bool_]:
-    """The connected field at a pixel, as a page of booleans."""
+    """The connected field at a pixel.
+
+    Parameters
+    ----------
+    labels : (height, width) uint8.
+    x, y : pixels inside the page.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
     import cv2
 
     own = (labels == labels[y, x]).astype(np.uint8)

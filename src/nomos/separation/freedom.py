@@ -12,7 +12,16 @@ Freedom = NDArray[np.uint8]
 
 
 def shrunk(free: Freedom, by_px: float) -> Freedom:
-    """The free places that stay free when any block moves by so many pixels."""
+    """The free places that stay free when any block moves.
+
+    Parameters
+    ----------
+    by_px : how far, pixels of the page.
+
+    Returns
+    -------
+    The same shapes.
+    """
     import cv2
 
     if by_px <= 0 or not free.any():

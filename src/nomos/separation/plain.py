@@ -61,7 +61,17 @@ def joins_held(labels: Labels, number: int) -> float:
 
 
 def find_key(labels: Labels, labs: Sequence[Lab], px_per_mm: float) -> int | None:
-    """The darkest colour that is dark, made of lines, and holds the picture together; or None."""
+    """The darkest colour that is dark, made of lines, and holds the picture together.
+
+    Parameters
+    ----------
+    labels : (height, width) uint8.
+    labs : CIELAB, D50/2 deg by label.
+
+    Returns
+    -------
+    Its label, or None.
+    """
     for number in sorted(range(len(labs)), key=lambda n: labs[n][0]):
         if labs[number][0] > _KEY_LIGHTNESS:
             return None

@@ -128,6 +128,15 @@ def mixable_inks(paper: Lab | Stock, wanted: Sequence[Lab]) -> tuple[CandidateIn
 
     Every ink may be thinned to any strength from 0.2 to 1. Colours that no ink
     can have are left out.
+
+    Parameters
+    ----------
+    paper : a colour in CIELAB, D50/2 deg, or a stock.
+    wanted : CIELAB, D50/2 deg.
+
+    Returns
+    -------
+    Inks by colour on the paper.
     """
     strengths = (1.0, 0.6, 0.35)
     labs: list[Lab] = list(wanted)

@@ -31,6 +31,14 @@ def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
     """Least distance between what any two blocks print, in mm; infinite where one prints nothing.
 
     Exact to a pixel: one distance transform a block, looked up under the others.
+
+    Parameters
+    ----------
+    masks : (height, width) uint8 each, 1 prints.
+
+    Returns
+    -------
+    (n, n) mm, symmetric.
     """
     import cv2
 
@@ -85,6 +93,15 @@ def shared_order(
     """The groups in a print order that keeps every overprint as it was; None if there is none.
 
     Of several such orders the one nearest to the old.
+
+    Parameters
+    ----------
+    groups : numbers of layers, each once.
+    meets : (n, n) bool, which layers overlap.
+
+    Returns
+    -------
+    The same groups.
     """
     before = np.triu(meets, 1)
     left = [tuple(sorted(group)) for group in groups]
@@ -157,7 +174,17 @@ def share(
 ) -> Sharing:
     """The fewest blocks for a set of masks in print order, by sharing.
 
+    Parameters
+    ----------
+    masks : (height, width) uint8 each, 1 prints, in print order.
+    meets : (n, n) bool, which of them overlap.
+    clearance_mm : least distance between two inks on a block.
+    most_zones : inks on one block at the most.
     able : which of them can share at all; None is all.
+
+    Returns
+    -------
+    The groups, and the distance between the closest two of each.
     """
     distance = clearances(masks, px_per_mm)
     barred = conflicts(distance, meets, clearance_mm)

@@ -18,6 +18,7 @@ from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.separation.candidates import MISSING_INK, Shelf, Stack
 from nomos.separation.plans import MOST_BLOCKS, Plan, PlannedInk, SolverRequest
 from nomos.separation.strengths import LEAST_GAIN, MOST_TRIED, refined
+from nomos.units import counted
 
 _CHOICES = 3
 _KEPT_OF_ALL = 200
@@ -75,7 +76,7 @@ def solve(
         starts = max(2, request.restarts >> max(0, layers - 5)) if request.restarts > 1 else 1
         for restart in range(starts):
             part = Part(whole, restart / (starts + 1), (restart + 1) / (starts + 1))
-            part.report(0.0, f"trying plans with {layers} block{'s' if layers > 1 else ''}")
+            part.report(0.0, f"trying plans with {counted(layers, 'block')}")
             seed = _inserted(shelf, start, part) if restart == 0 else _random(shelf, layers, generator, part)
             before = min(optima.values(), default=np.inf)
             sequence, cost = _improved(shelf, seed, part)

@@ -29,7 +29,17 @@ class Touch:
 
 
 def touched(mask: Mask, touch: Touch, px_per_mm: float) -> Mask:
-    """The mask after a stroke; what leaves the image is cut off."""
+    """The mask after a stroke; what leaves the image is cut off.
+
+    Parameters
+    ----------
+    mask : (height, width) uint8, 0 or 1.
+    touch : its path and width in mm.
+
+    Returns
+    -------
+    A new mask of the same shape.
+    """
     import cv2
 
     page = mask.copy()

@@ -1,17 +1,16 @@
 """Files and the long work that comes with them: open, save, write the packet."""
 
 from pathlib import Path
-from typing import Any
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
 from nomos.project import Project
-from nomos.project.store import SUFFIX
-from nomos.ui.designer import Designer
-from nomos.ui.document import Document
-from nomos.ui.jobs import JobRunner
-from nomos.ui.questions import Questions
+from nomos.project.model.store import SUFFIX
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.questions import Questions
+from nomos.ui.stations.design.hand import Designer
 
 
 class Files(QObject):
@@ -30,6 +29,7 @@ class Files(QObject):
         super().__init__()
         self._document, self._runner, self._questions = document, runner, questions
         self._designer = designer
+        self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet")
 
     def open_asked(self) -> None:
         """Ask for a sketch or project and open it."""
@@ -42,7 +42,7 @@ class Files(QObject):
         if not self.settle_unsaved():
             return
         if path.suffix.lower() == SUFFIX:
-            self._runner.cancel("design")
+            self._designer.opening.cancel()
             try:
                 self._document.open(path)
             except BadInput as error:
@@ -66,9 +66,8 @@ class Files(QObject):
             self.opened.emit("design" if scenario.drawn_on else "blocks")
 
         scenario = scenario_called(name)
-        self._runner.run(
-            "design", lambda progress: demo_project(scenario, progress=progress), begin, self.told.emit
-        )
+        ask = self._runner.answers
+        self._designer.opening.do(lambda progress: demo_project(scenario, ask, progress=progress), begin)
 
     def ask_shelf(self) -> Path | None:
         """Ask for an ink shelf file."""
@@ -125,14 +124,12 @@ class Files(QObject):
             return
 
         # Imported here: it costs start-up time that most sessions do not need.
-        from nomos.formats import write_packet
+        from nomos.work.packet import write_packet
 
-        def told(_plan: dict[str, Any]) -> None:
-            self.told.emit(f"The packet is in {target}: templates in blocks.pdf, the plan in plan.json.")
-
-        self._runner.run(
-            "packet",
-            lambda progress: write_packet(target, project, assets, paper=page, progress=progress),
-            told,
-            self.told.emit,
+        ask = self._runner.answers
+        self._packets.do(
+            lambda progress: write_packet(target, project, assets, ask, paper=page, progress=progress),
+            lambda _: self.told.emit(
+                f"The packet is in {target}: templates in blocks.pdf, the plan in plan.json."
+            ),
         )

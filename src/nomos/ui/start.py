@@ -4,7 +4,6 @@ import logging
 import os
 import sys
 from collections.abc import Callable
-from dataclasses import dataclass
 from pathlib import Path
 from types import TracebackType
 
@@ -13,64 +12,11 @@ from PyQt6.QtCore import QSettings, QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
-from nomos.ui import rescue, theme
-from nomos.ui.bencher import Bencher
-from nomos.ui.controller import Controller
-from nomos.ui.crafter import Crafter
-from nomos.ui.designer import Designer
-from nomos.ui.document import Document
-from nomos.ui.files import Files
-from nomos.ui.hands import Hands
-from nomos.ui.inkroom import InkRoom
-from nomos.ui.jobs import JobRunner
-from nomos.ui.keeper import ProofKeeper
-from nomos.ui.orderer import Orderer
-from nomos.ui.planner import Planner
-from nomos.ui.questions import Dialogs, Questions
-from nomos.ui.registrar import Registrar
-from nomos.ui.ways import Ways
-from nomos.ui.window import Window
+from nomos.ui.desk import Desk, set_up
+from nomos.ui.frame import rescue, theme
+from nomos.ui.frame.questions import Dialogs
 
 _FAULT = "That did not work, through a fault of the program. Your project is as it was; details are in {}."
-
-
-@dataclass(frozen=True, eq=False)
-class Desk:
-    """The window with all that stands behind it."""
-
-    window: Window
-    controller: Controller
-    files: Files
-    keeper: ProofKeeper
-    document: Document
-    runner: JobRunner
-
-    def close(self) -> None:
-        """End the threads; the window must have been closed before."""
-        self.runner.close()
-
-
-def set_up(questions: Questions | None, settings: QSettings) -> Desk:
-    """Wire the window. questions : None asks with dialogs over the window."""
-    document, runner = Document(), JobRunner()
-    keeper = ProofKeeper(document, runner)
-    dialogs = Dialogs() if questions is None else questions
-    designer = Designer(document, runner)
-    files = Files(document, runner, dialogs, designer)
-    planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
-    ways = Ways(document, runner, keeper)
-    orderer = Orderer(document, runner, keeper, dialogs)
-    inkroom = InkRoom(document, runner, keeper, dialogs)
-    registrar = Registrar(document, runner, keeper, dialogs)
-    crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
-    controller = Controller(
-        document, keeper, files, planner, hands, ways, inkroom, orderer, registrar, crafter, bencher,
-        designer,
-    )  # fmt: skip
-    window = Window(controller, runner, settings)
-    if isinstance(dialogs, Dialogs):
-        dialogs.over(window)
-    return Desk(window, controller, files, keeper, document, runner)
 
 
 def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> int:

@@ -9,8 +9,8 @@ from PyQt6.QtCore import QEventLoop
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
-from nomos.ui.start import Desk
-from nomos.ui.views.state import STATIONS, Shown
+from nomos.ui.desk import Desk
+from nomos.ui.frame.state import STATIONS, Shown
 
 _SECONDS = 300.0
 # What is chosen for the pictures: the third pull, out of place by this, as on a real bench.
@@ -41,7 +41,7 @@ def walk_through(desk: Desk, folder: Path) -> int:
         if station == "bench":
             _walk_bench(desk, folder)
         if station == "register":
-            controller.drag_handle(*_DRAG_MM, gesture=-1)
+            controller.places.drag_handle(*_DRAG_MM, gesture=-1)
         settle(desk)
         _save_picture(desk, folder / f"station-{place}-{station}.png")
         if station == "blocks":
@@ -51,11 +51,11 @@ def walk_through(desk: Desk, folder: Path) -> int:
         if station == "register":
             _walk_register(desk, folder)
         if station == "order":
-            desk.window.answers.order.turn_to("days")
+            desk.window.at("order").turn_to("days")
             desk.controller.orderer.look()
             settle(desk)
             _save_picture(desk, folder / "station-4-order-days.png")
-            desk.window.answers.order.turn_to("orders")
+            desk.window.at("order").turn_to("orders")
     desk.document.stack.undo()
     desk.files.write_packet(controller.state.page, folder / "packet")
     settle(desk)
@@ -72,8 +72,8 @@ def walk_through(desk: Desk, folder: Path) -> int:
 
 def _walk_blocks(desk: Desk, folder: Path) -> None:
     """The parts of the Blocks station: plans with few blocks, and where colours meet."""
-    station, planner = desk.window.answers.blocks, desk.controller.planner
-    planner.ask(replace(planner.asked, most_blocks=_SHOWN_BLOCKS))
+    station, planner = desk.window.at("blocks"), desk.controller.planner
+    planner.ask(replace(planner.wanted, most_blocks=_SHOWN_BLOCKS))
     planner.look()
     for part in ("fewer", "joins"):
         station.turn_to(part)
@@ -86,7 +86,7 @@ def _walk_blocks(desk: Desk, folder: Path) -> None:
 
 def _walk_inks(desk: Desk, folder: Path) -> None:
     """The parts of the Inks station: a recipe, and ways of seeing."""
-    station = desk.window.answers.inks
+    station = desk.window.at("inks")
     for part in ("mix", "see"):
         station.turn_to(part)
         if part == "mix":
@@ -114,7 +114,7 @@ def _walk_bench(desk: Desk, folder: Path) -> None:
 
 def _walk_register(desk: Desk, folder: Path) -> None:
     """The parts of the Register station: the tolerance, a scanned proof, practice, and tabs on pins."""
-    station, registrar = desk.window.answers.register, desk.controller.registrar
+    station, registrar = desk.window.at("register"), desk.controller.registrar
     registrar.set_register(marks="rings")
     for part in ("tolerance", "proofs", "practice"):
         station.turn_to(part)
@@ -138,7 +138,7 @@ def _walk_methods(desk: Desk, folder: Path) -> None:
         desk.document.stack.setClean()
         desk.files.open_demo(demo)
         settle(desk)
-        desk.window.answers.blocks.turn_to("method")
+        desk.window.at("blocks").turn_to("method")
         for known in get_args(Shown):
             if known == shown:
                 desk.controller.show(known)
@@ -153,16 +153,16 @@ def _walk_photo(desk: Desk, folder: Path) -> None:
     settle(desk)
     desk.window.go_to("design")
     for part in ("picture", "correct"):
-        desk.window.answers.design.turn_to(part)
+        desk.window.at("design").turn_to(part)
         settle(desk)
         _save_picture(desk, folder / f"station-1-design-{part}.png")
-    desk.window.answers.design.turn_to("colours")
+    desk.window.at("design").turn_to("colours")
 
 
 def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:
     """Handle events until no work is running and the window shows the last of it. Raises BadInput.
 
-    but : slots that need not be waited for.
+    but : names of those who need not be waited for.
     """
     until = time.monotonic() + _SECONDS
     quiet = 0

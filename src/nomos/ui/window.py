@@ -2,9 +2,9 @@
 
 from collections.abc import Callable
 from dataclasses import replace
-from datetime import datetime
 from functools import partial
 from pathlib import Path
+from typing import Any
 
 from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
 from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
@@ -17,26 +17,25 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.project import Project, Proof, Station
-from nomos.project.registering import plan_of_system
-from nomos.ui import keys, theme
-from nomos.ui.answers import AnswersColumn
-from nomos.ui.bench import BenchRow
-from nomos.ui.bencher import GUIDE
-from nomos.ui.benchscreen import BenchScreen
+from nomos.project import Project, Station
+from nomos.project.register.system import plan_of_system
+from nomos.ui.column import Column
 from nomos.ui.controller import Controller
-from nomos.ui.foot import FootLine
-from nomos.ui.jobs import JobRunner
-from nomos.ui.ladder import PullLadder
-from nomos.ui.notice import Notice
-from nomos.ui.picture_view import PictureView
-from nomos.ui.sheet import SheetView
-from nomos.ui.strip import StationStrip
-from nomos.ui.views import frame
-from nomos.ui.views.picture import first_content, picture_content
-from nomos.ui.views.sheet import Overlay, place_text, sheet_content
-from nomos.ui.views.state import STATIONS
-from nomos.ui.welcome import Welcome
+from nomos.ui.frame import keyboard as keys
+from nomos.ui.frame import theme
+from nomos.ui.frame import view as frame
+from nomos.ui.frame.buttons import ButtonRow
+from nomos.ui.frame.foot import FootLine
+from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
+from nomos.ui.frame.ladder import PullLadder
+from nomos.ui.frame.notice import Notice
+from nomos.ui.frame.sheet import SheetView
+from nomos.ui.frame.sheet_view import Overlay, place_text, sheet_content
+from nomos.ui.frame.state import STATIONS
+from nomos.ui.frame.strip import StationStrip
+from nomos.ui.frame.welcome import Welcome
+from nomos.ui.stations.design.picture import PictureView
+from nomos.ui.stations.design.picture_view import first_content, picture_content
 
 LADDER, ANSWERS = 196, 304
 _ZOOM_STEP = 1.25
@@ -52,8 +51,8 @@ class Window(QMainWindow):
         self.strip, self.ladder, self.sheet, self.foot = (
             StationStrip(), PullLadder(), SheetView(), FootLine(),
         )  # fmt: skip
-        self.notice, self.bench, self.welcome = Notice(), BenchRow(), Welcome()
-        self.answers, self.bench_screen = AnswersColumn(controller), BenchScreen()
+        self.notice, self.buttons, self.welcome = Notice(), ButtonRow(), Welcome()
+        self.column = Column(controller)
         self.picture = PictureView()
         self._flipped = False
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
@@ -78,13 +77,12 @@ class Window(QMainWindow):
         self.middle = QStackedWidget()
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
-        self.middle.addWidget(self.bench_screen)
         self.middle.addWidget(self.picture)
-        centre = _column(self.notice, self.middle, self.bench)
+        centre = _column(self.notice, self.middle, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
-        for part in (self.ladder_area, centre, self.answers):
+        for part in (self.ladder_area, centre, self.column):
             self.columns.addWidget(part)
         self.columns.setStretchFactor(1, 1)
         self.setCentralWidget(_column(self.strip, self.columns, self.foot))
@@ -104,7 +102,7 @@ class Window(QMainWindow):
         hand.document.stack.cleanChanged.connect(self._cleaned)
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
-        self.foot.stopped.connect(self.runner.cancel)
+        self.foot.stopped.connect(lambda asker: asker.cancel())
         files.opened.connect(self.notice.clear)
         self.welcome.open.clicked.connect(files.open_asked)
         for made, name in (
@@ -121,19 +119,18 @@ class Window(QMainWindow):
         self.sheet.pointed.connect(self._point)
         self.sheet.picked.connect(hand.pick)
         self.sheet.handle_dragged.connect(hand.drag)
-        self.sheet.zoomed.connect(lambda scale: self.bench.show_scale(scale / self.sheet.true_scale()))
-        self.answers.packet_asked.connect(self._write_packet)
-        self.answers.show_asked.connect(self.sheet.look_at)
-        self.answers.touch_asked.connect(self.sheet.set_touch)
-        self.answers.picture_tool_asked.connect(self.picture.use)
-        self.answers.length_given.connect(self._take_length)
+        self.sheet.zoomed.connect(lambda scale: self.buttons.show_scale(scale / self.sheet.true_scale()))
+        self.column.wishes.packet_asked.connect(self._write_packet)
+        self.column.wishes.show_asked.connect(self.sheet.look_at)
+        self.column.wishes.touch_asked.connect(self.sheet.set_touch)
+        self.column.wishes.picture_tool_asked.connect(self.picture.use)
+        self.column.wishes.length_given.connect(self._take_length)
         self.picture.corners_set.connect(hand.designer.cut_out)
         self.picture.sheet_set.connect(hand.designer.set_sheet)
         self.picture.length_drawn.connect(self._keep_length)
         self.picture.polygon_drawn.connect(hand.designer.leave_bare)
         self.picture.said.connect(self.foot.say)
         self.sheet.touched.connect(hand.touch)
-        self._wire_bench()
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
@@ -141,12 +138,12 @@ class Window(QMainWindow):
             "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
             "further": lambda: self.sheet.zoom_by(1 / _ZOOM_STEP),
             "earlier": lambda: hand.step_view(-1), "later": lambda: hand.step_view(1),
-            "stop": self._stop, "keys": self._list_keys,
+            "stop": self.runner.stop, "keys": self._list_keys,
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
             actions[f"station {place}"] = partial(self.go_to, station)
         keys.bind(self, actions)
-        self.bench.pressed.connect(lambda name: actions[name]())
+        self.buttons.pressed.connect(lambda name: actions[name]())
 
     # What is shown
 
@@ -167,14 +164,12 @@ class Window(QMainWindow):
         at_bench = project is not None and state.station == "bench" and bool(project.impressions)
         self.middle.setCurrentWidget(self._shown_in_the_middle(at_bench=at_bench))
         self.ladder_area.setVisible(not at_bench)
-        self.answers.setVisible(project is not None and not at_bench)
-        if at_bench and project is not None:
-            self._show_bench(project, proof if proof and proof.project is project else None)
-        elif project is not None:
+        self.column.setVisible(project is not None and not at_bench)
+        if project is not None:
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
-            self.answers.show_station(project, proof if proof and proof.project is project else None)
+            self.column.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack
-        self.bench.show_state(
+        self.buttons.show_state(
             project=project is not None,
             unsaved=hand.document.unsaved,
             packet=project is not None and plan_of_system(project)[0] is not None,
@@ -188,7 +183,7 @@ class Window(QMainWindow):
         """The part that stands in the middle, showing what it has to."""
         hand = self.controller
         project, proof, state, designer = hand.document.project, hand.keeper.proof, hand.state, hand.designer
-        over = self.answers.laid_over(project) if project else None
+        over = self.column.laid_over(project) if project else None
         looked_at = replace(state, shown="sketch") if self._flipped else state
         outlines = None
         if looked_at.shown == "outlined" and proof is not None and proof.project is project:
@@ -209,7 +204,12 @@ class Window(QMainWindow):
         if state.station == "design" and looked_at.shown == "picture" and pixels is not None:
             self.picture.show_content(picture_content(project, pixels))
             return self.picture
-        return self.bench_screen if at_bench else self.sheet
+        if not at_bench:
+            return self.sheet
+        bench: QWidget = self.column.here("bench").widget
+        if self.middle.indexOf(bench) < 0:
+            self.middle.addWidget(bench)
+        return bench
 
     def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
         self._length = start, end
@@ -241,35 +241,6 @@ class Window(QMainWindow):
             self.controller.designer.need_reading()
         self.refresh_soon()
 
-    def _show_bench(self, project: Project, proof: Proof | None) -> None:
-        from nomos.ui.views.bench import bench_view
-
-        bencher = self.controller.bencher
-        state = bencher.state()
-        if state is None:
-            return
-        guide = GUIDE[bencher.guide] if bencher.guide is not None else ""
-        carved = self.controller.crafter.carved_of(project)
-        view = bench_view(
-            project, proof, state, carved, datetime.now(),
-            asking=bencher.asking_reason, guide=guide, tall=theme.scaled(320),
-        )  # fmt: skip
-        self.bench_screen.show_view(view)
-
-    def _wire_bench(self) -> None:
-        screen, bencher = self.bench_screen, self.controller.bencher
-        screen.good.connect(lambda: bencher.pull("good"))
-        screen.spoiled.connect(bencher.ask_reason)
-        screen.reason_given.connect(bencher.spoil)
-        screen.never_mind.connect(lambda: bencher.ask_reason(False))
-        screen.repaired.connect(lambda: bencher.pull("repaired"))
-        screen.taken_back.connect(bencher.take_back)
-        screen.begun.connect(lambda: bencher.begin_layer())
-        screen.guide_asked.connect(bencher.begin_guide)
-        screen.guided_on.connect(bencher.guide_on)
-        screen.pressed.connect(lambda: bencher.press())
-        screen.ticked.connect(self.refresh_soon)
-
     def _point(self, place: tuple[float, float] | None) -> None:
         self._place = place
         hand = self.controller
@@ -278,48 +249,31 @@ class Window(QMainWindow):
     def _hint(self) -> str:
         if self.controller.document.project is None:
             return ""
-        return _HINTS[self.controller.state.station]
+        return self.column.here(self.controller.state.station).hint
+
+    def at(self, station: Station) -> Any:
+        """The widget of a station, made if it is not there yet."""
+        return self.column.here(station).widget
 
     def go_to(self, station: Station) -> None:
         """Turn to a station, and let it show on the sheet what it is about."""
         self.controller.go_to(station)
-        self.answers.come_to(station)
-        if station == "bench":
-            self.bench_screen.setFocus()
+        self.column.come_to(station)
 
-    def _show_progress(self, slot: str, fraction: float, message: str) -> None:
-        if slot in _SAID:
-            self.foot.show_progress(slot, fraction, message or _SAID[slot], can_stop=slot != "proof")
+    def _show_progress(self, asker: Asker, fraction: float, message: str) -> None:
+        if asker.said:
+            self.foot.show_progress(asker, fraction, message or asker.said, can_stop=asker.rank == ASKED)
 
-    def _show_settled(self, _slot: str) -> None:
-        if not any(slot in _SAID for slot in self.runner.busy()):
+    def _show_settled(self, _asker: Asker) -> None:
+        if not any(asker.said for asker in self.runner.waiting()):
             self.foot.show_idle()
 
     def _write_packet(self) -> None:
         self.controller.files.write_packet(self.controller.state.page)
 
-    def _stop(self) -> None:
-        """Stop what was asked for; the proof goes on, nothing could be shown without it."""
-        for slot in (
-            "design",
-            "plans",
-            "packet",
-            "simplify",
-            "mix",
-            "learn",
-            "orders",
-            "flash",
-            "scan",
-            "exercise",
-            "carve",
-            "compare",
-            "efforts",
-        ):
-            self.runner.cancel(slot)
-
     def _turn_loupe(self) -> None:
         self.sheet.loupe = not self.sheet.loupe
-        self.bench.buttons["loupe"].setChecked(self.sheet.loupe)
+        self.buttons.buttons["loupe"].setChecked(self.sheet.loupe)
         self.sheet.update()
 
     def _list_keys(self) -> None:
@@ -347,36 +301,6 @@ class Window(QMainWindow):
             return
         self._settings.setValue("window", self.saveGeometry())
         event.accept()
-
-
-# Work that is worth a word in the foot line, and that word before the work has one of its own.
-_SAID = {
-    "design": "reading the design",
-    "proof": "laying the sheet",
-    "packet": "writing the packet",
-    "plans": "looking for plans",
-    "simplify": "simplifying a block",
-    "mix": "finding recipes",
-    "orders": "looking for orders",
-    "learn": "reading the proof",
-    "flash": "printing plausible sheets",
-    "scan": "reading the scan",
-    "exercise": "making a proof to read",
-    "carve": "planning the cutting",
-    "compare": "laying proofs side by side",
-    "efforts": "comparing plans",
-}
-
-_HINTS: dict[Station, str] = {
-    "design": "Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.",
-    "blocks": "Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.",
-    "inks": "Choose an ink, then drag along a strip: the print answers at once.",
-    "order": "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.",
-    "register": "Drag the ring on the sheet to put the chosen block out of register.",
-    "carve": "The block face up, mirrored: the letters are the tools at the right, dark stays.",
-    "sheets": "Set the edition: the sheets to start with follow.",
-    "bench": "Space: good. X: spoiled. R: repaired. Backspace: take back. P: sheets go under the press.",
-}
 
 
 def _column(*parts: QWidget) -> QWidget:

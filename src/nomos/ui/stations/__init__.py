@@ -1,1 +1,31 @@
-"""The answers at the right, one widget for each station."""
+"""The stations, a folder each: view states without Qt, widgets, and the hand that asks and edits.
+
+A new station is a folder with a `station.py` that has a `make`, and one line here.
+"""
+
+from importlib import import_module
+from typing import TYPE_CHECKING, Any
+
+from nomos.project import Station
+
+if TYPE_CHECKING:
+    from nomos.ui.controller import Controller
+    from nomos.ui.frame.station import Here, Wishes
+
+TABLE: dict[Station, str] = {
+    "design": "DesignHere",
+    "blocks": "BlocksHere",
+    "inks": "InksHere",
+    "order": "OrderHere",
+    "register": "RegisterHere",
+    "carve": "CarveHere",
+    "sheets": "SheetsHere",
+    "bench": "BenchHere",
+}
+
+
+def make(station: Station, hand: "Controller", wishes: "Wishes") -> "Here[Any]":
+    """A station, imported and made now."""
+    module = import_module(f"nomos.ui.stations.{station}.station")
+    here: Here[Any] = getattr(module, TABLE[station])(hand, wishes)
+    return here

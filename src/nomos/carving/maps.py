@@ -1,0 +1,265 @@
+"""The carving map of a block: which tool clears what, how deep, and where the roller would dip in."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+import numpy.typing as npt
+from numpy.typing import NDArray
+
+from nomos.carving.materials import CarvingError, MaterialFacts, Tool, check_tools
+from nomos.separation import Mask
+
+Floats = NDArray[np.float64]
+
+# Where nothing is cut, and where no tool of the set goes in.
+STAYS, TOO_NARROW = 0, 255
+# Ground begins so deep at an edge and falls with the distance; chosen by us, no source.
+FIRST_DEPTH_MM, FALL = 0.6, 0.18
+# A roller's skin gives by so much more, at 30 and at 60 degrees Shore A, as a share of its diameter;
+# chosen by us.
+_SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
+# Ground this near the roller's lowest point catches ink.
+_CLEAR_MM = 0.3
+
+
+@dataclass(frozen=True)
+class Roller:
+    """What inks the block: diameter and length in mm, hardness in degrees Shore A."""
+
+    diameter_mm: float = 60.0
+    shore_a: float = 40.0
+    length_mm: float = 100.0
+
+    def dip_mm(self, gap_mm: npt.ArrayLike) -> Floats:
+        """How far it reaches down into a gap of a given width, mm: the sagitta of its circle, and its skin.
+
+        A circle of radius R resting on two edges g apart hangs R - sqrt(R^2 - g^2 / 4)
+        below them (elementary geometry). A gap that is shorter than the roller carries it at
+        its ends, and only the skin gives.
+        """
+        radius = self.diameter_mm / 2
+        gap = np.asarray(gap_mm, np.float64)
+        half = np.minimum(gap / 2, radius)
+        hard = np.clip((self.shore_a - 30) / 30, 0, 1)
+        skin = self.diameter_mm * (_SOFT_SHARE + hard * (_HARD_SHARE - _SOFT_SHARE))
+        # The skin gives as far as the gap lets it in.
+        hangs = np.where(gap < self.length_mm, 0.0, radius - np.sqrt(radius**2 - half**2))
+        return np.asarray(hangs + np.minimum(skin, half))
+
+
+@dataclass(frozen=True, eq=False)
+class CarvingMap:
+    """How one block is cut.
+
+    zones : (height, width) uint8, 0 what stays, n the n-th tool of `tools`, 255 too narrow for any.
+    depth_mm : (height, width) how deep, 0 where it stays.
+    chatter : (height, width) bool, ground the roller reaches however deep it may be cut.
+    outline_mm : length of all edges.
+    areas_mm2 : cleared by each tool.
+    band_mm : how wide the cut beside the outlines is.
+    """
+
+    zones: NDArray[np.uint8]
+    depth_mm: NDArray[np.float32]
+    chatter: NDArray[np.bool_]
+    tools: tuple[Tool, ...]
+    px_per_mm: float
+    outline_mm: float
+    areas_mm2: tuple[float, ...]
+    narrow_mm2: float
+    chatter_mm2: float
+    band_mm: float
+    stays_mm2: float
+
+
+def outline_length_mm(mask: Mask, px_per_mm: float) -> float:
+    """Length of all edges, within 1 % on discs, rings and turned rectangles.
+
+    Contours averaged over five points and half a pixel put back on each side;
+    measured on shapes whose length is known.
+    """
+    import cv2
+
+    padded = np.pad(mask, 2)
+    contours, tree = cv2.findContours(padded, cv2.RETR_CCOMP, cv2.CHAIN_APPROX_NONE)
+    total = 0.0
+    for contour, (_, _, _, parent) in zip(contours, tree[0] if tree is not None else (), strict=True):
+        points = contour[:, 0].astype(np.float64)
+        if len(points) < 3:
+            total += 4.0
+            continue
+        smooth = sum(np.roll(points, step, axis=0) for step in range(-2, 3)) / 5
+        length = float(np.hypot(*(np.roll(smooth, -1, axis=0) - smooth).T).sum())
+        # Contours run through the middles of the outermost pixels, of a hole through those around it.
+        total += length + (np.pi if parent < 0 else -np.pi)
+    return total / px_per_mm
+
+
+def carve(
+    mask: Mask,
+    ground: NDArray[np.bool_],
+    px_per_mm: float,
+    tools: Sequence[Tool],
+    facts: MaterialFacts,
+    roller: Roller,
+) -> CarvingMap:
+    """The carving map.
+
+    Parameters
+    ----------
+    mask : (height, width) uint8, 1 where it prints.
+    ground : the same shape, where ground is cleared if it does not print.
+
+    Raises
+    ------
+    CarvingError : tools that cannot be.
+
+    Notes
+    -----
+    A band as wide as the finest outline tool follows every edge; beyond it each
+    place goes to the widest gouge that gets there, an opening by distance
+    transforms with exact distances.
+    """
+    import cv2
+
+    chosen = tuple(sorted(tools, key=lambda tool: tool.width_mm))
+    check_tools(chosen)
+    if mask.shape != ground.shape:
+        raise CarvingError("Block and ground must have the same size.")
+    cut = (ground & (mask == 0)).astype(np.uint8)
+    edge = _distance(mask == 0)
+    room = _distance(cut == 1)
+    outliner = min((tool for tool in chosen if tool.kind in ("knife", "v")), key=lambda tool: tool.width_mm)
+    band = outliner.width_mm
+    zones = np.where(cut == 1, np.uint8(TOO_NARROW), np.uint8(STAYS))
+    gouges = [n for n, tool in enumerate(chosen) if tool.kind in ("u", "flat")]
+    first = chosen.index(outliner)
+    beyond = cut.astype(bool) & (edge > band * px_per_mm)
+    # A knife's cut is as narrow as wanted; a V tool's only as narrow as the tool.
+    least = 0.3 if outliner.kind == "knife" else outliner.width_mm
+    reached = _opened(room, least * px_per_mm / 2) & (cut == 1)
+    zones[reached] = first + 1
+    for n in gouges:
+        inside = _opened(room, chosen[n].width_mm * px_per_mm / 2) & beyond
+        zones[inside] = n + 1
+    pixel = 1 / px_per_mm**2
+    depth = np.minimum(FIRST_DEPTH_MM + FALL * edge / px_per_mm, facts.deepest_mm).astype(np.float32)
+    depth[cut == 0] = 0.0
+    dip = roller.dip_mm(2 * _span(edge) / px_per_mm)
+    chatter = (cut == 1) & (dip + _CLEAR_MM > depth) & (edge > band * px_per_mm)
+    chatter = np.asarray(
+        cv2.morphologyEx(chatter.astype(np.uint8), cv2.MORPH_OPEN, np.ones((5, 5), np.uint8)) == 1
+    )
+    areas = tuple(float(np.count_nonzero(zones == n + 1) * pixel) for n in range(len(chosen)))
+    return CarvingMap(
+        zones, depth, chatter, chosen, px_per_mm, outline_length_mm(mask, px_per_mm), areas,
+        float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
+        band, float(np.count_nonzero(mask) * pixel),
+    )  # fmt: skip
+
+
+def _distance(page: NDArray[np.bool_]) -> NDArray[np.float32]:
+    """Exact distance of what is true to what is not, in pixels."""
+    import cv2
+
+    if page.all():
+        return np.full(page.shape, float(max(page.shape)), np.float32)
+    distance = cv2.distanceTransform(page.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    # Whole squares of pixels under the root: the last bit of what comes back hangs on where memory lies.
+    return np.asarray(np.sqrt(np.rint(np.square(distance))), np.float32)
+
+
+def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
+    """What a disc of a radius reaches where there is room for its middle."""
+    core = room > radius_px
+    if not core.any():
+        return np.zeros(room.shape, bool)
+    return np.asarray(_distance(~core) <= radius_px + 0.5)
+
+
+def _span(edge: NDArray[np.float32]) -> NDArray[np.float32]:
+    """For each place the largest distance to an edge nearby: half the width of the gap it lies in."""
+    import cv2
+
+    size = 31
+    widest = cv2.dilate(edge, np.ones((size, size), np.uint8))
+    return np.asarray(np.minimum(widest, edge * 2 + size / 2), np.float32)
+
+
+@dataclass(frozen=True)
+class Bevel:
+    """Which way an edge's slope falls: a place on the edge and the way down, away from what prints; mm."""
+
+    place: tuple[float, float]
+    way: tuple[float, float]
+
+
+def bevels(mask: Mask, px_per_mm: float, every_mm: float = 12.0) -> tuple[Bevel, ...]:
+    """Arrows along the edges of a block, leaning away from what prints so that edges have support.
+
+    Common practice, no source.
+
+    Parameters
+    ----------
+    mask : (height, width) uint8, 1 prints.
+    every_mm : apart along an edge.
+
+    Returns
+    -------
+    Places in mm from the mask's top left, and unit vectors.
+    """
+    import cv2
+
+    inside = cv2.GaussianBlur(mask.astype(np.float32), (0, 0), max(1.0, 0.4 * px_per_mm))
+    slope_x = cv2.Sobel(inside, cv2.CV_32F, 1, 0)
+    slope_y = cv2.Sobel(inside, cv2.CV_32F, 0, 1)
+    contours, _ = cv2.findContours(mask, cv2.RETR_LIST, cv2.CHAIN_APPROX_NONE)
+    step = max(1, round(every_mm * px_per_mm))
+    found = []
+    for contour in contours:
+        if len(contour) < step / 2:
+            continue
+        for x, y in contour[step // 2 :: step, 0]:
+            if not (1 < x < mask.shape[1] - 2 and 1 < y < mask.shape[0] - 2):
+                continue
+            way = np.array([-slope_x[y, x], -slope_y[y, x]])
+            size = float(np.hypot(*way))
+            if size > 1e-3:
+                found.append(
+                    Bevel(
+                        ((float(x) + 0.5) / px_per_mm, (float(y) + 0.5) / px_per_mm),
+                        (float(way[0] / size), float(way[1] / size)),
+                    )
+                )
+    return tuple(found)
+
+
+def widest_places(
+    page: NDArray[np.bool_], px_per_mm: float, most: int = 3, *, least_mm: float = 5.0
+) -> list[tuple[float, float]]:
+    """Where what is true is widest, the widest first, far from each other.
+
+    Parameters
+    ----------
+    page : (height, width) bool.
+    most : how many places.
+    least_mm : narrower places are left out.
+
+    Returns
+    -------
+    x, y in mm from the top left.
+    """
+    import cv2
+
+    # Half as fine is fine enough to find room for a letter, and four times as fast.
+    left = np.ascontiguousarray(page[::2, ::2].astype(np.uint8))
+    found = []
+    for _ in range(most):
+        depth = cv2.distanceTransform(np.pad(left, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
+        y, x = np.unravel_index(int(depth.argmax()), depth.shape)
+        if 4 * depth[y, x] < least_mm * px_per_mm:
+            break
+        found.append(((2 * float(x) + 1) / px_per_mm, (2 * float(y) + 1) / px_per_mm))
+        cv2.circle(left, (int(x), int(y)), int(10 * px_per_mm), 0, -1)
+    return found

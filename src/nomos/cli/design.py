@@ -1,0 +1,114 @@
+"""The commands about the design: flatten, plan."""
+
+import argparse
+from pathlib import Path
+from typing import Any
+
+from nomos.cli.common import (
+    answers,
+    asked_colours,
+    command,
+    design_options,
+    flattened_design,
+    paper_of,
+    print_json,
+    project_of_design,
+)
+
+DONE = 0
+_DESIGN = "PNG, JPEG, TIFF, WebP or SVG"
+
+
+def add_commands(commands: Any) -> None:
+    """Add the commands to the program's."""
+    flat = command(commands, "flatten", "reduce a design to flat colours", _flatten, project=False)
+    flat.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
+    design_options(flat)
+    flat.add_argument("--out", type=Path, required=True, metavar="FLAT.png", help="the flat design")
+
+    plan = command(commands, "plan", "the whole job: blocks, order, proof, templates", _plan, project=False)
+    plan.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
+    design_options(plan)
+    plan.add_argument("--out", type=Path, required=True, metavar="DIR", help="folder for the packet")
+    plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
+    plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
+    plan.add_argument("--trap-mm", type=float, metavar="T", help="trap, default 0.5")
+    plan.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
+    plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
+
+
+def _flatten(options: argparse.Namespace) -> int:
+    from nomos.formats import png, writing_into
+
+    count = asked_colours(options.colours)
+    design = flattened_design(options)
+    flat = design.done.flat
+    with writing_into(options.out):
+        options.out.write_bytes(png(flat.to_rgb(), flat.px_per_mm))
+    figures: dict[str, Any] = {
+        "colours": [
+            {
+                "hex": colour.hex,
+                "lab": [round(value, 3) for value in colour.lab],
+                "area_mm2": round(colour.area_mm2, 2),
+                "area_pct": round(colour.area_pct, 3),
+            }
+            for colour in flat.colours
+        ],
+        "mean_de00": round(flat.mean_de00, 3),
+        "size_mm": [round(side, 2) for side in flat.size_mm],
+        "read_as": flat.read_as,
+        "line": flat.line,
+        "paper": flat.paper,
+        "unsure_pct": 0.0 if flat.unsure is None else round(100 * float(flat.unsure.mean()), 3),
+        **design.figures,
+    }
+    if flat.suggestion and count is None:
+        figures["suggested"] = flat.suggestion.count
+        figures["why"] = flat.suggestion.why
+    if options.json:
+        print_json(figures)
+        return DONE
+    width, height = flat.size_mm
+    print(
+        f"{len(flat.colours)} colour{'s' if len(flat.colours) != 1 else ''}, "
+        f"{width:.1f} x {height:.1f} mm, mean dE00 {flat.mean_de00:.2f}"
+    )
+    if flat.suggestion and count is None and flat.suggestion.why:
+        print(flat.suggestion.why)
+    for number, colour in enumerate(flat.colours):
+        lab = " ".join(f"{value:7.2f}" for value in colour.lab)
+        what = "  line" if number == flat.line else "  paper" if number == flat.paper else ""
+        print(f"  {colour.hex}  lab {lab}  {colour.area_mm2:10.1f} mm2  {colour.area_pct:6.2f} %{what}")
+    return DONE
+
+
+def _plan(options: argparse.Namespace) -> int:
+    from nomos.project.model.edits import with_kento, with_trap
+    from nomos.registration import KentoSettings
+    from nomos.units import parse_size
+    from nomos.work.packet import write_packet
+
+    sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
+    project, assets = project_of_design(options, paper_of(options), sheet)
+    project = with_kento(project, KentoSettings(hand=options.hand))
+    if options.trap_mm is not None:
+        project = with_trap(project, options.trap_mm)
+    plan = write_packet(options.out, project, assets, answers(), paper=options.page)
+    print_plan(plan, options.out, as_json=options.json)
+    return DONE
+
+
+def print_plan(plan: dict[str, Any], folder: Path, *, as_json: bool) -> None:
+    """A plan as JSON, or in words."""
+    if as_json:
+        print_json(plan)
+        return
+    width, height = plan["size_mm"]
+    print(f"{plan['title']}, {width:g} x {height:g} mm, mean dE00 {plan['mean_de00']}")
+    for step in plan["order"]:
+        print(f"  {step['place']:2d} {step['block']:<20} {step['hex']}  {step['area_mm2']:9.0f} mm2")
+        print(f"     {step['reason']} Then: {step['then']}.")
+    for finding in plan["findings"]:
+        print(f"  {finding['weight']}: {finding['text']} {finding['remedy']}")
+    print(f"packet in {folder}")

@@ -1,0 +1,1 @@
+"""What to know before cutting: findings, and the proof they belong to."""

@@ -1,0 +1,172 @@
+"""What a block's cutter should know: what is too fine, and where the knife is free."""
+
+from collections import defaultdict
+from functools import partial
+
+import numpy as np
+
+from nomos.colour import delta_e00, reflectance_to_lab
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.blocks.reduction import is_reduction
+from nomos.project.blocks.zones import can_share, put_together
+from nomos.project.inks.films import printed_reflectance
+from nomos.project.model import Project
+from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
+from nomos.project.sheet.laying import LaidSheet, films_in_order
+from nomos.project.sheet.masks import CutBlocks
+from nomos.separation.features import Feature, FeatureKind, find_features
+from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
+from nomos.separation.sharing import Sharing, share, shared_order
+from nomos.units import number
+
+# Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
+SPECK_MM2 = 0.8
+LONELY_MM = 8.0
+
+_WORDS: dict[FeatureKind, tuple[str, str, Weight]] = {
+    "thin line": (
+        "{n} place{s} thinner than {limit} mm, the thinnest {width} mm: such lines break, or print broken.",
+        "Widen it in the design, or leave it to another block.",
+        "could show",
+    ),
+    "narrow channel": (
+        "{n} channel{s} narrower than {limit} mm, the narrowest {width} mm: no tool goes in, ink fills it.",
+        "Close it or open it in the design, or cut it with a knife.",
+        "could show",
+    ),
+    "speck": (
+        "{n} speck{s} of less than {limit} mm²: they break off.",
+        "Take them off the block, or raise the smallest feature.",
+        "could show",
+    ),
+    "island": (
+        "{n} small island{s} with nothing printing within {limit} mm: hard to ink and to keep.",
+        "Leave ground around it to hold it, or take it off the block.",
+        "worth knowing",
+    ),
+}
+
+
+def features_of(
+    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
+) -> dict[str, tuple[Feature, ...]]:
+    """What is too fine on each block, by block id. Raises Cancelled."""
+    found = {}
+    for place, block in enumerate(project.blocks):
+        # What is thin on a sawn block is said of its pieces.
+        if block.kerf_mm is not None:
+            continue
+        progress.report(place / len(project.blocks), f"checking {block.name.lower()}")
+        found[block.id] = find_features(
+            blocks.masks[place], blocks.px_per_mm, line_mm=project.line_mm, tool_mm=project.tool_mm,
+            speck_mm2=SPECK_MM2, lonely_mm=LONELY_MM,
+        )  # fmt: skip
+    return found
+
+
+def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]]) -> tuple[Finding, ...]:
+    """One finding for each block and kind, at the narrowest place."""
+    limits = {
+        "thin line": project.line_mm, "narrow channel": project.tool_mm,
+        "speck": SPECK_MM2, "island": LONELY_MM,
+    }  # fmt: skip
+    found = []
+    for block in project.blocks:
+        by_kind: dict[FeatureKind, list[Feature]] = defaultdict(list)
+        for feature in features.get(block.id, ()):
+            by_kind[feature.kind].append(feature)
+        for kind, some in by_kind.items():
+            text, remedy, weight = _WORDS[kind]
+            worst = min(some, key=lambda each: each.width_mm)
+            said = text.format(
+                n=len(some), s="s" if len(some) > 1 else "", limit=number(limits[kind], 1),
+                width=number(worst.width_mm, 1),
+            )  # fmt: skip
+            x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
+            found.append(Finding(weight, "blocks", f"{block.name}: {said}", remedy, (x, y)))
+    return tuple(found)
+
+
+def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
+    """Which of the impressions, by place, could be inked apart on one block."""
+    masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
+    printed = [laid.printed_by(impression.id) for impression in project.impressions]
+    members = np.stack(printed, axis=1).astype(np.int64)
+    meets = members.T @ members > 0
+    return share(
+        masks, meets, blocks.px_per_mm,
+        clearance_mm=project.workshop.clearance_mm,
+        most_zones=project.workshop.most_zones,
+        able=[can_share(project, impression) for impression in project.impressions],
+    )  # fmt: skip
+
+
+def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
+    """What could be saved by inking colours apart on one block; nothing for states of one board.
+
+    sharing : from `sharing_of`, for these impressions in this order.
+    """
+    if is_reduction(project) or len(sharing.meets) != len(project.impressions):
+        return ()
+    pulls = project.impressions
+    names = [project.pull_name(impression.id) for impression in pulls]
+    found = []
+    for group, clearance in zip(sharing.groups, sharing.clearance_mm, strict=True):
+        if len(group) < 2:
+            continue
+        some = ", ".join(names[place] for place in group)
+        apart = [(place,) for place in range(len(pulls)) if place not in group]
+        order = shared_order([group, *apart], sharing.meets)
+        cure = None
+        if order is not None:
+            edit = partial(
+                put_together,
+                pulls=tuple(pulls[place].id for place in group),
+                order=tuple(pulls[each[0]].id for each in order),
+            )
+            cure = Cure(f"Put {some} on one block", edit)
+        found.append(
+            Finding(
+                "worth knowing",
+                "blocks",
+                f"{some} could share one block: {number(clearance, 0)} mm apart at the tightest place.",
+                "Ink them apart with small rollers or brushes and save a block and a pull.",
+                cure=cure,
+            )
+        )
+    return tuple(found)
+
+
+def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom:
+    """Where an impression may print or not without a visible change: the image, uint8, 1 where it is free.
+
+    For each combination that occurs, the colour with the impression and without
+    it, whichever of the two is there now. Places closer to a place that is not
+    free than the project's tolerance are not free: blocks move.
+    """
+    order = films_in_order(project, laid)
+    keys = [laid.films[n] for n in order]
+    own = [laid.films[n].pull == impression_id for n in order]
+    now = laid.map.members[:, order]
+    without = now.copy()
+    without[:, own] = False
+    off = reflectance_to_lab(printed_reflectance(project, keys, without))
+    worst = np.zeros(len(now))
+    # Where it prints now, its own film there; where it does not, any that it could lay there.
+    for column in np.flatnonzero(own):
+        with_it = without.copy()
+        with_it[:, column] = True
+        on = reflectance_to_lab(printed_reflectance(project, keys, with_it))
+        possible = now[:, column] | ~now[:, own].any(axis=1)
+        worst = np.where(possible, np.maximum(worst, delta_e00(on, off)), worst)
+    unseen = (worst < UNSEEN_DE00).astype(np.uint8)
+    pad = laid.pad_px
+    height, width = laid.map.index.shape
+    page = unseen[laid.map.index[pad : height - pad, pad : width - pad]]
+    return shrunk(page, project.tolerance_mm * laid.px_per_mm)
+
+
+def simpler_block(project: Project, blocks: CutBlocks, laid: LaidSheet, impression_id: str) -> Simpler:
+    """A simpler outline for an impression's block that changes nothing that is seen."""
+    mask = blocks.masks[project.number_of(project.impression(impression_id).block)]
+    return simplify(mask, freedom_of(project, laid, impression_id), blocks.px_per_mm)

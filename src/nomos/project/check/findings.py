@@ -1,0 +1,380 @@
+"""What a printmaker should know before going on, with what can be done about it."""
+
+from collections.abc import Sequence
+from functools import partial
+
+import numpy as np
+
+from nomos.colour import delta_e00, overprints, reflectance_to_lab
+from nomos.colour.light import LIGHT_NAMES, LIGHTS
+from nomos.project.blocks.edits import run_through, without_impression
+from nomos.project.blocks.jigsaw import sawn_block
+from nomos.project.blocks.keys import (
+    DARK_ENOUGH,
+    SHADOW_LIGHTNESS,
+    hidden_mm,
+    with_contour_key,
+    with_shadow_key,
+)
+from nomos.project.blocks.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
+from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
+from nomos.project.check.method import of_methods, of_writing
+from nomos.project.inks.films import can_be_on, film_on, ground_of, predicted, printing_sets, zone_keys
+from nomos.project.inks.reach import fields_that_part
+from nomos.project.model import Project
+from nomos.project.model.edits import with_seam
+from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
+from nomos.project.register.system import advice_for, marks_of, plan_of_system
+from nomos.project.register.tolerance import worst_mm
+from nomos.project.sheet.laying import ColourMatch, LaidSheet, bare_paper_mm2
+from nomos.registration import SYSTEM_NAMES
+from nomos.separation.fields import Borders
+from nomos.units import number
+
+# Colours nearer than this look like one on a print (chosen by us, no source).
+_ALIKE_DE00 = 4.0
+_FAR_DE00 = 5.0
+_SMALL_PCT = 0.5
+_LEAST_BARE_MM2 = 0.05
+_MOST_KISSES = 4
+# An overlap this far from the darker colour shows as a line (chosen by us, no source).
+_SEEN_SEAM_DE00 = 7.0
+# An ink so far from what it was read as is told (chosen by us, no source).
+_DULLER_DE00 = 1.5
+
+
+def find(
+    project: Project,
+    laid: LaidSheet | None,
+    matches: Sequence[ColourMatch],
+    borders: Borders | None = None,
+) -> tuple[Finding, ...]:
+    """All findings of a project; those that need the proof, or the borders, only when they are given."""
+    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *_of_reduction(project)]
+    found += [*of_methods(project), *of_writing(project)]
+    if borders is not None:
+        found += _of_borders(project, borders)
+    if laid is not None:
+        found += _of_proof(project, laid, matches)
+    found += _of_lights(project)
+    found += _of_inks(project)
+    found += _of_registration(project)
+    return tuple(found)
+
+
+def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding]:
+    if project.flat is None:
+        return []
+    colours = project.flat.colours
+    found = []
+    labs = np.array([colour.lab for colour in colours])
+    for first in range(len(colours)):
+        for second in range(first + 1, len(colours)):
+            distance = float(delta_e00(labs[first], labs[second]))
+            if distance < _ALIKE_DE00:
+                found.append(
+                    Finding(
+                        "worth knowing",
+                        "design",
+                        f"{colours[first].name} and {colours[second].name} are alike, ΔE {number(distance)}.",
+                        "One colour fewer may do: flatten to fewer colours.",
+                    )
+                )
+    total = sum(match.area_mm2 for match in matches)
+    for match in matches:
+        share = 100 * match.area_mm2 / total
+        if share < _SMALL_PCT and match.number not in project.bare_colours():
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "design",
+                    f"{colours[match.number].name} covers only {number(match.area_mm2, 0)} mm² "
+                    f"({number(share, 2)} %).",
+                    "A whole block for so little: leave it bare, or flatten to fewer colours.",
+                )
+            )
+    return found
+
+
+def _of_key(project: Project) -> list[Finding]:
+    if project.flat is None or is_reduction(project) or any(block.is_key for block in project.blocks):
+        return []
+    darks = any(DARK_ENOUGH <= colour.lab[0] < SHADOW_LIGHTNESS for colour in project.flat.colours)
+    return [
+        Finding(
+            "worth knowing",
+            "blocks",
+            "No key block: nothing dark in this design holds it together.",
+            "Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap.",
+            cure=Cure("Draw a contour key", with_contour_key),
+            other=Cure("Lay a shadow key", with_shadow_key) if darks else None,
+        )
+    ]
+
+
+def _of_reduction(project: Project) -> list[Finding]:
+    """What is special about cutting the same board further."""
+    if project.flat is None or not is_reduction(project):
+        return []
+    found = [
+        Finding(
+            "worth knowing",
+            "blocks",
+            "A reduction: once the board is cut further, no sheet can be added.",
+            "Print more sheets than the edition through the first pull, all of them before the next cut.",
+        )
+    ]
+    sets, keys = printing_sets(project), zone_keys(project)
+    shown = predicted(project, sets)
+    before: set[int] = set()
+    for step in layer_steps(project):
+        for number_of in step:
+            colour = project.flat.colours[number_of]
+            left = float(delta_e00(shown[number_of], np.array(colour.lab)))
+            if left <= OUT_OF_REACH_DE00:
+                continue
+            top = keys[max(sets[number_of])]
+            word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
+            lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
+            cause = "it is lighter than what lies under it" if lighter else "what lies under it shows through"
+            found.append(
+                Finding(
+                    "could show",
+                    "blocks",
+                    f"{colour.name} cannot be reached with a {word} ink, ΔE {number(left)}: {cause}.",
+                    "Choose Reduction again to work the inks out for this order, or make it more opaque.",
+                )
+            )
+        before |= set(step)
+    return found
+
+
+_OPACITY = {"transparent": "transparent", "semi": "half opaque", "opaque": "opaque"}
+
+
+def _of_layers(project: Project) -> list[Finding]:
+    """Impressions without which the print would look the same."""
+    sets = printing_sets(project)
+    if not any(sets):
+        return []
+    whole = predicted(project, sets)
+    found = []
+    keys = zone_keys(project)
+    for impression in project.impressions:
+        if project.block(impression.block).contour is not None:
+            continue
+        own = {place for place, key in enumerate(keys) if key.pull == impression.id}
+        without = predicted(project, [each - own for each in sets])
+        if float(delta_e00(whole, without).max()) < UNSEEN_DE00:
+            name = project.pull_name(impression.id)
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "blocks",
+                    f"{name} changes nothing that is seen: ΔE below {number(UNSEEN_DE00)} everywhere.",
+                    "Leave this block out, or make its ink stronger.",
+                    cure=Cure(f"Leave {name} out", partial(without_impression, impression_id=impression.id)),
+                )
+            )
+    return found
+
+
+def _of_borders(project: Project, borders: Borders) -> list[Finding]:
+    """Where blocks only kiss, because an overlap would show as a dark seam."""
+    assert project.flat is not None
+    colours = project.flat.colours
+    found: list[Finding] = []
+    # A contour key lies over every border, and hides the join as far as its line reaches.
+    if hidden_mm(project) > 0:
+        return found
+    found += _seams(project, borders)
+    for trap, length in kisses(project, borders)[:_MOST_KISSES]:
+        lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
+        remedy = (
+            f"Run {lighter} right through under {darker}: the colour stays."
+            if trap.through
+            else "A key line over the join would hide it; or take the seam and raise the limit for seams."
+        )
+        found.append(
+            Finding(
+                "could show",
+                "blocks",
+                f"{lighter} and {darker} only kiss, along {number(length, 0)} mm: an overlap would show as a "
+                f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
+                f"opens up to {number(project.tolerance_mm * length, 0)} mm² of bare paper.",
+                remedy,
+                _on_border(project, borders, trap),
+                cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
+            )
+        )
+    return found
+
+
+def _seams(project: Project, borders: Borders) -> list[Finding]:
+    """The overlap that shows most, of those that are taken before a gap."""
+    assert project.flat is not None
+    seen = [
+        (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
+        for trap in border_traps(project)
+        if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
+    ]
+    seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]
+    if not seen:
+        return []
+    trap, length = max(seen, key=lambda each: each[0].seam_de00)
+    names = [project.flat.colours[n].name for n in (trap.lighter, trap.darker)]
+    more = f" {len(seen)} borders show one." if len(seen) > 1 else ""
+    below = float(np.floor(trap.seam_de00))
+    return [
+        Finding(
+            "could show",
+            "blocks",
+            f"Where {names[0]} runs under {names[1]} a dark seam shows, {number(project.trap_mm)} mm wide, "
+            f"ΔE {number(trap.seam_de00, 0)}, along {number(length, 0)} mm.{more}",
+            "A key line over the join would hide it; or let the two only kiss, and register closely.",
+            _on_border(project, borders, trap),
+            cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),
+        )
+    ]
+
+
+def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[float, float] | None:
+    """A place on the sheet where two colours meet."""
+    x, y = borders.place_mm[trap.lighter, trap.darker]
+    return None if np.isnan(x) else (float(project.image.left + x), float(project.image.top + y))
+
+
+def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
+    edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
+    return Cure(f"Run {lighter} through under {darker}", edit)
+
+
+def _seam(trap: BorderTrap) -> Cure:
+    limit = float(np.ceil(trap.seam_de00))
+    return Cure(f"Take seams up to ΔE {limit:.0f}", partial(with_seam, seam_de00=limit))
+
+
+def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch]) -> list[Finding]:
+    assert project.flat is not None
+    found = []
+    bare = bare_paper_mm2(project, laid)
+    out = [i for i in project.impressions if i.offset]
+    # What the saw takes of a jigsaw is said with its pieces.
+    if bare > _LEAST_BARE_MM2 and (out or sawn_block(project) is None):
+        cause = (
+            "with " + ", ".join(project.pull_name(i.id) for i in out) + " out of register" if out
+            else "with every block in its place"
+        )  # fmt: skip
+        found.append(
+            Finding(
+                "could show",
+                "blocks",
+                f"Bare paper shows on {number(bare)} mm², {cause}.",
+                "Widen the trap or the key line, or register more closely.",
+            )
+        )
+    for match in matches:
+        if match.de00 > _FAR_DE00:
+            name = project.flat.colours[match.number].name
+            found.append(
+                Finding(
+                    "could show",
+                    "inks",
+                    f"{name} comes out ΔE {number(match.de00)} from what is wanted.",
+                    "Change its ink, strength or opacity, or its place in the order.",
+                )
+            )
+    return found
+
+
+def _of_lights(project: Project) -> list[Finding]:
+    """Fields that match in the booth and part in another light."""
+    if project.flat is None or not project.impressions:
+        return []
+    found = []
+    guessed = any(ink.optics is None and ink.reflectance is None for ink in project.inks)
+    doubt = " The inks' spectra are guessed from their colours: read them to be sure." if guessed else ""
+    for light in LIGHTS[1:]:
+        for one, other, apart in fields_that_part(project, light)[:1]:
+            names = [project.flat.colours[n].name for n in (one, other)]
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "inks",
+                    f"{names[0]} and {names[1]} match in the booth and part by ΔE {number(apart)} under "
+                    f"{LIGHT_NAMES[light]}.",
+                    f"Mix both from the same pigments if they are to stay one colour.{doubt}",
+                )
+            )
+    return found
+
+
+def _of_inks(project: Project) -> list[Finding]:
+    """Inks that cannot have their colour on this paper."""
+    ground, found = ground_of(project), []
+    for ink in {
+        zone.ink: project.ink(zone.ink) for pull in project.impressions for zone in pull.zones
+    }.values():
+        if can_be_on(ink, ground):
+            continue
+        shown = reflectance_to_lab(overprints(ground, [film_on(ink, ground)])[-1])
+        off = float(delta_e00(shown, np.array(ink.lab)))
+        if off >= _DULLER_DE00:
+            found.append(
+                Finding(
+                    "could show",
+                    "inks",
+                    f"{ink.name} was read on whiter paper: on this one it will look duller, by "
+                    f"ΔE {number(off)}.",
+                    "Print a pale opaque white below it, take whiter paper, or read the ink on this one.",
+                )
+            )
+    return found
+
+
+def _of_registration(project: Project) -> list[Finding]:
+    plan, reason = plan_of_system(project)
+    found = []
+    if plan is None:
+        found.append(Finding("will fail", "register", reason, "Until then no templates can be made."))
+    elif project.impressions:
+        found += _of_system(project)
+    out = [project.pull_name(i.id) for i in project.impressions if i.offset]
+    if out:
+        found.append(
+            Finding(
+                "worth knowing",
+                "register",
+                f"Tried out of register: {', '.join(out)}.",
+                "Templates are made in register all the same.",
+            )
+        )
+    return found
+
+
+def _of_system(project: Project) -> list[Finding]:
+    """Whether the chosen system suits the paper, has room for its marks, and holds the tolerance."""
+    found = []
+    advice = advice_for(project)
+    chosen = next(each for each in advice if each.system == project.register.system)
+    if chosen.fitness == 0:
+        better = SYSTEM_NAMES[advice[0].system].lower()
+        remedy = f"Better here: {better}. {advice[0].reason}"
+        found.append(Finding("will fail", "register", chosen.reason, remedy))
+    _, reason = marks_of(project)
+    if reason:
+        found.append(
+            Finding("worth knowing", "register", f"No marks are printed. {reason}", "Or print none.")
+        )
+    _, apart = worst_mm(project)
+    if apart > project.tolerance_mm and len(project.impressions) > 1:
+        found.append(
+            Finding(
+                "could show",
+                "register",
+                f"Two pulls may lie {number(apart)} mm apart at the worst place, and "
+                f"{number(project.tolerance_mm)} mm are allowed.",
+                "See the parts of it under Tolerance, or welcome a looser print.",
+            )
+        )
+    return found

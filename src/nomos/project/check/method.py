@@ -1,0 +1,72 @@
+"""What is special about each way of printing: sawn blocks, boards with two faces, writing."""
+
+from functools import partial
+
+from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
+from nomos.project.blocks.jigsaw import sawn_block
+from nomos.project.model import Project
+from nomos.project.model.edits import with_writing
+from nomos.project.model.finding import Cure, Finding
+from nomos.project.register.system import plan_of_system
+from nomos.units import number
+
+
+def of_methods(project: Project) -> list[Finding]:
+    """What is special about sawn blocks and boards with two faces."""
+    found = []
+    for front, back in printed_in_turn(project):
+        found.append(
+            Finding(
+                "could show",
+                "blocks",
+                f"{front.name} and {back.name} are faces of one board and are printed one after the other.",
+                "Wait until the first face is clean and dry, or print another block between them.",
+            )
+        )
+    if board_pairs(project):
+        found.append(
+            Finding("worth knowing", "blocks", turned_text(project), "Mark that corner on both faces.")
+        )
+    plan, _ = plan_of_system(project)
+    grip = project.workshop.grip_mm
+    if sawn_block(project) is not None and plan is not None:
+        image, wood = project.image, plan.block
+        border = min(
+            image.left - wood.left, wood.right - image.right, image.top - wood.top, wood.bottom - image.bottom
+        )
+        if border < grip - 0.05:
+            found.append(
+                Finding(
+                    "could show",
+                    "blocks",
+                    f"The border that holds the pieces is {number(border)} mm wide at its narrowest, "
+                    f"{number(grip)} mm are wanted.",
+                    "Choose a larger sheet, or cut the block larger than the sheet needs.",
+                )
+            )
+    return found
+
+
+def of_writing(project: Project) -> list[Finding]:
+    """Whether a design holds writing is asked, not guessed; a print mirrors what is cut."""
+    if project.flat is None or project.workshop.writing is False:
+        return []
+    if project.workshop.writing:
+        return [
+            Finding(
+                "worth knowing",
+                "blocks",
+                "The design holds writing: it must stand reversed on every block.",
+                "It does on the templates headed as mirrored; check one word in a mirror before cutting.",
+            )
+        ]
+    return [
+        Finding(
+            "worth knowing",
+            "blocks",
+            "Does this design hold writing or numbers? Cut right-reading, they would print reversed.",
+            "Say yes and the templates remind you to check.",
+            cure=Cure("It does", partial(with_writing, writing=True)),
+            other=Cure("It does not", partial(with_writing, writing=False)),
+        )
+    ]

@@ -1,0 +1,76 @@
+"""A project with its laid sheet and all that follows from both."""
+
+from dataclasses import dataclass
+from typing import TYPE_CHECKING
+
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.check.findings import find
+from nomos.project.model import Project, ProjectError
+from nomos.project.model.finding import Finding
+from nomos.project.model.store import Assets
+from nomos.project.sheet.laying import (
+    Array,
+    ColourMatch,
+    LaidSheet,
+    Spot,
+    bare_places,
+    colour_matches,
+    impressions_to_lay,
+    lay_sheet,
+    mean_difference,
+    sheet_labs,
+)
+from nomos.project.sheet.masks import CutBlocks, cut_blocks, mask_request
+from nomos.separation import find_key
+
+if TYPE_CHECKING:
+    from nomos.project.check.closelook import CloseLook
+
+
+@dataclass(frozen=True, eq=False)
+class Proof:
+    """What the print will be.
+
+    labs : (combinations, 3) CIELAB of each combination on the finished print.
+    matches : each flat colour, wanted against predicted.
+    spots : the largest places where bare paper shows that should not.
+    close : what a close look has found, once there has been one.
+    """
+
+    project: Project
+    blocks: CutBlocks
+    laid: LaidSheet
+    labs: Array
+    matches: tuple[ColourMatch, ...]
+    findings: tuple[Finding, ...]
+    spots: tuple[Spot, ...]
+    close: "CloseLook | None" = None
+
+    @property
+    def drawn_key(self) -> int | None:
+        """Number of the dark colour made of lines, if the design has one."""
+        assert self.project.flat is not None
+        labs = [colour.lab for colour in self.project.flat.colours]
+        return find_key(self.blocks.labels, labs, self.blocks.px_per_mm)
+
+    @property
+    def mean_de00(self) -> float:
+        """Area-weighted mean ΔE00 to the wanted colours."""
+        return mean_difference(self.matches)
+
+
+def proof_of(project: Project, assets: Assets, *, progress: Progress = NULL_PROGRESS) -> Proof:
+    """The proof of a project from nothing: cut, laid and coloured. Raises ProjectError, Cancelled."""
+    request = mask_request(project, assets)
+    if request is None or not project.impressions:
+        raise ProjectError("flat", "There is nothing to print yet: open a picture and flatten it first.")
+    blocks = cut_blocks(request, progress=progress)
+    laid = lay_sheet(blocks, impressions_to_lay(project))
+    return prove(project, blocks, laid, bare_places(project, blocks, laid))
+
+
+def prove(project: Project, blocks: CutBlocks, laid: LaidSheet, spots: tuple[Spot, ...] = ()) -> Proof:
+    """The proof of a project on a sheet already laid: only tables of a few dozen rows are computed."""
+    labs = sheet_labs(project, laid)
+    matches = colour_matches(project, laid, labs)
+    return Proof(project, blocks, laid, labs, matches, find(project, laid, matches, blocks.borders), spots)

@@ -1,0 +1,1 @@
+"""Cutting, sheets, and the bench."""

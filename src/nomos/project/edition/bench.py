@@ -1,0 +1,147 @@
+"""What the bench needs to know of a layer: ink, roller, film, packing, block, how the sheet is laid."""
+
+import re
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+from nomos.edition import EditionState, Event, EventKind
+from nomos.edition.reminders import LayerWork, reminders
+from nomos.project.blocks.reduction import cut_before
+from nomos.project.edition.card import PullCard, pull_card
+from nomos.project.edition.carving import CarvedBlock
+from nomos.project.edition.printed import printed_as
+from nomos.project.model import Project, ProjectError
+from nomos.project.model.sheets import planned_sheets
+from nomos.project.order.days import runs_of
+from nomos.project.sheet.masks import CutBlocks
+
+# Ground that the roller reaches is wiped from so much on, and lines are fine below so much (chosen by us).
+_WIPED_MM2, _FINE_MM = 100.0, 1.0
+
+
+@dataclass(frozen=True)
+class LayerCard:
+    """A layer as it stands at the bench.
+
+    pull : what the plan knows of it. ready_at : when the sheets of the layer before are dry; None where
+        nothing has to dry.
+    """
+
+    pull: PullCard
+    reminders: tuple[str, ...]
+    ready_at: datetime | None
+
+
+def layer_work(project: Project, layer: int, *, chatter: bool, fine: bool) -> LayerWork:
+    """What decides the reminders of a layer."""
+    pull = project.impressions[layer]
+    extended = 1 - min(zone.strength for zone in pull.zones if not zone.bare)
+    return LayerWork(
+        planned_sheets(project),
+        project.plan.sacrificed,
+        chatter,
+        fine,
+        extended,
+        project.register.damp or project.times.damp,
+        bool(cut_before(project)[layer]),
+    )
+
+
+def layer_card(
+    project: Project,
+    blocks: CutBlocks | None,
+    state: EditionState,
+    *,
+    chatter: bool = False,
+    fine: bool = False,
+) -> LayerCard:
+    """The layer at hand; state.layer must be one that is planned."""
+    layer = state.layer
+    done = len(state.pulled.get(layer, []))
+    return LayerCard(
+        pull_card(project, blocks, layer),
+        reminders(layer_work(project, layer, chatter=chatter, fine=fine), done),
+        _ready_at(project, state),
+    )
+
+
+def _ready_at(project: Project, state: EditionState) -> datetime | None:
+    """When the last sheet of the layer before is dry."""
+    before = state.layer - 1
+    pulls = state.pulled.get(before, [])
+    if before < 0 or not pulls or project.impressions[state.layer].wet:
+        return None
+    last = max(datetime.fromisoformat(at) for at, _, _ in pulls)
+    return last + timedelta(hours=runs_of(project)[before].drying_h)
+
+
+def begin_events(
+    project: Project, state: EditionState, at: str, layer: int | None = None
+) -> tuple[Event, ...]:
+    """What is written down as a layer begins, the next one if none is named. Raises ProjectError."""
+    wanted = state.next_layer() if layer is None else layer
+    if wanted is None or not 0 <= wanted < state.layers:
+        raise ProjectError("layer", "Every layer is printed: choose and number the sheets.")
+    pull = project.impressions[wanted]
+    inks = ", ".join(dict.fromkeys(project.ink(zone.ink).name for zone in pull.zones if zone.inked))
+    begun = Event(at, "layer", wanted, text=inks, pull=pull.id, printed=printed_as(project, pull))
+    if cut_before(project)[wanted]:
+        said = f"cut further for {project.pull_name(pull.id)}"
+        cut = Event(at, "state", wanted, text=said, pull=pull.id)
+        return cut, begun
+    return (begun,)
+
+
+def pull_event(state: EditionState, kind: EventKind, at: str, reason: str = "") -> Event:
+    """The sheet at hand came out good, spoiled or repaired. Raises ProjectError."""
+    if state.layer < 0:
+        raise ProjectError("layer", "Begin the layer first.")
+    queue = state.queue()
+    if not queue:
+        raise ProjectError("layer", "Every sheet has this layer: begin the next one.")
+    return Event(at, kind, state.layer, queue[0], reason, pull=state.pulls[state.layer])
+
+
+def reaches_ground(carved: CarvedBlock) -> bool:
+    """Whether the roller reaches cleared ground that is worth wiping."""
+    return carved.carving.chatter_mm2 > _WIPED_MM2
+
+
+def has_fine_lines(carved: CarvedBlock) -> bool:
+    """Whether a block has lines so fine that extender builds up beside them."""
+    return carved.finest_mm is not None and carved.finest_mm < _FINE_MM
+
+
+NOTES = {
+    "ink": "Ink used, g",
+    "air": "Air, °C and %",
+    "batch": "Batch",
+    "packing": "Packing, sheets",
+    "remark": "Remark",
+}
+
+
+def note_event(kind: str, text: str) -> Event:
+    """What was noted by hand at a pull. Raises ProjectError for a figure that is none.
+
+    kind : a key of `NOTES`. text : grams for ink; degrees and per cent for air, as "19 55".
+    """
+    text = text.strip()
+    if not text:
+        raise ProjectError("note", "Write what is to be noted.")
+    figures = [_figure(part) for part in re.findall(r"-?\d+(?:[.,]\d+)?", text)]
+    if kind == "ink":
+        if len(figures) != 1 or not 0 < figures[0] < 1e5:
+            raise ProjectError("note", f"'{text}' is not a weight of ink; write the grams, as 12.5.")
+        return Event("", "ink", value=figures[0])
+    if kind == "air":
+        if len(figures) != 2 or not (-20 <= figures[0] <= 60 and 0 <= figures[1] <= 100):
+            raise ProjectError("note", f"'{text}' is not the air; write degrees and per cent, as 19 55.")
+        return Event("", "air", value=figures[0], also=figures[1])
+    if kind in ("batch", "packing", "remark"):
+        return Event("", kind, text=text)  # type: ignore[arg-type] # three of the kinds
+    raise ProjectError("note", f"{kind} cannot be noted.")
+
+
+def _figure(text: str) -> float:
+    return float(text.replace(",", "."))

@@ -1,0 +1,226 @@
+"""How a project's blocks are cut: maps, hours, findings about tools and material, boards to saw them from."""
+
+import dataclasses
+from dataclasses import dataclass
+
+import numpy as np
+from msgspec.structs import replace
+
+from nomos.carving import FACTS, CuttingPlan, Effort, Roller, carve, effort_of, plan_cutting
+from nomos.carving.maps import CarvingMap
+from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.blocks.reduction import is_reduction
+from nomos.project.model import Block, Project, ProjectError
+from nomos.project.model.finding import Finding
+from nomos.project.register.system import plan_of_system
+from nomos.project.sheet.masks import CutBlocks
+from nomos.separation import Mask
+from nomos.separation.features import FeatureKind, find_features
+from nomos.units import counted, number
+
+# Maps are worked out at no more than so many pixels for each mm.
+_FINE_PX_PER_MM = 6.0
+# A block that rises more than this off a flat board prints unevenly; chatter and ground beyond this area
+# and share are worth a word. Chosen by us, no source.
+_CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
+_SPECK_MM2, _LONELY_MM = 0.8, 8.0
+# The board has to stay whole under the deepest cut (chosen by us).
+_FLOOR_MM = 0.8
+
+
+@dataclass(frozen=True, eq=False)
+class CarvedBlock:
+    """One block as it is cut: its map, its hours, and what is too fine for its tools and material."""
+
+    block: str
+    carving: CarvingMap
+    effort: Effort
+    too_fine: int
+    finest_mm: float | None
+    finest_place: tuple[float, float] | None
+    prints_mm: tuple[float, float]
+    finest_kind: FeatureKind | None = None
+
+
+def carve_blocks(
+    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
+) -> tuple[CarvedBlock, ...]:
+    """The carving map of every block, in the order of `blocks`. Raises CarvingError, Cancelled.
+
+    In a reduction only what is cut for a state counts: the ground of the state before is gone already.
+    """
+    made = []
+    before: Mask | None = None
+    step = max(1, round(blocks.px_per_mm / _FINE_PX_PER_MM))
+    for place, block in enumerate(_in_print_order(project)):
+        progress.report(place / len(project.blocks), f"planning the cutting of {block.name.lower()}")
+        mask = np.ascontiguousarray(blocks.masks[project.number_of(block.id)][::step, ::step])
+        made.append(_carved(project, block, mask, blocks.px_per_mm / step, before))
+        before = mask if is_reduction(project) else None
+    by_id = {each.block: each for each in made}
+    return tuple(by_id[block.id] for block in project.blocks if block.id in by_id)
+
+
+def _in_print_order(project: Project) -> list[Block]:
+    names = list(dict.fromkeys(pull.block for pull in project.impressions))
+    return [project.block(name) for name in names]
+
+
+def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None) -> CarvedBlock:
+    craft = project.craft
+    facts = FACTS[craft.material]
+    facts = dataclasses.replace(
+        facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5))
+    )
+    pad = 0 if craft.grip_border else round(project.workshop.grip_mm * px_per_mm)
+    page = np.pad(mask, pad)
+    ground = np.ones(page.shape, bool)
+    if before is not None:
+        ground = np.pad(before, pad) == 1
+    carving = carve(page, ground, px_per_mm, craft.tools, facts, _roller(project))
+    fine = find_features(
+        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=_channel_mm(project), speck_mm2=_SPECK_MM2,
+        lonely_mm=_LONELY_MM,
+    )  # fmt: skip
+    worst = min((each for each in fine if each.kind in ("thin line", "narrow channel")),
+                key=lambda each: each.width_mm, default=None)  # fmt: skip
+    place = None
+    if worst is not None:
+        place = project.image.left + worst.place[0], project.image.top + worst.place[1]
+    return CarvedBlock(
+        block.id, carving, effort_of(carving, facts, craft.factor), len(fine),
+        worst.width_mm if worst else None, place, _extent(mask, px_per_mm), worst.kind if worst else None,
+    )  # fmt: skip
+
+
+def _extent(mask: Mask, px_per_mm: float) -> tuple[float, float]:
+    """Width and height in mm of all that prints."""
+    rows, columns = np.flatnonzero(mask.any(axis=1)), np.flatnonzero(mask.any(axis=0))
+    if not len(rows):
+        return 0.0, 0.0
+    return float(np.ptp(columns) + 1) / px_per_mm, float(np.ptp(rows) + 1) / px_per_mm
+
+
+def _roller(project: Project) -> Roller:
+    craft = project.craft
+    return Roller(craft.roller_mm, craft.roller_shore, craft.roller_long_mm)
+
+
+def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
+    """All hours of cutting."""
+    return sum(each.effort.hours for each in carved)
+
+
+def _finest_help(project: Project, carved: CarvedBlock) -> str:
+    """What the material and the tools can do of the kind that is too fine, and what to do."""
+    craft, facts = project.craft, FACTS[project.craft.material]
+    if carved.finest_kind == "narrow channel":
+        return (
+            f"{craft.material.capitalize()} clears channels of {number(_channel_mm(project), 2)} mm with "
+            "these tools; take a finer one, or widen them."
+        )
+    return (
+        f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a harder "
+        "material, or widen them."
+    )
+
+
+def _channel_mm(project: Project) -> float:
+    """The narrowest channel that the material and the finest tool allow."""
+    finest = min(tool.width_mm for tool in project.craft.tools)
+    return max(FACTS[project.craft.material].channel_mm, finest if finest > 0.3 else 0.3)
+
+
+def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple[Finding, ...]:
+    """What tools, material, roller and block have to say, block by block."""
+    craft, found = project.craft, []
+    if craft.curl_mm > _CURL_MM:
+        found.append(
+            Finding(
+                "will fail", "carve",
+                f"The blocks curl by {number(craft.curl_mm)} mm: a curled block never registers.",
+                "Glue it to a flat board before it is cut.",
+            )
+        )  # fmt: skip
+    if craft.material == "lino" and craft.thickness_mm < 2.5:
+        found.append(
+            Finding(
+                "could show", "carve",
+                f"Lino of {number(craft.thickness_mm)} mm leaves little depth: cleared ground will print.",
+                "Glue it to board and clear to the backing, or mask broad ground.",
+            )
+        )  # fmt: skip
+    for each in carved:
+        name = project.block(each.block).name
+        if each.finest_mm is not None:
+            found.append(
+                Finding(
+                    "could show", "carve",
+                    f"{name}: {counted(each.too_fine, 'place')} too fine for "
+                    f"these tools in {craft.material}, the finest a {each.finest_kind} of "
+                    f"{number(each.finest_mm, 2)} mm.",
+                    _finest_help(project, each),
+                    each.finest_place,
+                )
+            )  # fmt: skip
+        if each.carving.chatter_mm2 > _CHATTER_MM2:
+            area = each.carving.chatter_mm2 / 100
+            found.append(
+                Finding(
+                    "could show", "carve",
+                    f"{name}: the roller reaches {number(area, 0)} cm² of cleared ground, however deep.",
+                    "Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each "
+                    "pull, or take a larger, harder roller.",
+                )
+            )  # fmt: skip
+        width, height = each.prints_mm
+        share = width * height / (project.image.width * project.image.height)
+        if 0 < share < _SMALL_SHARE and not is_reduction(project):
+            found.append(
+                Finding(
+                    "worth knowing", "carve",
+                    f"{name} prints only within {number(width, 0)} × {number(height, 0)} mm.",
+                    "A smaller block would do: saw off whole what is empty, and keep it.",
+                )
+            )  # fmt: skip
+    return tuple(found)
+
+
+def boards_plan(project: Project) -> CuttingPlan:
+    """From which boards the blocks are sawn. Raises CarvingError; ProjectError without room to register."""
+    plan, reason = plan_of_system(project)
+    if plan is None:
+        raise ProjectError("register", reason)
+    width, height = plan.block.width, plan.block.height
+    named: list[tuple[str, float, float]] = []
+    boards: set[str] = set()
+    for block in _in_print_order(project):
+        # Two faces, or all states, of one board are one piece of wood.
+        if block.board is not None:
+            if block.board in boards:
+                continue
+            boards.add(block.board)
+        named.append((block.name, width, height))
+    craft = project.craft
+    return plan_cutting(named, craft.boards, craft.saw_mm, turning=not FACTS[craft.material].grained)
+
+
+def with_craft(project: Project, **changes: object) -> Project:
+    """Cut otherwise. Raises ProjectError."""
+    return replace(project, craft=replace(project.craft, **changes))
+
+
+def with_boards_cut(project: Project) -> Project:
+    """The boards at hand once the blocks are sawn: whole ones fewer, offcuts among them."""
+    from nomos.carving import Board
+
+    plan = boards_plan(project)
+    left = {(b.width_mm, b.height_mm, b.cost): b.count for b in project.craft.boards}
+    for cut in plan.boards:
+        left[cut.board.width_mm, cut.board.height_mm, cut.board.cost] -= 1
+    for cut in plan.boards:
+        for rest in cut.offcuts:
+            key = (round(rest.width, 1), round(rest.height, 1), 0.0)
+            left[key] = left.get(key, 0) + 1
+    kept = tuple(Board(w, h, count, cost) for (w, h, cost), count in left.items() if count > 0)
+    return with_craft(project, boards=kept)

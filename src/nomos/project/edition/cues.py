@@ -1,0 +1,84 @@
+"""How a right film looks, sounds and feels, what too much and too little does; cautions at the slab.
+
+Common practice, no source; the words are ours, as short as they can be read from
+two metres.
+"""
+
+from nomos.colour.trapping import Vehicle
+from nomos.project.model import Project, Zone
+from nomos.project.model.project import Impression, Printing, Tool
+
+TOOL_WORDS: dict[Tool, str] = {
+    "roller": "roller",
+    "half roller": "roller, half its width",
+    "small roller": "small roller",
+    "dabber": "dabber",
+    "brush": "brush",
+    "brush and paste": "brush and paste",
+}
+PRINTING_WORDS: dict[Printing, str] = {
+    "baren": "baren, in rings from the middle outwards",
+    "spoon": "spoon, small strokes, a card over the paper",
+    "hand": "the palm of the hand",
+    "clean roller": "a clean roller, straight over",
+    "hand press": "hand press",
+    "press": "press",
+}
+_ROLLED = {
+    "right": "Right: a satin sheen and an even hiss.",
+    "much": "Too much: it smacks, lines fill. Stop, clean the lines, less ink.",
+    "little": "Too little: grey and speckled. One more thin coat, not one thick.",
+}
+_CUES: dict[Tool, dict[str, str]] = {
+    "roller": _ROLLED,
+    "half roller": _ROLLED,
+    "small roller": _ROLLED,
+    "dabber": {
+        "right": "Right: an even bloom, no ridges.",
+        "much": "Too much: threads as it lifts. Dab it off on newsprint.",
+        "little": "Too little: the weave shows.",
+    },
+    "brush": {
+        "right": "Right: damp all over, no puddles.",
+        "much": "Too much: it runs to the edges. Blot them.",
+        "little": "Too little: dry strokes show.",
+    },
+    "brush and paste": {
+        "right": "Right: colour and paste brushed to one even damp film, last strokes with the grain.",
+        "much": "Too much paste: it shines and sticks. Too much water: edges bleed.",
+        "little": "Too little paste: it grains. A pea more for a hand of block.",
+    },
+}
+
+
+def cues_of(zone: Zone) -> tuple[str, ...]:
+    """How the film on a zone should look, sound and feel, and what is wrong where it does not."""
+    return tuple(_CUES[zone.tool].values())
+
+
+def handling(pull: Impression) -> tuple[str, ...]:
+    """How the sheet is laid, looked at and lifted."""
+    lay = (
+        "Block onto the paper, hold both, turn them over together, then rub."
+        if pull.turned_over
+        else "Peek at one corner before lifting; peel slowly, from the far end."
+    )
+    return (lay,)
+
+
+def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:
+    """What can hurt at this pull: solvents, rags, powders, press. The makers' sheets come first."""
+    vehicles: set[Vehicle] = {project.ink(zone.ink).vehicle for zone in pull.zones}
+    modified = any(project.ink(zone.ink).modifier_pct > 0 for zone in pull.zones)
+    said = []
+    if "oil" in vehicles:
+        said.append(
+            "Solvent: window open, gloves on. Oily rags go into a closed metal bin: they heat by themselves."
+        )
+    if modified:
+        said.append("Carbonate and dry pigment are fine powders: mask on, no draught.")
+    if pull.printing in ("press", "hand press"):
+        said.append("Fingers out of the press.")
+    if said:
+        said.append("Product sheets, local rules and trained people come first.")
+    return tuple(said)

@@ -1,0 +1,119 @@
+"""What was printed stays printed: the record of a pull, and what planning would contradict it."""
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from nomos.edition import EditionState, Event
+from nomos.edition.log import Printed, PrintedInk, adopted
+from nomos.project.model import Impression, Project, Zone
+from nomos.units import counted
+
+
+def printed_as(project: Project, pull: Impression) -> Printed:
+    """A pull as it is planned at this moment, to be written down as it is begun."""
+    before = project.impressions[: project.impressions.index(pull)]
+    return Printed(
+        project.pull_name(pull.id),
+        tuple(_ink(project, zone) for zone in pull.zones),
+        tuple(each.id for each in before),
+    )
+
+
+def _ink(project: Project, zone: Zone) -> PrintedInk:
+    to = zone.grade.to if zone.grade else None
+    return PrintedInk(project.ink(zone.ink).name, zone.strength, to, zone.bare or zone.tool)
+
+
+def written(
+    project: Project, so_far: Sequence[Event], state: EditionState, events: Sequence[Event]
+) -> tuple[Event, ...]:
+    """The events as they go into the log: each names its impression, and an old log says first what it meant.
+
+    state : what `so_far` comes to.
+    """
+    named = [
+        event
+        if event.pull or not 0 <= event.layer < len(state.pulls)
+        else replace(event, pull=state.pulls[event.layer])
+        for event in events
+    ]
+    planned = [pull.id for pull in project.impressions]
+    return (*(adopted(so_far, planned, events[0].at) if events else ()), *named)
+
+
+def sheets_with(state: EditionState, layer: int) -> int:
+    """How many sheets carry a layer."""
+    return len({sheet for _, sheet, _ in state.pulled.get(layer, [])})
+
+
+def contradictions(before: Project, after: Project, state: EditionState) -> tuple[str, ...]:
+    """What an edit would make untrue of sheets that are printed, a sentence each; none where all stays true.
+
+    Parameters
+    ----------
+    before, after : the project before and after the edit.
+    state : where the edition of `before` stands.
+
+    Notes
+    -----
+    What is learnt of an ink changes no sheet, so colour and optics of an ink may
+    change; which ink it is, how strong, where, in which order and on which block may not.
+    """
+    carried = {state.pulls[n]: sheets_with(state, n) for n in state.pulled if n < state.layers}
+    carried = {pull: count for pull, count in carried.items() if count}
+    if not carried:
+        return ()
+    left = {pull.id: pull for pull in after.impressions}
+    said = []
+    for pull_id, count in carried.items():
+        name, sheets = before.pull_name(pull_id), counted(count, "sheet")
+        carry = "carries" if count == 1 else "carry"
+        if pull_id not in left:
+            said.append(f"{sheets} already {carry} {name}, which would no longer be planned.")
+        elif _inked(before, pull_id) != _inked(after, pull_id):
+            said.append(f"{sheets} already {carry} {name} as it was inked; this would plan it otherwise.")
+        elif _cut(before, pull_id) != _cut(after, pull_id):
+            said.append(f"{sheets} already {carry} {name}; its block would print another shape.")
+    if [pull for pull in _order(before, carried) if pull in left] != _order(after, carried):
+        said.append("Layers that are printed would stand in another order than they were printed in.")
+    elif first := _slipped_under(after, carried, before):
+        said.append(f"{first} would come below layers that are printed already.")
+    if (before.paper.width_mm, before.paper.height_mm, before.image) != (
+        after.paper.width_mm, after.paper.height_mm, after.image,
+    ):  # fmt: skip
+        most = counted(max(carried.values()), "sheet")
+        said.append(f"The sheet or the image on it would change; {most} are printed on the old one.")
+    return tuple(said)
+
+
+def _inked(project: Project, pull_id: str) -> tuple[object, ...]:
+    """Where which ink stands, by name: an ink worked out anew is still that ink."""
+    return tuple(
+        (
+            project.ink(zone.ink).name, zone.strength, zone.colours, zone.grade, zone.areas, zone.bare,
+            zone.inking,
+        )
+        for zone in project.impression(pull_id).zones
+    )  # fmt: skip
+
+
+def _cut(project: Project, pull_id: str) -> tuple[object, ...]:
+    block = project.block(project.impression(pull_id).block)
+    return block.id, block.colours, block.drawn, block.contour
+
+
+def _order(project: Project, carried: dict[str, int]) -> list[str]:
+    return [pull.id for pull in project.impressions if pull.id in carried]
+
+
+def _slipped_under(project: Project, carried: dict[str, int], before: Project) -> str:
+    """The first pull not printed yet that stands before a printed one and did not before."""
+
+    def under(plan: Project) -> list[str]:
+        places = [n for n, pull in enumerate(plan.impressions) if pull.id in carried]
+        last = max(places, default=0)
+        return [pull.id for pull in plan.impressions[:last] if pull.id not in carried]
+
+    old = set(under(before))
+    new = [pull for pull in under(project) if pull not in old]
+    return project.pull_name(new[0]) if new else ""

@@ -1,0 +1,165 @@
+"""The edition of a project: how many sheets, what to buy, where its log is, and what stands in it."""
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from pathlib import Path
+
+from msgspec.structs import replace
+
+from nomos.colour.trapping import FILM
+from nomos.edition import (
+    EditionState,
+    Event,
+    InkNeed,
+    LayerFigures,
+    Numbers,
+    cut_from,
+    ink_needed,
+    layer_figures,
+    learnt_good,
+    newsprint_sheets,
+    number_sheets,
+    read_log,
+    replay,
+)
+from nomos.edition.sheets import BuyingLine
+from nomos.project.inks.films import FilmKey, zone_keys
+from nomos.project.model import Impression, Ink, Project
+from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
+from nomos.project.sheet.laying import InkedZone, inked_zones
+from nomos.project.sheet.masks import CutBlocks, coarse
+
+# Areas of zones are measured on so many pixels.
+_AREA_PX = 1_000_000
+LOG_SUFFIX = ".bench.jsonl"
+
+
+def log_path(project_path: Path) -> Path:
+    """The log beside the project file."""
+    return project_path.with_name(project_path.name + LOG_SUFFIX)
+
+
+def with_edition(project: Project, **changes: object) -> Project:
+    """Mean another edition. Raises ProjectError."""
+    return replace(project, plan=replace(project.plan, **changes))
+
+
+def with_planned_sheets(project: Project) -> Project:
+    """The project printed on as many sheets as the edition needs, whatever was said by hand before."""
+    return replace(project, workshop=replace(project.workshop, sheets=None))
+
+
+def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine, ...]:
+    """Paper, inks, extender and newsprint for the edition, with costs where prices are given.
+
+    blocks : for the inks; without them only paper is listed. Raises SheetsError.
+    """
+    plan, sheets = project.plan, all_sheets(project, sheets_of(project))
+    size = project.paper.width_mm, project.paper.height_mm
+    each = cut_from(plan.full_mm, size, grain_right=True)
+    full = math.ceil(sheets / each)
+    found = [
+        BuyingLine(f"{project.paper.name}, full sheets of {plan.full_mm[0]:g} × {plan.full_mm[1]:g} mm, "
+                   f"{each} from one", full, "sheets", full * plan.paper_cost)
+    ]  # fmt: skip
+    if blocks is not None:
+        found += _inks(project, blocks, sheets)
+    paper = newsprint_sheets(sheets, len(project.impressions))
+    found.append(BuyingLine("Newsprint", paper, "sheets", paper * plan.newsprint_cost))
+    return tuple(found)
+
+
+def zone_need(project: Project, blocks: CutBlocks, key: FilmKey, sheets: int) -> InkNeed:
+    """Ink and extender for one zone of an impression on so many sheets; a graded one by its mean.
+
+    A zone that is left or wiped bare takes none.
+    """
+    pull = project.impression(key.pull)
+    shop, zone = project.workshop, pull.zones[key.zone]
+    if not zone.inked:
+        return InkNeed(0.0, 0.0, 0.0, 0.0)
+    inked = _inked(project, blocks, pull)[key.zone]
+    return ink_needed(
+        inked.area_mm2, sheets, strength=inked.strength, film=FILM[zone.inking], film_g_m2=shop.film_g_m2,
+        slab_g=shop.slab_g, waste=shop.waste,
+    )  # fmt: skip
+
+
+def _inked(project: Project, blocks: CutBlocks, pull: Impression) -> tuple[InkedZone, ...]:
+    if len(pull.zones) == 1 and pull.zones[0].grade is None:
+        return (InkedZone(blocks.areas_mm2[project.number_of(pull.block)], pull.zones[0].strength),)
+    return inked_zones(project, coarse(blocks, _AREA_PX), pull)
+
+
+def _mother(project: Project, ink: Ink) -> str:
+    """The id of the first ink that is the same as this one but for its id: they are mixed together."""
+    return next(each.id for each in project.inks if replace(each, id=ink.id) == ink)
+
+
+def _inks(project: Project, blocks: CutBlocks, sheets: int) -> list[BuyingLine]:
+    # An ink that is mixed once for several pulls is one batch: equal inks count together.
+    batch_of = {ink.id: _mother(project, ink) for ink in project.inks}
+    grams: dict[str, float] = {}
+    modifiers: dict[str, float] = {}
+    extender = 0.0
+    for key in zone_keys(project):
+        need = zone_need(project, blocks, key, sheets)
+        ink = project.ink(project.impression(key.pull).zones[key.zone].ink)
+        modifier = need.ink_g * ink.modifier_pct / 100
+        batch = batch_of[ink.id]
+        grams[batch] = grams.get(batch, 0.0) + need.ink_g - modifier
+        modifiers[batch] = modifiers.get(batch, 0.0) + modifier
+        extender += need.extender_g
+    lines = []
+    for ink_id, amount in grams.items():
+        ink = project.ink(ink_id)
+        cost = amount / ink.tub_g * ink.cost if ink.tub_g > 0 else 0.0
+        lines.append(BuyingLine(f"Ink {ink.name}", amount, "g", cost))
+    if sum(modifiers.values()) > 0:
+        lines.append(BuyingLine("Modifiers", sum(modifiers.values()), "g"))
+    if extender > 0:
+        lines.append(BuyingLine("Extender", extender, "g"))
+    return lines
+
+
+@dataclass(frozen=True, eq=False)
+class Record:
+    """An edition as its log tells it."""
+
+    state: EditionState
+    figures: tuple[LayerFigures, ...]
+    numbers: Numbers
+    good: float
+
+
+def state_of(project: Project, events: Sequence[Event]) -> EditionState:
+    """Where the edition stands by its log."""
+    return replay(events, [pull.id for pull in project.impressions], planned_sheets(project))
+
+
+def layer_names(project: Project, state: EditionState) -> tuple[str, ...]:
+    """What each layer of a log is called: as it was when it was printed, else as it is planned."""
+    return tuple(
+        state.printed[layer].name
+        if layer in state.printed
+        else project.pull_name(pull)
+        if layer < state.layers
+        else "no longer planned"
+        for layer, pull in enumerate(state.pulls)
+    )
+
+
+def record_of(project: Project, log: Path) -> Record:
+    """Read the log and work out what it comes to. Raises LogError."""
+    return record_from(project, state_of(project, read_log(log)))
+
+
+def record_from(project: Project, state: EditionState) -> Record:
+    """The record of an edition by where its log says it stands."""
+    figures = layer_figures(state)
+    plan = project.plan
+    numbers = number_sheets(
+        list(state.histories.values()), state.layers, plan.edition, plan.artist, plan.printer, bat=plan.bat
+    )
+    return Record(state, figures, numbers, learnt_good(figures))

@@ -1,0 +1,296 @@
+"""What a project must hold to, each refusal in one sentence that names what is wrong."""
+
+import math
+from datetime import date
+from typing import TYPE_CHECKING
+
+import numpy as np
+
+from nomos.colour import ColourError, smooth_reflectance
+from nomos.design import Correction
+from nomos.design.cut import checked_cut
+from nomos.errors import BadInput
+from nomos.order.calendar import Times
+from nomos.project.model.craft import ProjectError, check_craft, check_edition
+from nomos.project.model.limits import (
+    BOUNDS,
+    LARGEST_SHIFT_MM,
+    LARGEST_TOLERANCE_MM,
+    LARGEST_TRAP_MM,
+    LARGEST_TURN_DEG,
+    THINNEST_LINE_MM,
+    WIDEST_LINE_MM,
+)
+from nomos.registration import check_settings
+from nomos.units import LARGEST_MM, SMALLEST_MM
+
+if TYPE_CHECKING:
+    # The project asks for these checks as it is made.
+    from nomos.project.model.project import Impression, Ink, Paper, Project, WantedColour, Workshop, Zone
+
+# More corners than a hand draws.
+_MOST_POINTS = 20_000
+
+
+def check_project(project: "Project") -> None:
+    """Raises ProjectError, naming the field and what to do."""
+    _check_sizes(project)
+    _check_colours(project)
+    _check_references(project)
+    _check_impressions(project)
+    _check_materials(project)
+    check_settings(project.register)
+    check_craft(project.craft)
+    check_edition(project.plan)
+
+
+def _require(holds: bool, field: str, reason: str) -> None:
+    if not holds:
+        raise ProjectError(field, reason)
+
+
+def _within(value: float, least: float, most: float) -> bool:
+    return math.isfinite(value) and least <= value <= most
+
+
+def _held(value: float, name: str) -> bool:
+    return _within(value, *BOUNDS[name])
+
+
+def _check_sizes(project: "Project") -> None:
+    paper, image = project.paper, project.image
+    for side in (paper.width_mm, paper.height_mm):
+        _require(
+            _held(side, "side_mm"),
+            "paper",
+            f"A sheet side of {side:g} mm is not possible: choose {SMALLEST_MM:g} to {LARGEST_MM:g} mm.",
+        )
+    inside = (
+        -1e-6 <= image.left < image.right <= paper.width_mm + 1e-6
+        and -1e-6 <= image.top < image.bottom <= paper.height_mm + 1e-6
+    )
+    _require(inside, "image", "The image runs off the sheet: choose a larger sheet or smaller margins.")
+    _require(
+        _held(project.trap_mm, "trap_mm"),
+        "trap_mm",
+        f"A trap of {project.trap_mm:g} mm is not possible: choose 0 to {LARGEST_TRAP_MM:g} mm.",
+    )
+    _require(
+        _held(project.tolerance_mm, "tolerance_mm"),
+        "tolerance_mm",
+        f"A tolerance of {project.tolerance_mm:g} mm is not possible: "
+        f"choose 0 to {LARGEST_TOLERANCE_MM:g} mm.",
+    )
+    for value, what in ((project.line_mm, "thinnest line"), (project.tool_mm, "finest tool")):
+        _require(
+            _held(value, "fineness_mm"),
+            "line_mm",
+            f"{value:g} mm for the {what} is not possible: choose 0.1 to 10 mm.",
+        )
+    _require(
+        _held(project.seam_de00, "seam_de00"), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
+    )
+    _check_workshop(project.workshop)
+    _check_times(project.times)
+
+
+def _check_workshop(workshop: "Workshop") -> None:
+    for value, least, most, what in (
+        (workshop.clearance_mm, *BOUNDS["clearance_mm"], "clearance between two inks"),
+        (workshop.grip_mm, *BOUNDS["grip_mm"], "grip border"),
+        (workshop.neck_mm, *BOUNDS["neck_mm"], "narrowest neck"),
+        (workshop.untrue_mm, *BOUNDS["untrue_mm"], "untrueness of a board"),
+    ):
+        _require(
+            _within(value, least, most),
+            "workshop",
+            f"{value:g} mm for the {what} is not possible: choose {least:g} to {most:g} mm.",
+        )
+    _require(
+        workshop.sheets is None or _held(workshop.sheets, "sheets"),
+        "workshop",
+        "Sheets must be 1 to 100 000.",
+    )
+    known = _held(workshop.film_g_m2, "film_g_m2") and _held(workshop.slab_g, "slab_g")
+    _require(
+        known and _held(workshop.waste, "waste"),
+        "workshop",
+        "Film, slab and waste must be figures that can be.",
+    )
+    _require(
+        _held(workshop.most_zones, "most_zones"), "workshop", "Between 1 and 20 zones can be inked at a time."
+    )
+
+
+def _check_times(times: Times) -> None:
+    minutes = (
+        times.setup_min,
+        times.pull_min,
+        times.wash_min,
+        times.wipe_min,
+        times.cutting_min,
+        times.damp_min,
+    )
+    _require(all(_within(value, 0, 10_000) for value in minutes), "times", "Minutes must be 0 to 10 000.")
+    hours = _within(times.opens, 0, 24) and _within(times.closes, 0, 24) and times.opens < times.closes
+    _require(hours, "times", "A working day must end after it begins.")
+    days = bool(times.days) and all(0 <= day <= 6 for day in times.days)
+    _require(days, "times", "At least one day of the week must be a working day.")
+    _require(times.rack >= 1 and times.pulls_a_day >= 0, "times", "The rack needs at least one place.")
+    air = _within(times.temperature, 0, 45) and _within(times.humidity, 0, 100)
+    _require(air, "times", "The air must have 0 to 45 °C and 0 to 100 % humidity.")
+    for day in (*times.lost, *([times.start] if times.start else [])):
+        try:
+            date.fromisoformat(day)
+        except ValueError:
+            raise ProjectError("times", f"{day} is not a date; write it as 2026-12-01.") from None
+
+
+def _check_colours(project: "Project") -> None:
+    colours = project.flat.colours if project.flat else ()
+    named: list[Paper | WantedColour | Ink] = [project.paper, *colours, *project.inks]
+    for thing in named:
+        lightness, a, b = thing.lab
+        _require(
+            _within(lightness, 0, 100) and _within(a, -200, 200) and _within(b, -200, 200),
+            "lab",
+            f"{thing.name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
+        )
+    # What is wanted may be out of reach; what is printed with must exist.
+    printed_with: list[Paper | Ink] = [project.paper, *project.inks]
+    for real in printed_with:
+        try:
+            smooth_reflectance(np.array(real.lab))
+        except ColourError:
+            raise ProjectError(
+                "lab", f"No paper or ink can have the colour asked of {real.name}: take a less saturated one."
+            ) from None
+
+
+def _check_materials(project: "Project") -> None:
+    paper = project.paper
+    spectra = [paper.reflectance or ()]
+    for ink in project.inks:
+        _require(_held(ink.tack, "tack"), "inks", f"The tack of {ink.name} must be 0 to 10.")
+        known = _held(ink.drying_h, "drying_h") and ink.cost >= 0 and ink.tub_g >= 0
+        known = known and _held(ink.modifier_pct, "modifier_pct")
+        _require(known, "inks", f"Drying, cost and tub of {ink.name} cannot be below nothing.")
+        if ink.optics is not None:
+            spectra += [ink.optics.absorption, ink.optics.scattering]
+    for values in spectra:
+        _require(
+            all(_within(value, 0, 1e5) for value in values), "inks", "A spectrum holds values that cannot be."
+        )
+    _require(
+        all(_within(value, 0, 20) for value in paper.growth), "paper", "Damp paper grows 0 to 20 per cent."
+    )
+
+
+def _check_references(project: "Project") -> None:
+    for things, field in (
+        (project.inks, "inks"),
+        (project.blocks, "blocks"),
+        (project.impressions, "impressions"),
+    ):
+        ids = [thing.id for thing in things]
+        _require(len(set(ids)) == len(ids), field, f"Two of the {field} have the same id.")
+    count = len(project.flat.colours) if project.flat else 0
+    if project.source is not None and project.source.cut is not None:
+        try:
+            checked_cut(project.source.cut, project.source.name)
+        except BadInput as error:
+            raise ProjectError("source", str(error)) from None
+    _check_corrections(project.flat.corrections if project.flat else ())
+    for number in (project.flat.line, project.flat.paper) if project.flat else ():
+        _require(
+            number is None or 0 <= number < count,
+            "flat",
+            "The line or the paper is a colour that is not there.",
+        )
+    blocks, inks = {block.id for block in project.blocks}, {ink.id for ink in project.inks}
+    for block in project.blocks:
+        known = all(0 <= number < count for number in block.colours)
+        _require(known, "blocks", f"Block {block.name} prints a colour that the design does not have.")
+        if block.contour is not None:
+            _require(
+                _held(block.contour.width_mm, "contour_mm"),
+                "contour",
+                f"A contour of {block.contour.width_mm:g} mm is not possible: "
+                f"choose {THINNEST_LINE_MM:g} to {WIDEST_LINE_MM:g} mm.",
+            )
+        if block.kerf_mm is not None:
+            _require(
+                _held(block.kerf_mm, "kerf_mm"),
+                "kerf_mm",
+                f"A saw cut {block.kerf_mm:g} mm wide is not possible: choose 0 to 5 mm.",
+            )
+    for impression in project.impressions:
+        _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
+        for zone in impression.zones:
+            _require(zone.ink in inks, "impressions", "An impression uses an ink that is not there.")
+            known = all(0 <= number < count for number in zone.colours)
+            _require(known, "zones", "A zone covers a colour that the design does not have.")
+
+
+def _check_corrections(corrections: tuple[Correction, ...]) -> None:
+    for each in corrections:
+        figures = [*(each.lab or ()), *(each.other or ()), *(side for place in each.places for side in place)]
+        known = all(math.isfinite(figure) and abs(figure) < 1e3 for figure in figures)
+        _require(
+            known and _within(each.width_mm, 0, LARGEST_MM),
+            "corrections",
+            "A correction lies nowhere that can be.",
+        )
+
+
+def _check_impressions(project: "Project") -> None:
+    for impression in project.impressions:
+        _check_zones(impression)
+        _require(
+            impression.trapping is None or _held(impression.trapping, "share"),
+            "trapping",
+            "Ink trapping must be 0 to 100 %.",
+        )
+        shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
+        _require(
+            _within(shift, 0, LARGEST_SHIFT_MM)
+            and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
+            "offset",
+            f"A block can be tried up to {LARGEST_SHIFT_MM:g} mm and {LARGEST_TURN_DEG:g}° out of register.",
+        )
+
+
+def _check_zones(impression: "Impression") -> None:
+    first, *others = impression.zones or (None,)
+    _require(first is not None and not first.colours, "zones", "The first zone covers what the others leave.")
+    named = [number for zone in others for number in zone.colours]
+    apart = len(set(named)) == len(named) and all(zone.colours or zone.areas for zone in others)
+    _require(apart, "zones", "Every further zone needs colours or a place of its own.")
+    _require(
+        any(not zone.bare for zone in impression.zones),
+        "zones",
+        "Ink at least one zone, or leave the pull out.",
+    )
+    packing = impression.packing_sheets
+    _require(packing is None or _held(packing, "packing_sheets"), "packing", "Packing is 0 to 50 sheets.")
+    for zone in impression.zones:
+        _check_areas(zone)
+        strengths = (zone.strength, zone.grade.to if zone.grade else 0.0)
+        for strength in strengths:
+            _require(_held(strength, "share"), "strength", "The strength of an ink must be 0 to 100 %.")
+        if zone.grade is not None:
+            places = (*zone.grade.start, *zone.grade.end)
+            known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in places)
+            apart = zone.grade.start != zone.grade.end
+            _require(known and apart, "grade", "A graded zone needs two different places on the sheet.")
+            bent = _held(zone.grade.curve, "curve") and _held(zone.grade.edge_mm or 1, "edge_mm")
+            _require(bent, "grade", "A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.")
+
+
+def _check_areas(zone: "Zone") -> None:
+    points = [value for outline in zone.areas for point in outline for value in point]
+    known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in points)
+    known = known and all(len(outline) >= 3 for outline in zone.areas) and len(points) <= 2 * _MOST_POINTS
+    _require(known, "zones", "A zone drawn by hand is a closed outline of 3 points or more on the sheet.")
+    _require(_held(zone.soft_mm, "soft_mm"), "zones", "A soft edge is 0 to 100 mm wide.")
+    _require(not zone.soft_mm or zone.bare == "wiped", "zones", "Only what is wiped off has a soft edge.")

@@ -1,0 +1,58 @@
+"""What the figures of a project are when nothing is said, and how far they may go."""
+
+from msgspec import Meta
+
+from nomos.colour.trapping import LOOSEST, TIGHTEST
+from nomos.units import LARGEST_MM, SMALLEST_MM
+
+VERSION = 1
+LARGEST_TRAP_MM = 3.0
+LARGEST_SHIFT_MM = 5.0
+# An overlap up to this far from the darker colour alone is taken before a white sliver, and sheets
+# are taken to meet blocks this closely. Both chosen by us, no source; the user sets them.
+SEAM_DE00 = 12.0
+TOLERANCE_MM = 0.4
+LARGEST_TOLERANCE_MM = 3.0
+# The thinnest line that holds and the finest tool; chosen by us, the user's wood and tools decide.
+LINE_MM = 0.5
+TOOL_MM = 0.7
+LARGEST_TURN_DEG = 2.0
+THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
+# A saw for lino or thin board, the border to hold a sawn block by (common practice gives 6 to 13 mm),
+# and the neck of a piece that still holds: chosen by us, the user's saw and board decide.
+KERF_MM, GRIP_MM, NECK_MM = 0.6, 10.0, 3.0
+# How untrue a board cut by hand may be; chosen by us, no source: measure it.
+UNTRUE_MM = 0.5
+
+BOUNDS: dict[str, tuple[float, float]] = {
+    "side_mm": (SMALLEST_MM, LARGEST_MM),
+    "trap_mm": (0, LARGEST_TRAP_MM),
+    "seam_de00": (0, 100),
+    "tolerance_mm": (0, LARGEST_TOLERANCE_MM),
+    "fineness_mm": (0.1, 10),
+    "clearance_mm": (0, 200),
+    "most_zones": (1, 20),
+    "grip_mm": (0, 100),
+    "neck_mm": (0.1, 50),
+    "untrue_mm": (0, 20),
+    "sheets": (1, 100_000),
+    "film_g_m2": (0.1, 500),
+    "slab_g": (0, 10_000),
+    "waste": (0, 0.9),
+    "contour_mm": (THINNEST_LINE_MM, WIDEST_LINE_MM),
+    "kerf_mm": (0, 5),
+    "share": (0, 1),
+    "curve": (0.2, 5),
+    "edge_mm": (0.5, 500),
+    "soft_mm": (0, 100),
+    "packing_sheets": (0, 50),
+    "tack": (LOOSEST, TIGHTEST),
+    "drying_h": (0, 10_000),
+    "modifier_pct": (0, 90),
+}
+
+
+def bounded(name: str) -> Meta:
+    """The bounds of a figure as the schema says them; the checks refuse what lies beyond, in words."""
+    least, most = BOUNDS[name]
+    return Meta(extra_json_schema={"minimum": least, "maximum": most})

@@ -1,0 +1,239 @@
+"""The `.nomos` file: a zip of project.json and the bitmaps, saved so that no crash can lose it."""
+
+import contextlib
+import hashlib
+import io
+import os
+import shutil
+import tempfile
+import zipfile
+from collections.abc import Mapping
+from pathlib import Path
+
+import msgspec
+import numpy as np
+
+from nomos.design import Labels
+from nomos.errors import BadInput
+from nomos.project.model import VERSION, Project, ProjectError
+from nomos.separation import Mask
+
+MIMETYPE = "application/x-nomos-project"
+SUFFIX = ".nomos"
+_PROJECT = "project.json"
+_FOLDER = "assets"
+_LARGEST_BYTES = 1 << 30
+# Fixed, so that the same project is the same bytes.
+_DATE = (1980, 1, 1, 0, 0, 0)
+
+Assets = Mapping[str, bytes]
+
+
+def digest(data: bytes) -> str:
+    """The name of some bytes: their SHA-256 in hexadecimal."""
+    return hashlib.sha256(data).hexdigest()
+
+
+def labels_to_png(labels: Labels) -> bytes:
+    """A page of colour numbers as an 8-bit grey PNG, value = number."""
+    import cv2
+
+    done, data = cv2.imencode(".png", labels)
+    assert done
+    return data.tobytes()
+
+
+def labels_from_png(data: bytes) -> Labels:
+    """The page of colour numbers in a PNG. Raises ProjectError."""
+    import cv2
+
+    labels = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_UNCHANGED)
+    if labels is None or labels.ndim != 2 or labels.dtype != np.uint8:
+        raise ProjectError(
+            "labels", "The flat design inside the project is damaged; flatten the design again."
+        )
+    labels.flags.writeable = False
+    return np.asarray(labels, np.uint8)
+
+
+def mask_to_png(mask: Mask) -> bytes:
+    """A block's mask as a grey PNG, 0 and 255."""
+    import cv2
+
+    done, data = cv2.imencode(".png", mask * np.uint8(255))
+    assert done
+    return data.tobytes()
+
+
+def mask_from_png(data: bytes, shape: tuple[int, int]) -> Mask:
+    """The mask in a PNG. Raises ProjectError where it is damaged or of another size."""
+    import cv2
+
+    page = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_GRAYSCALE)
+    if page is None or page.shape != shape:
+        raise ProjectError(
+            "drawn",
+            "A block changed by hand does not fit the design; work the block out anew from the colours.",
+        )
+    return np.asarray(page >= 128).astype(np.uint8)
+
+
+def png_width(data: bytes) -> int:
+    """Width in pixels of a PNG, from its header alone (PNG specification, chunk IHDR)."""
+    return int.from_bytes(data[16:20], "big")
+
+
+def labels_of(project: Project, assets: Assets) -> tuple[Labels, float]:
+    """The flat design's colour numbers and their pixels per mm. Raises ProjectError without one."""
+    if project.flat is None:
+        raise ProjectError("flat", "There is no flat design yet: open a picture and flatten it first.")
+    labels = labels_from_png(assets[project.flat.labels])
+    return labels, labels.shape[1] / project.image.width
+
+
+def referenced(project: Project) -> tuple[str, ...]:
+    """Digests of what the project needs beside it."""
+    first = (project.source and project.source.digest, project.flat and project.flat.labels)
+    return tuple(dict.fromkeys(d for d in (*first, *(block.drawn for block in project.blocks)) if d))
+
+
+def json_schema() -> dict[str, object]:
+    """The JSON Schema of project.json."""
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "title": "Nomos project",
+        **msgspec.json.schema(Project),
+    }
+
+
+def _plain(value: object) -> float:
+    """A figure that came out of an array as the plain one it is: nothing is to keep work from being saved."""
+    if isinstance(value, np.generic):
+        return float(value)
+    raise TypeError(f"{type(value).__name__} is no part of a project.")
+
+
+def save(path: Path, project: Project, assets: Assets) -> None:
+    """Write the project; on return it is on disk, and the file it replaced is kept as `NAME.nomos.previous`.
+
+    Raises
+    ------
+    BadInput : it could not be written; the earlier file is untouched.
+
+    Notes
+    -----
+    Written beside, flushed to the disk, then renamed: at any moment the name
+    stands for the whole old file or the whole new one.
+    """
+    try:
+        handle, temporary = tempfile.mkstemp(prefix=f".{path.name}-", dir=path.parent)
+    except OSError as error:
+        raise _unsaved(path, error) from None
+    try:
+        with os.fdopen(handle, "wb") as file:
+            _write(file, project, assets)
+            file.flush()
+            os.fsync(file.fileno())
+        if path.exists():
+            shutil.copymode(path, temporary)
+            _keep_previous(path)
+        else:
+            umask = os.umask(0)
+            os.umask(umask)
+            os.chmod(temporary, 0o666 & ~umask)
+        os.replace(temporary, path)
+        _flush_folder(path.parent)
+    except OSError as error:
+        raise _unsaved(path, error) from None
+    finally:
+        with contextlib.suppress(FileNotFoundError):
+            os.unlink(temporary)
+
+
+def _unsaved(path: Path, error: OSError) -> BadInput:
+    reason = error.strerror or str(error)
+    return BadInput(f"{path.name} could not be saved ({reason}); what was there before is untouched.")
+
+
+def _write(file: io.BufferedIOBase | io.BufferedWriter, project: Project, assets: Assets) -> None:
+    def entry(name: str, compression: int) -> zipfile.ZipInfo:
+        info = zipfile.ZipInfo(name, _DATE)
+        info.compress_type = compression
+        info.external_attr = 0o644 << 16
+        return info
+
+    with zipfile.ZipFile(file, "w") as archive:
+        # First and uncompressed, so that file managers know the file by its content.
+        archive.writestr(entry("mimetype", zipfile.ZIP_STORED), MIMETYPE)
+        text = msgspec.json.format(msgspec.json.encode(project, enc_hook=_plain), indent=2)
+        archive.writestr(entry(_PROJECT, zipfile.ZIP_DEFLATED), text)
+        for name in referenced(project):
+            archive.writestr(entry(f"{_FOLDER}/{name}", zipfile.ZIP_DEFLATED), assets[name])
+
+
+def _keep_previous(path: Path) -> None:
+    """Give the old file a second name; the first stays until the new one takes it."""
+    previous = path.with_name(path.name + ".previous")
+    with contextlib.suppress(FileNotFoundError):
+        previous.unlink()
+    try:
+        os.link(path, previous)
+    except OSError:  # a file system without hard links
+        shutil.copy2(path, previous)
+
+
+def _flush_folder(folder: Path) -> None:
+    with contextlib.suppress(OSError):  # not every file system lets a folder be flushed
+        handle = os.open(folder, os.O_RDONLY)
+        try:
+            os.fsync(handle)
+        finally:
+            os.close(handle)
+
+
+def load(path: Path) -> tuple[Project, dict[str, bytes]]:
+    """Read a project and what lies beside it.
+
+    Raises
+    ------
+    BadInput : not there, not a project, damaged, or of a newer version.
+    """
+    try:
+        with zipfile.ZipFile(path) as archive:
+            if sum(info.file_size for info in archive.infolist()) > _LARGEST_BYTES:
+                raise BadInput(f"{path.name} would unpack to more than 1 GB and is not opened.")
+            project = _decoded(archive.read(_PROJECT), path.name)
+            assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
+    except OSError as error:
+        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
+    except BadInput:
+        raise
+    except Exception:
+        # zipfile raises BadZipFile, KeyError, zlib.error, NotImplementedError and more on damaged files.
+        previous = path.with_name(path.name + ".previous")
+        advice = f"; the copy before it is {previous.name}" if previous.exists() else ""
+        raise BadInput(f"{path.name} is damaged or not a Nomos project{advice}.") from None
+    _check_assets(project, assets, path.name)
+    return project, assets
+
+
+def _decoded(text: bytes, name: str) -> Project:
+    try:
+        raw = msgspec.json.decode(text)
+        version = raw.get("version") if isinstance(raw, dict) else None
+        if isinstance(version, int) and version > VERSION:
+            raise BadInput(f"{name} was made by a newer Nomos (format {version}); open it with that one.")
+        return msgspec.convert(raw, Project)
+    except msgspec.DecodeError as error:  # also ValidationError, which names the place
+        reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
+        raise BadInput(f"{name} holds a project that does not make sense: {reason}") from None
+
+
+def _check_assets(project: Project, assets: Mapping[str, bytes], name: str) -> None:
+    for wanted, data in assets.items():
+        if digest(data) != wanted:
+            raise BadInput(f"{name} is damaged: a picture inside it has changed.")
+    if project.flat is not None:
+        numbers = labels_from_png(assets[project.flat.labels])
+        if int(numbers.max(initial=0)) >= len(project.flat.colours):
+            raise BadInput(f"{name} is damaged: its flat design has more colours than its list.")

@@ -1,0 +1,1 @@
+"""In which order to print, and on which days."""

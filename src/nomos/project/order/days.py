@@ -1,0 +1,104 @@
+"""The days of an edition: how long each pull takes, what dries, and when the last sheet is done."""
+
+from datetime import date, timedelta
+
+from nomos.colour.trapping import FILM
+from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
+from nomos.order.washing import WEIGHT, Cleaning, cleaned
+from nomos.project.blocks.pulls import inked_with, stays_damp
+from nomos.project.blocks.reduction import cut_before
+from nomos.project.inks.films import printing_sets, zone_keys
+from nomos.project.model import Impression, Project, ProjectError
+from nomos.project.model.sheets import planned_sheets
+
+# Days are counted from a Monday where no start is given, so that the same project gives the same figures.
+A_MONDAY = date(2024, 1, 1)
+# Minutes a pull that each further inked zone, each wiped place, a graded roller and paste take beyond a
+# plain one; chosen by us, the log's pace tells better.
+_ZONE_MIN, _WIPE_MIN, _GRADE_MIN, _PASTE_MIN = 1.5, 1.0, 0.5, 1.0
+# Oil dries by air alone where it cannot sink in: on a film of ink by so much slower (from memory).
+_ON_INK = 1.25
+
+
+def _on_ink(project: Project, place: int) -> bool:
+    """Whether most of what an impression prints lies on ink that is there already."""
+    keys = zone_keys(project)
+    order = {pull.id: at for at, pull in enumerate(project.impressions)}
+    at = [order[key.pull] for key in keys]
+    own = [films for films in printing_sets(project) if any(at[film] == place for film in films)]
+    over = [films for films in own if any(at[film] < place for film in films)]
+    return 2 * len(over) > len(own)
+
+
+def runs_of(project: Project) -> tuple[Run, ...]:
+    """The impressions as the calendar sees them, in print order."""
+    pulls, cuts = project.impressions, cut_before(project)
+    runs = []
+    for place, pull in enumerate(pulls):
+        last = place + 1 == len(pulls)
+        between = not last and (pulls[place + 1].wet or stays_damp(project, place))
+        inks = inked_with(project, pull)
+        ways: tuple[Cleaning, ...] = tuple("wash" for _ in inks)
+        if not last:
+            following = [ink.lab for ink in inked_with(project, pulls[place + 1])]
+            ways = cleaned([ink.lab for ink in inks], following)
+        worst = max(ways, key=lambda way: WEIGHT[way])
+        runs.append(
+            Run(
+                project.pull_name(pull.id),
+                0.0 if between else _dry_after_h(project, place),
+                worst,
+                bool(cuts[place]),
+                pull.wet,
+                sum(way == worst for way in ways),
+                pull_minutes(project, pull),
+            )
+        )
+    return tuple(runs)
+
+
+def _dry_after_h(project: Project, place: int) -> float:
+    """Hours until every zone of an impression is dry."""
+    hours = []
+    for zone in project.impressions[place].zones:
+        if not zone.inked:
+            continue
+        ink = project.ink(zone.ink)
+        water = ink.vehicle.startswith("water-based")
+        # Ink in extender is as thick a film as without.
+        film = FILM[zone.inking] * (_ON_INK if not water and _on_ink(project, place) else 1.0)
+        hours.append(drying_hours(ink.drying_h, project.times, film=film, water=water))
+    return max(hours)
+
+
+def pull_minutes(project: Project, pull: Impression) -> float:
+    """Minutes a pull of an impression takes, by what is done on its zones."""
+    inked = [zone for zone in pull.zones if zone.inked and not zone.bare]
+    minutes = project.times.pull_min + _ZONE_MIN * (len(inked) - 1)
+    minutes += _WIPE_MIN * sum(zone.bare == "wiped" for zone in pull.zones)
+    minutes += _GRADE_MIN * sum(zone.grade is not None for zone in inked)
+    return minutes + _PASTE_MIN * sum(zone.tool == "brush and paste" for zone in inked)
+
+
+def first_day(project: Project, today: date) -> date:
+    """Where the days begin: on the day that was said, or else on the next Monday, today if it is one."""
+    if project.times.start:
+        return date.fromisoformat(project.times.start)
+    return today + timedelta(days=-today.weekday() % 7)
+
+
+def days_needed(project: Project) -> int:
+    """Days from the first pull to the last, 0 where a working day is too short for anything."""
+    try:
+        start = first_day(project, A_MONDAY)
+        return plan_days(runs_of(project), planned_sheets(project), project.times, start).days
+    except ValueError:
+        return 0
+
+
+def calendar_of(project: Project, start: date) -> Calendar:
+    """The days of the edition, and what would shorten them. Raises ProjectError if no day is long enough."""
+    try:
+        return with_help(runs_of(project), planned_sheets(project), project.times, start)
+    except ValueError as error:
+        raise ProjectError("times", f"{error} Make the day longer, or things shorter.") from None

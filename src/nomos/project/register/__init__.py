@@ -1,0 +1,1 @@
+"""How every sheet meets every block: systems, tolerance, proofs that are read."""

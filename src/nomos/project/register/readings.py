@@ -1,0 +1,232 @@
+"""A proof read by eye, what to do about it, what the next proof should be, and how errors drift."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+
+import numpy as np
+
+from nomos.project.model import Project, ProofReading
+from nomos.project.register.scan import PullFound, about
+from nomos.project.register.system import contacts_of, cure_steps, marks_of, middle_of
+from nomos.registration import Motion, after_change, fit_marks, stretch_advice, wall_change
+from nomos.registration.marks import MarkFit, fit_components
+
+PLACES = ("upper left", "upper right", "lower left", "lower right")
+# A drift is said when it is this many standard errors, and this much over the readings (chosen by us).
+_SURE_TIMES, _WORTH_MM, _LEAST_READINGS = 3.0, 0.1, 4
+
+
+@dataclass(frozen=True)
+class EyePlace:
+    """A place where a proof is read: its name, where it is on the sheet (mm), and which way is read there.
+
+    way : "x" or "y" for a vernier, which gives tenths by its strokes; both where millimetres are entered.
+    """
+
+    name: str
+    place_mm: tuple[float, float]
+    way: str = "both"
+
+
+def eye_places(project: Project, pull: str) -> tuple[EyePlace, ...]:
+    """Where the printmaker reads a pull: its verniers if it prints any, else the image's four corners."""
+    marks, _ = marks_of(project)
+    block = project.number_of(project.impression(pull).block)
+    verniers = [mark for mark in marks if mark.axis is not None and mark.block == block and block > 0]
+    if verniers:
+        return tuple(
+            EyePlace(_where(project, mark.place_mm), mark.place_mm, mark.axis or "x") for mark in verniers
+        )
+    image = project.image
+    corners = (
+        (image.left, image.top), (image.right, image.top),
+        (image.left, image.bottom), (image.right, image.bottom),
+    )  # fmt: skip
+    return tuple(EyePlace(name, place) for name, place in zip(PLACES, corners, strict=True))
+
+
+def _where(project: Project, place: tuple[float, float]) -> str:
+    x, _ = middle_of(project)
+    image = project.image
+    if place[1] < image.top:
+        return "above the image"
+    if place[1] > image.bottom:
+        return "below the image"
+    return "left of the image" if place[0] < x else "right of the image"
+
+
+def read_by_eye(project: Project, pull: str, read_mm: Mapping[tuple[int, str], float]) -> MarkFit:
+    """How far a pull is out from what was read.
+
+    read_mm : by place (its number in `eye_places`) and way ("x" to the right, "y" down), mm.
+
+    Raises
+    ------
+    MarksError : too little was read.
+    """
+    places = eye_places(project, pull)
+    unit = {"x": (1.0, 0.0), "y": (0.0, 1.0)}
+    chosen = sorted(read_mm)
+    at = np.array([places[n].place_mm for n, _ in chosen]).reshape(-1, 2)
+    ways = np.array([unit[way] for _, way in chosen]).reshape(-1, 2)
+    figures = np.array([read_mm[key] for key in chosen])
+    full = sorted({n for n, way in chosen if way == "x"} & {n for n, way in chosen if way == "y"})
+    if len(full) >= 3:
+        # Three places or more read both ways show stretch as well.
+        own = np.array([places[n].place_mm for n in full])
+        seen = own + np.array([(read_mm[n, "x"], read_mm[n, "y"]) for n in full])
+        return fit_marks(own, seen)
+    return fit_components(at, ways, figures)
+
+
+@dataclass(frozen=True)
+class Verdict:
+    """What a reading comes to, a sentence a line.
+
+    found : how far out, and how sure that is.
+    steps : what to do.
+    next_proof : what the next proof should show.
+    """
+
+    found: str
+    steps: tuple[str, ...]
+    next_proof: str
+
+
+def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = False) -> Verdict:
+    """What a pull's motion means for the printmaker. uncut : its block has not been cut yet."""
+    home = about(motion, middle_of(project))
+    worst = worst_corner_mm(project, home)
+    round_to = "clockwise" if home.rotation_deg > 0 else "anticlockwise"
+    turn = f", turned {abs(home.rotation_deg):.2f}° {round_to}"
+    found = (
+        f"{_way(home.shift_mm[0], 'right', 'left')}, {_way(home.shift_mm[1], 'down', 'up')} in the middle"
+        f"{turn if abs(home.rotation_deg) >= 0.01 else ''}; {worst:.2f} mm at the worst corner "
+        f"(sure to ±{2 * sigma_mm:.2f} mm)."
+    )
+    if worst <= project.tolerance_mm:
+        return Verdict(found, ("In register by your tolerance: leave it.",), "")
+    if worst <= 2 * 2 * sigma_mm:
+        # What is given as sure is two standard errors; below twice that, wood stays where it is.
+        return Verdict(
+            found,
+            ("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer.",), "",
+        )  # fmt: skip
+    image = project.image
+    stretch = stretch_advice(home, (image.width / 2, image.height / 2), project.tolerance_mm)
+    if uncut:
+        steps = [_transfer_text(home)]
+        left = 0.0
+    else:
+        steps = cure_steps(project, home)
+        contacts = contacts_of(project)
+        after = after_change(home, wall_change(home, contacts), contacts)
+        left = worst_corner_mm(project, after)
+    said = f"The next proof should be within {max(left, 0.05):.2f} mm."
+    if stretch and not uncut:
+        said += " What is left is stretch."
+    return Verdict(found, (*steps, *stretch), said)
+
+
+def _transfer_text(motion: Motion) -> str:
+    """Where to put the transfer of a block that is not cut yet."""
+    right, down = -motion.shift_mm[0], -motion.shift_mm[1]
+    scale = ""
+    if motion.stretch is not None and max(map(abs, motion.stretch)) >= 0.0005:
+        scale = (
+            f", scaled by {-100 * motion.stretch[0]:+.1f} % left to right and "
+            f"{-100 * motion.stretch[1]:+.1f} % top to bottom"
+        )
+    turn = f", turned {-motion.rotation_deg:+.2f}° clockwise" if abs(motion.rotation_deg) >= 0.01 else ""
+    return (
+        f"Not cut yet: lay its transfer {_way(right, 'right', 'left')} and {_way(down, 'down', 'up')}, "
+        f"as seen on the print{turn}{scale}."
+    )
+
+
+def _way(value: float, more: str, less: str) -> str:
+    return f"{abs(value):.2f} mm {'to the ' if more == 'right' else ''}{more if value >= 0 else less}"
+
+
+def worst_corner_mm(project: Project, motion: Motion) -> float:
+    """How far the image's worst corner is out."""
+    image = project.image
+    corners = np.array([(x, y) for x in (image.left, image.right) for y in (image.top, image.bottom)])
+    return float(np.hypot(*(motion.moved(corners) - corners).T).max())
+
+
+def reading_of(
+    project: Project, found: PullFound, sheet: int, day: date | None = None
+) -> ProofReading | None:
+    """A pull found on a scan as it is kept; None where it could not be told."""
+    if found.motion is None:
+        return None
+    return _kept(project, found.pull, found.motion, found.sigmas[0], sheet, "scan", day)
+
+
+def reading_by_eye(
+    project: Project, pull: str, fit: MarkFit, sheet: int, day: date | None = None
+) -> ProofReading:
+    """A pull read by eye as it is kept."""
+    return _kept(project, pull, fit.motion, fit.sigma_shift_mm, sheet, "eye", day)
+
+
+def _kept(
+    project: Project, pull: str, motion: Motion, sigma: float, sheet: int, how: str, day: date | None
+) -> ProofReading:
+    home = about(motion, middle_of(project))
+    stretch = home.stretch
+    return ProofReading(
+        pull,
+        (day or date.today()).isoformat(),
+        sheet,
+        round(float(home.shift_mm[0]), 4),
+        round(float(home.shift_mm[1]), 4),
+        round(float(home.rotation_deg), 5),
+        None if stretch is None else (round(float(100 * stretch[0]), 4), round(float(100 * stretch[1]), 4)),
+        round(float(sigma), 4),
+        "scan" if how == "scan" else "eye",
+    )
+
+
+def motion_kept(project: Project, reading: ProofReading) -> Motion:
+    """A kept reading as a motion."""
+    stretch = None
+    if reading.stretch_pct is not None:
+        stretch = reading.stretch_pct[0] / 100, reading.stretch_pct[1] / 100
+    return Motion(middle_of(project), (reading.dx_mm, reading.dy_mm), reading.rotation_deg, stretch)
+
+
+def drift_of(project: Project, pull: str) -> str:
+    """What a pull's readings over the edition say, in a sentence; nothing while there are few.
+
+    A straight line through shift against sheet, by least squares; a slope that is
+    three standard errors is called a drift.
+    """
+    own = [reading for reading in project.readings if reading.pull == pull and reading.sheet > 0]
+    if len(own) < _LEAST_READINGS:
+        return ""
+    sheets = np.array([reading.sheet for reading in own], float)
+    if np.ptp(sheets) == 0:
+        return ""
+    said = []
+    for values, more, less in (
+        ([reading.dx_mm for reading in own], "right", "left"),
+        ([reading.dy_mm for reading in own], "down", "up"),
+    ):
+        x, y = sheets - sheets.mean(), np.array(values)
+        slope = float(x @ y / (x @ x))
+        rest = y - y.mean() - slope * x
+        read = float(np.median([reading.sigma_mm for reading in own]))
+        read = float(np.median([reading.sigma_mm for reading in own]))
+        noise = max(float(np.sqrt((rest**2).sum() / (len(own) - 2))), read)
+        over = slope * np.ptp(sheets)
+        if abs(slope) > _SURE_TIMES * noise / np.sqrt(x @ x) and abs(over) >= _WORTH_MM:
+            said.append(f"{_way(over, more, less)}")
+    if not said:
+        return f"Steady over {len(own)} readings."
+    return (
+        f"Drifts {' and '.join(said)} from sheet {int(sheets.min())} to {int(sheets.max())}: a notch wears, "
+        "or the paper dries. Look at the walls, and damp the pack evenly."
+    )

@@ -1,0 +1,251 @@
+"""Printed sheets as they may come out, and scans of them measured: how far each pull is out of register."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_srgb, reflectance_to_lab
+from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.project.inks.films import FilmKey, printed_reflectance
+from nomos.project.model import Project, ProjectError
+from nomos.project.register.system import marks_of, middle_of, sheet_of
+from nomos.project.sheet.laying import Array
+from nomos.project.sheet.masks import CutBlocks
+from nomos.registration import Motion, PrintedMark
+from nomos.registration.printed_marks import CROSS_MM, DISC_MM, LINE_MM
+from nomos.registration.scan_marks import find_blobs, match_marks
+from nomos.registration.scan_picture import PictureFit, fit_picture
+from nomos.registration.scan_sheet import FoundSheet, ScanError, find_sheet, taken_out
+from nomos.separation import Mask
+
+Picture = NDArray[np.uint8]
+
+# A pull found from the picture is told only where its worst corner is this sure, two standard errors.
+SURE_MM = 0.3
+_MOST_PULLS = 14
+_PAD_MM, _SCAN_PX_PER_MM = 4.0, 300 / 25.4
+# What is taken for one standard error of the sheet's own edges, mm (measured on simulated scans).
+_EDGE_MM = 0.02
+
+
+@dataclass(frozen=True)
+class PullFound:
+    """One pull on a scan.
+
+    motion : about the middle of the image; None where it cannot be told.
+    sigma_mm : one standard error at the image's worst corner.
+    sigmas : of the shift in mm, the rotation in degrees, the stretches as shares.
+    problem : why it cannot be told.
+    how : from its marks or from the picture.
+    """
+
+    pull: str
+    how: str
+    motion: Motion | None
+    sigma_mm: float = 0.0
+    sigmas: tuple[float, float, float] = (0.0, 0.0, 0.0)
+    problem: str = ""
+
+
+@dataclass(frozen=True)
+class ScanFound:
+    """What a scan shows: how it lay, its scale, and every pull."""
+
+    turned_deg: float
+    px_per_mm: tuple[float, float]
+    pulls: tuple[PullFound, ...]
+
+
+def colour_table(project: Project) -> Array:
+    """The colour of every set of pulls, a bit each: (2 ** pulls, 3), 0 to 255. Raises ProjectError."""
+    pulls = project.impressions
+    if len(pulls) > _MOST_PULLS:
+        raise ProjectError("impressions", f"A scan is read for up to {_MOST_PULLS} pulls, not {len(pulls)}.")
+    rows = np.arange(1 << len(pulls))[:, None] >> np.arange(len(pulls)) & 1 > 0
+    labs = reflectance_to_lab(printed_reflectance(project, [FilmKey(pull.id, 0) for pull in pulls], rows))
+    return lab_to_srgb(labs).astype(np.float64)
+
+
+def pull_masks(project: Project, blocks: CutBlocks) -> tuple[Mask, ...]:
+    """What each pull prints, in print order."""
+    return tuple(blocks.masks[project.number_of(pull.block)] for pull in project.impressions)
+
+
+def printed_sheet(
+    project: Project,
+    blocks: CutBlocks,
+    motions: Sequence[Motion],
+    px_per_mm: float = _SCAN_PX_PER_MM,
+    inking: Sequence[NDArray[np.float32] | None] | None = None,
+) -> Picture:
+    """A whole sheet as it comes out with every pull moved, with its printed marks. (height, width, 3).
+
+    inking : for each pull how much of its ink is there, 0 to 1, a page of the sheet's size; None is all.
+    """
+    import cv2
+
+    width, height = (round(side * px_per_mm) for side in sheet_of(project))
+    image, marks = project.image, marks_of(project)[0]
+    bits = np.zeros((height, width), np.int32)
+    table = colour_table(project)
+    for place, (pull, mask, motion) in enumerate(
+        zip(project.impressions, pull_masks(project, blocks), motions, strict=True)
+    ):
+        # From pixels of the mask to mm on the sheet, by the motion, to pixels of the page.
+        own = np.array([[1, 0, 0.5], [0, 1, 0.5], [0, 0, blocks.px_per_mm]]) / blocks.px_per_mm
+        own[:2, 2] += (image.left, image.top)
+        to_page = _page_matrix(motion, px_per_mm) @ own
+        to_page[:, 2] -= 0.5
+        moved = cv2.warpAffine(mask * np.uint8(255), to_page, (width, height), flags=cv2.INTER_LINEAR)
+        page = np.asarray(moved, np.uint8)
+        block = project.number_of(pull.block)
+        for mark in marks:
+            if mark.block == block:
+                _draw_mark(page, mark, motion, px_per_mm)
+        bits |= (page > 127).astype(np.int32) << place
+    rgb = table[bits]
+    if inking is not None:
+        for place, share in enumerate(inking):
+            if share is not None:
+                without = table[bits & ~(1 << place)]
+                rgb = without + (rgb - without) * share[..., None]
+    return np.clip(np.rint(rgb), 0, 255).astype(np.uint8)
+
+
+def _page_matrix(motion: Motion, px_per_mm: float) -> Array:
+    """(2, 3) from mm on the sheet where a place should be to pixels where it is found."""
+    turn, centre = motion.matrix(), np.array(motion.centre_mm)
+    shift = centre + np.array(motion.shift_mm) - turn @ centre
+    return np.column_stack([turn, shift]) * px_per_mm
+
+
+def _draw_mark(page: Picture, mark: PrintedMark, motion: Motion, px_per_mm: float) -> None:
+    import cv2
+
+    for ring in mark.rings:
+        points = motion.moved(np.array(ring)) * px_per_mm - 0.5
+        cv2.fillPoly(page, [np.rint(points * 256).astype(np.int32)], 255, lineType=cv2.LINE_AA, shift=8)
+
+
+def measure_scan(
+    project: Project,
+    blocks: CutBlocks,
+    scan: Picture,
+    *,
+    by_marks: bool | None = None,
+    progress: Progress = NULL_PROGRESS,
+) -> ScanFound:
+    """How far every pull is out on a scan of a whole sheet.
+
+    Parameters
+    ----------
+    by_marks : by its printed marks or from the picture; None takes the marks where there are any.
+
+    Raises
+    ------
+    ScanError : the sheet cannot be found.
+    ProjectError : nothing to print.
+    Cancelled : called off through `progress`.
+    """
+    if not project.impressions or project.flat is None:
+        raise ProjectError("impressions", "There is nothing to look for on a scan: open a picture first.")
+    progress.report(0.02, "looking for the sheet")
+    found = find_sheet(scan, sheet_of(project))
+    marks = marks_of(project)[0]
+    wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
+    if wanted and not marks:
+        raise ScanError("The project prints no marks: choose rings or crosses, or read the picture itself.")
+    if wanted:
+        pulls = _by_marks(project, scan, found, marks)
+    else:
+        pulls = _by_picture(project, blocks, scan, found, Part(progress, 0.1, 1.0))
+    return ScanFound(found.turned_deg, found.px_per_mm, pulls)
+
+
+def _by_marks(
+    project: Project, scan: Picture, found: FoundSheet, marks: Sequence[PrintedMark]
+) -> tuple[PullFound, ...]:
+    scale = min(_SCAN_PX_PER_MM, min(found.px_per_mm))
+    width, height = sheet_of(project)
+    page = taken_out(scan, found, scale, (0, 0, width, height))
+    disc = np.pi * DISC_MM**2 / 4 if project.register.marks == "rings" else (2 * CROSS_MM - LINE_MM) * LINE_MM
+    image = project.image
+    blobs = find_blobs(page, scale, disc, (image.left, image.top, image.right, image.bottom))
+    table = colour_table(project)
+    pulls = []
+    for place, pull in enumerate(project.impressions):
+        name = project.pull_name(pull.id)
+        block = project.number_of(pull.block)
+        expected = np.array([mark.place_mm for mark in marks if mark.block == block])
+        red, green, blue = (float(value) for value in table[1 << place])
+        try:
+            fit = match_marks(expected, blobs, (red, green, blue), name)
+        except ScanError as error:
+            pulls.append(PullFound(pull.id, "marks", None, problem=str(error)))
+            continue
+        motion = about(fit.motion, middle_of(project))
+        reach = np.hypot(image.width, image.height) / 2
+        stretch = max(fit.sigma_stretch or (0.0, 0.0))
+        turn = np.radians(fit.sigma_rotation_deg)
+        sigma = float(
+            np.sqrt(fit.sigma_shift_mm**2 + (reach * turn) ** 2 + (reach * stretch) ** 2 + _EDGE_MM**2)
+        )
+        sigmas = (fit.sigma_shift_mm, fit.sigma_rotation_deg, stretch)
+        pulls.append(PullFound(pull.id, "marks", motion, sigma, sigmas))
+    return tuple(pulls)
+
+
+def about(motion: Motion, centre: tuple[float, float]) -> Motion:
+    """The same motion, its shift counted at another place."""
+    at = motion.moved(np.array([centre]))[0]
+    return replace(motion, centre_mm=centre, shift_mm=(float(at[0] - centre[0]), float(at[1] - centre[1])))
+
+
+def _by_picture(
+    project: Project, blocks: CutBlocks, scan: Picture, found: FoundSheet, progress: Progress
+) -> tuple[PullFound, ...]:
+    image, (width, height) = project.image, sheet_of(project)
+    pad = min(_PAD_MM, image.left, image.top, width - image.right, height - image.bottom)
+    pad = max(int(pad * blocks.px_per_mm) / blocks.px_per_mm, 0.0)
+    area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
+    page = taken_out(scan, found, blocks.px_per_mm, area)
+    fits = fit_picture(
+        page, pull_masks(project, blocks), colour_table(project), blocks.px_per_mm, pad, progress=progress
+    )
+    pulls = []
+    for pull, fit in zip(project.impressions, fits, strict=True):
+        name = project.pull_name(pull.id)
+        motion = motion_of_change(project, fit.change)
+        sigma = float(np.hypot(fit.corner_sigma_mm((image.width, image.height)), _EDGE_MM))
+        if 2 * sigma > SURE_MM:
+            problem = (
+                f"{name}: too little of its edges can be seen to say where it lies at the image's corners "
+                f"(±{2 * sigma:.1f} mm). Print marks in the margin, or read it by eye."
+            )
+            pulls.append(PullFound(pull.id, "picture", None, sigma, problem=problem))
+            continue
+        pulls.append(PullFound(pull.id, "picture", motion, sigma, _sigmas(project, fit)))
+    return tuple(pulls)
+
+
+def motion_of_change(project: Project, change: Array) -> Motion:
+    """An affine change, mm from the image's top left, as a motion about the image's middle."""
+    a, b, c, d, e, f = (float(value) for value in change)
+    x, y = project.image.width / 2, project.image.height / 2
+    turn = float(np.degrees(np.arctan2(e - c, 2 + b + f)))
+    matrix = np.array([[1 + b, c], [e, 1 + f]])
+    along, across = (float(value) for value in np.hypot(*matrix))
+    return Motion(middle_of(project), (a + b * x + c * y, d + e * x + f * y), turn, (along - 1, across - 1))
+
+
+def _sigmas(project: Project, fit: PictureFit) -> tuple[float, float, float]:
+    """Standard errors of shift in mm, rotation in degrees and the larger stretch."""
+    x, y = project.image.width / 2, project.image.height / 2
+    at = np.array([[1, x, y, 0, 0, 0], [0, 0, 0, 1, x, y]])
+    own = fit.covariance
+    shift = float(np.sqrt(np.trace(at @ own @ at.T) / 2))
+    turn = np.array([0, 0, -0.5, 0, 0.5, 0])
+    rotation = float(np.degrees(np.sqrt(turn @ own @ turn)))
+    return shift, rotation, float(np.sqrt(max(own[1, 1], own[5, 5])))

@@ -1,0 +1,1 @@
+"""Blocks laid on the sheet, what shows then, and what a printed one teaches."""

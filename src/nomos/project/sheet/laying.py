@@ -1,0 +1,311 @@
+"""From a project to its proof: masks, the combination map, colours and how near they come."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import delta_e00, reflectance_to_lab
+from nomos.project.inks.films import FilmKey, printed_reflectance, zone_colours
+from nomos.project.model import Impression, Project
+from nomos.project.sheet.masks import CutBlocks
+from nomos.proof import (
+    CombinationMap,
+    Index,
+    Misregister,
+    combine,
+    displaced,
+    displaced_numbers,
+    mips,
+    padded,
+)
+from nomos.separation import Mask
+from nomos.separation.zones import (
+    GRADE_STEPS,
+    GradeShape,
+    Outlines,
+    grade_page,
+    step_strength,
+    zone_page,
+)
+
+# A shifted block is shown this far outside the image.
+PAD_MM = 6.0
+
+Array = NDArray[np.float64]
+Spot = tuple[float, float, float]
+
+
+@dataclass(frozen=True, eq=False)
+class LaidSheet:
+    """The image with a margin, as combinations of films.
+
+    map : its columns are the films named in `films`, whatever their order.
+    pad_px : the margin around the image.
+    meetings : (colours, combinations) pixels of each flat colour under each combination.
+    levels : the map's index and its smaller versions, for views.
+    """
+
+    map: CombinationMap
+    films: tuple[FilmKey, ...]
+    pad_px: int
+    px_per_mm: float
+    meetings: NDArray[np.int64]
+    levels: tuple[Index, ...]
+
+    @property
+    def pulls(self) -> frozenset[str]:
+        """The impressions that are laid."""
+        return frozenset(key.pull for key in self.films)
+
+    def printed_by(self, pull: str) -> NDArray[np.bool_]:
+        """In which combinations an impression prints. (combinations,)."""
+        return np.asarray(self.map.members[:, [key.pull == pull for key in self.films]].any(axis=1))
+
+
+@dataclass(frozen=True)
+class LaidZone:
+    """Where a zone lies: its flat colours, and if it is graded how.
+
+    areas : drawn by hand, mm from the image's top left.
+    bare : nothing of it prints.
+    of_zone : the grade follows the edge of the zone, not of all that the block prints.
+    """
+
+    colours: tuple[int, ...]
+    grade: GradeShape | None = None
+    areas: Outlines = ()
+    bare: bool = False
+    of_zone: bool = False
+
+
+@dataclass(frozen=True)
+class ToLay:
+    """An impression as it is laid: all that decides where its films lie, and nothing of their inks."""
+
+    pull: str
+    block: int
+    offset: Misregister
+    zones: tuple[LaidZone, ...] = (LaidZone(()),)
+
+
+def lay_sheet(blocks: CutBlocks, impressions: Sequence[ToLay], *, pad_mm: float = PAD_MM) -> LaidSheet:
+    """Lay impressions over each other.
+
+    Parameters
+    ----------
+    blocks : the masks.
+    impressions : each with its block, zones and misregister.
+    pad_mm : how much around the image is mapped.
+    """
+    pad = round(pad_mm * blocks.px_per_mm)
+    parts = [_parts(blocks, each, pad) for each in impressions]
+    height, width = blocks.labels.shape
+    shape = (height + 2 * pad, width + 2 * pad)
+    laid = combine([page for page, _ in parts], shape, [len(films) for _, films in parts])
+    inner = laid.index[pad : pad + height, pad : pad + width]
+    colours, combinations = int(blocks.labels.max(initial=0)) + 1, len(laid.pixels)
+    joint = blocks.labels.astype(np.uint32) * combinations + inner
+    counts = np.bincount(joint.ravel(), minlength=colours * combinations)
+    meetings = counts.reshape(colours, combinations).astype(np.int64)
+    films = tuple(film for _, some in parts for film in some)
+    return LaidSheet(laid, films, pad, blocks.px_per_mm, meetings, mips(laid.index))
+
+
+def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKey, ...]]:
+    """Where an impression prints, with the number (from 1) of the film there, and those films."""
+    mask = displaced(padded(blocks.masks[laid.block], pad), laid.offset, blocks.px_per_mm)
+    if len(laid.zones) == 1 and laid.zones[0].grade is None:
+        return mask, (FilmKey(laid.pull, 0),)
+    joint = _zone_steps(blocks, laid)
+    here = np.flatnonzero(np.bincount(joint[blocks.masks[laid.block] > 0], minlength=1))
+    printed = [n for n in here if _prints(laid, int(n))]
+    table = np.zeros(len(laid.zones) * GRADE_STEPS, np.uint8)
+    table[printed] = np.arange(1, len(printed) + 1)
+    numbers = displaced_numbers(
+        np.pad(np.take(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm
+    )
+    films = tuple(FilmKey(laid.pull, int(n) // GRADE_STEPS, int(n) % GRADE_STEPS) for n in printed)
+    return numbers * mask, films
+
+
+def _zone_steps(blocks: CutBlocks, laid: ToLay) -> NDArray[np.uint16]:
+    """For each pixel of the image the zone it lies in and its step there: zone times steps plus step."""
+    mask = blocks.masks[laid.block]
+    zones = zone_page(
+        blocks.labels,
+        [zone.colours for zone in laid.zones],
+        [zone.areas for zone in laid.zones],
+        blocks.px_per_mm,
+    )
+    steps = np.zeros_like(zones)
+    for place, zone in enumerate(laid.zones):
+        if zone.grade is not None:
+            here = zones == place
+            edge = here.view(np.uint8) if zone.of_zone else mask
+            steps = np.where(here, grade_page(edge, blocks.px_per_mm, zone.grade), steps)
+    return np.asarray(zones.astype(np.uint16) * GRADE_STEPS + steps)
+
+
+def _prints(laid: ToLay, joint: int) -> bool:
+    """Whether any ink stands at a step of a zone; step 0 of a graded one is none at all."""
+    zone = laid.zones[joint // GRADE_STEPS]
+    return not zone.bare and (joint % GRADE_STEPS > 0 or zone.grade is None)
+
+
+@dataclass(frozen=True)
+class InkedZone:
+    """How much of a block one zone covers, and how strongly on the mean of it; mm2 and a share."""
+
+    area_mm2: float
+    strength: float
+
+
+def inked_zones(project: Project, blocks: CutBlocks, pull: Impression) -> tuple[InkedZone, ...]:
+    """What each zone of an impression inks, a graded one by the mean over its area.
+
+    Parameters
+    ----------
+    blocks : the masks; a coarse page will do, areas come within a per cent.
+    """
+    laid = ToLay(pull.id, project.number_of(pull.block), Misregister(), _laid_zones(project, pull))
+    mask = blocks.masks[laid.block]
+    joint = _zone_steps(blocks, laid) if len(pull.zones) > 1 or pull.zones[0].grade else np.zeros_like(mask)
+    counts = np.bincount(joint[mask > 0], minlength=len(laid.zones) * GRADE_STEPS)
+    found = []
+    for place, (zone, lies) in enumerate(zip(pull.zones, laid.zones, strict=True)):
+        own = counts[place * GRADE_STEPS : (place + 1) * GRADE_STEPS]
+        area = float(own.sum()) / blocks.px_per_mm**2
+        strength = zone.strength
+        if lies.bare:
+            strength = 0.0
+        elif lies.grade is not None and area:
+            strength = float(own @ [step_strength(n) for n in range(GRADE_STEPS)] / own.sum())
+        found.append(InkedZone(area, strength))
+    return tuple(found)
+
+
+def impressions_to_lay(project: Project) -> tuple[ToLay, ...]:
+    """Each impression as it is laid, by id, so that their order does not matter."""
+    found = [
+        ToLay(pull.id, project.number_of(pull.block), pull.offset, _laid_zones(project, pull))
+        for pull in project.impressions
+    ]
+    return tuple(sorted(found, key=lambda entry: entry.pull))
+
+
+def _laid_zones(project: Project, pull: Impression) -> tuple[LaidZone, ...]:
+    left, top = project.image.left, project.image.top
+    zones = []
+    for place, zone in enumerate(pull.zones):
+        colours = zone_colours(project, pull, place) if len(pull.zones) > 1 else ()
+        shape = None
+        if zone.grade is not None:
+            grade = zone.grade
+            start, end = ((x - left, y - top) for x, y in (grade.start, grade.end))
+            strengths = (zone.strength, grade.to)
+            shape = GradeShape(start, end, strengths, grade.curve, grade.both, grade.edge_mm, grade.outer)
+        elif zone.bare == "wiped" and zone.soft_mm:
+            # The cloth takes less at its edge: what is left fades from there inwards.
+            shape = GradeShape((0.0, 0.0), (1.0, 0.0), (zone.strength, 0.0), edge_mm=zone.soft_mm)
+        areas = tuple(tuple((x - left, y - top) for x, y in outline) for outline in zone.areas)
+        soft = zone.bare == "wiped" and zone.soft_mm > 0
+        zones.append(LaidZone(colours, shape, areas, bool(zone.bare) and not soft, soft))
+    return tuple(zones)
+
+
+def films_in_order(project: Project, laid: LaidSheet, pulls: int | None = None) -> list[int]:
+    """Columns of the laid sheet's films in print order, after so many pulls (None: all)."""
+    columns: dict[str, list[int]] = {}
+    for column, key in enumerate(laid.films):
+        columns.setdefault(key.pull, []).append(column)
+    printed = project.impressions[: len(project.impressions) if pulls is None else pulls]
+    return [column for pull in printed for column in columns.get(pull.id, ())]
+
+
+def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> Array:
+    """CIELAB of each combination after so many pulls (None: all). (combinations, 3)."""
+    return reflectance_to_lab(sheet_reflectance(project, laid, pulls))
+
+
+def sheet_reflectance(
+    project: Project, laid: LaidSheet, pulls: int | None = None, *, wet_look: bool = False
+) -> Array:
+    """Measured reflectance of each combination after so many pulls (None: all). (combinations, 36)."""
+    order = films_in_order(project, laid, pulls)
+    keys = [laid.films[n] for n in order]
+    return printed_reflectance(project, keys, laid.map.members[:, order], wet_look=wet_look)
+
+
+@dataclass(frozen=True)
+class ColourMatch:
+    """How a flat colour comes out: mean predicted CIELAB over its area, mean ΔE00 to what is wanted."""
+
+    number: int
+    area_mm2: float
+    predicted: tuple[float, float, float]
+    de00: float
+
+
+def colour_matches(project: Project, laid: LaidSheet, labs: Array) -> tuple[ColourMatch, ...]:
+    """Wanted against predicted for each flat colour; a colour left bare wants the paper."""
+    assert project.flat is not None
+    bare = project.bare_colours()
+    matches = []
+    for number, colour in enumerate(project.flat.colours):
+        counts = laid.meetings[number] if number < len(laid.meetings) else np.zeros(len(labs), np.int64)
+        total = counts.sum()
+        if total == 0:
+            continue
+        wanted = np.array(project.paper.lab if number in bare else colour.lab)
+        mean = counts @ labs / total
+        difference = float(counts @ delta_e00(labs, wanted) / total)
+        matches.append(
+            ColourMatch(
+                number,
+                float(total / laid.px_per_mm**2),
+                (float(mean[0]), float(mean[1]), float(mean[2])),
+                difference,
+            )
+        )
+    return tuple(matches)
+
+
+def mean_difference(matches: Sequence[ColourMatch]) -> float:
+    """Area-weighted mean ΔE00 over the image."""
+    area = sum(match.area_mm2 for match in matches)
+    return sum(match.de00 * match.area_mm2 for match in matches) / area if area else 0.0
+
+
+def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int = 12) -> tuple[Spot, ...]:
+    """The largest spots of bare paper where a colour should print: x, y on the sheet and area, mm."""
+    import cv2
+
+    if bare_paper_mm2(project, laid) == 0:
+        return ()
+    height, width = blocks.labels.shape
+    pad = laid.pad_px
+    unprinted = np.asarray(~laid.map.members.any(axis=1))
+    nothing = unprinted[laid.map.index[pad : pad + height, pad : pad + width]]
+    wanted = np.ones(256, np.uint8)
+    wanted[list(project.bare_colours())] = 0
+    bare = nothing.view(np.uint8) & wanted[blocks.labels]
+    _, _, stats, centres = cv2.connectedComponentsWithStats(bare, connectivity=8)
+    area = stats[1:, cv2.CC_STAT_AREA]
+    ppm = blocks.px_per_mm
+    return tuple(
+        (
+            float(project.image.left + centres[n + 1][0] / ppm),
+            float(project.image.top + centres[n + 1][1] / ppm),
+            float(area[n] / ppm**2),
+        )
+        for n in np.argsort(-area, kind="stable")[:most]
+    )
+
+
+def bare_paper_mm2(project: Project, laid: LaidSheet) -> float:
+    """Area where paper shows though a colour should print there."""
+    nothing = ~laid.map.members.any(axis=1)
+    printed = [n for n in range(len(laid.meetings)) if n not in project.bare_colours()]
+    return float(laid.meetings[printed][:, nothing].sum() / laid.px_per_mm**2)

@@ -1,0 +1,51 @@
+"""A drawing under a clear film on the bench."""
+
+from nomos.registration.contacts import Contacts
+from nomos.registration.kento import KentoSettings, Rect
+from nomos.registration.settings import RegisterSettings
+from nomos.registration.systems.shapes import (
+    CORNER_MM,
+    Dimension,
+    Shape,
+    SystemPlan,
+    around,
+    corners_of,
+    cross,
+    gripped,
+    shape,
+)
+from nomos.units import number
+
+
+def bed_plan(
+    sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
+) -> SystemPlan:
+    """Outline and corner marks on a bed sheet. Raises KentoError, RegisterError."""
+    block = gripped(image, choice.block_mm)
+    width, height = sheet_mm
+    shapes = [shape("block", block, "block here"), Shape("sheet", corners_of(Rect(0, 0, width, height)))]
+    shapes += [cross(x, y) for x in (0, width) for y in (0, height)]
+    right_handed = choice.hand == "right"
+    x, inward = (block.left, 1.0) if right_handed else (block.right, -1.0)
+    corner = (
+        (x, block.bottom),
+        (x + inward * CORNER_MM, block.bottom),
+        (x, block.bottom - CORNER_MM),
+    )
+    shapes.append(Shape("corner", corner, word="marked corner"))
+    bench = around([point for each in shapes for point in each.points], (0, 0, width, height))
+    return SystemPlan(
+        "bed",
+        block,
+        bench,
+        tuple(shapes),
+        (Dimension((0, height), (block.left, height), f"{number(abs(block.left))} mm from sheet to block"),),
+        Contacts.of_sheet(sheet_mm, choice.hand),
+        (
+            "Tape this sheet to the bench under a clear film. Mark the same corner on every block.",
+            "Lay the block on its outline, marked corner on marked corner: a block turned by mistake is the "
+            "usual error.",
+            "Lower the sheet by two corners onto their crosses, then let it fall.",
+        ),
+        ("The simplest set-up, for a few sheets: it holds neither block nor paper.",),
+    )

@@ -1,0 +1,58 @@
+"""A kento in an L of board that the block is laid into."""
+
+from dataclasses import replace
+
+from nomos.registration.contacts import Contacts
+from nomos.registration.kento import KentoSettings, Rect, place_kento
+from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.systems.kento import kento_dimensions, kento_shapes
+from nomos.registration.systems.shapes import Shape, SystemPlan, around, corners_of, shape
+from nomos.units import number, size_text
+
+
+def floating_plan(
+    sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
+) -> SystemPlan:
+    """Notches in an L of board as thick as the block. Raises KentoError, RegisterError."""
+    kento = place_kento(sheet_mm, image, replace(choice, block_mm=None))
+    near, side = kento.floor_to_image_mm
+    room = max(min(near, side) - 0.5, 0.0)
+    block = Rect(image.left - room, image.top - room, image.right + room, image.bottom + room)
+    if choice.block_mm is not None:
+        spare = choice.block_mm[0] - image.width, choice.block_mm[1] - image.height
+        if min(spare) < -0.01 or max(spare[0] - 2 * side, spare[1] - 2 * near) > 0.01:
+            raise RegisterError(
+                f"A block of {size_text(*choice.block_mm)} does not go into the floating kento: the image is "
+                f"{size_text(image.width, image.height)}, and the notches leave {number(near)} mm below it "
+                f"and {number(side)} mm at its corner side. Trim the block."
+            )
+        block = Rect(
+            image.left - spare[0] / 2, image.top - spare[1] / 2,
+            image.right + spare[0] / 2, image.bottom + spare[1] / 2,
+        )  # fmt: skip
+    right_handed = choice.hand == "right"
+    outer = kento.block
+    x_in, x_out = (block.left, outer.left) if right_handed else (block.right, outer.right)
+    far_x = block.right if right_handed else block.left
+    board = (
+        (x_out, outer.bottom), (far_x, outer.bottom), (far_x, block.bottom),
+        (x_in, block.bottom), (x_in, block.top), (x_out, block.top),
+    )  # fmt: skip
+    bench = around([*board, *corners_of(block)], (0, 0, *sheet_mm))
+    return SystemPlan(
+        "floating",
+        block,
+        bench,
+        (Shape("board", board), shape("block", block), *kento_shapes(kento)),
+        kento_dimensions(kento),
+        Contacts.of_sheet(sheet_mm, choice.hand, choice.corner_arm_mm, choice.straight_place),
+        (
+            "Cut the L from board exactly as thick as the block, and the notches into it.",
+            "Fix the L to the base. Push each block into its inner corner, label upright.",
+            "Seat the sheet's corner first, then its edge at the straight notch, then let it fall.",
+        ),
+        (
+            "Every block must have the same square corner: it is what meets the L.",
+            "The block may rise or slide: hold it with a strip of double-sided tape.",
+        ),
+    )

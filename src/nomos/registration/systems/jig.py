@@ -1,0 +1,92 @@
+"""Stops for the block, and others for the sheet."""
+
+from nomos.registration.contacts import Contacts
+from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
+from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.systems.shapes import (
+    ABOVE_MM,
+    BASE_MM,
+    JIG_CLEAR_MM,
+    PAPER_STOPS,
+    SIDE_STOP,
+    STOP_LONG_MM,
+    STOP_MM,
+    Dimension,
+    Shape,
+    SystemPlan,
+    around,
+    block_stops,
+    box,
+    corners_of,
+    gripped,
+    packing,
+    shape,
+)
+from nomos.units import number
+
+
+def jig_plan(
+    sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
+) -> SystemPlan:
+    """Stops below the face for the block, others above it for the sheet. Raises KentoError, RegisterError."""
+    jig = settings.jig
+    width, height = sheet_mm
+    right_handed = choice.hand == "right"
+    # The stops for the sheet stand beyond the block: it is trimmed closer than usual where it must be.
+    room = min(height - image.bottom, image.left if right_handed else width - image.right) - JIG_CLEAR_MM
+    grip = min(GRIP_MM, max(room, 0.0))
+    size = jig.block_mm or choice.block_mm or (image.width + 2 * grip, image.height + 2 * grip)
+    block = gripped(image, size)
+    edge_x, out = (0.0, -1.0) if right_handed else (width, 1.0)
+    inward = -out
+    near = max(height, block.bottom)
+    beyond = min(height - block.bottom, block.left if right_handed else width - block.right)
+    if beyond < JIG_CLEAR_MM - 1e-6:
+        raise RegisterError(
+            "The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would stand "
+            "on the block: take a larger sheet, or smaller blocks."
+        )
+    stops = []
+    long = min(STOP_LONG_MM, width / 6, height / 6)
+    for share in PAPER_STOPS:
+        middle = edge_x + inward * share * width
+        stops.append(box("paper stop", middle, height + STOP_MM / 2, long, STOP_MM))
+    stops.append(box("paper stop", edge_x + out * STOP_MM / 2, height * SIDE_STOP, STOP_MM, long))
+    shapes = [*packing(block, sheet_mm), shape("block", block), *block_stops(block, choice), *stops]
+    points = [point for each in shapes for point in each.points]
+    base = around(points, (0, 0, width, near))
+    base = Rect(base.left - BASE_MM, base.top - BASE_MM, base.right + BASE_MM, base.bottom + BASE_MM)
+    above = jig.thickness_mm + ABOVE_MM
+    contacts = Contacts(
+        (
+            (edge_x, height * SIDE_STOP),
+            (edge_x + inward * PAPER_STOPS[0] * width, height),
+            (edge_x + inward * PAPER_STOPS[1] * width, height),
+        ),
+        ((inward, 0.0), (0.0, -1.0), (0.0, -1.0)),
+        ("the side stop", "the near stop at the corner", "the far end's near stop"),
+    )
+    return SystemPlan(
+        "jig",
+        block,
+        base,
+        (Shape("base", corners_of(base)), *shapes),
+        (
+            Dimension(
+                (edge_x, height), (block.left if right_handed else block.right, height),
+                f"{number(abs(block.left if right_handed else width - block.right))} mm from sheet to block",
+            ),
+        ),
+        contacts,
+        (
+            f"Block stops: strips {number(max(jig.thickness_mm - 1, 0.5))} mm high, below the block's face.",
+            f"Paper stops: strips {number(above)} mm high, {number(ABOVE_MM)} mm above the block's face.",
+            f"Packing {number(jig.thickness_mm)} mm thick under the sheet's margin, so that it lies level.",
+            "Push the block into its stops, ink it outside the jig or with the stops masked, lay the sheet "
+            "against its own stops, near edge first.",
+        ),
+        (
+            "All blocks of a set must be cut to one size and square.",
+            "Stops higher than the block keep a press roller or a baren off the edges: work within them.",
+        ),
+    )  # fmt: skip

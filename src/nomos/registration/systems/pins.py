@@ -1,0 +1,75 @@
+"""Tabs on the sheet, on pins on the bench."""
+
+from nomos.registration.contacts import Contacts
+from nomos.registration.kento import KentoSettings, Rect
+from nomos.registration.pins import TAB_MM, female_part, male_part, overlap_mm, pin_places
+from nomos.registration.settings import RegisterSettings
+from nomos.registration.systems.shapes import (
+    LASER_CAUTION,
+    Dimension,
+    Shape,
+    SystemPlan,
+    around,
+    block_stops,
+    corners_of,
+    gripped,
+    shape,
+)
+from nomos.units import number
+
+
+def pins_plan(
+    sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
+) -> SystemPlan:
+    """Tabs or punched holes on pins taped to the bench. Raises KentoError, RegisterError."""
+    pins = settings.pins
+    block = gripped(image, choice.block_mm)
+    places = pin_places(sheet_mm, block, pins, image.top)
+    shapes = [shape("block", block), *block_stops(block, choice)]
+    for place, (x, y) in enumerate(places):
+        male = tuple((x + px, y + py) for px, py in male_part(place, pins).outer)
+        shapes.append(Shape("base", male))
+        shapes += [
+            Shape("pin", tuple((x + px, y + py) for px, py in hole)) for hole in male_part(place, pins).holes
+        ]
+        if pins.taped:
+            tab = tuple((x + px, y + py) for px, py in female_part(place, pins).outer)
+            shapes.append(Shape("tab", tab, word=f"pair {place + 1}"))
+            half = TAB_MM[0] / 2 + 6
+            shapes.append(Shape("tape", corners_of(Rect(x - half, -4.0, x + half, overlap_mm(image.top)))))
+        else:
+            shapes.append(
+                Shape("tab", corners_of(Rect(x - 6, y - 6, x + 6, y + 6)), word=f"pair {place + 1}")
+            )
+    first, last = places[0], places[-1]
+    names = ("pin 1", "pin 1", f"pin {len(places)}")
+    contacts = Contacts((first, first, last), ((1.0, 0.0), (0.0, 1.0), (0.0, 1.0)), names)
+    bench = around([point for each in shapes for point in each.points], (0, 0, *sheet_mm))
+    tape = (
+        "Tape each tab under the sheet's far edge, on its back, half on paper and half on tab; on light "
+        "paper use low-tack tape, and let it reach over the tab's end so that the sheet does not lift off."
+        if pins.taped
+        else "Punch the sheets all against one stop, so that the holes are the same on each."
+    )
+    return SystemPlan(
+        "pins",
+        block,
+        bench,
+        tuple(shapes),
+        (Dimension(first, last, f"{number(last[0] - first[0])} mm from pin to pin"),),
+        contacts,
+        (
+            "Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with the "
+            "hole the female.",
+            "Fix the block stops to the base, then the feet by this sheet.",
+            tape,
+            "Lower the tabs onto the pins one after the other, then let the sheet fall.",
+        ),
+        (
+            "Pair 1 holds both ways; the others slide along the edge, so that the paper may grow.",
+            "Dry paper only: tape does not hold on damp sheets."
+            if pins.taped
+            else "Punched holes wear: past 30 pulls tape a tab over them.",
+            LASER_CAUTION,
+        ),
+    )

@@ -1,0 +1,36 @@
+"""Crosses seen through the sheet."""
+
+from nomos.registration.contacts import Contacts
+from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
+from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.systems.shapes import Dimension, SystemPlan, around, corners_of, cross, gripped, shape
+from nomos.units import number
+
+
+def translucent_plan(
+    sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
+) -> SystemPlan:
+    """Crosses beside the image on block and sheet. Raises KentoError, RegisterError."""
+    block = gripped(image, choice.block_mm)
+    off = GRIP_MM / 2
+    places = (
+        (image.left - off, image.top - off), (image.right + off, image.top - off),
+        (image.left - off, image.bottom + off), (image.right + off, image.bottom + off),
+    )  # fmt: skip
+    if min(block.left, block.top) > min(image.left, image.top) - off:
+        raise RegisterError("The block leaves no room for crosses beside the image: take a larger block.")
+    shapes = (shape("block", block), *(cross(x, y) for x, y in places))
+    near, far = places[2], places[3]
+    return SystemPlan(
+        "translucent",
+        block,
+        around(list(corners_of(block)), (0, 0, *sheet_mm)),
+        shapes,
+        (Dimension(near, far, f"{number(far[0] - near[0])} mm from cross to cross"),),
+        Contacts.of_corners(image),
+        (
+            "Draw the four crosses on each block beside the image, and on the back of every sheet in pencil.",
+            "Hold the sheet over the block against the light and lay cross on cross, two near ones first.",
+        ),
+        ("Only for paper one sees through; drawn marks must lie outside what is kept.",),
+    )

@@ -1,0 +1,51 @@
+"""The column at the right: the stations, each made when it is first shown."""
+
+from typing import Any
+
+from PyQt6.QtWidgets import QStackedWidget
+
+from nomos.project import Project, Proof, Station
+from nomos.ui.controller import Controller
+from nomos.ui.frame import theme
+from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.station import Here, Wishes
+from nomos.ui.stations import make
+
+
+class Column(QStackedWidget):
+    """Shows the station the hand is at; what is asked for there goes to the controller."""
+
+    def __init__(self, controller: Controller) -> None:
+        super().__init__()
+        self._hand, self.wishes = controller, Wishes()
+        self._made: dict[Station, Here[Any]] = {}
+        self.setMinimumWidth(theme.scaled(240))
+
+    def here(self, station: Station) -> Here[Any]:
+        """A station, made if it is not there yet."""
+        if station not in self._made:
+            made = self._made[station] = make(station, self._hand, self.wishes)
+            if not made.in_middle:
+                self.addWidget(made.widget)
+        return self._made[station]
+
+    def show_station(self, project: Project, proof: Proof | None) -> None:
+        """Render the present station. proof : only one that belongs to the project."""
+        here = self.here(self._hand.state.station)
+        if here.in_middle and not project.impressions:
+            # There is no bench before there is something to print.
+            here = self.here("sheets")
+        here.show(project, proof)
+        if not here.in_middle:
+            self.setCurrentWidget(here.widget)
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """What the present station lays over the sheet."""
+        return self.here(self._hand.state.station).laid_over(project)
+
+    def come_to(self, station: Station) -> None:
+        """The hand has turned to a station: its sheet is shown, and nothing is worked out for another."""
+        for name, made in self._made.items():
+            if name != station:
+                made.gone()
+        self.here(station).come()

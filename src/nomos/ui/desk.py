@@ -1,0 +1,65 @@
+"""The window with all that stands behind it, wired."""
+
+from dataclasses import dataclass
+
+from PyQt6.QtCore import QSettings
+
+from nomos.ui.controller import Controller
+from nomos.ui.files import Files
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Dialogs, Questions
+from nomos.ui.stations.bench.guard import PrintedGuard
+from nomos.ui.stations.bench.hand import Bencher
+from nomos.ui.stations.blocks.hand import Hands
+from nomos.ui.stations.blocks.methods import Methods
+from nomos.ui.stations.blocks.planner import Planner
+from nomos.ui.stations.carve.hand import Crafter
+from nomos.ui.stations.design.hand import Designer
+from nomos.ui.stations.inks.hand import InkRoom
+from nomos.ui.stations.order.hand import Orderer
+from nomos.ui.stations.register.hand import Registrar
+from nomos.ui.window import Window
+
+
+@dataclass(frozen=True, eq=False)
+class Desk:
+    """The window with all that stands behind it."""
+
+    window: Window
+    controller: Controller
+    files: Files
+    keeper: ProofKeeper
+    document: Document
+    runner: JobRunner
+
+    def close(self) -> None:
+        """End the threads; the window must have been closed before."""
+        self.runner.close()
+
+
+def set_up(questions: Questions | None, settings: QSettings) -> Desk:
+    """Wire the window. questions : None asks with dialogs over the window."""
+    document, runner = Document(), JobRunner()
+    keeper = ProofKeeper(document, runner)
+    dialogs = Dialogs() if questions is None else questions
+    designer = Designer(document, runner)
+    files = Files(document, runner, dialogs, designer)
+    planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
+    methods = Methods(document, runner, keeper)
+    orderer = Orderer(document, runner, keeper, dialogs)
+    inkroom = InkRoom(document, runner, keeper, dialogs)
+    registrar = Registrar(document, runner, keeper, dialogs)
+    crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
+    controller = Controller(
+        document, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
+        designer,
+    )  # fmt: skip
+    guard = PrintedGuard(document, bencher.book, dialogs)
+    guard.told.connect(controller.told)
+    guard.refused.connect(controller.look_again)
+    window = Window(controller, runner, settings)
+    if isinstance(dialogs, Dialogs):
+        dialogs.over(window)
+    return Desk(window, controller, files, keeper, document, runner)

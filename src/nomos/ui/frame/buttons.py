@@ -1,0 +1,64 @@
+"""The row under the sheet: files, undo, and how the sheet is looked at."""
+
+from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import button, label
+from nomos.ui.frame.keyboard import key_of
+
+_FILES = (
+    ("open", "Open…"), ("save", "Save"), ("packet", "Packet…"), ("undo", "Undo"), ("redo", "Redo"),
+)  # fmt: skip
+_LOOKS = (("whole", "Whole sheet"), ("true", "True size"), ("loupe", "Loupe"), ("keys", "Keys"))
+
+
+class ButtonRow(QWidget):
+    """Buttons with words. Each reports the name of its action."""
+
+    pressed = pyqtSignal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.buttons: dict[str, QPushButton] = {}
+        row = QHBoxLayout(self)
+        row.setContentsMargins(theme.scaled(8), theme.scaled(3), theme.scaled(8), theme.scaled(3))
+        row.setSpacing(theme.scaled(2))
+        for name, text in _FILES:
+            row.addWidget(self._button(name, text))
+        # What is first to go where the text is large and the window narrow.
+        self.scale = label(kind="quiet")
+        self.scale.setWordWrap(False)
+        self.scale.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        self.scale.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        row.addWidget(self.scale, 1)
+        for name, text in _LOOKS:
+            row.addWidget(self._button(name, text))
+        self.buttons["loupe"].setCheckable(True)
+
+    def _button(self, name: str, text: str) -> QPushButton:
+        made = button(text, plain=True)
+        made.setToolTip(f"{text.rstrip('…')}: {key_of(name)}")
+        made.clicked.connect(lambda: self.pressed.emit(name))
+        self.buttons[name] = made
+        return made
+
+    def show_state(self, *, project: bool, unsaved: bool, packet: bool, undo: str, redo: str) -> None:
+        """What can be done now; undo and redo name what they would take back, or are empty."""
+        enabled = {"save": project, "packet": packet, "undo": bool(undo), "redo": bool(redo)}
+        for name, on in enabled.items():
+            self.buttons[name].setEnabled(on)
+        for name in ("whole", "true", "loupe"):
+            self.buttons[name].setEnabled(project)
+        self.buttons["save"].setText("Save •" if unsaved else "Save")
+        self.buttons["save"].setAccessibleName("Save, there are unsaved changes" if unsaved else "Save")
+        self.buttons["undo"].setToolTip(f"Undo {undo.lower()}: {key_of('undo')}")
+        self.buttons["redo"].setToolTip(f"Redo {redo.lower()}: {key_of('redo')}")
+
+    def show_scale(self, share_of_true_size: float) -> None:
+        """How large the sheet is drawn, against its true size."""
+        self.scale.setText(f"{100 * share_of_true_size:.0f} % of true size")
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

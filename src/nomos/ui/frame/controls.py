@@ -1,0 +1,213 @@
+"""Small parts the answers are made of: figures, lengths, choices, findings, rows of colours."""
+
+from collections.abc import Sequence
+
+from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPaintEvent, QValidator
+from PyQt6.QtWidgets import (
+    QButtonGroup,
+    QDoubleSpinBox,
+    QGridLayout,
+    QHBoxLayout,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QSizePolicy,
+    QWidget,
+)
+
+from nomos.errors import BadInput
+from nomos.ui.frame import theme
+from nomos.units import number, parse_length
+
+
+def label(text: str = "", *, kind: str = "text") -> QLabel:
+    """Text that wraps. kind: question, name, text or quiet."""
+    made = QLabel(text)
+    made.setWordWrap(True)
+    made.setTextFormat(Qt.TextFormat.PlainText)
+    made.setTextInteractionFlags(Qt.TextInteractionFlag.NoTextInteraction)
+    fonts = {"question": theme.question_font, "name": theme.name_font, "quiet": theme.quiet_font}
+    if kind in fonts:
+        made.setFont(fonts[kind]())
+    if kind == "quiet":
+        made.setStyleSheet(f"color: {theme.tones().quiet}")
+    return made
+
+
+def button(text: str, *, plain: bool = False) -> QPushButton:
+    """A button with words; plain ones look like a link."""
+    made = QPushButton(text)
+    made.setProperty("plain", plain)
+    made.setAutoDefault(False)
+    return made
+
+
+class NameField(QLineEdit):
+    """A name to type. Reports it once it is typed; what is being typed is never written over."""
+
+    given = pyqtSignal(str)
+
+    def __init__(self, accessible_name: str) -> None:
+        super().__init__()
+        self.setAccessibleName(accessible_name)
+        self.setMaxLength(60)
+        self.editingFinished.connect(self._give)
+
+    def show_name(self, name: str) -> None:
+        """Show a name."""
+        if not (self.hasFocus() and self.isModified()):
+            self.setText(name)
+
+    def _give(self) -> None:
+        if self.isModified():
+            self.setModified(False)
+            self.given.emit(self.text())
+
+
+class NumberBox(QDoubleSpinBox):
+    """A figure with its unit. Lengths may be typed in inches or points. Reports only what a hand sets."""
+
+    set_by_hand = pyqtSignal(float)
+
+    def __init__(
+        self, least: float, most: float, *, unit: str = "mm", step: float = 1.0, digits: int = 1
+    ) -> None:
+        super().__init__()
+        self._unit = unit
+        self.setRange(least, most)
+        self.setDecimals(digits)
+        self.setSingleStep(step)
+        self.setSuffix(f" {unit}" if unit else "")
+        self.setKeyboardTracking(False)
+        self.setAlignment(Qt.AlignmentFlag.AlignRight)
+        self.setMinimumWidth(theme.scaled(88))
+        self.valueChanged.connect(self.set_by_hand)
+
+    def show_value(self, value: float) -> None:
+        """Show a figure without reporting it."""
+        if abs(value - self.value()) > 10 ** -(self.decimals() + 2):
+            self.blockSignals(True)
+            self.setValue(value)
+            self.blockSignals(False)
+
+    def textFromValue(self, value: float) -> str:
+        return number(value, self.decimals())
+
+    def valueFromText(self, text: str | None) -> float:
+        try:
+            return self._parsed(text or "")
+        except BadInput:
+            return self.value()
+
+    def validate(self, text: str | None, position: int) -> tuple[QValidator.State, str, int]:
+        try:
+            fits = self.minimum() <= self._parsed(text or "") <= self.maximum()
+        except BadInput:
+            fits = False
+        state = QValidator.State.Acceptable if fits else QValidator.State.Intermediate
+        return state, text or "", position
+
+    def _parsed(self, text: str) -> float:
+        # The field's own unit stays at the end when another is typed before it.
+        bare = text.strip().removesuffix(self._unit).strip()
+        if self._unit == "mm":
+            return parse_length(bare)
+        bare = bare.replace("−", "-").replace(",", ".")
+        try:
+            return float(bare)
+        except ValueError:
+            raise BadInput(f"'{text}' is not a figure.") from None
+
+    def wheelEvent(self, event: object) -> None:
+        # A wheel turned to scroll the answers must not change a figure on the way.
+        if hasattr(event, "ignore"):
+            event.ignore()
+
+
+class Fields(QWidget):
+    """Labelled controls in two columns."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self._grid = QGridLayout(self)
+        self._grid.setContentsMargins(0, 0, 0, 0)
+        self._grid.setHorizontalSpacing(theme.scaled(8))
+        self._grid.setVerticalSpacing(theme.scaled(5))
+        self._grid.setColumnStretch(0, 1)
+
+    def add(self, text: str, control: QWidget) -> None:
+        """One more row."""
+        row = self._grid.rowCount()
+        name = label(text)
+        name.setBuddy(control)
+        control.setAccessibleName(text)
+        self._grid.addWidget(name, row, 0)
+        self._grid.addWidget(control, row, 1)
+
+
+class Figures(QWidget):
+    """Names on the left, figures with units lined up on the right."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self._rows: tuple[tuple[str, str], ...] = ()
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+
+    def show_rows(self, rows: Sequence[tuple[str, str]]) -> None:
+        """Show these."""
+        if tuple(rows) != self._rows:
+            self._rows = tuple(rows)
+            self.updateGeometry()
+            self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(theme.scaled(200), len(self._rows) * theme.scaled(20))
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(theme.scaled(120), self.sizeHint().height())
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        painter = QPainter(self)
+        tone = theme.tones()
+        for place, (name, figure) in enumerate(self._rows):
+            box = QRectF(0, place * theme.scaled(20), self.width(), theme.scaled(20))
+            room = int(box.width() - QFontMetrics(self.font()).horizontalAdvance(f"{figure}  "))
+            painter.setPen(QColor(tone.quiet))
+            shown = theme.elided(name, self.font(), room)
+            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, shown)
+            painter.setPen(QColor(tone.text))
+            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, figure)
+
+
+class Choice(QWidget):
+    """A few words side by side of which one holds."""
+
+    chosen = pyqtSignal(str)
+
+    def __init__(self, options: Sequence[tuple[str, str]]) -> None:
+        super().__init__()
+        row = QHBoxLayout(self)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(theme.scaled(4))
+        self._group = QButtonGroup(self)
+        self._buttons: dict[str, QPushButton] = {}
+        for value, text in options:
+            made = button(text)
+            made.setCheckable(True)
+            made.setProperty("narrow", True)
+            made.clicked.connect(lambda _checked, value=value: self.chosen.emit(value))
+            self._group.addButton(made)
+            self._buttons[value] = made
+            # Longer words get more of the room.
+            row.addWidget(made, 3 + len(text))
+
+    def show_choice(self, value: str) -> None:
+        """Show which holds; a value that is none of them shows none."""
+        if value in self._buttons:
+            self._buttons[value].setChecked(True)
+            return
+        self._group.setExclusive(False)
+        for made in self._buttons.values():
+            made.setChecked(False)
+        self._group.setExclusive(True)

@@ -1,0 +1,120 @@
+"""The one thing the window edits: a project value with undo, and where it is kept."""
+
+import uuid
+from collections.abc import Callable
+from pathlib import Path
+
+from PyQt6.QtCore import QObject, pyqtSignal
+from PyQt6.QtGui import QUndoCommand, QUndoStack
+
+from nomos.project import Assets, Project, load, save
+
+Edit = Callable[[Project], Project]
+
+
+class _Change(QUndoCommand):
+    """From one project value to another; a drag's many steps merge into one."""
+
+    def __init__(
+        self, document: "Document", text: str, before: Project | None, after: Project, key: object
+    ) -> None:
+        super().__init__(text)
+        self._document, self._before, self._after, self._key = document, before, after, key
+
+    def id(self) -> int:
+        return 1 if self._key is not None else -1
+
+    def mergeWith(self, other: QUndoCommand | None) -> bool:
+        if not isinstance(other, _Change) or other._key != self._key:
+            return False
+        self._after = other._after
+        # A drag that ends where it began leaves nothing to undo.
+        self.setObsolete(self._after == self._before)
+        return True
+
+    def redo(self) -> None:
+        self._document._show(self._after)
+
+    def undo(self) -> None:
+        self._document._show(self._before)
+
+
+class Document(QObject):
+    """Holds the project. Only its undo stack sets it; everything else asks through `apply`."""
+
+    changed = pyqtSignal(object, object)
+    """(before, after): Project or None."""
+    moved = pyqtSignal(object, str, object)
+    """Saved under another name: the path before (None while it had none), its session, the path now."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self._project: Project | None = None
+        self.assets: dict[str, bytes] = {}
+        self.path: Path | None = None
+        self.session = ""
+        self.allows: Callable[[Project, Project], bool] = lambda _before, _after: True
+        self.stack = QUndoStack(self)
+
+    @property
+    def project(self) -> Project | None:
+        """The project as it stands, None before anything is opened."""
+        return self._project
+
+    @property
+    def unsaved(self) -> bool:
+        """Whether there is something that saving would keep."""
+        return self._project is not None and not self.stack.isClean()
+
+    def apply(self, text: str, edit: Edit, *, merge_key: object = None) -> None:
+        """Change the project. Raises ProjectError, changing nothing.
+
+        What is allowed is asked of `allows`, which may ask the user first; a change
+        that is not allowed leaves everything as it is. Changes with equal `merge_key`
+        that follow each other undo as one; a new key for each gesture keeps two drags
+        apart.
+        """
+        if self._project is None:
+            return
+        after = edit(self._project)
+        if after != self._project and self.allows(self._project, after):
+            self.stack.push(_Change(self, text, self._project, after, merge_key))
+
+    def begin(
+        self,
+        project: Project,
+        assets: Assets,
+        *,
+        path: Path | None = None,
+        saved: bool = False,
+        session: str | None = None,
+    ) -> None:
+        """Start on another project; the undo history starts anew.
+
+        session : by which what belongs to it is known while it has no file; None begins one.
+        """
+        self.stack.clear()
+        self.session = session or uuid.uuid4().hex[:12]
+        self.assets = dict(assets)
+        self.path = path
+        self._show(project)
+        if not saved:
+            self.stack.resetClean()
+
+    def open(self, path: Path) -> None:
+        """Read a project file and start on it. Raises BadInput, leaving everything as it is."""
+        project, assets = load(path)
+        self.begin(project, assets, path=path, saved=True)
+
+    def save(self, path: Path) -> None:
+        """Write the project. Raises BadInput, leaving the earlier file as it is."""
+        assert self._project is not None
+        save(path, self._project, self.assets)
+        before, self.path = self.path, path
+        self.stack.setClean()
+        if before != path:
+            self.moved.emit(before, self.session, path)
+
+    def _show(self, project: Project | None) -> None:
+        before, self._project = self._project, project
+        self.changed.emit(before, project)

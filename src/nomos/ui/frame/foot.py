@@ -1,0 +1,77 @@
+"""The foot line: what is under the pointer; and, while something takes long, how far it is."""
+
+from PyQt6.QtCore import QRectF, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import label
+
+HEIGHT = 28
+
+
+class _Bar(QWidget):
+    def __init__(self) -> None:
+        super().__init__()
+        self.fraction = 0.0
+        self.setFixedSize(theme.scaled(120), theme.scaled(8))
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        painter, tone = QPainter(self), theme.tones()
+        painter.fillRect(self.rect(), QColor(tone.line))
+        painter.fillRect(QRectF(0, 0, self.width() * self.fraction, self.height()), QColor(tone.accent))
+
+
+class FootLine(QWidget):
+    """One line of text, and on the right the progress of work with a button that stops it."""
+
+    stopped = pyqtSignal(object)
+    """Who waits for the work that is to be called off."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setFixedHeight(theme.scaled(HEIGHT))
+        self._asker: object = None
+        row = QHBoxLayout(self)
+        row.setContentsMargins(theme.scaled(14), 0, theme.scaled(8), 0)
+        row.setSpacing(theme.scaled(8))
+        self._text = label()
+        self._text.setWordWrap(False)
+        self._text.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        self._doing = label(kind="quiet")
+        self._doing.setWordWrap(False)
+        self._bar = _Bar()
+        self._stop = QPushButton("Stop")
+        self._stop.setStyleSheet(f"padding: 1px {theme.scaled(8)}px")
+        self._stop.clicked.connect(lambda: self.stopped.emit(self._asker))
+        row.addWidget(self._text, 1)
+        for part in (self._doing, self._bar, self._stop):
+            row.addWidget(part)
+        self.show_idle()
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        QPainter(self).fillRect(self.rect(), QColor(theme.tones().foot))
+
+    def say(self, text: str) -> None:
+        """Show what is under the pointer, or the last thing done."""
+        self._text.setText(text)
+
+    def text(self) -> str:
+        """What stands there."""
+        return self._text.text()
+
+    def show_progress(self, asker: object, fraction: float, message: str, *, can_stop: bool) -> None:
+        """Show how far work is."""
+        self._asker = asker
+        self._doing.setText(message)
+        self._bar.fraction = fraction
+        self._bar.update()
+        self._doing.show()
+        self._bar.show()
+        self._stop.setVisible(can_stop)
+
+    def show_idle(self) -> None:
+        """Nothing is running."""
+        for part in (self._doing, self._bar, self._stop):
+            part.hide()
+        self._text.setAlignment(Qt.AlignmentFlag.AlignVCenter)

@@ -1,0 +1,101 @@
+"""Keeps the proof that belongs to the project: cuts, lays and colours again only what has changed."""
+
+from dataclasses import dataclass, replace
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, prove
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
+from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
+from nomos.work.review import LookClosely, look_of, slow_findings
+
+# While a hand drags a block the sheet is laid at this size: about 10 ms.
+_DRAG_PIXELS = 700_000
+
+
+@dataclass(frozen=True, eq=False)
+class _Laid:
+    """A sheet that can be coloured, and what it was laid for; spots once it is laid in full."""
+
+    lay: Lay
+    blocks: CutBlocks
+    laid: LaidSheet
+    spots: tuple[Spot, ...] | None
+
+
+class ProofKeeper(QObject):
+    """Follows the document. Inks and order are answered at once, masks in the background."""
+
+    changed = pyqtSignal()
+    failed = pyqtSignal(str)
+
+    def __init__(self, document: Document, runner: JobRunner) -> None:
+        super().__init__()
+        self._document, self._runner = document, runner
+        self._sheets = Asker(runner, "proof", self.failed.emit, said="laying the sheet", rank=FIRST)
+        self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
+        self._laid: _Laid | None = None
+        self._wanted: Bare | None = None
+        self._look: LookClosely | None = None
+        self._coarse: tuple[CutBlocks, CutBlocks] | None = None
+        self.cut: Cut | None = None
+        self.proof: Proof | None = None
+        document.changed.connect(self._follow)
+
+    def _follow(self) -> None:
+        project = self._document.project
+        self.cut = cut_of(project, self._document.assets) if project else None
+        if project is None or self.cut is None:
+            self._sheets.cancel()
+            self._looks.cancel()
+            self._laid, self.proof, self._wanted, self._look = None, None, None, None
+            self.changed.emit()
+            return
+        wanted, have = sheet_of(project, self.cut), self._laid
+        self._wanted, self._look = wanted, look_of(project, self.cut)
+        if have is None or have.lay != wanted.lay or have.spots is None:
+            if have is not None and have.lay.cut == self.cut and have.lay != wanted.lay:
+                self._lay_coarsely(have, wanted)
+            self._sheets.ask(wanted, lambda sheet: self._arrived(wanted, sheet))
+            if not self._sheets.busy:
+                # It was known, and has been shown.
+                return
+        else:
+            self._sheets.cancel()
+        self._look_closely()
+        self._colour()
+
+    def _lay_coarsely(self, have: _Laid, wanted: Bare) -> None:
+        if self._coarse is None or self._coarse[0] is not have.blocks:
+            self._coarse = (have.blocks, coarse(have.blocks, _DRAG_PIXELS))
+        laid = lay_sheet(self._coarse[1], wanted.lay.pulls)
+        self._laid = _Laid(wanted.lay, have.blocks, laid, None)
+
+    def _arrived(self, wanted: Bare, sheet: Sheet) -> None:
+        self._laid = _Laid(wanted.lay, sheet.blocks, sheet.laid, sheet.bare)
+        self._colour()
+        self._look_closely()
+
+    def _colour(self) -> None:
+        """Colours, matches and findings of the sheet as laid: some tables of a few dozen rows."""
+        project, have = self._document.project, self._laid
+        if project is None or have is None or self._wanted is None:
+            return
+        # A sheet laid from another flat design says nothing of this one, and one that is not laid as the
+        # project is now neither: the old proof stands until the new one is there.
+        if have.lay == self._wanted.lay:
+            proof = prove(project, have.blocks, have.laid, have.spots or ())
+            close = self._runner.answers.known(self._look) if self._look is not None else None
+            if close is not None:
+                found = (*proof.findings, *slow_findings(project, close))
+                proof = replace(proof, findings=found, close=close)
+            self.proof = proof
+        self.changed.emit()
+
+    def _look_closely(self) -> None:
+        """What is too fine to cut: a few seconds of work that nothing else waits for."""
+        if self._laid is None or self._laid.spots is None or self._look is None:
+            return
+        if self._runner.answers.known(self._look) is None:
+            self._looks.ask(self._look, lambda _: self._colour())

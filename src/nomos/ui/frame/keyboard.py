@@ -1,0 +1,94 @@
+"""Every key in one table: what the window binds and what it lists under Keys."""
+
+from collections.abc import Callable, Mapping, Sequence
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QKeySequence, QShortcut
+from PyQt6.QtWidgets import QDialog, QGridLayout, QVBoxLayout, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import button, label
+
+# (name of the action, keys, what it does). A plain letter or digit does nothing while a field is typed in.
+BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
+    ("station 1", ("1",), "Design"),
+    ("station 2", ("2",), "Blocks"),
+    ("station 3", ("3",), "Inks"),
+    ("station 4", ("4",), "Order"),
+    ("station 5", ("5",), "Register"),
+    ("station 6", ("6",), "Carve"),
+    ("station 7", ("7",), "Sheets"),
+    ("station 8", ("8",), "Bench"),
+    ("earlier", (",",), "The sheet one pull earlier"),
+    ("later", (".",), "The sheet one pull later"),
+    ("whole", ("W",), "Whole sheet"),
+    ("true", ("T",), "True size"),
+    ("loupe", ("L",), "Loupe on and off"),
+    ("closer", ("+", "="), "Closer"),
+    ("further", ("-",), "Further away"),
+    ("open", ("Ctrl+O",), "Open a sketch or a project"),
+    ("save", ("Ctrl+S",), "Save"),
+    ("save as", ("Ctrl+Shift+S",), "Save under another name"),
+    ("packet", ("Ctrl+P",), "Write the packet of templates and proofs"),
+    ("undo", ("Ctrl+Z",), "Undo"),
+    ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), "Redo"),
+    ("stop", ("Esc",), "Stop what is running"),
+    ("keys", ("K",), "This list"),
+)
+# Keys that the parts of the window answer to by themselves.
+_IN_PLACE: tuple[tuple[str, str], ...] = (
+    ("Tab", "To the next control"),
+    ("↑ ↓", "Another rung of the ladder, or another row"),
+    ("Ctrl+↑ ↓", "On the ladder: print it earlier or later"),
+    ("← →", "Along a strip of patches, the stations, or the sheet"),
+    ("Page ↑ ↓", "Along a strip of patches, ten steps"),
+    ("F held", "At Design: the sketch in place of what was made of it"),
+    ("← → ↑ ↓ Space", "On the picture: move a corner; take the next"),
+    ("Space X R", "At the bench: good, spoiled, repaired; Backspace takes back"),
+)
+
+
+def bind(window: QWidget, actions: Mapping[str, Callable[[], object]]) -> None:
+    """Give the window its keys. Raises KeyError for a binding without an action."""
+    for name, keys, _ in BINDINGS:
+        for key in keys:
+            shortcut = QShortcut(QKeySequence(key), window)
+            action = actions[name]
+            shortcut.activated.connect(lambda action=action: action())
+
+
+def key_of(name: str) -> str:
+    """The first key of an action, as shown on a button's tip."""
+    return next(keys[0] for action, keys, _ in BINDINGS if action == name)
+
+
+class KeyList(QDialog):
+    """All keys, in two columns."""
+
+    def __init__(self, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Keys")
+        column = QVBoxLayout(self)
+        column.setContentsMargins(*[theme.scaled(18)] * 4)
+        column.addWidget(label("Everything works from the keyboard", kind="question"))
+        listed = [(" or ".join(keys), what) for _, keys, what in BINDINGS]
+        grid = QGridLayout()
+        grid.setHorizontalSpacing(theme.scaled(16))
+        grid.setVerticalSpacing(theme.scaled(5))
+        rows = [*listed, *_IN_PLACE]
+        half = (len(rows) + 1) // 2
+        for side, part in enumerate((rows[:half], rows[half:])):
+            self._fill(grid, part, 3 * side)
+        grid.setColumnMinimumWidth(2, theme.scaled(20))
+        column.addLayout(grid)
+        close = button("Close")
+        close.clicked.connect(self.accept)
+        column.addWidget(close, 0, Qt.AlignmentFlag.AlignRight)
+
+    @staticmethod
+    def _fill(grid: QGridLayout, rows: Sequence[tuple[str, str]], first: int) -> None:
+        for place, (keys, what) in enumerate(rows):
+            for offset, (text, kind) in enumerate(((keys, "name"), (what, "text"))):
+                made = label(text, kind=kind)
+                made.setWordWrap(False)
+                grid.addWidget(made, place, first + offset)

@@ -1,0 +1,130 @@
+"""The few questions that need an answer before anything else: which file, which folder, save first?"""
+
+from pathlib import Path
+from typing import Literal, Protocol
+
+from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
+
+Unsaved = Literal["save", "discard", "cancel"]
+
+OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
+SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
+SCAN_FILTER = "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)"
+READINGS_FILTER = "Readings (*.csv *.txt *.cgats);;All files (*)"
+BLOCKS_FILTER = "Blocks (*.ora *.png *.tif *.tiff);;All files (*)"
+SAVE_FILTER = "Nomos project (*.nomos)"
+
+
+class Questions(Protocol):
+    """What the window asks; tests answer by themselves."""
+
+    def file_to_open(self) -> Path | None:
+        """A sketch or project, or None."""
+
+    def shelf_to_open(self) -> Path | None:
+        """An ink shelf, or None."""
+
+    def blocks_to_open(self) -> list[Path]:
+        """An OpenRaster file or a set of masks; empty for none."""
+
+    def scan_to_open(self) -> Path | None:
+        """A scan of a proof or a chart, or None."""
+
+    def readings_to_open(self) -> Path | None:
+        """Readings of an ink, or None."""
+
+    def file_to_save(self, suggestion: Path) -> Path | None:
+        """Where to keep the project, or None."""
+
+    def folder_for_packet(self) -> Path | None:
+        """Where the packet goes, or None."""
+
+    def unsaved(self, title: str) -> Unsaved:
+        """What to do with changes that have not been saved."""
+
+    def take_up(self, title: str) -> bool:
+        """Whether to open work that a crash left unsaved."""
+
+    def contradicts(self, said: tuple[str, ...]) -> bool:
+        """Whether to plan it all the same, though it makes untrue what is printed."""
+
+
+class Dialogs:
+    """The questions as dialogs over the window."""
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        self._parent = parent
+
+    def over(self, parent: QWidget) -> None:
+        """Ask over this window from now on."""
+        self._parent = parent
+
+    def file_to_open(self) -> Path | None:
+        """A sketch or project, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a sketch or a project", "", OPEN_FILTER)
+        return Path(name) if name else None
+
+    def shelf_to_open(self) -> Path | None:
+        """An ink shelf, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open an ink shelf", "", SHELF_FILTER)
+        return Path(name) if name else None
+
+    def blocks_to_open(self) -> list[Path]:
+        """An OpenRaster file or a set of masks; empty for none."""
+        names, _ = QFileDialog.getOpenFileNames(self._parent, "Bring blocks in", "", BLOCKS_FILTER)
+        return [Path(name) for name in names]
+
+    def scan_to_open(self) -> Path | None:
+        """A scan of a proof or a chart, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a scan", "", SCAN_FILTER)
+        return Path(name) if name else None
+
+    def readings_to_open(self) -> Path | None:
+        """Readings of an ink, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Open readings", "", READINGS_FILTER)
+        return Path(name) if name else None
+
+    def file_to_save(self, suggestion: Path) -> Path | None:
+        """Where to keep the project, or None. The dialog asks before replacing a file."""
+        name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
+        return Path(name) if name else None
+
+    def folder_for_packet(self) -> Path | None:
+        """Where the packet goes, or None."""
+        name = QFileDialog.getExistingDirectory(self._parent, "Folder for the packet")
+        return Path(name) if name else None
+
+    def unsaved(self, title: str) -> Unsaved:
+        """What to do with changes that have not been saved."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Not saved yet")
+        box.setText(f"Save the changes to {title}?")
+        save = box.addButton("Save", QMessageBox.ButtonRole.AcceptRole)
+        discard = box.addButton("Throw them away", QMessageBox.ButtonRole.DestructiveRole)
+        box.addButton("Go on working", QMessageBox.ButtonRole.RejectRole)
+        box.exec()
+        if box.clickedButton() is save:
+            return "save"
+        return "discard" if box.clickedButton() is discard else "cancel"
+
+    def take_up(self, title: str) -> bool:
+        """Whether to open work that a crash left unsaved."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Unsaved work")
+        box.setText(f"Nomos ended without saving {title}. Take it up where it stood?")
+        box.addButton("Throw it away", QMessageBox.ButtonRole.DestructiveRole)
+        take = box.addButton("Take it up", QMessageBox.ButtonRole.AcceptRole)
+        box.exec()
+        return box.clickedButton() is take
+
+    def contradicts(self, said: tuple[str, ...]) -> bool:
+        """Whether to plan it all the same, though it makes untrue what is printed."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Printed already")
+        box.setText("\n".join(said))
+        box.setInformativeText("The log keeps what was printed. Change the plan all the same?")
+        keep = box.addButton("Keep the plan", QMessageBox.ButtonRole.RejectRole)
+        change = box.addButton("Change it", QMessageBox.ButtonRole.DestructiveRole)
+        box.setDefaultButton(keep)
+        box.exec()
+        return box.clickedButton() is change

@@ -1,0 +1,128 @@
+"""What is drawn over the sheet: rulers, findings, the handle and the loupe's frame."""
+
+from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
+from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
+
+from nomos.registration import Rect
+from nomos.separation.touch import Touch
+from nomos.ui.frame import theme
+from nomos.ui.frame.viewport import Viewport, tick_step
+from nomos.units import number
+
+_INK = QColor("#2b2b2b")
+_ACCENT = QColor(theme.LIGHT.accent)
+
+
+def draw_rulers(
+    painter: QPainter,
+    view: Viewport,
+    sheet_mm: tuple[float, float],
+    visible: QRect,
+    block: Rect | None = None,
+) -> None:
+    """Millimetres along the sheet's own top and left edges, outside the block where one is shown.
+
+    They stay in sight when the sheet is zoomed.
+    """
+    painter.setFont(theme.font(11))
+    metrics = QFontMetrics(painter.font())
+    painter.setPen(QPen(_INK, 1))
+    step, labelled = tick_step(view.scale)
+    x0, y0 = view.to_screen(0, 0)
+    near, far = theme.scaled(4), theme.scaled(9)
+    edge_x, edge_y = view.to_screen(min(block.left, 0.0), min(block.top, 0.0)) if block else (x0, y0)
+    top = max(edge_y, metrics.height() + far + 4)
+    left = max(edge_x, metrics.horizontalAdvance("0000") + far + 4)
+    for count in range(int(sheet_mm[0] / step) + 1):
+        x = x0 + count * step * view.scale
+        if visible.left() <= x <= visible.right():
+            major = count % labelled == 0
+            painter.drawLine(QPointF(x, top - 2), QPointF(x, top - 2 - (far if major else near)))
+            if major:
+                box = QRectF(x - 40, top - far - metrics.height() - 3, 80, metrics.height())
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, f"{count * step:g}")
+    for count in range(int(sheet_mm[1] / step) + 1):
+        y = y0 + count * step * view.scale
+        if visible.top() <= y <= visible.bottom():
+            major = count % labelled == 0
+            painter.drawLine(QPointF(left - 2, y), QPointF(left - 2 - (far if major else near), y))
+            if major:
+                box = QRectF(left - far - 86, y - 10, 80, 20)
+                painter.drawText(
+                    box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, f"{count * step:g}"
+                )
+    painter.drawText(
+        QRectF(left - far - 86, top - far - metrics.height() - 3, 80, metrics.height()),
+        Qt.AlignmentFlag.AlignRight,
+        "mm",
+    )
+
+
+def draw_label(painter: QPainter, at: QPointF, text: str) -> None:
+    """Words on a ground of their own, about a place."""
+    painter.setFont(theme.font(12))
+    metrics = QFontMetrics(painter.font())
+    box = QRectF(0, 0, metrics.horizontalAdvance(text) + 10, metrics.height() + 2)
+    box.moveCenter(at)
+    painter.fillRect(box, QColor(theme.GROUND))
+    painter.setPen(_INK)
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
+def draw_spot(painter: QPainter, at: QPointF) -> None:
+    """A finding's place: a triangle with its tip on it, light inside so that it shows on any colour."""
+    size = theme.scaled(11)
+    shape = QPainterPath(at)
+    shape.lineTo(at + QPointF(-size * 0.6, size * 1.1))
+    shape.lineTo(at + QPointF(size * 0.6, size * 1.1))
+    shape.closeSubpath()
+    painter.setPen(QPen(QColor("#1c1c1c"), 1.6))
+    painter.setBrush(QColor("#ffffff"))
+    painter.drawPath(shape)
+
+
+def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
+    """A stroke while it is drawn."""
+    points = touch.points if touch.tool != "line" else (touch.points[0], touch.points[-1])
+    line = QPolygonF([QPointF(*view.to_screen(*point)) for point in points])
+    colour = QColor(_ACCENT if touch.prints else QColor("#ffffff"))
+    colour.setAlpha(170)
+    if touch.tool == "lasso":
+        painter.setPen(QPen(_ACCENT, 1.4, Qt.PenStyle.DashLine))
+        painter.setBrush(colour)
+        painter.drawPolygon(line)
+        return
+    width = max(1.0, touch.width_mm * view.scale)
+    round_cap, round_join = Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin
+    painter.setPen(QPen(colour, width, Qt.PenStyle.SolidLine, round_cap, round_join))
+    painter.drawPolyline(line)
+
+
+def draw_word(painter: QPainter, at: QPointF, word: str) -> None:
+    """A word or number on a piece, on a light ground so that it reads on any colour."""
+    draw_label(painter, at, word)
+
+
+def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
+    """A handle to drag something by: a ring with four arms, and what it is."""
+    radius, arm = theme.scaled(11), theme.scaled(19)
+    for colour, width in ((QColor("#ffffff"), 5.0), (_ACCENT, 2.2)):
+        painter.setPen(QPen(colour, width))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawEllipse(at, radius, radius)
+        for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
+            painter.drawLine(at + QPointF(dx * radius, dy * radius), at + QPointF(dx * arm, dy * arm))
+    if word:
+        draw_label(painter, at + QPointF(0, arm + theme.scaled(12)), word)
+
+
+def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:
+    """The loupe's edge and what it spans."""
+    painter.setPen(QPen(QColor("#1c1c1c"), 1.5))
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    painter.drawRect(frame)
+    painter.setFont(theme.font(11))
+    text = f"{number(width_mm, 0)} mm across"
+    box = QRectF(frame.left(), frame.bottom() + 2, frame.width(), QFontMetrics(painter.font()).height() + 2)
+    painter.fillRect(box, QColor(theme.LIGHT.foot))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)

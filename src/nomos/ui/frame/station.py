@@ -1,0 +1,67 @@
+"""What a station is to the window: a widget wired to the hand, and what it shows of the project."""
+
+from typing import TYPE_CHECKING, Generic, TypeVar
+
+from PyQt6.QtCore import QObject, pyqtSignal
+from PyQt6.QtWidgets import QWidget
+
+from nomos.project import Project, Proof
+from nomos.ui.frame.notes import notes
+from nomos.ui.frame.rows import Note
+from nomos.ui.frame.sheet_view import Overlay
+
+if TYPE_CHECKING:
+    # The controller knows the stations' hands; a station only names its type.
+    from nomos.ui.controller import Controller
+
+W = TypeVar("W", bound=QWidget)
+
+
+class Wishes(QObject):
+    """What stations ask of the window as a whole."""
+
+    packet_asked = pyqtSignal()
+    touch_asked = pyqtSignal(object)
+    """A Touch to draw with on the sheet, or None."""
+    show_asked = pyqtSignal(float, float)
+    """A place on the sheet, mm, that is to be looked at closely."""
+    picture_tool_asked = pyqtSignal(str)
+    """What the hand does on the picture as it was opened."""
+    length_given = pyqtSignal(float)
+    """How long the line drawn on the picture is on the print, mm."""
+
+
+class Here(Generic[W]):
+    """One station. Made when the hand first turns to it; what is not said here, no station needs to say."""
+
+    hint = ""
+    """What the foot line says while nothing is pointed at."""
+    in_middle = False
+    """Whether it stands where the sheet is, instead of the column."""
+
+    def __init__(self, hand: "Controller", wishes: Wishes) -> None:
+        self.hand, self.wishes = hand, wishes
+        self.widget = self.made()
+
+    def made(self) -> W:
+        """The widget, wired."""
+        raise NotImplementedError
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it. proof : only one that belongs to the project."""
+        raise NotImplementedError
+
+    def come(self) -> None:
+        """The hand has turned to it."""
+        self.wishes.touch_asked.emit(None)
+
+    def gone(self) -> None:
+        """The hand has turned away."""
+
+    def laid_over(self, project: Project) -> Overlay | None:  # noqa: ARG002 - most lay nothing
+        """What it lays over the sheet."""
+        return None
+
+    def notes(self, proof: Proof | None) -> tuple[Note, ...]:
+        """The findings that belong to it."""
+        return notes(proof, self.hand.state.station)

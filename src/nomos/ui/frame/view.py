@@ -1,0 +1,168 @@
+"""The station strip and the pull ladder."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_hex
+from nomos.errors import BadInput
+from nomos.project import Project, Proof, Station, sheet_labs
+from nomos.project.blocks.pulls import between_pulls
+from nomos.project.blocks.reduction import is_reduction
+from nomos.project.model.sheets import planned_sheets, sheets_of
+from nomos.project.order.days import days_needed
+from nomos.project.register.system import plan_of_system
+from nomos.project.register.tolerance import worst_mm
+from nomos.proof import render_view
+from nomos.registration import SYSTEM_NAMES
+from nomos.ui.frame.state import STATIONS, UiState
+from nomos.units import counted, number, size_text
+
+# Small pictures stand in a column of this share of their height.
+_WIDEST = 0.75
+
+STATION_NAMES: dict[Station, str] = {
+    "design": "Design",
+    "blocks": "Blocks",
+    "inks": "Inks",
+    "order": "Order",
+    "register": "Register",
+    "carve": "Carve",
+    "sheets": "Sheets",
+    "bench": "Bench",
+}
+
+
+@dataclass(frozen=True)
+class StationTab:
+    """One station in the strip with its present answer."""
+
+    station: Station
+    name: str
+    answer: str
+    chosen: bool
+
+
+def station_tabs(project: Project | None, proof: Proof | None, state: UiState) -> tuple[StationTab, ...]:
+    """The strip: what each station has to say."""
+    answers = _answers(project, proof) if project and project.flat else {"design": "open a sketch"}
+    return tuple(
+        StationTab(station, STATION_NAMES[station], answers.get(station, ""), station == state.station)
+        for station in STATIONS
+    )
+
+
+def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
+    assert project.flat is not None
+    counts: dict[str, int] = {}
+    for finding in proof.findings if proof else ():
+        counts[finding.station] = counts.get(finding.station, 0) + 1
+
+    def found(station: str) -> str:
+        many = counts.get(station, 0)
+        return f", {counted(many, 'finding')}" if many else ""
+
+    pulls = len(project.impressions)
+    days = days_needed(project)
+    out = [i for i in project.impressions if i.offset]
+    register = _register(project)
+    if out:
+        register += f", {len(out)} out"
+    size = size_text(project.image.width, project.image.height)
+    return {
+        "design": f"{len(project.flat.colours)} colours, {size}",
+        "blocks": f"{_blocks(project)}{found('blocks')}",
+        "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
+        "order": f"{counted(pulls, 'pull')}, {counted(days, 'day')}",
+        "register": register,
+        "carve": f"{project.craft.material}, {len(project.craft.tools)} tools",
+        "sheets": _sheets(project),
+        "bench": "one sheet at a time",
+    }
+
+
+def _sheets(project: Project) -> str:
+    try:
+        sheets_of(project)
+    except BadInput:
+        return "too few survive"
+    return f"cut {planned_sheets(project)}"
+
+
+def _register(project: Project) -> str:
+    name = SYSTEM_NAMES[project.register.system].lower().removesuffix(" on the block")
+    if plan_of_system(project)[0] is None:
+        return f"no room for {name}"
+    return f"{name}, ±{number(worst_mm(project)[1])} mm"
+
+
+def _blocks(project: Project) -> str:
+    count = len(project.blocks)
+    if is_reduction(project):
+        return f"1 board, {count} states"
+    return f"{counted(count, 'block')}"
+
+
+@dataclass(frozen=True, eq=False)
+class Rung:
+    """One rung of the ladder: the sheet after a pull.
+
+    pull : the impression's id; None for the bare paper.
+    inks : the colour of each zone's ink.
+    thumb : (height, width) 0xffRRGGBB pixels, None while there is no proof.
+    """
+
+    pull: str | None
+    pulls: int
+    title: str
+    inks: tuple[str, ...]
+    note: str
+    chosen: bool
+    thumb: NDArray[np.uint32] | None
+
+
+def ladder_rungs(
+    project: Project | None, proof: Proof | None, state: UiState, thumb_px: int
+) -> tuple[Rung, ...]:
+    """The ladder, bare paper first. thumb_px : height of the small pictures."""
+    if project is None:
+        return ()
+    notes = (*between_pulls(project, brief=True), "finished print")
+    finished = len(project.impressions)
+    looked_at = finished if state.pulls is None else state.pulls
+    rungs = [Rung(None, 0, "Bare paper", (), "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
+    for place, impression in enumerate(project.impressions, start=1):
+        inks = tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in impression.zones)
+        rungs.append(
+            Rung(
+                impression.id,
+                place,
+                f"{place} {project.pull_name(impression.id)}",
+                inks,
+                notes[place - 1],
+                looked_at == place,
+                _thumb(project, proof, place, thumb_px),
+            )
+        )
+    return tuple(rungs)
+
+
+def _thumb(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDArray[np.uint32] | None:
+    if proof is None or proof.project is not project:
+        return None
+    return small_print(proof, project, tall, pulls)
+
+
+def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = None) -> NDArray[np.uint32]:
+    """A small picture of the sheet's image after so many pulls, for any order of the same pulls.
+
+    tall : its height; a picture wider than three quarters of that is made lower instead.
+    """
+    laid = proof.laid
+    pad, (height, width) = laid.pad_px, laid.map.index.shape
+    window = (float(pad), float(pad), float(width - pad), float(height - pad))
+    shape = (width - 2 * pad) / (height - 2 * pad)
+    wide = min(tall * shape, tall * _WIDEST)
+    size = max(1, round(wide)), max(1, round(wide / shape))
+    return render_view(laid.levels, sheet_labs(project, laid, pulls), window, size)

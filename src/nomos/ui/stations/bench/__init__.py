@@ -1,0 +1,1 @@
+"""The bench: one sheet after the other."""

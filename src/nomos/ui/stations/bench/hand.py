@@ -1,0 +1,255 @@
+"""The bench: every event a line on disk at once, and the guided run with simulated devices."""
+
+from collections.abc import Callable
+from dataclasses import replace
+from datetime import datetime
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.devices import Scales, ThermoHygrometer
+from nomos.edition import (
+    REASONS,
+    EditionState,
+    Event,
+    EventKind,
+)
+from nomos.edition.amounts import ink_needed
+from nomos.errors import BadInput
+from nomos.project import Project
+from nomos.project.edition.bench import begin_events, note_event, pull_event
+from nomos.project.edition.gate import cut_gate
+from nomos.project.edition.sheets import Record, record_from
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.stations.bench.logbook import LogBook
+from nomos.ui.stations.bench.proofs import ProofBook
+
+if TYPE_CHECKING:
+    pass
+
+# How long sheets lie under the press to be flat; chosen by us, no source.
+PRESS_H = 24.0
+# The colour is followed over so many of the last proofs.
+_MOST_DRIFT = 6
+# The guided run: what is said before each step. The last begins anew.
+GUIDE = (
+    "Read the air of the workshop.",
+    "Weigh the ink on the slab.",
+    "Begin the first layer.",
+    "Pull the first sheet, on a bad one.",
+    "Pull a second sheet and look at it.",
+    "Scan it: is the block in register?",
+    "Spoil one: it slipped.",
+    "Weigh the ink again.",
+    "That was a layer. Leave the guide.",
+)
+
+
+class Bencher(QObject):
+    """What hands do at the bench; `book` keeps the log of it."""
+
+    changed = pyqtSignal()
+    told = pyqtSignal(str)
+    scan_asked = pyqtSignal()
+    """The guided run scans the sheet on the simulated scanner."""
+
+    def __init__(
+        self,
+        document: Document,
+        runner: JobRunner,
+        keeper: ProofKeeper,
+        now: Callable[[], datetime] | None = None,
+    ) -> None:
+        super().__init__()
+        self._document, self._keeper = document, keeper
+        self.book = LogBook(document, now)
+        self.book.told.connect(self.told)
+        self.book.changed.connect(self.changed)
+        self.proofs = ProofBook(document, runner, keeper, self.book)
+        self.proofs.told.connect(self.told)
+        self.proofs.changed.connect(self.changed)
+        self.asking_reason = self.asking_cut = False
+        self.guide: int | None = None
+        self._air, self._scales = ThermoHygrometer(), Scales()
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            self.book.end_practice()
+            self.book.forget()
+            self.guide, self.asking_reason, self.asking_cut = None, False, False
+
+    def keep_in(self, folder: Path | None) -> None:
+        """Keep the log in a folder of its own, or again beside the project."""
+        self.book.keep_in(folder)
+
+    @property
+    def path(self) -> Path:
+        """Where the log is."""
+        return self.book.path
+
+    @property
+    def folder(self) -> Path:
+        """Where pictures of proofs lie."""
+        return self.book.folder
+
+    def events(self) -> tuple[Event, ...]:
+        """All events of the log."""
+        return self.book.events()
+
+    def state(self) -> EditionState | None:
+        """What the log comes to; None without a project."""
+        return self.book.state()
+
+    def record(self) -> Record | None:
+        """The record as far as it goes; None without a project."""
+        project, state = self._document.project, self.state()
+        return None if project is None or state is None else record_from(project, state)
+
+    def add(self, kind: EventKind, **figures: object) -> bool:
+        """Put an event on disk, and then count it; whether it is there."""
+        return self.book.write(lambda _project, _state, at: (Event(at, kind, **figures),))  # type: ignore[arg-type] # its fields by name
+
+    # What hands do
+
+    def begin_layer(self, layer: int | None = None) -> None:
+        """Begin a layer, the next one if none is named; a cut that comes before it is asked about first."""
+        project, state = self._document.project, self.state()
+        if project is not None and state is not None and not self.asking_cut:
+            self.asking_cut = cut_gate(project, state, layer) is not None
+            if self.asking_cut:
+                self.changed.emit()
+                return
+        self.asking_cut = False
+        self.book.write(lambda project, state, at: begin_events(project, state, at, layer))
+
+    def pull(self, kind: EventKind, reason: str = "") -> None:
+        """The sheet at hand came out good, spoiled or repaired."""
+        if self.book.write(lambda _project, state, at: (pull_event(state, kind, at, reason),)):
+            self.asking_reason = False
+            self.changed.emit()
+
+    def cut_not_yet(self) -> None:
+        """The block is not cut yet."""
+        self.asking_cut = False
+        self.changed.emit()
+
+    def note(self, kind: str, text: str) -> None:
+        """Write down at this pull what was weighed, measured, mixed, packed or seen."""
+        try:
+            made = note_event(kind, text)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.book.write(lambda _project, state, at: (replace(made, at=at, layer=state.layer),))
+
+    def mend(self, sheet: int, how: str) -> None:
+        """A spoiled sheet was repaired or cut afresh and goes on."""
+        self.add("mended", sheet=sheet, text=how)
+
+    def ask_reason(self, asking: bool = True) -> None:
+        """Ask why a sheet is spoiled."""
+        self.asking_reason = asking
+        self.changed.emit()
+
+    def spoil(self, place: int) -> None:
+        """The sheet is spoiled for the reason at a place in the list."""
+        if 0 <= place < len(REASONS):
+            self.pull("spoiled", REASONS[place])
+
+    def take_back(self) -> None:
+        """Take the last pull back."""
+        self.add("undo")
+
+    def remark(self, text: str) -> None:
+        """Write a remark down."""
+        state = self.state()
+        if text.strip() and state is not None:
+            self.add("remark", layer=state.layer, text=text.strip())
+
+    def press(self, hours: float = PRESS_H) -> None:
+        """Sheets go under the press."""
+        self.add("press", value=hours)
+
+    def log_cutting(self, block: str, hours: float) -> None:
+        """A block took so long to cut."""
+        project = self._document.project
+        if project is None:
+            return
+        layer = next((n for n, pull in enumerate(project.impressions) if pull.block == block), -1)
+        if layer >= 0 and hours > 0:
+            self.add("cut", layer=layer, value=hours)
+
+    # The record
+
+    def choose(self, sheet: int, chosen: bool) -> None:
+        """A sheet is among the best."""
+        self.add("chosen", sheet=sheet, value=1.0 if chosen else 0.0)
+
+    def number_all(self) -> None:
+        """Write the numbers on the sheets."""
+        record = self.record()
+        if record is None or not record.numbers.given:
+            self.told.emit("No sheet has come through every layer yet.")
+            return
+        for sheet, name in record.numbers.given:
+            self.add("numbered", sheet=sheet, text=name)
+        for sheet in record.numbers.cancelled:
+            self.add("numbered", sheet=sheet, text="cancelled")
+
+    def begin_anew(self) -> None:
+        """Begin another edition: the log so far is put aside under a name with the time, nothing is lost."""
+        self.book.begin_anew()
+        self.proofs.compared = None
+
+    # The guided run
+
+    def begin_guide(self) -> None:
+        """A short run with simulated air, scales and scanner."""
+        self.guide = 0
+        self.book.begin_practice()
+
+    def guide_on(self) -> None:
+        """Do the step that is said, and say the next."""
+        project, step = self._document.project, self.guide
+        if project is None or step is None:
+            return
+        if step == 0:
+            temperature, humidity = self._air.read()
+            self.add("air", value=temperature, also=humidity, text="simulated")
+        elif step in (1, 7):
+            self.add("ink", layer=max(0, self._layer()), value=self._weigh(project, first=step == 1))
+        elif step == 2:
+            self.begin_layer(0)
+        elif step in (3, 4):
+            self.pull("good")
+        elif step == 5:
+            self.scan_asked.emit()
+        elif step == 6:
+            self.pull("spoiled", REASONS[0])
+        if step + 1 < len(GUIDE):
+            self.guide = step + 1
+            self.changed.emit()
+        else:
+            self.leave_guide()
+
+    def leave_guide(self) -> None:
+        """Leave practice: what was practised is thrown away."""
+        self.guide = None
+        self.book.end_practice()
+        self.told.emit("Practice is over and thrown away; the record of the edition is as it was.")
+
+    def _layer(self) -> int:
+        state = self.state()
+        return state.layer if state is not None else 0
+
+    def _weigh(self, project: Project, *, first: bool) -> float:
+        """What the scales say has gone: nothing at first, then what three sheets take."""
+        proof = self._keeper.proof
+        if first or proof is None:
+            return self._scales.weigh(0.0)
+        area = proof.blocks.areas_mm2[project.number_of(project.impressions[0].block)]
+        return self._scales.weigh(ink_needed(area, 3).on_paper_g)

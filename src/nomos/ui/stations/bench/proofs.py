@@ -1,0 +1,129 @@
+"""Pictures of proofs: kept beside the log, laid beside the plan and each other."""
+
+from dataclasses import dataclass
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.edition import Event
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Project
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.stations.bench.logbook import LogBook
+from nomos.work.scan import planned_of
+
+if TYPE_CHECKING:
+    from nomos.project.register.comparison import Comparison, Picture
+
+# The colour is followed over so many of the last proofs.
+_MOST_DRIFT = 6
+
+
+@dataclass(frozen=True, eq=False)
+class Compared:
+    """A proof beside the plan (-1) or another proof, and how far apart they are on the whole."""
+
+    proof: int
+    against: int
+    how: "Comparison"
+    picture: "Picture"
+    mean_de00: float
+    px_per_mm: float
+    drift: str = ""
+
+
+class ProofBook(QObject):
+    """Keeps pictures of proofs and compares them."""
+
+    changed = pyqtSignal()
+    told = pyqtSignal(str)
+
+    def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper, book: LogBook) -> None:
+        super().__init__()
+        self._document, self._runner, self._keeper, self._book = document, runner, keeper, book
+        self._pictures = Asker(runner, "pictures", self.told.emit, said="reading a proof")
+        self._compare = Asker(runner, "compare", self.told.emit, said="laying proofs side by side")
+        self.compared: Compared | None = None
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            self._pictures.cancel()
+            self._compare.cancel()
+            self.compared = None
+
+    def add(self, path: Path) -> None:
+        """Keep a picture of a proof, straight and to scale."""
+        project, state = self._document.project, self._book.state()
+        if project is None or state is None:
+            return
+        folder, place, layer = self._book.folder, len(state.pictures) + 1, state.layer
+        name = f"proof-{place:03d}.png"
+
+        def work(progress: Progress) -> str:
+            from nomos.design import read_picture
+            from nomos.formats import png, writing_into
+            from nomos.formats.files import write_file
+            from nomos.project.register.comparison import PX_PER_MM, straightened
+
+            try:
+                data = path.read_bytes()
+            except OSError as error:
+                raise BadInput(f"{path.name} cannot be read: {error.strerror or error}.") from None
+            progress.report(0.2, "reading the proof")
+            sheet = straightened(project, read_picture(data, path.name).rgb)
+            with writing_into(folder):
+                folder.mkdir(parents=True, exist_ok=True)
+                return write_file(folder, name, png(sheet, PX_PER_MM))
+
+        def take(kept: str) -> None:
+            if self._book.write(lambda _p, _s, at: (Event(at, "picture", layer, text=kept),)):
+                self.compare_with(len(self.names()) - 1)
+
+        self._pictures.do(work, take)
+
+    def names(self) -> tuple[str, ...]:
+        """Names of the pictures that are kept, in their order."""
+        state = self._book.state()
+        return tuple(event.text for event in state.pictures) if state is not None else ()
+
+    def compare_with(self, proof: int, against: int = -1, how: "Comparison" = "split") -> None:
+        """Lay a proof beside the plan (-1) or another proof."""
+        project, cut = self._document.project, self._keeper.cut
+        names = self.names()
+        if project is None or cut is None or not 0 <= proof < len(names) or against >= len(names):
+            return
+        folder, plan, ask = self._book.folder, planned_of(project, cut), self._runner.answers
+
+        def work(progress: Progress) -> Compared:
+            from nomos.design import read_picture
+            from nomos.project.register.comparison import PX_PER_MM, colour_drift, compared, mean_apart
+
+            def kept(place: int) -> "Picture":
+                if place < 0:
+                    return ask(plan, progress)
+                return read_picture((folder / names[place]).read_bytes(), names[place]).rgb
+
+            progress.report(0.2, "laying proofs side by side")
+            try:
+                one, other = kept(against), kept(proof)
+            except OSError as error:
+                raise BadInput(f"A picture of a proof cannot be read: {error.strerror or error}.") from None
+            try:
+                apart = [mean_apart(kept(-1), kept(n)) for n in range(len(names))[-_MOST_DRIFT:]]
+            except OSError:
+                # One of the others is gone: what the two show is still there.
+                apart = []
+            picture = compared(one, other, how)
+            drift = colour_drift(apart)
+            return Compared(proof, against, how, picture, mean_apart(one, other), PX_PER_MM, drift)
+
+        def take(found: Compared) -> None:
+            self.compared = found
+            self.changed.emit()
+
+        self._compare.do(work, take)

@@ -1,0 +1,63 @@
+"""The bench in the window."""
+
+from datetime import datetime
+
+from nomos.project import Project, Proof
+from nomos.ui.frame import theme
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.bench.hand import GUIDE
+from nomos.ui.stations.bench.view import bench_view
+from nomos.ui.stations.bench.widget import BenchScreen
+
+_PICTURE = 320
+
+
+class BenchHere(Here[BenchScreen]):
+    """One sheet after the other."""
+
+    hint = "Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note."
+    in_middle = True
+
+    def made(self) -> BenchScreen:
+        """The widget, wired."""
+        screen, bencher = BenchScreen(), self.hand.bencher
+        screen.good.connect(lambda: bencher.pull("good"))
+        screen.spoiled.connect(bencher.ask_reason)
+        screen.reason_given.connect(bencher.spoil)
+        screen.never_mind.connect(lambda: bencher.ask_reason(False))
+        screen.repaired.connect(lambda: bencher.pull("repaired"))
+        screen.taken_back.connect(bencher.take_back)
+        screen.begun.connect(lambda: bencher.begin_layer())
+        screen.guide_asked.connect(bencher.begin_guide)
+        screen.guided_on.connect(bencher.guide_on)
+        screen.guide_left.connect(bencher.leave_guide)
+        screen.cut_refused.connect(bencher.cut_not_yet)
+        screen.note_given.connect(bencher.note)
+        screen.pressed.connect(lambda: bencher.press())
+        screen.ticked.connect(self.hand.look_again)
+        return screen
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it."""
+        bencher = self.hand.bencher
+        state = bencher.state()
+        if state is None:
+            return
+        guide = GUIDE[bencher.guide] if bencher.guide is not None else ""
+        carved = self.hand.crafter.carved_of(project)
+        view = bench_view(
+            project, proof, state, carved, datetime.now(),
+            asking=bencher.asking_reason, asking_cut=bencher.asking_cut, guide=guide,
+            practising=bencher.book.practising, tall=theme.scaled(_PICTURE),
+        )  # fmt: skip
+        self.widget.show_view(view)
+
+    def come(self) -> None:
+        """It takes the keys, and cutting times are wanted."""
+        super().come()
+        self.hand.crafter.look(True)
+        self.widget.setFocus()
+
+    def gone(self) -> None:
+        """Cutting times are no longer wanted."""
+        self.hand.crafter.look(False)

@@ -1,0 +1,172 @@
+"""What the bench shows: the layer, the sheet that is next, what to remember, the tally."""
+
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_hex
+from nomos.edition import REASONS, EditionState
+from nomos.project import Project, Proof
+from nomos.project.blocks.reduction import cut_before
+from nomos.project.edition.bench import LayerCard, has_fine_lines, layer_card, reaches_ground
+from nomos.project.edition.card import PullCard
+from nomos.project.edition.carving import CarvedBlock
+from nomos.project.edition.gate import cut_gate
+from nomos.project.model import Impression
+from nomos.ui.frame.view import small_print
+
+_CAUTIONS = (
+    "Fingers out of the press. Air and gloves with solvents.",
+    "Oily rags into a closed metal bin: they heat by themselves.",
+    "Safety sheets, local rules and trained people come first.",
+)
+# More zones than this do not go on the screen.
+_MOST_ZONES = 4
+
+
+@dataclass(frozen=True, eq=False)
+class BenchView:
+    """What is next?
+
+    sheet : the sheet at hand, or what has to be done instead, in two or three words.
+    reasons : why a sheet is spoiled, while that is asked.
+    begin : the words on the button that begins a layer; empty while one is printed.
+    gate : what the next cut means for the edition; asking_cut : it has to be answered now.
+    """
+
+    title: str
+    swatch: str
+    sheet: str
+    quiet: str
+    lines: tuple[str, ...]
+    reminders: tuple[str, ...]
+    tally: str
+    after: str
+    timer: str
+    reasons: tuple[str, ...]
+    begin: str
+    can_pull: bool
+    guide: str
+    picture: NDArray[np.uint32] | None = None
+    gate: str = ""
+    asking_cut: bool = False
+
+
+def bench_view(
+    project: Project,
+    proof: Proof | None,
+    state: EditionState,
+    carved: tuple[CarvedBlock, ...],
+    now: datetime,
+    *,
+    asking: bool = False,
+    asking_cut: bool = False,
+    guide: str = "",
+    practising: bool = False,
+    tall: int = 320,
+) -> BenchView:
+    """The bench for the layer at hand. tall : of the picture of the sheet, pixels."""
+    following = state.next_layer()
+    gate = cut_gate(project, state)
+    cut = gate.text if gate is not None else ""
+    if not 0 <= state.layer < state.layers:
+        begin = "" if following is None else _begin_words(project, following, asking_cut=asking_cut)
+        return BenchView(
+            project.title, "", "Not begun" if state.layer < 0 else "Begin the next",
+            f"{state.sheets} sheets, {state.layers} layers", _CAUTIONS, (),
+            "", "", "", (), begin, can_pull=False, guide=guide, gate=cut, asking_cut=asking_cut,
+        )  # fmt: skip
+    pull = project.impressions[state.layer]
+    own = next((each for each in carved if each.block == pull.block), None)
+    chatter = own is not None and reaches_ground(own)
+    fine = own is not None and has_fine_lines(own)
+    card = layer_card(project, proof.blocks if proof else None, state, chatter=chatter, fine=fine)
+    queue = state.queue()
+    counts = state.tally()
+    begin = "" if queue or following is None else _begin_words(project, following, asking_cut=asking_cut)
+    sheet = f"Sheet {queue[0]}" if queue else ("Layer done" if begin else "All printed")
+    bad = bool(queue) and state.histories[queue[0]].spoiled_at is not None
+    quiet = (
+        f"a bad one first; then {len(queue) - 1} more" if bad else f"{max(len(queue) - 1, 0)} more after it"
+    )
+    tally = f"{counts['good']} good   {counts['spoiled']} spoiled   {counts['repaired']} repaired"
+    if state.beyond:
+        tally += f"   {state.beyond} of layers no longer planned"
+    first = not state.pulled.get(state.layer)
+    return BenchView(
+        f"Practice: {card.pull.title}" if practising else card.pull.title,
+        lab_to_hex(np.array(project.ink(pull.main.ink).lab)),
+        sheet,
+        quiet if queue else "",
+        _lines(card.pull, first=first),
+        _reminders(card, pull, first=first) if queue else (),
+        tally,
+        card.pull.after,
+        " ".join(part for part in (_timer(card.ready_at, now), _press(state, now)) if part),
+        REASONS if asking else (),
+        begin,
+        can_pull=bool(queue),
+        guide=guide,
+        picture=_picture(project, proof, state.layer + 1, tall),
+        gate="" if queue else cut,
+        asking_cut=asking_cut,
+    )
+
+
+def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:
+    name = project.pull_name(project.impressions[layer].id)
+    if asking_cut:
+        return f"It is cut: begin layer {layer + 1}, {name}"
+    if cut_before(project)[layer]:
+        return f"Cut further for layer {layer + 1}, {name}…"
+    return f"Begin layer {layer + 1}: {name}"
+
+
+def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
+    """What the hands need, few lines; before the first pull what is checked and how a right film looks."""
+    zones = tuple(f"{zone.text[0].upper()}{zone.text[1:]}." for zone in card.zones)
+    if len(zones) > _MOST_ZONES:
+        zones = (*zones[: _MOST_ZONES - 1], f"And {len(zones) - _MOST_ZONES + 1} more zones, see the packet.")
+    how = ", ".join(part for part in (card.printing, card.packing, card.wet) if part)
+    said = [*zones, " ".join(part for part in (f"{card.amount}." if card.amount else "", f"{how}.") if part)]
+    said += [card.checks, *card.cues[:1]] if first else list(card.cues[:1])
+    return (*said, card.lay)
+
+
+def _reminders(card: LayerCard, pull: Impression, *, first: bool) -> tuple[str, ...]:
+    """What is due, and before the first pull what can hurt."""
+    cautions = card.pull.cautions[:1] if first else ()
+    wait = tuple("Wipe the marked places before each pull." for zone in pull.zones[:1] if _wiped(pull))
+    return (*card.reminders, *wait, *cautions)
+
+
+def _wiped(pull: Impression) -> bool:
+    return any(zone.bare == "wiped" for zone in pull.zones)
+
+
+def _picture(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDArray[np.uint32] | None:
+    """The sheet after this pull, as the plan has it."""
+    if proof is None or proof.project is not project:
+        return None
+    return small_print(proof, project, tall, pulls)
+
+
+def _press(state: EditionState, now: datetime) -> str:
+    """How long sheets still lie under the press."""
+    if state.pressed is None:
+        return ""
+    until = datetime.fromisoformat(state.pressed.at) + timedelta(hours=state.pressed.value)
+    return f"Under the press until {until:%a %H:%M}." if until > now else ""
+
+
+def _timer(ready_at: datetime | None, now: datetime) -> str:
+    """How long the sheets still have to dry."""
+    if ready_at is None:
+        return ""
+    left = (ready_at - now).total_seconds() / 3600
+    if left <= 0:
+        return "The layer before is dry."
+    hours, minutes = int(left), int(left * 60) % 60
+    return f"The layer before dries {hours} h {minutes:02d} min more, until {ready_at:%a %H:%M}."

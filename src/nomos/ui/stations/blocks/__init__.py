@@ -1,0 +1,1 @@
+"""Which blocks, by which method?"""

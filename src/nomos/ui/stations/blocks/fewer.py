@@ -1,0 +1,111 @@
+"""Plans with fewer blocks: what is wished, and what was found."""
+
+from collections.abc import Sequence
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QWidget
+
+from nomos.separation.plans import MOST_BLOCKS
+from nomos.ui.frame.cards import Card
+from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import Cards, part_column
+from nomos.ui.frame.rows import Row
+
+SOURCES = (
+    ("mix", "any ink I could mix"),
+    ("own", "the inks of this project"),
+    ("process", "a yellow, a red and a blue"),
+    ("shelf", "a shelf file…"),
+)
+
+
+class FewerPart(QWidget):
+    """Asks for plans and shows them as cards."""
+
+    source_asked = pyqtSignal(str)
+    most_asked = pyqtSignal(int)
+    key_kept = pyqtSignal(bool)
+    wish_asked = pyqtSignal(int, str)
+    """Number of a flat colour, and `none`, `match` or `single`."""
+    use_asked = pyqtSignal(str)
+    """Name of an ink that is to be used in the next way: may, must, must not."""
+    plans_asked = pyqtSignal()
+    plan_taken = pyqtSignal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.fields = Fields()
+        self.source = QComboBox()
+        self.source.addItems([text for _, text in SOURCES])
+        self.most_box = NumberBox(1, MOST_BLOCKS, unit="", digits=0)
+        self.fields.add("Inks", self.source)
+        self.fields.add("Blocks", self.most_box)
+        self.keep = Choice((("keep", "The key stays"), ("free", "The key is free")))
+        self.wish_title = label("Wishes: choose a colour", kind="name")
+        self.wishes = ColourRows("Wishes")
+        self.wish = Choice((("none", "As it comes"), ("match", "Must match"), ("single", "One ink")))
+        self.uses_title = label("Inks: click for may, must, must not", kind="name")
+        self.uses = ColourRows("Inks to use")
+        self.look = button("Look for plans")
+        self.note = label(kind="quiet")
+        self.cards = Cards("Plans")
+        self.reach_title = label("Nearest to the sketch with two of these inks", kind="name")
+        self.reach = ColourRows("Nearest to the sketch")
+        for widget in (
+            label("Fewer blocks by overprinting", kind="name"), self.fields, self.keep, self.look, self.note,
+            self.cards, self.wish_title, self.wishes, self.wish, self.uses_title, self.uses,
+            self.reach_title, self.reach,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self._colour: int | None = None
+        self.wish.setVisible(False)
+        self._connect()
+
+    def _connect(self) -> None:
+        self.source.activated.connect(lambda place: self.source_asked.emit(SOURCES[place][0]))
+        self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
+        self.keep.chosen.connect(lambda value: self.key_kept.emit(value == "keep"))
+        self.wishes.chosen.connect(self._choose)
+        self.wish.chosen.connect(self._ask)
+        self.uses.chosen.connect(self.use_asked)
+        self.look.clicked.connect(self.plans_asked)
+        self.cards.chosen.connect(self.plan_taken)
+
+    def _choose(self, row: str) -> None:
+        self._colour = int(row)
+        self.wishes.show_rows(self._wish_rows, row)
+        word = next((each.figure for each in self._wish_rows if each.id == row), "")
+        self.wish.show_choice({"must match": "match", "one ink only": "single"}.get(word, "none"))
+        self.wish.setVisible(True)
+
+    def _ask(self, wish: str) -> None:
+        if self._colour is not None:
+            self.wish_asked.emit(self._colour, wish)
+
+    def show_asked(
+        self, source: str, most: int, *, keep: bool, has_key: bool, wishes: Sequence[Row], uses: Sequence[Row]
+    ) -> None:
+        """Show what plans are looked for."""
+        self.source.setCurrentIndex([value for value, _ in SOURCES].index(source))
+        self.most_box.show_value(most)
+        self.keep.show_choice("keep" if keep else "free")
+        self.keep.setVisible(has_key)
+        self._wish_rows = tuple(wishes)
+        chosen = str(self._colour) if any(row.id == str(self._colour) for row in wishes) else None
+        if chosen is None:
+            self._colour = None
+            self.wish.setVisible(False)
+        self.wishes.show_rows(wishes, chosen)
+        self.uses.show_rows(uses, None)
+        self.uses_title.setVisible(bool(uses))
+        self.uses.setVisible(bool(uses))
+
+    def show_found(self, cards: Sequence[Card], note: str, reach: Sequence[Row]) -> None:
+        """Show the plans found so far, and what the inks come to at best."""
+        self.reach.show_rows(reach, None)
+        self.reach_title.setVisible(bool(reach))
+        self.cards.show_choices(cards)
+        self.note.setText(note)
+        self.note.setVisible(bool(note))

@@ -1,0 +1,128 @@
+"""Blocks changed by hand: touched, simplified, brought in and sent out."""
+
+from dataclasses import replace
+from pathlib import Path
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Project, Proof, digest, mask_to_png
+from nomos.project.blocks.edits import with_drawn
+from nomos.project.blocks.fitting import fitted_masks
+from nomos.project.check.cutting import simpler_block
+from nomos.separation import Mask
+from nomos.separation.freedom import Simpler
+from nomos.separation.touch import Touch, touched
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Questions
+from nomos.units import number
+
+
+class Hands(QObject):
+    """Makes masks and lays them beside the project; the controller says which impression is chosen."""
+
+    told = pyqtSignal(str)
+
+    def __init__(
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
+    ) -> None:
+        super().__init__()
+        self._document, self._keeper, self._questions = document, keeper, questions
+        self._simplify = Asker(runner, "simplify", self.told.emit, said="simplifying a block")
+        self._files = Asker(runner, "blocks", self.told.emit, said="writing the blocks")
+        self.pull: str | None = None
+
+    def _at_hand(self) -> tuple[Project, Proof, str] | None:
+        """Project, its proof and the chosen impression, once all three are there."""
+        project, proof = self._document.project, self._keeper.proof
+        if project is None or proof is None or proof.project is not project:
+            return None
+        if self.pull is None:
+            self.told.emit("Choose a block first, on the ladder or in the list.")
+            return None
+        return project, proof, self.pull
+
+    def touch(self, touch: Touch) -> None:
+        """Change the chosen block by a stroke; its points are on the sheet, mm."""
+        if (found := self._at_hand()) is None:
+            return
+        project, proof, pull = found
+        left, top = project.image.left, project.image.top
+        moved = replace(touch, points=tuple((x - left, y - top) for x, y in touch.points))
+        block = project.impression(pull).block
+        mask = touched(proof.blocks.masks[project.number_of(block)], moved, proof.blocks.px_per_mm)
+        self._take("Touch by hand", {block: mask})
+
+    def _take(self, text: str, masks: dict[str, Mask]) -> None:
+        names: dict[str, str | None] = {}
+        for block, mask in masks.items():
+            data = mask_to_png(mask)
+            self._document.assets[digest(data)] = data
+            names[block] = digest(data)
+        try:
+            self._document.apply(text, lambda p: with_drawn(p, names))
+        except BadInput as error:
+            self.told.emit(str(error))
+
+    def simplify(self) -> None:
+        """Give the chosen block a shorter outline where nothing is seen of it."""
+        if (found := self._at_hand()) is None:
+            return
+        project, proof, pull = found
+        block = project.block(project.impression(pull).block)
+
+        def work(progress: Progress) -> Simpler:
+            progress.report(0.3, f"simplifying {block.name.lower()}")
+            return simpler_block(project, proof.blocks, proof.laid, pull)
+
+        def take(simpler: Simpler) -> None:
+            saved = simpler.outline_before_mm - simpler.outline_after_mm
+            if saved < 1 or self._document.project is not project:
+                self.told.emit(f"{block.name}: nothing to simplify, every edge of it is seen.")
+                return
+            self._take("Simplify a block", {block.id: simpler.mask})
+            self.told.emit(
+                f"{block.name}: {number(saved, 0)} mm less to cut, {number(simpler.outline_after_mm, 0)} mm "
+                f"are left; it prints {number(simpler.area_change_mm2, 0)} mm² more, unseen."
+            )
+
+        self._simplify.do(work, take)
+
+    def bring_in(self) -> None:
+        """Take masks from an OpenRaster file or a set of black and white pictures, asked for."""
+        project, proof = self._document.project, self._keeper.proof
+        paths = self._questions.blocks_to_open() if project and proof else []
+        if not paths or project is None or proof is None:
+            return
+        # Imported here: what reads files is not needed before it is asked for.
+        from nomos.formats import read_masks, read_openraster
+
+        try:
+            first = paths[0]
+            layers = read_openraster(first) if first.suffix.lower() == ".ora" else read_masks(paths)
+            height, width = proof.blocks.labels.shape
+            named = [(layer.name, layer.mask) for layer in layers]
+            self._take("Bring blocks in", fitted_masks(project, (height, width), named))
+        except BadInput as error:
+            self.told.emit(str(error))
+
+    def send_out(self) -> None:
+        """Write the blocks as one OpenRaster file into a folder asked for."""
+        project, proof = self._document.project, self._keeper.proof
+        folder = self._questions.folder_for_packet() if project and proof else None
+        if folder is None or project is None or proof is None:
+            return
+        from nomos.formats import mask_layers, write_blocks
+
+        layers = mask_layers(project, proof.blocks)
+        px_per_mm = proof.blocks.px_per_mm
+
+        def work(progress: Progress) -> Path:
+            progress.report(0.2, "writing blocks.ora")
+            write_blocks(folder, layers, px_per_mm, "ora")
+            return folder / "blocks.ora"
+
+        self._files.do(work, lambda path: self.told.emit(f"The blocks are in {path}."))

@@ -1,0 +1,89 @@
+"""The key, and what happens where colours meet."""
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QWidget
+
+from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM, THINNEST_LINE_MM, WIDEST_LINE_MM
+from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.blocks.view import BlocksView
+
+_LEGEND = (
+    "Blue: a lighter colour runs under a darker. Grey: colours run under the key. "
+    "Red: only a kiss, a gap can open."
+)
+
+
+class JoinsPart(QWidget):
+    """Key, trap, tolerance and what is too fine."""
+
+    key_kind_asked = pyqtSignal(str)
+    contour_asked = pyqtSignal(float)
+    trap_asked = pyqtSignal(float)
+    seam_asked = pyqtSignal(float)
+    tolerance_asked = pyqtSignal(float)
+    fineness_asked = pyqtSignal(float, float)
+    """Thinnest line that holds, and finest tool, mm."""
+    shown_asked = pyqtSignal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.key_kind = Choice(
+            (("drawn", "Drawn"), ("contour", "Contour"), ("shadow", "Shadow"), ("none", "None"))
+        )
+        self.contour_fields, self.fields = Fields(), Fields()
+        self.contour_box = NumberBox(THINNEST_LINE_MM, WIDEST_LINE_MM, step=0.1, digits=2)
+        self.contour_fields.add("Width of the contour", self.contour_box)
+        self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
+        self.seam_box = NumberBox(0, 100, unit="ΔE", digits=0)
+        self.tolerance_box = NumberBox(0, LARGEST_TOLERANCE_MM, step=0.1, digits=2)
+        self.line_box, self.tool_box = (NumberBox(0.1, 10, step=0.1, digits=2) for _ in range(2))
+        self.fields.add("Trap: lighter under darker", self.trap_box)
+        self.fields.add("Seam taken before a gap", self.seam_box)
+        self.fields.add("Sheets meet blocks within", self.tolerance_box)
+        self.fields.add("Thinnest line that holds", self.line_box)
+        self.fields.add("Finest tool", self.tool_box)
+        self.show_traps = button("Show traps on the sheet")
+        self.show_traps.setCheckable(True)
+        self.legend = label(_LEGEND, kind="quiet")
+        self.opened, self.seams = label(), label(kind="quiet")
+        self.take_seam = button("Take that limit")
+        self._better = 0.0
+        for widget in (
+            label("The key", kind="name"), self.key_kind, self.contour_fields,
+            label("Where colours meet", kind="name"), self.fields, self.opened, self.seams,
+            self.take_seam, self.show_traps, self.legend,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self._connect()
+
+    def _connect(self) -> None:
+        self.key_kind.chosen.connect(self.key_kind_asked)
+        self.contour_box.set_by_hand.connect(self.contour_asked)
+        self.trap_box.set_by_hand.connect(self.trap_asked)
+        self.seam_box.set_by_hand.connect(self.seam_asked)
+        self.take_seam.clicked.connect(lambda: self.seam_asked.emit(self._better))
+        self.tolerance_box.set_by_hand.connect(self.tolerance_asked)
+        for box in (self.line_box, self.tool_box):
+            box.set_by_hand.connect(
+                lambda _value: self.fineness_asked.emit(self.line_box.value(), self.tool_box.value())
+            )
+        self.show_traps.clicked.connect(lambda on: self.shown_asked.emit("traps" if on else "print"))
+
+    def show_view(self, view: BlocksView) -> None:
+        """Show the station's joins."""
+        self.key_kind.show_choice(view.key_kind)
+        self.contour_fields.setVisible(view.key_kind == "contour")
+        self.contour_box.show_value(view.contour_mm)
+        self.trap_box.show_value(view.trap_mm)
+        self.seam_box.show_value(view.seam_de00)
+        self.tolerance_box.show_value(view.tolerance_mm)
+        self.line_box.show_value(view.line_mm)
+        self.tool_box.show_value(view.tool_mm)
+        self.opened.setText(view.opened)
+        self.seams.setText(view.seams)
+        self._better = view.better_seam or 0.0
+        self.take_seam.setVisible(view.better_seam is not None)
+        self.show_traps.setChecked(view.shown == "traps")
+        self.legend.setVisible(view.shown == "traps")

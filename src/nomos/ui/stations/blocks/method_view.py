@@ -1,0 +1,114 @@
+"""What the Blocks station shows of how the print is made: the four ways and what each asks for."""
+
+from dataclasses import dataclass
+
+from nomos.project import Project, Proof
+from nomos.project.blocks.boards import board_pairs, turn_error, turned_text
+from nomos.project.blocks.jigsaw import sawn_block
+from nomos.project.blocks.keys import carrying_text
+from nomos.project.blocks.methods import Method, method_of
+from nomos.project.blocks.pulls import between_pulls
+from nomos.project.model import KERF_MM, Workshop
+from nomos.project.register.system import plan_of_system
+from nomos.registration import TurnError
+from nomos.ui.frame.rows import Row
+from nomos.units import counted, number
+
+
+@dataclass(frozen=True)
+class MethodView:
+    """How is it printed?
+
+    ways : the four methods with what each takes.
+    carrying : how the drawing comes onto the blocks.
+    steps : of a reduction, what is cut before each pull.
+    pieces : of a jigsaw, in a sentence.
+    boards : of two-sided boards, front and back of each.
+    """
+
+    method: Method
+    ways: tuple[Row, ...]
+    workshop: Workshop
+    kerf_mm: float
+    carrying: str
+    steps: tuple[tuple[str, str], ...]
+    pieces: str
+    boards: tuple[tuple[str, str], ...]
+    turning: str
+    can_tint: bool
+
+
+def method_view(project: Project, proof: Proof | None, colour: int | None) -> MethodView:
+    """The ways of printing. colour : the flat colour that is chosen."""
+    sawn = sawn_block(project)
+    method = method_of(project)
+    pairs = board_pairs(project)
+    turning = ""
+    if pairs:
+        plan = plan_of_system(project)[0]
+        turning = turned_text(project) + (f" {_error_text(turn_error(project, plan.block))}" if plan else "")
+    return MethodView(
+        method,
+        _ways(project),
+        project.workshop,
+        KERF_MM if sawn is None or sawn.kerf_mm is None else sawn.kerf_mm,
+        carrying_text(project),
+        _steps(project) if method == "reduction" else (),
+        _pieces_text(proof) if sawn is not None else "",
+        tuple(
+            (f"Board {place}: {front.name}", f"back: {back.name}")
+            for place, (front, back) in enumerate(pairs, 1)
+        ),
+        turning,
+        colour is not None,
+    )
+
+
+def _ways(project: Project) -> tuple[Row, ...]:
+    count = len(project.flat.colours) - len(project.bare_colours()) if project.flat else 0
+    key = any(block.is_key for block in project.blocks)
+    sawn = 2 if key else 1
+    blocks = len(project.blocks) if method_of(project) in ("multiblock", "twosided") else count
+    pulls = len(project.impressions) if method_of(project) in ("multiblock", "twosided") else count
+
+    def row(method: Method, name: str, pulls: int, boards: int, quiet: str) -> Row:
+        figure = f"{counted(pulls, 'pull')}, {counted(boards, 'board')}"
+        return Row(method, "", name, figure, quiet)
+
+    return (
+        row("multiblock", "Block by block", pulls, blocks, "each colour on a block of its own"),
+        row("reduction", "Reduction", count, 1, "one board, cut further before each pull"),
+        row("jigsaw", "Jigsaw", sawn, sawn, "sawn apart, inked apart, printed at once"),
+        row("twosided", "Two-sided", pulls, (blocks + 1) // 2, "two blocks on the faces of each board"),
+    )
+
+
+def _steps(project: Project) -> tuple[tuple[str, str], ...]:
+    """What is done between the pulls of a reduction."""
+    names = [project.pull_name(pull.id) for pull in project.impressions]
+    notes = between_pulls(project)
+    return tuple(
+        (f"After {place} {name}", note.split(", dry")[0].replace("cut away", "cut"))
+        for place, (name, note) in enumerate(zip(names, notes, strict=False), start=1)
+    )
+
+
+def _pieces_text(proof: Proof | None) -> str:
+    look = proof.close if proof else None
+    if look is None or not look.pieces:
+        return "The pieces are being counted."
+    necks = sum(len(piece.necks) for piece in look.pieces)
+    inside = sum(piece.window_of is not None for piece in look.pieces)
+    least = min(piece.area_mm2 for piece in look.pieces)
+    return (
+        f"{len(look.pieces)} pieces, the smallest {number(least, 0)} mm²; {counted(necks, 'neck')} too thin, "
+        f"{inside} inside another. Numbered on the sheet and on the template."
+    )
+
+
+def _error_text(error: TurnError) -> str:
+    turned = f", turned {number(error.rotation_deg, 2)}°" if error.rotation_deg else ""
+    return (
+        f"A back drawn from the front's edges would be up to {number(error.most_mm)} mm out{turned}; notches "
+        "cut into each face, or a back drawn in the jig, do not mind."
+    )

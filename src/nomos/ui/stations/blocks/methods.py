@@ -1,0 +1,171 @@
+"""How the print is made: method, zones, pieces, boards. Slow edits are worked out in the background."""
+
+from collections.abc import Callable
+from typing import Any
+
+from msgspec.structs import replace
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Cure, Project, digest
+from nomos.project.blocks.edits import without_impression
+from nomos.project.blocks.jigsaw import with_kerf, with_light
+from nomos.project.blocks.methods import METHODS, Method, with_method
+from nomos.project.blocks.pulls import ordered
+from nomos.project.blocks.reduction import is_reduction, with_reduction
+from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
+from nomos.project.model import Grade
+from nomos.project.model.edits import with_workshop
+from nomos.ui.frame.document import Document, Edit
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.state import UiState
+
+Slow = Callable[[Project, Progress], Project]
+
+
+class Methods(QObject):
+    """Edits of how a project is printed; the controller says what is chosen."""
+
+    told = pyqtSignal(str)
+
+    def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
+        super().__init__()
+        self._document, self._keeper = document, keeper
+        self._slow = Asker(runner, "ways", self.told.emit, said="working it out anew")
+        self.state = UiState()
+        self._grade: tuple[int, Grade] | None = None
+
+    def _edit(self, text: str, change: Edit, merge_key: object = None) -> None:
+        try:
+            self._document.apply(text, change, merge_key=merge_key)
+        except BadInput as error:
+            self.told.emit(str(error))
+
+    def slowly(self, text: str, change: Slow) -> None:
+        """An edit that takes longer than a hand may wait; dropped if something else is done meanwhile."""
+        project = self._document.project
+        if project is None:
+            return
+
+        def take(after: Project) -> None:
+            # What was changed meanwhile is not thrown away.
+            if self._document.project is project:
+                self._edit(text, lambda _project: after)
+
+        self._slow.do(lambda progress: change(project, progress), take)
+
+    def in_stack(self, text: str, change: Edit) -> None:
+        """An edit that works the inks of a reduction out anew, and of anything else touches little."""
+        project = self._document.project
+        if project is not None and is_reduction(project):
+            self.slowly(text, lambda p, _progress: change(p))
+        else:
+            self._edit(text, change)
+
+    def choose_method(self, method: str) -> None:
+        """Print another way; the inks of a reduction are worked out anew each time."""
+        key = self._keeper.proof.drawn_key if self._keeper.proof else None
+        known = next((each for each in METHODS if each == method), None)
+        if known is not None:
+            self.slowly(_WORDS[known], lambda p, progress: with_method(p, known, key, progress=progress))
+
+    def take_order(self, key: str) -> None:
+        """Take one of the orders offered; a reduction's inks follow."""
+        project = self._document.project
+        if project is not None and is_reduction(project):
+            self.slowly("Print order", lambda p, progress: with_reduction(ordered(p, key), progress=progress))
+        else:
+            self._edit("Print order", lambda p: ordered(p, key))
+
+    def cure(self, cure: Cure) -> None:
+        """Do what a finding proposes."""
+        self.in_stack(cure.text, cure.edit)
+
+    def set_workshop(self, **changes: Any) -> None:
+        """Change how the printmaker works."""
+        self._edit("Way of working", lambda p: with_workshop(p, **changes), tuple(sorted(changes)))
+
+    def set_kerf(self, kerf_mm: float) -> None:
+        """Saw with a cut of another width."""
+        self._edit("Saw cut", lambda p: with_kerf(p, kerf_mm), "kerf")
+
+    def tint(self, direction_deg: float) -> None:
+        """Part the chosen colour into tint and shade by the light."""
+        proof, colour = self._keeper.proof, self.state.colour
+        if proof is None or colour is None:
+            self.told.emit("Click a field of the colour first that is to have tints and shades.")
+            return
+
+        def change(project: Project) -> Project:
+            after, png = with_light(project, proof.blocks.labels, colour, direction_deg)
+            self._document.assets[digest(png)] = png
+            return after
+
+        self._edit("Tints and shades", change)
+
+    def print_again(self) -> None:
+        """Print the chosen block once more."""
+        self._on_pull("Print once more", printed_again)
+
+    def take_apart(self) -> None:
+        """Give each zone of the chosen block a block of its own."""
+        self._on_pull("Take zones apart", taken_apart)
+
+    def leave_out(self) -> None:
+        """Leave the chosen pull out."""
+        self._on_pull("Leave a pull out", without_impression)
+
+    def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
+        pull = self.state.pull
+        if pull is None:
+            self.told.emit("Choose a block first, on the ladder or in the list.")
+            return
+        self._edit(text, lambda p: change(p, pull))
+
+    def grade(self, on: bool) -> None:
+        """Ink the chosen zone from full to nothing down the image, or evenly again."""
+        zone = self.state.zone
+
+        def change(project: Project, pull: str) -> Project:
+            strength = project.impression(pull).zones[zone].strength
+            return with_grade(project, pull, zone, grade_over_image(project, strength) if on else None)
+
+        self._on_pull("Graded inking" if on else "Even inking", change)
+
+    def set_grade_to(self, strength: float) -> None:
+        """Set the strength at the end of the chosen graded zone."""
+        self._regrade(lambda grade: replace(grade, to=strength), "grade to")
+
+    def drag_grade(self, end: str, dx_mm: float, dy_mm: float, gesture: int) -> None:
+        """Drag the `start` or the `end` of the graded zone so far from where it was."""
+        grade = self._chosen_grade()
+        if grade is None:
+            return
+        if self._grade is None or self._grade[0] != gesture:
+            self._grade = (gesture, grade)
+        x, y = self._grade[1].start if end == "start" else self._grade[1].end
+        place = (round(x + dx_mm, 1), round(y + dy_mm, 1))
+        self._regrade(lambda old: replace(old, **{end: place}), ("grade", end, gesture))
+
+    def _chosen_grade(self) -> Grade | None:
+        project, pull = self._document.project, self.state.pull
+        if project is None or pull is None:
+            return None
+        return project.impression(pull).zones[self.state.zone].grade
+
+    def _regrade(self, change: Callable[[Grade], Grade], merge_key: object) -> None:
+        grade, pull, zone = self._chosen_grade(), self.state.pull, self.state.zone
+        if grade is not None and pull is not None:
+            changed = change(grade)
+            key = (merge_key, pull, zone)
+            self._edit("Graded inking", lambda p: with_grade(p, pull, zone, changed), key)
+
+
+_WORDS: dict[Method, str] = {
+    "multiblock": "A block a colour",
+    "reduction": "Reduction",
+    "jigsaw": "Jigsaw",
+    "twosided": "Two-sided boards",
+}

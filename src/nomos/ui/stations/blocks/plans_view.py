@@ -1,0 +1,115 @@
+"""Plans with few blocks as the Blocks station shows them: cards, wishes, inks, what is reachable."""
+
+from collections.abc import Mapping, Sequence
+from types import MappingProxyType
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_hex
+from nomos.project import Project, Proof
+from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
+from nomos.proof import render_view
+from nomos.separation.plans import CandidateInk, Plan
+from nomos.ui.frame.cards import Card
+from nomos.ui.frame.raster import Page, index_levels
+from nomos.ui.frame.rows import Row
+from nomos.units import counted, number
+
+WISHES = {"none": "", "match": "must match", "single": "one ink only"}
+USES = {"may": "may be used", "must": "must be used", "not": "must not"}
+
+
+def wish_rows(project: Project, wishes: dict[int, str], *, keep_key: bool) -> tuple[Row, ...]:
+    """The colours that a plan is for, with what is wished of each beside a near colour."""
+    if project.flat is None:
+        return ()
+    bare = project.bare_colours()
+    return tuple(
+        Row(
+            str(n), lab_to_hex(np.array(project.flat.colours[n].lab)), project.flat.colours[n].name,
+            "bare paper" if n in bare else WISHES[wishes.get(n, "none")],
+        )
+        for n in planned_colours(project, keep_key=keep_key)
+    )  # fmt: skip
+
+
+def ink_rows(inks: Sequence[CandidateInk], uses: dict[str, str]) -> tuple[Row, ...]:
+    """The inks to choose from, and whether each may, must or must not be used."""
+    return tuple(
+        Row(ink.name, lab_to_hex(np.array(ink.lab)), ink.name, USES[uses.get(ink.name, "may")])
+        for ink in inks
+    )
+
+
+def plan_cards(
+    project: Project,
+    proof: Proof | None,
+    plans: Sequence[Sequence[Plan]],
+    tall: int,
+    *,
+    keep_key: bool,
+    within: Mapping[Plan, float] = MappingProxyType({}),
+) -> tuple[Card, ...]:
+    """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`.
+
+    within : for plans of which it is known, how sure the worst colour is, ΔE00.
+    """
+    if proof is None or project.flat is None:
+        return ()
+    numbers = planned_colours(project, keep_key=keep_key)
+    key = keep_key and kept_key(project) is not None
+    cards = []
+    for row, choices in enumerate(plans):
+        for place, plan in enumerate(choices):
+            if len(plan.members) != len(numbers):
+                continue
+            costs = plan_costs(project, proof.blocks.borders, plan, keep_key=keep_key)
+            blocks, cut_m = len(plan.inks) + key, costs.outline_mm / 1000
+            another = "" if place == 0 else ", another way"
+            cards.append(
+                Card(
+                    f"{row}/{place}",
+                    f"{counted(blocks, 'block')}{another}",
+                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}{_within(within, plan)}   "
+                    f"{plan.reached} of {len(numbers)}",
+                    f"cut {number(cut_m, 0 if cut_m >= 10 else 1)} m, "
+                    f"tight {number(costs.tight_mm / 1000)} m, "
+                    f"clear {number(costs.clear_area_mm2 / 1e4, 0)} dm²",
+                    False,
+                    _plan_picture(project, proof, plan, numbers, tall),
+                )
+            )
+    return tuple(cards)
+
+
+def _within(within: Mapping[Plan, float], plan: Plan) -> str:
+    return f" ± {number(within[plan])}" if plan in within else ""
+
+
+def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Row, ...]:
+    """What the inks at hand can come to for each colour of the sketch, worst first."""
+    if project.flat is None:
+        return ()
+    rows = []
+    for place, found in sorted(reach, key=lambda each: -each[1].de00):
+        if place >= len(project.flat.colours):
+            continue
+        inks = " over ".join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
+        name = project.flat.colours[place].name
+        shown = lab_to_hex(np.array(found.lab))
+        rows.append(Row(str(place), shown, name, f"ΔE {number(found.de00)}", inks or "bare paper"))
+    return tuple(rows)
+
+
+def _plan_picture(
+    project: Project, proof: Proof, plan: Plan, numbers: Sequence[int], tall: int
+) -> NDArray[np.uint32]:
+    assert project.flat is not None
+    labs = np.array([colour.lab for colour in project.flat.colours])
+    labs[list(numbers)] = plan.printed
+    levels = index_levels(Page(proof.blocks.labels))
+    height, width = proof.blocks.labels.shape
+    wide = min(tall * width / height, tall * 0.75)
+    size = max(1, round(wide)), max(1, round(wide * height / width))
+    return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), size)

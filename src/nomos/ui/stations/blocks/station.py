@@ -1,0 +1,117 @@
+"""The Blocks station in the window."""
+
+from dataclasses import replace
+
+from nomos.project import Project, Proof
+from nomos.project.blocks.plans import kept_key
+from nomos.separation.plans import REACHED_DE00
+from nomos.ui.frame import theme
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.blocks.fewer import FewerPart
+from nomos.ui.stations.blocks.joins import JoinsPart
+from nomos.ui.stations.blocks.method import MethodPart
+from nomos.ui.stations.blocks.method_view import method_view
+from nomos.ui.stations.blocks.plans_view import ink_rows, plan_cards, reach_rows, wish_rows
+from nomos.ui.stations.blocks.touch import HandPart
+from nomos.ui.stations.blocks.view import blocks_view
+from nomos.ui.stations.blocks.widget import BlocksStation
+from nomos.work.plans import candidates
+
+_CARD_PICTURE = 66
+_PLAN_NOTE = (
+    f"Click a plan to take it. Of the colours so many come within ΔE {REACHED_DE00:g}. "
+    "Tight: borders where a gap can open."
+)
+
+
+class BlocksHere(Here[BlocksStation]):
+    """Which blocks?"""
+
+    hint = "Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer."
+
+    def made(self) -> BlocksStation:
+        """The widget, wired."""
+        made, hand = BlocksStation(), self.hand
+        made.pull_chosen.connect(hand.choose_pull)
+        made.shown_asked.connect(hand.show)
+        made.marked_asked.connect(hand.mark)
+        made.renamed.connect(hand.blocks.rename_block)
+        made.key_asked.connect(hand.blocks.make_key)
+        made.again_asked.connect(hand.methods.print_again)
+        made.left_out.connect(hand.methods.leave_out)
+        made.apart_asked.connect(hand.methods.take_apart)
+        made.switch_thrown.connect(hand.blocks.throw_switch)
+        made.meeting_asked.connect(hand.blocks.choose_where_meet)
+        made.findings.show_asked.connect(self.wishes.show_asked)
+        made.findings.cure_asked.connect(hand.methods.cure)
+        self._wire_method(made.method)
+        self._wire_fewer(made.fewer)
+        self._wire_joins(made.joins)
+        self._wire_hand(made.hand)
+        return made
+
+    def _wire_method(self, part: "MethodPart") -> None:
+        ways = self.hand.methods
+        part.method_asked.connect(ways.choose_method)
+        part.workshop_asked.connect(lambda name, value: ways.set_workshop(**{name: value}))
+        part.kerf_asked.connect(ways.set_kerf)
+        part.tint_asked.connect(ways.tint)
+
+    def _wire_fewer(self, part: "FewerPart") -> None:
+        hand, planner = self.hand, self.hand.planner
+        part.source_asked.connect(hand.blocks.ask_inks)
+        part.most_asked.connect(lambda most: planner.ask(replace(planner.wanted, most_blocks=most)))
+        part.key_kept.connect(lambda keep: planner.ask(replace(planner.wanted, keep_key=keep)))
+        part.wish_asked.connect(lambda number, wish: planner.ask(planner.wanted.with_wish(number, wish)))
+        part.use_asked.connect(lambda ink: planner.ask(planner.wanted.with_next_use(ink)))
+        part.plans_asked.connect(planner.look)
+        part.plan_taken.connect(hand.blocks.take_plan)
+
+    def _wire_joins(self, part: "JoinsPart") -> None:
+        hand = self.hand
+        part.key_kind_asked.connect(hand.blocks.choose_key)
+        part.contour_asked.connect(hand.blocks.set_contour)
+        part.trap_asked.connect(hand.blocks.set_trap)
+        part.seam_asked.connect(hand.blocks.set_seam)
+        part.tolerance_asked.connect(hand.blocks.set_tolerance)
+        part.fineness_asked.connect(hand.blocks.set_fineness)
+
+    def _wire_hand(self, part: "HandPart") -> None:
+        hand = self.hand
+        part.touch_asked.connect(self.wishes.touch_asked)
+        part.anew_asked.connect(hand.blocks.work_out_anew)
+        part.simpler_asked.connect(hand.hands.simplify)
+        part.bring_asked.connect(hand.hands.bring_in)
+        part.send_asked.connect(hand.hands.send_out)
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it."""
+        state = self.hand.state
+        method = method_view(project, proof, state.colour)
+        self.widget.show_view(blocks_view(project, proof, state), method, self.notes(proof))
+        self._show_plans(project, proof)
+
+    def _show_plans(self, project: Project, proof: Proof | None) -> None:
+        planner = self.hand.planner
+        found, asked = planner.found, planner.wanted
+        inks = () if asked.source == "mix" else candidates(project, asked)
+        fewer = self.widget.fewer
+        fewer.show_asked(
+            asked.source, asked.most_blocks, keep=asked.keep_key, has_key=kept_key(project) is not None,
+            wishes=wish_rows(project, dict(asked.wishes), keep_key=asked.keep_key),
+            uses=ink_rows(inks, dict(asked.uses)),
+        )  # fmt: skip
+        plans = found.plans if found else ()
+        keep = planner.request.wanted.keep_key if planner.request else True
+        cards = plan_cards(
+            project,
+            proof,
+            plans,
+            theme.scaled(_CARD_PICTURE),
+            keep_key=keep,
+            within=dict(found.within) if found else {},
+        )
+        note = ""
+        if found:
+            note = _PLAN_NOTE if found.done else "Looking…"
+        fewer.show_found(cards, note, reach_rows(project, found.reach) if found else ())

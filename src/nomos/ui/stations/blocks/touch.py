@@ -1,0 +1,87 @@
+"""A block changed by hand: touched, simplified, brought in and sent out."""
+
+from typing import get_args
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QWidget
+
+from nomos.separation.touch import Tool, Touch
+from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.blocks.view import BlocksView
+
+_LEGEND = (
+    "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
+    "standing unseen, the inker may be careless. White: it must go."
+)
+
+
+class HandPart(QWidget):
+    """Tools for the chosen block's mask."""
+
+    touch_asked = pyqtSignal(object)
+    """A Touch to draw with, or None to move the sheet again."""
+    anew_asked = pyqtSignal()
+    simpler_asked = pyqtSignal()
+    bring_asked = pyqtSignal()
+    send_asked = pyqtSignal()
+    shown_asked = pyqtSignal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.tools = Choice((("move", "Move"), ("brush", "Brush"), ("line", "Line"), ("lasso", "Lasso")))
+        self.tools.show_choice("move")
+        self.prints = Choice((("on", "Print there"), ("off", "Print there no longer")))
+        self.prints.show_choice("on")
+        self.fields = Fields()
+        self.brush_box = NumberBox(0.1, 50, step=0.5)
+        self.brush_box.show_value(2.0)
+        self.fields.add("Width of brush and line", self.brush_box)
+        self.note = label(kind="quiet")
+        self.anew = button("Work it out from the colours again")
+        self.show_free = button("Show where it is free")
+        self.show_free.setCheckable(True)
+        self.legend = label(_LEGEND, kind="quiet")
+        self.simpler = button("Simplify it where nothing is seen")
+        self.bring = button("Bring blocks in from a file…")
+        self.send = button("Send blocks out as OpenRaster…")
+        for widget in (
+            label("Touch the chosen block", kind="name"), self.note, self.tools, self.prints, self.fields,
+            self.anew, label("Where nothing is seen of it", kind="name"), self.show_free, self.legend,
+            self.simpler, label("In another program", kind="name"), self.send, self.bring,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self._tool, self._prints = "move", "on"
+        self._connect()
+
+    def _connect(self) -> None:
+        self.tools.chosen.connect(lambda tool: self._ask(tool=tool))
+        self.prints.chosen.connect(lambda prints: self._ask(prints=prints))
+        self.brush_box.set_by_hand.connect(lambda _value: self._ask())
+        self.anew.clicked.connect(self.anew_asked)
+        self.simpler.clicked.connect(self.simpler_asked)
+        self.bring.clicked.connect(self.bring_asked)
+        self.send.clicked.connect(self.send_asked)
+        self.show_free.clicked.connect(lambda on: self.shown_asked.emit("free" if on else "print"))
+
+    def put_down(self) -> None:
+        """Put the tool down: the hand moves the sheet again."""
+        if self._tool != "move":
+            self.tools.show_choice("move")
+            self._ask(tool="move")
+
+    def _ask(self, *, tool: str | None = None, prints: str | None = None) -> None:
+        self._tool, self._prints = tool or self._tool, prints or self._prints
+        found = next((known for known in get_args(Tool) if known == self._tool), None)
+        touch = Touch(found, (), self.brush_box.value(), self._prints == "on") if found else None
+        self.touch_asked.emit(touch)
+
+    def show_view(self, view: BlocksView) -> None:
+        """Show what can be done to the chosen block."""
+        self.note.setText(view.touch_note)
+        self.anew.setVisible(view.by_hand)
+        self.simpler.setEnabled(view.chosen is not None)
+        self.show_free.setEnabled(view.chosen is not None)
+        self.show_free.setChecked(view.shown == "free")
+        self.legend.setVisible(view.shown == "free")

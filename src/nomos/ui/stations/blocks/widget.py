@@ -1,0 +1,160 @@
+"""Which blocks?"""
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QScrollArea, QWidget
+
+from nomos.ui.frame.controls import Choice, NameField, button, label
+from nomos.ui.frame.lists import ColourRows, FindingList
+from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.frame.rows import Note
+from nomos.ui.stations.blocks.fewer import FewerPart
+from nomos.ui.stations.blocks.joins import JoinsPart
+from nomos.ui.stations.blocks.method import MethodPart
+from nomos.ui.stations.blocks.method_view import MethodView
+from nomos.ui.stations.blocks.touch import HandPart
+from nomos.ui.stations.blocks.view import BlocksView
+
+PARTS = (("blocks", "Blocks"), ("method", "Method"), ("fewer", "Fewer"), ("joins", "Joins"), ("hand", "Hand"))
+
+
+class BlocksStation(QScrollArea):
+    """The blocks, what prints on the chosen colours, and four parts more, of which one is shown at a time."""
+
+    pull_chosen = pyqtSignal(str)
+    shown_asked = pyqtSignal(str)
+    marked_asked = pyqtSignal(str)
+    renamed = pyqtSignal(str)
+    key_asked = pyqtSignal(bool)
+    again_asked = pyqtSignal()
+    left_out = pyqtSignal()
+    apart_asked = pyqtSignal()
+    switch_thrown = pyqtSignal(str)
+    """Id of the block that is to print on the chosen colours, or no longer."""
+    meeting_asked = pyqtSignal(str, str)
+    """Two blocks: choose every colour on which both print."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "Which blocks?")
+        self.summary = label(kind="quiet")
+        self.shown = Choice(
+            (("print", "Print"), ("block", "Alone"), ("carved", "Carved"), ("sheets", "All sheets"))
+        )
+        self.marked = Choice((("stays", "Mark what stays"), ("goes", "Mark what goes")))
+        self.parts = Choice(PARTS)
+        self.rows = ColourRows("Blocks")
+        self.name = NameField("Name of the block")
+        self.key = button("Make it the key")
+        self.again, self.leave_out = button("Print it once more"), button("Leave it out")
+        self.apart = button("Give each zone a block of its own")
+        self.switch_title = label(kind="name")
+        self.switches = ColourRows("What prints on the chosen colour")
+        self.switch_note = label(
+            "Each patch is the colour that a click would give. Ctrl and click adds a field.", kind="quiet"
+        )
+        self.findings = FindingList()
+        self._make_meeting()
+        self.method, self.fewer = MethodPart(), FewerPart()
+        self.joins, self.hand = JoinsPart(), HandPart()
+        for widget in (self.summary, self.shown, self.marked, self.parts):
+            column.addWidget(widget)
+        self._groups: dict[str, QWidget] = {
+            "blocks": group(
+                self.rows, self.name, _beside(self.key), _beside(self.again, self.leave_out), self.apart,
+                self.switch_title, self.switches, self.switch_note,
+                label("Everywhere two blocks meet", kind="name"), self.meeting, self.meet,
+            ),
+            "method": self.method,
+            "fewer": self.fewer,
+            "joins": self.joins,
+            "hand": self.hand,
+        }  # fmt: skip
+        for made in self._groups.values():
+            column.addWidget(made)
+        self.findings_title = label("What to know before cutting", kind="name")
+        column.addWidget(self.findings_title)
+        column.addWidget(self.findings)
+        column.addStretch(1)
+        self._is_key = False
+        self._connect()
+        self.turn_to("blocks")
+
+    def _make_meeting(self) -> None:
+        self.one, self.other = QComboBox(), QComboBox()
+        self.one.setAccessibleName("One block")
+        self.other.setAccessibleName("Other block")
+        self.meeting = _beside(self.one, self.other)
+        self.meet = button("Choose all colours where both print")
+        self._meetable: tuple[tuple[str, str], ...] = ()
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station; the hand's tools are put down when it is left."""
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        if part != "hand":
+            self.hand.put_down()
+
+    def _connect(self) -> None:
+        self.parts.chosen.connect(self.turn_to)
+        self.rows.chosen.connect(self.pull_chosen)
+        self.shown.chosen.connect(self.shown_asked)
+        self.joins.shown_asked.connect(self.shown_asked)
+        self.hand.shown_asked.connect(self.shown_asked)
+        self.method.shown_asked.connect(self.shown_asked)
+        self.marked.chosen.connect(self.marked_asked)
+        self.name.given.connect(self.renamed)
+        self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
+        self.again.clicked.connect(self.again_asked)
+        self.leave_out.clicked.connect(self.left_out)
+        self.apart.clicked.connect(self.apart_asked)
+        self.switches.chosen.connect(self.switch_thrown)
+        self.meet.clicked.connect(self._ask_meeting)
+
+    def _ask_meeting(self) -> None:
+        places = self.one.currentIndex(), self.other.currentIndex()
+        if min(places) >= 0:
+            self.meeting_asked.emit(*(self._meetable[place][0] for place in places))
+
+    def show_view(self, view: BlocksView, method: MethodView, notes: tuple[Note, ...]) -> None:
+        """Show the station."""
+        self.summary.setText(view.summary)
+        self.shown.show_choice(view.shown)
+        self.marked.show_choice(view.marked)
+        self.marked.setVisible(view.shown == "carved")
+        self.rows.show_rows(view.rows, view.chosen)
+        self._is_key = view.chosen_is_key
+        for part in (self.name, self.key, self.again, self.leave_out):
+            part.setVisible(view.chosen is not None)
+        self.apart.setVisible(view.zones > 1)
+        if view.chosen is not None:
+            self.name.show_name(view.chosen_name)
+            self.key.setText("Make it a colour block" if view.chosen_is_key else "Make it the key")
+        self.switch_title.setText(view.switch_title)
+        self.switches.show_rows(view.switches, None)
+        self.switches.setVisible(bool(view.switches))
+        self.switch_note.setVisible(bool(view.switches))
+        self._show_meetable(view.meetable)
+        self.findings.show_findings(notes)
+        self.findings_title.setVisible(bool(notes))
+        self.method.show_view(method, view.carried, view.shown)
+        self.joins.show_view(view)
+        self.hand.show_view(view)
+
+    def _show_meetable(self, blocks: tuple[tuple[str, str], ...]) -> None:
+        if blocks == self._meetable:
+            return
+        self._meetable = blocks
+        for place, box in enumerate((self.one, self.other)):
+            box.clear()
+            box.addItems([name for _, name in blocks])
+            box.setCurrentIndex(min(place, len(blocks) - 1))
+
+
+def _beside(*widgets: QWidget) -> QWidget:
+    made = QWidget()
+    row = QHBoxLayout(made)
+    row.setContentsMargins(0, 0, 0, 0)
+    for widget in widgets:
+        row.addWidget(widget, 1)
+    return made

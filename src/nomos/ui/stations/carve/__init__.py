@@ -1,0 +1,1 @@
+"""How is it cut?"""

@@ -1,0 +1,145 @@
+"""Cutting and the edition: carving maps in the background, boards, transfer sheets, sheets to start with."""
+
+from collections.abc import Sequence
+from datetime import date
+from typing import Any, Literal
+
+from msgspec.structs import replace
+
+from nomos.errors import BadInput
+from nomos.progress import Part, Progress
+from nomos.project import Project
+from nomos.project.edition.carving import CarvedBlock, hours_of, with_boards_cut, with_craft
+from nomos.project.edition.sheets import Record, with_edition, with_planned_sheets
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Questions
+from nomos.work.carve import carve_of
+from nomos.work.cut import cut_of
+
+
+class Crafter(Hand):
+    """Works out how blocks are cut, and writes what is taken to the bench."""
+
+    def __init__(
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
+    ) -> None:
+        super().__init__(document, runner, keeper, questions)
+        self._maps = Asker(runner, "carve", self._failed, said="planning the cutting")
+        self._hours = Asker(runner, "efforts", self._failed, said="comparing plans")
+        self._files = Asker(runner, "cutting", self._failed, said="writing carving maps")
+        self.marked: Literal["stays", "goes"] = "stays"
+        self.others: tuple[tuple[str, float], ...] = ()
+        self._looking = False
+        keeper.changed.connect(self._look_again)
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            self.others = ()
+
+    def look(self, looking: bool) -> None:
+        """Whether the maps are to follow every change."""
+        self._looking = looking
+        self._look_again()
+
+    def _look_again(self) -> None:
+        project, cut = self._document.project, self._keeper.cut
+        if self._looking and project is not None and cut is not None and project.impressions:
+            request = carve_of(project, cut)
+            if self._runner.answers.known(request) is None:
+                self._maps.ask(request, lambda _: self.changed.emit())
+
+    def carved_of(self, project: Project) -> tuple[CarvedBlock, ...]:
+        """The maps of this project; none while they are worked out."""
+        cut = self._keeper.cut
+        known = self._runner.answers.known(carve_of(project, cut)) if cut is not None else None
+        return known or ()
+
+    def set_craft(self, **changes: Any) -> None:
+        """Cut with other tools, in other material, from other boards."""
+        self._edit("Cutting", lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
+
+    def compare_plans(self, plans: Sequence[tuple[str, Project]]) -> None:
+        """Hours of cutting of other plans beside the project's own. plans : a name and a project each."""
+        assets, ask = dict(self._document.assets), self._runner.answers
+
+        def work(progress: Progress) -> tuple[tuple[str, float], ...]:
+            found = []
+            for place, (name, other) in enumerate(plans):
+                part = Part(progress, place / len(plans), (place + 1) / len(plans))
+                cut = cut_of(other, assets)
+                if cut is not None:
+                    found.append((name, hours_of(ask(carve_of(other, cut), part))))
+            return tuple(found)
+
+        def take(others: tuple[tuple[str, float], ...]) -> None:
+            self.others = others
+            self.changed.emit()
+
+        self._hours.do(work, take)
+
+    def cut_boards(self) -> None:
+        """The blocks are sawn: boards fewer, offcuts kept."""
+        self._edit("Saw the blocks", with_boards_cut)
+
+    def set_edition(self, **changes: Any) -> None:
+        """Mean another edition."""
+        self._edit("Edition", lambda p: with_edition(p, **changes), ("edition", tuple(changes)))
+
+    def take_from_log(self, good: float, pull_min: float | None) -> None:
+        """Plan with what the log says: the chance of a good pull, and the pace."""
+
+        def change(project: Project) -> Project:
+            project = with_edition(project, good=good)
+            if pull_min is None:
+                return project
+            return replace(project, times=replace(project.times, pull_min=pull_min))
+
+        self._edit("What the log says", change)
+
+    def plan_sheets(self) -> None:
+        """Plan ink and days for the number of sheets that is enough."""
+        self._edit("Sheets", with_planned_sheets)
+
+    def mark(self, marked: str) -> None:
+        """Mark transfer sheets by what stays or by what goes."""
+        self.marked = "goes" if marked == "goes" else "stays"
+        self.changed.emit()
+
+    def write_cutting(self, page: str) -> None:
+        """Carving maps and transfer sheets into a folder asked for."""
+        project, assets = self._document.project, dict(self._document.assets)
+        folder = self._questions.folder_for_packet() if project else None
+        if folder is None or project is None:
+            return
+        from nomos.work.packet import write_cutting
+
+        marked, ask = self.marked, self._runner.answers
+        self._files.do(
+            lambda progress: write_cutting(
+                folder, project, assets, ask, marked, paper=page, progress=progress
+            ),
+            lambda _: self.told.emit(f"carving.pdf and transfer.pdf are in {folder}."),
+        )
+
+    def write_record(self, record: Record | None) -> None:
+        """The edition statement and the tables into a folder asked for."""
+        project = self._document.project
+        folder = self._questions.folder_for_packet() if project and record else None
+        if folder is None or project is None or record is None:
+            return
+        from nomos.formats import writing_into
+        from nomos.formats.record import record_csv, statement_pdf
+
+        try:
+            with writing_into(folder):
+                (folder / "statement.pdf").write_bytes(statement_pdf(project, record, date.today()))
+                for name, data in record_csv(project, record).items():
+                    (folder / name).write_bytes(data)
+        except BadInput as error:
+            self._failed(str(error))
+            return
+        self.told.emit(f"The statement and the tables are in {folder}.")

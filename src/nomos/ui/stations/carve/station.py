@@ -1,0 +1,83 @@
+"""The Carve station in the window."""
+
+from nomos.project import Project, Proof
+from nomos.project.blocks.plans import with_plan
+from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.carve.view import carve_view, carving_overlay
+from nomos.ui.stations.carve.widget import CarveStation
+
+
+class CarveHere(Here[CarveStation]):
+    """How is it cut?"""
+
+    hint = "The block face up, mirrored: the letters are the tools at the right, dark stays."
+
+    def made(self) -> CarveStation:
+        """The widget, wired."""
+        made, hand = CarveStation(), self.hand
+        crafter = hand.crafter
+        made.pull_chosen.connect(hand.choose_pull)
+        made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
+        made.part_shown.connect(self._turn_carve)
+        made.marked_asked.connect(self._mark)
+        made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
+        made.saw_asked.connect(crafter.cut_boards)
+        made.compare_asked.connect(self._compare_plans)
+        made.took_asked.connect(self._log_cutting)
+        made.told.connect(hand.told)
+        made.findings.show_asked.connect(self.wishes.show_asked)
+        return made
+
+    def show(self, project: Project, proof: Proof | None) -> None:  # noqa: ARG002 - maps need no proof
+        """Render it."""
+        crafter, history = self.hand.crafter, self.hand.bencher.state()
+        cut_h = history.cut_h if history else {}
+        carved = crafter.carved_of(project)
+        view = carve_view(project, carved, self.hand.state.pull, crafter.others, cut_h)
+        self.widget.show_view(view, crafter.marked)
+
+    def come(self) -> None:
+        """The maps follow every change, and stand on the sheet."""
+        super().come()
+        self.hand.crafter.look(True)
+        self._turn_carve(self.widget.part)
+
+    def gone(self) -> None:
+        """The maps need not follow any more."""
+        self.hand.crafter.look(False)
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """The carving map of the chosen block."""
+        state = self.hand.state
+        if state.shown != "cut":
+            return None
+        return carving_overlay(project, self.hand.crafter.carved_of(project), state.pull)
+
+    def _turn_carve(self, part: str) -> None:
+        """The carving map stands on the sheet; at the transfer the block as it then looks."""
+        self.hand.show("carved" if part == "transfer" else "cut")
+
+    def _compare_plans(self) -> None:
+        """Hours of the plans that were found at Blocks, the best of each number of blocks."""
+        hand, project = self.hand, self.hand.document.project
+        found, request = hand.planner.found, hand.planner.request
+        if project is None or found is None or request is None or not found.plans:
+            hand.told.emit("Look for plans with fewer blocks first, at Blocks.")
+            return
+        plans = []
+        for row in found.plans:
+            if row:
+                other = with_plan(project, row[0], keep_key=request.wanted.keep_key)
+                plans.append((f"{len(other.blocks)} blocks", other))
+        hand.crafter.compare_plans(plans)
+
+    def _log_cutting(self, hours: float) -> None:
+        hand, project = self.hand, self.hand.document.project
+        if project is not None and hand.state.pull is not None:
+            hand.bencher.log_cutting(project.impression(hand.state.pull).block, hours)
+
+    def _mark(self, marked: str) -> None:
+        crafter, hand = self.hand.crafter, self.hand
+        crafter.mark(marked)
+        hand.mark(crafter.marked)

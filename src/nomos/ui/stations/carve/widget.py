@@ -1,0 +1,254 @@
+"""How is it cut?"""
+
+from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QSizePolicy, QWidget
+
+from nomos.carving import MATERIALS, TRANSFER_WAYS, TRANSFERS, Board
+from nomos.carving.materials import THICKNESS_MM
+from nomos.carving.nesting import CuttingPlan
+from nomos.errors import BadInput
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows, FindingList
+from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
+
+PARTS = (("blocks", "Blocks"), ("tools", "Tools"), ("transfer", "Transfer"), ("boards", "Boards"))
+
+
+class BoardsPicture(QWidget):
+    """Boards with the blocks that are sawn from them, to scale."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setAccessibleName("Blocks on their boards")
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self._plan: CuttingPlan | None = None
+
+    def show_plan(self, plan: CuttingPlan | None) -> None:
+        """Show this."""
+        self._plan = plan
+        self.setVisible(plan is not None)
+        self.updateGeometry()
+        self.update()
+
+    def _scale(self) -> float:
+        boards = self._plan.boards if self._plan else ()
+        widest = max((cut.board.width_mm for cut in boards), default=1.0)
+        return max(self.width(), 100) / widest
+
+    def sizeHint(self) -> QSize:
+        boards = self._plan.boards if self._plan else ()
+        tall = sum(cut.board.height_mm * self._scale() + theme.scaled(8) for cut in boards)
+        return QSize(theme.scaled(220), min(round(tall), theme.scaled(900)))
+
+    def minimumSizeHint(self) -> QSize:
+        return self.sizeHint()
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        if self._plan is None:
+            return
+        painter, tone, scale = QPainter(self), theme.tones(), self._scale()
+        painter.setFont(theme.font(11))
+        top = 0.0
+        for cut in self._plan.boards:
+            board = QRectF(0, top, cut.board.width_mm * scale - 1, cut.board.height_mm * scale - 1)
+            painter.fillRect(board, QColor(tone.line))
+            for block in cut.blocks:
+                place = block.place
+                box = QRectF(
+                    place.left * scale, top + place.top * scale, place.width * scale, place.height * scale
+                )
+                painter.fillRect(box, QColor(tone.accent_pale))
+                painter.setPen(QPen(QColor(tone.accent), 1))
+                painter.drawRect(box)
+                painter.setPen(QColor(tone.text))
+                name = theme.elided(block.name, painter.font(), int(box.width()) - 6)
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, name)
+            painter.setPen(QPen(QColor(tone.quiet), 1, Qt.PenStyle.DotLine))
+            for rest in cut.offcuts:
+                painter.drawRect(
+                    QRectF(rest.left * scale, top + rest.top * scale, rest.width * scale, rest.height * scale)
+                )
+            top += board.height() + theme.scaled(8)
+
+
+class CarveStation(QScrollArea):
+    """Hours and zones block by block, tools and material, transfer sheets, boards."""
+
+    pull_chosen = pyqtSignal(str)
+    craft_asked = pyqtSignal(dict)
+    """What changes of the Craft."""
+    part_shown = pyqtSignal(str)
+    marked_asked = pyqtSignal(str)
+    write_asked = pyqtSignal()
+    saw_asked = pyqtSignal()
+    told = pyqtSignal(str)
+    compare_asked = pyqtSignal()
+    took_asked = pyqtSignal(float)
+    """Hours the chosen block took."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "How is it cut?")
+        self.parts = Choice(PARTS)
+        self.part = "blocks"
+        self.rows, self.total = ColourRows("Blocks to cut"), label(kind="name")
+        self.figures, self.findings = Figures(), FindingList()
+        self.write = button("Write carving maps and transfer sheets…")
+        self.caution = label(kind="quiet")
+        self.compare, self.compared = button("Compare with the plans found"), label(kind="quiet")
+        self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
+        self.took_fields.add("This block took", self.took)
+        self.learnt, self.take = label(kind="quiet"), button("Reckon like the log")
+        self._factor = 1.0
+        self._make_tools()
+        self._make_transfer()
+        self._make_boards()
+        self._groups: dict[str, QWidget] = {
+            "blocks": group(
+                self.rows,
+                self.total,
+                self.compared,
+                self.compare,
+                self.figures,
+                self.took_fields,
+                self.learnt,
+                self.take,
+                self.findings,
+            ),
+            "tools": group(self.tool_fields, self.holds, self.grip),
+            "transfer": group(self.way, self.steps, self.shows, self.marked),
+            "boards": group(
+                self.boards_text, self.picture, self.saw, self.board_fields, self.add_board, self.clear
+            ),
+        }
+        for part in (self.parts, *self._groups.values(), self.write, self.caution):
+            column.addWidget(part)
+        column.addStretch(1)
+        self._connect()
+        self.turn_to("blocks")
+
+    def _make_tools(self) -> None:
+        self.material, self.tools = QComboBox(), NameField("Tools")
+        self.material.addItems([name.capitalize() for name in MATERIALS])
+        self.tool_fields = Fields()
+        self.thickness, self.curl = NumberBox(1, 60, step=0.1), NumberBox(0, 20, step=0.1)
+        self.roller, self.roller_long = NumberBox(10, 400), NumberBox(10, 1500)
+        self.shore = NumberBox(5, 100, unit="Shore A", digits=0)
+        self.saw_kerf, self.factor = NumberBox(0, 10, step=0.1), NumberBox(0.1, 10, unit="times", step=0.1)
+        for text, box in (
+            ("Material", self.material), ("Tools, mm", self.tools), ("Thickness", self.thickness),
+            ("Curl", self.curl), ("Roller, diameter", self.roller), ("Roller, length", self.roller_long),
+            ("Roller, hardness", self.shore), ("Slower than reckoned", self.factor),
+        ):  # fmt: skip
+            self.tool_fields.add(text, box)
+        self.tools.setToolTip("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3")
+        self.holds = label(kind="quiet")
+        self.grip = QCheckBox("Leave the border to hold it by")
+
+    def _make_transfer(self) -> None:
+        self.way = QComboBox()
+        self.way.addItems([TRANSFERS[way].name for way in TRANSFER_WAYS])
+        self.steps, self.shows = label(), label(kind="quiet")
+        self.marked = Choice((("stays", "Mark what stays"), ("goes", "Mark what goes")))
+
+    def _make_boards(self) -> None:
+        self.boards_text, self.picture = label(), BoardsPicture()
+        self.board_fields = Fields()
+        self.board_w, self.board_h = NumberBox(20, 3000, step=10), NumberBox(20, 3000, step=10)
+        self.board_n, self.board_cost = (
+            NumberBox(1, 1000, unit="", digits=0),
+            NumberBox(0, 1e5, unit="", digits=2),
+        )
+        for text, box in (
+            ("Kerf of the saw", self.saw_kerf), ("A board, width", self.board_w), ("Height", self.board_h),
+            ("How many", self.board_n), ("What one costs", self.board_cost),
+        ):  # fmt: skip
+            self.board_fields.add(text, box)
+        self.board_w.setValue(610)
+        self.board_h.setValue(305)
+        self.board_n.setValue(5)
+        self.saw = button("The blocks are sawn: keep the offcuts")
+        self.add_board, self.clear = button("Add this board"), button("No boards at hand", plain=True)
+        self._boards: tuple[Board, ...] = ()
+
+    def _connect(self) -> None:
+        self.parts.chosen.connect(self.turn_to)
+        self.rows.chosen.connect(self.pull_chosen)
+        self.material.activated.connect(self._ask_material)
+        self.tools.given.connect(self._ask_tools)
+        for box, name in (
+            (self.thickness, "thickness_mm"), (self.curl, "curl_mm"), (self.roller, "roller_mm"),
+            (self.roller_long, "roller_long_mm"), (self.shore, "roller_shore"), (self.saw_kerf, "saw_mm"),
+            (self.factor, "factor"),
+        ):  # fmt: skip
+            box.set_by_hand.connect(lambda value, name=name: self.craft_asked.emit({name: value}))
+        self.grip.clicked.connect(lambda on: self.craft_asked.emit({"grip_border": on}))
+        self.way.activated.connect(lambda n: self.craft_asked.emit({"transfer": TRANSFER_WAYS[n]}))
+        self.marked.chosen.connect(self.marked_asked)
+        self.write.clicked.connect(self.write_asked)
+        self.saw.clicked.connect(self.saw_asked)
+        self.compare.clicked.connect(self.compare_asked)
+        self.took.set_by_hand.connect(self.took_asked)
+        self.take.clicked.connect(lambda: self.craft_asked.emit({"factor": self._factor}))
+        self.add_board.clicked.connect(self._add)
+        self.clear.clicked.connect(lambda: self.craft_asked.emit({"boards": ()}))
+
+    def _ask_material(self, place: int) -> None:
+        material = MATERIALS[place]
+        self.craft_asked.emit({"material": material, "thickness_mm": THICKNESS_MM[material]})
+
+    def _ask_tools(self, text: str) -> None:
+        try:
+            self.craft_asked.emit({"tools": read_tools(text)})
+        except BadInput as error:
+            self.told.emit(str(error))
+
+    def _add(self) -> None:
+        board = Board(
+            self.board_w.value(), self.board_h.value(), int(self.board_n.value()), self.board_cost.value()
+        )
+        self.craft_asked.emit({"boards": (*self._boards, board)})
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        self.part = part
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        self.part_shown.emit(part)
+
+    def show_view(self, view: CarveView, marked: str) -> None:
+        """Show the station."""
+        craft = view.craft
+        self.rows.show_rows(view.rows, view.chosen)
+        self.total.setText(view.total)
+        self.compared.setText(view.compare)
+        self.compared.setVisible(bool(view.compare))
+        self.learnt.setText(view.learnt)
+        self._factor = view.factor
+        for widget in (self.learnt, self.take):
+            widget.setVisible(bool(view.learnt))
+        self.figures.show_rows(view.tools)
+        self.findings.show_findings(view.notes)
+        self.material.setCurrentIndex(MATERIALS.index(craft.material))
+        self.tools.show_name(tools_text(craft.tools))
+        for box, value in (
+            (self.thickness, craft.thickness_mm), (self.curl, craft.curl_mm), (self.roller, craft.roller_mm),
+            (self.roller_long, craft.roller_long_mm), (self.shore, craft.roller_shore),
+            (self.saw_kerf, craft.saw_mm), (self.factor, craft.factor),
+        ):  # fmt: skip
+            box.show_value(value)
+        self.holds.setText(view.holds)
+        self.grip.setChecked(craft.grip_border)
+        self.way.setCurrentIndex(TRANSFER_WAYS.index(craft.transfer))
+        self.steps.setText(view.transfer_steps)
+        self.shows.setText(view.transfer_shows)
+        self.marked.show_choice(marked)
+        self._boards = craft.boards
+        self.boards_text.setText(view.boards_text)
+        self.picture.show_plan(view.boards)
+        self.saw.setEnabled(view.boards is not None)
+        self.caution.setText(view.caution)

@@ -1,0 +1,1 @@
+"""What is the design made of?"""

@@ -1,0 +1,222 @@
+"""Opens sketches and flattens them, off the window's thread."""
+
+from dataclasses import replace
+from pathlib import Path
+from typing import get_args
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from nomos.design import Correction, Labels, ReadAs, read_pixels
+from nomos.design.cut import Found
+from nomos.design.svg import is_svg
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Project, Source, digest
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.raster import Raster
+from nomos.ui.frame.sheet_view import sketch_raster
+from nomos.ui.stations.design.view import Outlined, outlined
+from nomos.work.open import (
+    FirstLook,
+    Flattened,
+    Opened,
+    Rgb,
+    Wish,
+    assets_of,
+    flatten_of,
+    open_design,
+    project_of,
+    reflattened,
+)
+
+_NOT_SURE = (
+    "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
+)
+_FOUND = "The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture."
+_ASK_SIZE = "How large the print is, the picture does not say: set it at Picture."
+
+
+class OpeningHand(QObject):
+    """Everything between the file of a sketch and its flat fields."""
+
+    changed = pyqtSignal()
+    """The sketch has been read, or looked at anew."""
+    opened = pyqtSignal(str)
+    """A sketch has become a project; the station to begin at."""
+    told = pyqtSignal(str)
+
+    def __init__(self, document: Document, runner: JobRunner) -> None:
+        super().__init__()
+        self._document, self._runner = document, runner
+        # One picture at a time is opened or flattened: the newest wish counts.
+        self.opening = Asker(runner, "design", self._refused, said="reading the design")
+        self._sheet = Asker(runner, "sheet", self._refused, said="looking for the sheet")
+        self.done: Flattened | None = None
+        self.sketch: Raster | None = None
+        self.outlined: Outlined | None = None
+        self.first: FirstLook | None = None
+        self.found: Found | None = None
+        self._pixels: tuple[str, Rgb] | None = None
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            self.sketch, self.done, self.outlined = None, None, None
+        if before is None or after is None or _digest(before) != _digest(after):
+            self.found = None
+        elif before.flat != after.flat and self.done is not None:
+            self.outlined = None
+
+    def open(self, path: Path) -> None:
+        """Open a sketch as a new project."""
+
+        def begin(opened: Opened) -> None:
+            self.first = None
+            done = opened.done
+            self._document.begin(project_of(path.stem, done), assets_of(opened.data, done))
+            self._take(done)
+            self.found = opened.found
+            if opened.pixels is not None:
+                self._pixels = done.source.digest, opened.pixels
+            self.opened.emit("design")
+            self._tell_of(opened)
+
+        self.first = None
+        ask = self._runner.answers
+        self.opening.do(lambda progress: open_design(path, ask, progress), begin, self._show_first)
+
+    def _show_first(self, first: FirstLook) -> None:
+        self.first = first
+        self.changed.emit()
+
+    def _tell_of(self, opened: Opened) -> None:
+        if opened.found is not None:
+            self.told.emit(_FOUND if opened.found.certain else _NOT_SURE)
+        if not opened.sized:
+            self.told.emit(_ASK_SIZE)
+        else:
+            for note in opened.notes:
+                self.told.emit(note)
+        for note in opened.done.flat.notes:
+            self.told.emit(note)
+
+    def pixels(self) -> Rgb | None:
+        """The picture as it was opened, for its corners to be set on; None where there is none yet."""
+        project = self._document.project
+        if project is None or project.source is None or self._pixels is None:
+            return None
+        return self._pixels[1] if self._pixels[0] == project.source.digest else None
+
+    def need_reading(self) -> None:
+        """Read the sketch of a project opened from a file: its picture, its count, what is unsure."""
+        project = self._document.project
+        if (
+            self.done is not None
+            or project is None
+            or project.source is None
+            or project.flat is None
+            or self.opening.busy
+        ):
+            return
+        source, data = project.source, self._document.assets[project.source.digest]
+        request, ask = flatten_of(source, data, _wish_of(project)), self._runner.answers
+
+        def work(progress: Progress) -> tuple[Flattened, Rgb | None]:
+            pixels = None if is_svg(data) else read_pixels(data, source.name).rgb
+            return ask(request, progress), pixels
+
+        def take(result: tuple[Flattened, Rgb | None]) -> None:
+            if self._document.project is None or self._document.project.source != source:
+                return
+            self._take(result[0])
+            if result[1] is not None:
+                self._pixels = source.digest, result[1]
+            self.changed.emit()
+
+        self.opening.do(work, take)
+
+    def _take(self, done: Flattened) -> None:
+        self.done = done
+        project = self._document.project
+        if project is None:
+            return
+        self.sketch = sketch_raster(done.even, done.looked.picture.px_per_mm, project.image)
+        self.outlined = None
+
+    def need_outlines(self, labels: Labels, px_per_mm: float) -> Outlined | None:
+        """The sketch with the outlines of the fields drawn over it, once it has been read."""
+        project = self._document.project
+        if self.done is None or project is None:
+            return None
+        if self.outlined is None or self.outlined.labels is not labels:
+            self.outlined = outlined(self.done.even, labels, px_per_mm, self.done.flat.unsure, project.image)
+        return self.outlined
+
+    def flatten_again(
+        self,
+        *,
+        count: int | None = None,
+        smallest_mm: float | None = None,
+        source: Source | None = None,
+        read_as: str | None = "as it is",
+        corrections: tuple[Correction, ...] | None = None,
+        text: str = "",
+        keep: Labels | None = None,
+    ) -> None:
+        """Flatten the sketch otherwise.
+
+        Parameters
+        ----------
+        count, smallest_mm, source, read_as, corrections : what is to be otherwise.
+        text : how undo calls it.
+        keep : the colour numbers until now, if blocks and pulls are to stay as they are.
+        """
+        project = self._document.project
+        if project is None or project.flat is None or project.source is None:
+            return
+        wish = _wish_of(project)
+        if count is not None:
+            wish = replace(wish, asked=count)
+        if smallest_mm is not None:
+            wish = replace(wish, smallest_mm=smallest_mm)
+        if read_as != "as it is":
+            wish = replace(
+                wish, read_as=next((known for known in get_args(ReadAs) if known == read_as), None)
+            )
+        if corrections is not None:
+            wish = replace(wish, corrections=corrections)
+        new = source or project.source
+        data = self._document.assets[project.source.digest]
+
+        def take(done: Flattened) -> None:
+            if self._document.project is None or _digest(self._document.project) != new.digest:
+                return
+            self._document.assets[digest(done.labels_png)] = done.labels_png
+            name = text or f"Flatten to {len(done.flat.colours)} colours"
+            try:
+                self._document.apply(name, lambda p: reflattened(p, done, keep))
+            except BadInput as error:
+                self._refused(str(error))
+                return
+            self._take(done)
+            for note in done.flat.notes:
+                self.told.emit(note)
+            self.changed.emit()
+
+        self.opening.ask(flatten_of(new, data, wish), take)
+
+    def _refused(self, problem: str) -> None:
+        self.first = None
+        self.told.emit(problem)
+        self.changed.emit()
+
+
+def _digest(project: Project) -> str | None:
+    return project.source.digest if project.source else None
+
+
+def _wish_of(project: Project) -> Wish:
+    flat = project.flat
+    assert flat is not None
+    return Wish(flat.asked, flat.smallest_feature_mm, flat.read_as, flat.corrections, flat.seed)

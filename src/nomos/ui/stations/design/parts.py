@@ -1,0 +1,227 @@
+"""The parts of the Design station beside its colours: the picture, and correcting by pointing."""
+
+from collections.abc import Sequence
+
+from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.design.view import CorrectPartView, PicturePartView
+from nomos.units import PAPER_SIZES_MM
+
+_READ = (("", "as it looks"), ("drawing", "a clean drawing"), ("sketch", "a sketch"), ("tones", "tones"))
+
+
+class PicturePart(QWidget):
+    """What of the picture is printed, how large it is, and how it is read."""
+
+    find_asked = pyqtSignal()
+    whole_asked = pyqtSignal()
+    turn_asked = pyqtSignal(int)
+    mirror_asked = pyqtSignal()
+    tool_asked = pyqtSignal(str)
+    length_given = pyqtSignal(float)
+    bare_cleared = pyqtSignal()
+    width_asked = pyqtSignal(float)
+    height_asked = pyqtSignal(float)
+    size_asked = pyqtSignal(float, float)
+    fit_asked = pyqtSignal(str, float)
+    drawn_on_asked = pyqtSignal(str)
+    read_as_asked = pyqtSignal(str)
+    faint_dropped = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.find_sheet = button("Find the sheet and the drawing")
+        self.whole = button("The whole picture")
+        self.left, self.right, self.mirror = button("Turn left"), button("Turn right"), button("Mirror")
+        self.tools = Choice(
+            (("corners", "Print"), ("sheet", "Sheet"), ("length", "Length"), ("bare", "Stays bare"))
+        )
+        self.tools.show_choice("corners")
+        self.hint = label(_HINTS["corners"], kind="quiet")
+        self.length_fields = Fields()
+        self.length = NumberBox(1, 2000, step=10)
+        self.length.show_value(100)
+        self.length_fields.add("The line drawn is", self.length)
+        self.take_length = button("Set the size by it")
+        self.no_bare = button("Print all of it again")
+        self.size_fields = Fields()
+        self.width_box, self.height_box = NumberBox(5, 2000), NumberBox(5, 2000)
+        self.size_fields.add("Width of the print", self.width_box)
+        self.size_fields.add("Height", self.height_box)
+        self.shape = QCheckBox("Keep the shape as it is seen")
+        self.shape.setChecked(True)
+        self.paper, self.margin = QComboBox(), NumberBox(0, 200, step=5)
+        self.paper.addItems(list(PAPER_SIZES_MM))
+        self.paper.setCurrentText("A4")
+        self.margin.show_value(15)
+        self.sheet_fields = Fields()
+        self.sheet_fields.add("Sheet", self.paper)
+        self.sheet_fields.add("Margin all round", self.margin)
+        self.fit = button("Fit the print on that sheet")
+        self.drawn = button("The sketch was drawn on that sheet")
+        self.read_as = QComboBox()
+        self.read_as.addItems([words for _, words in _READ])
+        read_fields = Fields()
+        read_fields.add("Read it as", self.read_as)
+        self.found = label(kind="quiet")
+        self.light = label(kind="quiet")
+        self.faint = button("Drop the faint pencil lines")
+        for part in (
+            label("What is printed of it", kind="name"), self.find_sheet, self.whole,
+            _row(self.left, self.right, self.mirror), self.tools, self.hint, self.length_fields,
+            self.take_length, self.no_bare, label("How large", kind="name"), self.size_fields,
+            self.shape, self.sheet_fields,
+            self.fit, self.drawn, label("How it is read", kind="name"), read_fields, self.found, self.light,
+            self.faint,
+        ):  # fmt: skip
+            column.addWidget(part)
+        self._connect()
+        self._use("corners")
+
+    def _connect(self) -> None:
+        self.find_sheet.clicked.connect(self.find_asked)
+        self.whole.clicked.connect(self.whole_asked)
+        self.left.clicked.connect(lambda: self.turn_asked.emit(-1))
+        self.right.clicked.connect(lambda: self.turn_asked.emit(1))
+        self.mirror.clicked.connect(self.mirror_asked)
+        self.tools.chosen.connect(self._use)
+        self.take_length.clicked.connect(lambda: self.length_given.emit(self.length.value()))
+        self.no_bare.clicked.connect(self.bare_cleared)
+        self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_asked, width))
+        self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_asked, height))
+        self.fit.clicked.connect(lambda: self.fit_asked.emit(self.paper.currentText(), self.margin.value()))
+        self.drawn.clicked.connect(lambda: self.drawn_on_asked.emit(self.paper.currentText()))
+        self.read_as.activated.connect(lambda place: self.read_as_asked.emit(_READ[place][0]))
+        self.faint.clicked.connect(self.faint_dropped)
+
+    def _ask_size(self, asked: pyqtBoundSignal, value: float) -> None:
+        if self.shape.isChecked():
+            asked.emit(value)
+        else:
+            self.size_asked.emit(self.width_box.value(), self.height_box.value())
+
+    def _use(self, tool: str) -> None:
+        self.hint.setText(_HINTS[tool])
+        self.length_fields.setVisible(tool == "length")
+        self.take_length.setVisible(tool == "length")
+        self.tool_asked.emit(tool)
+
+    def show_view(self, view: PicturePartView) -> None:
+        """Show the part."""
+        needs_picture: tuple[QWidget, ...] = (
+            self.find_sheet, self.whole, self.left, self.right, self.mirror, self.tools, self.drawn,
+        )  # fmt: skip
+        for part in needs_picture:
+            part.setEnabled(view.known)
+        self.width_box.show_value(view.size_mm[0])
+        self.height_box.show_value(view.size_mm[1])
+        self.read_as.setCurrentIndex(next(n for n, (value, _) in enumerate(_READ) if value == view.read_as))
+        self.found.setText(view.found)
+        self.light.setText(view.light)
+        self.light.setVisible(bool(view.light))
+        self.faint.setVisible(view.faint)
+        self.no_bare.setVisible(view.bare > 0)
+
+
+_HINTS = {
+    "corners": "Drag the four corners to what is to be printed; arrow keys move the chosen one.",
+    "sheet": "Drag the four corners of the paper it was drawn on: light and size are judged by it.",
+    "length": "Draw a line on the picture along something whose length you know.",
+    "bare": "Click round a place that is to stay bare paper; a double click closes it.",
+}
+
+
+def _row(*parts: QWidget) -> QWidget:
+    made = QWidget()
+    row = QHBoxLayout(made)
+    row.setContentsMargins(0, 0, 0, 0)
+    row.setSpacing(theme.scaled(4))
+    for part in parts:
+        row.addWidget(part)
+    return made
+
+
+# What a click on the sheet does: value, words, and what to do.
+TOOLS: tuple[tuple[str, str, str], ...] = (
+    ("", "Choose", "Click a field to choose its colour."),
+    ("another", "Another colour", "Click where a colour is missing: it is added and takes what is like it."),
+    ("paper", "Paper", "Click a field that is bare paper: nothing is printed there."),
+    ("line", "Line", "Click a field that belongs to the drawn line."),
+    ("no line", "No line", "Click a stroke that is no line: what runs below it comes to light."),
+    ("fill", "Fill", "Click a field: it gets the colour chosen in the list."),
+    ("brush", "Brush", "Draw with the colour chosen in the list, for the last millimetre."),
+)
+
+
+class CorrectPart(QWidget):
+    """Tools to point with, and what has been corrected."""
+
+    tool_asked = pyqtSignal(str)
+    everywhere_asked = pyqtSignal(bool)
+    brush_asked = pyqtSignal(float)
+    next_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.places = label()
+        self.next = button("Look at the next doubtful place")
+        grid_of = QWidget()
+        grid = QGridLayout(grid_of)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setSpacing(theme.scaled(4))
+        self.tools = {value: button(words) for value, words, _ in TOOLS}
+        for place, (value, made) in enumerate(self.tools.items()):
+            made.setCheckable(True)
+            made.setProperty("narrow", True)
+            made.clicked.connect(lambda _on, value=value: self.tool_asked.emit(value))
+            grid.addWidget(made, place // 2, place % 2)
+        self.hint = label(kind="quiet")
+        self.everywhere = QCheckBox("All over the picture, not only nearby")
+        self.width_fields = Fields()
+        self.brush_box = NumberBox(0.2, 50, step=0.5)
+        self.brush_box.show_value(2.0)
+        self.width_fields.add("Width of the brush", self.brush_box)
+        self.said_title = label("Corrected so far", kind="name")
+        self.said = label(kind="quiet")
+        for part in (
+            label("Point at what is wrong", kind="name"), self.places, self.next, grid_of, self.hint,
+            self.everywhere, self.width_fields, self.said_title, self.said,
+        ):  # fmt: skip
+            column.addWidget(part)
+        self.everywhere.clicked.connect(self.everywhere_asked)
+        self.brush_box.set_by_hand.connect(self.brush_asked)
+        self.next.clicked.connect(self.next_asked)
+
+    def show_view(self, view: CorrectPartView) -> None:
+        """Show the part."""
+        self.places.setText(_places_text(view.places))
+        self.next.setVisible(view.places > 0)
+        for value, made in self.tools.items():
+            made.setChecked(value == view.tool)
+        self.tools["no line"].setEnabled(view.has_line)
+        hint = next(text for value, _, text in TOOLS if value == view.tool)
+        if view.tool in ("fill", "brush"):
+            hint += f" Chosen: {view.colour.lower()}." if view.colour else " Choose one first, under Colours."
+        self.hint.setText(hint)
+        self.everywhere.setVisible(view.tool == "another")
+        self.width_fields.setVisible(view.tool == "brush")
+        self.said_title.setVisible(bool(view.said))
+        self.said.setText(_lines(view.said))
+        self.said.setVisible(bool(view.said))
+
+
+def _places_text(count: int) -> str:
+    if count == 0:
+        return "There is no place where two colours were hard to tell apart."
+    places = "One place is" if count == 1 else f"{count} places are"
+    return f"{places} hatched where two colours were hard to tell apart: look there first."
+
+
+def _lines(said: Sequence[str]) -> str:
+    return "\n".join(f"{place}. {text[:1].upper()}{text[1:]}" for place, text in enumerate(said, start=1))

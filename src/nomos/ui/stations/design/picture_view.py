@@ -1,0 +1,66 @@
+"""The picture as it was opened, with the corners of what is printed."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.design import WHOLE
+from nomos.design.cut import Corners
+from nomos.project import Project
+from nomos.proof import mips
+from nomos.ui.frame.raster import packed
+from nomos.work.open import FirstLook
+
+PictureTool = Literal["corners", "sheet", "length", "bare"]
+
+
+@dataclass(frozen=True, eq=False)
+class PictureContent:
+    """What the picture view shows.
+
+    levels : the picture and its halves, 0xffRRGGBB.
+    corners : of what is printed; sheet : of the sheet, if it was found. Shares of width and height.
+    bare : polygons that stay bare.
+    coarse : a first look at the fields, beside the picture while it is being read.
+    note : what is going on.
+    """
+
+    levels: tuple[NDArray[np.uint32], ...]
+    corners: Corners
+    sheet: Corners | None = None
+    bare: tuple[tuple[tuple[float, float], ...], ...] = ()
+    coarse: NDArray[np.uint32] | None = None
+    note: str = ""
+
+
+_levels: list[tuple[NDArray[np.uint8], tuple[NDArray[np.uint32], ...]]] = []
+
+
+def _levels_of(pixels: NDArray[np.uint8]) -> tuple[NDArray[np.uint32], ...]:
+    """The picture and its halves, made once for the last picture shown."""
+    if not _levels or _levels[0][0] is not pixels:
+        _levels[:] = [(pixels, mips(packed(pixels)))]
+    return _levels[0][1]
+
+
+def picture_content(project: Project, pixels: NDArray[np.uint8]) -> PictureContent:
+    """The picture of a project with what is printed of it."""
+    cut = project.source.cut if project.source else None
+    if cut is None:
+        return PictureContent(_levels_of(pixels), WHOLE)
+    return PictureContent(_levels_of(pixels), cut.corners, cut.sheet, cut.bare)
+
+
+def first_content(first: FirstLook) -> PictureContent:
+    """A picture that is being read: what was found in it, and coarse fields as soon as there are some."""
+    coarse = None if first.coarse is None else packed(first.coarse)
+    note = (
+        "A first, coarse look; the fields follow."
+        if coarse is not None
+        else "The sheet and the drawing on it."
+    )
+    return PictureContent(
+        _levels_of(first.pixels), first.cut.corners, first.cut.sheet, coarse=coarse, note=note
+    )

@@ -1,0 +1,110 @@
+"""The Design station in the window."""
+
+from nomos.project import Project, Proof
+from nomos.separation.touch import Touch
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.design.parts import PicturePart
+from nomos.ui.stations.design.view import correct_part_view, design_view, picture_part_view
+from nomos.ui.stations.design.widget import DesignStation
+from nomos.units import PAPER_SIZES_MM
+
+
+class DesignHere(Here[DesignStation]):
+    """What is the design made of?"""
+
+    hint = "Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design."
+
+    _place = -1
+
+    def made(self) -> DesignStation:
+        """The widget, wired."""
+        made, hand, designer = DesignStation(), self.hand, self.hand.designer
+        made.count_asked.connect(lambda count: designer.flatten_again(count=count))
+        made.feature_asked.connect(lambda smallest: designer.flatten_again(smallest_mm=smallest))
+        made.shown_asked.connect(hand.show)
+        made.part_shown.connect(self._turn_design)
+        made.colour_chosen.connect(hand.choose_colour)
+        made.renamed.connect(hand.fields.rename_colour)
+        made.recoloured.connect(hand.fields.recolour)
+        made.kept.connect(hand.fields.keep_colour)
+        made.bare_asked.connect(hand.fields.leave_bare)
+        made.merge_asked.connect(hand.fields.merge_colour)
+        made.split_asked.connect(hand.fields.split_field)
+        made.grade_asked.connect(hand.fields.take_gradient)
+        made.retitled.connect(hand.fields.rename)
+        self._wire_picture(made.picture)
+        made.correct.tool_asked.connect(self._point_with)
+        made.correct.everywhere_asked.connect(lambda on: hand.fields.point_with(everywhere=on))
+        made.correct.brush_asked.connect(self._set_brush)
+        made.correct.next_asked.connect(self._next_place)
+        return made
+
+    def _wire_picture(self, part: "PicturePart") -> None:
+        designer, hand = self.hand.designer, self.hand
+        part.find_asked.connect(designer.find)
+        part.whole_asked.connect(designer.whole_picture)
+        part.turn_asked.connect(designer.turn)
+        part.mirror_asked.connect(designer.mirror)
+        part.tool_asked.connect(self.wishes.picture_tool_asked)
+        part.length_given.connect(self.wishes.length_given)
+        part.bare_cleared.connect(lambda: designer.leave_bare(None))
+        part.width_asked.connect(lambda width: designer.set_size(width_mm=width))
+        part.height_asked.connect(lambda height: designer.set_size(height_mm=height))
+        part.size_asked.connect(designer.set_shape)
+        part.fit_asked.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
+        part.drawn_on_asked.connect(designer.drawn_on)
+        part.read_as_asked.connect(
+            lambda value: designer.flatten_again(read_as=value or None, text="Read it as")
+        )
+        part.faint_dropped.connect(hand.fields.drop_faint)
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it."""
+        notes = self.notes(proof)
+        designer, state = self.hand.designer, self.hand.state
+        done = designer.done
+        view = design_view(project, proof, state, done.flat if done else None)
+        if view is None:
+            return
+        looked = done.looked if done else None
+        places = len(designer.outlined.places) if designer.outlined else 0
+        self.widget.show_view(
+            view,
+            picture_part_view(project, looked, known=designer.pixels() is not None),
+            correct_part_view(project, state, places),
+            notes,
+        )
+
+    def come(self) -> None:
+        """The sheet follows the part that is in sight."""
+        self._turn_design(self.widget.part)
+
+    def _turn_design(self, part: str) -> None:
+        """The sheet follows the part of the Design station that is in sight."""
+        hand = self.hand
+        if hand.state.station != "design":
+            return
+        if part == "picture":
+            hand.show("picture")
+        elif part == "correct":
+            hand.show("outlined")
+        elif hand.state.shown == "picture":
+            hand.show("flat")
+        if part != "correct":
+            self._point_with("")
+
+    def _point_with(self, tool: str) -> None:
+        self.hand.fields.point_with(tool)
+        self._set_brush(self.hand.state.brush_mm)
+
+    def _set_brush(self, width_mm: float) -> None:
+        self.hand.fields.point_with(brush_mm=width_mm)
+        drawing = self.hand.state.pointing == "brush"
+        self.wishes.touch_asked.emit(Touch("brush", (), width_mm) if drawing else None)
+
+    def _next_place(self) -> None:
+        """Look at one doubtful place after the other."""
+        outlined = self.hand.designer.outlined
+        if outlined is not None and outlined.places:
+            self._place = (self._place + 1) % len(outlined.places)
+            self.wishes.show_asked.emit(*outlined.places[self._place])

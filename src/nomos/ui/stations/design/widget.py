@@ -1,0 +1,162 @@
+"""What is the design made of?"""
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QScrollArea, QWidget
+
+from nomos.design import FEWEST, MOST
+from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows, FindingList
+from nomos.ui.frame.parts import ColourCurve, ColourEditor, answers_column, group
+from nomos.ui.frame.rows import Note
+from nomos.ui.stations.design.parts import CorrectPart, PicturePart
+from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePartView
+from nomos.units import number
+
+_MOST_GRADIENTS = 3
+PARTS = (("picture", "Picture"), ("colours", "Colours"), ("correct", "Correct"))
+_LOOKS = (("sketch", "Sketch"), ("outlined", "Outlines"), ("flat", "Flat"), ("print", "Print"))
+
+
+class DesignStation(QScrollArea):
+    """The picture, the number of colours and the colours themselves, and correcting them."""
+
+    count_asked = pyqtSignal(int)
+    feature_asked = pyqtSignal(float)
+    shown_asked = pyqtSignal(str)
+    part_shown = pyqtSignal(str)
+    colour_chosen = pyqtSignal(int)
+    renamed = pyqtSignal(int, str)
+    recoloured = pyqtSignal(int, object, int)
+    bare_asked = pyqtSignal(int, bool)
+    kept = pyqtSignal(int)
+    retitled = pyqtSignal(str)
+    merge_asked = pyqtSignal(int, int)
+    split_asked = pyqtSignal()
+    grade_asked = pyqtSignal(int)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "What is the design made of?")
+        self.parts = Choice(PARTS)
+        self.part = "colours"
+        self.picture, self.correct = PicturePart(), CorrectPart()
+        self.title = NameField("Title of the print")
+        self.source = label(kind="quiet")
+        self.shown = Choice(_LOOKS)
+        self.fields = Fields()
+        self.count_box = NumberBox(FEWEST, MOST, unit="", digits=0)
+        self.feature_box = NumberBox(0, 20, step=0.1)
+        self.fields.add("Smallest feature", self.feature_box)
+        self.fields.add("Colours", self.count_box)
+        self.why = label()
+        self.curve_note = label("Mean ΔE for each number of colours, as a second opinion.", kind="quiet")
+        self.curve = ColourCurve()
+        self.rows = ColourRows("Flat colours")
+        self.name = NameField("Name of the colour")
+        self.bare = button("Leave it bare")
+        self.keep = button("Keep this colour whatever the number")
+        self.merge = QComboBox()
+        self.merge.setAccessibleName("Make this colour one with another")
+        self.split = button("Split the clicked field off")
+        self.editor = ColourEditor()
+        self.field = label(kind="quiet")
+        self.findings = FindingList()
+        self.gradients = [button("") for _ in range(_MOST_GRADIENTS)]
+        colours = group(
+            self.fields, self.why, *self.gradients, self.curve_note, self.curve, self.rows,
+            self.field, self.name, self.editor, self.keep, self.bare, self.merge, self.split, self.findings,
+        )  # fmt: skip
+        self._groups: dict[str, QWidget] = {
+            "picture": self.picture, "colours": colours, "correct": self.correct
+        }  # fmt: skip
+        for part in (self.title, self.source, self.shown, self.parts, *self._groups.values()):
+            column.addWidget(part)
+        column.addStretch(1)
+        self._chosen, self._bare, self._count = -1, False, 0
+        self._connect()
+        self.turn_to("colours")
+
+    def _connect(self) -> None:
+        self.title.given.connect(self.retitled)
+        self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
+        self.curve.chosen.connect(self.count_asked)
+        self.feature_box.set_by_hand.connect(self.feature_asked)
+        self.shown.chosen.connect(self.shown_asked)
+        self.parts.chosen.connect(self.turn_to)
+        self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
+        self.name.given.connect(lambda name: self.renamed.emit(self._chosen, name))
+        self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
+        for place, made in enumerate(self.gradients):
+            made.clicked.connect(lambda _on, place=place: self.grade_asked.emit(place))
+        self.keep.clicked.connect(lambda: self.kept.emit(self._chosen))
+        self.merge.activated.connect(self._ask_merge)
+        self.split.clicked.connect(self.split_asked)
+        self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        self.part = part
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        self.part_shown.emit(part)
+
+    def _ask_merge(self, place: int) -> None:
+        others = [n for n in range(self._count) if n != self._chosen]
+        if place > 0:
+            self.merge_asked.emit(self._chosen, others[place - 1])
+
+    def show_view(
+        self, view: DesignView, picture: PicturePartView, correct: CorrectPartView, notes: tuple[Note, ...]
+    ) -> None:
+        """Show the station."""
+        self.title.show_name(view.title)
+        self.source.setText(
+            f"{view.source}, {number(view.size_mm[0])} × {number(view.size_mm[1])} mm. "
+            f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
+        )
+        self.shown.show_choice(view.shown if view.shown not in ("block", "picture") else "")
+        self.picture.show_view(picture)
+        self.correct.show_view(correct)
+        self.count_box.show_value(view.count)
+        self.feature_box.show_value(view.smallest_mm)
+        for box in (self.count_box, self.feature_box, self.curve, self.keep):
+            box.setEnabled(view.has_source)
+        self.why.setText(view.why)
+        self.why.setVisible(bool(view.why))
+        for place, made in enumerate(self.gradients):
+            made.setVisible(place < len(view.gradients))
+            made.setText(view.gradients[place] if place < len(view.gradients) else "")
+        self.curve.show_curve(view.curve, view.count, view.suggested)
+        self.curve_note.setVisible(bool(view.curve))
+        self.rows.show_rows(
+            view.rows,
+            None if view.chosen is None else str(view.chosen),
+        )
+        self._chosen, self._bare = -1 if view.chosen is None else view.chosen, view.chosen_bare
+        for part in (self.name, self.editor, self.keep, self.bare, self.merge, self.split):
+            part.setVisible(view.chosen is not None)
+        self._show_merge(view)
+        self.split.setEnabled(view.can_split)
+        if view.strips is not None:
+            self.name.show_name(view.chosen_name)
+            self.editor.show_colour(view.strips)
+            self.keep.setText(
+                "Kept whatever the number" if view.kept else "Keep this colour whatever the number"
+            )
+            self.keep.setEnabled(view.has_source and not view.kept)
+            self.bare.setText(
+                "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"
+            )
+        self.field.setText(view.field)
+        self.field.setVisible(bool(view.field))
+        self.findings.show_findings(notes)
+
+    def _show_merge(self, view: DesignView) -> None:
+        names = [row.name for place, row in enumerate(view.rows) if place != view.chosen]
+        self._count = len(view.rows)
+        wanted = ["Make it one with…", *names]
+        if [self.merge.itemText(n) for n in range(self.merge.count())] != wanted:
+            self.merge.clear()
+            self.merge.addItems(wanted)
+        self.merge.setCurrentIndex(0)

@@ -1,0 +1,153 @@
+"""The inks with their patches, the one in hand, and how near the colours come."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
+from nomos.colour.recovery import ColourError
+from nomos.project import (
+    Project,
+    Proof,
+    Zone,
+)
+from nomos.project.inks.films import can_be_on, film_on, ground_of, solid_film
+from nomos.project.inks.sureness import WORTH_SAYING, Judged
+from nomos.project.model import Ink
+from nomos.ui.frame.colours import PATCHES, ColourStrips, Strip, colour_strips
+from nomos.ui.frame.rows import Row
+from nomos.ui.frame.sheet_view import lab_text
+from nomos.ui.frame.state import UiState
+from nomos.units import number
+
+PAPER_ROW = "paper"
+
+
+@dataclass(frozen=True)
+class InksView:
+    """Which inks?"""
+
+    rows: tuple[Row, ...]
+    chosen: str | None
+    ink: str | None
+    name: str
+    opacity: Opacity
+    strips: ColourStrips | None
+    strength: Strip | None
+    grade_to: float | None
+    printed: str
+    matches: tuple[Row, ...]
+    mean_de00: float | None
+    sure: str = ""
+
+
+def ink_row(pull: str, zone: int) -> str:
+    """The id of a zone's row among the inks: the impression's own for its first zone."""
+    return pull if zone == 0 else f"{pull}/{zone}"
+
+
+def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judged | None = None) -> InksView:
+    """The Inks station; how sure its colours are, once that is known."""
+    paper, ground = project.paper, ground_of(project)
+    rows = [
+        Row(PAPER_ROW, lab_to_hex(np.array(paper.lab)), paper.name, "paper", f"Lab {lab_text(paper.lab)}")
+    ]
+    for place, impression in enumerate(project.impressions, start=1):
+        for zone_at, zone in enumerate(impression.zones):
+            own = project.ink(zone.ink)
+            figure = f"{number(100 * zone.strength, 0)} %"
+            if zone.grade is not None:
+                figure = f"{number(100 * zone.strength, 0)} to {number(100 * zone.grade.to, 0)} %"
+            apart = f"pull {place}, zone {zone_at + 1}, " if len(impression.zones) > 1 else ""
+            quiet = f"{apart}Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}"
+            if not can_be_on(own, ground):
+                quiet = f"△ duller here: read on whiter paper. {_OPACITY[own.opacity].capitalize()}"
+            key, shown = ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab))
+            rows.append(Row(key, shown, own.name, figure, quiet, over=_over_black(own, ground)))
+    matches: list[Row] = []
+    if proof is not None and project.flat is not None:
+        matches = [
+            Row(
+                str(match.number),
+                lab_to_hex(np.array(match.predicted)),
+                project.flat.colours[match.number].name,
+                f"ΔE {number(match.de00)}{_give_or_take(doubt, match.number)}",
+            )
+            for match in sorted(proof.matches, key=lambda match: -match.de00)
+        ]
+    chosen = project.impression(state.pull) if state.pull and not state.paper_chosen else None
+    at = min(state.zone, len(chosen.zones) - 1) if chosen else 0
+    ink = project.ink(chosen.zones[at].ink) if chosen else None
+    grade = chosen.zones[at].grade if chosen else None
+    in_hand = paper if state.paper_chosen else ink
+    return InksView(
+        tuple(rows),
+        PAPER_ROW if state.paper_chosen else ink_row(state.pull, at) if state.pull else None,
+        ink.id if ink else None,
+        in_hand.name if in_hand else "",
+        ink.opacity if ink else "transparent",
+        colour_strips(in_hand.lab) if in_hand else None,
+        _strength_strip(project, chosen.zones[at]) if chosen else None,
+        grade.to if grade else None,
+        "Inks keep the colour they have on it."
+        if state.paper_chosen
+        else "Each patch: the ink alone on this paper.",
+        tuple(matches[:5]),
+        proof.mean_de00 if proof else None,
+        _sure_text(doubt),
+    )
+
+
+_BLACK: Lab = (16.0, 0.0, 0.0)
+
+
+def _over_black(ink: Ink, ground: Ground) -> str:
+    """What an ink's solid shows over a black one, as a screen colour; empty where no ink can be so."""
+    try:
+        films = [ink_film(_BLACK, "transparent", ground), film_on(ink, ground)]
+    except ColourError:
+        return ""
+    return lab_to_hex(reflectance_to_lab(overprints(ground, films)[-1]))
+
+
+def _give_or_take(doubt: Judged | None, number_of: int) -> str:
+    if doubt is None or number_of >= len(doubt.fields.within):
+        return ""
+    within = float(doubt.fields.within[number_of])
+    return f" ± {number(within)}" if within >= WORTH_SAYING else ""
+
+
+def _sure_text(doubt: Judged | None) -> str:
+    """How sure the least sure colour is, and what would help."""
+    if doubt is None or doubt.surer is None or doubt.surer.before < WORTH_SAYING:
+        return ""
+    surer = doubt.surer
+    said = (
+        f"Nine in ten colours come out within the ± given; the least sure within ΔE {number(surer.before)}."
+    )
+    if surer.after < 0.8 * surer.before and len(surer.inks) > 1:
+        said += (
+            f" Print the chart of {', '.join(surer.inks[:-1])} and {surer.inks[-1]}, at See: "
+            f"the range falls to ±{number(surer.after)}."
+        )
+    return said
+
+
+_OPACITY: dict[Opacity, str] = {
+    "transparent": "transparent",
+    "semi": "half opaque",
+    "opaque": "opaque",
+}
+
+
+def _strength_strip(project: Project, zone: Zone) -> Strip | None:
+    ink = project.ink(zone.ink)
+    try:
+        films = [solid_film(project, ink, (step + 0.5) / PATCHES) for step in range(PATCHES)]
+        ground = ground_of(project)
+    except ColourError:
+        return None
+    labs = reflectance_to_lab(overprints(ground, films, np.eye(PATCHES, dtype=bool)))
+    return Strip(
+        zone.strength, f"{number(100 * zone.strength, 0)} % ink", tuple(lab_to_hex(lab) for lab in labs)
+    )

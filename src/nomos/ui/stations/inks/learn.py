@@ -1,0 +1,83 @@
+"""Amounts for the sheets, and what a scanned proof teaches."""
+
+from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtWidgets import QVBoxLayout, QWidget
+
+from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.inks.view import ProofView
+
+
+class LearnPart(QWidget):
+    """How much ink; a proof compared with what was predicted."""
+
+    workshop_asked = pyqtSignal(str, object)
+    weights_asked = pyqtSignal(float, float, int)
+    """Grams before, grams after, pulls: for the chosen impression."""
+    scan_asked = pyqtSignal()
+    cause_taken = pyqtSignal(int)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self._column = column = part_column(self)
+        self.fields = Fields()
+        self.sheets_box = NumberBox(1, 100_000, unit="", step=5, digits=0)
+        self.film_box = NumberBox(0.1, 500, unit="g/m²", step=0.5)
+        self.slab_box = NumberBox(0, 10_000, unit="g", step=1)
+        self.fields.add("Sheets, bad ones too", self.sheets_box)
+        self.fields.add("A solid film holds", self.film_box)
+        self.fields.add("Left on slab and roller", self.slab_box)
+        self.needs = Figures()
+        self.note = label(kind="quiet")
+        self.weigh = Fields()
+        self.before_box, self.after_box = (NumberBox(0, 100_000, unit="g", step=1) for _ in range(2))
+        self.pulls_box = NumberBox(1, 10_000, unit="", digits=0)
+        self.weigh.add("Ink before", self.before_box)
+        self.weigh.add("Ink after", self.after_box)
+        self.weigh.add("Pulls between", self.pulls_box)
+        self.take_weights = button("Work the film out from these weights")
+        self.scan = button("Compare with a scan of a proof…")
+        self.scan_note = label("Scan the whole sheet, edge to edge and upright.", kind="quiet")
+        self.read = ColourRows("Fields of the proof")
+        self.causes = QWidget()
+        self._causes = QVBoxLayout(self.causes)
+        self._causes.setContentsMargins(0, 0, 0, 0)
+        self._shown: tuple[str, ...] = ()
+        for widget in (
+            label("Ink for the edition", kind="name"), self.fields, self.needs, self.note, self.weigh,
+            self.take_weights, label("Learning from the proof", kind="name"), self.scan, self.scan_note,
+            self.read, self.causes,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self.sheets_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("sheets", round(value)))
+        self.film_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("film_g_m2", value))
+        self.slab_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("slab_g", value))
+        self.take_weights.clicked.connect(
+            lambda: self.weights_asked.emit(
+                self.before_box.value(), self.after_box.value(), round(self.pulls_box.value())
+            )
+        )
+        self.scan.clicked.connect(self.scan_asked)
+
+    def show_view(self, view: ProofView) -> None:
+        """Show amounts and the comparison."""
+        self.sheets_box.show_value(view.sheets)
+        self.film_box.show_value(view.film_g_m2)
+        self.slab_box.show_value(view.slab_g)
+        self.needs.show_rows(view.needs)
+        self.note.setText(view.note)
+        if view.scan:
+            self.scan_note.setText(f"{view.scan}: furthest from what was predicted.")
+        self.read.show_rows(view.fields, None)
+        if view.causes == self._shown:
+            return
+        self._shown = view.causes
+        while (item := self._causes.takeAt(0)) is not None:
+            if (widget := item.widget()) is not None:
+                widget.deleteLater()
+        for place, text in enumerate(view.causes):
+            self._causes.addWidget(label(text))
+            made = button("Take it into the plan")
+            made.clicked.connect(lambda _checked, place=place: self.cause_taken.emit(place))
+            self._causes.addWidget(made, 0, Qt.AlignmentFlag.AlignLeft)

@@ -1,0 +1,109 @@
+"""Recipes from a shelf, and batches put right."""
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtWidgets import QWidget
+
+from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.inks.view import MixView
+
+_CAUTION = "Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first."
+
+
+class MixPart(QWidget):
+    """Finds recipes for the chosen ink, weighs them, and corrects a batch."""
+
+    shelf_asked = pyqtSignal()
+    most_asked = pyqtSignal(int)
+    mix_asked = pyqtSignal()
+    recipe_chosen = pyqtSignal(str)
+    recipe_taken = pyqtSignal()
+    correction_asked = pyqtSignal(object, float)
+    """The colour that came out (L*, a*, b*), and the grams of the batch."""
+    keep_asked = pyqtSignal()
+    readings_asked = pyqtSignal()
+    card_asked = pyqtSignal()
+    grey_skipped = pyqtSignal()
+    card_taken = pyqtSignal()
+    over_black_asked = pyqtSignal()
+    card_to_print = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.heading = label(kind="name")
+        self.shelf = label(kind="quiet")
+        self.open_shelf, self.look = button("Open a shelf…"), button("Find recipes")
+        self.keep = button("Keep this print's inks as a shelf…")
+        self.fields = Fields()
+        self.most_box = NumberBox(1, 4, unit="", digits=0)
+        self.batch_box = NumberBox(0.5, 100_000, unit="g", step=5)
+        self.fields.add("Inks at most", self.most_box)
+        self.fields.add("Batch", self.batch_box)
+        self.rows = ColourRows("Recipes")
+        self.weights = Figures()
+        self.note = label(kind="quiet")
+        self.take = button("Use this recipe")
+        self.came_title = label("It came out otherwise", kind="name")
+        self.came = Fields()
+        self.boxes = [
+            NumberBox(low, high, unit="", step=1) for low, high in ((0, 100), (-128, 128), (-128, 128))
+        ]
+        for name, box in zip(("L*", "a*", "b*"), self.boxes, strict=True):
+            self.came.add(name, box)
+        self.right = button("Say what to add")
+        self.added = Figures()
+        self.added_note = label(kind="quiet")
+        self.teach = button("Teach the ink from readings…")
+        self.card, self.card_note = button("Read a drawdown card…"), label(kind="quiet")
+        self.no_grey, self.take_card = button("It has no grey patch"), button("Use this colour for the ink")
+        self.over_black = button("It runs over a black stripe too")
+        self.write_card = button("A card to draw down on, to print…")
+        for widget in (
+            self.heading, self.shelf, self.open_shelf, self.fields, self.look, self.rows, self.weights,
+            self.note, self.take, self.came_title, self.came, self.right, self.added, self.added_note,
+            label("A measured ink", kind="name"), self.teach, self.write_card, self.card, self.card_note,
+            self.no_grey, self.over_black, self.take_card, self.keep, label(_CAUTION, kind="quiet"),
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self._for = ""
+        self.open_shelf.clicked.connect(self.shelf_asked)
+        self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
+        self.look.clicked.connect(self.mix_asked)
+        self.rows.chosen.connect(self.recipe_chosen)
+        self.take.clicked.connect(self.recipe_taken)
+        self.right.clicked.connect(self._ask_correction)
+        self.teach.clicked.connect(self.readings_asked)
+        self.keep.clicked.connect(self.keep_asked)
+        self.card.clicked.connect(self.card_asked)
+        self.no_grey.clicked.connect(self.grey_skipped)
+        self.take_card.clicked.connect(self.card_taken)
+        self.over_black.clicked.connect(self.over_black_asked)
+        self.write_card.clicked.connect(self.card_to_print)
+
+    def _ask_correction(self) -> None:
+        lab = tuple(box.value() for box in self.boxes)
+        self.correction_asked.emit(lab, self.batch_box.value())
+
+    def show_view(self, view: MixView) -> None:
+        """Show the recipes."""
+        self.heading.setText(view.heading)
+        self.shelf.setText(f"From {view.shelf}. The batch is for the sheets at Proof.")
+        self.most_box.show_value(view.most_inks)
+        if view.heading != self._for:
+            # Another ink in hand: its own batch, until another is set by hand.
+            self._for = view.heading
+            self.batch_box.show_value(view.batch_g)
+        self.rows.show_rows(view.rows, view.chosen)
+        self.weights.show_rows(view.weights)
+        self.note.setText(view.note)
+        self.added.show_rows(view.correction)
+        self.added_note.setText(view.correction_note)
+        for widget in (self.note, self.take, self.came_title, self.came, self.right):
+            widget.setVisible(bool(view.rows))
+        self.added_note.setVisible(bool(view.correction_note))
+        self.card_note.setText(view.card)
+        self.no_grey.setVisible(view.card_asks_grey)
+        self.take_card.setVisible(view.card_read)
+        self.over_black.setVisible(view.card_read and not view.card_over_black)

@@ -1,0 +1,281 @@
+"""Inks at work: recipes from a shelf, batches put right, readings, and how films are laid."""
+
+from collections.abc import Callable
+from dataclasses import replace
+from importlib.resources import files as resources
+from pathlib import Path
+
+import msgspec
+import numpy as np
+from PyQt6.QtCore import pyqtSignal
+
+from nomos.colour import Lab, overprints, reflectance_to_lab
+from nomos.colour.mixing import mixed
+from nomos.colour.trapping import Inking, preucil, share_taken
+from nomos.colour.weighing import correct, pigments_of
+from nomos.errors import BadInput
+from nomos.progress import Progress
+from nomos.project import Project
+from nomos.project.blocks.zones import flat_then_graded
+from nomos.project.inks.chart import ChartReading
+from nomos.project.inks.data import with_ink_data, with_optics, with_paper_data, with_pull
+from nomos.project.inks.drawdown import Card
+from nomos.project.inks.edits import with_zone
+from nomos.project.inks.films import FilmKey, film_of, ground_of, solid_film
+from nomos.project.inks.mixing import Mixed
+from nomos.project.inks.overlaps import ChartLearned
+from nomos.project.model import Ink, Known, Optics, Zone
+from nomos.project.sheet.learning import Learnt
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.state import UiState
+from nomos.ui.stations.inks.doubts import Doubts
+from nomos.work.recipes import recipes_of
+
+DEMO_SHELF = "Demo shelf, illustrative"
+
+
+class MixingHand(Hand):
+    """Edits and jobs of the Inks station; the controller says what is chosen."""
+
+    card_opened = pyqtSignal()
+    """A drawdown card is there to be pointed at."""
+
+    def __init__(
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
+    ) -> None:
+        super().__init__(document, runner, keeper, questions)
+        self._recipes = Asker(runner, "mix", self.told.emit, said="finding recipes")
+        self._readings = Asker(runner, "readings", self.told.emit, said="fitting the ink")
+        self._charts = Asker(runner, "chart", self.told.emit, said="reading the chart")
+        self._proofs = Asker(runner, "learn", self.told.emit, said="reading the proof")
+        self._files = Asker(runner, "ink files", self.told.emit, said="writing a file")
+        self.state = UiState()
+        self.shelf_name = DEMO_SHELF
+        self._shelf: tuple[Ink, ...] = ()
+        self.most_inks = 3
+        self.mixed: Mixed | None = None
+        self.learnt: Learnt | None = None
+        self.card: Card | None = None
+        self.chart: tuple[ChartReading, ...] = ()
+        self.learned: ChartLearned | None = None
+        self.doubts = Doubts(runner)
+        self.doubts.changed.connect(self.changed)
+        self.doubts.told.connect(self.told)
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        ids = {pull.id for pull in after.impressions} if after else set()
+        if self.mixed is not None and self.mixed.pull not in ids:
+            self.mixed = None
+        self.chart = ()
+        if before is None or after is None or before.paper != after.paper:
+            # A recipe is for the paper it was found on.
+            self.mixed = None
+        if before is None or after is None or before.flat != after.flat:
+            self.learnt = None
+
+    def _chosen(self) -> tuple[Project, str, int] | None:
+        project, pull = self._document.project, self.state.pull
+        if project is None:
+            return None
+        if pull is None or self.state.paper_chosen:
+            self.told.emit("Choose an ink first, in the list.")
+            return None
+        return project, pull, min(self.state.zone, len(project.impression(pull).zones) - 1)
+
+    def shelf(self) -> tuple[Ink, ...]:
+        """The inks that are mixed from; the demo's own until another shelf is opened."""
+        if not self._shelf:
+            from nomos.formats import read_inks
+
+            path = Path(str(resources("nomos.demo").joinpath("shelf.csv")))
+            self._shelf = tuple(each.ink for each in read_inks(path))
+        return self._shelf
+
+    def open_shelf(self) -> None:
+        """Mix from another shelf, asked for."""
+        path = self._questions.shelf_to_open()
+        if path is None:
+            return
+        from nomos.formats import read_inks
+
+        try:
+            self._shelf = tuple(each.ink for each in read_inks(path))
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.shelf_name, self.mixed = path.name, None
+        self.changed.emit()
+
+    def set_most_inks(self, most: int) -> None:
+        """How many inks a recipe may hold, beside extender and white."""
+        self.most_inks = most
+
+    def mix(self) -> None:
+        """Look for recipes for the chosen ink, over what is printed before it."""
+        if (found := self._chosen()) is None:
+            return
+        project, pull, zone = found
+
+        def take(made: Mixed) -> None:
+            self.mixed = made
+            self.changed.emit()
+
+        self._recipes.ask(recipes_of(project, pull, zone, self.shelf(), self.most_inks), take)
+
+    def choose_recipe(self, row: str) -> None:
+        """Look at one of the recipes."""
+        if self.mixed is not None:
+            self.mixed = replace(self.mixed, chosen=int(row), correction=None)
+            self.changed.emit()
+
+    def take_recipe(self) -> None:
+        """Use the recipe in hand for the ink it was found for."""
+        made = self.mixed
+        if made is None or not made.recipes:
+            return
+        recipe = made.recipes[made.chosen][1]
+        film = mixed(pigments_of(recipe, made.tubs.all), recipe.shares)
+
+        def change(project: Project) -> Project:
+            ink = project.impression(made.pull).zones[made.zone].ink
+            lab = reflectance_to_lab(overprints(ground_of(project), [film])[-1])
+            optics = Optics(
+                tuple(map(float, film.absorption)),
+                tuple(map(float, film.scattering)),
+                film.k1,
+                known="recipe",
+            )
+            # What was mixed is used as it is.
+            inked = with_zone(
+                project, made.pull, made.zone, lambda old: msgspec.structs.replace(old, strength=1.0)
+            )
+            return with_optics(inked, ink, (float(lab[0]), float(lab[1]), float(lab[2])), optics)
+
+        self._edit("Take a recipe", change)
+
+    def put_right(self, came_out: Lab, batch_g: float) -> None:
+        """Say what to add to a batch of the recipe in hand that came out otherwise."""
+        made = self.mixed
+        if made is None or not made.recipes:
+            self.told.emit("Find a recipe first.")
+            return
+        recipe = made.recipes[made.chosen][1]
+        try:
+            found = correct(recipe, made.tubs.all, batch_g, came_out, made.target, made.under)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.mixed = replace(made, correction=found)
+        self.changed.emit()
+
+    def teach(self) -> None:
+        """Fit K and S of the chosen ink to readings from a file, asked for."""
+        if (found := self._chosen()) is None:
+            return
+        project, pull, zone = found
+        path = self._questions.readings_to_open()
+        if path is None:
+            return
+        ink = project.ink(project.impression(pull).zones[zone].ink)
+
+        def work(progress: Progress) -> tuple[Lab, Optics, str]:
+            from nomos.colour.fitting import fit_ink
+            from nomos.formats import read_readings
+
+            progress.report(0.2, "fitting the ink")
+            some = read_readings(path)
+            own = next((each for each in some if each.name.lower() == ink.name.lower()), some[0])
+            fit = fit_ink(own.readings, ink.opacity)
+            known: Known = "readings" if len(own.readings) > 1 else "one reading"
+            optics = Optics(
+                tuple(map(float, fit.absorption)),
+                tuple(map(float, fit.scattering)),
+                fit.k1,
+                sealed=True,
+                known=known,
+            )
+            solid = msgspec.structs.replace(ink, optics=optics)
+            lab = reflectance_to_lab(overprints(ground_of(project), [solid_film(project, solid)])[-1])
+            unsure = 100 * float(np.mean(fit.uncertain[1]))
+            said = (
+                f"{own.name}: {len(own.readings)} readings, worst ΔE {max(fit.de00):.1f}; "
+                f"S is uncertain in {unsure:.0f} % of the spectrum."
+            )
+            return (float(lab[0]), float(lab[1]), float(lab[2])), optics, said
+
+        def take(result: tuple[Lab, Optics, str]) -> None:
+            lab, optics, said = result
+            self._edit("Teach an ink", lambda p: with_optics(p, ink.id, lab, optics))
+            self.told.emit(said)
+
+        self._readings.do(work, take)
+
+    def set_inking(self, inking: Inking) -> None:
+        """Ink the chosen zone light, normal or heavy."""
+        self._on_zone("Film", lambda zone: msgspec.structs.replace(zone, inking=inking))
+
+    def _on_zone(self, text: str, change: Callable[[Zone], Zone]) -> None:
+        found = self._chosen()
+        if found is not None:
+            _, pull, zone = found
+            self._edit(text, lambda p: with_zone(p, pull, zone, change))
+
+    def set_pull(self, **changes: object) -> None:
+        """Print the chosen impression wet or dry, or with a measured trapping."""
+        found = self._chosen()
+        if found is not None:
+            self._edit("Wet or dry", lambda p: with_pull(p, found[1], **changes), tuple(changes))
+
+    def trap_from_densities(self, first: float, second: float, both: float) -> None:
+        """Work the chosen impression's trapping out from three densities by Preucil's formula."""
+        found = self._chosen()
+        if found is None:
+            return
+        project, pull, zone = found
+        place = [each.id for each in project.impressions].index(pull)
+        if place == 0:
+            return
+        films = [
+            film_of(project, FilmKey(each, at))
+            for each, at in ((project.impressions[place - 1].id, 0), (pull, zone))
+        ]
+        try:
+            share = share_taken(preucil(both, first, second), ground_of(project), *films)
+        except ValueError as error:
+            self.told.emit(str(error))
+            return
+        self.set_pull(wet=True, trapping=round(share, 3))
+
+    def set_ink(self, **changes: object) -> None:
+        """Change tack, drying, vehicle or cost of the chosen ink."""
+        found = self._chosen()
+        if found is not None:
+            project, pull, zone = found
+            ink = project.impression(pull).zones[zone].ink
+            self._edit("Ink", lambda p: with_ink_data(p, ink, **changes), (ink, *changes))
+
+    def set_paper(self, **changes: object) -> None:
+        """Change what the paper is like."""
+        self._edit("Paper", lambda p: with_paper_data(p, **changes), tuple(changes))
+
+    def bend_grade(self, **changes: object) -> None:
+        """Change the course of the chosen graded zone."""
+
+        def change(zone: Zone) -> Zone:
+            if zone.grade is None:
+                return zone
+            return msgspec.structs.replace(zone, grade=msgspec.structs.replace(zone.grade, **changes))
+
+        self._on_zone("Graded inking", change)
+
+    def flat_first(self) -> None:
+        """Print the chosen graded impression flat first, then graded over it."""
+        found = self._chosen()
+        if found is not None:
+            _, pull, zone = found
+            self._edit("Flat first, then graded", lambda p: flat_then_graded(p, pull, zone))

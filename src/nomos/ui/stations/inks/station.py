@@ -1,0 +1,81 @@
+"""The Inks station in the window."""
+
+from nomos.project import Project, Proof
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.inks.ink_view import inks_view
+from nomos.ui.stations.inks.view import mix_view, proof_view, see_view, sheet_overlaps, stack_view
+from nomos.ui.stations.inks.widget import InksStation
+
+
+class InksHere(Here[InksStation]):
+    """Which inks?"""
+
+    hint = "Choose an ink, then drag along a strip: the print answers at once."
+
+    def made(self) -> InksStation:
+        """The widget, wired."""
+        made, hand = InksStation(), self.hand
+        made.pull_chosen.connect(hand.choose_pull)
+        made.renamed.connect(hand.inks.rename_ink)
+        made.recoloured.connect(hand.inks.recolour_ink)
+        made.opacity_asked.connect(hand.inks.set_opacity)
+        made.strength_dragged.connect(hand.inks.set_strength)
+        made.grade_asked.connect(hand.methods.grade)
+        made.grade_to_asked.connect(hand.methods.set_grade_to)
+        made.part_shown.connect(hand.look_again)
+        self._wire_ink_parts(made)
+        return made
+
+    def _wire_ink_parts(self, made: "InksStation") -> None:
+        hand, room = self.hand, self.hand.inkroom
+        made.mix.shelf_asked.connect(room.open_shelf)
+        made.mix.most_asked.connect(room.set_most_inks)
+        made.mix.mix_asked.connect(room.mix)
+        made.mix.recipe_chosen.connect(room.choose_recipe)
+        made.mix.recipe_taken.connect(room.take_recipe)
+        made.mix.correction_asked.connect(room.put_right)
+        made.mix.readings_asked.connect(room.teach)
+        made.mix.card_asked.connect(room.open_card)
+        made.mix.grey_skipped.connect(room.without_grey)
+        made.mix.card_taken.connect(room.take_card)
+        made.mix.over_black_asked.connect(room.card_over_black)
+        made.mix.card_to_print.connect(room.write_card)
+        made.stack.inking_asked.connect(room.set_inking)
+        made.stack.pull_asked.connect(lambda name, value: room.set_pull(**{name: value}))
+        made.stack.ink_asked.connect(lambda name, value: room.set_ink(**{name: value}))
+        made.stack.paper_asked.connect(lambda name, value: room.set_paper(**{name: value}))
+        made.stack.grade_asked.connect(lambda name, value: room.bend_grade(**{name: value}))
+        made.stack.flat_asked.connect(room.flat_first)
+        made.stack.densities_asked.connect(room.trap_from_densities)
+        made.see.light_asked.connect(hand.inks.look_in)
+        made.see.eyes_asked.connect(hand.inks.look_with)
+        made.see.wet_asked.connect(hand.inks.look_wet)
+        made.see.chart_asked.connect(room.write_chart)
+        made.see.chart_read.connect(room.read_chart)
+        made.see.chart_learned.connect(room.learn_chart)
+        made.mix.keep_asked.connect(room.keep_shelf)
+        made.learn.workshop_asked.connect(lambda name, value: hand.methods.set_workshop(**{name: value}))
+        made.learn.weights_asked.connect(room.weigh_film)
+        made.learn.scan_asked.connect(room.learn)
+        made.learn.cause_taken.connect(room.take_cause)
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it."""
+        doubt = self.hand.inkroom.doubts.of(project)
+        self.widget.show_view(inks_view(project, proof, self.hand.state, doubt), self.notes(proof))
+        self._show_ink_part(project, proof)
+
+    def _show_ink_part(self, project: Project, proof: Proof | None) -> None:
+        """The part of the Inks station that is in sight; the others are worked out when they are."""
+        room, state, station = self.hand.inkroom, self.hand.state, self.widget
+        if station.part == "mix":
+            shelf, most = room.shelf_name, room.most_inks
+            station.mix.show_view(mix_view(project, proof, state, shelf, most, room.mixed, room.card))
+        elif station.part == "stack":
+            station.stack.show_view(stack_view(project, state))
+        elif station.part == "see":
+            overlaps = [films for films, _, _ in sheet_overlaps(project, proof)]
+            judged = room.doubts.of(project, overlaps)
+            station.see.show_view(see_view(project, proof, state, room.chart, room.learned, judged))
+        elif station.part == "learn":
+            station.learn.show_view(proof_view(project, proof, room.learnt))

@@ -1,0 +1,1 @@
+"""Which order, on which days?"""

@@ -1,0 +1,225 @@
+"""On which days to print, and what is cleaned in between."""
+
+from datetime import datetime, timedelta
+
+from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
+from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
+
+from nomos.order.calendar import Calendar
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.parts import part_column
+from nomos.ui.stations.order.view import DaysView, SittingView, week_days
+
+_MOST_DAYS = 60
+
+
+class DaysPicture(QWidget):
+    """A bar for each day: work filled, drying shaded below it."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setAccessibleName("Days")
+        self._plan: Calendar | None = None
+
+    def show_plan(self, plan: Calendar | None) -> None:
+        """Show these days."""
+        self._plan = plan
+        self.updateGeometry()
+        self.update()
+
+    def _days(self) -> list[datetime]:
+        if self._plan is None or not self._plan.tasks:
+            return []
+        first = min(task.start for task in self._plan.tasks).replace(
+            hour=0, minute=0, second=0, microsecond=0
+        )
+        last = max(task.end for task in self._plan.tasks)
+        count = min((last.date() - first.date()).days + 1, _MOST_DAYS)
+        return [first + timedelta(days=day) for day in range(count)]
+
+    def sizeHint(self) -> QSize:
+        return QSize(theme.scaled(220), max(len(self._days()), 1) * theme.scaled(20))
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(theme.scaled(140), self.sizeHint().height())
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        painter, tone = QPainter(self), theme.tones()
+        tall, left = theme.scaled(20), theme.scaled(80)
+        wide = self.width() - left
+        painter.setFont(theme.quiet_font())
+        for place, day in enumerate(self._days()):
+            top = place * tall
+            painter.setPen(QColor(tone.quiet))
+            painter.drawText(QRectF(0, top, left, tall), Qt.AlignmentFlag.AlignVCenter, f"{day:%a %d %b}")
+            box = QRectF(left, top + 2, wide, tall - 4)
+            painter.fillRect(box, QColor(tone.chosen))
+            self._draw_day(painter, day, box)
+            painter.setPen(QPen(QColor(tone.line), 1))
+            for hour in (6, 12, 18):
+                x = box.left() + hour / 24 * box.width()
+                painter.drawLine(int(x), int(box.top()), int(x), int(box.bottom()))
+
+    def _draw_day(self, painter: QPainter, day: datetime, box: QRectF) -> None:
+        tone = theme.tones()
+        assert self._plan is not None
+        for kind in ("dry", "damp", "cut", "print"):
+            for task in self._plan.tasks:
+                start, end = max(task.start, day), min(task.end, day + timedelta(days=1))
+                if task.kind != kind or start >= end:
+                    continue
+                x0 = (start - day).total_seconds() / 86400 * box.width()
+                x1 = (end - day).total_seconds() / 86400 * box.width()
+                part = QRectF(box.left() + x0, box.top(), max(x1 - x0, 2), box.height())
+                if kind == "dry":
+                    part.setTop(box.center().y())
+                colours = {"dry": tone.accent_pale, "damp": tone.line, "cut": tone.text, "print": tone.accent}
+                painter.fillRect(part, QColor(colours[kind]))
+
+
+class DaysPart(QWidget):
+    """The calendar and everything it depends on."""
+
+    times_asked = pyqtSignal(str, object)
+    day_lost = pyqtSignal(str)
+    file_asked = pyqtSignal()
+    air_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.said, self.refused = label(), label()
+        self.picture, self.steps = DaysPicture(), Figures()
+        self.legend = label(
+            "Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, 12, 18 h.",
+            kind="quiet",
+        )
+        self.start = QDateEdit()
+        self.lost = QDateEdit()
+        for box in (self.start, self.lost):
+            box.setDisplayFormat("yyyy-MM-dd")
+            box.setCalendarPopup(True)
+        self.dates = Fields()
+        self.dates.add("Begin on", self.start)
+        self.dates.add("A day lost", self.lost)
+        self.lose, self.lost_note = button("Lose that day, or have it back"), label(kind="quiet")
+        self.way = Choice((("whole edition", "Whole edition a layer"), ("sheet by sheet", "Sheet by sheet")))
+        self.fields = Fields()
+        self.boxes = {
+            name: self._box(text, unit, most, step)
+            for name, text, unit, most, step in (
+                ("setup_min", "Set-up", "min", 600, 5), ("pull_min", "One pull", "min", 120, 0.5),
+                ("wash_min", "Wash-up", "min", 600, 5), ("wipe_min", "Wipe", "min", 120, 1),
+                ("cutting_min", "Cutting a state further", "min", 10_000, 30),
+                ("opens", "Work begins at", "h", 23, 0.5), ("closes", "Work ends at", "h", 24, 0.5),
+                ("rack", "Places on the rack", "", 100_000, 5),
+                ("pulls_a_day", "Pulls a day, 0 any", "", 100_000, 5),
+                ("temperature", "Air", "°C", 45, 1), ("humidity", "Humidity", "%", 100, 5),
+                ("damp_min", "Damping and pressing", "min", 600, 5),
+                ("keeps_days", "Stays damp", "days", 60, 1),
+            )
+        }  # fmt: skip
+        week = QWidget()
+        row = QHBoxLayout(week)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(theme.scaled(3))
+        self.days = [button(day) for day in week_days()]
+        for made in self.days:
+            made.setCheckable(True)
+            made.setProperty("narrow", True)
+            row.addWidget(made, 1)
+        self.damp = QCheckBox("Paper is damped the evening before")
+        self.air = button("Read the air (simulated gauge)")
+        self.file = button("Write the days as iCalendar…")
+        for widget in (
+            self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
+            self.dates, self.lose, self.lost_note, label("Working days", kind="name"), week,
+            label("Times", kind="name"), self.fields, self.damp, self.air,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self._connect()
+
+    def _box(self, text: str, unit: str, most: float, step: float) -> NumberBox:
+        whole = unit in ("", "days")
+        box = NumberBox(0, most, unit=unit, step=step, digits=0 if whole else 1)
+        self.fields.add(text, box)
+        return box
+
+    def _connect(self) -> None:
+        for name, box in self.boxes.items():
+            whole = name in ("rack", "pulls_a_day", "keeps_days")
+            box.set_by_hand.connect(
+                lambda value, name=name, whole=whole: self.times_asked.emit(
+                    name, round(value) if whole else value
+                )
+            )
+        self.way.chosen.connect(lambda value: self.times_asked.emit("way", value))
+        self.start.dateChanged.connect(self._ask_start)
+        self.lose.clicked.connect(lambda: self.day_lost.emit(self.lost.date().toString("yyyy-MM-dd")))
+        for made in self.days:
+            made.clicked.connect(self._ask_days)
+        self.damp.clicked.connect(lambda on: self.times_asked.emit("damp", on))
+        self.air.clicked.connect(self.air_asked)
+        self.file.clicked.connect(self.file_asked)
+
+    def _ask_start(self, day: QDate) -> None:
+        self.times_asked.emit("start", day.toString("yyyy-MM-dd"))
+
+    def _ask_days(self) -> None:
+        days = tuple(place for place, made in enumerate(self.days) if made.isChecked())
+        self.times_asked.emit("days", days)
+
+    def show_view(self, view: DaysView) -> None:
+        """Show the days."""
+        self.said.setText(view.said)
+        self.refused.setText(view.refused)
+        self.refused.setVisible(bool(view.refused))
+        self.picture.show_plan(view.plan)
+        self.steps.show_rows(view.steps)
+        self.way.show_choice(view.times.way)
+        first = QDate.fromString(view.start, Qt.DateFormat.ISODate)
+        self.start.blockSignals(True)
+        self.start.setDate(first)
+        self.start.blockSignals(False)
+        if self.lost.date() < first:
+            self.lost.setDate(first)
+        self.lost_note.setText(f"Lost: {view.lost}." if view.lost else "")
+        self.lost_note.setVisible(bool(view.lost))
+        for name, number_box in self.boxes.items():
+            number_box.show_value(float(getattr(view.times, name)))
+        for place, made in enumerate(self.days):
+            made.setChecked(place in view.times.days)
+        self.damp.setChecked(view.times.damp)
+
+
+class SittingPart(QWidget):
+    """Rollers, cleaning and tack."""
+
+    rollers_asked = pyqtSignal(int)
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.fields = Fields()
+        self.rollers_box = NumberBox(1, 6, unit="", digits=0)
+        self.fields.add("Rollers or brushes", self.rollers_box)
+        self.steps, self.said = Figures(), label(kind="quiet")
+        self.advice, self.caution = label(), label(kind="quiet")
+        for widget in (
+            label("Which roller takes which ink", kind="name"), self.fields, self.steps, self.said,
+            label("Tack of what goes on wet", kind="name"), self.advice, self.caution,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self.rollers_box.set_by_hand.connect(lambda value: self.rollers_asked.emit(round(value)))
+
+    def show_view(self, view: SittingView) -> None:
+        """Show cleaning and tack."""
+        self.rollers_box.show_value(view.rollers)
+        self.steps.show_rows(view.steps)
+        self.said.setText(view.said)
+        self.advice.setText("\n\n".join(view.advice) or "Nothing goes on wet ink that is not looser than it.")
+        self.caution.setText(view.caution)
+        self.caution.setVisible(bool(view.caution))

@@ -1,0 +1,138 @@
+"""Orders looked for in the background, pins, and the days of the edition."""
+
+from dataclasses import dataclass
+from datetime import date
+from pathlib import Path
+
+from msgspec.structs import replace
+
+from nomos.devices import ThermoHygrometer
+from nomos.errors import BadInput
+from nomos.project import Project
+from nomos.project.order.days import first_day
+from nomos.project.order.search import OrderReport, with_order
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.state import UiState
+from nomos.work.orders import Orders, orders_of
+
+
+@dataclass(frozen=True)
+class Wanted:
+    """What orders are looked for: a school, and places that impressions are pinned to."""
+
+    school: str = "free"
+    pins: tuple[tuple[str, int], ...] = ()
+
+
+class Orderer(Hand):
+    """Looks for orders, and changes the times of the calendar."""
+
+    def __init__(
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
+    ) -> None:
+        super().__init__(document, runner, keeper, questions)
+        self._search = Asker(runner, "orders", self.told.emit, said="looking for orders")
+        self.state = UiState()
+        self.wanted = Wanted()
+        self.rollers = 1
+        self._gauge = ThermoHygrometer()
+        document.changed.connect(self._project_changed)
+
+    def _project_changed(self, _before: Project | None, after: Project | None) -> None:
+        ids = {pull.id for pull in after.impressions} if after else set()
+        kept = tuple(pin for pin in self.wanted.pins if pin[0] in ids)
+        if kept != self.wanted.pins:
+            self.wanted = Wanted(self.wanted.school, kept)
+
+    def choose_school(self, school: str) -> None:
+        """Keep to a rule."""
+        self.wanted = Wanted(school, self.wanted.pins)
+        self.look()
+
+    def pin(self) -> None:
+        """Pin the chosen impression to the place it has, or let it go."""
+        project, pull = self._document.project, self.state.pull
+        if project is None or pull is None:
+            self.told.emit("Choose a rung of the ladder first.")
+            return
+        pins = dict(self.wanted.pins)
+        if pull in pins:
+            del pins[pull]
+        else:
+            pins[pull] = [each.id for each in project.impressions].index(pull)
+        self.wanted = Wanted(self.wanted.school, tuple(sorted(pins.items())))
+        self.changed.emit()
+
+    def _request(self) -> Orders | None:
+        """What would be asked now."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None or not project.impressions:
+            return None
+        return orders_of(project, cut, self.wanted.school, self.wanted.pins, first_day(project, date.today()))
+
+    @property
+    def report(self) -> OrderReport | None:
+        """The orders found for the project as it is, whatever order it is in; None before they are."""
+        request = self._request()
+        return None if request is None else self._runner.answers.known(request)
+
+    def look(self) -> None:
+        """Look for the best orders."""
+        request = self._request()
+        if request is not None:
+            self._search.ask(request, lambda _: self.changed.emit())
+            self.changed.emit()
+
+    def take(self, key: str) -> None:
+        """Print in one of the orders found, by its place among them."""
+        report = self.report
+        if report is None or not key.isdigit() or int(key) >= len(report.choices):
+            return
+        pulls = report.choices[int(key)].pulls
+        self._edit("Print order", lambda p: with_order(p, pulls))
+
+    def set_times(self, **changes: object) -> None:
+        """Change how long things take, or when there is time."""
+        self._edit("Times", lambda p: replace(p, times=replace(p.times, **changes)), tuple(changes))
+
+    def read_air(self) -> None:
+        """Take temperature and humidity from the gauge."""
+        temperature, humidity = self._gauge.read()
+        self.set_times(temperature=temperature, humidity=humidity)
+
+    def lose_day(self, day: str) -> None:
+        """A day on which nothing can be done; once more takes it back."""
+
+        def change(project: Project) -> Project:
+            lost = set(project.times.lost) ^ {day}
+            return replace(project, times=replace(project.times, lost=tuple(sorted(lost))))
+
+        self._edit("A day lost", change)
+
+    def set_rollers(self, rollers: int) -> None:
+        """How many rollers there are."""
+        self.rollers = rollers
+        self.changed.emit()
+
+    def write_calendar(self) -> None:
+        """Write the days as iCalendar into a folder asked for."""
+        project, folder = self._document.project, self._questions.folder_for_packet()
+        if project is None or folder is None:
+            return
+        from nomos.formats import writing_into
+        from nomos.formats.ical import calendar_ics
+        from nomos.project.order.days import calendar_of
+
+        path: Path = folder / "edition.ics"
+        try:
+            data = calendar_ics(calendar_of(project, first_day(project, date.today())), project.title)
+            with writing_into(path):
+                path.write_bytes(data)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.told.emit(f"The days are in {path}.")

@@ -1,0 +1,49 @@
+"""The Order station in the window."""
+
+from datetime import date
+
+from nomos.project import Project, Proof
+from nomos.ui.frame import theme
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.order.usual_view import order_view
+from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
+from nomos.ui.stations.order.widget import OrderStation
+
+_CARD_PICTURE = 66
+
+
+class OrderHere(Here[OrderStation]):
+    """Which order?"""
+
+    hint = "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later."
+
+    def made(self) -> OrderStation:
+        """The widget, wired."""
+        made = OrderStation()
+        made.order_asked.connect(self.hand.methods.take_order)
+        made.step_asked.connect(self.hand.step_pull)
+        orderer = self.hand.orderer
+        made.best_taken.connect(orderer.take)
+        made.look_asked.connect(orderer.look)
+        made.school_asked.connect(orderer.choose_school)
+        made.pin_asked.connect(orderer.pin)
+        made.part_shown.connect(self.hand.look_again)
+        made.days.times_asked.connect(lambda name, value: orderer.set_times(**{name: value}))
+        made.days.day_lost.connect(orderer.lose_day)
+        made.days.file_asked.connect(orderer.write_calendar)
+        made.days.air_asked.connect(orderer.read_air)
+        made.sitting.rollers_asked.connect(orderer.set_rollers)
+        return made
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it; days and cleaning are worked out when they are in sight."""
+        notes = self.notes(proof)
+        orderer, state, station = self.hand.orderer, self.hand.state, self.widget
+        tall = theme.scaled(_CARD_PICTURE)
+        wanted = orderer.wanted
+        found = orders_view(project, proof, orderer.report, wanted.school, wanted.pins, state.pull, tall)
+        station.show_view(order_view(project, proof, state, tall), found, notes)
+        if station.part == "days":
+            station.days.show_view(days_view(project, date.today()))
+        elif station.part == "sitting":
+            station.sitting.show_view(sitting_view(project, orderer.rollers))

@@ -1,0 +1,98 @@
+"""The usual orders, and why a pull stands where it does."""
+
+from dataclasses import dataclass
+
+from nomos.order import before_next, reasons
+from nomos.project import (
+    Project,
+    Proof,
+    colour_matches,
+    mean_difference,
+    sheet_labs,
+)
+from nomos.project.blocks.pulls import layers, ordered
+from nomos.project.blocks.reduction import cut_before
+from nomos.ui.frame.cards import Card
+from nomos.ui.frame.state import UiState
+from nomos.ui.frame.view import small_print
+from nomos.units import counted, number
+
+
+@dataclass(frozen=True, eq=False)
+class OrderView:
+    """Which order?"""
+
+    choices: tuple[Card, ...]
+    pull: str | None
+    why_title: str
+    why: str
+    can_go_earlier: bool
+    can_go_later: bool
+
+
+def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: int) -> OrderView:
+    """The Order station."""
+    offers = [("rule", "Light to dark, key last", "the usual order")]
+    if any(block.is_key for block in project.blocks):
+        offers.append(("key-first", "Key first, as the guide", "knocks the key back"))
+    choices = []
+    for key, name, quiet in offers:
+        other = ordered(project, key)
+        choices.append(
+            _choice(key, name, quiet, other, other.impressions == project.impressions, proof, thumb_px)
+        )
+    if not any(choice.chosen for choice in choices):
+        choices.insert(0, _choice("own", "Your order", "as on the ladder", project, True, proof, thumb_px))
+    places = [impression.id for impression in project.impressions]
+    place = places.index(state.pull) if state.pull in places else None
+    title = why = ""
+    if place is not None:
+        name = project.block(project.impressions[place].block).name
+        title = f"Why {name.lower()} is {_ordinal(place + 1)}"
+        why = reasons(layers(project))[place]
+        gone = cut_before(project)[place]
+        if gone and project.flat:
+            names = ", ".join(project.flat.colours[n].name.lower() for n in gone)
+            why += (
+                f" Before it {names} is cut away for good: have every sheet printed through the pull before, "
+                "and one proof kept."
+            )
+    return OrderView(
+        tuple(choices),
+        state.pull,
+        title,
+        why,
+        place is not None and place > 0,
+        place is not None and place < len(places) - 1,
+    )
+
+
+def _choice(
+    key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
+) -> Card:
+    if proof is None or proof.laid.pulls != {i.id for i in project.impressions}:
+        return Card(key, name, "", quiet, chosen, None)
+    labs = sheet_labs(project, proof.laid)
+    matches = colour_matches(project, proof.laid, labs)
+    worst = max((match.de00 for match in matches), default=0.0)
+    figures = f"ΔE {number(mean_difference(matches))}   worst {number(worst)}"
+    washes = sum("wash up" in note for note in before_next(layers(project)))
+    quiet = f"{quiet}, {counted(washes, 'wash-up')}"
+    return Card(key, name, figures, quiet, chosen, small_print(proof, project, tall))
+
+
+def _ordinal(place: int) -> str:
+    words = (
+        "",
+        "first",
+        "second",
+        "third",
+        "fourth",
+        "fifth",
+        "sixth",
+        "seventh",
+        "eighth",
+        "ninth",
+        "tenth",
+    )
+    return words[place] if place < len(words) else f"number {place}"

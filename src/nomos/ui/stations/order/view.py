@@ -1,0 +1,163 @@
+"""What the Order station shows: orders worth a look, the days, cleaning and tack."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from nomos.errors import BadInput
+from nomos.order.calendar import Calendar, Times
+from nomos.order.washing import CAUTION, rollers_for, tack_advice
+from nomos.project import Project, Proof, colour_matches, mean_difference, sheet_labs
+from nomos.project.blocks.pulls import inked_with
+from nomos.project.model.sheets import planned_sheets
+from nomos.project.order.days import calendar_of, first_day, runs_of
+from nomos.project.order.search import SCHOOLS, OrderReport, searched_exactly, with_order
+from nomos.ui.frame.cards import Card
+from nomos.ui.frame.view import small_print
+from nomos.units import counted, number
+
+Figures = tuple[tuple[str, str], ...]
+_WEEK = ("Mo", "Tu", "We", "Th", "Fr", "Sa", "Su")
+_CLEANING = {"none": "as it is", "wipe": "wipe", "wash": "wash up"}
+
+
+@dataclass(frozen=True, eq=False)
+class OrdersView:
+    """Which orders are worth a look?"""
+
+    school: str
+    why_school: str
+    pins: str
+    pinned: bool
+    cards: tuple[Card, ...]
+    note: str
+    own: str
+
+
+def orders_view(
+    project: Project,
+    proof: Proof | None,
+    report: OrderReport | None,
+    school: str,
+    pins: tuple[tuple[str, int], ...],
+    pull: str | None,
+    tall: int,
+) -> OrdersView:
+    """Orders found, what they cost, and the one on the ladder."""
+    names = {each.id: project.pull_name(each.id) for each in project.impressions}
+    pinned = ", ".join(f"{names[each]} at {place + 1}" for each, place in pins if each in names)
+    now = tuple(each.id for each in project.impressions)
+    cards = []
+    for place, choice in enumerate(report.choices if report else ()):
+        picture = None
+        if proof is not None and proof.laid.pulls == set(choice.pulls):
+            picture = small_print(proof, with_order(project, choice.pulls), tall)
+        washes = f"{counted(choice.washups, 'wash-up')}"
+        cards.append(
+            Card(
+                str(place),
+                ", ".join(choice.words).capitalize(),
+                f"ΔE {number(choice.mean_de00)}   worst {number(choice.worst_de00)}",
+                f"{washes}, {choice.days} days, hides {number(100 * choice.hides, 0)} %",
+                choice.pulls == now,
+                picture,
+            )
+        )
+    note = ""
+    if report is not None:
+        exact = "all are considered" if report.exact else "too many to consider all: the best found so far"
+        note = f"{report.outcomes:,} different sheets can come out; {exact}.".replace(",", " ")
+    elif not searched_exactly(project):
+        note = "With more than ten pulls not every order is tried."
+    return OrdersView(
+        school, SCHOOLS[school][1], f"Pinned: {pinned}." if pinned else "",
+        pull is not None and pull in dict(pins), tuple(cards), note, _own(project, proof),
+    )  # fmt: skip
+
+
+def _own(project: Project, proof: Proof | None) -> str:
+    """The figures of the order on the ladder, while a rung is dragged too."""
+    if proof is None or proof.laid.pulls != {each.id for each in project.impressions}:
+        return ""
+    matches = colour_matches(project, proof.laid, sheet_labs(project, proof.laid))
+    washes = sum(run.after == "wash" for run in runs_of(project)[:-1])
+    worst = max((match.de00 for match in matches), default=0.0)
+    return (
+        f"On the ladder: ΔE {number(mean_difference(matches))}, worst {number(worst)}, "
+        f"{counted(washes, 'wash-up')}."
+    )
+
+
+@dataclass(frozen=True, eq=False)
+class DaysView:
+    """On which days?"""
+
+    times: Times
+    start: str
+    plan: Calendar | None
+    refused: str
+    said: str
+    steps: Figures
+    lost: str
+
+
+def days_view(project: Project, today: date) -> DaysView:
+    """The days of the edition. today : where it begins if nothing else is said."""
+    times = project.times
+    start = first_day(project, today).isoformat()
+    lost = ", ".join(times.lost)
+    try:
+        plan = calendar_of(project, date.fromisoformat(start))
+    except BadInput as error:
+        return DaysView(times, start, None, str(error), "", (), lost)
+    steps = []
+    for task in plan.tasks:
+        if task.kind == "dry":
+            continue
+        sheets = f", {task.sheets} sheets" if task.sheets and task.sheets != planned_sheets(project) else ""
+        steps.append((f"{task.start:%a %d %b} {task.text}{sheets}", f"{task.start:%H:%M} – {task.end:%H:%M}"))
+    said = (
+        f"{planned_sheets(project)} sheets in {counted(plan.days, 'day')}, dry on "
+        f"{plan.end:%a %d %b %H:%M}. What limits it: {plan.limit}. {plan.help}"
+    )
+    if times.way == "sheet by sheet":
+        said += " Wet on wet, and every sheet a little different."
+    return DaysView(times, start, plan, "", said, tuple(steps), lost)
+
+
+@dataclass(frozen=True)
+class SittingView:
+    """What is cleaned, and does the tack fall?"""
+
+    rollers: int
+    steps: Figures
+    said: str
+    advice: tuple[str, ...]
+    caution: str
+
+
+def sitting_view(project: Project, rollers: int) -> SittingView:
+    """Rollers and cleaning for the order there is, and the tack of what goes on wet."""
+    pulls = project.impressions
+    inks = [project.ink(pull.main.ink) for pull in pulls]
+    inked = [inked_with(project, pull) for pull in pulls]
+    labs = [[ink.lab for ink in some] for some in inked]
+    shared, one = rollers_for(labs, rollers), rollers_for(labs, 1)
+    steps = tuple(
+        (f"{place}  {ink.name}", f"roller {roller + 1}, {_CLEANING[what]}")
+        for place, (some, taken, before) in enumerate(
+            zip(inked, shared.roller, shared.before, strict=True), start=1
+        )
+        for ink, roller, what in zip(some, taken, before, strict=True)
+    )
+    said = f"{counted(shared.washes, 'full wash-up')} before or between the pulls"
+    said += f", {one.washes} with one roller." if rollers > 1 else "."
+    if shared.needed > rollers:
+        said += f" One pull takes {shared.needed} rollers or brushes at once."
+    advice = tack_advice([ink.name for ink in inks], [ink.tack for ink in inks], [p.wet for p in pulls])
+    texts = tuple(each.text for each in advice)
+    return SittingView(rollers, steps, said, texts, CAUTION if texts else "")
+
+
+def week_days() -> tuple[str, ...]:
+    """The days of the week, Monday first, in two letters."""
+    return _WEEK

@@ -1,0 +1,1 @@
+"""How does every sheet meet every block?"""

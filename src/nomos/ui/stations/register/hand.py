@@ -1,0 +1,265 @@
+"""Registration at work: the system, the tolerance and what flashes, proofs that are read, and practice."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from pathlib import Path
+from typing import TYPE_CHECKING, Any
+
+from nomos.errors import BadInput
+from nomos.project import Project
+from nomos.project.register.system import with_budget, with_reading, with_register
+from nomos.proof import Misregister
+from nomos.ui.frame.document import Document
+from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.state import UiState
+from nomos.work.flash import flash_of, grid_of, practise_of
+from nomos.work.scan import scan_of, scan_tried_of
+
+if TYPE_CHECKING:
+    # Imported where they are used: none of it is needed before its part of the station is in sight.
+    from nomos.project.register.practice import Exercise, Fault, Marking, Picture
+    from nomos.project.register.scan import ScanFound
+    from nomos.proof.flashing import Flashing
+
+
+@dataclass(frozen=True, eq=False)
+class Flashed:
+    """What a simulation found: the fast estimate, and whole sheets once they were asked for."""
+
+    fast: "Flashing"
+    exact: "Flashing | None" = None
+
+
+@dataclass(frozen=True, eq=False)
+class Scanned:
+    """A scan that has been read, and of which file."""
+
+    name: str
+    found: "ScanFound"
+
+
+@dataclass(frozen=True, eq=False)
+class Practice:
+    """An exercise, how the last answer did, and the score so far."""
+
+    exercise: "Exercise"
+    marking: "Marking | None" = None
+    points: int = 0
+    answered: int = 0
+
+
+class Registrar(Hand):
+    """Changes how sheets meet blocks, simulates, reads proofs, and sets exercises."""
+
+    def __init__(
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
+    ) -> None:
+        super().__init__(document, runner, keeper, questions)
+        self._flashes = Asker(runner, "flash", self._failed)
+        self._sheets = Asker(runner, "sheets", self._failed, said="printing plausible sheets")
+        self._scans = Asker(runner, "scan", self._failed, said="reading the scan")
+        self._exercises = Asker(runner, "exercise", self._failed, said="making a proof to read")
+        self.state = UiState()
+        self.scanned: Scanned | None = None
+        self.practice: Practice | None = None
+        self.sheet = 0
+        self.uncut = False
+        self.looking = False
+        self.grid: Picture | None = None
+        self._grid_seed = 0
+        document.changed.connect(self._project_changed)
+        keeper.changed.connect(self._look_again)
+
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            self.scanned = self.practice = self.grid = None
+        elif self.scanned is not None and before.impressions != after.impressions:
+            known = {pull.id for pull in after.impressions}
+            if not all(found.pull in known for found in self.scanned.found.pulls):
+                self.scanned = None
+
+    # The system and the budget
+
+    def set_register(self, **changes: Any) -> None:
+        """Choose another system, its side, its pins or stops, marks, or damp paper."""
+        self._edit("Registration", lambda p: with_register(p, **changes))
+
+    def set_budget(self, **figures: Any) -> None:
+        """Give one's own figure for a part of the error, or say whose hand it is; None takes the default."""
+        self._edit("Tolerance", lambda p: with_budget(p, **figures), ("budget", tuple(figures)))
+
+    # What flashes
+
+    def look_at_flashes(self, looking: bool) -> None:
+        """Whether the fast estimate is to follow every change."""
+        self.looking = looking
+        self._look_again()
+
+    def _look_again(self) -> None:
+        project, cut = self._document.project, self._keeper.cut
+        if self.looking and project is not None and cut is not None:
+            request = flash_of(project, cut)
+            if self._runner.answers.known(request) is None:
+                self._flashes.ask(request, lambda _: self.changed.emit())
+
+    @property
+    def flashed(self) -> Flashed | None:
+        """What flashes on the sheets of the project as it is; None until it has been worked out."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None:
+            return None
+        known = self._runner.answers.known
+        fast = known(flash_of(project, cut))
+        return None if fast is None else Flashed(fast, known(flash_of(project, cut, exact=True)))
+
+    def simulate(self) -> None:
+        """Print whole sheets, one by one."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is not None and cut is not None:
+            self._sheets.ask(flash_of(project, cut, exact=True), lambda _: self.changed.emit())
+
+    def show_sheets(self) -> None:
+        """Nine plausible sheets beside each other; once more takes other ones, then none."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None or not project.impressions:
+            return
+
+        def take(grid: "Picture") -> None:
+            self.grid = grid
+            self.changed.emit()
+
+        self._sheets.ask(grid_of(project, cut, self._grid_seed), take)
+        self._grid_seed += 1
+
+    def hide_sheets(self) -> None:
+        """Show the print again."""
+        self.grid = None
+        self.changed.emit()
+
+    # Proofs
+
+    def set_sheet(self, sheet: int) -> None:
+        """Which sheet of the edition is read next; 0 is a proof."""
+        self.sheet = sheet
+
+    def set_uncut(self, uncut: bool) -> None:
+        """Whether the chosen block is still to be cut."""
+        self.uncut = uncut
+        self.changed.emit()
+
+    def read_by_eye(self, read_mm: Mapping[tuple[int, str], float]) -> None:
+        """Keep what was read of the chosen pull."""
+        from nomos.project.register.readings import read_by_eye, reading_by_eye
+
+        project, pull = self._document.project, self.state.pull
+        if project is None or pull is None:
+            self.told.emit("Choose a block first.")
+            return
+        try:
+            fit = read_by_eye(project, pull, read_mm)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        reading = reading_by_eye(project, pull, fit, self.sheet)
+        self._edit("Read a proof", lambda p: with_reading(p, reading))
+
+    def open_scan(self) -> None:
+        """Read a scan, asked for."""
+        path = self._questions.scan_to_open() if self._document.project else None
+        if path is not None:
+            self.read_scan(path)
+
+    def read_scan(self, path: Path) -> None:
+        """How far every pull is out on a scan of a whole sheet."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None:
+            return
+        from nomos.formats.files import read_bytes
+
+        try:
+            request = scan_of(project, cut, read_bytes(path), path.name)
+        except BadInput as error:
+            self._failed(str(error))
+            return
+        self._scans.ask(request, lambda found: self._take_scan(path.name, found))
+
+    def scan_demo(self) -> None:
+        """Scan the sheet as it is tried on the screen, on the simulated scanner."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is not None and cut is not None:
+            name = "a simulated scan"
+            self._scans.ask(scan_tried_of(project, cut), lambda found: self._take_scan(name, found))
+
+    def _take_scan(self, name: str, found: "ScanFound") -> None:
+        self.scanned = Scanned(name, found)
+        self.changed.emit()
+        missing = [each.problem for each in found.pulls if each.problem]
+        if missing:
+            self.told.emit(missing[0])
+
+    def keep_scan(self) -> None:
+        """Keep what the scan showed of every pull."""
+        from nomos.project.register.readings import reading_of
+
+        scanned = self.scanned
+        if scanned is None:
+            return
+
+        def change(project: Project) -> Project:
+            for each in scanned.found.pulls:
+                reading = reading_of(project, each, self.sheet)
+                if reading is not None:
+                    project = with_reading(project, reading)
+            return project
+
+        self._edit("Keep a scan", change)
+
+    def show_reading(self) -> None:
+        """Put the chosen pull on the screen where it was last found."""
+        from nomos.project.register.edits import with_offset
+        from nomos.project.register.readings import motion_kept
+
+        project, pull = self._document.project, self.state.pull
+        if project is None or pull is None:
+            return
+        kept = next((each for each in reversed(project.readings) if each.pull == pull), None)
+        if kept is None:
+            self.told.emit("This block has not been read yet.")
+            return
+        motion = motion_kept(project, kept)
+        offset = Misregister(
+            round(motion.shift_mm[0], 2), round(motion.shift_mm[1], 2), round(motion.rotation_deg, 2)
+        )
+        self._edit("Show a reading", lambda p: with_offset(p, pull, offset))
+
+    # Practice
+
+    def exercise(self, faults: int = 1) -> None:
+        """Set the next exercise."""
+        project, cut, last = self._document.project, self._keeper.cut, self.practice
+        if project is None or cut is None or not project.impressions:
+            return
+        number = last.exercise.number + 1 if last else 1
+
+        def take(made: "Exercise") -> None:
+            points, answered = (last.points, last.answered) if last else (0, 0)
+            self.practice = Practice(made, None, points, answered)
+            self.changed.emit()
+
+        self._exercises.ask(practise_of(project, cut, number, faults), take)
+
+    def answer(self, fault: "Fault") -> None:
+        """Say what is wrong with the exercise."""
+        project, practice = self._document.project, self.practice
+        if project is None or practice is None or practice.marking is not None:
+            return
+        from nomos.project.register.practice import mark_answer
+
+        marking = mark_answer(project, practice.exercise, fault)
+        self.practice = Practice(
+            practice.exercise, marking, practice.points + marking.points, practice.answered + 1
+        )
+        self.changed.emit()

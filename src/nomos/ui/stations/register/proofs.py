@@ -1,0 +1,273 @@
+"""The parts of the Register station about tolerance, proofs and practice."""
+
+from functools import partial
+
+from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
+
+from nomos.project.register.practice import KINDS, Fault
+from nomos.registration.printed_marks import STROKES, vernier_reading_mm
+from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import group, part_column
+from nomos.ui.stations.register.proofs_view import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
+from nomos.units import number
+
+# The slider goes by steps of so much.
+_STEP_MM = 0.05
+_NOT_READ = -5.1
+_CURES = 5
+
+
+class TolerancePart(QWidget):
+    """From crisp to loose, the parts of the error, what flashes on plausible sheets, and its cures."""
+
+    tolerance_asked = pyqtSignal(float)
+    budget_asked = pyqtSignal(str, object)
+    """The name of a part and the user's own figure, or None for the default."""
+    damp_asked = pyqtSignal(bool)
+    simulate_asked = pyqtSignal()
+    trap_asked = pyqtSignal(float)
+    sheets_asked = pyqtSignal()
+    print_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.slider = QSlider(Qt.Orientation.Horizontal)
+        self.slider.setRange(round(CRISP_MM / _STEP_MM), round(LOOSE_MM / _STEP_MM))
+        self.slider.setAccessibleName("From crisp to loose")
+        self.ends, self.school = label(kind="name"), label(kind="quiet")
+        self.apart, self.flashes = label(), label()
+        self.fields = Fields()
+        self.boxes: dict[str, NumberBox] = {}
+        self.defaults = button("Back to the usual figures", plain=True)
+        self.damp = QCheckBox("Printed on damp paper")
+        self.hand = Choice((("practised", "Practised hand"), ("beginner", "First edition")))
+        self.simulate = button("Print 100 whole sheets")
+        self.nine, self.back = button("See nine plausible sheets"), button("Back to the print", plain=True)
+        self.cures = [label() for _ in range(_CURES)]
+        self.trap = button("")
+        self._trap_mm = 0.0
+        self._budget = group(
+            label("Parts of the error, 95 of 100 sheets", kind="name"), self.hand, self.fields, self.defaults
+        )
+        for widget in (
+            self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
+            self.simulate, self.nine, self.back, self._budget, self.damp,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        # sliderMoved and keys both end in valueChanged; showing a value blocks it.
+        self.slider.valueChanged.connect(lambda step: self.tolerance_asked.emit(step * _STEP_MM))
+        self.simulate.clicked.connect(self.simulate_asked)
+        self.nine.clicked.connect(self.sheets_asked)
+        self.back.clicked.connect(self.print_asked)
+        self.trap.clicked.connect(lambda: self.trap_asked.emit(self._trap_mm))
+        self.damp.clicked.connect(self.damp_asked)
+        self.defaults.clicked.connect(self._back)
+        self.hand.chosen.connect(partial(self.budget_asked.emit, "hand"))
+
+    def _back(self) -> None:
+        for name in self.boxes:
+            self.budget_asked.emit(name, None)
+
+    def show_view(self, view: ToleranceView, *, nine: bool = False) -> None:
+        """Show the part. nine : plausible sheets are in sight."""
+        self.nine.setText("See nine others" if nine else "See nine plausible sheets")
+        self.back.setVisible(nine)
+        for name, value, text in view.parts:
+            if name not in self.boxes:
+                unit = "%" if name.endswith("pct") else "mm"
+                box = NumberBox(
+                    0, 5, unit=unit, step=0.01 if unit == "%" else 0.05, digits=3 if unit == "%" else 2
+                )
+                box.set_by_hand.connect(partial(self.budget_asked.emit, name))
+                self.boxes[name] = box
+                self.fields.add(f"{text}, ±", box)
+            self.boxes[name].show_value(value)
+        self.defaults.setVisible(bool(view.own))
+        self.slider.blockSignals(True)
+        self.slider.setValue(round(view.tolerance_mm / _STEP_MM))
+        self.slider.blockSignals(False)
+        self.ends.setText(f"Crisp – {number(view.tolerance_mm, 2)} mm may be out – loose")
+        self.school.setText(view.school)
+        self.apart.setText(view.apart)
+        self.flashes.setText(view.flashes or "Working out what flashes…")
+        shown = [text for text, _ in view.cures]
+        for place, line in enumerate(self.cures):
+            line.setText(f"→ {shown[place]}" if place < len(shown) else "")
+            line.setVisible(place < len(shown))
+        self._trap_mm = next((trap for _, trap in view.cures if trap is not None), 0.0)
+        self.trap.setText(f"Trap {self._trap_mm:.2f} mm")
+        self.trap.setVisible(self._trap_mm > 0)
+        self.damp.setChecked(view.damp)
+        self.hand.show_choice(view.hand)
+
+
+class ProofPart(QWidget):
+    """A proof read by eye or from a scan; what to do; what the next one should show; the history."""
+
+    pull_chosen = pyqtSignal(str)
+    scan_asked = pyqtSignal()
+    demo_scan_asked = pyqtSignal()
+    keep_asked = pyqtSignal()
+    read_asked = pyqtSignal(object)
+    """What was read: {(place, way): mm}."""
+    sheet_set = pyqtSignal(int)
+    uncut_set = pyqtSignal(bool)
+    show_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.scan, self.demo_scan = button("Read a scan of a sheet…"), button("Scan the sheet as tried here")
+        self.scan_hint = label(
+            "The whole sheet on a ground darker than the paper, 300 pixels an inch.", kind="quiet"
+        )
+        self.rows = ColourRows("Pulls on the proof")
+        self.source, self.found = label(kind="quiet"), label()
+        self.steps, self.next_proof = label(), label(kind="quiet")
+        self.uncut = QCheckBox("This block is not cut yet")
+        self.show_it = button("Show it on the sheet", plain=True)
+        self.keep = button("Keep this reading for every block")
+        self.sheet = QSpinBox()
+        self.sheet.setRange(0, 10_000)
+        self.sheet.setSpecialValueText("a proof")
+        sheet_field = Fields()
+        sheet_field.add("Sheet of the edition", self.sheet)
+        self.hint = label(kind="quiet")
+        self.eye = Fields()
+        self.eye_boxes: dict[tuple[int, str], NumberBox] = {}
+        self._eye_key: object = None
+        self.read = button("Keep what was read")
+        self._eye_column = group(self.hint, self.eye)
+        self.history_title, self.history = label("What was read before", kind="name"), Figures()
+        self.drift = label()
+        for widget in (
+            self.scan, self.demo_scan, self.scan_hint, self.rows, self.source, self.found, self.steps,
+            self.next_proof, self.uncut, self.show_it, self.keep, sheet_field,
+            label("Read by eye", kind="name"), self._eye_column, self.read,
+            self.history_title, self.history, self.drift,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        self.scan.clicked.connect(self.scan_asked)
+        self.demo_scan.clicked.connect(self.demo_scan_asked)
+        self.rows.chosen.connect(self.pull_chosen)
+        self.keep.clicked.connect(self.keep_asked)
+        self.read.clicked.connect(self._read)
+        self.sheet.valueChanged.connect(self.sheet_set)
+        self.uncut.clicked.connect(self.uncut_set)
+        self.show_it.clicked.connect(self.show_asked)
+
+    def _read(self) -> None:
+        self.read_asked.emit(
+            {
+                (place, "x" if way.startswith("x") else "y"): (
+                    vernier_reading_mm(round(box.value())) if way.endswith("strokes") else box.value()
+                )
+                for (place, way), box in self.eye_boxes.items()
+                if box.value() > box.minimum()
+            }
+        )
+
+    def _make_eye(self, view: ProofView) -> None:
+        """One field for each place and way; the lowest value stands for not read."""
+        key = (view.chosen, view.places)
+        if key == self._eye_key:
+            return
+        self._eye_key = key
+        layout = self._eye_column.layout()
+        assert layout is not None
+        fresh = Fields()
+        layout.replaceWidget(self.eye, fresh)
+        self.eye.deleteLater()
+        self.eye, self.eye_boxes = fresh, {}
+        for number_of, place in enumerate(view.places):
+            for way, text in (("x", "to the right"), ("y", "down")):
+                if place.way not in ("both", way):
+                    continue
+                if place.way == "both":
+                    box = NumberBox(_NOT_READ, 5, step=0.1, digits=2)
+                    name = way
+                else:
+                    most = STROKES // 2
+                    box = NumberBox(-most - 1, most, unit="", step=1, digits=0)
+                    name = f"{way} strokes"
+                box.setSpecialValueText("not read")
+                box.setValue(box.minimum())
+                self.eye_boxes[number_of, name] = box
+                self.eye.add(f"{place.name.capitalize()}, {text}", box)
+
+    def show_view(self, view: ProofView) -> None:
+        """Show the part."""
+        self.rows.show_rows(view.rows, view.chosen)
+        self._make_eye(view)
+        self.hint.setText(view.hint)
+        for line, text in (
+            (self.source, view.source), (self.found, view.found), (self.steps, "\n".join(view.steps)),
+            (self.next_proof, view.next_proof), (self.drift, view.drift),
+        ):  # fmt: skip
+            line.setText(text)
+            line.setVisible(bool(text))
+        self.keep.setVisible(view.can_keep)
+        self.show_it.setVisible(bool(view.history))
+        self.history_title.setVisible(bool(view.history))
+        self.history.show_rows(view.history)
+        self.uncut.setChecked(view.uncut)
+
+
+class PracticePart(QWidget):
+    """A proof with a fault, the answer, and why."""
+
+    exercise_asked = pyqtSignal(int)
+    """How many faults."""
+    answered = pyqtSignal(object)
+    """A Fault."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = part_column(self)
+        self.task = label()
+        self.one, self.two = button("A proof with one fault"), button("A proof with two faults")
+        self.block, self.kind = QComboBox(), QComboBox()
+        for box in (self.block, self.kind):
+            box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
+        self.dx = NumberBox(-3, 3, step=0.1, digits=1)
+        self.dy = NumberBox(-3, 3, step=0.1, digits=1)
+        self.fields = Fields()
+        for text, control in (
+            ("Block", self.block), ("Fault", self.kind),
+            ("To the right", self.dx), ("Down", self.dy),
+        ):  # fmt: skip
+            self.fields.add(text, control)
+        self.say = button("Say so")
+        self.marking, self.score = label(), label(kind="name")
+        for widget in (self.one, self.two, self.task, self.fields, self.say, self.marking, self.score):
+            column.addWidget(widget)
+        self._pulls: tuple[str, ...] = ()
+        self.one.clicked.connect(lambda: self.exercise_asked.emit(1))
+        self.two.clicked.connect(lambda: self.exercise_asked.emit(2))
+        self.say.clicked.connect(self._answer)
+
+    def _answer(self) -> None:
+        place, kind = self.block.currentIndex(), KINDS[max(self.kind.currentIndex(), 0)]
+        if 0 <= place < len(self._pulls):
+            out = kind == "out of register"
+            shift = (self.dx.value(), self.dy.value()) if out else (0.0, 0.0)
+            self.answered.emit(Fault(self._pulls[place], kind, *shift))
+
+    def show_view(self, view: PracticeView) -> None:
+        """Show the part."""
+        self.task.setText(view.task)
+        pulls = tuple(pull for pull, _ in view.blocks)
+        if pulls != self._pulls or self.block.count() != len(pulls):
+            self._pulls = pulls
+            self.block.clear()
+            self.block.addItems([name for _, name in view.blocks])
+        if not self.kind.count():
+            self.kind.addItems([words for _, words in view.kinds])
+        self.say.setEnabled(view.can_answer)
+        self.marking.setText(view.marking)
+        self.marking.setVisible(bool(view.marking))
+        self.score.setText(view.score)
+        self.score.setVisible(bool(view.score))

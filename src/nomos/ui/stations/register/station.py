@@ -1,0 +1,117 @@
+"""The Register station in the window."""
+
+from nomos.project import Project, Proof
+from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.station import Here
+from nomos.ui.stations.register.proofs_view import (
+    apart_overlay,
+    exercise_overlay,
+    picture_overlay,
+    practice_view,
+    proof_view,
+    tolerance_view,
+)
+from nomos.ui.stations.register.view import register_view
+from nomos.ui.stations.register.widget import RegisterStation
+
+
+class RegisterHere(Here[RegisterStation]):
+    """How does every sheet meet every block?"""
+
+    hint = "Drag the ring on the sheet to put the chosen block out of register."
+
+    def made(self) -> RegisterStation:
+        """The widget, wired."""
+        made, hand = RegisterStation(), self.hand
+        made.kento_asked.connect(hand.places.set_kento)
+        made.sheet_asked.connect(hand.places.set_sheet)
+        made.image_asked.connect(hand.places.set_image_at)
+        made.pull_chosen.connect(hand.choose_pull)
+        made.offset_asked.connect(hand.places.set_offset)
+        made.all_in_register_asked.connect(hand.places.all_in_register)
+        made.page_asked.connect(hand.choose_page)
+        made.packet_asked.connect(self.wishes.packet_asked)
+        registrar = hand.registrar
+        made.register_asked.connect(lambda changes: registrar.set_register(**changes))
+        made.part_shown.connect(self._turn_register)
+        part = made.tolerance
+        part.tolerance_asked.connect(hand.blocks.set_tolerance)
+        part.budget_asked.connect(lambda name, value: registrar.set_budget(**{name: value}))
+        part.damp_asked.connect(lambda damp: registrar.set_register(damp=damp))
+        part.sheets_asked.connect(registrar.show_sheets)
+        part.print_asked.connect(registrar.hide_sheets)
+        part.simulate_asked.connect(registrar.simulate)
+        part.trap_asked.connect(hand.blocks.set_trap)
+        proofs = made.proofs
+        proofs.pull_chosen.connect(hand.choose_pull)
+        proofs.scan_asked.connect(registrar.open_scan)
+        proofs.demo_scan_asked.connect(registrar.scan_demo)
+        proofs.keep_asked.connect(registrar.keep_scan)
+        proofs.read_asked.connect(registrar.read_by_eye)
+        proofs.sheet_set.connect(registrar.set_sheet)
+        proofs.uncut_set.connect(registrar.set_uncut)
+        proofs.show_asked.connect(registrar.show_reading)
+        made.practice.exercise_asked.connect(registrar.exercise)
+        made.practice.answered.connect(registrar.answer)
+        return made
+
+    def show(self, project: Project, proof: Proof | None) -> None:
+        """Render it; a part is worked out when it is in sight."""
+        notes = self.notes(proof)
+
+        registrar, state, station = self.hand.registrar, self.hand.state, self.widget
+        station.show_view(register_view(project, proof, state), notes)
+        if station.part == "tolerance":
+            flashed = registrar.flashed
+            fast, exact = (flashed.fast, flashed.exact) if flashed else (None, None)
+            shown = tolerance_view(project, fast, exact)
+            station.tolerance.show_view(shown, nine=registrar.grid is not None)
+        elif station.part == "proofs":
+            scanned = registrar.scanned
+            found = scanned.found.pulls if scanned else ()
+            name = scanned.name if scanned else ""
+            station.proofs.show_view(proof_view(project, state.pull, found, name, uncut=registrar.uncut))
+        elif station.part == "practice":
+            done = registrar.practice
+            station.practice.show_view(
+                practice_view(
+                    project, done.exercise if done else None, done.marking if done else None,
+                    done.points if done else 0, done.answered if done else 0,
+                )
+            )  # fmt: skip
+
+    def come(self) -> None:
+        """The sheet follows the part that is in sight."""
+        super().come()
+        self._turn_register(self.widget.part)
+
+    def gone(self) -> None:
+        """Nothing is simulated any more."""
+        self.hand.registrar.look_at_flashes(False)
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """How far pulls lie apart, plausible sheets, or the exercise."""
+        state, registrar = self.hand.state, self.hand.registrar
+        if state.shown == "apart" and registrar.grid is not None:
+            return picture_overlay(project, registrar.grid, registrar.grid.shape[1] / project.paper.width_mm)
+        if state.shown == "apart":
+            flashed = registrar.flashed
+            return apart_overlay(project, (flashed.exact or flashed.fast) if flashed else None)
+        if state.shown == "exercise":
+            return exercise_overlay(project, registrar.practice.exercise if registrar.practice else None)
+        return None
+
+    def _turn_register(self, part: str) -> None:
+        """The sheet follows the part of the Register station that is in sight."""
+        hand = self.hand
+        hand.registrar.look_at_flashes(part == "tolerance")
+        if part == "practice" and hand.registrar.practice is None:
+            hand.registrar.exercise()
+        if part == "tolerance":
+            hand.show("apart")
+        elif part == "practice":
+            hand.show("exercise")
+        elif hand.state.shown in ("apart", "exercise"):
+            hand.show("print")
+        else:
+            hand.look_again()

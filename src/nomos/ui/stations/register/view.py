@@ -1,0 +1,138 @@
+"""The answer of the Register station."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour import lab_to_hex
+from nomos.project import Project, Proof, kento_or_reason
+from nomos.project.register.system import advice_for, cure_text, marks_of, plan_of_system
+from nomos.registration import (
+    SYSTEM_NAMES,
+    SYSTEMS,
+    KentoSettings,
+    RegisterSettings,
+    System,
+    SystemAdvice,
+)
+from nomos.registration.jig import block_effect
+from nomos.ui.frame.rows import Row
+from nomos.ui.frame.state import UiState
+from nomos.units import number, size_text
+
+
+@dataclass(frozen=True)
+class SystemChoice:
+    """A system of registration, and how it suits the paper and the method."""
+
+    system: System
+    name: str
+    fits: str
+
+
+@dataclass(frozen=True)
+class RegisterView:
+    """How does every sheet meet every block?"""
+
+    settings: KentoSettings
+    sheet_mm: tuple[float, float]
+    image_at_mm: tuple[float, float]
+    figures: tuple[tuple[str, str], ...]
+    refused: str
+    steps: str
+    rows: tuple[Row, ...]
+    chosen: str | None
+    offset: tuple[float, float, float]
+    any_out: bool
+    bare_text: str
+    cure: str
+    page: str
+    register: RegisterSettings
+    systems: tuple[SystemChoice, ...]
+    why: str
+    limits: str
+    no_marks: str
+    blocks_text: str
+
+
+def register_view(project: Project, proof: Proof | None, state: UiState) -> RegisterView:
+    """The Register station."""
+    plan, refused = plan_of_system(project)
+    register, hand = project.register, project.kento.hand
+    figures: tuple[tuple[str, str], ...] = ()
+    kento = kento_or_reason(project)[0]
+    if plan is not None:
+        figures = (("Every block", size_text(plan.block.width, plan.block.height)),)
+        if register.system in ("kento", "floating") and kento is not None:
+            figures += (
+                ("Corner notch, block face up", f"lower {hand}"),
+                ("Wood beyond, near edge", f"{number(kento.wood_beyond_mm[0])} mm"),
+                ("Wood beyond, corner side", f"{number(kento.wood_beyond_mm[1])} mm"),
+                ("Notch floor to image", f"{number(min(kento.floor_to_image_mm))} mm"),
+            )
+        figures += tuple(
+            (each.text.split(" mm ", 1)[1].capitalize(), f"{each.text.split(' mm ')[0]} mm")
+            for each in plan.dimensions
+            if " mm " in each.text and register.system != "kento"
+        )
+    advice = advice_for(project)
+    own = next(each for each in advice if each.system == register.system)
+    best = next((each for each in advice if each.fitness > own.fitness), None)
+    rows = []
+    for impression in project.impressions:
+        ink = project.ink(impression.main.ink)
+        at = impression.offset
+        figure = "in register"
+        if at:
+            figure = f"{number(at.dx_mm, 2)}, {number(at.dy_mm, 2)} mm"
+            figure += f", {number(at.rotation_deg, 2)}°" if at.rotation_deg else ""
+        name = project.pull_name(impression.id)
+        rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), name, figure))
+    chosen = project.impression(state.pull) if state.pull else None
+    offset = chosen.offset if chosen else None
+    bare = sum(spot[2] for spot in proof.spots) if proof else 0.0
+    return RegisterView(
+        project.kento,
+        (project.paper.width_mm, project.paper.height_mm),
+        (project.image.left, project.image.top),
+        figures,
+        refused,
+        "\n".join(f"{place}. {step}" for place, step in enumerate(plan.steps, start=1)) if plan else "",
+        tuple(rows),
+        state.pull,
+        (offset.dx_mm, offset.dy_mm, offset.rotation_deg) if offset else (0.0, 0.0, 0.0),
+        any(impression.offset for impression in project.impressions),
+        f"△ Bare paper shows, largest spots {number(bare)} mm² in all." if bare > 0.05 else "",
+        cure_text(project, chosen) if chosen else "",
+        state.page,
+        register,
+        tuple(SystemChoice(each, SYSTEM_NAMES[each], _fits(advice, each)) for each in SYSTEMS),
+        f"{own.reason}"
+        + (f" Better here: {SYSTEM_NAMES[best.system].lower()}. {best.reason}" if best else ""),
+        "\n".join(plan.limits) if plan else "",
+        marks_of(project)[1],
+        _block_text(project) if register.system == "jig" else "",
+    )
+
+
+_WORDS = ("will not do", "with care", "suits")
+
+
+def _fits(advice: tuple[SystemAdvice, ...], system: System) -> str:
+    return _WORDS[next(each.fitness for each in advice if each.system == system)]
+
+
+def _block_text(project: Project) -> str:
+    """What a block half a millimetre small, or out of square, would do in the jig."""
+    plan, _ = plan_of_system(project)
+    if plan is None:
+        return ""
+    size = (plan.block.width, plan.block.height)
+    right = project.kento.hand == "right"
+    small = block_effect(size, (0.5, 0.5), 0.0, "middle", right_handed=right)
+    lean = block_effect(size, (0.0, 0.0), 0.5, "side", right_handed=right)
+    return (
+        f"A block 0.5 mm too small with its drawing in the middle prints {number(small.worst_mm, 2)} mm out; "
+        f"drawn from its stopped corner it prints in place. One side 0.5 mm out of square puts the far "
+        f"corner {number(lean.worst_mm, 2)} mm out if the drawing follows that side."
+    )

@@ -1,0 +1,1 @@
+"""How many sheets, and what has been printed?"""

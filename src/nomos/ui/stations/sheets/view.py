@@ -1,0 +1,144 @@
+"""How many sheets, what to buy, and the record of the edition."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.edition.sheets import BuyingLine
+from nomos.errors import BadInput
+from nomos.project import Project, Proof
+from nomos.project.edition.sheets import Record, buying_list, layer_names
+from nomos.project.model.craft import EditionPlan
+from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
+from nomos.ui.frame.rows import Row
+from nomos.units import number
+
+# Zones of the carving map on wood: what stays dark, each wider tool paler; red-brown where no tool gets in.
+_STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)
+_NEAR_LAB, _FAR_LAB = np.array((62.0, 8.0, 26.0)), np.array((92.0, 2.0, 14.0))
+_MOST_REMARKS = 8
+
+
+@dataclass(frozen=True)
+class SheetsView:
+    """How many sheets?"""
+
+    plan: EditionPlan
+    answer: str
+    figures: tuple[tuple[str, str], ...]
+    curve: tuple[tuple[int, float], ...]
+    start: int
+    planned: bool
+    buy: tuple[tuple[str, str], ...]
+    cost: str
+    learnt: str
+    learnt_good: float | None
+    learnt_pace: float | None = None
+
+
+def sheets_view(project: Project, proof: Proof | None, record: Record | None) -> SheetsView:
+    """The Sheets station. record : of what has been printed already."""
+    plan = project.plan
+    learnt, good, pace = "", None, None
+    if record is not None and record.figures:
+        good = round(record.good, 3)
+        learnt = f"The log says {100 * record.good:.1f} % of pulls are good"
+        paces = [each.minutes_a_pull for each in record.figures if each.minutes_a_pull is not None]
+        pace = round(sum(paces) / len(paces), 1) if paces else None
+        learnt += f", {number(pace)} min a pull." if pace else "."
+    try:
+        found = sheets_of(project)
+        total = all_sheets(project, found)
+        lines: tuple[BuyingLine, ...] = buying_list(project, proof.blocks if proof else None)
+    except BadInput as error:
+        return SheetsView(plan, str(error), (), (), 0, False, (), "", learnt, good, pace)
+    cost = sum(line.cost for line in lines)
+    return SheetsView(
+        plan,
+        f"Cut {total} sheets: {found.start_sheets} for the edition, the rest for proofs and first pulls.",
+        (
+            ("Good sheets wanted", f"{plan.wanted}"),
+            ("Come through all layers", f"{100 * found.p_sheet:.0f} %"),
+            ("For proofing", f"{plan.proofing} sheets"),
+            ("Sacrificed, one a layer", f"{total - found.start_sheets - plan.proofing} sheets"),
+            ("Bench, ink and days go by", f"{planned_sheets(project)} sheets"),
+        ),
+        found.curve,
+        found.start_sheets,
+        planned_sheets(project) == total,
+        tuple(
+            (line.what, f"{number(line.amount, 0)} {line.unit}" + (f", {line.cost:.2f}" if line.cost else ""))
+            for line in lines
+        ),
+        f"In all {cost:.2f}" if cost else "",
+        learnt,
+        good,
+        pace,
+    )
+
+
+@dataclass(frozen=True)
+class RecordView:
+    """What has been printed?"""
+
+    layers: tuple[tuple[str, str], ...]
+    sheets: tuple[Row, ...]
+    numbers: str
+    learnt: str
+    empty: bool
+    proofs: tuple[str, ...] = ()
+    how: str = ""
+    apart: str = ""
+    remarks: tuple[str, ...] = ()
+
+
+def record_view(
+    project: Project,
+    record: Record | None,
+    how: str = "",
+    apart_de00: float | None = None,
+    drift: str = "",
+) -> RecordView:
+    """The record of the edition. how, apart_de00, drift : of the proofs that are laid together."""
+    proofs: tuple[str, ...] = ()
+    remarks: tuple[str, ...] = ()
+    apart = ""
+    if apart_de00 is not None:
+        apart = f"On the whole they are ΔE {number(apart_de00)} apart. {drift}"
+    if record is not None:
+        proofs = tuple(event.text.removesuffix(".png") for event in record.state.pictures)
+        remarks = tuple(
+            f"{event.at[:16].replace('T', ' ')}  {event.text}"
+            for event in record.state.remarks[-_MOST_REMARKS:]
+        )
+    if record is None or not record.figures:
+        empty = "Nothing has been printed yet: the bench writes it down."
+        return RecordView((), (), "", empty, True, proofs, how, apart, remarks)
+    names = layer_names(project, record.state)
+    layers = []
+    for each in record.figures:
+        pace = f", {number(each.minutes_a_pull)} min a pull" if each.minutes_a_pull else ""
+        reasons = f" ({', '.join(f'{n} {why}' for why, n in each.reasons)})" if each.reasons else ""
+        layers.append(
+            (
+                f"{each.layer + 1} {names[each.layer]}",
+                f"{each.good} good, {each.spoiled} spoiled{reasons}{pace}",
+            )
+        )
+    given = dict(record.numbers.given)
+    rows = []
+    for history in record.state.histories.values():
+        if not history.layers:
+            continue
+        state = history.number or given.get(history.sheet, "")
+        if history.spoiled_at is not None:
+            state = f"spoiled: {history.reason}"
+        best = "best; " if history.chosen else ""
+        through = f"{len(history.layers)} of {record.state.layers} layers"
+        rows.append(Row(str(history.sheet), "", f"Sheet {history.sheet}", f"{best}{state or through}"))
+    short = f"; {record.numbers.short} missing to the edition" if record.numbers.short else ""
+    ink = sum(each.ink_g or 0.0 for each in record.figures)
+    said = f"{100 * record.good:.1f} % of pulls are good by the log"
+    said += f"; {number(ink)} g of ink weighed" if ink else ""
+    numbered = f"{len(given)} sheets can be numbered{short}."
+    return RecordView(tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks)

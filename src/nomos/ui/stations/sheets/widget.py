@@ -1,0 +1,287 @@
+"""How many sheets?"""
+
+from collections.abc import Sequence
+
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtGui import QColor, QHideEvent, QPainter, QPaintEvent, QPen, QPolygonF
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QSizePolicy, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.stations.sheets.view import RecordView, SheetsView
+
+# How long each of two pictures is seen while they flicker.
+_FLICKER_MS = 700
+PARTS = (("sheets", "Sheets"), ("buy", "To buy"), ("record", "Record"))
+
+
+class ChanceCurve(QWidget):
+    """How likely so many sheets are enough."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setAccessibleName("Chance that so many sheets are enough")
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self._curve: tuple[tuple[int, float], ...] = ()
+        self._start, self._confidence = 0, 0.9
+
+    def show_curve(self, curve: Sequence[tuple[int, float]], start: int, confidence: float) -> None:
+        """Show this."""
+        self._curve, self._start, self._confidence = tuple(curve), start, confidence
+        self.setVisible(len(curve) > 1)
+        self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(theme.scaled(220), theme.scaled(130))
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(theme.scaled(160), theme.scaled(130))
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        if len(self._curve) < 2:
+            return
+        painter, tone = QPainter(self), theme.tones()
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setFont(theme.font(11))
+        box = QRectF(theme.scaled(34), 8, self.width() - theme.scaled(44), self.height() - theme.scaled(34))
+        first, last = self._curve[0][0], self._curve[-1][0]
+
+        def at(count: float, chance: float) -> QPointF:
+            x = box.left() + (count - first) / max(last - first, 1) * box.width()
+            return QPointF(x, box.bottom() - chance * box.height())
+
+        painter.setPen(QPen(QColor(tone.line), 1))
+        for chance in (0.0, 0.5, 1.0):
+            painter.drawLine(at(first, chance), at(last, chance))
+            place = QRectF(0, at(first, chance).y() - 9, theme.scaled(30), 18)
+            painter.setPen(QColor(tone.quiet))
+            painter.drawText(place, Qt.AlignmentFlag.AlignRight, f"{100 * chance:.0f} %")
+            painter.setPen(QPen(QColor(tone.line), 1))
+        painter.setPen(QPen(QColor(tone.accent), 2))
+        painter.drawPolyline(QPolygonF([at(count, chance) for count, chance in self._curve]))
+        here = at(self._start, dict(self._curve).get(self._start, self._confidence))
+        painter.setPen(QPen(QColor(tone.text), 1, Qt.PenStyle.DashLine))
+        painter.drawLine(QPointF(here.x(), box.bottom()), here)
+        painter.setBrush(QColor(tone.accent))
+        painter.drawEllipse(here, 4, 4)
+        painter.setPen(QColor(tone.text))
+        below = QRectF(here.x() - 60, box.bottom() + 4, 120, 18)
+        painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, f"{self._start} sheets")
+
+
+class SheetsStation(QScrollArea):
+    """The edition, the sheets to start with, what to buy, and the record."""
+
+    edition_asked = pyqtSignal(dict)
+    """What changes of the EditionPlan."""
+    plan_asked = pyqtSignal()
+    log_asked = pyqtSignal(object, object)
+    """Chance of a good pull and minutes a pull, as the log has them."""
+    part_shown = pyqtSignal()
+    chosen_asked = pyqtSignal(int, bool)
+    """A sheet is among the best, or no longer."""
+    number_asked = pyqtSignal()
+    write_asked = pyqtSignal()
+    picture_asked = pyqtSignal()
+    compare_asked = pyqtSignal(int, int, str)
+    """A proof, the plan (-1) or another proof, and how they are laid together."""
+    remark_given = pyqtSignal(str)
+    anew_asked = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        column = answers_column(self, "How many sheets?")
+        self.parts, self.part = Choice(PARTS), "sheets"
+        self.answer, self.figures, self.curve = label(kind="name"), Figures(), ChanceCurve()
+        self.fields, self.boxes = Fields(), {}
+        for name, text, box in (
+            ("edition", "Edition", NumberBox(1, 10_000, unit="", digits=0)),
+            ("artist", "Artist's proofs", NumberBox(0, 1000, unit="", digits=0)),
+            ("printer", "Printer's proofs", NumberBox(0, 1000, unit="", digits=0)),
+            ("proofing", "Sheets for proofing", NumberBox(0, 1000, unit="", digits=0)),
+            ("good", "A pull is good with", NumberBox(1, 100, unit="%", digits=1)),
+            ("confidence", "Sure to", NumberBox(50, 99.9, unit="%", digits=1)),
+        ):
+            self.boxes[name] = box
+            self.fields.add(text, box)
+        self.bat, self.sacrificed = QCheckBox("A BAT beside it"), QCheckBox("One bad sheet for every layer")
+        self.learnt, self.take = label(kind="quiet"), button("Take what the log says")
+        self.plan = button("")
+        self.buy, self.cost = Figures(), label(kind="name")
+        self.prices = Fields()
+        self.full_w, self.full_h = NumberBox(50, 5000), NumberBox(50, 5000)
+        self.paper_cost, self.news_cost = (
+            NumberBox(0, 1e4, unit="", digits=2),
+            NumberBox(0, 1e4, unit="", digits=2),
+        )
+        for text, price in (
+            ("Full sheet, width", self.full_w), ("Full sheet, height", self.full_h),
+            ("A full sheet costs", self.paper_cost), ("A sheet of newsprint", self.news_cost),
+        ):  # fmt: skip
+            self.prices.add(text, price)
+        self.layers, self.sheets = Figures(), ColourRows("Sheets of the edition")
+        self.numbers, self.said = label(), label(kind="quiet")
+        self.number, self.write = button("Number the sheets"), button("Write statement and tables…")
+        self.anew = button("Begin another edition", plain=True)
+        self.hint = label(
+            "Click a sheet to count it among the best: the best are numbered first.", kind="quiet"
+        )
+        self._make_proofs()
+        self._best: frozenset[str] = frozenset()
+        self._good: float | None = None
+        self._pace: float | None = None
+        self._groups: dict[str, QWidget] = {
+            "sheets": group(
+                self.answer, self.curve, self.figures, self.plan, self.fields, self.bat, self.sacrificed,
+                self.learnt, self.take,
+            ),
+            "buy": group(self.buy, self.cost, self.prices),
+            "record": group(
+                self.said, self.layers, self.numbers, self.number, self.write,
+                label("Proofs beside the plan", kind="name"), self.picture, self.proof_fields, self.how,
+                self.flicker, self.apart, label("A remark", kind="name"), self.remark, self.remarks,
+                self.hint, self.sheets, self.anew,
+            ),
+        }  # fmt: skip
+        for part in (self.parts, *self._groups.values()):
+            column.addWidget(part)
+        column.addStretch(1)
+        self._connect()
+        self.turn_to("sheets")
+
+    def _make_proofs(self) -> None:
+        """Pictures of proofs, two of them laid together, and remarks."""
+        self.picture = button("Keep a picture of a proof…")
+        self.proof, self.against, self.proof_fields = QComboBox(), QComboBox(), Fields()
+        self.proof_fields.add("Proof", self.proof)
+        self.proof_fields.add("Beside", self.against)
+        self.how = Choice(
+            (("split", "Split"), ("difference", "Difference"), ("other", "Proof"), ("one", "Beside"))
+        )
+        self.flicker, self.apart = button("Flicker"), label(kind="quiet")
+        self.flicker.setCheckable(True)
+        self.remark, self.remarks = NameField("A remark"), label(kind="quiet")
+        self.remark.setMaxLength(400)
+        self._clock = QTimer(self)
+        self._clock.setInterval(_FLICKER_MS)
+        self._clock.timeout.connect(self._turn_over)
+        self._names: tuple[str, ...] = ()
+        self._how = "split"
+        self.picture.clicked.connect(self.picture_asked)
+        self.proof.activated.connect(lambda _n: self._ask_compare(self._how))
+        self.against.activated.connect(lambda _n: self._ask_compare(self._how))
+        self.how.chosen.connect(self._ask_compare)
+        self.flicker.clicked.connect(lambda on: self._clock.start() if on else self._clock.stop())
+        self.remark.given.connect(self._give_remark)
+
+    def hideEvent(self, _event: QHideEvent | None) -> None:
+        self._clock.stop()
+        self.flicker.setChecked(False)
+
+    def _turn_over(self) -> None:
+        self._ask_compare("one" if self._how == "other" else "other")
+
+    def _ask_compare(self, how: str) -> None:
+        if self._names:
+            self._how = how
+            self.compare_asked.emit(self.proof.currentIndex(), self.against.currentIndex() - 1, how)
+
+    def _give_remark(self, text: str) -> None:
+        self.remark_given.emit(text)
+        self.remark.clear()
+
+    def _connect(self) -> None:
+        self.parts.chosen.connect(self.turn_to)
+        for name, box in self.boxes.items():
+            share = name in ("good", "confidence")
+            box.set_by_hand.connect(
+                lambda value, name=name, share=share: self.edition_asked.emit(
+                    {name: value / 100 if share else round(value)}
+                )
+            )
+        self.bat.clicked.connect(lambda on: self.edition_asked.emit({"bat": on}))
+        self.sacrificed.clicked.connect(lambda on: self.edition_asked.emit({"sacrificed": on}))
+        self.take.clicked.connect(lambda: self.log_asked.emit(self._good, self._pace))
+        self.plan.clicked.connect(self.plan_asked)
+        for box in (self.full_w, self.full_h):
+            box.set_by_hand.connect(
+                lambda _value: self.edition_asked.emit(
+                    {"full_mm": (self.full_w.value(), self.full_h.value())}
+                )
+            )
+        self.paper_cost.set_by_hand.connect(lambda value: self.edition_asked.emit({"paper_cost": value}))
+        self.news_cost.set_by_hand.connect(lambda value: self.edition_asked.emit({"newsprint_cost": value}))
+        self.sheets.chosen.connect(lambda sheet: self.chosen_asked.emit(int(sheet), sheet not in self._best))
+        self.number.clicked.connect(self.number_asked)
+        self.write.clicked.connect(self.write_asked)
+        self.anew.clicked.connect(self.anew_asked)
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        self.part = part
+        self.parts.show_choice(part)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        self.part_shown.emit()
+
+    def show_view(self, view: SheetsView, record: RecordView) -> None:
+        """Show the station."""
+        plan = view.plan
+        self.answer.setText(view.answer)
+        self.figures.show_rows(view.figures)
+        self.curve.show_curve(view.curve, view.start, plan.confidence)
+        for name, value in (
+            ("edition", plan.edition), ("artist", plan.artist), ("printer", plan.printer),
+            ("proofing", plan.proofing), ("good", 100 * plan.good), ("confidence", 100 * plan.confidence),
+        ):  # fmt: skip
+            self.boxes[name].show_value(value)
+        self.bat.setChecked(plan.bat)
+        self.sacrificed.setChecked(plan.sacrificed)
+        self.learnt.setText(view.learnt)
+        self._good, self._pace = view.learnt_good, view.learnt_pace
+        for part in (self.learnt, self.take):
+            part.setVisible(bool(view.learnt))
+        self.plan.setText(
+            "Ink and days are planned for them" if view.planned else "Plan ink and days for them"
+        )
+        self.plan.setEnabled(bool(view.start) and not view.planned)
+        self.buy.show_rows(view.buy)
+        self.cost.setText(view.cost)
+        self.cost.setVisible(bool(view.cost))
+        for box, value in (
+            (self.full_w, plan.full_mm[0]), (self.full_h, plan.full_mm[1]),
+            (self.paper_cost, plan.paper_cost), (self.news_cost, plan.newsprint_cost),
+        ):  # fmt: skip
+            box.show_value(value)
+        self._best = frozenset(row.id for row in record.sheets if row.figure.startswith("best"))
+        self.said.setText(record.learnt)
+        self._show_proofs(record)
+        self.layers.show_rows(record.layers)
+        self.sheets.show_rows(record.sheets, None)
+        self.numbers.setText(record.numbers)
+        self._show_record_parts(record)
+
+    def _show_proofs(self, record: RecordView) -> None:
+        if record.proofs != self._names:
+            self._names = record.proofs
+            for box, first in ((self.proof, ()), (self.against, ("the plan",))):
+                box.clear()
+                box.addItems([*first, *record.proofs])
+            self.proof.setCurrentIndex(len(record.proofs) - 1)
+        self.how.show_choice(record.how)
+        self._how = record.how or self._how
+        for widget in (self.proof_fields, self.how, self.flicker):
+            widget.setVisible(bool(record.proofs))
+        self.apart.setText(record.apart)
+        self.apart.setVisible(bool(record.apart))
+        self.remarks.setText("\n".join(record.remarks))
+        self.remarks.setVisible(bool(record.remarks))
+
+    def _show_record_parts(self, record: RecordView) -> None:
+        shown: tuple[QWidget, ...] = (
+            self.layers, self.sheets, self.numbers, self.number, self.write, self.hint, self.anew,
+        )  # fmt: skip
+        for widget in shown:
+            widget.setVisible(not record.empty)

@@ -1,1 +1,0 @@
-"""What each part of the window shows, worked out from the project and its proof without Qt."""

@@ -1,0 +1,6 @@
+"""Ask once: what window, command line and packet all ask, each answer worked out from its request alone."""
+
+from nomos.work.answers import Answers
+from nomos.work.request import Ask, Request, held
+
+__all__ = ["Answers", "Ask", "Request", "held"]

@@ -1,0 +1,29 @@
+"""How blocks are cut: which tool where, how deep, how long."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from nomos.progress import Part, Progress
+from nomos.project import Project
+from nomos.project.edition.carving import CarvedBlock, carve_blocks
+from nomos.work.cut import Cut
+from nomos.work.request import Ask, held
+
+
+@dataclass(frozen=True)
+class Carve:
+    """The carving map of every block."""
+
+    project: Project
+    cut: Cut
+    said: ClassVar[str] = "planning the cutting"
+
+    def work(self, ask: Ask, progress: Progress) -> tuple[CarvedBlock, ...]:
+        """Plan it. Raises CarvingError."""
+        blocks = ask(self.cut, Part(progress, 0.0, 0.2))
+        return carve_blocks(self.project, blocks, progress=Part(progress, 0.2, 1.0))
+
+
+def carve_of(project: Project, cut: Cut) -> Carve:
+    """The request for a project's carving maps; how its blocks are inked does not matter."""
+    return Carve(held(project, "flat", "blocks", "order", "craft", "workshop.grip_mm"), cut)

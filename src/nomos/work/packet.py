@@ -1,0 +1,172 @@
+"""The packet a printmaker takes to the bench: project, proof, stages, templates, plan."""
+
+import json
+from datetime import date
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.errors import BadInput
+from nomos.formats import (
+    DEFAULT_PAPER,
+    drawing_svg,
+    drawings_pdf,
+    plan_of,
+    png,
+    template_drawings,
+    templates,
+    writing_into,
+)
+from nomos.formats.bench_drawings import bench_drawing, pins_drawing
+from nomos.formats.carving_pdf import carving_pdf
+from nomos.formats.dxf import drawing_dxf
+from nomos.formats.files import write_file
+from nomos.formats.index_pdf import index_pdf
+from nomos.formats.plan_json import findings_as_json, sheets_as_json
+from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
+from nomos.formats.transfer_pdf import Marked, transfer_pdf
+from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
+from nomos.project.edition.carving import carving_findings, hours_of
+from nomos.project.register.edits import in_register
+from nomos.project.register.system import plan_of_system
+from nomos.proof import render, to_rgb
+from nomos.work.carve import carve_of
+from nomos.work.cut import Cut, cut_of, lay_of
+from nomos.work.request import Ask
+from nomos.work.review import look_of, review
+
+_NOTHING = "There is nothing to print yet: open a picture and flatten it first."
+
+
+def printable(project: Project, assets: Assets) -> Cut:
+    """The request for the blocks of a project that has something to print. Raises BadInput."""
+    cut = cut_of(project, assets)
+    if cut is None or not project.impressions:
+        raise BadInput(_NOTHING)
+    return cut
+
+
+def write_packet(
+    folder: Path,
+    project: Project,
+    assets: Assets,
+    ask: Ask,
+    *,
+    paper: str = DEFAULT_PAPER,
+    progress: Progress = NULL_PROGRESS,
+) -> dict[str, Any]:
+    """Write everything of a project into a folder and return the plan that `plan.json` holds.
+
+    Proofs and templates show every block in register, whatever was tried on
+    the screen. Files are replaced one by one, each whole or not at all.
+
+    Raises
+    ------
+    BadInput : nothing to print, no room for the kento, or the folder cannot be written.
+    Cancelled : called off through `progress`.
+    """
+    project = in_register(project)
+    cut = printable(project, assets)
+    blocks = ask(cut, Part(progress, 0.0, 0.15))
+    drawn = templates(project, blocks, progress=Part(progress, 0.15, 0.3))
+    faces = template_drawings(drawn)
+    pdf = drawings_pdf(faces, f"{project.title}: templates", paper=paper, progress=Part(progress, 0.3, 0.4))
+    laid = ask(lay_of(project, cut), Part(progress, 0.4, 0.42))
+    carved = ask(carve_of(project, cut), Part(progress, 0.42, 0.5))
+    look = ask(look_of(project, cut), Part(progress, 0.5, 0.6))
+    findings = review(project, assets, ask, progress=Part(progress, 0.6, 0.61))
+    plan = plan_of(project, blocks, laid, findings, look)
+    plan["carving"] = {
+        "hours": round(hours_of(carved), 2),
+        "findings": findings_as_json(carving_findings(project, carved)),
+        "blocks": [
+            {"block": project.block(each.block).name, "hours": round(each.effort.hours, 2)} for each in carved
+        ],
+    }
+    plan["sheets"] = sheets_as_json(project, blocks)
+    names = []
+    with writing_into(folder):
+        (folder / "svg").mkdir(parents=True, exist_ok=True)
+        save(folder / "project.nomos", project, assets)
+        names.append("project.nomos")
+        names += [
+            write_file(folder, f"svg/{face.name}.svg", drawing_svg(face, headed=True)) for face in faces
+        ]
+        names.append(write_file(folder, "blocks.pdf", pdf))
+        names += [write_file(folder, name, data) for name, data in _bench_files(project, paper)]
+        names.append(write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper)))
+        way = project.craft.transfer
+        names.append(write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, paper=paper)))
+        names += _write_proofs(folder, project, laid, Part(progress, 0.61, 0.95))
+        names.append(write_file(folder, "statement.pdf", statement_pdf(project, None, date.today())))
+        plan["files"] = ["index.pdf", *names, "plan.json"]
+        write_file(folder, "index.pdf", index_pdf(project.title, plan))
+        write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
+    progress.report(1.0, "packet written")
+    return plan
+
+
+def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Progress) -> list[str]:
+    """The sheet after each pull, the finished print, and all stages on one page."""
+    stages = [(stage_words(project, 0), _stage(project, laid, 0))]
+    names, picture = [], b""
+    for pull in range(1, len(project.impressions) + 1):
+        progress.report(pull / len(project.impressions), "writing proofs")
+        rgb = _stage(project, laid, pull)
+        stages.append((stage_words(project, pull), rgb))
+        picture = png(rgb, laid.px_per_mm)
+        names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
+    # The finished print is the sheet after the last pull.
+    names.append(write_file(folder, "proof.png", picture))
+    page = process_page(project.title, stages)
+    names.append(write_file(folder, "process.png", png(page, 6.0)))
+    names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))
+    return names
+
+
+def _stage(project: Project, laid: LaidSheet, pull: int) -> NDArray[np.uint8]:
+    """The image after so many pulls, without the margin."""
+    height, width = laid.map.index.shape
+    pad = laid.pad_px
+    page = render(laid.map.index, sheet_labs(project, laid, pull))
+    return np.ascontiguousarray(to_rgb(page)[pad : height - pad, pad : width - pad])
+
+
+def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
+    """What a system other than a kento in the block needs: the bench sheet, and pins for a cutter."""
+    plan, _ = plan_of_system(project)
+    if plan is None or plan.system == "kento":
+        return []
+    drawings = [bench_drawing(project, plan)]
+    files = []
+    if plan.system == "pins":
+        pins = pins_drawing(project.register.pins)
+        drawings.append(pins)
+        files = [("pins.svg", drawing_svg(pins)), ("pins.dxf", drawing_dxf(pins))]
+    return [("bench.pdf", drawings_pdf(drawings, f"{project.title}: bench", paper=paper)), *files]
+
+
+def write_cutting(
+    folder: Path,
+    project: Project,
+    assets: Assets,
+    ask: Ask,
+    marked: Marked = "stays",
+    *,
+    paper: str = DEFAULT_PAPER,
+    progress: Progress = NULL_PROGRESS,
+) -> None:
+    """Write carving maps and transfer sheets into a folder. Raises BadInput, Cancelled."""
+    project = in_register(project)
+    cut = printable(project, assets)
+    blocks = ask(cut, Part(progress, 0.0, 0.2))
+    drawn = templates(project, blocks, progress=Part(progress, 0.2, 0.4))
+    carved = ask(carve_of(project, cut), Part(progress, 0.4, 0.8))
+    way = project.craft.transfer
+    with writing_into(folder):
+        folder.mkdir(parents=True, exist_ok=True)
+        write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, marked, paper=paper))
+        write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper))

@@ -1,0 +1,135 @@
+"""Plans with few blocks whose overlaps give further colours."""
+
+from dataclasses import dataclass, replace
+from typing import ClassVar, Literal
+
+from nomos.progress import Part, Progress, show
+from nomos.project import Project
+from nomos.project.blocks.plans import (
+    PROCESS_INKS,
+    Reach,
+    ShelfInk,
+    candidates_of,
+    inks_in_use,
+    kept_key,
+    nearest_reachable,
+    planned_colours,
+    solver_request,
+)
+from nomos.project.inks.films import stock_of
+from nomos.project.inks.sureness import plan_sureness
+from nomos.separation.plans import CandidateInk, Plan, mixable_inks
+from nomos.separation.solver import solve
+from nomos.work.cut import Cut
+from nomos.work.request import Ask, held
+
+InkSource = Literal["own", "mix", "process", "shelf"]
+DEFAULT_BLOCKS = 5
+
+
+@dataclass(frozen=True)
+class Wanted:
+    """What plans are looked for: inks from where, how many blocks at most (the key among them).
+
+    wishes : number of a flat colour and `match` or `single`.
+    uses : name of an ink and `must` or `not`.
+    """
+
+    source: InkSource = "mix"
+    most_blocks: int = DEFAULT_BLOCKS
+    keep_key: bool = True
+    shelf: tuple[ShelfInk, ...] = ()
+    wishes: tuple[tuple[int, str], ...] = ()
+    uses: tuple[tuple[str, str], ...] = ()
+    seed: int = 0
+
+    def with_wish(self, number: int, wish: str) -> "Wanted":
+        """With another wish for a flat colour; `none` takes it back."""
+        others = tuple(each for each in self.wishes if each[0] != number)
+        return replace(self, wishes=others if wish == "none" else (*others, (number, wish)))
+
+    def with_next_use(self, ink: str) -> "Wanted":
+        """With the next of may, must and must not for an ink."""
+        now = dict(self.uses).get(ink, "may")
+        following = {"may": "must", "must": "not", "not": "may"}[now]
+        others = tuple(each for each in self.uses if each[0] != ink)
+        return replace(self, uses=others if following == "may" else (*others, (ink, following)))
+
+
+@dataclass(frozen=True)
+class Found:
+    """The plans of a search, by number of colour blocks; `done` once it has ended.
+
+    reach : for each flat colour the nearest that two of the inks at most can give.
+    within : of each plan how sure its worst colour is, ΔE00.
+    """
+
+    plans: tuple[tuple[Plan, ...], ...] = ()
+    done: bool = False
+    reach: tuple[tuple[int, Reach], ...] = ()
+    within: tuple[tuple[Plan, float], ...] = ()
+
+
+@dataclass(frozen=True)
+class Plans:
+    """A search for plans."""
+
+    project: Project
+    cut: Cut
+    wanted: Wanted
+    said: ClassVar[str] = "looking for plans"
+
+    def work(self, ask: Ask, progress: Progress) -> Found:
+        """Look for them, showing better ones as they are found. Raises BadInput."""
+        project, wanted = self.project, self.wanted
+        borders = ask(self.cut, Part(progress, 0.0, 0.1)).borders
+        assert project.flat is not None
+        inks = candidates(project, wanted)
+        numbers = planned_colours(project, keep_key=wanted.keep_key)
+        key = wanted.keep_key and kept_key(project) is not None
+        request = solver_request(
+            project, borders, inks, max(1, wanted.most_blocks - key), keep_key=wanted.keep_key,
+            must=[ink for ink, use in wanted.uses if use == "must"],
+            must_not=[ink for ink, use in wanted.uses if use == "not"],
+            must_match=[n for n, wish in wanted.wishes if wish == "match" and n in numbers],
+            single=[n for n, wish in wanted.wishes if wish == "single" and n in numbers],
+            seed=wanted.seed,
+        )  # fmt: skip
+        so_far: list[tuple[Plan, ...]] = []
+
+        def better(blocks: int, plan: Plan) -> None:
+            so_far.extend([()] * (blocks - len(so_far)))
+            so_far[blocks - 1] = (plan,)
+            show(progress, Found(tuple(so_far)))
+
+        plans = solve(request, progress=Part(progress, 0.2, 1.0), better=better)
+        bare = project.bare_colours()
+        colours = {n: project.flat.colours[n].lab for n in numbers if n not in bare}
+        reach = nearest_reachable(stock_of(project), colours, inks, progress=Part(progress, 0.1, 0.2))
+        sure = tuple((plan, _worst_within(project, plan)) for row in plans for plan in row)
+        return Found(plans, True, tuple(sorted(reach.items())), sure)
+
+
+def _worst_within(project: Project, plan: Plan) -> float:
+    place = max(range(len(plan.de00)), key=lambda n: plan.de00[n])
+    return float(plan_sureness(stock_of(project), plan).within[place])
+
+
+def candidates(project: Project, wanted: Wanted) -> tuple[CandidateInk, ...]:
+    """The inks that plans are made of. Raises ColourError."""
+    if wanted.source == "process":
+        return PROCESS_INKS
+    if wanted.source == "shelf":
+        return candidates_of(wanted.shelf, project)
+    if wanted.source == "own":
+        return inks_in_use(project)
+    assert project.flat is not None
+    bare = project.bare_colours()
+    numbers = planned_colours(project, keep_key=wanted.keep_key)
+    return mixable_inks(stock_of(project), [project.flat.colours[n].lab for n in numbers if n not in bare])
+
+
+def plans_of(project: Project, cut: Cut, wanted: Wanted) -> Plans:
+    """The request for plans for a project's flat design."""
+    own = held(project, "flat", "inks", "paper", "blocks", "impressions", "register")
+    return Plans(own, cut, wanted)

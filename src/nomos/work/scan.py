@@ -1,0 +1,125 @@
+"""Scans of proofs: how far each pull is out, what the fields came out as, and two proofs side by side."""
+
+from dataclasses import dataclass
+from typing import TYPE_CHECKING, ClassVar
+
+from nomos.errors import BadInput
+from nomos.progress import Part, Progress
+from nomos.project import Project
+from nomos.work.cut import Cut
+from nomos.work.request import Ask, held
+
+if TYPE_CHECKING:
+    from nomos.project.register.comparison import Picture
+    from nomos.project.register.scan import ScanFound
+    from nomos.project.sheet.learning import Learnt
+
+_PRINTED = ("flat", "inks", "paper", "blocks", "impressions", "register", "kento")
+
+
+@dataclass(frozen=True)
+class Scan:
+    """How far every pull is out on a scan of a whole sheet. by_marks : None lets the project decide."""
+
+    project: Project
+    cut: Cut
+    data: bytes
+    name: str
+    by_marks: bool | None = None
+    said: ClassVar[str] = "reading the scan"
+
+    def work(self, ask: Ask, progress: Progress) -> "ScanFound":
+        """Measure it. Raises BadInput."""
+        from nomos.project.register.scan import measure_scan
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.2))
+        progress.report(0.22, self.said)
+        scan = pixels_of(self.data, self.name)
+        rest = Part(progress, 0.25, 1.0)
+        return measure_scan(self.project, blocks, scan, by_marks=self.by_marks, progress=rest)
+
+
+@dataclass(frozen=True)
+class ScanTried:
+    """The sheet as it is tried on the screen, on the simulated scanner, and read."""
+
+    project: Project
+    cut: Cut
+    said: ClassVar[str] = "reading the scan"
+
+    def work(self, ask: Ask, progress: Progress) -> "ScanFound":
+        """Print, scan and measure it. Raises BadInput."""
+        from nomos.devices import Scanner
+        from nomos.project.register.scan import measure_scan, printed_sheet
+        from nomos.project.register.system import motion_of
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.1))
+        progress.report(0.1, "scanning a sheet")
+        motions = [motion_of(self.project, pull) for pull in self.project.impressions]
+        page = printed_sheet(self.project, blocks, motions)
+        scan = Scanner(turn_deg=0.7, blur_px=0.8, border_px=80, noise=2.0).scan(page)
+        return measure_scan(self.project, blocks, scan, progress=Part(progress, 0.2, 1.0))
+
+
+@dataclass(frozen=True)
+class Learn:
+    """What a scanned proof says of inks and trapping."""
+
+    project: Project
+    cut: Cut
+    data: bytes
+    name: str
+    said: ClassVar[str] = "reading the proof"
+
+    def work(self, ask: Ask, progress: Progress) -> "Learnt":
+        """Read the fields and explain them. Raises BadInput."""
+        from nomos.project.sheet.learning import Learnt, explain, read_proof
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.1))
+        picture = pixels_of(self.data, self.name)
+        fields = read_proof(self.project, blocks, picture, progress=Part(progress, 0.1, 0.5))
+        return Learnt(self.name, fields, explain(self.project, fields, progress=Part(progress, 0.5, 1.0)))
+
+
+@dataclass(frozen=True)
+class Planned:
+    """The sheet as it is planned, as proofs are compared with it."""
+
+    project: Project
+    cut: Cut
+    said: ClassVar[str] = "laying proofs side by side"
+
+    def work(self, ask: Ask, progress: Progress) -> "Picture":
+        """Print it."""
+        from nomos.project.register.comparison import planned
+
+        return planned(self.project, ask(self.cut, progress))
+
+
+def pixels_of(data: bytes, name: str) -> "Picture":
+    """The pixels of a scan. Raises BadInput."""
+    from nomos.design import read_picture
+
+    return read_picture(data, name).rgb
+
+
+def scan_of(project: Project, cut: Cut, data: bytes, name: str, by_marks: bool | None = None) -> Scan:
+    """The request for a scan of a project's sheet."""
+    if not project.impressions:
+        raise BadInput("There is nothing to print yet: open a picture and flatten it first.")
+    return Scan(held(project, *_PRINTED), cut, data, name, by_marks)
+
+
+def scan_tried_of(project: Project, cut: Cut) -> ScanTried:
+    """The request for a simulated scan of a project's sheet."""
+    return ScanTried(held(project, *_PRINTED), cut)
+
+
+def learn_of(project: Project, cut: Cut, data: bytes, name: str) -> Learn:
+    """The request for what a scanned proof of a project teaches."""
+    return Learn(held(project, *_PRINTED), cut, data, name)
+
+
+def planned_of(project: Project, cut: Cut) -> Planned:
+    """The request for a project's planned sheet as a picture."""
+    return Planned(held(project, *_PRINTED), cut)
