@@ -37,8 +37,7 @@ def jig_plan(
     grip = min(GRIP_MM, max(room, 0.0))
     size = jig.block_mm or choice.block_mm or (image.width + 2 * grip, image.height + 2 * grip)
     block = gripped(image, size)
-    edge_x, out = (0.0, -1.0) if right_handed else (width, 1.0)
-    inward = -out
+    edge_x, inward = (0.0, 1.0) if right_handed else (width, -1.0)
     near = max(height, block.bottom)
     beyond = min(height - block.bottom, block.left if right_handed else width - block.right)
     if beyond < JIG_CLEAR_MM - 1e-6:
@@ -46,26 +45,12 @@ def jig_plan(
             "The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would stand "
             "on the block: take a larger sheet, or smaller blocks."
         )
-    stops = []
-    long = min(STOP_LONG_MM, width / 6, height / 6)
-    for share in PAPER_STOPS:
-        middle = edge_x + inward * share * width
-        stops.append(box("paper stop", middle, height + STOP_MM / 2, long, STOP_MM))
-    stops.append(box("paper stop", edge_x + out * STOP_MM / 2, height * SIDE_STOP, STOP_MM, long))
+    stops, contacts = _paper_stops(sheet_mm, edge_x, inward)
     shapes = [*packing(block, sheet_mm), shape("block", block), *block_stops(block, choice), *stops]
     points = [point for each in shapes for point in each.points]
     base = around(points, (0, 0, width, near))
     base = Rect(base.left - BASE_MM, base.top - BASE_MM, base.right + BASE_MM, base.bottom + BASE_MM)
     above = jig.thickness_mm + ABOVE_MM
-    contacts = Contacts(
-        (
-            (edge_x, height * SIDE_STOP),
-            (edge_x + inward * PAPER_STOPS[0] * width, height),
-            (edge_x + inward * PAPER_STOPS[1] * width, height),
-        ),
-        ((inward, 0.0), (0.0, -1.0), (0.0, -1.0)),
-        ("the side stop", "the near stop at the corner", "the far end's near stop"),
-    )
     return SystemPlan(
         "jig",
         block,
@@ -90,3 +75,18 @@ def jig_plan(
             "Stops higher than the block keep a press roller or a baren off the edges: work within them.",
         ),
     )  # fmt: skip
+
+
+def _paper_stops(sheet_mm: tuple[float, float], edge_x: float, inward: float) -> tuple[list[Shape], Contacts]:
+    """Two stops along the near edge and one at the side, in mm, and where the sheet touches them."""
+    width, height = sheet_mm
+    long = min(STOP_LONG_MM, width / 6, height / 6)
+    near = [edge_x + inward * share * width for share in PAPER_STOPS]
+    stops = [box("paper stop", middle, height + STOP_MM / 2, long, STOP_MM) for middle in near]
+    stops.append(box("paper stop", edge_x - inward * STOP_MM / 2, height * SIDE_STOP, STOP_MM, long))
+    contacts = Contacts(
+        ((edge_x, height * SIDE_STOP), (near[0], height), (near[1], height)),
+        ((inward, 0.0), (0.0, -1.0), (0.0, -1.0)),
+        ("the side stop", "the near stop at the corner", "the far end's near stop"),
+    )
+    return stops, contacts
