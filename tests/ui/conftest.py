@@ -160,7 +160,7 @@ def little_desk(desk: Desk, little: tuple[Project, Assets]) -> Desk:
 
 def settle(desk: Desk, *, closely: bool = False) -> None:
     """Wait for everything, but for the close look and how sure colours are only when it matters."""
-    walk.settle(desk, () if closely else ("check", "sure"))
+    walk.settle(desk, () if closely else ("check", "sure", "inking"))
 
 
 def press(widget: QWidget, x: float, y: float) -> None:

@@ -6,7 +6,7 @@ from collections.abc import Callable, Collection, Sequence
 from pathlib import Path
 from typing import NoReturn
 
-from nomos.cli import blocks, check, design, edition, inks, order, proofs, register
+from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register
 from nomos.cli.common import (
     answers,
 )
@@ -68,7 +68,7 @@ def _parser() -> tuple[argparse.ArgumentParser, Collection[str]]:
     parser.add_argument("--version", action="version", version=f"nomos {_version()}")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
-    for step in (design, blocks, inks, order, register, proofs, check, edition):
+    for step in (design, blocks, inking, inks, order, register, proofs, check, edition):
         step.add_commands(commands)
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(

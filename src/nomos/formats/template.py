@@ -16,10 +16,10 @@ from nomos.project.blocks.reduction import is_reduction
 from nomos.project.inks.films import zone_colours
 from nomos.project.model import Block, Impression, ProjectError
 from nomos.project.register.system import marks_of, plan_of_system
+from nomos.project.sheet.laying import zone_places
 from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
-from nomos.separation.zones import zone_page
 from nomos.units import number, size_text
 
 Face = Literal["block", "tracing"]
@@ -136,7 +136,8 @@ def _drawing(project: Project, blocks: CutBlocks, block: Block, mask: Mask, befo
         labels = tuple((*piece.place, str(piece.number)) for piece in pieces)
         saw = (*(piece.path for piece in pieces), *_border(project))
         return _Drawing(rings, saw=saw, labels=labels, legend=_legend(project, block, pieces))
-    pull = next(each for each in project.impressions if each.block == block.id)
+    pulls = [each for each in project.impressions if each.block == block.id]
+    pull = next((each for each in pulls if len(each.zones) > 1), pulls[0])
     if len(pull.zones) > 1:
         return _Drawing(rings, labels=_zone_labels(project, blocks, pull, mask))
     return _Drawing(rings)
@@ -169,8 +170,7 @@ def _zone_labels(
     """The name of each zone's ink, where the zone is widest."""
     import cv2
 
-    zones = [zone_colours(project, pull, place) for place in range(len(pull.zones))]
-    page = zone_page(blocks.labels, zones)
+    page = zone_places(project, blocks, pull)
     found = []
     for place, zone in enumerate(pull.zones):
         own = np.pad(((page == place) & (mask == 1)).astype(np.uint8), 1)
@@ -178,7 +178,8 @@ def _zone_labels(
             depth = np.asarray(cv2.distanceTransform(own, cv2.DIST_L2, cv2.DIST_MASK_5))
             y, x = np.unravel_index(depth.argmax(), depth.shape)
             at = ((float(x) - 0.5) / blocks.px_per_mm, (float(y) - 0.5) / blocks.px_per_mm)
-            found.append((*at, project.ink(zone.ink).name))
+            word = {"": project.ink(zone.ink).name, "uninked": "no ink", "wiped": "wiped"}[zone.bare]
+            found.append((*at, word))
     return tuple(found)
 
 

@@ -18,6 +18,7 @@ from nomos.ui.frame.state import Marked, Shown, UiState
 from nomos.ui.stations.bench.hand import Bencher
 from nomos.ui.stations.blocks.edits import BlockEdits
 from nomos.ui.stations.blocks.hand import Hands
+from nomos.ui.stations.blocks.inker import Inker
 from nomos.ui.stations.blocks.methods import Methods
 from nomos.ui.stations.blocks.planner import Planner
 from nomos.ui.stations.carve.hand import Crafter
@@ -53,9 +54,10 @@ class Controller(QObject):
         crafter: Crafter,
         bencher: Bencher,
         designer: Designer,
+        inker: Inker,
     ) -> None:
         super().__init__()
-        self.designer = designer
+        self.designer, self.inker = designer, inker
         self.document, self.keeper, self.files = document, keeper, files
         self.planner, self.hands, self.methods, self.inkroom = planner, hands, methods, inkroom
         self.orderer, self.registrar = orderer, registrar
@@ -84,7 +86,8 @@ class Controller(QObject):
         orderer.changed.connect(self.shown)
         registrar.told.connect(self.told)
         registrar.changed.connect(self.shown)
-        for helper in (crafter, bencher):
+        inker.zone_made.connect(lambda zone: self.hold(zone=zone))
+        for helper in (crafter, bencher, inker):
             helper.told.connect(self.told)
             helper.changed.connect(self.shown)
         bencher.scan_asked.connect(registrar.scan_demo)
@@ -98,7 +101,7 @@ class Controller(QObject):
         """Have something else in the hand, or look at something else: fields of `UiState`."""
         self.state = replace(self.state, **changes)
         self.hands.pull, self.orderer.state = self.state.pull, self.state
-        self.methods.state = self.inkroom.state = self.registrar.state = self.state
+        self.methods.state = self.inkroom.state = self.registrar.state = self.inker.state = self.state
         self.shown.emit()
 
     def _refused(self, problem: str) -> None:
@@ -180,7 +183,11 @@ class Controller(QObject):
             self.fields.brush(touch)
             return
         points = tuple(on_print(project, self.state, point) for point in touch.points)
-        self.hands.touch(replace(touch, points=points))
+        on_sheet = replace(touch, points=points)
+        if self.inker.drawing:
+            self.inker.stroke(on_sheet)
+        else:
+            self.hands.touch(on_sheet)
 
     def choose_page(self, page: str) -> None:
         """Choose the paper for the templates."""
@@ -201,6 +208,9 @@ class Controller(QObject):
         x_mm, y_mm = on_print(project, self.state, (x_mm, y_mm))
         if self.state.station == "design" and self.state.pointing:
             self.fields.point_at(x_mm, y_mm)
+            return
+        if self.state.station == "blocks" and self.inker.tool == "field":
+            self.inker.point_at(x_mm, y_mm)
             return
         x = int((x_mm - project.image.left) * proof.blocks.px_per_mm)
         y = int((y_mm - project.image.top) * proof.blocks.px_per_mm)

@@ -13,6 +13,7 @@ from nomos.ui.frame.questions import Dialogs, Questions
 from nomos.ui.stations.bench.guard import PrintedGuard
 from nomos.ui.stations.bench.hand import Bencher
 from nomos.ui.stations.blocks.hand import Hands
+from nomos.ui.stations.blocks.inker import Inker
 from nomos.ui.stations.blocks.methods import Methods
 from nomos.ui.stations.blocks.planner import Planner
 from nomos.ui.stations.carve.hand import Crafter
@@ -54,7 +55,7 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
     controller = Controller(
         document, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
-        designer,
+        designer, Inker(document, runner, keeper, dialogs),
     )  # fmt: skip
     guard = PrintedGuard(document, bencher.book, dialogs)
     guard.told.connect(controller.told)

@@ -67,5 +67,5 @@ def held(project: Project, *names: str) -> Project:
 
 
 def _uninked(pull: Impression) -> Impression:
-    zones = tuple(Zone("ink", colours=zone.colours) for zone in pull.zones)
+    zones = tuple(Zone("ink", colours=zone.colours, areas=zone.areas) for zone in pull.zones)
     return Impression(pull.id, pull.block, zones)

@@ -6,9 +6,11 @@ from typing import ClassVar
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, Finding, Project, colour_matches, find, sheet_labs
 from nomos.project.check.closelook import CloseLook, close_findings, look_closely
+from nomos.project.check.inking import InkingLook
 from nomos.project.edition.carving import CarvedBlock, carving_findings
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, Lay, cut_of, lay_of
+from nomos.work.inking import inking_of
 from nomos.work.request import Ask, held
 
 
@@ -38,11 +40,15 @@ def look_of(project: Project, cut: Cut) -> LookClosely:
 
 
 def slow_findings(
-    project: Project, look: CloseLook | None, carved: tuple[CarvedBlock, ...] = ()
+    project: Project,
+    look: CloseLook | None,
+    inking: InkingLook | None = None,
+    carved: tuple[CarvedBlock, ...] = (),
 ) -> tuple[Finding, ...]:
     """What takes seconds to find, of what has been worked out so far."""
     return (
         *(close_findings(project, look) if look is not None else ()),
+        *(inking.findings if inking is not None else ()),
         *(carving_findings(project, carved) if carved else ()),
     )
 
@@ -58,6 +64,7 @@ def review(
     laid = ask(lay, Part(progress, 0.0, 0.3))
     blocks = ask(cut)
     matches = colour_matches(project, laid, sheet_labs(project, laid))
-    look = ask(look_of(project, cut), Part(progress, 0.3, 0.7))
+    look = ask(look_of(project, cut), Part(progress, 0.3, 0.6))
+    inking = ask(inking_of(project, cut), Part(progress, 0.6, 0.7)) if project.impressions else None
     carved = ask(carve_of(project, cut), Part(progress, 0.7, 1.0)) if project.impressions else ()
-    return (*find(project, laid, matches, blocks.borders), *slow_findings(project, look, carved))
+    return (*find(project, laid, matches, blocks.borders), *slow_findings(project, look, inking, carved))

@@ -8,6 +8,7 @@ from msgspec.structs import replace
 
 from nomos.design import Labels
 from nomos.project.model import Impression, Outline, Project, ProjectError, Zone
+from nomos.project.model.naming import fresh_name, fresh_number
 from nomos.project.model.pruning import without_unused_inks
 from nomos.separation import outlines
 from nomos.separation.fields import field_at
@@ -130,6 +131,15 @@ def without_zone(project: Project, pull_id: str, place: int) -> Project:
     if all(zone.bare for zone in left):
         left[0] = replace(left[0], bare="", soft_mm=0.0)
     return without_unused_inks(_with_zones(project, pull, tuple(left)))
+
+
+def with_own_ink(project: Project, pull_id: str, place: int) -> Project:
+    """The project with an ink of its own for one zone, to begin with like the one it had."""
+    old = project.ink(project.impression(pull_id).zones[place].ink)
+    ink = replace(
+        old, id=f"ink{fresh_number(project)}", name=fresh_name(old.name, [each.name for each in project.inks])
+    )
+    return with_zone_changed(replace(project, inks=(*project.inks, ink)), pull_id, place, ink=ink.id)
 
 
 def with_pull(project: Project, pull_id: str, **changes: object) -> Project:

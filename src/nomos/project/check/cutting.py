@@ -144,6 +144,12 @@ def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom
     it, whichever of the two is there now. Places closer to a place that is not
     free than the project's tolerance are not free: blocks move.
     """
+    page = free_page(project, laid, impression_id)
+    return shrunk(page, project.tolerance_mm * laid.px_per_mm)
+
+
+def free_page(project: Project, laid: LaidSheet, impression_id: str) -> Freedom:
+    """The same for sheets that meet the blocks exactly: (height, width) uint8, 1 where it is free."""
     order = films_in_order(project, laid)
     keys = [laid.films[n] for n in order]
     own = [laid.films[n].pull == impression_id for n in order]
@@ -162,8 +168,7 @@ def freedom_of(project: Project, laid: LaidSheet, impression_id: str) -> Freedom
     unseen = (worst < UNSEEN_DE00).astype(np.uint8)
     pad = laid.pad_px
     height, width = laid.map.index.shape
-    page = unseen[laid.map.index[pad : height - pad, pad : width - pad]]
-    return shrunk(page, project.tolerance_mm * laid.px_per_mm)
+    return np.asarray(unseen[laid.map.index[pad : height - pad, pad : width - pad]])
 
 
 def simpler_block(project: Project, blocks: CutBlocks, laid: LaidSheet, impression_id: str) -> Simpler:

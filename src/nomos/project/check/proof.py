@@ -25,6 +25,7 @@ from nomos.separation import find_key
 
 if TYPE_CHECKING:
     from nomos.project.check.closelook import CloseLook
+    from nomos.project.check.inking import InkingLook
 
 
 @dataclass(frozen=True, eq=False)
@@ -34,7 +35,7 @@ class Proof:
     labs : (combinations, 3) CIELAB of each combination on the finished print.
     matches : each flat colour, wanted against predicted.
     spots : the largest places where bare paper shows that should not.
-    close : what a close look has found, once there has been one.
+    close : what a close look has found, once there has been one; inking : the same of the inking.
     """
 
     project: Project
@@ -45,6 +46,7 @@ class Proof:
     findings: tuple[Finding, ...]
     spots: tuple[Spot, ...]
     close: "CloseLook | None" = None
+    inking: "InkingLook | None" = None
 
     @property
     def drawn_key(self) -> int | None:

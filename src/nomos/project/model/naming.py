@@ -31,6 +31,14 @@ def fresh_number(project: Project) -> int:
     return 1 + max((int("0" + "".join(c for c in each if c.isdigit())) for each in ids), default=0)
 
 
+def fresh_name(name: str, taken: Sequence[str]) -> str:
+    """A name that none of these is: "Slate", then "Slate 2", "Slate 3"."""
+    if name not in taken:
+        return name
+    stem = name.rstrip("0123456789 ") or name
+    return next(made for n in range(2, len(taken) + 3) if (made := f"{stem[:56]} {n}") not in taken)
+
+
 def named(name: str | None, old: str) -> str:
     """A name that was given, or the old one. Raises ProjectError for an empty one."""
     if name is None:

@@ -130,15 +130,21 @@ def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKe
     return numbers * mask, films
 
 
+def zone_places(project: Project, blocks: CutBlocks, pull: Impression) -> NDArray[np.uint8]:
+    """Which of a pull's zones each pixel of the image lies in: (height, width) places among its zones."""
+    return _zone_page(blocks, _laid_zones(project, pull))
+
+
+def _zone_page(blocks: CutBlocks, zones: Sequence[LaidZone]) -> NDArray[np.uint8]:
+    return zone_page(
+        blocks.labels, [zone.colours for zone in zones], [zone.areas for zone in zones], blocks.px_per_mm
+    )
+
+
 def _zone_steps(blocks: CutBlocks, laid: ToLay) -> NDArray[np.uint16]:
     """For each pixel of the image the zone it lies in and its step there: zone times steps plus step."""
     mask = blocks.masks[laid.block]
-    zones = zone_page(
-        blocks.labels,
-        [zone.colours for zone in laid.zones],
-        [zone.areas for zone in laid.zones],
-        blocks.px_per_mm,
-    )
+    zones = _zone_page(blocks, laid.zones)
     steps = np.zeros_like(zones)
     for place, zone in enumerate(laid.zones):
         if zone.grade is not None:

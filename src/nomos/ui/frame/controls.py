@@ -13,12 +13,15 @@ from PyQt6.QtWidgets import (
     QLineEdit,
     QPushButton,
     QSizePolicy,
+    QVBoxLayout,
     QWidget,
 )
 
 from nomos.errors import BadInput
 from nomos.ui.frame import theme
 from nomos.units import number, parse_length
+
+_MOST_IN_ROW = 5
 
 
 def label(text: str = "", *, kind: str = "text") -> QLabel:
@@ -181,18 +184,23 @@ class Figures(QWidget):
 
 
 class Choice(QWidget):
-    """A few words side by side of which one holds."""
+    """A few words side by side of which one holds; more than five stand in two rows."""
 
     chosen = pyqtSignal(str)
 
     def __init__(self, options: Sequence[tuple[str, str]]) -> None:
         super().__init__()
-        row = QHBoxLayout(self)
-        row.setContentsMargins(0, 0, 0, 0)
-        row.setSpacing(theme.scaled(4))
+        rows = QVBoxLayout(self)
+        rows.setContentsMargins(0, 0, 0, 0)
+        rows.setSpacing(theme.scaled(4))
         self._group = QButtonGroup(self)
         self._buttons: dict[str, QPushButton] = {}
-        for value, text in options:
+        in_row = len(options) if len(options) <= _MOST_IN_ROW else (len(options) + 1) // 2
+        for place, (value, text) in enumerate(options):
+            if place % in_row == 0:
+                row = QHBoxLayout()
+                row.setSpacing(theme.scaled(4))
+                rows.addLayout(row)
             made = button(text)
             made.setCheckable(True)
             made.setProperty("narrow", True)

@@ -8,6 +8,7 @@ from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, 
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
+from nomos.work.inking import LookAtInking, inking_of
 from nomos.work.review import LookClosely, look_of, slow_findings
 
 # While a hand drags a block the sheet is laid at this size: about 10 ms.
@@ -35,9 +36,11 @@ class ProofKeeper(QObject):
         self._document, self._runner = document, runner
         self._sheets = Asker(runner, "proof", self.failed.emit, said="laying the sheet", rank=FIRST)
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
+        self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
         self._laid: _Laid | None = None
         self._wanted: Bare | None = None
         self._look: LookClosely | None = None
+        self._inking: LookAtInking | None = None
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self.cut: Cut | None = None
         self.proof: Proof | None = None
@@ -49,11 +52,13 @@ class ProofKeeper(QObject):
         if project is None or self.cut is None:
             self._sheets.cancel()
             self._looks.cancel()
-            self._laid, self.proof, self._wanted, self._look = None, None, None, None
+            self._inkings.cancel()
+            self._laid, self.proof, self._wanted, self._look, self._inking = None, None, None, None, None
             self.changed.emit()
             return
         wanted, have = sheet_of(project, self.cut), self._laid
         self._wanted, self._look = wanted, look_of(project, self.cut)
+        self._inking = inking_of(project, self.cut) if project.impressions else None
         if have is None or have.lay != wanted.lay or have.spots is None:
             if have is not None and have.lay.cut == self.cut and have.lay != wanted.lay:
                 self._lay_coarsely(have, wanted)
@@ -86,11 +91,11 @@ class ProofKeeper(QObject):
         # project is now neither: the old proof stands until the new one is there.
         if have.lay == self._wanted.lay:
             proof = prove(project, have.blocks, have.laid, have.spots or ())
-            close = self._runner.answers.known(self._look) if self._look is not None else None
-            if close is not None:
-                found = (*proof.findings, *slow_findings(project, close))
-                proof = replace(proof, findings=found, close=close)
-            self.proof = proof
+            known = self._runner.answers.known
+            close = known(self._look) if self._look is not None else None
+            inking = known(self._inking) if self._inking is not None else None
+            found = (*proof.findings, *slow_findings(project, close, inking))
+            self.proof = replace(proof, findings=found, close=close, inking=inking)
         self.changed.emit()
 
     def _look_closely(self) -> None:
@@ -99,3 +104,5 @@ class ProofKeeper(QObject):
             return
         if self._runner.answers.known(self._look) is None:
             self._looks.ask(self._look, lambda _: self._colour())
+        if self._inking is not None and self._runner.answers.known(self._inking) is None:
+            self._inkings.ask(self._inking, lambda _: self._colour())

@@ -167,6 +167,8 @@ class SheetView(QWidget):
             sheet_marks.draw_stroke(painter, view, replace(self._touch, points=tuple(self._stroke)))
         if self._shown_place is not None:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*self._shown_place)))
+        for outline in content.lines:
+            sheet_marks.draw_outline(painter, view, outline)
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
         for x, y, word in content.words:

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
 from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
 
+from nomos.project.model import Outline
 from nomos.registration import Rect
 from nomos.separation.touch import Touch
 from nomos.ui.frame import theme
@@ -96,6 +97,17 @@ def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
     round_cap, round_join = Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin
     painter.setPen(QPen(colour, width, Qt.PenStyle.SolidLine, round_cap, round_join))
     painter.drawPolyline(line)
+
+
+def draw_outline(painter: QPainter, view: Viewport, outline: Outline) -> None:
+    """A closed line on the sheet, dashed dark on light so that it shows on any colour."""
+    line = QPolygonF([QPointF(*view.to_screen(*point)) for point in outline])
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for colour, width, style in (
+        (QColor("#ffffff"), 2.6, Qt.PenStyle.SolidLine), (_ACCENT, 1.4, Qt.PenStyle.DashLine),
+    ):  # fmt: skip
+        painter.setPen(QPen(colour, width, style))
+        painter.drawPolygon(line)
 
 
 def draw_word(painter: QPainter, at: QPointF, word: str) -> None:

@@ -17,6 +17,7 @@ from nomos.project import (
     sheet_reflectance,
 )
 from nomos.project.inks.drawdown import Card
+from nomos.project.model import Outline
 from nomos.project.register.system import marks_of, plan_of_system
 from nomos.proof import Index
 from nomos.registration import PrintedMark, Rect, SystemPlan
@@ -37,11 +38,15 @@ class Handle:
 
 @dataclass(frozen=True, eq=False)
 class Overlay:
-    """What a station lays over the sheet: words in mm, spots, or a picture of the whole sheet."""
+    """What a station lays over the sheet: words in mm, spots, lines, or a picture of the whole sheet.
+
+    lines : closed outlines in mm on the sheet.
+    """
 
     words: tuple[tuple[float, float, str], ...] = ()
     spots: tuple[tuple[float, float], ...] = ()
     raster: Raster | None = None
+    lines: tuple[Outline, ...] = ()
 
 
 @dataclass(frozen=True, eq=False)
@@ -51,6 +56,7 @@ class SheetContent:
     spots : places with a finding, x and y on the sheet in mm.
     handles : what can be dragged.
     words : x, y (mm) and a word: the numbers of a jigsaw's pieces.
+    lines : closed outlines in mm: what was drawn by hand, or how far ink may run.
     """
 
     sheet_mm: tuple[float, float]
@@ -62,6 +68,7 @@ class SheetContent:
     handles: tuple[Handle, ...] = ()
     words: tuple[tuple[float, float, str], ...] = ()
     marks: tuple[PrintedMark, ...] = ()
+    lines: tuple[Outline, ...] = ()
 
 
 def sheet_content(
@@ -92,8 +99,10 @@ def sheet_content(
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
     words = _piece_numbers(project, proof) if state.shown == "pieces" else ()
+    lines = _stray_lines(proof, state)
     if laid_over is not None:
         raster, spots, words = laid_over.raster or raster, laid_over.spots, laid_over.words
+        lines = laid_over.lines
     # A picture of whole sheets stands alone: the bench belongs to the print.
     plain = laid_over is not None and laid_over.raster is not None
     return SheetContent(
@@ -106,7 +115,16 @@ def sheet_content(
         () if plain or laid_over is not None else _handles(project, state),
         words,
         marks_of(project)[0] if at_register and not plain else (),
+        lines,
     )
+
+
+def _stray_lines(proof: Proof | None, state: UiState) -> tuple[Outline, ...]:
+    """How far the chosen pull's ink may run, where it is looked at where the block is free."""
+    if state.shown != "free" or proof is None or proof.inking is None or state.pull is None:
+        return ()
+    stray = proof.inking.strays.get(state.pull)
+    return stray.lines if stray is not None else ()
 
 
 def _handles(project: Project, state: UiState) -> tuple[Handle, ...]:
@@ -118,7 +136,9 @@ def _handles(project: Project, state: UiState) -> tuple[Handle, ...]:
         at = (image.left + image.right) / 2, (image.top + image.bottom) / 2
         return (Handle("block", (at[0] + pull.offset.dx_mm, at[1] + pull.offset.dy_mm)),)
     zone = pull.zones[min(state.zone, len(pull.zones) - 1)]
-    if state.station == "inks" and zone.grade is not None and not state.paper_chosen:
+    # A grade that follows an edge has no ends to drag.
+    along = zone.grade is not None and zone.grade.edge_mm is None
+    if state.station == "inks" and zone.grade is not None and along and not state.paper_chosen:
         return (
             Handle("start", zone.grade.start, f"{number(100 * zone.strength, 0)} %"),
             Handle("end", zone.grade.end, f"{number(100 * zone.grade.to, 0)} %"),

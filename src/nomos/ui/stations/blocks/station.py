@@ -6,8 +6,11 @@ from nomos.project import Project, Proof
 from nomos.project.blocks.plans import kept_key
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
+from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.blocks.fewer import FewerPart
+from nomos.ui.stations.blocks.inking import InkingPart
+from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
 from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
 from nomos.ui.stations.blocks.method_view import method_view
@@ -48,6 +51,8 @@ class BlocksHere(Here[BlocksStation]):
         self._wire_fewer(made.fewer)
         self._wire_joins(made.joins)
         self._wire_hand(made.hand)
+        self._wire_inking(made.inking)
+        made.part_turned.connect(hand.look_again)
         return made
 
     def _wire_method(self, part: "MethodPart") -> None:
@@ -84,11 +89,32 @@ class BlocksHere(Here[BlocksStation]):
         part.bring_asked.connect(hand.hands.bring_in)
         part.send_asked.connect(hand.hands.send_out)
 
+    def _wire_inking(self, part: "InkingPart") -> None:
+        hand, inker = self.hand, self.hand.inker
+        part.zone_chosen.connect(lambda zone: hand.hold(zone=zone))
+        part.hand_asked.connect(lambda tool, what, _touch: inker.take_up(tool, what))
+        part.hand_asked.connect(lambda _tool, _what, touch: self.wishes.touch_asked.emit(touch))
+        part.ink_asked.connect(inker.take_ink)
+        part.zone_asked.connect(lambda name, value: inker.change(**{name: value}))
+        part.pull_asked.connect(lambda name, value: inker.set_pull(**{name: value}))
+        part.removed.connect(inker.take_out)
+        part.again_asked.connect(hand.methods.print_again)
+
+    def gone(self) -> None:
+        """Tools are put down."""
+        self.widget.inking.put_down()
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """While a pull's inking is looked at, what was drawn on it."""
+        shown = self.widget.part == "inking" and self.hand.state.shown == "print"
+        return drawn_over(project, self.hand.state) if shown else None
+
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
         state = self.hand.state
         method = method_view(project, proof, state.colour)
-        self.widget.show_view(blocks_view(project, proof, state), method, self.notes(proof))
+        inking = inking_view(project, proof, state)
+        self.widget.show_view(blocks_view(project, proof, state), method, inking, self.notes(proof))
         self._show_plans(project, proof)
 
     def _show_plans(self, project: Project, proof: Proof | None) -> None:

@@ -8,17 +8,22 @@ from nomos.ui.frame.lists import ColourRows, FindingList
 from nomos.ui.frame.parts import answers_column, group
 from nomos.ui.frame.rows import Note
 from nomos.ui.stations.blocks.fewer import FewerPart
+from nomos.ui.stations.blocks.inking import InkingPart
+from nomos.ui.stations.blocks.inking_view import InkingView
 from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
 from nomos.ui.stations.blocks.method_view import MethodView
 from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import BlocksView
 
-PARTS = (("blocks", "Blocks"), ("method", "Method"), ("fewer", "Fewer"), ("joins", "Joins"), ("hand", "Hand"))
+PARTS = (
+    ("blocks", "Blocks"), ("method", "Method"), ("fewer", "Fewer"), ("joins", "Joins"),
+    ("inking", "Inking"), ("hand", "Hand"),
+)  # fmt: skip
 
 
 class BlocksStation(QScrollArea):
-    """The blocks, what prints on the chosen colours, and four parts more, of which one is shown at a time."""
+    """The blocks, what prints on the chosen colours, and five parts more, of which one is shown at a time."""
 
     pull_chosen = pyqtSignal(str)
     shown_asked = pyqtSignal(str)
@@ -30,6 +35,7 @@ class BlocksStation(QScrollArea):
     apart_asked = pyqtSignal()
     switch_thrown = pyqtSignal(str)
     """Id of the block that is to print on the chosen colours, or no longer."""
+    part_turned = pyqtSignal()
     meeting_asked = pyqtSignal(str, str)
     """Two blocks: choose every colour on which both print."""
 
@@ -55,7 +61,8 @@ class BlocksStation(QScrollArea):
         self.findings = FindingList()
         self._make_meeting()
         self.method, self.fewer = MethodPart(), FewerPart()
-        self.joins, self.hand = JoinsPart(), HandPart()
+        self.joins, self.hand, self.inking = JoinsPart(), HandPart(), InkingPart()
+        self.part = "blocks"
         for widget in (self.summary, self.shown, self.marked, self.parts):
             column.addWidget(widget)
         self._groups: dict[str, QWidget] = {
@@ -67,6 +74,7 @@ class BlocksStation(QScrollArea):
             "method": self.method,
             "fewer": self.fewer,
             "joins": self.joins,
+            "inking": self.inking,
             "hand": self.hand,
         }  # fmt: skip
         for made in self._groups.values():
@@ -89,11 +97,15 @@ class BlocksStation(QScrollArea):
 
     def turn_to(self, part: str) -> None:
         """Show one part of the station; the hand's tools are put down when it is left."""
+        self.part = part
         self.parts.show_choice(part)
         for name, made in self._groups.items():
             made.setVisible(name == part)
         if part != "hand":
             self.hand.put_down()
+        if part != "inking":
+            self.inking.put_down()
+        self.part_turned.emit()
 
     def _connect(self) -> None:
         self.parts.chosen.connect(self.turn_to)
@@ -116,7 +128,9 @@ class BlocksStation(QScrollArea):
         if min(places) >= 0:
             self.meeting_asked.emit(*(self._meetable[place][0] for place in places))
 
-    def show_view(self, view: BlocksView, method: MethodView, notes: tuple[Note, ...]) -> None:
+    def show_view(
+        self, view: BlocksView, method: MethodView, inking: InkingView | None, notes: tuple[Note, ...]
+    ) -> None:
         """Show the station."""
         self.summary.setText(view.summary)
         self.shown.show_choice(view.shown)
@@ -140,6 +154,7 @@ class BlocksStation(QScrollArea):
         self.method.show_view(method, view.carried, view.shown)
         self.joins.show_view(view)
         self.hand.show_view(view)
+        self.inking.show_view(inking)
 
     def _show_meetable(self, blocks: tuple[tuple[str, str], ...]) -> None:
         if blocks == self._meetable:

@@ -118,6 +118,7 @@ class StackPart(QWidget):
         self.edge_box = NumberBox(0.5, 500, step=1)
         self.grade_fields.add("Bends by, 1 is even", self.curve_box)
         self.grade_fields.add("Width along the edge", self.edge_box)
+        self.edges = Choice((("every", "Every edge"), ("outer", "Outer edge only")))
         self.flat = button("Print it flat first, then graded")
         self.why_flat = label(_WHY_FLAT, kind="quiet")
         self.surface = Choice(tuple((word, f"{word.capitalize()} face") for word in get_args(Surface)))
@@ -130,7 +131,7 @@ class StackPart(QWidget):
         self.paper_fields.add("Damp, across it", self.across_box)
         self.grain = Choice((("height", "Grain runs up"), ("width", "Grain runs across")))
         self.spectra = Spectra()
-        self._grade = (self.course, self.grade_fields, self.flat, self.why_flat)
+        self._grade = (self.course, self.grade_fields, self.edges, self.flat, self.why_flat)
         for widget in (
             self.heading, self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields,
             self.modifier, self.density_fields, self.from_densities, self.passes,
@@ -151,6 +152,7 @@ class StackPart(QWidget):
         self.course.chosen.connect(self._ask_course)
         self.curve_box.set_by_hand.connect(lambda value: self.grade_asked.emit("curve", value))
         self.edge_box.set_by_hand.connect(lambda value: self.grade_asked.emit("edge_mm", value))
+        self.edges.chosen.connect(lambda which: self.grade_asked.emit("outer", which == "outer"))
         self.flat.clicked.connect(self.flat_asked)
         self.modifier_box.set_by_hand.connect(lambda value: self.ink_asked.emit("modifier_pct", value))
         self.from_densities.clicked.connect(
@@ -210,3 +212,5 @@ class StackPart(QWidget):
             self.curve_box.show_value(view.grade.curve)
             self.edge_box.show_value(view.grade.edge_mm or 8.0)
             self.edge_box.setEnabled(course == "edge")
+            self.edges.setVisible(course == "edge")
+            self.edges.show_choice("outer" if view.grade.outer else "every")

@@ -1,0 +1,111 @@
+"""Zones drawn on the sheet, and how a pull is inked and printed: the hand's side."""
+
+from collections.abc import Callable
+from typing import Any, get_args
+
+from PyQt6.QtCore import pyqtSignal
+
+from nomos.errors import BadInput
+from nomos.project import Project
+from nomos.project.blocks.inking import (
+    What,
+    drawn_further,
+    field_outlines,
+    stroke_outlines,
+    with_own_ink,
+    with_pull,
+    with_zone_changed,
+    with_zone_drawn,
+    without_zone,
+)
+from nomos.project.model import Outline
+from nomos.separation.touch import Touch
+from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.state import UiState
+
+
+class Inker(Hand):
+    """Draws zones on the chosen pull and changes them; the controller says what is chosen."""
+
+    zone_made = pyqtSignal(int)
+    """The place of a zone that was drawn just now."""
+    state = UiState()
+    tool, what = "move", "inked"
+
+    @property
+    def drawing(self) -> bool:
+        """Whether strokes and clicks on the sheet draw zones."""
+        return self.tool != "move"
+
+    def take_up(self, tool: str, what: str) -> None:
+        """Draw with a tool from now on, and what becomes of the place."""
+        self.tool, self.what = tool, what
+
+    def stroke(self, touch: Touch) -> None:
+        """A stroke on the sheet, in mm."""
+        try:
+            self._draw(stroke_outlines(touch))
+        except BadInput as error:
+            self.told.emit(str(error))
+
+    def point_at(self, x_mm: float, y_mm: float) -> None:
+        """A click on a field of the design."""
+        project, proof = self._document.project, self._keeper.proof
+        if project is None or proof is None:
+            return
+        blocks = proof.blocks
+        x = int((x_mm - project.image.left) * blocks.px_per_mm)
+        y = int((y_mm - project.image.top) * blocks.px_per_mm)
+        if 0 <= x < blocks.labels.shape[1] and 0 <= y < blocks.labels.shape[0]:
+            self._draw(field_outlines(project, blocks.labels, blocks.px_per_mm, x, y))
+
+    def _draw(self, drawn: tuple[Outline, ...]) -> None:
+        pull, zone = self.state.pull, self.state.zone
+        if pull is None:
+            self.told.emit("Choose a block first, on the ladder or in the list.")
+            return
+        if self.what == "further":
+            self._edit("Draw a zone", lambda p: drawn_further(p, pull, zone, drawn))
+            return
+        what: What = next((known for known in get_args(What) if known == self.what), "inked")
+        before = self._document.project
+        self._edit("Draw a zone", lambda p: with_zone_drawn(p, pull, drawn, what))
+        after = self._document.project
+        if after is not None and after is not before:
+            self.zone_made.emit(len(after.impression(pull).zones) - 1)
+
+    def take_ink(self, ink: str) -> None:
+        """Ink the chosen zone with one of the inks, or with one of its own."""
+        if ink:
+            self.change(ink=ink)
+        else:
+            self._on_pull("An ink of its own", lambda p, pull: with_own_ink(p, pull, self.state.zone))
+
+    def change(self, **changes: Any) -> None:
+        """Change the chosen zone."""
+        zone = self.state.zone
+        self._on_pull("Inking", lambda p, pull: with_zone_changed(p, pull, zone, **changes))
+
+    def take_out(self) -> None:
+        """Take the chosen zone out."""
+        zone = self.state.zone
+        self._on_pull("Take a zone out", lambda p, pull: without_zone(p, pull, zone))
+
+    def set_pull(self, **changes: Any) -> None:
+        """Change how the chosen pull is called or printed; the block's own name is none of its own."""
+        project, pull = self._document.project, self.state.pull
+        if project is not None and pull is not None and "name" in changes:
+            plain = _plain_name(project, pull)
+            if changes["name"] in ("", plain):
+                changes["name"] = ""
+        self._on_pull("Way of printing", lambda p, pull: with_pull(p, pull, **changes))
+
+    def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
+        pull = self.state.pull
+        if pull is not None:
+            self._edit(text, lambda p: change(p, pull))
+
+
+def _plain_name(project: Project, pull_id: str) -> str:
+    """What a pull is called while it has no name of its own."""
+    return with_pull(project, pull_id, name="").pull_name(pull_id)

@@ -1,0 +1,94 @@
+"""What the part Inking shows: the zones of the chosen pull, and how it is printed."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nomos.colour import lab_to_hex
+from nomos.project import Project, Proof
+from nomos.project.edition.card import zone_text
+from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS
+from nomos.project.model import Impression
+from nomos.ui.frame.rows import Row
+from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import UiState
+from nomos.units import number
+
+TOOLS = tuple(TOOL_WORDS.items())
+USUAL = "as usual"
+PRINTINGS = (("", USUAL), *PRINTING_WORDS.items())
+OWN_INK = "An ink of its own"
+
+
+@dataclass(frozen=True)
+class InkingView:
+    """How the chosen pull is inked.
+
+    inks : id and name of all inks, and which the chosen zone has. inked : the chosen zone carries ink.
+    packing : sheets of packing, 0 for the usual. removable : the chosen zone can be taken out.
+    """
+
+    heading: str
+    rows: tuple[Row, ...]
+    chosen: str
+    inks: tuple[tuple[str, str], ...]
+    ink: str
+    inked: bool
+    tool: str
+    soft_mm: float | None
+    removable: bool
+    drawn: bool
+    stray: str
+    name: str
+    printing: str
+    packing: int
+    turned_over: bool
+
+
+def inking_view(project: Project, proof: Proof | None, state: UiState) -> InkingView | None:
+    """How the chosen pull is inked; None while none is chosen."""
+    if state.pull is None:
+        return None
+    pull = project.impression(state.pull)
+    at = min(state.zone, len(pull.zones) - 1)
+    zone = pull.zones[at]
+    stray = proof.inking.strays.get(pull.id) if proof is not None and proof.inking is not None else None
+    return InkingView(
+        f"How {project.pull_name(pull.id).lower()} is inked",
+        tuple(_row(project, pull, place) for place in range(len(pull.zones))),
+        str(at),
+        tuple((ink.id, ink.name) for ink in project.inks),
+        zone.ink,
+        not zone.bare,
+        zone.tool,
+        zone.soft_mm if zone.bare == "wiped" else None,
+        len(pull.zones) > 1,
+        bool(zone.areas),
+        stray.text if stray is not None else "",
+        project.pull_name(pull.id),
+        pull.printing or "",
+        pull.packing_sheets or 0,
+        pull.turned_over,
+    )
+
+
+def _row(project: Project, pull: Impression, place: int) -> Row:
+    zone = pull.zones[place]
+    swatch = project.paper.lab if zone.bare else project.ink(zone.ink).lab
+    figure = "" if zone.bare else f"{number(100 * zone.strength, 0)} %"
+    kind = "drawn by hand" if zone.areas else "by colour" if place else "all the others leave"
+    said = zone_text(project, pull, place).removeprefix("where it is drawn: ")
+    return Row(str(place), lab_to_hex(np.array(swatch)), f"{said[0].upper()}{said[1:]}", figure, kind)
+
+
+def drawn_over(project: Project, state: UiState) -> Overlay:
+    """What was drawn by hand on the chosen pull, each zone with its number."""
+    if state.pull is None:
+        return Overlay()
+    words, lines = [], []
+    for place, zone in enumerate(project.impression(state.pull).zones, start=1):
+        for outline in zone.areas:
+            lines.append(outline)
+            x, y = np.mean(np.array(outline), axis=0)
+            words.append((float(x), float(y), str(place)))
+    return Overlay(tuple(words), (), None, tuple(lines))
