@@ -1,6 +1,7 @@
 """Lengths as printmakers type them, and figures as they read them."""
 
 import re
+from collections.abc import Sequence
 
 from nomos.errors import BadInput
 
@@ -72,3 +73,14 @@ def size_text(width_mm: float, height_mm: float) -> str:
         return number(value, 0 if abs(value - round(value)) < 0.05 else 1)
 
     return f"{side(width_mm)} × {side(height_mm)} mm"
+
+
+# More than this many are counted, not named.
+_MOST_LISTED = 4
+
+
+def listed(some: Sequence[str]) -> str:
+    """Things in words, the first few of many: "Sky 2 mm; Slate 3 mm; and 5 more"."""
+    if len(some) <= _MOST_LISTED:
+        return "; ".join(some)
+    return f"{'; '.join(some[: _MOST_LISTED - 1])}; and {len(some) - _MOST_LISTED + 1} more"

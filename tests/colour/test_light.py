@@ -16,7 +16,14 @@ from nomos.colour import (
 from nomos.colour.layering import partly_covered
 from nomos.colour.light import LIGHTS, Light, lab_under, parting_pairs, seen_by
 from nomos.colour.spectra import WAVELENGTHS_NM, reflectance_to_xyz
-from nomos.colour.trapping import apparent_trapping, preucil, share_taken, trapping_of
+from nomos.colour.trapping import (
+    apparent_trapping,
+    knife_test,
+    preucil,
+    share_taken,
+    tack_with,
+    trapping_of,
+)
 
 
 @pytest.mark.parametrize("light", LIGHTS)
@@ -95,3 +102,22 @@ def test_partly_covered_lies_between_open_and_covered(cover: float, one: float, 
     found = partly_covered(np.array([one]), np.array([other]), cover)[0]
     assert min(one, other) - 1e-9 <= found <= max(one, other) + 1e-9
     assert partly_covered(np.array([one]), np.array([other]), cover, 1.0)[0] >= found - 1e-9
+
+
+def test_a_wet_ink_takes_less_the_tighter_it_is_and_past_a_step_not_at_all() -> None:
+    """Common practice, no source: the tack must fall; a step or so the other way and nothing takes."""
+    takes = [trapping_of(5, second) for second in (2, 4, 5, 5.5, 6, 6.5, 8)]
+    assert takes == sorted(takes, reverse=True)
+    assert 0.7 <= trapping_of(5, 5) <= 0.95
+    assert trapping_of(5, 6) < 0.5
+    assert trapping_of(5, 6.5) == 0.0
+    assert trapping_of(5, 9) == 0.0
+
+
+def test_oil_loosens_and_carbonate_tightens_step_by_step() -> None:
+    assert tack_with(5, 2, 0) == 3
+    assert tack_with(5, 0, 1.5) == 6.5
+    assert tack_with(1, 4, 0) == 0
+    words = [knife_test(step) for step in range(11)]
+    assert len(set(words)) == 11
+    assert knife_test(12) == words[-1]

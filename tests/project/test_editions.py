@@ -9,14 +9,17 @@ from nomos.carving import Board, CarvingError, Tool
 from nomos.demo import demo_project, scenario_called
 from nomos.edition import Event, replay, start_sheets
 from nomos.edition.reminders import LayerWork, reminders
-from nomos.project import Assets, CutBlocks, Project, ProjectError, cut_blocks, mask_request
+from nomos.project import Assets, CutBlocks, Project, ProjectError, coarse, cut_blocks, mask_request
 from nomos.project.edition.bench import layer_card
 from nomos.project.edition.carving import (
     boards_plan,
     carve_blocks,
     carving_findings,
+    hours_of,
+    materials_text,
     with_boards_cut,
     with_craft,
+    with_material,
 )
 from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
 from nomos.project.inks.data import with_ink_data
@@ -82,9 +85,9 @@ def test_findings_name_material_roller_and_curl(demo: Demo, demo_blocks: CutBloc
     )  # fmt: skip
     said = " ".join(f.text for f in carving_findings(project, carve_blocks(project, blocks)))
     assert "never registers" in said
-    assert "too fine for these tools in foam" in said
-    assert "the roller reaches" in said
-    assert "prints only within" in said
+    assert "Too fine for these tools in foam" in said
+    assert "The roller reaches" in said
+    assert "Smaller blocks would do" in said
 
 
 def test_boards_at_hand_become_offcuts(demo: Demo) -> None:
@@ -132,3 +135,43 @@ def test_a_layer_waits_for_the_one_before_to_dry(demo: Demo, demo_blocks: CutBlo
     assert card.ready_at >= begun + timedelta(hours=20)
     assert "g for 53 sheets" in card.pull.amount
     assert "next Dusk mauve" in card.pull.after
+
+
+def test_a_block_has_a_material_of_its_own(demo: Demo, demo_blocks: CutBlocks) -> None:
+    """A key too fine for lino: cut in hard wood it is slower, and holds; the others stay as they are."""
+    project = demo[0]
+    key = next(block.id for block in project.blocks if block.is_key)
+    soft, demo_blocks = with_craft(project, material="soft wood"), coarse(demo_blocks, 200_000)
+    before = {each.block: each for each in carve_blocks(soft, demo_blocks)}
+    cured = [f.cure for f in carving_findings(soft, tuple(before.values())) if f.cure]
+    hard = with_material(soft, key, "hard wood")
+    after = {each.block: each for each in carve_blocks(hard, demo_blocks)}
+    assert after[key].effort.outline_h == pytest.approx(before[key].effort.outline_h * 45 / 25)
+    assert after[key].too_fine <= before[key].too_fine
+    assert all(after[n].effort == before[n].effort for n in after if n != key)
+    assert materials_text(hard) == "soft wood and hard wood"
+    for cure in cured:
+        assert "hard wood" in cure.text
+        assert any(block.material == "hard wood" for block in cure.edit(soft).blocks)
+
+
+def test_foam_is_pressed_with_pens_and_quicker_than_it_is_cut(demo: Demo, demo_blocks: CutBlocks) -> None:
+    pressed, cut = (
+        carve_blocks(with_craft(demo[0], material=material), coarse(demo_blocks, 200_000))
+        for material in ("pressed foam", "foam")
+    )
+    assert {tool.kind for each in pressed for tool in each.carving.tools} == {"pen"}
+    assert hours_of(pressed) < hours_of(cut)
+    # What stands is the same, whatever takes the rest away.
+    assert [each.carving.stays_mm2 for each in pressed] == [each.carving.stays_mm2 for each in cut]
+
+
+def test_what_repeats_for_every_block_is_one_finding_with_its_blocks(
+    demo: Demo, demo_blocks: CutBlocks
+) -> None:
+    found = carving_findings(demo[0], carve_blocks(demo[0], coarse(demo_blocks, 200_000)))
+    starts = [finding.text.split(":")[0] for finding in found]
+    assert len(starts) == len(set(starts))
+    reached = next(finding for finding in found if "roller reaches" in finding.text)
+    assert len(reached.blocks) > 1
+    assert "cm²" in reached.text

@@ -1,18 +1,25 @@
 """The record is sacred: no planning changes what a log says was printed."""
 
+import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from msgspec.structs import replace
 
 from nomos.edition import Event, now_text, replay
 from nomos.edition.log import EditionState
-from nomos.project import Assets, Project, ProjectError
+from nomos.project import Assets, Project, ProjectError, proof_of
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.inking import with_pull, with_zone_changed
-from nomos.project.blocks.pulls import moved_impression
+from nomos.project.blocks.methods import with_method
+from nomos.project.blocks.pulls import between_pulls, moved_impression
 from nomos.project.blocks.zones import printed_again
-from nomos.project.edition.bench import begin_events, pull_event
+from nomos.project.edition.bench import begin_events, pull_events
+from nomos.project.edition.card import pull_card
 from nomos.project.edition.printed import contradictions, written
 from nomos.project.edition.sheets import state_of
+from nomos.project.inks.data import with_ink_data
+from nomos.project.inks.films import sitting_advice
+from nomos.project.model.edits import with_workshop
 
 Demo = tuple[Project, Assets]
 Told = dict[str, object]
@@ -27,7 +34,7 @@ def printed(project: Project, layers: int, sheets: int) -> tuple[Event, ...]:
         for sheet in range(sheets):
             state = state_of(project, log)
             kind, why = ("spoiled", "dirt") if layer == 0 and sheet == 1 else ("good", "")
-            log += written(project, log, state, (pull_event(state, kind, now_text(), why),))  # type: ignore[arg-type] # two of the kinds
+            log += written(project, log, state, pull_events(project, state, kind, now_text(), why))  # type: ignore[arg-type] # two of the kinds
     return log
 
 
@@ -91,7 +98,7 @@ def test_an_old_log_is_pinned_to_the_plan_of_its_time(little: Demo) -> None:
     project = little[0]
     old = (Event("2025-11-01T09:00:00", "layer", 0), Event("2025-11-01T09:05:00", "good", 0, 1))
     state = state_of(project, old)
-    log = old + written(project, old, state, (pull_event(state, "good", now_text()),))
+    log = old + written(project, old, state, pull_events(project, state, "good", now_text()))
     assert [event.kind for event in log] == ["layer", "good", "order", "good"]
     first = project.impressions[0].id
     later = moved_impression(project, first, 2)
@@ -126,3 +133,49 @@ def test_a_spoiled_sheet_that_is_mended_goes_on(little: Demo) -> None:
     state = state_of(project, (*log, *begin_events(project, state_of(project, log), now_text())))
     assert state.histories[2].spoiled_at is None
     assert 2 in state.queue()
+
+
+def by_sheet_of(project: Project) -> Project:
+    return replace(project, times=replace(project.times, way="sheet by sheet"))
+
+
+def test_sheet_by_sheet_each_sheet_gets_every_layer_before_the_next(little: Demo) -> None:
+    """The log in the order of the hands, whatever is spoiled; the layers' snapshots are written once."""
+    project = by_sheet_of(with_workshop(little[0], sheets=3))
+    layers = len(project.impressions)
+    log: tuple[Event, ...] = ()
+    state = state_of(project, log)
+    log += written(project, log, state, begin_events(project, state, now_text()))
+    while (state := state_of(project, log)).queue():
+        spoil = state.queue()[0] == 2 and state.layer == 1
+        log += written(
+            project, log, state, pull_events(project, state, "spoiled" if spoil else "good", now_text())
+        )
+    pulls = [(event.sheet, event.layer) for event in log if event.kind in ("good", "spoiled")]
+    whole = [(1, n) for n in range(layers)], [(2, 0), (2, 1)], [(3, n) for n in range(layers)]
+    assert pulls == [each for sheet in whole for each in sheet]
+    assert [event.layer for event in log if event.kind == "layer"] == list(range(layers))
+    assert state.tally() == {"good": 2, "spoiled": 1, "repaired": 0}
+    assert state.next_layer() is None
+    # Taking back the last pull puts that layer of that sheet in hand again.
+    state = state_of(project, (*log, Event(now_text(), "undo")))
+    assert (state.queue(), state.layer) == ([3], layers - 1)
+
+
+def test_sheet_by_sheet_is_printed_wet_on_wet(little: Demo) -> None:
+    project = little[0]
+    by_sheet = by_sheet_of(project)
+    assert [by_sheet.goes_on_wet(n) for n in range(2)] == [False, True]
+    proof, wet = (proof_of(each, little[1]) for each in (project, by_sheet))
+    assert not np.allclose(proof.labs, wet.labs)
+    tight = with_ink_data(by_sheet, by_sheet.impressions[1].zones[0].ink, tack=9.0)
+    (finding, *_) = (each for each in proof_of(tight, little[1]).findings if "tack" in each.text)
+    assert finding.weight == "will fail"
+    assert "will not take" in pull_card(tight, None, 1).wet
+    assert "will not take" in between_pulls(tight)[0]
+    # Oil worked into it by the workshop's own measure brings it down again.
+    loose = with_ink_data(tight, tight.impressions[1].zones[0].ink, modifier="oil", modifier_pct=14.0)
+    assert not [each for each in sitting_advice(loose) if each.second == 1]
+    assert [each for each in sitting_advice(with_workshop(loose, oil_step_pct=7.0)) if each.second == 1]
+    # A board that is cut on cannot go sheet by sheet.
+    assert not with_method(by_sheet, "reduction", None).sheet_by_sheet

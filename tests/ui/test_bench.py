@@ -11,7 +11,7 @@ from PyQt6.QtWidgets import QApplication
 from nomos.devices import Scanner
 from nomos.edition import read_log
 from nomos.project.blocks.methods import with_method
-from nomos.project.edition.bench import pull_event
+from nomos.project.edition.bench import pull_events
 from nomos.project.edition.gate import cut_gate
 from nomos.project.model.sheets import all_sheets, sheets_of
 from nomos.project.register.comparison import planned
@@ -255,7 +255,7 @@ def test_two_windows_never_pull_one_sheet_twice(saved: Desk) -> None:
     first.begin_layer()
     for _ in range(3):
         first.pull("good")
-        second.write(lambda _project, state, at: (pull_event(state, "good", at),))
+        second.write(lambda project, state, at: pull_events(project, state, "good", at))
     sheets = [event.sheet for event in read_log(first.path) if event.kind == "good"]
     assert sheets == [1, 2, 3, 4, 5, 6]
 

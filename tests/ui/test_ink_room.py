@@ -85,7 +85,7 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     assert "90 % of the film" in station.stack.trapping_note.text()
     station.stack.tack_box.set_by_hand.emit(9.0)
     settle(desk)
-    assert "74 % of the film" in station.stack.trapping_note.text()
+    assert "0 % of the film" in station.stack.trapping_note.text()
     station.stack.trapping_box.set_by_hand.emit(60)
     settle(desk)
     assert project_of(desk).impressions[SLATE].trapping == 0.6

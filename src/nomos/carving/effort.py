@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from nomos.carving.maps import CarvingMap
+from nomos.carving.maps import CarvingMap, outline_tool
 from nomos.carving.materials import MaterialFacts
 
 # Of a gouge's width each stroke clears so much that the last has not, and ground takes so many layers
@@ -45,8 +45,9 @@ def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) ->
     """
     outline_h = factor * carving.outline_mm / facts.outline_mm_min / 60
     rows = []
+    outliner = outline_tool(carving.tools)
     for place, (tool, area) in enumerate(zip(carving.tools, carving.areas_mm2, strict=True), start=1):
-        if tool.kind in ("knife", "v") or area <= 0:
+        if tool.kind in ("knife", "v") or tool == outliner or area <= 0:
             continue
         own = carving.zones == place
         depth = float(carving.depth_mm[own].mean()) if own.any() else 0.0

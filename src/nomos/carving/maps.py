@@ -130,10 +130,10 @@ def carve(
     cut = (ground & (mask == 0)).astype(np.uint8)
     edge = _distance(mask == 0)
     room = _distance(cut == 1)
-    outliner = min((tool for tool in chosen if tool.kind in ("knife", "v")), key=lambda tool: tool.width_mm)
+    outliner = outline_tool(chosen)
     band = outliner.width_mm
     zones = np.where(cut == 1, np.uint8(TOO_NARROW), np.uint8(STAYS))
-    gouges = [n for n, tool in enumerate(chosen) if tool.kind in ("u", "flat")]
+    gouges = [n for n, tool in enumerate(chosen) if tool.kind in ("u", "flat", "pen") and tool != outliner]
     first = chosen.index(outliner)
     beyond = cut.astype(bool) & (edge > band * px_per_mm)
     # A knife's cut is as narrow as wanted; a V tool's only as narrow as the tool.
@@ -157,6 +157,11 @@ def carve(
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
         band, float(np.count_nonzero(mask) * pixel),
     )  # fmt: skip
+
+
+def outline_tool(tools: Sequence[Tool]) -> Tool:
+    """The finest knife, V tool or pen, which goes along the edges."""
+    return min((tool for tool in tools if tool.kind in ("knife", "v", "pen")), key=lambda tool: tool.width_mm)
 
 
 def _distance(page: NDArray[np.bool_]) -> NDArray[np.float32]:

@@ -5,11 +5,11 @@ from typing import Literal, get_args
 
 from nomos.errors import BadInput
 
-Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam"]
+Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam"]
 MATERIALS: tuple[Material, ...] = get_args(Material)
-ToolKind = Literal["knife", "v", "u", "flat"]
+ToolKind = Literal["knife", "v", "u", "flat", "pen"]
 TOOL_WORDS: dict[ToolKind, str] = {
-    "knife": "knife", "v": "V tool", "u": "U gouge", "flat": "flat gouge",
+    "knife": "knife", "v": "V tool", "u": "U gouge", "flat": "flat gouge", "pen": "pen",
 }  # fmt: skip
 
 
@@ -42,6 +42,8 @@ FACTS: dict[Material, MaterialFacts] = {
     "hard wood": MaterialFacts(0.4, 0.5, 25.0, 50.0, 3.0, grained=True),
     "end grain": MaterialFacts(0.15, 0.2, 18.0, 30.0, 2.0, grained=False),
     "foam": MaterialFacts(1.0, 1.0, 200.0, 300.0, 2.0, grained=False),
+    # Pressed, not cut: what is pressed in stays white; ridges between two lines close to each other sink.
+    "pressed foam": MaterialFacts(2.0, 0.8, 600.0, 900.0, 1.5, grained=False),
 }
 
 
@@ -61,9 +63,17 @@ class Tool:
 USUAL_TOOLS: tuple[Tool, ...] = (
     Tool("v", 1.0), Tool("u", 2.0), Tool("u", 5.0), Tool("flat", 10.0),
 )  # fmt: skip
+# What foam is pressed with: a pen for lines, the blunt end of a brush for ground.
+PENS = (Tool("pen", 1.0), Tool("pen", 6.0))
 THICKNESS_MM: dict[Material, float] = {
     "lino": 3.2, "soft wood": 12.0, "hard wood": 12.0, "end grain": 23.0, "foam": 5.0,
+    "pressed foam": 5.0,
 }  # fmt: skip
+
+
+def tools_for(material: Material, tools: tuple[Tool, ...]) -> tuple[Tool, ...]:
+    """What a material is worked with: the set of tools, but pens where it is pressed."""
+    return PENS if material == "pressed foam" else tools
 
 
 def check_tools(tools: tuple[Tool, ...]) -> None:
@@ -73,6 +83,8 @@ def check_tools(tools: tuple[Tool, ...]) -> None:
     ------
     CarvingError : no tool, or none that clears.
     """
+    if tools == PENS:
+        return
     if not tools or not any(tool.kind in ("knife", "v") for tool in tools):
         raise CarvingError("The tools need a knife or a V tool for the outlines.")
     if not any(tool.kind in ("u", "flat") for tool in tools):

@@ -24,7 +24,9 @@ def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     carve = command(commands, "carve", "what to cut with which tool, and how long it takes", _carve)
     carve.add_argument("--out", type=Path, metavar="FILE.pdf", help="the carving maps at true size")
-    carve.add_argument("--material", choices=("lino", "soft wood", "hard wood", "end grain", "foam"))
+    carve.add_argument(
+        "--material", choices=("lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam")
+    )
     carve.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDF, default A4")
 
     sheets = command(commands, "sheets", "how many sheets to start with", _sheets, project=False)
@@ -219,7 +221,7 @@ def _log(options: argparse.Namespace) -> int:
 
     from nomos.edition import Event, append_event, now_text, read_log
     from nomos.project import load
-    from nomos.project.edition.bench import begin_events, note_event, pull_event
+    from nomos.project.edition.bench import begin_events, note_event, pull_events
     from nomos.project.edition.gate import cut_gate
     from nomos.project.edition.printed import written
     from nomos.project.edition.sheets import log_path
@@ -234,7 +236,7 @@ def _log(options: argparse.Namespace) -> int:
             raise BadInput(f"{gate.text} With --cut it is cut all the same.")
         events = begin_events(project, state, at, wanted)
     elif options.event in ("good", "spoiled", "repaired"):
-        events = (pull_event(state, options.event, at, options.reason or ""),)
+        events = pull_events(project, state, options.event, at, options.reason or "")
     elif options.event == "undo":
         events = (Event(at, "undo"),)
     elif options.event == "mended":

@@ -130,18 +130,17 @@ def _calendar(options: argparse.Namespace) -> int:
 
 
 def _rollers(options: argparse.Namespace) -> int:
-    from nomos.order.washing import rollers_for, tack_advice
+    from nomos.order.washing import rollers_for
     from nomos.project import load
     from nomos.project.blocks.pulls import inked_with
+    from nomos.project.inks.films import sitting_advice
 
     project, _ = load(options.project)
     if not 1 <= options.rollers <= 4:
         raise BadInput("--rollers must be 1 to 4.")
-    inks = [project.ink(pull.main.ink) for pull in project.impressions]
     inked = [inked_with(project, pull) for pull in project.impressions]
     shared = rollers_for([[ink.lab for ink in some] for some in inked], options.rollers)
-    wet = [pull.wet for pull in project.impressions]
-    advice = tack_advice([ink.name for ink in inks], [ink.tack for ink in inks], wet)
+    advice = sitting_advice(project)
     steps = [
         {"ink": ink.name, "roller": roller + 1, "before": what}
         for some, taken, before in zip(inked, shared.roller, shared.before, strict=True)

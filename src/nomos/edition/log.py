@@ -220,6 +220,7 @@ class EditionState:
     printed : of each layer that was begun what was printed.
     started : when each layer was begun; pulled : the moment of every pull, by layer.
     beyond : events of layers that are no longer planned; they count for nothing, and stay in the log.
+    by_sheet : each sheet goes through all layers before the next; `layer` is then that of the sheet at hand.
     pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
     """
 
@@ -238,6 +239,7 @@ class EditionState:
     pictures: list[Event] = field(default_factory=list)
     pressed: Event | None = None
     beyond: int = 0
+    by_sheet: bool = False
 
     def queue(self) -> list[int]:
         """The sheets still to pull in this layer: known bad ones first, then in the order of their numbers.
@@ -245,6 +247,8 @@ class EditionState:
         The first pull of a layer is poor, so a sheet that is spoiled already goes
         first and is spoiled once more (common practice, no source).
         """
+        if self.by_sheet:
+            return [sheet for sheet, _ in self._missing()]
         done = {sheet for _, sheet, _ in self.pulled.get(self.layer, [])}
         bad = [s for s, h in self.histories.items() if h.spoiled_at not in (None, self.layer)]
         first = [min(bad)] if bad and not done else []
@@ -259,26 +263,55 @@ class EditionState:
         ]
         return [*[sheet for sheet in first if sheet not in done], *whole]
 
+    def _missing(self) -> list[tuple[int, int]]:
+        """The sheets that go on, each with the first planned layer that it lacks."""
+        return [
+            (sheet, next(layer for layer in range(self.layers) if layer not in history.layers))
+            for sheet, history in self.histories.items()
+            if history.spoiled_at is None and not history.good_through(self.layers)
+        ]
+
+    def turn_to_sheet(self) -> None:
+        """Have the layer that the sheet at hand lacks in hand."""
+        missing = self._missing()
+        if self.by_sheet and self.layer >= 0:
+            self.layer = missing[0][1] if missing else self.layers - 1
+
     def next_layer(self) -> int | None:
-        """The first planned layer that has not been begun; None where all have."""
+        """The first planned layer that is to be begun by hand; None where all have been.
+
+        Sheet by sheet only the first is: the others follow on the same sheet.
+        """
+        if self.by_sheet and self.started:
+            return None
         return next((layer for layer in range(self.layers) if layer not in self.started), None)
 
     def tally(self) -> dict[str, int]:
-        """Good, spoiled and repaired in this layer; a sacrificed sheet counts for none."""
+        """Good, spoiled, repaired in this layer, sheet by sheet in all; sacrificed ones apart."""
         counts = {"good": 0, "spoiled": 0, "repaired": 0}
+        if self.by_sheet:
+            for history in self.histories.values():
+                whole = history.good_through(self.layers)
+                how = "repaired" if "repaired" in history.layers.values() else "good"
+                if whole or history.spoiled_at is not None:
+                    counts[how if whole else "spoiled"] += 1
+            return counts
         for _, _, how in self.pulled.get(self.layer, []):
             if how in counts:
                 counts[how] += 1
         return counts
 
 
-def replay(events: Sequence[Event], planned: Sequence[str], sheets: int) -> EditionState:
+def replay(
+    events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False
+) -> EditionState:
     """What the events come to, in their order.
 
     Parameters
     ----------
     planned : ids of the impressions in print order, as they are planned now.
     sheets : of the edition as it is planned; sheets that the log knows beyond them count too.
+    by_sheet : each sheet goes through all layers before the next.
 
     Notes
     -----
@@ -291,7 +324,7 @@ def replay(events: Sequence[Event], planned: Sequence[str], sheets: int) -> Edit
     pulls = (*planned, *dict.fromkeys(gone))
     place = {pull: n for n, pull in enumerate(pulls)}
     most = max([sheets, *(event.sheet for event in kept)])
-    state = EditionState(pulls, len(planned), most)
+    state = EditionState(pulls, len(planned), most, by_sheet=by_sheet)
     state.histories = {sheet: SheetHistory(sheet) for sheet in range(1, most + 1)}
     for event in kept:
         if event.pull:
@@ -300,6 +333,7 @@ def replay(events: Sequence[Event], planned: Sequence[str], sheets: int) -> Edit
             state.beyond += 1
         else:
             _apply(state, event)
+    state.turn_to_sheet()
     return state
 
 

@@ -14,6 +14,7 @@ from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, MM, paragraph, rows, ruled, space, text_pages
 from nomos.project import Project
 from nomos.project.blocks.methods import METHOD_WORDS, method_of
+from nomos.project.edition.carving import materials_text
 from nomos.project.edition.sheets import Record, layer_names
 from nomos.registration import SYSTEM_NAMES
 from nomos.units import size_text
@@ -107,7 +108,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
         ("Title", project.title),
         ("Image", size_text(project.image.width, project.image.height)),
         ("Sheet", f"{size_text(paper.width_mm, paper.height_mm)}, {paper.name}"),
-        ("Method", f"{METHOD_WORDS[method_of(project)]}, cut in {project.craft.material}"),
+        ("Method", f"{METHOD_WORDS[method_of(project)]}, cut in {materials_text(project)}"),
         ("Blocks", f"{len(project.blocks)}, printed in {len(project.impressions)} pulls: {order}"),
         ("Inks", ", ".join(inks)),
         ("Register", SYSTEM_NAMES[project.register.system]),

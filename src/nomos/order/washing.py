@@ -18,6 +18,8 @@ MUCH_LIGHTER = 4.0
 _SAME = 3.0
 # In one sitting each ink must be looser than the one before by so much (chosen by us).
 _LEAST_FALL = 1.0
+# Less than this share is no print.
+_NOTHING = 0.05
 
 CAUTION = "Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin."
 
@@ -151,6 +153,22 @@ class TackAdvice:
     takes: float
     text: str
 
+    @property
+    def brief(self) -> str:
+        """In two or three words."""
+        return "will not take" if self.fails else f"{100 * self.takes:.0f} % takes"
+
+    @property
+    def fails(self) -> bool:
+        """Whether nothing takes."""
+        return self.takes < _NOTHING
+
+
+def _taken(share: float) -> str:
+    if share < _NOTHING:
+        return "it does not take at all: it lifts the ink below"
+    return f"{100 * share:.0f} % of the film takes"
+
 
 def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool]) -> tuple[TackAdvice, ...]:
     """Where a wet layer does not have a looser ink than the one below it, and how to make it so.
@@ -177,7 +195,7 @@ def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool
                 first, second, takes,
                 f"{names[second]} goes wet on {names[first]} and must be looser by {short:.1f} on the scale "
                 f"of tack: a drop of oil into {names[second]}, or a little magnesium carbonate into "
-                f"{names[first]}. As it is, {100 * takes:.0f} % of the film takes.",
+                f"{names[first]}. As it is, {_taken(takes)}.",
             )
         )  # fmt: skip
     return tuple(found)

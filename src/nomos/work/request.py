@@ -49,6 +49,9 @@ def held(project: Project, *names: str) -> Project:
     which blocks are printed after each other, and nothing of how they are inked; `workshop.grip_mm` holds
     that field of the workshop alone.
     """
+    if "impressions" in names:
+        # What makes ink go onto wet ink, and how loose it is then.
+        names = (*names, "times.way", "workshop.oil_step_pct", "workshop.carbonate_step_pct")
     whole = [name for name in names if name not in ("order", "paper") and "." not in name]
     kept: dict[str, Any] = {name: getattr(project, name) for name in whole}
     for name in (name for name in names if "." in name):

@@ -4,6 +4,7 @@ from msgspec.structs import replace
 
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.blocks.reduction import cut_before, is_reduction, nested_light_to_dark, reordered
+from nomos.project.inks.films import sitting_advice
 from nomos.project.model import Impression, Ink, Project
 
 
@@ -16,7 +17,7 @@ def layers(project: Project) -> tuple[Layer, ...]:
             project.ink(impression.main.ink).opacity,
             project.block(impression.block).is_key,
             project.ink(impression.main.ink).drying_h,
-            impression.wet,
+            project.goes_on_wet(place),
             stays_damp(project, place),
             tuple(ink.lab for ink in inked_with(project, impression)),
         )
@@ -49,7 +50,9 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
 
     brief : without the names of what is cut away.
     """
-    notes = before_next(layers(project))
+    tight = {each.second: f", too tight: {each.brief}" for each in sitting_advice(project)}
+    before = enumerate(before_next(layers(project)), start=1)
+    notes = [f"{note}{tight.get(place, '')}" for place, note in before]
     cuts = cut_before(project)[1:]
     names = project.flat.colours if project.flat else ()
     return tuple(

@@ -1,6 +1,6 @@
 """What a block's cutter should know: what is too fine, and where the knife is free."""
 
-from collections import defaultdict
+from collections.abc import Sequence
 from functools import partial
 
 import numpy as np
@@ -17,34 +17,32 @@ from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.sharing import Sharing, share, shared_order
-from nomos.units import number
+from nomos.units import listed, number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
 SPECK_MM2 = 0.8
 LONELY_MM = 8.0
 
-_WORDS: dict[FeatureKind, tuple[str, str, Weight]] = {
+_WORDS: dict[FeatureKind, tuple[str, str]] = {
     "thin line": (
-        "{n} place{s} thinner than {limit} mm, the thinnest {width} mm: such lines break, or print broken.",
-        "Widen it in the design, or leave it to another block.",
-        "could show",
+        "Lines thinner than {limit} mm break, or print broken",
+        "Widen them in the design, or leave them to another block.",
     ),
     "narrow channel": (
-        "{n} channel{s} narrower than {limit} mm, the narrowest {width} mm: no tool goes in, ink fills it.",
-        "Close it or open it in the design, or cut it with a knife.",
-        "could show",
+        "Channels narrower than {limit} mm: no tool goes in, ink fills them",
+        "Close them or open them in the design, or cut them with a knife.",
     ),
     "speck": (
-        "{n} speck{s} of less than {limit} mm²: they break off.",
+        "Specks of less than {limit} mm² break off",
         "Take them off the block, or raise the smallest feature.",
-        "could show",
     ),
     "island": (
-        "{n} small island{s} with nothing printing within {limit} mm: hard to ink and to keep.",
-        "Leave ground around it to hold it, or take it off the block.",
-        "worth knowing",
+        "Small islands with nothing printing within {limit} mm: hard to ink and to keep",
+        "Leave ground around them to hold them, or take them off the block.",
     ),
 }
+# So much finer than the limit, and it will fail, not perhaps (chosen by us, no source).
+_HOPELESS = 0.5
 
 
 def features_of(
@@ -65,26 +63,45 @@ def features_of(
 
 
 def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]]) -> tuple[Finding, ...]:
-    """One finding for each block and kind, at the narrowest place."""
-    limits = {
+    """One finding for each kind, with its blocks, shown at the narrowest place."""
+    limits: dict[FeatureKind, float] = {
         "thin line": project.line_mm, "narrow channel": project.tool_mm,
         "speck": SPECK_MM2, "island": LONELY_MM,
     }  # fmt: skip
     found = []
-    for block in project.blocks:
-        by_kind: dict[FeatureKind, list[Feature]] = defaultdict(list)
-        for feature in features.get(block.id, ()):
-            by_kind[feature.kind].append(feature)
-        for kind, some in by_kind.items():
-            text, remedy, weight = _WORDS[kind]
-            worst = min(some, key=lambda each: each.width_mm)
-            said = text.format(
-                n=len(some), s="s" if len(some) > 1 else "", limit=number(limits[kind], 1),
-                width=number(worst.width_mm, 1),
-            )  # fmt: skip
-            x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
-            found.append(Finding(weight, "blocks", f"{block.name}: {said}", remedy, (x, y)))
+    for kind, (words, remedy) in _WORDS.items():
+        by_block = {
+            block.id: some
+            for block in project.blocks
+            if (some := [each for each in features.get(block.id, ()) if each.kind == kind])
+        }
+        if not by_block:
+            continue
+        worst = min((each for some in by_block.values() for each in some), key=lambda each: each.width_mm)
+        counts = sorted(by_block.items(), key=lambda item: min(each.width_mm for each in item[1]))
+        said = [_at_block(project.block(block).name, some, kind) for block, some in counts]
+        x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
+        text = f"{words.format(limit=number(limits[kind], 1))}: {listed(said)}."
+        found.append(
+            Finding(
+                _weight(kind, worst, limits[kind]), "blocks", text, remedy, (x, y), blocks=tuple(by_block)
+            )
+        )
     return tuple(found)
+
+
+def _at_block(name: str, some: Sequence[Feature], kind: FeatureKind) -> str:
+    """How many of a kind a block has: "Key 12, the finest 0.2 mm"."""
+    if kind not in ("thin line", "narrow channel"):
+        return f"{name} {len(some)}"
+    return f"{name} {len(some)}, the finest {number(min(each.width_mm for each in some), 1)} mm"
+
+
+def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
+    if kind == "island":
+        return "worth knowing"
+    hopeless = kind in ("thin line", "narrow channel") and worst.width_mm < _HOPELESS * limit
+    return "will fail" if hopeless else "could show"
 
 
 def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:

@@ -19,7 +19,16 @@ from nomos.project.blocks.keys import (
 from nomos.project.blocks.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
 from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
 from nomos.project.check.method import of_methods, of_writing
-from nomos.project.inks.films import can_be_on, film_on, ground_of, predicted, printing_sets, zone_keys
+from nomos.project.inks.data import with_pull
+from nomos.project.inks.films import (
+    can_be_on,
+    film_on,
+    ground_of,
+    predicted,
+    printing_sets,
+    sitting_advice,
+    zone_keys,
+)
 from nomos.project.inks.reach import fields_that_part
 from nomos.project.model import Project
 from nomos.project.model.edits import with_seam
@@ -58,6 +67,7 @@ def find(
         found += _of_proof(project, laid, matches)
     found += _of_lights(project)
     found += _of_inks(project)
+    found += _of_tack(project)
     found += _of_registration(project)
     return tuple(found)
 
@@ -94,6 +104,24 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
                 )
             )
     return found
+
+
+def _of_tack(project: Project) -> list[Finding]:
+    """Layers that go onto wet ink and are not looser than it."""
+    return [
+        Finding(
+            "will fail" if each.fails else "could show",
+            "order",
+            each.text,
+            "Let the layer before dry, or change the order so that the tack falls.",
+            cure=None if project.sheet_by_sheet else _drying(project.impressions[each.second].id),
+        )
+        for each in sitting_advice(project)
+    ]
+
+
+def _drying(pull: str) -> Cure:
+    return Cure("Let it dry first", lambda project: with_pull(project, pull, wet=False))
 
 
 def _of_key(project: Project) -> list[Finding]:

@@ -69,7 +69,7 @@ def _ready_at(project: Project, state: EditionState) -> datetime | None:
     """When the last sheet of the layer before is dry."""
     before = state.layer - 1
     pulls = state.pulled.get(before, [])
-    if before < 0 or not pulls or project.impressions[state.layer].wet:
+    if before < 0 or not pulls or project.goes_on_wet(state.layer):
         return None
     last = max(datetime.fromisoformat(at) for at, _, _ in pulls)
     return last + timedelta(hours=runs_of(project)[before].drying_h)
@@ -92,14 +92,22 @@ def begin_events(
     return (begun,)
 
 
-def pull_event(state: EditionState, kind: EventKind, at: str, reason: str = "") -> Event:
-    """The sheet at hand came out good, spoiled or repaired. Raises ProjectError."""
+def pull_events(
+    project: Project, state: EditionState, kind: EventKind, at: str, reason: str = ""
+) -> tuple[Event, ...]:
+    """The sheet at hand came out good, spoiled or repaired. Raises ProjectError.
+
+    Sheet by sheet the layer it gets may be new to the log: then that is written first.
+    """
     if state.layer < 0:
         raise ProjectError("layer", "Begin the layer first.")
     queue = state.queue()
     if not queue:
         raise ProjectError("layer", "Every sheet has this layer: begin the next one.")
-    return Event(at, kind, state.layer, queue[0], reason, pull=state.pulls[state.layer])
+    pulled = Event(at, kind, state.layer, queue[0], reason, pull=state.pulls[state.layer])
+    if state.layer not in state.started:
+        return (*begin_events(project, state, at, state.layer), pulled)
+    return (pulled,)
 
 
 def reaches_ground(carved: CarvedBlock) -> bool:

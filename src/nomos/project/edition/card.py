@@ -7,7 +7,7 @@ from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS, cues_of, handling, slab_cautions
 from nomos.project.edition.sheets import zone_need
-from nomos.project.inks.films import FilmKey
+from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.masks import CutBlocks
@@ -79,12 +79,21 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
         _packing(project, blocks, pull),
         _checks(project, pull),
         _lay_text(project, pull),
-        "onto the wet layer before" if pull.wet else "",
+        _wet(project, layer),
         tuple(dict.fromkeys(cue for zone in pull.zones if not zone.bare for cue in cues_of(zone))),
         handling(pull),
         slab_cautions(project, pull),
         f"{then[0].upper()}{then[1:]}.",
     )
+
+
+def _wet(project: Project, layer: int) -> str:
+    """Whether it goes onto wet ink, and plainly whether it will take there."""
+    if not project.goes_on_wet(layer):
+        return ""
+    said = "onto the wet layer before"
+    advice = next((each for each in sitting_advice(project) if each.second == layer), None)
+    return said if advice is None else f"{said}: too tight, {advice.brief}"
 
 
 def _zone(project: Project, blocks: CutBlocks | None, pull: Impression, place: int, sheets: int) -> ZoneCard:

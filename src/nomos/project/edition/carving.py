@@ -1,22 +1,25 @@
 """How a project's blocks are cut: maps, hours, findings about tools and material, boards to saw them from."""
 
 import dataclasses
+from collections import defaultdict
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from msgspec.structs import replace
 
-from nomos.carving import FACTS, CuttingPlan, Effort, Roller, carve, effort_of, plan_cutting
+from nomos.carving import FACTS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
 from nomos.carving.maps import CarvingMap
+from nomos.carving.materials import tools_for
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import Block, Project, ProjectError
-from nomos.project.model.finding import Finding
+from nomos.project.model.finding import Cure, Finding
 from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
 from nomos.separation.features import FeatureKind, find_features
-from nomos.units import counted, number
+from nomos.units import counted, listed, number
 
 # Maps are worked out at no more than so many pixels for each mm.
 _FINE_PX_PER_MM = 6.0
@@ -26,6 +29,7 @@ _CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
 _SPECK_MM2, _LONELY_MM = 0.8, 8.0
 # The board has to stay whole under the deepest cut (chosen by us).
 _FLOOR_MM = 0.8
+_HARD: Material = "hard wood"
 
 
 @dataclass(frozen=True, eq=False)
@@ -67,8 +71,8 @@ def _in_print_order(project: Project) -> list[Block]:
 
 
 def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None) -> CarvedBlock:
-    craft = project.craft
-    facts = FACTS[craft.material]
+    craft, material = project.craft, material_of(project, block.id)
+    facts = FACTS[material]
     facts = dataclasses.replace(
         facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5))
     )
@@ -77,9 +81,10 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
     ground = np.ones(page.shape, bool)
     if before is not None:
         ground = np.pad(before, pad) == 1
-    carving = carve(page, ground, px_per_mm, craft.tools, facts, _roller(project))
+    tools = tools_for(material, craft.tools)
+    carving = carve(page, ground, px_per_mm, tools, facts, _roller(project))
     fine = find_features(
-        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=_channel_mm(project), speck_mm2=_SPECK_MM2,
+        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=_channel_mm(project, block.id), speck_mm2=_SPECK_MM2,
         lonely_mm=_LONELY_MM,
     )  # fmt: skip
     worst = min((each for each in fine if each.kind in ("thin line", "narrow channel")),
@@ -113,22 +118,36 @@ def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
 
 def _finest_help(project: Project, carved: CarvedBlock) -> str:
     """What the material and the tools can do of the kind that is too fine, and what to do."""
-    craft, facts = project.craft, FACTS[project.craft.material]
+    material = material_of(project, carved.block)
+    facts = FACTS[material]
     if carved.finest_kind == "narrow channel":
+        wide = number(_channel_mm(project, carved.block), 2)
         return (
-            f"{craft.material.capitalize()} clears channels of {number(_channel_mm(project), 2)} mm with "
-            "these tools; take a finer one, or widen them."
+            f"{material.capitalize()} clears channels of {wide} mm with these tools; take a finer one, or "
+            "widen them."
         )
     return (
-        f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a harder "
+        f"{material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a harder "
         "material, or widen them."
     )
 
 
-def _channel_mm(project: Project) -> float:
-    """The narrowest channel that the material and the finest tool allow."""
-    finest = min(tool.width_mm for tool in project.craft.tools)
-    return max(FACTS[project.craft.material].channel_mm, finest if finest > 0.3 else 0.3)
+def material_of(project: Project, block_id: str) -> Material:
+    """What a block is made of: its own material, or the workshop's."""
+    return project.block(block_id).material or project.craft.material
+
+
+def materials_text(project: Project) -> str:
+    """All that the blocks are made of: "lino and hard wood"."""
+    some = dict.fromkeys(material_of(project, block.id) for block in project.blocks)
+    return " and ".join(some) or project.craft.material
+
+
+def _channel_mm(project: Project, block_id: str) -> float:
+    """The narrowest channel that the block's material and the finest tool allow."""
+    material = material_of(project, block_id)
+    finest = min(tool.width_mm for tool in tools_for(material, project.craft.tools))
+    return max(FACTS[material].channel_mm, finest if finest > 0.3 else 0.3)
 
 
 def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple[Finding, ...]:
@@ -150,40 +169,89 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                 "Glue it to board and clear to the backing, or mask broad ground.",
             )
         )  # fmt: skip
-    for each in carved:
-        name = project.block(each.block).name
-        if each.finest_mm is not None:
-            found.append(
-                Finding(
-                    "could show", "carve",
-                    f"{name}: {counted(each.too_fine, 'place')} too fine for "
-                    f"these tools in {craft.material}, the finest a {each.finest_kind} of "
-                    f"{number(each.finest_mm, 2)} mm.",
-                    _finest_help(project, each),
-                    each.finest_place,
-                )
-            )  # fmt: skip
-        if each.carving.chatter_mm2 > _CHATTER_MM2:
-            area = each.carving.chatter_mm2 / 100
-            found.append(
-                Finding(
-                    "could show", "carve",
-                    f"{name}: the roller reaches {number(area, 0)} cm² of cleared ground, however deep.",
-                    "Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each "
-                    "pull, or take a larger, harder roller.",
-                )
-            )  # fmt: skip
-        width, height = each.prints_mm
-        share = width * height / (project.image.width * project.image.height)
-        if 0 < share < _SMALL_SHARE and not is_reduction(project):
-            found.append(
-                Finding(
-                    "worth knowing", "carve",
-                    f"{name} prints only within {number(width, 0)} × {number(height, 0)} mm.",
-                    "A smaller block would do: saw off whole what is empty, and keep it.",
-                )
-            )  # fmt: skip
+    found += _too_fine(project, carved)
+    found += _reached(project, carved)
+    found += _small(project, carved)
     return tuple(found)
+
+
+def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
+    """Lines and channels too fine for a material and its tools: one finding for each kind and material."""
+    by_kind: dict[tuple[str, str], list[CarvedBlock]] = defaultdict(list)
+    for each in carved:
+        if each.finest_mm is not None and each.finest_kind is not None:
+            by_kind[each.finest_kind, material_of(project, each.block)].append(each)
+    found = []
+    for (kind, material), some in by_kind.items():
+        some.sort(key=lambda each: each.finest_mm or 0.0)
+        said = [
+            f"{project.block(each.block).name} {number(each.finest_mm or 0.0, 2)} mm, "
+            f"{counted(each.too_fine, 'place')}"
+            for each in some
+        ]
+        found.append(
+            Finding(
+                "could show", "carve",
+                f"Too fine for these tools in {material}, the finest a {kind}: {listed(said)}.",
+                _finest_help(project, some[0]), some[0].finest_place, _harder(project, some[0]),
+                blocks=tuple(each.block for each in some),
+            )
+        )  # fmt: skip
+    return found
+
+
+def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
+    """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
+    own = FACTS[material_of(project, carved.block)]
+    if carved.finest_kind != "thin line" or FACTS[_HARD].line_mm >= own.line_mm:
+        return None
+    name = project.block(carved.block).name
+    return Cure(f"Cut {name} in {_HARD}", lambda project: with_material(project, carved.block, _HARD))
+
+
+def _reached(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
+    """Cleared ground that the roller reaches, the most of it first."""
+    some = sorted(
+        (each for each in carved if each.carving.chatter_mm2 > _CHATTER_MM2),
+        key=lambda each: -each.carving.chatter_mm2,
+    )
+    if not some:
+        return []
+    said = [
+        f"{project.block(each.block).name} {number(each.carving.chatter_mm2 / 100, 0)} cm²" for each in some
+    ]
+    return [
+        Finding(
+            "could show", "carve",
+            f"The roller reaches cleared ground, however deep: {listed(said)}.",
+            "Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each pull, or "
+            "take a larger, harder roller.",
+            blocks=tuple(each.block for each in some),
+        )
+    ]  # fmt: skip
+
+
+def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
+    """Blocks that print in a small part of the image alone."""
+    if is_reduction(project):
+        return []
+    image = project.image.width * project.image.height
+    some = [each for each in carved if 0 < each.prints_mm[0] * each.prints_mm[1] / image < _SMALL_SHARE]
+    if not some:
+        return []
+    said = [
+        f"{project.block(each.block).name} within {number(each.prints_mm[0], 0)} × "
+        f"{number(each.prints_mm[1], 0)} mm"
+        for each in some
+    ]
+    return [
+        Finding(
+            "worth knowing", "carve",
+            f"Smaller blocks would do: {listed(said)}.",
+            "Saw off whole what is empty, and keep it.",
+            blocks=tuple(each.block for each in some),
+        )
+    ]  # fmt: skip
 
 
 def boards_plan(project: Project) -> CuttingPlan:
@@ -202,7 +270,22 @@ def boards_plan(project: Project) -> CuttingPlan:
             boards.add(block.board)
         named.append((block.name, width, height))
     craft = project.craft
-    return plan_cutting(named, craft.boards, craft.saw_mm, turning=not FACTS[craft.material].grained)
+    return plan_cutting(
+        named,
+        craft.boards,
+        craft.saw_mm,
+        turning=not any(FACTS[material_of(project, block.id)].grained for block in project.blocks),
+    )
+
+
+def with_material(project: Project, block_id: str, material: Material | None) -> Project:
+    """The project with a block cut in a material of its own, or as all are; a board's faces are one piece."""
+    board = project.block(block_id).board
+    own = {block.id for block in project.blocks if block.id == block_id or (board and block.board == board)}
+    return replace(
+        project,
+        blocks=tuple(replace(b, material=material) if b.id in own else b for b in project.blocks),
+    )
 
 
 def with_craft(project: Project, **changes: object) -> Project:

@@ -135,7 +135,8 @@ class Record:
 
 def state_of(project: Project, events: Sequence[Event]) -> EditionState:
     """Where the edition stands by its log."""
-    return replay(events, [pull.id for pull in project.impressions], planned_sheets(project))
+    ids = [pull.id for pull in project.impressions]
+    return replay(events, ids, planned_sheets(project), by_sheet=project.sheet_by_sheet)
 
 
 def layer_names(project: Project, state: EditionState) -> tuple[str, ...]:

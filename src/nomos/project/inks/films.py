@@ -11,7 +11,16 @@ from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_
 from nomos.colour.ink import solid_of, spectral_solid
 from nomos.colour.layering import Stock, surface_on
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import COVER, FILM, WET_STRENGTH, WET_SURFACE, sunk, trapping_of
+from nomos.colour.trapping import (
+    COVER,
+    FILM,
+    WET_STRENGTH,
+    WET_SURFACE,
+    sunk,
+    tack_with,
+    trapping_of,
+)
+from nomos.order.washing import TackAdvice, tack_advice
 from nomos.project.model import Impression, Ink, Project
 from nomos.separation.zones import step_strength
 
@@ -100,12 +109,29 @@ def trapping_at(project: Project, place: int) -> float | None:
     place : of the impression in print order.
     """
     pull = project.impressions[place]
-    if place == 0 or not pull.wet:
+    if not project.goes_on_wet(place):
         return None
     if pull.trapping is not None:
         return pull.trapping
     first, second = (project.ink(each.main.ink) for each in project.impressions[place - 1 : place + 1])
-    return trapping_of(first.tack, second.tack)
+    return trapping_of(tack_of(project, first), tack_of(project, second))
+
+
+def tack_of(project: Project, ink: Ink) -> float:
+    """The tack of an ink with what was worked into it, 0 to 10."""
+    shop = project.workshop
+    return tack_with(
+        ink.tack,
+        ink.modifier_pct / shop.oil_step_pct if ink.modifier == "oil" else 0.0,
+        ink.modifier_pct / shop.carbonate_step_pct if ink.modifier == "carbonate" else 0.0,
+    )
+
+
+def sitting_advice(project: Project) -> tuple[TackAdvice, ...]:
+    """Where a layer goes onto wet ink and is not looser than it, and what makes it so."""
+    inks = [project.ink(pull.main.ink) for pull in project.impressions]
+    wet = [project.goes_on_wet(place) for place in range(len(inks))]
+    return tack_advice([ink.name for ink in inks], [tack_of(project, ink) for ink in inks], wet)
 
 
 def on_wet(project: Project, keys: Sequence[FilmKey]) -> list[OnWet | None]:
@@ -118,8 +144,10 @@ def on_wet(project: Project, keys: Sequence[FilmKey]) -> list[OnWet | None]:
         if share is None:
             found.append(None)
             continue
-        before = project.impressions[place - 1].id
-        found.append(OnWet(tuple(n for n, other in enumerate(keys) if other.pull == before), share))
+        # Sheet by sheet all that is below is wet, else only the layer before.
+        first = 0 if project.sheet_by_sheet else place - 1
+        below = tuple(n for n, other in enumerate(keys) if first <= order[other.pull] < place)
+        found.append(OnWet(below, share))
     return found
 
 

@@ -111,6 +111,8 @@ def _check_workshop(workshop: "Workshop") -> None:
         "workshop",
         "Sheets must be 1 to 100 000.",
     )
+    steps = _held(workshop.oil_step_pct, "step_pct") and _held(workshop.carbonate_step_pct, "step_pct")
+    _require(steps, "workshop", "A step of tack takes 0.1 to 50 % of oil or carbonate.")
     known = _held(workshop.film_g_m2, "film_g_m2") and _held(workshop.slab_g, "slab_g")
     _require(
         known and _held(workshop.waste, "waste"),

@@ -28,6 +28,7 @@ class Finding:
     place_mm : where on the sheet, for what has one place.
     cure : what the program can do about it, if the user wants it.
     other : a second answer, for a question.
+    blocks : ids of the blocks it is about, where it is not about all.
     """
 
     weight: Weight
@@ -37,3 +38,4 @@ class Finding:
     place_mm: tuple[float, float] | None = None
     cure: Cure | None = field(default=None, compare=False)
     other: Cure | None = field(default=None, compare=False)
+    blocks: tuple[str, ...] = ()

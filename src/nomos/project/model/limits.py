@@ -49,6 +49,7 @@ BOUNDS: dict[str, tuple[float, float]] = {
     "tack": (LOOSEST, TIGHTEST),
     "drying_h": (0, 10_000),
     "modifier_pct": (0, 90),
+    "step_pct": (0.1, 50),
 }
 
 

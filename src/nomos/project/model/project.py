@@ -9,10 +9,18 @@ from typing import Annotated, Literal, TypeVar
 
 from msgspec import Meta, Struct
 
+from nomos.carving import Material
 from nomos.colour import Lab, Opacity
 from nomos.colour.layering import USUAL_KIND, PaperKind
 from nomos.colour.spectra import BANDS
-from nomos.colour.trapping import MIDDLE_TACK, Inking, Surface, Vehicle
+from nomos.colour.trapping import (
+    CARBONATE_STEP_PCT,
+    MIDDLE_TACK,
+    OIL_STEP_PCT,
+    Inking,
+    Surface,
+    Vehicle,
+)
 from nomos.design import Correction, Cut, ReadAs
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.order import DRYING_H
@@ -120,10 +128,11 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
 
     reflectance : of its solid on the paper, measured, 380 to 730 nm by 10; its colour is then `lab`.
     pigment : its generic Colour Index name, if known.
-    tack : 0 loose to 10 tight.
+    tack : 0 loose to 10 tight, as it comes from the tub.
     drying_h : until it can be overprinted, at 20 degrees.
     cost, tub_g : of a tub, in the user's own money, and what it holds.
     modifier_pct : oil, carbonate, paste or driers worked into it, per cent of the whole by weight.
+    modifier : which: oil makes it looser, carbonate tighter, another leaves the tack as it is.
     """
 
     id: str
@@ -139,6 +148,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     cost: float = 0.0
     tub_g: float = 0.0
     modifier_pct: Annotated[float, bounded("modifier_pct")] = 0.0
+    modifier: Literal["", "oil", "carbonate"] = ""
     notes: str = ""
 
 
@@ -156,6 +166,7 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     board : the piece of material it is cut in, if it shares one.
     face : which side of the board; blocks on one side are its successive states, in print order.
     kerf_mm : the width of the saw or knife cut, for a block that is cut apart along its colours' borders.
+    material : of its own, hard for a key of fine lines, softer for colour; None is the workshop's.
     """
 
     id: str
@@ -167,6 +178,7 @@ class Block(Struct, frozen=True, forbid_unknown_fields=True):
     board: str | None = None
     face: Literal["front", "back"] = "front"
     kerf_mm: Annotated[float, bounded("kerf_mm")] | None = None
+    material: Material | None = None
 
 
 class Grade(Struct, frozen=True, forbid_unknown_fields=True):
@@ -262,6 +274,7 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     writing : whether the design holds writing; None while the user has not been asked.
     sheets : pulls of every block, with bad ones and proofs; None is what the edition needs.
     film_g_m2, slab_g, waste : what a solid holds, what slab and roller keep, and the share that is lost.
+    oil_step_pct, carbonate_step_pct : how much of it changes the tack of an ink by one step.
     """
 
     clearance_mm: Annotated[float, bounded("clearance_mm")] = CLEARANCE_MM
@@ -277,6 +290,8 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     film_g_m2: Annotated[float, bounded("film_g_m2")] = FILM_G_M2
     slab_g: Annotated[float, bounded("slab_g")] = SLAB_G
     waste: Annotated[float, bounded("waste")] = WASTE
+    oil_step_pct: Annotated[float, bounded("step_pct")] = OIL_STEP_PCT
+    carbonate_step_pct: Annotated[float, bounded("step_pct")] = CARBONATE_STEP_PCT
 
 
 class ProofReading(Struct, frozen=True, forbid_unknown_fields=True):
@@ -357,6 +372,15 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         name = self.block(pull.block).name
         passes = [each.id for each in self.impressions if each.block == pull.block]
         return name if passes[0] == pull.id else f"{name}, pass {passes.index(pull.id) + 1}"
+
+    @property
+    def sheet_by_sheet(self) -> bool:
+        """Whether each sheet goes through all layers before the next; never where a board is cut on."""
+        return self.times.way == "sheet by sheet" and not any(block.board for block in self.blocks)
+
+    def goes_on_wet(self, place: int) -> bool:
+        """Whether the impression at a place in print order goes onto ink that is still wet."""
+        return place > 0 and (self.impressions[place].wet or self.sheet_by_sheet)
 
     def bare_colours(self) -> tuple[int, ...]:
         """Numbers of the flat colours that no block prints."""

@@ -36,7 +36,7 @@ def runs_of(project: Project) -> tuple[Run, ...]:
     runs = []
     for place, pull in enumerate(pulls):
         last = place + 1 == len(pulls)
-        between = not last and (pulls[place + 1].wet or stays_damp(project, place))
+        between = not last and (project.goes_on_wet(place + 1) or stays_damp(project, place))
         inks = inked_with(project, pull)
         ways: tuple[Cleaning, ...] = tuple("wash" for _ in inks)
         if not last:
@@ -49,7 +49,7 @@ def runs_of(project: Project) -> tuple[Run, ...]:
                 0.0 if between else _dry_after_h(project, place),
                 worst,
                 bool(cuts[place]),
-                pull.wet,
+                project.goes_on_wet(place),
                 sum(way == worst for way in ways),
                 pull_minutes(project, pull),
             )

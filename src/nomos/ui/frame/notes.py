@@ -1,6 +1,7 @@
 """Findings as notes at a station, the gravest first."""
 
 from nomos.project import (
+    Finding,
     Proof,
     Station,
     Weight,
@@ -13,8 +14,10 @@ _GRAVITY: dict[Weight, int] = {"will fail": 0, "could show": 1, "worth knowing":
 def notes(proof: Proof | None, station: Station) -> tuple[Note, ...]:
     """The findings that belong to a station, the gravest first."""
     found = sorted(proof.findings if proof else (), key=lambda finding: _GRAVITY[finding.weight])
-    return tuple(
-        Note(f.weight, f.text, f.remedy, f.place_mm, tuple(c for c in (f.cure, f.other) if c is not None))
-        for f in found
-        if f.station == station
-    )
+    return tuple(note_of(finding) for finding in found if finding.station == station)
+
+
+def note_of(finding: Finding) -> Note:
+    """A finding as it is shown, with a button for each thing that can be done."""
+    cures = tuple(cure for cure in (finding.cure, finding.other) if cure is not None)
+    return Note(finding.weight, finding.text, finding.remedy, finding.place_mm, cures)

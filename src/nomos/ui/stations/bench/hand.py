@@ -18,7 +18,7 @@ from nomos.edition import (
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.project import Project
-from nomos.project.edition.bench import begin_events, note_event, pull_event
+from nomos.project.edition.bench import begin_events, note_event, pull_events
 from nomos.project.edition.gate import cut_gate
 from nomos.project.edition.sheets import Record, record_from
 from nomos.ui.frame.document import Document
@@ -128,7 +128,7 @@ class Bencher(QObject):
 
     def pull(self, kind: EventKind, reason: str = "") -> None:
         """The sheet at hand came out good, spoiled or repaired."""
-        if self.book.write(lambda _project, state, at: (pull_event(state, kind, at, reason),)):
+        if self.book.write(lambda project, state, at: pull_events(project, state, kind, at, reason)):
             self.asking_reason = False
             self.changed.emit()
 

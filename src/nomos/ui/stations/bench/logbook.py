@@ -102,7 +102,12 @@ class LogBook(QObject):
         if project is None or not project.impressions:
             return None
         events = self.events()
-        key = (events, tuple(pull.id for pull in project.impressions), planned_sheets(project))
+        key = (
+            events,
+            tuple(pull.id for pull in project.impressions),
+            planned_sheets(project),
+            project.sheet_by_sheet,
+        )
         if self._known is None or self._known[0] != key:
             self._known = (key, state_of(project, events))
         return self._known[1]

@@ -91,6 +91,8 @@ def bench_view(
     quiet = (
         f"a bad one first; then {len(queue) - 1} more" if bad else f"{max(len(queue) - 1, 0)} more after it"
     )
+    if state.by_sheet and queue:
+        quiet = f"block {state.layer + 1} of {state.layers} under it; {len(queue) - 1} sheets after it"
     tally = f"{counts['good']} good   {counts['spoiled']} spoiled   {counts['repaired']} repaired"
     if state.beyond:
         tally += f"   {state.beyond} of layers no longer planned"

@@ -6,10 +6,17 @@ from typing import Any, Literal
 
 from msgspec.structs import replace
 
+from nomos.carving import Material
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
 from nomos.project import Project
-from nomos.project.edition.carving import CarvedBlock, hours_of, with_boards_cut, with_craft
+from nomos.project.edition.carving import (
+    CarvedBlock,
+    hours_of,
+    with_boards_cut,
+    with_craft,
+    with_material,
+)
 from nomos.project.edition.sheets import Record, with_edition, with_planned_sheets
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.hand import Hand
@@ -61,6 +68,10 @@ class Crafter(Hand):
     def set_craft(self, **changes: Any) -> None:
         """Cut with other tools, in other material, from other boards."""
         self._edit("Cutting", lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
+
+    def set_material(self, block: str, material: Material | None) -> None:
+        """Cut one block in a material of its own, or as all are."""
+        self._edit("Material of a block", lambda p: with_material(p, block, material))
 
     def compare_plans(self, plans: Sequence[tuple[str, Project]]) -> None:
         """Hours of cutting of other plans beside the project's own. plans : a name and a project each."""

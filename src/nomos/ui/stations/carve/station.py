@@ -1,5 +1,6 @@
 """The Carve station in the window."""
 
+from nomos.carving import Material
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.sheet_view import Overlay
@@ -19,6 +20,7 @@ class CarveHere(Here[CarveStation]):
         crafter = hand.crafter
         made.pull_chosen.connect(hand.choose_pull)
         made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
+        made.own_material_asked.connect(self._set_material)
         made.part_shown.connect(self._turn_carve)
         made.marked_asked.connect(self._mark)
         made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
@@ -26,6 +28,7 @@ class CarveHere(Here[CarveStation]):
         made.compare_asked.connect(self._compare_plans)
         made.took_asked.connect(self._log_cutting)
         made.told.connect(hand.told)
+        made.findings.cure_asked.connect(hand.methods.cure)
         made.findings.show_asked.connect(self.wishes.show_asked)
         return made
 
@@ -76,6 +79,11 @@ class CarveHere(Here[CarveStation]):
         hand, project = self.hand, self.hand.document.project
         if project is not None and hand.state.pull is not None:
             hand.bencher.log_cutting(project.impression(hand.state.pull).block, hours)
+
+    def _set_material(self, material: Material | None) -> None:
+        hand, project = self.hand, self.hand.document.project
+        if project is not None and hand.state.pull is not None:
+            hand.crafter.set_material(project.impression(hand.state.pull).block, material)
 
     def _mark(self, marked: str) -> None:
         crafter, hand = self.hand.crafter, self.hand

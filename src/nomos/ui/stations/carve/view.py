@@ -6,7 +6,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from nomos.carving import FACTS, TRANSFERS, Tool, factor_from_log
+from nomos.carving import FACTS, TRANSFERS, Material, Tool, factor_from_log
 from nomos.carving.maps import TOO_NARROW, widest_places
 from nomos.carving.nesting import CuttingPlan
 from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
@@ -17,6 +17,7 @@ from nomos.project.edition.carving import CarvedBlock, boards_plan, carving_find
 from nomos.project.model.craft import Craft
 from nomos.proof import mips
 from nomos.registration import Rect
+from nomos.ui.frame.notes import note_of
 from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.rows import Note, Row
 from nomos.ui.frame.sheet_view import Overlay
@@ -48,6 +49,7 @@ class CarveView:
     compare: str
     learnt: str
     factor: float
+    own_material: Material | None
 
 
 def carve_view(
@@ -88,8 +90,8 @@ def carve_view(
     return CarveView(
         tuple(rows), pull, total, _tool_rows(own) if own else (),
         tuple(
-            Note(f.weight, f.text, f.remedy, f.place_mm) for f in carving_findings(project, tuple(carved))
-            if _belongs(project, f.text, own)
+            note_of(f) for f in carving_findings(project, tuple(carved))
+            if own is None or not f.blocks or own.block in f.blocks
         ),
         craft,
         f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm and channels of "
@@ -100,6 +102,7 @@ def carve_view(
         "\n".join(f"{name}: {number(hours)} h" for name, hours in others),
         learnt,
         factor,
+        project.block(project.impression(pull).block).material if pull else None,
     )  # fmt: skip
 
 
@@ -118,12 +121,6 @@ def learnt_factor(
         return "", 1.0
     factor = round(factor_from_log(said, took), 2)
     return f"By the log cutting takes {number(factor, 2)} times as long as the speeds say.", factor
-
-
-def _belongs(project: Project, text: str, own: CarvedBlock | None) -> bool:
-    """Whether a finding is of the chosen block, or of all."""
-    named = [block.id for block in project.blocks if text.startswith(block.name)]
-    return own is None or not named or own.block in named
 
 
 def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:

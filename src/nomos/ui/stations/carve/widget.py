@@ -81,6 +81,8 @@ class CarveStation(QScrollArea):
     craft_asked = pyqtSignal(dict)
     """What changes of the Craft."""
     part_shown = pyqtSignal(str)
+    own_material_asked = pyqtSignal(object)
+    """What the chosen block is made of; None is what all are."""
     marked_asked = pyqtSignal(str)
     write_asked = pyqtSignal()
     saw_asked = pyqtSignal()
@@ -133,13 +135,16 @@ class CarveStation(QScrollArea):
     def _make_tools(self) -> None:
         self.material, self.tools = QComboBox(), NameField("Tools")
         self.material.addItems([name.capitalize() for name in MATERIALS])
+        self.own_material = QComboBox()
+        self.own_material.addItems(["As all", *(name.capitalize() for name in MATERIALS)])
         self.tool_fields = Fields()
         self.thickness, self.curl = NumberBox(1, 60, step=0.1), NumberBox(0, 20, step=0.1)
         self.roller, self.roller_long = NumberBox(10, 400), NumberBox(10, 1500)
         self.shore = NumberBox(5, 100, unit="Shore A", digits=0)
         self.saw_kerf, self.factor = NumberBox(0, 10, step=0.1), NumberBox(0.1, 10, unit="times", step=0.1)
         for text, box in (
-            ("Material", self.material), ("Tools, mm", self.tools), ("Thickness", self.thickness),
+            ("Material", self.material), ("The chosen block", self.own_material),
+            ("Tools, mm", self.tools), ("Thickness", self.thickness),
             ("Curl", self.curl), ("Roller, diameter", self.roller), ("Roller, length", self.roller_long),
             ("Roller, hardness", self.shore), ("Slower than reckoned", self.factor),
         ):  # fmt: skip
@@ -178,6 +183,9 @@ class CarveStation(QScrollArea):
         self.parts.chosen.connect(self.turn_to)
         self.rows.chosen.connect(self.pull_chosen)
         self.material.activated.connect(self._ask_material)
+        self.own_material.activated.connect(
+            lambda place: self.own_material_asked.emit(MATERIALS[place - 1] if place else None)
+        )
         self.tools.given.connect(self._ask_tools)
         for box, name in (
             (self.thickness, "thickness_mm"), (self.curl, "curl_mm"), (self.roller, "roller_mm"),
@@ -234,6 +242,9 @@ class CarveStation(QScrollArea):
         self.figures.show_rows(view.tools)
         self.findings.show_findings(view.notes)
         self.material.setCurrentIndex(MATERIALS.index(craft.material))
+        own = view.own_material
+        self.own_material.setCurrentIndex(MATERIALS.index(own) + 1 if own else 0)
+        self.own_material.setEnabled(view.chosen is not None)
         self.tools.show_name(tools_text(craft.tools))
         for box, value in (
             (self.thickness, craft.thickness_mm), (self.curl, craft.curl_mm), (self.roller, craft.roller_mm),

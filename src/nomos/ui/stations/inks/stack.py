@@ -80,6 +80,8 @@ class StackPart(QWidget):
     pull_asked = pyqtSignal(str, object)
     """A field of the impression, and its value: wet, trapping."""
     ink_asked = pyqtSignal(str, object)
+    step_asked = pyqtSignal(str, float)
+    """A field of the workshop: how much of a modifier changes the tack by a step."""
     paper_asked = pyqtSignal(str, object)
     grade_asked = pyqtSignal(str, object)
     flat_asked = pyqtSignal()
@@ -111,7 +113,11 @@ class StackPart(QWidget):
         self.from_densities = button("Trapping from these densities")
         self.modifier = Fields()
         self.modifier_box = NumberBox(0, 60, unit="%", step=1)
-        self.modifier.add("Oil, carbonate or paste in it", self.modifier_box)
+        self.modifier.add("Worked into it, of the whole", self.modifier_box)
+        self.modifier_kind = Choice((("oil", "Oil"), ("carbonate", "Carbonate"), ("", "Paste, other")))
+        self.step_fields, self.knife = Fields(), label(kind="quiet")
+        self.step_box = NumberBox(0.1, 50, unit="%", step=0.5)
+        self.step_fields.add("Changes the tack by a step", self.step_box)
         self.passes = label(kind="quiet")
         self.course = Choice((("one", "One end"), ("both", "Two ends"), ("edge", "Along the edge")))
         self.curve_box = NumberBox(0.2, 5, unit="", step=0.1)
@@ -131,10 +137,12 @@ class StackPart(QWidget):
         self.paper_fields.add("Damp, across it", self.across_box)
         self.grain = Choice((("height", "Grain runs up"), ("width", "Grain runs across")))
         self.spectra = Spectra()
+        self._step = "oil_step_pct"
         self._grade = (self.course, self.grade_fields, self.edges, self.flat, self.why_flat)
         for widget in (
             self.heading, self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields,
-            self.modifier, self.density_fields, self.from_densities, self.passes,
+            self.knife, self.modifier, self.modifier_kind, self.step_fields,
+            self.density_fields, self.from_densities, self.passes,
             *self._grade, label("Spectrum on the paper, K dashed, S dotted", kind="name"), self.spectra,
             label("The paper", kind="name"), self.surface, self.kind, self.kind_note, self.grain,
             self.paper_fields,
@@ -155,6 +163,8 @@ class StackPart(QWidget):
         self.edges.chosen.connect(lambda which: self.grade_asked.emit("outer", which == "outer"))
         self.flat.clicked.connect(self.flat_asked)
         self.modifier_box.set_by_hand.connect(lambda value: self.ink_asked.emit("modifier_pct", value))
+        self.modifier_kind.chosen.connect(lambda kind: self.ink_asked.emit("modifier", kind))
+        self.step_box.set_by_hand.connect(lambda value: self.step_asked.emit(self._step, value))
         self.from_densities.clicked.connect(
             lambda: self.densities_asked.emit(*(box.value() for box in self.density_boxes))
         )
@@ -180,7 +190,9 @@ class StackPart(QWidget):
         own = (self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields, self.passes)
         for measured in (self.density_fields, self.from_densities):
             measured.setVisible(view is not None and view.wet)
-        self.modifier.setVisible(view is not None)
+        for modified in (self.modifier, self.modifier_kind, self.knife):
+            modified.setVisible(view is not None)
+        self.step_fields.setVisible(view is not None and bool(view.modifier))
         for widget in (*own, self.spectra):
             widget.setVisible(view is not None)
         for part in self._grade:
@@ -198,6 +210,10 @@ class StackPart(QWidget):
         self.drying_box.show_value(view.drying_h)
         self.vehicle.setCurrentText(view.vehicle)
         self.modifier_box.show_value(view.modifier_pct)
+        self.modifier_kind.show_choice(view.modifier)
+        self.step_box.show_value(view.step_pct)
+        self._step = "carbonate_step_pct" if view.modifier == "carbonate" else "oil_step_pct"
+        self.knife.setText(view.knife)
         self.passes.setText(view.passes)
         self.spectra.show_curves(view.spectra)
         self.surface.show_choice(view.surface)

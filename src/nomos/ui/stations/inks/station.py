@@ -42,6 +42,7 @@ class InksHere(Here[InksStation]):
         made.mix.card_to_print.connect(room.write_card)
         made.stack.inking_asked.connect(room.set_inking)
         made.stack.pull_asked.connect(lambda name, value: room.set_pull(**{name: value}))
+        made.stack.step_asked.connect(lambda name, value: hand.methods.set_workshop(**{name: value}))
         made.stack.ink_asked.connect(lambda name, value: room.set_ink(**{name: value}))
         made.stack.paper_asked.connect(lambda name, value: room.set_paper(**{name: value}))
         made.stack.grade_asked.connect(lambda name, value: room.bend_grade(**{name: value}))

@@ -8,7 +8,7 @@ from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
 from nomos.colour.layering import PaperKind
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import Inking, Surface
+from nomos.colour.trapping import Inking, Surface, knife_test
 from nomos.colour.weighing import in_parts, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
@@ -20,6 +20,7 @@ from nomos.project.inks.films import (
     on_wet,
     printed_reflectance,
     solid_film,
+    tack_of,
     trapping_at,
     zone_keys,
 )
@@ -133,6 +134,9 @@ class StackView:
     drying_h: float
     vehicle: str
     modifier_pct: float
+    modifier: str
+    step_pct: float
+    knife: str
     surface: Surface
     kind: PaperKind
     weight_gsm: float
@@ -168,12 +172,24 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
     return StackView(
         f"{place + 1}  {ink.name}", zone.inking, pull.wet, place > 0,
         100 * (share if share is not None else 1.0), note, ink.tack, ink.drying_h, ink.vehicle,
-        ink.modifier_pct,
+        ink.modifier_pct, ink.modifier, _step_pct(project, ink), _knife_text(project, ink),
         project.paper.surface, project.paper.kind, project.paper.weight_gsm or 0.0, project.paper.grain,
         project.paper.growth,
         f"Printed again over itself it gains ΔE {gains}: {worth}.", zone.grade,
         (alone, solid.absorption, solid.scattering),
     )  # fmt: skip
+
+
+def _step_pct(project: Project, ink: Ink) -> float:
+    """How much of what is in an ink changes its tack by a step."""
+    shop = project.workshop
+    return shop.carbonate_step_pct if ink.modifier == "carbonate" else shop.oil_step_pct
+
+
+def _knife_text(project: Project, ink: Ink) -> str:
+    tack = tack_of(project, ink)
+    changed = f"Now {number(tack)}: on" if abs(tack - ink.tack) > 0.05 else "On"
+    return f"{changed} the knife it {knife_test(tack)}."
 
 
 @dataclass(frozen=True, eq=False)

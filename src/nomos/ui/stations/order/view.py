@@ -5,9 +5,10 @@ from datetime import date
 
 from nomos.errors import BadInput
 from nomos.order.calendar import Calendar, Times
-from nomos.order.washing import CAUTION, rollers_for, tack_advice
+from nomos.order.washing import CAUTION, rollers_for
 from nomos.project import Project, Proof, colour_matches, mean_difference, sheet_labs
 from nomos.project.blocks.pulls import inked_with
+from nomos.project.inks.films import sitting_advice
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.order.days import calendar_of, first_day, runs_of
 from nomos.project.order.search import SCHOOLS, OrderReport, searched_exactly, with_order
@@ -138,7 +139,6 @@ class SittingView:
 def sitting_view(project: Project, rollers: int) -> SittingView:
     """Rollers and cleaning for the order there is, and the tack of what goes on wet."""
     pulls = project.impressions
-    inks = [project.ink(pull.main.ink) for pull in pulls]
     inked = [inked_with(project, pull) for pull in pulls]
     labs = [[ink.lab for ink in some] for some in inked]
     shared, one = rollers_for(labs, rollers), rollers_for(labs, 1)
@@ -153,8 +153,7 @@ def sitting_view(project: Project, rollers: int) -> SittingView:
     said += f", {one.washes} with one roller." if rollers > 1 else "."
     if shared.needed > rollers:
         said += f" One pull takes {shared.needed} rollers or brushes at once."
-    advice = tack_advice([ink.name for ink in inks], [ink.tack for ink in inks], [p.wet for p in pulls])
-    texts = tuple(each.text for each in advice)
+    texts = tuple(each.text for each in sitting_advice(project))
     return SittingView(rollers, steps, said, texts, CAUTION if texts else "")
 
 
