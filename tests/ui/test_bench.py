@@ -4,13 +4,14 @@ from pathlib import Path
 
 import pytest
 from PIL import Image
-from PyQt6.QtCore import QEvent, Qt
+from PyQt6.QtCore import QEvent, QPoint, Qt
 from PyQt6.QtGui import QKeyEvent
 from PyQt6.QtWidgets import QApplication
 
 from nomos.devices import Scanner
 from nomos.edition import read_log
 from nomos.project.blocks.methods import with_method
+from nomos.project.blocks.zones import printed_again
 from nomos.project.edition.bench import pull_events
 from nomos.project.edition.gate import cut_gate
 from nomos.project.model.sheets import all_sheets, sheets_of
@@ -19,6 +20,8 @@ from nomos.ui.desk import Desk
 from nomos.ui.stations.bench.hand import GUIDE
 from nomos.ui.stations.bench.logbook import LogBook
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
+
+LEFT = Qt.MouseButton.LeftButton
 
 
 @pytest.fixture
@@ -409,3 +412,83 @@ def test_weights_air_and_remarks_are_noted_at_a_pull(saved: Desk) -> None:
     # The bench has its keys again.
     key(desk, Qt.Key.Key_Space)
     assert bencher.events()[-1].kind == "good"
+
+
+def test_one_more_pass_is_weighed_against_the_sheets_it_spoils(saved: Desk) -> None:
+    desk = saved
+    first = project_of(desk).impressions[0].id
+    desk.document.apply("Once more", lambda p: printed_again(p, first))
+    settle(desk)
+    desk.window.go_to("bench")
+    settle(desk)
+    bencher, screen = desk.controller.bencher, desk.window.at("bench")
+    key(desk, Qt.Key.Key_Return)
+    while (state := bencher.state()) is not None and state.queue():
+        bencher.pull("good")
+    settle(desk)
+    assert "pass 2" in screen.gate.text()
+    assert "will spoil about 0.3 of 6 good sheets" in screen.gate.text()
+    before = len(bencher.events())
+    key(desk, Qt.Key.Key_Return)
+    assert len(bencher.events()) == before
+    assert "all the same" in screen.begin.text()
+    key(desk, Qt.Key.Key_Escape)
+    key(desk, Qt.Key.Key_Return)
+    key(desk, Qt.Key.Key_Return)
+    assert [event.kind for event in bencher.events()[before:]] == ["layer"]
+
+
+def test_sheet_by_sheet_is_followed_by_the_keys(saved: Desk) -> None:
+    """One key a pull: the block changes under the sheet, then the next sheet begins with the first block."""
+    desk = saved
+    desk.controller.orderer.set_times(way="sheet by sheet")
+    desk.window.go_to("bench")
+    settle(desk)
+    screen, layers = desk.window.at("bench"), len(project_of(desk).impressions)
+    key(desk, Qt.Key.Key_Return)
+    seen = []
+    for _ in range(layers + 1):
+        seen.append((screen.sheet.text(), screen.quiet.text().split(";")[0]))
+        key(desk, Qt.Key.Key_Space)
+    assert [sheet for sheet, _ in seen] == ["Sheet 1"] * layers + ["Sheet 2"]
+    assert seen[1][1] == f"block 2 of {layers} under it"
+    assert "wet layer before" in screen.lines.text()
+
+
+def test_the_board_shows_all_sheets_and_one_is_put_right(saved: Desk) -> None:
+    desk = saved
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    bencher.pull("good")
+    bencher.pull("spoiled", "dirt")
+    desk.window.go_to("sheets")
+    station = desk.window.at("sheets")
+    station.turn_to("board")
+    settle(desk)
+    overlay = desk.window.column.here("sheets").laid_over(project_of(desk))
+    assert overlay is not None
+    assert overlay.raster is not None
+    assert [word for _, _, word in overlay.words] == ["1", "2", "3", "4", "5", "6"]
+    x, y, _ = overlay.words[1]
+    QTest.mouseClick(desk.window.sheet, LEFT, pos=_at(desk, x, y - 2))
+    settle(desk)
+    assert station.board.heading.text() == "Sheet 2"
+    assert ("Spoiled", "dirt") in station.board.facts._rows
+    QTest.keyClicks(station.board.how, "patched by hand")
+    click(station.board.mend)
+    settle(desk)
+    state = bencher.state()
+    assert state is not None
+    assert (state.histories[2].spoiled_at, state.histories[2].remark) == (None, "patched by hand")
+    assert bencher.events()[-1].kind == "mended"
+    QTest.mouseClick(desk.window.sheet, LEFT, pos=_at(desk, overlay.words[0][0], overlay.words[0][1] - 2))
+    settle(desk)
+    click(station.board.give_up)
+    settle(desk)
+    assert bencher.events()[-1].kind == "given up"
+    assert not station.board.give_up.isVisible()
+
+
+def _at(desk: Desk, x_mm: float, y_mm: float) -> QPoint:
+    x, y = desk.window.sheet._view.to_screen(x_mm, y_mm)
+    return QPoint(round(x), round(y))

@@ -20,7 +20,7 @@ from nomos.errors import BadInput
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
-    "state", "picture", "press", "order", "batch", "packing", "mended",
+    "state", "picture", "press", "order", "batch", "packing", "mended", "given up",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
@@ -184,8 +184,8 @@ def _local(at: str) -> str:
 def _makes_sense(event: Event) -> bool:
     figures = math.isfinite(event.value) and math.isfinite(event.also)
     figures = figures and max(abs(event.value), abs(event.also)) <= _MOST_VALUE
-    of_sheet = event.kind in ("good", "spoiled", "repaired", "chosen", "numbered", "mended")
-    of_layer = event.kind in ("layer", "good", "spoiled", "repaired")
+    of_sheet = event.kind in ("good", "spoiled", "repaired", "chosen", "numbered", "mended", "given up")
+    of_layer = event.kind in ("layer", "good", "spoiled", "repaired", "given up")
     return (
         figures
         and (1 if of_sheet else 0) <= event.sheet <= _MOST_SHEETS
@@ -220,6 +220,7 @@ class EditionState:
     printed : of each layer that was begun what was printed.
     started : when each layer was begun; pulled : the moment of every pull, by layer.
     beyond : events of layers that are no longer planned; they count for nothing, and stay in the log.
+    sacrifice : the sheet that was given up by hand last, to go first at every layer.
     by_sheet : each sheet goes through all layers before the next; `layer` is then that of the sheet at hand.
     pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
     """
@@ -239,6 +240,7 @@ class EditionState:
     pictures: list[Event] = field(default_factory=list)
     pressed: Event | None = None
     beyond: int = 0
+    sacrifice: int | None = None
     by_sheet: bool = False
 
     def queue(self) -> list[int]:
@@ -251,7 +253,7 @@ class EditionState:
             return [sheet for sheet, _ in self._missing()]
         done = {sheet for _, sheet, _ in self.pulled.get(self.layer, [])}
         bad = [s for s, h in self.histories.items() if h.spoiled_at not in (None, self.layer)]
-        first = [min(bad)] if bad and not done else []
+        first = [self.sacrifice if self.sacrifice in bad else min(bad)] if bad and not done else []
         # A sheet that was left out of an earlier layer cannot be given it any more in its place.
         earlier = [layer for layer in self.pulled if layer < self.layer]
         whole = [
@@ -400,6 +402,10 @@ def _apply(state: EditionState, event: Event) -> None:
         state.histories[event.sheet].chosen = event.value > 0
     elif event.kind == "numbered":
         state.histories[event.sheet].number = event.text
+    elif event.kind == "given up":
+        history = state.histories[event.sheet]
+        history.spoiled_at, history.reason = event.layer, event.text
+        state.sacrifice = event.sheet
     elif event.kind == "mended":
         # Repaired or cut afresh: it goes on with the others.
         history = state.histories[event.sheet]

@@ -209,9 +209,6 @@ class Controller(QObject):
         if self.state.station == "design" and self.state.pointing:
             self.fields.point_at(x_mm, y_mm)
             return
-        if self.state.station == "blocks" and self.inker.tool == "field":
-            self.inker.point_at(x_mm, y_mm)
-            return
         x = int((x_mm - project.image.left) * proof.blocks.px_per_mm)
         y = int((y_mm - project.image.top) * proof.blocks.px_per_mm)
         labels = proof.blocks.labels

@@ -117,7 +117,7 @@ class Window(QMainWindow):
         self.ladder.moved.connect(hand.move_pull)
         self.ladder.resized.connect(self.refresh_soon)
         self.sheet.pointed.connect(self._point)
-        self.sheet.picked.connect(hand.pick)
+        self.sheet.picked.connect(self._pick)
         self.sheet.handle_dragged.connect(hand.drag)
         self.sheet.zoomed.connect(lambda scale: self.buttons.show_scale(scale / self.sheet.true_scale()))
         self.column.wishes.packet_asked.connect(self._write_packet)
@@ -240,6 +240,11 @@ class Window(QMainWindow):
         if on:
             self.controller.designer.need_reading()
         self.refresh_soon()
+
+    def _pick(self, x_mm: float, y_mm: float, more: bool) -> None:
+        """A click on the sheet is the station's first, if it has a use for it."""
+        if not self.column.here(self.controller.state.station).pick(x_mm, y_mm):
+            self.controller.pick(x_mm, y_mm, more)
 
     def _point(self, place: tuple[float, float] | None) -> None:
         self._place = place

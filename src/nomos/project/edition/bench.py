@@ -110,6 +110,17 @@ def pull_events(
     return (pulled,)
 
 
+def given_up_event(state: EditionState, sheet: int, at: str) -> Event:
+    """A sheet is given up, to be spoiled in place of others. Raises ProjectError."""
+    if sheet not in state.histories:
+        raise ProjectError("sheet", f"There is no sheet {sheet}.")
+    history = state.histories[sheet]
+    if history.spoiled_at is not None:
+        raise ProjectError("sheet", f"Sheet {sheet} is spoiled already.")
+    layer = max(history.layers, default=0)
+    return Event(at, "given up", layer, sheet, "given up", pull=state.pulls[layer])
+
+
 def reaches_ground(carved: CarvedBlock) -> bool:
     """Whether the roller reaches cleared ground that is worth wiping."""
     return carved.carving.chatter_mm2 > _WIPED_MM2

@@ -2,11 +2,15 @@
 
 from dataclasses import dataclass
 
+from msgspec.structs import replace
+
 from nomos.edition import EditionState, SheetsError, start_sheets
 from nomos.edition.sheets import probability_of
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.model import Project
-from nomos.units import counted
+from nomos.project.model.finding import UNSEEN_DE00
+from nomos.project.sheet.laying import LaidSheet, colour_matches, mean_difference, sheet_labs
+from nomos.units import counted, number
 
 
 @dataclass(frozen=True)
@@ -61,3 +65,49 @@ def cut_gate(project: Project, state: EditionState, layer: int | None = None) ->
     except SheetsError:
         needed = None
     return CutGate(wanted, printed, needed, chance, lost, plan.wanted)
+
+
+@dataclass(frozen=True)
+class PassGate:
+    """What one more pass of a block is expected to bring and to cost.
+
+    before, after : mean ΔE00 to the wanted colours without it and with it. spoiled : sheets it will cost
+        of those that are good so far, by the share of good pulls that is planned.
+    """
+
+    name: str
+    before: float
+    after: float
+    good: int
+    spoiled: float
+
+    @property
+    def text(self) -> str:
+        """In a sentence or two."""
+        gain = self.before - self.after
+        if gain < UNSEEN_DE00 / 3:
+            said = f"{self.name} brings the colours no nearer, ΔE {number(self.before)} as before"
+        else:
+            said = f"{self.name} brings the colours from ΔE {number(self.before)} to {number(self.after)}"
+        return f"{said}, and will spoil about {number(self.spoiled)} of {counted(self.good, 'good sheet')}."
+
+
+def pass_gate(
+    project: Project, laid: LaidSheet, state: EditionState, layer: int | None = None
+) -> PassGate | None:
+    """What a further pass of a block is worth, of the next layer if none is named; None for a first pass.
+
+    laid : the sheet with all pulls. Judged on the finished print, with this pass and without it.
+    """
+    wanted = state.next_layer() if layer is None else layer
+    if wanted is None or not 0 < wanted < state.layers:
+        return None
+    pulls = project.impressions[: wanted + 1]
+    if not any(pull.block == pulls[-1].block for pull in pulls[:-1]):
+        return None
+    finished = mean_difference(colour_matches(project, laid, sheet_labs(project, laid)))
+    left_out = tuple(pull for pull in project.impressions if pull.id != pulls[-1].id)
+    without = replace(project, impressions=left_out)
+    before = mean_difference(colour_matches(without, laid, sheet_labs(without, laid)))
+    good = sum(history.good_through(wanted) for history in state.histories.values())
+    return PassGate(project.pull_name(pulls[-1].id), before, finished, good, (1 - project.plan.good) * good)

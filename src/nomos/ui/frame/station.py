@@ -62,6 +62,10 @@ class Here(Generic[W]):
         """What it lays over the sheet."""
         return None
 
+    def pick(self, x_mm: float, y_mm: float) -> bool:  # noqa: ARG002 - most take none
+        """A click on the sheet, in mm; whether the station took it."""
+        return False
+
     def notes(self, proof: Proof | None) -> tuple[Note, ...]:
         """The findings that belong to it."""
         return notes(proof, self.hand.state.station)

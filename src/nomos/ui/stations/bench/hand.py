@@ -18,8 +18,8 @@ from nomos.edition import (
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.project import Project
-from nomos.project.edition.bench import begin_events, note_event, pull_events
-from nomos.project.edition.gate import cut_gate
+from nomos.project.edition.bench import begin_events, given_up_event, note_event, pull_events
+from nomos.project.edition.gate import CutGate, PassGate, cut_gate, pass_gate
 from nomos.project.edition.sheets import Record, record_from
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import JobRunner
@@ -73,6 +73,7 @@ class Bencher(QObject):
         self.proofs.changed.connect(self.changed)
         self.asking_reason = self.asking_cut = False
         self.guide: int | None = None
+        self.sheet: int | None = None
         self._air, self._scales = ThermoHygrometer(), Scales()
         document.changed.connect(self._project_changed)
 
@@ -116,15 +117,26 @@ class Bencher(QObject):
     # What hands do
 
     def begin_layer(self, layer: int | None = None) -> None:
-        """Begin a layer, the next one if none is named; a cut that comes before it is asked about first."""
+        """Begin a layer, the next one if none is named; a cut or one more pass is asked about first."""
         project, state = self._document.project, self.state()
         if project is not None and state is not None and not self.asking_cut:
-            self.asking_cut = cut_gate(project, state, layer) is not None
+            self.asking_cut = self._gate(project, state, layer) is not None
             if self.asking_cut:
                 self.changed.emit()
                 return
         self.asking_cut = False
         self.book.write(lambda project, state, at: begin_events(project, state, at, layer))
+
+    def _gate(self, project: Project, state: EditionState, layer: int | None) -> CutGate | PassGate | None:
+        cut = cut_gate(project, state, layer)
+        return cut if cut is not None else self.pass_worth(project, state, layer)
+
+    def pass_worth(self, project: Project, state: EditionState, layer: int | None = None) -> PassGate | None:
+        """What a further pass of a block is worth; None for a first one, or while there is no proof."""
+        proof = self._keeper.proof
+        if proof is None or proof.project is not project:
+            return None
+        return pass_gate(project, proof.laid, state, layer)
 
     def pull(self, kind: EventKind, reason: str = "") -> None:
         """The sheet at hand came out good, spoiled or repaired."""
@@ -149,6 +161,15 @@ class Bencher(QObject):
     def mend(self, sheet: int, how: str) -> None:
         """A spoiled sheet was repaired or cut afresh and goes on."""
         self.add("mended", sheet=sheet, text=how)
+
+    def give_up(self, sheet: int) -> None:
+        """A sheet is good no longer: it goes first at every layer from now on."""
+        self.book.write(lambda _project, state, at: (given_up_event(state, sheet, at),))
+
+    def choose_sheet(self, sheet: int | None) -> None:
+        """Have a sheet of the board in hand."""
+        self.sheet = sheet
+        self.changed.emit()
 
     def ask_reason(self, asking: bool = True) -> None:
         """Ask why a sheet is spoiled."""

@@ -45,9 +45,11 @@ class BenchHere(Here[BenchScreen]):
             return
         guide = GUIDE[bencher.guide] if bencher.guide is not None else ""
         carved = self.hand.crafter.carved_of(project)
+        worth = None if state.queue() and state.layer >= 0 else bencher.pass_worth(project, state)
         view = bench_view(
             project, proof, state, carved, datetime.now(),
             asking=bencher.asking_reason, asking_cut=bencher.asking_cut, guide=guide,
+            worth=worth.text if worth is not None else "",
             practising=bencher.book.practising, tall=theme.scaled(_PICTURE),
         )  # fmt: skip
         self.widget.show_view(view)

@@ -63,14 +63,18 @@ def bench_view(
     *,
     asking: bool = False,
     asking_cut: bool = False,
+    worth: str = "",
     guide: str = "",
     practising: bool = False,
     tall: int = 320,
 ) -> BenchView:
-    """The bench for the layer at hand. tall : of the picture of the sheet, pixels."""
+    """The bench for the layer at hand.
+
+    worth : what the next layer is worth, if it is one more pass. tall : of the picture of the sheet, pixels.
+    """
     following = state.next_layer()
     gate = cut_gate(project, state)
-    cut = gate.text if gate is not None else ""
+    cut = gate.text if gate is not None else worth
     if not 0 <= state.layer < state.layers:
         begin = "" if following is None else _begin_words(project, following, asking_cut=asking_cut)
         return BenchView(
@@ -119,6 +123,8 @@ def bench_view(
 
 def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:
     name = project.pull_name(project.impressions[layer].id)
+    if asking_cut and not cut_before(project)[layer]:
+        return f"Print it all the same: begin layer {layer + 1}, {name}"
     if asking_cut:
         return f"It is cut: begin layer {layer + 1}, {name}"
     if cut_before(project)[layer]:
@@ -132,7 +138,8 @@ def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
     if len(zones) > _MOST_ZONES:
         zones = (*zones[: _MOST_ZONES - 1], f"And {len(zones) - _MOST_ZONES + 1} more zones, see the packet.")
     how = ", ".join(part for part in (card.printing, card.packing, card.wet) if part)
-    said = [*zones, " ".join(part for part in (f"{card.amount}." if card.amount else "", f"{how}.") if part)]
+    amount = f"{card.amount}. " if card.amount else ""
+    said = [*zones, f"{amount}{how[0].upper()}{how[1:]}."]
     said += [card.checks, *card.cues[:1]] if first else list(card.cues[:1])
     return (*said, card.lay)
 

@@ -6,7 +6,7 @@ from nomos.project import Project, Proof
 from nomos.project.blocks.plans import kept_key
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
-from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.sheet_view import Overlay, on_print
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
@@ -103,6 +103,14 @@ class BlocksHere(Here[BlocksStation]):
     def gone(self) -> None:
         """Tools are put down."""
         self.widget.inking.put_down()
+
+    def pick(self, x_mm: float, y_mm: float) -> bool:
+        """With the field in hand a click draws that field's zone."""
+        project, inker = self.hand.document.project, self.hand.inker
+        if inker.tool != "field" or project is None:
+            return False
+        inker.point_at(*on_print(project, self.hand.state, (x_mm, y_mm)))
+        return True
 
     def laid_over(self, project: Project) -> Overlay | None:
         """While a pull's inking is looked at, what was drawn on it."""

@@ -37,7 +37,7 @@ class CarveHere(Here[CarveStation]):
         crafter, history = self.hand.crafter, self.hand.bencher.state()
         cut_h = history.cut_h if history else {}
         carved = crafter.carved_of(project)
-        view = carve_view(project, carved, self.hand.state.pull, crafter.others, cut_h)
+        view = carve_view(project, carved, self.hand.state.pull, crafter.others, cut_h, history)
         self.widget.show_view(view, crafter.marked)
 
     def come(self) -> None:

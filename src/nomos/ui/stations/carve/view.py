@@ -11,9 +11,11 @@ from nomos.carving.maps import TOO_NARROW, widest_places
 from nomos.carving.nesting import CuttingPlan
 from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
 from nomos.colour import lab_to_hex
+from nomos.edition import EditionState
 from nomos.errors import BadInput
 from nomos.project import Project
 from nomos.project.edition.carving import CarvedBlock, boards_plan, carving_findings, hours_of
+from nomos.project.edition.gate import cut_gate
 from nomos.project.model.craft import Craft
 from nomos.proof import mips
 from nomos.registration import Rect
@@ -50,6 +52,7 @@ class CarveView:
     learnt: str
     factor: float
     own_material: Material | None
+    gate: str
 
 
 def carve_view(
@@ -58,12 +61,14 @@ def carve_view(
     pull: str | None,
     others: Sequence[tuple[str, float]] = (),
     cut_h: Mapping[int, float] | None = None,
+    state: EditionState | None = None,
 ) -> CarveView:
     """The Carve station.
 
     carved : none while it is worked out. others : hours of other plans, to compare. cut_h : hours by layer
-        from the log.
+        from the log. state : of the edition, for what the next cut of a reduction means.
     """
+    gate = cut_gate(project, state) if state is not None and state.started else None
     learnt, factor = learnt_factor(project, carved, cut_h or {})
     by_block = {each.block: each for each in carved}
     rows = []
@@ -103,6 +108,7 @@ def carve_view(
         learnt,
         factor,
         project.block(project.impression(pull).block).material if pull else None,
+        gate.text if gate is not None else "",
     )  # fmt: skip
 
 

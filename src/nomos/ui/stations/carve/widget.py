@@ -104,7 +104,7 @@ class CarveStation(QScrollArea):
         self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
         self.took_fields.add("This block took", self.took)
         self.learnt, self.take = label(kind="quiet"), button("Reckon like the log")
-        self._factor = 1.0
+        self._factor, self.gate = 1.0, label()
         self._make_tools()
         self._make_transfer()
         self._make_boards()
@@ -112,6 +112,7 @@ class CarveStation(QScrollArea):
             "blocks": group(
                 self.rows,
                 self.total,
+                self.gate,
                 self.compared,
                 self.compare,
                 self.figures,
@@ -233,6 +234,8 @@ class CarveStation(QScrollArea):
         craft = view.craft
         self.rows.show_rows(view.rows, view.chosen)
         self.total.setText(view.total)
+        self.gate.setText(view.gate)
+        self.gate.setVisible(bool(view.gate))
         self.compared.setText(view.compare)
         self.compared.setVisible(bool(view.compare))
         self.learnt.setText(view.learnt)

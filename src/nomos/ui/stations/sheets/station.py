@@ -1,9 +1,17 @@
 """The Sheets station in the window."""
 
-from nomos.project import Project, Proof
+from collections.abc import Callable
+from dataclasses import replace
+from datetime import datetime
+
+from nomos.edition import EditionState
+from nomos.project import LaidSheet, Project, Proof
+from nomos.project.edition.board import Board, sheets_board
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.register.proofs_view import picture_overlay
+from nomos.ui.stations.sheets.board import BoardPart
+from nomos.ui.stations.sheets.board_view import board_view
 from nomos.ui.stations.sheets.view import record_view, sheets_view
 from nomos.ui.stations.sheets.widget import SheetsStation
 
@@ -12,6 +20,7 @@ class SheetsHere(Here[SheetsStation]):
     """How many sheets?"""
 
     hint = "Set the edition: the sheets to start with follow."
+    _drawn: tuple[EditionState, LaidSheet, Board] | None = None
 
     def made(self) -> SheetsStation:
         """The widget, wired."""
@@ -28,7 +37,19 @@ class SheetsHere(Here[SheetsStation]):
         made.compare_asked.connect(bencher.proofs.compare_with)
         made.remark_given.connect(bencher.remark)
         made.anew_asked.connect(bencher.begin_anew)
+        self._wire_board(made.board)
         return made
+
+    def _wire_board(self, part: BoardPart) -> None:
+        bencher = self.hand.bencher
+
+        def of_sheet(act: Callable[[int], None]) -> None:
+            if bencher.sheet is not None:
+                act(bencher.sheet)
+
+        part.best_asked.connect(lambda best: of_sheet(lambda sheet: bencher.choose(sheet, best)))
+        part.mended.connect(lambda how: of_sheet(lambda sheet: bencher.mend(sheet, how)))
+        part.given_up.connect(lambda: of_sheet(bencher.give_up))
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
@@ -36,15 +57,47 @@ class SheetsHere(Here[SheetsStation]):
         record, laid = bencher.record(), bencher.proofs.compared
         how, apart, drift = (laid.how, laid.mean_de00, laid.drift) if laid else ("", None, "")
         self.widget.show_view(
-            sheets_view(project, proof, record), record_view(project, record, how, apart, drift)
+            sheets_view(project, proof, record),
+            record_view(project, record, how, apart, drift),
+            board_view(project, bencher.state(), bencher.sheet, datetime.now()),
         )
 
     def laid_over(self, project: Project) -> Overlay | None:
-        """Two proofs beside each other."""
+        """The board of all sheets, or two proofs beside each other."""
+        if self.widget.part == "board":
+            return self._board_overlay(project)
         compared = self.hand.bencher.proofs.compared
         if self.widget.part != "record" or compared is None:
             return None
         return picture_overlay(project, compared.picture, compared.px_per_mm)
+
+    def pick(self, x_mm: float, y_mm: float) -> bool:
+        """A click on the board has that sheet in hand."""
+        project, board = self.hand.document.project, self._board()
+        if self.widget.part != "board" or project is None or board is None:
+            return False
+        self.hand.bencher.choose_sheet(board.sheet_at(x_mm, y_mm))
+        return True
+
+    def _board(self) -> Board | None:
+        project, proof, state = self.hand.document.project, self.hand.keeper.proof, self.hand.bencher.state()
+        if project is None or proof is None or state is None or proof.project is not project:
+            return None
+        if self._drawn is None or self._drawn[0] is not state or self._drawn[1] is not proof.laid:
+            self._drawn = (state, proof.laid, sheets_board(project, proof.laid, state))
+        return self._drawn[2]
+
+    def _board_overlay(self, project: Project) -> Overlay | None:
+        board = self._board()
+        if board is None:
+            return None
+        chosen = self.hand.bencher.sheet
+        words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in board.tiles)
+        lines = tuple(
+            ((p.left, p.top), (p.right, p.top), (p.right, p.bottom), (p.left, p.bottom))
+            for p in (tile.place for tile in board.tiles if tile.sheet == chosen)
+        )
+        return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words, lines=lines)
 
     def _keep_picture(self) -> None:
         path = self.hand.files.ask_scan()

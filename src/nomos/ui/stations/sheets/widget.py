@@ -10,11 +10,13 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.stations.sheets.board import BoardPart
+from nomos.ui.stations.sheets.board_view import BoardView
 from nomos.ui.stations.sheets.view import RecordView, SheetsView
 
 # How long each of two pictures is seen while they flicker.
 _FLICKER_MS = 700
-PARTS = (("sheets", "Sheets"), ("buy", "To buy"), ("record", "Record"))
+PARTS = (("sheets", "Sheets"), ("buy", "To buy"), ("board", "Board"), ("record", "Record"))
 
 
 class ChanceCurve(QWidget):
@@ -129,6 +131,7 @@ class SheetsStation(QScrollArea):
             "Click a sheet to count it among the best: the best are numbered first.", kind="quiet"
         )
         self._make_proofs()
+        self.board = BoardPart()
         self._best: frozenset[str] = frozenset()
         self._good: float | None = None
         self._pace: float | None = None
@@ -138,6 +141,7 @@ class SheetsStation(QScrollArea):
                 self.learnt, self.take,
             ),
             "buy": group(self.buy, self.cost, self.prices),
+            "board": self.board,
             "record": group(
                 self.said, self.layers, self.numbers, self.number, self.write,
                 label("Proofs beside the plan", kind="name"), self.picture, self.proof_fields, self.how,
@@ -226,7 +230,7 @@ class SheetsStation(QScrollArea):
             made.setVisible(name == part)
         self.part_shown.emit()
 
-    def show_view(self, view: SheetsView, record: RecordView) -> None:
+    def show_view(self, view: SheetsView, record: RecordView, board: BoardView) -> None:
         """Show the station."""
         plan = view.plan
         self.answer.setText(view.answer)
@@ -262,6 +266,7 @@ class SheetsStation(QScrollArea):
         self.sheets.show_rows(record.sheets, None)
         self.numbers.setText(record.numbers)
         self._show_record_parts(record)
+        self.board.show_view(board)
 
     def _show_proofs(self, record: RecordView) -> None:
         if record.proofs != self._names:

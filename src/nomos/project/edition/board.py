@@ -1,0 +1,173 @@
+"""The board: every sheet of the edition as it looks now, and what is known of one."""
+
+import math
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+import numpy as np
+from msgspec.structs import replace
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_srgb
+from nomos.edition import EditionState
+from nomos.edition.log import SheetHistory
+from nomos.project.edition.sheets import layer_names
+from nomos.project.model import Project
+from nomos.project.order.days import runs_of
+from nomos.project.sheet.laying import LaidSheet, sheet_labs
+from nomos.proof import render_view
+from nomos.registration import Rect
+
+# More sheets than this are too small to be looked at.
+MOST_SHEETS = 240
+# A board is drawn at so many pixels for each mm of the sheet it stands on.
+_PX_PER_MM = 6.0
+_GAP_SHARE = 0.14
+_GROUND, _CROSS = (222, 222, 222), (160, 40, 30)
+
+
+@dataclass(frozen=True)
+class Tile:
+    """One sheet on the board: its number, where its picture lies (mm on the sheet) and a word."""
+
+    sheet: int
+    place: Rect
+    word: str
+
+
+@dataclass(frozen=True, eq=False)
+class Board:
+    """All sheets beside each other.
+
+    picture : (height, width, 3) uint8 of the whole sheet. left_out : sheets there is no room for.
+    """
+
+    picture: NDArray[np.uint8]
+    px_per_mm: float
+    tiles: tuple[Tile, ...]
+    left_out: int
+
+    def sheet_at(self, x_mm: float, y_mm: float) -> int | None:
+        """The sheet at a place, or None."""
+        for tile in self.tiles:
+            if tile.place.left <= x_mm <= tile.place.right and tile.place.top <= y_mm <= tile.place.bottom:
+                return tile.sheet
+        return None
+
+
+def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Board:
+    """Every sheet with the layers it really has, the spoiled ones crossed through."""
+    wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
+    shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
+    picture = np.full((round(tall_mm * _PX_PER_MM), round(wide_mm * _PX_PER_MM), 3), _GROUND, np.uint8)
+    columns, cell = _grid(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
+    known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
+    tiles = []
+    for at, history in enumerate(shown):
+        left, top = (at % columns) * cell[0], (at // columns) * cell[1]
+        gap = _GAP_SHARE * min(cell)
+        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
+        place = _inside(room, project.image.width / project.image.height)
+        layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
+        size = max(1, round(place.width * _PX_PER_MM)), max(1, round(place.height * _PX_PER_MM))
+        if layers not in known:
+            known[layers] = _look(project, laid, layers, size)
+        _put(picture, known[layers], place, crossed=history.spoiled_at is not None)
+        tiles.append(Tile(history.sheet, place, _word(history)))
+    return Board(picture, _PX_PER_MM, tuple(tiles), len(state.histories) - len(shown))
+
+
+def _grid(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
+    """Columns, and the size of a cell, so that pictures of a shape (width by height) come out largest."""
+    best = (0.0, 1)
+    for columns in range(1, count + 1):
+        wide, tall = sheet_mm[0] / columns, sheet_mm[1] / math.ceil(count / columns)
+        best = max(best, (min(wide, tall * shape), columns))
+    columns = best[1]
+    return columns, (sheet_mm[0] / columns, sheet_mm[1] / math.ceil(max(count, 1) / columns))
+
+
+def _inside(room: Rect, shape: float) -> Rect:
+    wide = min(room.width, room.height * shape)
+    tall = wide / shape
+    left, top = room.left + (room.width - wide) / 2, room.top + (room.height - tall) / 2
+    return Rect(left, top, left + wide, top + tall)
+
+
+def _look(
+    project: Project, laid: LaidSheet, layers: tuple[int, ...], size: tuple[int, int]
+) -> NDArray[np.uint8]:
+    """A sheet with these layers and no others, (height, width, 3) uint8."""
+    if not layers:
+        paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
+        return np.tile(paper, (size[1], size[0], 1))
+    printed = replace(project, impressions=tuple(project.impressions[layer] for layer in layers))
+    pad, (height, width) = laid.pad_px, laid.map.index.shape
+    window = (float(pad), float(pad), float(width - pad), float(height - pad))
+    pixels = render_view(laid.levels, sheet_labs(printed, laid), window, size)
+    shifts = np.array([16, 8, 0], np.uint32)
+    return ((pixels[..., None] >> shifts) & 0xFF).astype(np.uint8)
+
+
+def _put(picture: NDArray[np.uint8], look: NDArray[np.uint8], place: Rect, *, crossed: bool) -> None:
+    import cv2
+
+    x, y = round(place.left * _PX_PER_MM), round(place.top * _PX_PER_MM)
+    part = picture[y : y + look.shape[0], x : x + look.shape[1]]
+    part[:] = look[: part.shape[0], : part.shape[1]]
+    if crossed:
+        height, width = part.shape[:2]
+        thick = max(2, width // 40)
+        cv2.line(picture, (x, y), (x + width - 1, y + height - 1), _CROSS, thick, cv2.LINE_AA)
+        cv2.line(picture, (x, y + height - 1), (x + width - 1, y), _CROSS, thick, cv2.LINE_AA)
+
+
+def _word(history: SheetHistory) -> str:
+    return f"{history.sheet} best" if history.chosen else f"{history.sheet}"
+
+
+def sheet_facts(
+    project: Project, state: EditionState, sheet: int, now: datetime
+) -> tuple[tuple[str, str], ...]:
+    """What is known of one sheet: its layers, how it is, what it printed with, until when it dries."""
+    history, names = state.histories[sheet], layer_names(project, state)
+    spoiled = state.layers if history.spoiled_at is None else history.spoiled_at
+    rows = [
+        (
+            f"{layer + 1} {names[layer]}",
+            _pulled(state, sheet, layer) + (how if layer <= spoiled else "the poor first pull"),
+        )
+        for layer, how in sorted(history.layers.items())
+    ]
+    rows += [("Lacks", names[layer]) for layer in range(state.layers) if layer not in history.layers][:1]
+    if history.spoiled_at is not None:
+        rows.append(("Spoiled", history.reason or "yes"))
+    if history.remark:
+        rows.append(("Mended", history.remark))
+    rows += [
+        ("Batch", event.text)
+        for event in state.remarks
+        if event.kind == "batch" and event.layer in history.layers
+    ]
+    dries = _dries_until(project, state, sheet)
+    if dries is not None:
+        rows.append(("Wet until", f"{dries:%a %d %b %H:%M}") if dries > now else ("Dry", "yes"))
+    return tuple(rows)
+
+
+def _pulled(state: EditionState, sheet: int, layer: int) -> str:
+    at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
+    return f"{datetime.fromisoformat(at):%d %b %H:%M}, " if at else ""
+
+
+def _dries_until(project: Project, state: EditionState, sheet: int) -> datetime | None:
+    """When the layer that was printed on a sheet last is dry; None for a bare sheet or a layer long gone."""
+    runs = runs_of(project)
+    ends = [
+        datetime.fromisoformat(at) + timedelta(hours=runs[layer].drying_h)
+        for layer, pulls in state.pulled.items()
+        if layer < len(runs)
+        for at, other, _ in pulls
+        if other == sheet
+    ]
+    return max(ends, default=None)

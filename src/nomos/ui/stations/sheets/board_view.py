@@ -1,0 +1,38 @@
+"""What the board of all sheets says of the chosen one."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from nomos.edition import EditionState
+from nomos.project import Project
+from nomos.project.edition.board import MOST_SHEETS, sheet_facts
+from nomos.units import counted
+
+_HOW = "Each picture is a sheet as it looks now; a spoiled one is crossed through. Click one."
+
+
+@dataclass(frozen=True)
+class BoardView:
+    """The chosen sheet: a heading, "" while none is chosen, and what is known of it."""
+
+    said: str
+    heading: str = ""
+    facts: tuple[tuple[str, str], ...] = ()
+    best: bool = False
+    spoiled: bool = False
+
+
+def board_view(project: Project, state: EditionState | None, sheet: int | None, now: datetime) -> BoardView:
+    """The board."""
+    if state is None:
+        return BoardView("There is nothing to print yet.")
+    beyond = len(state.histories) - MOST_SHEETS
+    said = f"{_HOW} {counted(beyond, 'sheet')} more have no room here." if beyond > 0 else _HOW
+    if sheet is None or sheet not in state.histories:
+        return BoardView(said)
+    history = state.histories[sheet]
+    number = f", {history.number}" if history.number else ""
+    return BoardView(
+        said, f"Sheet {sheet}{number}", sheet_facts(project, state, sheet, now), history.chosen,
+        history.spoiled_at is not None,
+    )  # fmt: skip
