@@ -10,18 +10,18 @@ from nomos.colour import Lab
 from nomos.demo import COLD_FRAME, POTS, demo_project
 from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
 from nomos.formats.template_drawing import template_drawing
-from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
+from nomos.project import Assets, Project, ProjectError, cut_blocks, digest, find, mask_request, proof_of
 from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.blocks.edits import with_bare_colour, with_block
 from nomos.project.blocks.jigsaw import pieces_of, with_jigsaw, with_kerf, with_light
-from nomos.project.blocks.keys import carrying_text
+from nomos.project.blocks.keys import carrying_text, with_shadow_side
 from nomos.project.blocks.methods import METHODS, Method, method_of, with_method
 from nomos.project.blocks.pulls import moved_impression
 from nomos.project.check.closelook import close_findings, look_closely
 from nomos.project.check.parts import loose_parts
 from nomos.project.model.edits import with_sheet, with_tolerance, with_workshop
 from nomos.project.register.system import plan_of_system
-from nomos.separation.light import lit_fields
+from nomos.separation.light import lit_fields, shadow_side
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
 Demo = tuple[Project, Assets]
@@ -108,7 +108,7 @@ def test_a_jigsaw_under_a_key_is_sawn_along_the_middle_of_its_lines(demo: Demo) 
 def test_the_light_parts_a_colour_into_tint_and_shade(drawn: Drawn) -> None:
     page = np.zeros((200, 400), np.uint8)
     for place in range(3):
-        page[60:140, 40 + 120 * place : 120 + 120 * place] = 1
+        page[60:140, 40 + 90 * place : 120 + 90 * place] = 1
     plain, assets = drawn(page, [(96.0, 0.0, 3.0), (55.0, 30.0, 30.0)], 4.0)
     lit, png = with_light(plain, page, 1, 180.0)
     assert lit.flat is not None
@@ -119,8 +119,8 @@ def test_the_light_parts_a_colour_into_tint_and_shade(drawn: Drawn) -> None:
     assert request is not None
     labels = cut_blocks(request).labels
     # From the left: the left field is the tint, the right one the shade.
-    assert (labels[100, 80], labels[100, 200], labels[100, 320]) == (2, 1, 3)
-    with pytest.raises(ProjectError, match="one field"):
+    assert (labels[100, 80], labels[100, 170], labels[100, 260]) == (2, 1, 3)
+    with pytest.raises(ProjectError, match="nowhere"):
         with_light(plain, np.where(page == 1, 0, page).astype(np.uint8), 1, 90.0)
 
 
@@ -177,16 +177,45 @@ def test_writing_is_asked_and_answered_once(demo: Demo) -> None:
     assert not any("writing" in f.text for f in find(asked.other.edit(demo[0]), None, ()))
 
 
-def test_fields_are_parted_into_thirds_by_the_light() -> None:
-    """Six equal fields in a row: two in the light, two between, two away; of two, one of each."""
-    page = np.zeros((40, 260), np.uint8)
+def test_the_sides_of_an_object_are_parted_into_thirds_by_the_light() -> None:
+    """Six equal sides in a row: two in the light, two between, two away; of two, one of each."""
+    page = np.zeros((40, 160), np.uint8)
     for place in range(6):
-        page[10:30, 10 + 40 * place : 30 + 40 * place] = 7
-    assert [int(lit_fields(page, 7, 0.0)[20, 20 + 40 * n]) for n in range(6)] == [-1, -1, 0, 0, 1, 1]
-    page[:, 85:] = 0
-    assert [int(lit_fields(page, 7, 180.0)[20, 20 + 40 * n]) for n in range(2)] == [1, -1]
+        page[10:30, 10 + 24 * place : 30 + 24 * place] = 7
+    assert [int(lit_fields(page, 7, 0.0)[20, 20 + 24 * n]) for n in range(6)] == [-1, -1, 0, 0, 1, 1]
+    page[:, 57:] = 0
+    assert [int(lit_fields(page, 7, 180.0)[20, 20 + 24 * n]) for n in range(2)] == [1, -1]
     # The light's angle runs up from the right, the page down.
-    assert [int(lit_fields(page.T.copy(), 7, 90.0)[20 + 40 * n, 20]) for n in range(2)] == [1, -1]
+    assert [int(lit_fields(page.T.copy(), 7, 90.0)[20 + 24 * n, 20]) for n in range(2)] == [1, -1]
+
+
+def test_objects_that_share_a_colour_have_sides_of_their_own() -> None:
+    """Three pots in a row, one of them of two sides: each has its own light and its own dark."""
+    page = np.zeros((60, 400), np.uint8)
+    page[10:50, 10:70] = page[10:50, 300:360] = 7
+    page[10:50, 150:180] = page[10:50, 184:214] = 7
+    lit = lit_fields(page, 7, 180.0)
+    for left, right in ((10, 69), (300, 359), (150, 213)):
+        assert (lit[30, left], lit[30, right]) == (1, -1)
+    assert lit[30, 40] == 0
+    for step in (-1, 1):
+        assert np.count_nonzero(lit[:, :100] == step) == pytest.approx(60 * 40 / 3, rel=0.05)
+    shadow = shadow_side(page, [7], 180.0)
+    assert np.array_equal(shadow == 1, lit == -1)
+
+
+def test_a_shadow_key_lies_on_the_side_away_from_the_light_alone(demo: Demo) -> None:
+    project, assets = demo
+    labels = proof_of(project, assets).blocks.labels
+    shaded, png = with_shadow_side(project, labels, (5,), 180.0)
+    key = next(n for n, block in enumerate(shaded.blocks) if block.is_key)
+    request = mask_request(shaded, {**assets, digest(png): png})
+    assert request is not None
+    mask = cut_blocks(request).masks[key]
+    assert mask.any()
+    assert not mask[labels != 5].any()
+    share = mask.sum() / (labels == 5).sum()
+    assert 0.1 < share < 0.42
 
 
 @pytest.mark.parametrize("face", [0, 1], ids=["block", "tracing"])
@@ -207,3 +236,20 @@ def test_the_number_on_a_piece_is_its_own(drawn: Drawn, face: int) -> None:
         across = plan.block.right - x if made.face == "block" else x + plan.block.left
         column, row = (across - project.image.left) * 10, (y + plan.block.top - project.image.top) * 10
         assert page[round(row), round(column)] == colours[word]
+
+
+def test_the_parts_that_fall_out_of_a_plate_are_shown_where_they_lie(drawn: Drawn) -> None:
+    page = np.full((200, 300), 1, np.uint8)
+    page[50:150, 40:100], page[50:150, 200:260], page[20:40, 120:140] = 2, 2, 2
+    plain, assets = drawn(page, [(96.0, 0.0, 3.0), (70.0, 30.0, 30.0), (40.0, 0.0, -30.0)], 4.0)
+    plate = with_workshop(with_method(plain, "reduction"), cut_out=True)
+    request = mask_request(plate, assets)
+    assert request is not None
+    blocks = cut_blocks(request)
+    for each in loose_parts(plate, blocks):
+        mask = blocks.masks[plate.number_of(plate.impression(each.pull).block)]
+        assert len(each.places) == each.parts - 1
+        # Each place lies on a part of its own.
+        at = [(round(y * 4 - 0.5), round(x * 4 - 0.5)) for x, y in each.places]
+        assert all(mask[place] for place in at)
+        assert len({place[1] // 100 + 10 * (place[0] < 45) for place in at}) == len(at)

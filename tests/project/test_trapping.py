@@ -2,13 +2,17 @@
 
 import numpy as np
 import pytest
+from msgspec.structs import replace
 
 from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.project import Assets, CutBlocks, Project, find, mask_request
 from nomos.project.blocks.edits import run_through, with_switch
+from nomos.project.blocks.methods import with_method
 from nomos.project.blocks.traps import border_traps, kisses, seams_of
+from nomos.project.blocks.zones import with_grade
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.films import predicted, printing_sets
+from nomos.project.model import Grade
 from nomos.project.model.edits import with_seam, with_tolerance, with_trap
 
 Demo = tuple[Project, Assets]
@@ -131,3 +135,52 @@ def test_the_least_seen_limit_weighs_width_contrast_and_length(demo: Demo, demo_
     assert close.limit_de00 <= loose.limit_de00
     wide = seams_of(with_trap(with_seam(project, 100.0), 1.5), borders)
     assert wide.seen > seams_of(with_trap(with_seam(project, 100.0), 0.3), borders).seen
+
+
+def test_a_graded_layer_is_judged_where_it_is_strongest(demo: Demo) -> None:
+    """A cloud graded from nothing to a little, weak on its mean: it is seen at its strong end."""
+    project = demo[0]
+    pull = project.impressions[0].id
+    pale = with_strength(project, pull, 0.0)
+    grade = Grade((10, 10), (10, 250), 0.5)
+    graded = with_grade(pale, pull, 0, grade)
+    assert not any("changes nothing" in f.text for f in find(graded, None, ()))
+    nearly_none = with_grade(pale, pull, 0, replace(grade, to=0.02))
+    assert any("changes nothing" in f.text for f in find(nearly_none, None, ()))
+
+
+def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(
+    demo: Demo, demo_blocks: CutBlocks
+) -> None:
+    project = with_seam(demo[0], 0.0)
+    said = [f.text for f in find(project, None, (), demo_blocks.borders) if "only kiss" in f.text]
+    assert all("of bare paper" in text for text in said)
+    (first, _), *_ = kisses(project, demo_blocks.borders)
+    assert project.flat is not None
+    names = [project.flat.colours[n].name for n in (first.lighter, first.darker)]
+    # A middle tone that both lie on: the join opens on it, and is said to, or is not worth a word.
+    under = next(
+        b.id for b in project.blocks if not b.is_key and not {first.lighter, first.darker} & set(b.colours)
+    )
+    both = with_switch(project, under, (first.lighter, first.darker), True)
+    for text in (f.text for f in find(both, None, (), demo_blocks.borders)):
+        if "only kiss" in text and all(name in text for name in names):
+            assert "from below" in text
+            assert "bare paper" not in text
+
+
+def test_what_would_help_an_unreached_colour_is_tried_not_guessed(demo: Demo) -> None:
+    """A reduction with a transparent pale ink on top of darks: opaque reaches it, and the button says so."""
+    project = with_method(demo[0], "reduction", None)
+    for pull in project.impressions:
+        project = with_ink(project, pull.zones[0].ink, opacity="transparent")
+    found = [f for f in find(project, None, ()) if "cannot be reached" in f.text]
+    assert not any("Choose Reduction again" in f.remedy for f in found)
+    for finding in found:
+        if finding.cure is None:
+            assert "earlier" in finding.remedy
+            continue
+        name = finding.text.split(" cannot")[0]
+        left = float(finding.text.split("ΔE ")[1].split(":")[0])
+        after = [f for f in find(finding.cure.edit(project), None, ()) if f.text.startswith(f"{name} cannot")]
+        assert not after or float(after[0].text.split("ΔE ")[1].split(":")[0]) < left - 1

@@ -106,7 +106,7 @@ def with_light(project: Project, labels: Labels, number: int, direction_deg: flo
     direction_deg : 0 from the right, 90 from above.
 
     Returns the project and the PNG of the new colour numbers, an asset of it.
-    Raises ProjectError where the colour is one field, or there are too many colours.
+    Raises ProjectError where the colour lies nowhere, or there are too many colours.
     """
     flat = project.flat
     if flat is None:
@@ -114,7 +114,7 @@ def with_light(project: Project, labels: Labels, number: int, direction_deg: flo
     colour, count = flat.colours[number], len(flat.colours)
     lit = lit_fields(labels, number, direction_deg)
     if not lit.any():
-        raise ProjectError("colours", f"{colour.name} is one field; tints and shades need two or more.")
+        raise ProjectError("colours", f"{colour.name} lies nowhere any more; choose another colour.")
     page, colours = labels.copy(), list(flat.colours)
     for step, word, by in ((1, "light", TINT_L), (-1, "dark", SHADE_L)):
         if (lit == step).any():

@@ -1,11 +1,16 @@
 """The four kinds of key: drawn in the design, contours, shadows, or none."""
 
+from collections.abc import Sequence
 from typing import Literal
 
 from msgspec.structs import replace
 
 from nomos.colour import Lab
+from nomos.design import Labels
+from nomos.project.blocks.edits import with_drawn
 from nomos.project.model import Block, Contour, Impression, Ink, Project, ProjectError, Zone
+from nomos.project.model.store import digest, mask_to_png
+from nomos.separation.light import shadow_side
 from nomos.units import counted
 
 KeyKind = Literal["drawn", "contour", "shadow", "none"]
@@ -61,15 +66,37 @@ def with_contour_key(project: Project, width_mm: float = CONTOUR_MM, *, weigh: b
     return _with_key(plain, block, CONTOUR_LAB)
 
 
-def with_shadow_key(project: Project, below: float = SHADOW_LIGHTNESS) -> Project:
-    """The project with a transparent violet grey over the darks of the design, printed last."""
+def with_shadow_key(
+    project: Project, below: float = SHADOW_LIGHTNESS, *, colours: Sequence[int] = ()
+) -> Project:
+    """The project with a transparent violet grey over the darks of the design, printed last.
+
+    below : what counts as dark, L*. colours : flat colours to lay it over, instead of the darks.
+    """
     plain = without_made_key(project)
     if plain.flat is None:
         raise ProjectError("flat", "There is no flat design yet: open a picture first.")
-    darks = tuple(n for n, colour in enumerate(plain.flat.colours) if DARK_ENOUGH <= colour.lab[0] < below)
+    darks = tuple(sorted(set(colours))) or tuple(
+        n for n, colour in enumerate(plain.flat.colours) if DARK_ENOUGH <= colour.lab[0] < below
+    )
     if not darks:
         raise ProjectError("key", "This design has no darks for a shadow key; choose contours, or none.")
     return _with_key(plain, Block(_KEY_ID, "Shadow key", darks, is_key=True), SHADOW_LAB)
+
+
+def with_shadow_side(
+    project: Project, labels: Labels, colours: Sequence[int], direction_deg: float
+) -> tuple[Project, bytes]:
+    """A shadow key on the side away from the light alone, of the objects of these colours or of the darks.
+
+    direction_deg : where the light comes from, 0 from the right, 90 from above.
+
+    Returns the project and the PNG of the key's mask, an asset of it. Raises ProjectError for no darks.
+    """
+    shadow = with_shadow_key(project) if not colours else with_shadow_key(project, colours=colours)
+    key = shadow.block(_KEY_ID)
+    png = mask_to_png(shadow_side(labels, list(key.colours), direction_deg))
+    return with_drawn(shadow, {_KEY_ID: digest(png)}), png
 
 
 def _with_key(project: Project, block: Block, lab: Lab) -> Project:

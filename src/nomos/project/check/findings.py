@@ -4,21 +4,22 @@ from collections.abc import Sequence
 from functools import partial
 
 import numpy as np
+from msgspec.structs import replace
 
 from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
-from nomos.project.blocks.edits import run_through, without_impression
+from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.keys import (
     DARK_ENOUGH,
     SHADOW_LIGHTNESS,
-    hidden_mm,
     with_contour_key,
     with_shadow_key,
 )
-from nomos.project.blocks.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
-from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
+from nomos.project.blocks.reduction import is_reduction
+from nomos.project.check.joins import of_borders
 from nomos.project.check.method import of_methods, of_writing
+from nomos.project.check.stack import of_reduction
 from nomos.project.inks.data import with_pull
 from nomos.project.inks.films import (
     can_be_on,
@@ -30,8 +31,7 @@ from nomos.project.inks.films import (
     zone_keys,
 )
 from nomos.project.inks.reach import fields_that_part
-from nomos.project.model import Project
-from nomos.project.model.edits import with_seam
+from nomos.project.model import Project, Zone
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.register.system import advice_for, marks_of, plan_of_system
 from nomos.project.register.tolerance import worst_mm
@@ -45,9 +45,6 @@ _ALIKE_DE00 = 4.0
 _FAR_DE00 = 5.0
 _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
-_MOST_KISSES = 4
-# An overlap this far from the darker colour shows as a line (chosen by us, no source).
-_SEEN_SEAM_DE00 = 7.0
 # An ink so far from what it was read as is told (chosen by us, no source).
 _DULLER_DE00 = 1.5
 
@@ -59,10 +56,10 @@ def find(
     borders: Borders | None = None,
 ) -> tuple[Finding, ...]:
     """All findings of a project; those that need the proof, or the borders, only when they are given."""
-    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *_of_reduction(project)]
+    found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *of_reduction(project)]
     found += [*of_methods(project), *of_writing(project)]
     if borders is not None:
-        found += _of_borders(project, borders)
+        found += of_borders(project, borders)
     if laid is not None:
         found += _of_proof(project, laid, matches)
     found += _of_lights(project)
@@ -140,48 +137,9 @@ def _of_key(project: Project) -> list[Finding]:
     ]
 
 
-def _of_reduction(project: Project) -> list[Finding]:
-    """What is special about cutting the same board further."""
-    if project.flat is None or not is_reduction(project):
-        return []
-    found = [
-        Finding(
-            "worth knowing",
-            "blocks",
-            "A reduction: once the board is cut further, no sheet can be added.",
-            "Print more sheets than the edition through the first pull, all of them before the next cut.",
-        )
-    ]
-    sets, keys = printing_sets(project), zone_keys(project)
-    shown = predicted(project, sets)
-    before: set[int] = set()
-    for step in layer_steps(project):
-        for number_of in step:
-            colour = project.flat.colours[number_of]
-            left = float(delta_e00(shown[number_of], np.array(colour.lab)))
-            if left <= OUT_OF_REACH_DE00:
-                continue
-            top = keys[max(sets[number_of])]
-            word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
-            lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
-            cause = "it is lighter than what lies under it" if lighter else "what lies under it shows through"
-            found.append(
-                Finding(
-                    "could show",
-                    "blocks",
-                    f"{colour.name} cannot be reached with a {word} ink, ΔE {number(left)}: {cause}.",
-                    "Choose Reduction again to work the inks out for this order, or make it more opaque.",
-                )
-            )
-        before |= set(step)
-    return found
-
-
-_OPACITY = {"transparent": "transparent", "semi": "half opaque", "opaque": "opaque"}
-
-
 def _of_layers(project: Project) -> list[Finding]:
-    """Impressions without which the print would look the same."""
+    """Impressions without which the print would look the same, judged where they are strongest."""
+    project = _at_strongest(project)
     sets = printing_sets(project)
     if not any(sets):
         return []
@@ -189,7 +147,9 @@ def _of_layers(project: Project) -> list[Finding]:
     found = []
     keys = zone_keys(project)
     for impression in project.impressions:
-        if project.block(impression.block).contour is not None:
+        # Where lines and zones drawn by hand lie, colours do not tell.
+        by_hand = any(zone.areas for zone in impression.zones)
+        if by_hand or project.block(impression.block).contour is not None:
             continue
         own = {place for place, key in enumerate(keys) if key.pull == impression.id}
         without = predicted(project, [each - own for each in sets])
@@ -207,79 +167,18 @@ def _of_layers(project: Project) -> list[Finding]:
     return found
 
 
-def _of_borders(project: Project, borders: Borders) -> list[Finding]:
-    """Where blocks only kiss, because an overlap would show as a dark seam."""
-    assert project.flat is not None
-    colours = project.flat.colours
-    found: list[Finding] = []
-    # A contour key lies over every border, and hides the join as far as its line reaches.
-    if hidden_mm(project) > 0:
-        return found
-    found += _seams(project, borders)
-    for trap, length in kisses(project, borders)[:_MOST_KISSES]:
-        lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
-        remedy = (
-            f"Run {lighter} right through under {darker}: the colour stays."
-            if trap.through
-            else "A key line over the join would hide it; or take the seam and raise the limit for seams."
-        )
-        found.append(
-            Finding(
-                "could show",
-                "blocks",
-                f"{lighter} and {darker} only kiss, along {number(length, 0)} mm: an overlap would show as a "
-                f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
-                f"opens up to {number(project.tolerance_mm * length, 0)} mm² of bare paper.",
-                remedy,
-                _on_border(project, borders, trap),
-                cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
-            )
-        )
-    return found
+def _at_strongest(project: Project) -> Project:
+    """The project with every graded zone even, as strong as it is at its stronger end."""
+    pulls = tuple(
+        replace(pull, zones=tuple(_even(zone) if zone.grade is not None else zone for zone in pull.zones))
+        for pull in project.impressions
+    )
+    return replace(project, impressions=pulls)
 
 
-def _seams(project: Project, borders: Borders) -> list[Finding]:
-    """The overlap that shows most, of those that are taken before a gap."""
-    assert project.flat is not None
-    seen = [
-        (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
-        for trap in border_traps(project)
-        if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
-    ]
-    seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]
-    if not seen:
-        return []
-    trap, length = max(seen, key=lambda each: each[0].seam_de00)
-    names = [project.flat.colours[n].name for n in (trap.lighter, trap.darker)]
-    more = f" {len(seen)} borders show one." if len(seen) > 1 else ""
-    below = float(np.floor(trap.seam_de00))
-    return [
-        Finding(
-            "could show",
-            "blocks",
-            f"Where {names[0]} runs under {names[1]} a dark seam shows, {number(project.trap_mm)} mm wide, "
-            f"ΔE {number(trap.seam_de00, 0)}, along {number(length, 0)} mm.{more}",
-            "A key line over the join would hide it; or let the two only kiss, and register closely.",
-            _on_border(project, borders, trap),
-            cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),
-        )
-    ]
-
-
-def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[float, float] | None:
-    """A place on the sheet where two colours meet."""
-    x, y = borders.place_mm[trap.lighter, trap.darker]
-    return None if np.isnan(x) else (float(project.image.left + x), float(project.image.top + y))
-
-
-def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
-    edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
-    return Cure(f"Run {lighter} through under {darker}", edit)
-
-
-def _seam(trap: BorderTrap) -> Cure:
-    limit = float(np.ceil(trap.seam_de00))
-    return Cure(f"Take seams up to ΔE {limit:.0f}", partial(with_seam, seam_de00=limit))
+def _even(zone: Zone) -> Zone:
+    assert zone.grade is not None
+    return replace(zone, strength=max(zone.strength, zone.grade.to), grade=None)
 
 
 def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch]) -> list[Finding]:

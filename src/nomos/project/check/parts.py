@@ -3,6 +3,7 @@
 from collections import Counter
 from dataclasses import dataclass
 from functools import partial
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -108,11 +109,15 @@ def _on_sheet(project: Project, place: tuple[float, float]) -> tuple[float, floa
 
 @dataclass(frozen=True)
 class LooseParts:
-    """A state of a plate that is cut out: how many parts it falls into, and how many windows it has."""
+    """A state of a plate that is cut out: how many parts it falls into, and how many windows it has.
+
+    places : the middle of every part but the largest, which fall out, mm from the image's top left.
+    """
 
     pull: str
     parts: int
     windows: int
+    places: tuple[tuple[float, float], ...] = ()
 
 
 def loose_parts(project: Project, blocks: CutBlocks) -> tuple[LooseParts, ...]:
@@ -124,11 +129,30 @@ def loose_parts(project: Project, blocks: CutBlocks) -> tuple[LooseParts, ...]:
     found = []
     for pull in project.impressions:
         mask = blocks.masks[project.number_of(pull.block)]
-        parts, _ = cv2.connectedComponents(mask, connectivity=4)
+        parts, own, stats, _ = cv2.connectedComponentsWithStats(mask, connectivity=4)
         # The ground around the page is no window.
         holes, _ = cv2.connectedComponents(np.pad(1 - mask, 1, constant_values=1), connectivity=8)
-        found.append(LooseParts(pull.id, parts - 1, holes - 2))
+        found.append(
+            LooseParts(
+                pull.id, parts - 1, holes - 2, _fall_out(np.asarray(own), np.asarray(stats), blocks.px_per_mm)
+            )
+        )
     return tuple(found)
+
+
+def _fall_out(own: NDArray[Any], stats: NDArray[Any], px_per_mm: float) -> tuple[tuple[float, float], ...]:
+    """A place on every part but the largest, the largest first; mm from the image's top left."""
+    import cv2
+
+    order = 1 + np.argsort(-stats[1:, cv2.CC_STAT_AREA], kind="stable")
+    places = []
+    for part in order[1:]:
+        # Its middle may lie beside it: the pixel of its middle row that is its own.
+        x, y, width, height = (int(value) for value in stats[part, :4])
+        row = y + height // 2
+        columns = np.flatnonzero(own[row, x : x + width] == part)
+        places.append(((x + float(columns[len(columns) // 2]) + 0.5) / px_per_mm, (row + 0.5) / px_per_mm))
+    return tuple(places)
 
 
 def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Finding, ...]:
@@ -146,7 +170,9 @@ def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Fin
                 "could show" if each.parts > 1 else "worth knowing",
                 "blocks",
                 f"State {known[each.pull]}, {name}, {parts}{windows}.",
-                "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved ground.",
+                "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved ground. "
+                "Method shows them by number.",
+                _on_sheet(project, each.places[0]) if each.places else None,
             )
         )
     return tuple(found)

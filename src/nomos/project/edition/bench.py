@@ -32,13 +32,13 @@ class LayerCard:
     ready_at: datetime | None
 
 
-def layer_work(project: Project, layer: int, *, chatter: bool, fine: bool) -> LayerWork:
-    """What decides the reminders of a layer."""
+def layer_work(project: Project, layer: int, *, bad: bool, chatter: bool, fine: bool) -> LayerWork:
+    """What decides the reminders of a layer. bad : there is a spoiled sheet that can go first."""
     pull = project.impressions[layer]
     extended = 1 - min(zone.strength for zone in pull.zones if not zone.bare)
     return LayerWork(
         planned_sheets(project),
-        project.plan.sacrificed,
+        project.plan.sacrificed and bad,
         chatter,
         fine,
         extended,
@@ -58,9 +58,10 @@ def layer_card(
     """The layer at hand; state.layer must be one that is planned."""
     layer = state.layer
     done = len(state.pulled.get(layer, []))
+    bad = any(history.spoiled_at not in (None, layer) for history in state.histories.values())
     return LayerCard(
         pull_card(project, blocks, layer),
-        reminders(layer_work(project, layer, chatter=chatter, fine=fine), done),
+        reminders(layer_work(project, layer, bad=bad, chatter=chatter, fine=fine), done),
         _ready_at(project, state),
     )
 

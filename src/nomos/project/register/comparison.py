@@ -1,6 +1,7 @@
 """Proofs beside the plan and beside each other: straight and to scale, split, or their difference."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
@@ -13,6 +14,7 @@ from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
 from nomos.registration.scan_sheet import ScanError, find_sheet, taken_out
+from nomos.units import counted, listed, number
 
 Picture = NDArray[np.uint8]
 Comparison = Literal["one", "other", "split", "difference"]
@@ -20,6 +22,9 @@ Comparison = Literal["one", "other", "split", "difference"]
 PX_PER_MM = 5.0
 # A difference of this much is shown black; chosen by us.
 _BLACK_DE00 = 25.0
+# A mark is darker than the plan by so much, and so large; edges are where the plan changes by so much, and
+# what lies this much further off than sheets may be out is none of theirs. Chosen by us, no source.
+_MARK_L, _LEAST_MARK_MM2, _EDGE_LEVEL, _EDGE_MM, _MOST_MARKS = 5.0, 0.25, 12.0, 0.4, 200
 
 
 def straightened(project: Project, scan: Picture) -> Picture:
@@ -91,3 +96,82 @@ def colour_drift(apart: Sequence[float]) -> str:
     if last - first > 1.5:
         return f"The colour moves off the plan, mean ΔE {first:.1f} to {last:.1f}: roll out afresh."
     return f"The colour holds, mean ΔE {first:.1f} to {last:.1f} from the plan."
+
+
+@dataclass(frozen=True)
+class StrayMark:
+    """Ink where the plan has none, away from every edge: something left standing on a block.
+
+    place_mm : its middle on the sheet. ink : of the pull whose ink it looks like.
+    """
+
+    place_mm: tuple[float, float]
+    area_mm2: float
+    ink: str
+
+
+def stray_marks(project: Project, plan: Picture, proof: Picture) -> tuple[StrayMark, ...]:
+    """Marks on a proof that are still to be cut away, the largest first.
+
+    Parameters
+    ----------
+    plan, proof : the whole sheet at `PX_PER_MM`, (height, width, 3) uint8.
+
+    Notes
+    -----
+    Darker than planned by more than paper and scanner stray, at least a quarter of
+    a square millimetre, and further from the plan's own edges than sheets may lie
+    out: what lies there is the register's.
+    """
+    import cv2
+
+    if proof.shape != plan.shape:
+        proof = np.asarray(cv2.resize(proof, (plan.shape[1], plan.shape[0])), np.uint8)
+    smooth = [
+        srgb_to_lab(np.asarray(cv2.GaussianBlur(each, (0, 0), 1.0), np.uint8)) for each in (plan, proof)
+    ]
+    # A sheet paler or darker on the whole has no marks for that.
+    drop = smooth[0][..., 0] - smooth[1][..., 0]
+    drop -= np.median(drop)
+    far = round((project.tolerance_mm + _EDGE_MM) * PX_PER_MM)
+    grey = plan.mean(axis=2).astype(np.float32)
+    edges = (np.abs(cv2.Laplacian(grey, cv2.CV_32F, ksize=3)) > _EDGE_LEVEL).astype(np.uint8)
+    near = cv2.dilate(edges, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (2 * far + 1, 2 * far + 1)))
+    marks = ((drop > _MARK_L) & (near == 0)).astype(np.uint8)
+    count, parts, _, centres = cv2.connectedComponentsWithStats(marks, connectivity=8)
+    found = []
+    for n in range(1, count):
+        own = parts == n
+        # Its edge is blurred: each pixel counts by how dark it is.
+        area = float(drop[own].sum() / drop[own].max()) / PX_PER_MM**2
+        if area < _LEAST_MARK_MM2:
+            continue
+        ink = _looks_like(project, smooth[1][own].mean(axis=0))
+        place = float(centres[n][0]) / PX_PER_MM, float(centres[n][1]) / PX_PER_MM
+        found.append(StrayMark(place, area, ink))
+    return tuple(sorted(found, key=lambda mark: -mark.area_mm2))[:_MOST_MARKS]
+
+
+def _looks_like(project: Project, lab: NDArray[np.float64]) -> str:
+    """The name of the ink nearest in hue and lightness: a mark prints thinly, so chroma counts little."""
+    inks = {project.ink(pull.main.ink).id: project.ink(pull.main.ink) for pull in project.impressions}
+    paper = np.array(project.paper.lab)
+    way = lab - paper
+    return max(inks.values(), key=lambda ink: _alike(way, np.array(ink.lab) - paper)).name
+
+
+def _alike(one: NDArray[np.float64], other: NDArray[np.float64]) -> float:
+    """The cosine between two ways from the paper's colour."""
+    return float(one @ other / (np.linalg.norm(one) * np.linalg.norm(other) + 1e-9))
+
+
+def marks_text(marks: Sequence[StrayMark]) -> str:
+    """Stray marks in a sentence: how many, and where the largest lie."""
+    if not marks:
+        return "No stray marks: nothing is left to cut away."
+    said = [
+        f"{number(mark.area_mm2)} mm² at {number(mark.place_mm[0], 0)}, {number(mark.place_mm[1], 0)} mm, "
+        f"by its colour on {mark.ink}"
+        for mark in marks
+    ]
+    return f"{counted(len(marks), 'stray mark')} to cut away: {listed(said)}."

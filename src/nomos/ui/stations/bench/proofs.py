@@ -17,7 +17,7 @@ from nomos.ui.stations.bench.logbook import LogBook
 from nomos.work.scan import planned_of
 
 if TYPE_CHECKING:
-    from nomos.project.register.comparison import Comparison, Picture
+    from nomos.project.register.comparison import Comparison, Picture, StrayMark
 
 # The colour is followed over so many of the last proofs.
 _MOST_DRIFT = 6
@@ -25,7 +25,10 @@ _MOST_DRIFT = 6
 
 @dataclass(frozen=True, eq=False)
 class Compared:
-    """A proof beside the plan (-1) or another proof, and how far apart they are on the whole."""
+    """A proof beside the plan (-1) or another proof, and how far apart they are on the whole.
+
+    marks : still to be cut away; None beside another proof, which does not tell.
+    """
 
     proof: int
     against: int
@@ -34,6 +37,7 @@ class Compared:
     mean_de00: float
     px_per_mm: float
     drift: str = ""
+    marks: "tuple[StrayMark, ...] | None" = None
 
 
 class ProofBook(QObject):
@@ -101,7 +105,13 @@ class ProofBook(QObject):
 
         def work(progress: Progress) -> Compared:
             from nomos.design import read_picture
-            from nomos.project.register.comparison import PX_PER_MM, colour_drift, compared, mean_apart
+            from nomos.project.register.comparison import (
+                PX_PER_MM,
+                colour_drift,
+                compared,
+                mean_apart,
+                stray_marks,
+            )
 
             def kept(place: int) -> "Picture":
                 if place < 0:
@@ -120,7 +130,8 @@ class ProofBook(QObject):
                 apart = []
             picture = compared(one, other, how)
             drift = colour_drift(apart)
-            return Compared(proof, against, how, picture, mean_apart(one, other), PX_PER_MM, drift)
+            marks = stray_marks(project, one, other) if against < 0 else None
+            return Compared(proof, against, how, picture, mean_apart(one, other), PX_PER_MM, drift, marks)
 
         def take(found: Compared) -> None:
             self.compared = found

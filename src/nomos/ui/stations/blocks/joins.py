@@ -19,6 +19,8 @@ class JoinsPart(QWidget):
 
     key_kind_asked = pyqtSignal(str)
     contour_asked = pyqtSignal(float)
+    shadow_asked = pyqtSignal(float)
+    """Shade the side away from a light from this angle, degrees."""
     trap_asked = pyqtSignal(float)
     seam_asked = pyqtSignal(float)
     tolerance_asked = pyqtSignal(float)
@@ -35,6 +37,10 @@ class JoinsPart(QWidget):
         self.contour_fields, self.fields = Fields(), Fields()
         self.contour_box = NumberBox(THINNEST_LINE_MM, WIDEST_LINE_MM, step=0.1, digits=2)
         self.contour_fields.add("Width of the contour", self.contour_box)
+        self.shadow_fields, self.light_box = Fields(), NumberBox(0, 360, unit="°", step=15, digits=0)
+        self.light_box.show_value(135)
+        self.shadow_fields.add("Light from, 90° is above", self.light_box)
+        self.shadow = button("Shade the side away from it alone")
         self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
         self.seam_box = NumberBox(0, 100, unit="ΔE", digits=0)
         self.tolerance_box = NumberBox(0, LARGEST_TOLERANCE_MM, step=0.1, digits=2)
@@ -52,6 +58,7 @@ class JoinsPart(QWidget):
         self._better = 0.0
         for widget in (
             label("The key", kind="name"), self.key_kind, self.contour_fields,
+            self.shadow_fields, self.shadow,
             label("Where colours meet", kind="name"), self.fields, self.opened, self.seams,
             self.take_seam, self.show_traps, self.legend,
         ):  # fmt: skip
@@ -61,6 +68,7 @@ class JoinsPart(QWidget):
     def _connect(self) -> None:
         self.key_kind.chosen.connect(self.key_kind_asked)
         self.contour_box.set_by_hand.connect(self.contour_asked)
+        self.shadow.clicked.connect(lambda: self.shadow_asked.emit(self.light_box.value()))
         self.trap_box.set_by_hand.connect(self.trap_asked)
         self.seam_box.set_by_hand.connect(self.seam_asked)
         self.take_seam.clicked.connect(lambda: self.seam_asked.emit(self._better))
@@ -76,6 +84,8 @@ class JoinsPart(QWidget):
         self.key_kind.show_choice(view.key_kind)
         self.contour_fields.setVisible(view.key_kind == "contour")
         self.contour_box.show_value(view.contour_mm)
+        for widget in (self.shadow_fields, self.shadow):
+            widget.setVisible(view.key_kind == "shadow")
         self.trap_box.show_value(view.trap_mm)
         self.seam_box.show_value(view.seam_de00)
         self.tolerance_box.show_value(view.tolerance_mm)

@@ -12,6 +12,8 @@ from nomos.project.model import KERF_MM, Workshop
 from nomos.project.register.system import plan_of_system
 from nomos.registration import TurnError
 from nomos.ui.frame.rows import Row
+from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import UiState
 from nomos.units import counted, number
 
 
@@ -112,3 +114,14 @@ def _error_text(error: TurnError) -> str:
         f"A back drawn from the front's edges would be up to {number(error.most_mm)} mm out{turned}; notches "
         "cut into each face, or a back drawn in the jig, do not mind."
     )
+
+
+def loose_over(project: Project, proof: Proof | None, state: UiState) -> Overlay | None:
+    """The numbers of the parts that fall out of a plate cut right through, at the chosen pull."""
+    look = proof.close if proof is not None else None
+    loose = next((each for each in look.loose if each.pull == state.pull), None) if look else None
+    if loose is None or not loose.places:
+        return None
+    left, top = project.image.left, project.image.top
+    numbered = enumerate(loose.places, start=1)
+    return Overlay(tuple((left + x, top + y, str(number_of)) for number_of, (x, y) in numbered))

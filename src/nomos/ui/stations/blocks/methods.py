@@ -11,6 +11,7 @@ from nomos.progress import Progress
 from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light
+from nomos.project.blocks.keys import with_shadow_side
 from nomos.project.blocks.methods import METHODS, Method, with_method
 from nomos.project.blocks.pulls import ordered
 from nomos.project.blocks.reduction import is_reduction, with_reduction
@@ -104,6 +105,19 @@ class Methods(QObject):
             return after
 
         self._edit("Tints and shades", change)
+
+    def shade(self, direction_deg: float) -> None:
+        """Lay the shadow key on the side away from the light, of the chosen colours or of the darks."""
+        proof = self._keeper.proof
+        if proof is None:
+            return
+
+        def change(project: Project) -> Project:
+            after, png = with_shadow_side(project, proof.blocks.labels, self.state.colours, direction_deg)
+            self._document.assets[digest(png)] = png
+            return after
+
+        self._edit("Shadow by the light", change)
 
     def print_again(self) -> None:
         """Print the chosen block once more."""

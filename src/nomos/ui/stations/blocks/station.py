@@ -13,7 +13,7 @@ from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
 from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
-from nomos.ui.stations.blocks.method_view import method_view
+from nomos.ui.stations.blocks.method_view import loose_over, method_view
 from nomos.ui.stations.blocks.plans_view import ink_rows, plan_cards, reach_rows, wish_rows
 from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import blocks_view
@@ -76,6 +76,7 @@ class BlocksHere(Here[BlocksStation]):
         hand = self.hand
         part.key_kind_asked.connect(hand.blocks.choose_key)
         part.contour_asked.connect(hand.blocks.set_contour)
+        part.shadow_asked.connect(hand.methods.shade)
         part.trap_asked.connect(hand.blocks.set_trap)
         part.seam_asked.connect(hand.blocks.set_seam)
         part.tolerance_asked.connect(hand.blocks.set_tolerance)
@@ -113,9 +114,12 @@ class BlocksHere(Here[BlocksStation]):
         return True
 
     def laid_over(self, project: Project) -> Overlay | None:
-        """While a pull's inking is looked at, what was drawn on it."""
-        shown = self.widget.part == "inking" and self.hand.state.shown == "print"
-        return drawn_over(project, self.hand.state) if shown else None
+        """What was drawn on a pull by hand; at the method, the parts of a plate that fall out."""
+        if self.hand.state.shown != "print":
+            return None
+        if self.widget.part == "method":
+            return loose_over(project, self.hand.keeper.proof, self.hand.state)
+        return drawn_over(project, self.hand.state) if self.widget.part == "inking" else None
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""

@@ -7,6 +7,7 @@ from datetime import datetime
 from nomos.edition import EditionState
 from nomos.project import LaidSheet, Project, Proof
 from nomos.project.edition.board import Board, sheets_board
+from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.register.proofs_view import picture_overlay
@@ -56,6 +57,8 @@ class SheetsHere(Here[SheetsStation]):
         bencher = self.hand.bencher
         record, laid = bencher.record(), bencher.proofs.compared
         how, apart, drift = (laid.how, laid.mean_de00, laid.drift) if laid else ("", None, "")
+        if laid and laid.marks is not None:
+            drift = f"{drift} {marks_text(laid.marks)}".strip()
         self.widget.show_view(
             sheets_view(project, proof, record),
             record_view(project, record, how, apart, drift),
@@ -69,7 +72,8 @@ class SheetsHere(Here[SheetsStation]):
         compared = self.hand.bencher.proofs.compared
         if self.widget.part != "record" or compared is None:
             return None
-        return picture_overlay(project, compared.picture, compared.px_per_mm)
+        spots = tuple(mark.place_mm for mark in compared.marks or ())
+        return replace(picture_overlay(project, compared.picture, compared.px_per_mm), spots=spots)
 
     def pick(self, x_mm: float, y_mm: float) -> bool:
         """A click on the board has that sheet in hand."""

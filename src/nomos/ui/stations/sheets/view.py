@@ -40,7 +40,8 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
     """The Sheets station. record : of what has been printed already."""
     plan = project.plan
     learnt, good, pace = "", None, None
-    if record is not None and record.figures:
+    pulled = record is not None and any(each.good + each.spoiled + each.repaired for each in record.figures)
+    if record is not None and pulled:
         good = round(record.good, 3)
         learnt = f"The log says {100 * record.good:.1f} % of pulls are good"
         paces = [each.minutes_a_pull for each in record.figures if each.minutes_a_pull is not None]

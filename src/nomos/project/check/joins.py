@@ -1,0 +1,119 @@
+"""What to know of the joins between colours: where they only kiss, and where an overlap shows as a seam."""
+
+from functools import partial
+
+import numpy as np
+
+from nomos.colour import delta_e00
+from nomos.project.blocks.edits import run_through
+from nomos.project.blocks.keys import hidden_mm
+from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
+from nomos.project.inks.films import predicted, printing_sets, zone_keys
+from nomos.project.model import Project
+from nomos.project.model.edits import with_seam
+from nomos.project.model.finding import Cure, Finding
+from nomos.separation.fields import Borders
+from nomos.units import number
+
+_MOST_KISSES = 4
+# An overlap this far from the darker colour shows as a line (chosen by us, no source).
+_SEEN_SEAM_DE00 = 7.0
+
+
+def of_borders(project: Project, borders: Borders) -> list[Finding]:
+    """Where blocks only kiss, because an overlap would show as a dark seam."""
+    assert project.flat is not None
+    colours = project.flat.colours
+    found: list[Finding] = []
+    # A contour key lies over every border, and hides the join as far as its line reaches.
+    if hidden_mm(project) > 0:
+        return found
+    found += _seams(project, borders)
+    for trap, length in _open_kisses(project, borders)[:_MOST_KISSES]:
+        lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
+        remedy = (
+            f"Run {lighter} right through under {darker}: the colour stays."
+            if trap.through
+            else "A key line over the join would hide it; or take the seam and raise the limit for seams."
+        )
+        found.append(
+            Finding(
+                "could show",
+                "blocks",
+                f"{lighter} and {darker} only kiss, along {number(length, 0)} mm: an overlap would show as a "
+                f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
+                f"opens up to {number(project.tolerance_mm * length, 0)} mm² {_below(project, trap)}.",
+                remedy,
+                _on_border(project, borders, trap),
+                cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
+            )
+        )
+    return found
+
+
+def _open_kisses(project: Project, borders: Borders) -> list[tuple[BorderTrap, float]]:
+    """Borders that only kiss, less those under which a further block prints through: no paper shows there."""
+    sets = printing_sets(project)
+    shown = predicted(project, sets)
+    found = []
+    for trap, length in kisses(project, borders):
+        common = sets[trap.lighter] & sets[trap.darker]
+        if common:
+            between = predicted(project, [common])
+            both = shown[[trap.lighter, trap.darker]]
+            if float(delta_e00(between, both).min()) < _SEEN_SEAM_DE00:
+                continue
+        found.append((trap, length))
+    return found
+
+
+def _below(project: Project, trap: BorderTrap) -> str:
+    """What shows where two colours part: bare paper, or the inks that both lie on."""
+    sets, keys = printing_sets(project), zone_keys(project)
+    common = sorted(sets[trap.lighter] & sets[trap.darker])
+    names = [project.ink(project.impression(keys[n].pull).zones[keys[n].zone].ink).name for n in common]
+    return f"of {' and '.join(names)} from below" if names else "of bare paper"
+
+
+def _seams(project: Project, borders: Borders) -> list[Finding]:
+    """The overlap that shows most, of those that are taken before a gap."""
+    assert project.flat is not None
+    seen = [
+        (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
+        for trap in border_traps(project)
+        if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
+    ]
+    seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]
+    if not seen:
+        return []
+    trap, length = max(seen, key=lambda each: each[0].seam_de00)
+    names = [project.flat.colours[n].name for n in (trap.lighter, trap.darker)]
+    more = f" {len(seen)} borders show one." if len(seen) > 1 else ""
+    below = float(np.floor(trap.seam_de00))
+    return [
+        Finding(
+            "could show",
+            "blocks",
+            f"Where {names[0]} runs under {names[1]} a dark seam shows, {number(project.trap_mm)} mm wide, "
+            f"ΔE {number(trap.seam_de00, 0)}, along {number(length, 0)} mm.{more}",
+            "A key line over the join would hide it; or let the two only kiss, and register closely.",
+            _on_border(project, borders, trap),
+            cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),
+        )
+    ]
+
+
+def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[float, float] | None:
+    """A place on the sheet where two colours meet."""
+    x, y = borders.place_mm[trap.lighter, trap.darker]
+    return None if np.isnan(x) else (float(project.image.left + x), float(project.image.top + y))
+
+
+def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
+    edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
+    return Cure(f"Run {lighter} through under {darker}", edit)
+
+
+def _seam(trap: BorderTrap) -> Cure:
+    limit = float(np.ceil(trap.seam_de00))
+    return Cure(f"Take seams up to ΔE {limit:.0f}", partial(with_seam, seam_de00=limit))
