@@ -393,3 +393,14 @@ def test_inks_that_stand_too_near_and_too_many_are_found(little: Demo) -> None:
     assert any("2 inks at once" in each.text for each in inking_findings(strict, blocks))
     # What is cut of a project with zones drawn by hand can be asked for without their inks.
     assert held(apart, "flat", "blocks", "order").impressions[0].zones[1].areas
+
+
+def test_the_only_place_inked_is_drawn_anew_for_a_smaller_wash(little: Demo) -> None:
+    project, pull = little[0], little[0].impressions[0].id
+    large, small = around(40, 50, 20), around(40, 50, 8)
+    local = with_zone_drawn(project, pull, (large,), "only")
+    smaller = with_zone_drawn(local, pull, (small,), "only")
+    assert [zone.areas for zone in smaller.impression(pull).zones] == [(), (small,)]
+    assert smaller.impression(pull).zones[0].bare == "uninked"
+    with pytest.raises(ProjectError, match="several zones"):
+        with_zone_drawn(with_zone_drawn(project, pull, (large,), "inked"), pull, (small,), "only")

@@ -7,6 +7,7 @@ from nomos.formats.typesetting import paragraph, rows, space, text_pages
 
 _FILES = (
     ("blocks.pdf", "Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar."),
+    ("pulls.pdf", "A page for every pull, to lie beside the press: inks, zones, film, what to check."),
     ("transfer.pdf", "The drawing for each block, the right way round for the way it is transferred."),
     ("carving.pdf", "What to cut with which tool, how deep, in which order, block by block."),
     ("bench.pdf", "How block and sheet lie on the bench."),

@@ -17,7 +17,7 @@ from nomos.project.blocks.methods import METHOD_WORDS, method_of
 from nomos.project.edition.carving import materials_text
 from nomos.project.edition.sheets import Record, layer_names
 from nomos.registration import SYSTEM_NAMES
-from nomos.units import size_text
+from nomos.units import counted, size_text
 
 
 def record_json(project: Project, record: Record) -> dict[str, Any]:
@@ -109,10 +109,17 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
         ("Image", size_text(project.image.width, project.image.height)),
         ("Sheet", f"{size_text(paper.width_mm, paper.height_mm)}, {paper.name}"),
         ("Method", f"{METHOD_WORDS[method_of(project)]}, cut in {materials_text(project)}"),
-        ("Blocks", f"{len(project.blocks)}, printed in {len(project.impressions)} pulls: {order}"),
+        (
+            "Blocks",
+            f"{_blocks_text(project)}, printed in {counted(len(project.impressions), 'pull')}: {order}",
+        ),
         ("Inks", ", ".join(inks)),
         ("Register", SYSTEM_NAMES[project.register.system]),
-        ("Edition", f"{plan.edition} numbered 1/{plan.edition} to {plan.edition}/{plan.edition}"),
+        (
+            "Varied edition (EV)" if is_varied(project, record) else "Edition",
+            f"{plan.edition} numbered 1/{plan.edition} to {plan.edition}/{plan.edition}"
+            + (", no two sheets alike" if is_varied(project, record) else ""),
+        ),
     ]
     proofs = [f"{plan.artist} artist's proofs (AP)"] if plan.artist else []
     proofs += [f"{plan.printer} printer's proofs (PP)"] if plan.printer else []
@@ -128,6 +135,29 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             lines.append(("Still to print", f"{record.numbers.short} of the edition"))
     lines.append(("Dated", day.isoformat()))
     return lines
+
+
+def _blocks_text(project: Project) -> str:
+    """Blocks and the states they are cut in, told apart: "1 block cut in 7 states", "4 blocks of 2 faces"."""
+    boards = {block.board or block.id for block in project.blocks}
+    faces = {(block.board or block.id, block.face) for block in project.blocks}
+    said = counted(len(boards), "block")
+    if len(faces) > len(boards):
+        said += f" with {len(faces)} faces"
+    if len(project.blocks) > len(faces):
+        said += f" cut in {len(project.blocks)} states"
+    return said
+
+
+def is_varied(project: Project, record: Record | None) -> bool:
+    """Whether sheets differ: meant to, printed wet sheet by sheet, or inked from several batches."""
+    if project.plan.varied or project.sheet_by_sheet:
+        return True
+    batches: dict[int, set[str]] = {}
+    for event in record.state.remarks if record is not None else ():
+        if event.kind == "batch":
+            batches.setdefault(event.layer, set()).add(event.text)
+    return any(len(some) > 1 for some in batches.values())
 
 
 def statement_pdf(project: Project, record: Record | None, day: date) -> bytes:

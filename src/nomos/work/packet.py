@@ -25,6 +25,7 @@ from nomos.formats.dxf import drawing_dxf
 from nomos.formats.files import write_file
 from nomos.formats.index_pdf import index_pdf
 from nomos.formats.plan_json import findings_as_json, sheets_as_json
+from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
 from nomos.formats.transfer_pdf import Marked, transfer_pdf
 from nomos.progress import NULL_PROGRESS, Part, Progress
@@ -35,6 +36,7 @@ from nomos.project.register.system import plan_of_system
 from nomos.proof import render, to_rgb
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of
+from nomos.work.inking import inking_of
 from nomos.work.request import Ask
 from nomos.work.review import look_of, review
 
@@ -87,6 +89,8 @@ def write_packet(
         ],
     }
     plan["sheets"] = sheets_as_json(project, blocks)
+    inking = ask(inking_of(project, cut), Part(progress, 0.6, 0.61))
+    pulls = pulls_pdf(project, blocks, laid, inking)
     names = []
     with writing_into(folder):
         (folder / "svg").mkdir(parents=True, exist_ok=True)
@@ -96,6 +100,7 @@ def write_packet(
             write_file(folder, f"svg/{face.name}.svg", drawing_svg(face, headed=True)) for face in faces
         ]
         names.append(write_file(folder, "blocks.pdf", pdf))
+        names.append(write_file(folder, "pulls.pdf", pulls))
         names += [write_file(folder, name, data) for name, data in _bench_files(project, paper)]
         names.append(write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper)))
         way = project.craft.transfer

@@ -91,6 +91,10 @@ def with_zone_drawn(project: Project, pull_id: str, drawn: tuple[Outline, ...], 
     pull = project.impression(pull_id)
     main = pull.main
     if what == "only":
+        local = len(pull.zones) == 2 and pull.zones[0].bare == "uninked" and bool(pull.zones[1].areas)
+        if local:
+            # Drawn anew: the next wash is smaller than the one it was made from.
+            return _with_zones(project, pull, (pull.zones[0], replace(pull.zones[1], areas=drawn)))
         if len(pull.zones) > 1:
             raise ProjectError("zones", "This pull has several zones already: leave the others out first.")
         rest = replace(main, bare="uninked", grade=None)

@@ -100,7 +100,7 @@ def _zone(project: Project, blocks: CutBlocks | None, pull: Impression, place: i
     zone = pull.zones[place]
     ink = project.ink(zone.ink)
     grams = None
-    if blocks is not None:
+    if blocks is not None and not zone.bare:
         grams = zone_need(project, blocks, FilmKey(pull.id, place), sheets).batch_g
     return ZoneCard(zone_text(project, pull, place), ink.name, ink.lab, grams)
 

@@ -47,6 +47,7 @@ class EditionPlan(Struct, frozen=True, forbid_unknown_fields=True):
     edition : numbered prints. artist, printer : proofs beside them. bat : one sheet the edition must match.
     proofing : sheets for proofing. sacrificed : one known bad sheet for every layer.
     good : chance that a pull is good. confidence : that enough are good at the end.
+    varied : sheets are meant to differ.
     full_mm : the full sheet of paper. paper_cost : of one, in the user's own money; newsprint_cost likewise.
     """
 
@@ -56,6 +57,7 @@ class EditionPlan(Struct, frozen=True, forbid_unknown_fields=True):
     bat: bool = True
     proofing: int = 3
     sacrificed: bool = True
+    varied: bool = False
     good: float = GOOD
     confidence: float = CONFIDENCE
     full_mm: tuple[float, float] = (560.0, 760.0)

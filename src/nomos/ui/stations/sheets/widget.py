@@ -109,6 +109,7 @@ class SheetsStation(QScrollArea):
             self.boxes[name] = box
             self.fields.add(text, box)
         self.bat, self.sacrificed = QCheckBox("A BAT beside it"), QCheckBox("One bad sheet for every layer")
+        self.varied = QCheckBox("A varied edition: sheets differ on purpose")
         self.learnt, self.take = label(kind="quiet"), button("Take what the log says")
         self.plan = button("")
         self.buy, self.cost = Figures(), label(kind="name")
@@ -138,7 +139,7 @@ class SheetsStation(QScrollArea):
         self._groups: dict[str, QWidget] = {
             "sheets": group(
                 self.answer, self.curve, self.figures, self.plan, self.fields, self.bat, self.sacrificed,
-                self.learnt, self.take,
+                self.varied, self.learnt, self.take,
             ),
             "buy": group(self.buy, self.cost, self.prices),
             "board": self.board,
@@ -207,6 +208,7 @@ class SheetsStation(QScrollArea):
             )
         self.bat.clicked.connect(lambda on: self.edition_asked.emit({"bat": on}))
         self.sacrificed.clicked.connect(lambda on: self.edition_asked.emit({"sacrificed": on}))
+        self.varied.clicked.connect(lambda on: self.edition_asked.emit({"varied": on}))
         self.take.clicked.connect(lambda: self.log_asked.emit(self._good, self._pace))
         self.plan.clicked.connect(self.plan_asked)
         for box in (self.full_w, self.full_h):
@@ -243,6 +245,7 @@ class SheetsStation(QScrollArea):
             self.boxes[name].show_value(value)
         self.bat.setChecked(plan.bat)
         self.sacrificed.setChecked(plan.sacrificed)
+        self.varied.setChecked(plan.varied)
         self.learnt.setText(view.learnt)
         self._good, self._pace = view.learnt_good, view.learnt_pace
         for part in (self.learnt, self.take):

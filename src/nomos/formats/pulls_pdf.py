@@ -1,0 +1,143 @@
+"""A page for every pull, to lie beside the press: what is inked how, and what is looked at."""
+
+import io
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.formats.pdf import new_canvas
+from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
+from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
+from nomos.project.check.inking import InkingLook
+from nomos.project.edition.card import PullCard, pull_card
+from nomos.proof import render, to_rgb
+
+if TYPE_CHECKING:
+    from reportlab.platypus import Flowable
+
+_TALL_MM, _WIDEST_MM, _GAP_MM = 112.0, 82.0, 8.0
+# Pictures on the page hold no more pixels than print well at their size.
+_PICTURE_PX = 900
+_LINE = (47, 62, 134)
+
+
+def pulls_pdf(project: Project, blocks: CutBlocks, laid: LaidSheet, look: InkingLook | None = None) -> bytes:
+    """All pulls, each on a page of its own; one with many zones runs on.
+
+    Parameters
+    ----------
+    blocks, laid : of the project in register.
+    look : how far ink may stray; without it nothing is said of that.
+    """
+    buffer, canvas = new_canvas(f"{project.title}: pulls")
+    for layer, pull in enumerate(project.impressions):
+        card = pull_card(project, blocks, layer)
+        stray = look.strays.get(pull.id) if look is not None else None
+        text_pages(canvas, _page(project, laid, layer, card, stray.text if stray is not None else ""))
+    canvas.save()
+    return buffer.getvalue()
+
+
+def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: str) -> list[Any]:
+    zones = [
+        (
+            f"{place}",
+            f"{zone.text[0].upper()}{zone.text[1:]}." + (f" {zone.grams:.0f} g." if zone.grams else ""),
+        )
+        for place, zone in enumerate(card.zones, start=1)
+    ]
+    facts = [
+        ("Ink, in all", card.amount), ("Check", card.checks), ("Printed with", card.printing),
+        ("Packing", card.packing), ("Onto", card.wet), ("Lay", card.lay), ("Film", " ".join(card.cues)),
+        ("Lift", " ".join(card.handling)), ("Loosely", stray), ("Mind", " ".join(card.cautions)),
+        ("Then", card.after.removeprefix("Then ")),
+    ]  # fmt: skip
+    return [
+        paragraph(project.title, 9, after_mm=0.5),
+        paragraph(card.title, 20, bold=True, after_mm=4),
+        _side_by_side(
+            (_inked(project, laid, layer), "What is inked, as it prints"),
+            (_after(project, laid, layer), "The sheet after this pull"),
+        ),
+        space(4),
+        paragraph("On the block", 12, bold=True),
+        rows(zones, first_mm=8.0),
+        space(2),
+        rows([(name, f"{text[0].upper()}{text[1:]}") for name, text in facts if text], first_mm=28.0),
+        space(14),
+        ruled(("Good, spoiled, repaired", "Ink batch, air, packing")),
+    ]
+
+
+def _side_by_side(*pictures: tuple[NDArray[np.uint8], str]) -> "Flowable":
+    from reportlab.platypus import Image, Table
+
+    cells, widths = [], []
+    for picture, _ in pictures:
+        tall = min(_TALL_MM, _WIDEST_MM * picture.shape[0] / picture.shape[1])
+        wide = tall * picture.shape[1] / picture.shape[0]
+        cells.append(Image(io.BytesIO(_png(picture)), wide * MM, tall * MM))
+        widths.append((wide + _GAP_MM) * MM)
+    table = Table([cells, [paragraph(words, 8) for _, words in pictures]], colWidths=widths, hAlign="LEFT")
+    table.setStyle([("LEFTPADDING", (0, 0), (-1, -1), 0), ("BOTTOMPADDING", (0, 0), (-1, -1), 1)])
+    return table
+
+
+def _png(picture: NDArray[np.uint8]) -> bytes:
+    from PIL import Image
+
+    buffer = io.BytesIO()
+    Image.fromarray(picture).save(buffer, "PNG")
+    return buffer.getvalue()
+
+
+def _after(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
+    return _shrunk(_image(laid, sheet_labs(project, laid, layer + 1)))
+
+
+def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
+    """What this pull alone prints, each zone in its ink; what was drawn by hand outlined and numbered."""
+    import cv2
+
+    pull = project.impressions[layer]
+    labs = np.tile(np.array(project.paper.lab), (len(laid.map.members), 1))
+    for column, key in enumerate(laid.films):
+        if key.pull == pull.id:
+            labs[laid.map.members[:, column]] = project.ink(pull.zones[key.zone].ink).lab
+    picture = _shrunk(_image(laid, labs))
+    scale = picture.shape[1] / project.image.width
+    for place, zone in enumerate(pull.zones, start=1):
+        for outline in zone.areas:
+            points = [((x - project.image.left) * scale, (y - project.image.top) * scale) for x, y in outline]
+            ring = np.round(points).astype(np.int32)
+            cv2.polylines(picture, [ring], isClosed=True, color=_LINE, thickness=2, lineType=cv2.LINE_AA)
+            at = ring.mean(axis=0).round().astype(int)
+            cv2.putText(
+                picture,
+                str(place),
+                (int(at[0]), int(at[1])),
+                cv2.FONT_HERSHEY_SIMPLEX,
+                1.0,
+                _LINE,
+                2,
+                cv2.LINE_AA,
+            )
+    return picture
+
+
+def _image(laid: LaidSheet, labs: NDArray[np.float64]) -> NDArray[np.uint8]:
+    """The image without its margin."""
+    pad, (height, width) = laid.pad_px, laid.map.index.shape
+    inner = laid.map.index[pad : height - pad, pad : width - pad]
+    return to_rgb(render(inner, labs))
+
+
+def _shrunk(picture: NDArray[np.uint8]) -> NDArray[np.uint8]:
+    import cv2
+
+    share = _PICTURE_PX / max(picture.shape[:2])
+    if share >= 1:
+        return np.ascontiguousarray(picture)
+    small = cv2.resize(picture, None, fx=share, fy=share, interpolation=cv2.INTER_AREA)
+    return np.asarray(small, np.uint8)
