@@ -59,6 +59,10 @@ SOLVENT_CAUTION = (
     "Solvents: ventilate, wear gloves, and put oily rags in a closed metal bin, they can heat by themselves. "
     "The product's safety sheet, local rules and trained people come first."
 )
+CHISEL_CAUTION = "Eye protection with mallet and chisels, and whenever chips fly."
+MAT_CAUTION = (
+    "Windows and pieces: a cutting mat below, a guarded knife against a steel edge, never towards the hand."
+)
 KNIFE_CAUTION = (
     "Carve away from the body, the other hand behind the edge, the block on a bench hook or clamped. Sharp "
     "tools are safer than blunt ones. Trained people and local rules come first."

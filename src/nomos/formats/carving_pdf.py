@@ -9,13 +9,12 @@ from numpy.typing import NDArray
 from PIL import Image
 
 from nomos.carving.maps import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
-from nomos.carving.transfer import KNIFE_CAUTION
 from nomos.formats.files import file_name
 from nomos.formats.pdf import DEFAULT_PAPER, Sheet, draw_pages, new_canvas
 from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, space, text_pages
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
-from nomos.project.edition.carving import CarvedBlock
+from nomos.project.edition.carving import CarvedBlock, cutting_cautions
 from nomos.units import counted, number
 
 if TYPE_CHECKING:
@@ -154,7 +153,7 @@ def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
             f"{number(FIRST_DEPTH_MM)} mm deep at an edge."
         ),
         paragraph("Turn the block, not the blade. Nothing cut away can be put back."),
-        paragraph(KNIFE_CAUTION),
+        *(paragraph(caution) for caution in cutting_cautions(project)),
     ]
     if project.craft.grip_border:
         story.append(paragraph("Leave the border standing to hold the block by, and mask it when you ink."))

@@ -243,7 +243,7 @@ class Window(QMainWindow):
 
     def _pick(self, x_mm: float, y_mm: float, more: bool) -> None:
         """A click on the sheet is the station's first, if it has a use for it."""
-        if not self.column.here(self.controller.state.station).pick(x_mm, y_mm):
+        if not self.column.here(self.controller.state.station).pick(x_mm, y_mm, more):
             self.controller.pick(x_mm, y_mm, more)
 
     def _point(self, place: tuple[float, float] | None) -> None:

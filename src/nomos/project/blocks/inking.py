@@ -5,12 +5,13 @@ from typing import Literal
 
 import numpy as np
 from msgspec.structs import replace
+from numpy.typing import NDArray
 
 from nomos.design import Labels
 from nomos.project.model import Impression, Outline, Project, ProjectError, Zone
 from nomos.project.model.naming import fresh_name, fresh_number
 from nomos.project.model.pruning import without_unused_inks
-from nomos.separation import outlines
+from nomos.separation import Mask, outlines
 from nomos.separation.fields import field_at
 from nomos.separation.touch import Touch
 
@@ -55,9 +56,26 @@ def stroke_outlines(touch: Touch) -> tuple[Outline, ...]:
 
 def field_outlines(project: Project, labels: Labels, px_per_mm: float, x: int, y: int) -> tuple[Outline, ...]:
     """The connected field at a pixel of the flat design as an outline on the sheet."""
+    return _on_sheet(project, field_at(labels, x, y).astype(np.uint8), px_per_mm)
+
+
+def standing_outlines(project: Project, mask: Mask, px_per_mm: float, x: int, y: int) -> tuple[Outline, ...]:
+    """All that stands connected on a block at a pixel: fields that touch each other.
+
+    mask : of the block. Raises ProjectError where it does not print there.
+    """
+    import cv2
+
+    _, parts = cv2.connectedComponents(mask, connectivity=4)
+    if not mask[y, x]:
+        raise ProjectError("zones", "The block prints nothing there: click where it stands.")
+    return _on_sheet(project, np.asarray(parts == parts[y, x], np.uint8), px_per_mm)
+
+
+def _on_sheet(project: Project, mask: NDArray[np.uint8], px_per_mm: float) -> tuple[Outline, ...]:
     left, top = project.image.left, project.image.top
     found = []
-    for area in outlines(field_at(labels, x, y).astype(np.uint8), px_per_mm):
+    for area in outlines(mask, px_per_mm):
         rings = [[(px + left, py + top) for px, py in ring.tolist()[:-1]] for ring in area]
         found.append(_one_ring(rings[0], rings[1:]))
     return tuple(found)

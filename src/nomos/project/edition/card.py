@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS, cues_of, handling, slab_cautions
+from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS, cues_of, damp_cues, handling, slab_cautions
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
@@ -81,7 +81,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
         _lay_text(project, pull),
         _wet(project, layer),
         tuple(dict.fromkeys(cue for zone in pull.zones if not zone.bare for cue in cues_of(zone))),
-        handling(pull),
+        (*damp_cues(project, pull), *handling(pull)),
         slab_cautions(project, pull),
         f"{then[0].upper()}{then[1:]}.",
     )

@@ -11,7 +11,9 @@ from msgspec.structs import replace
 from nomos.carving import FACTS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
 from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import tools_for
+from nomos.carving.transfer import CHISEL_CAUTION, KNIFE_CAUTION, MAT_CAUTION, SOLVENT_CAUTION
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import Block, Project, ProjectError
 from nomos.project.model.finding import Cure, Finding
@@ -276,6 +278,21 @@ def boards_plan(project: Project) -> CuttingPlan:
         craft.saw_mm,
         turning=not any(FACTS[material_of(project, block.id)].grained for block in project.blocks),
     )
+
+
+def cutting_cautions(project: Project) -> tuple[str, ...]:
+    """What can hurt where these blocks are cut, by material and method; the makers' sheets come first."""
+    said = [KNIFE_CAUTION]
+    if any(
+        "wood" in material_of(project, b.id) or material_of(project, b.id) == "end grain"
+        for b in project.blocks
+    ):
+        said.insert(0, CHISEL_CAUTION)
+    if project.workshop.cut_out or sawn_block(project) is not None:
+        said.append(MAT_CAUTION)
+    if project.craft.transfer == "toner":
+        said.append(SOLVENT_CAUTION)
+    return tuple(said)
 
 
 def with_material(project: Project, block_id: str, material: Material | None) -> Project:

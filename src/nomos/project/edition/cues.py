@@ -63,7 +63,20 @@ def handling(pull: Impression) -> tuple[str, ...]:
         if pull.turned_over
         else "Peek at one corner before lifting; peel slowly, from the far end."
     )
-    return (lay,)
+    held = "A card over inked parts while the sheet is seated; judge the print on white."
+    tape = ("Tape what slips.",) if pull.printing in ("spoon", "hand", "clean roller") else ()
+    return (held, lay, *tape)
+
+
+def damp_cues(project: Project, pull: Impression) -> tuple[str, ...]:
+    """What damp paper asks for at a pull; nothing for dry paper. Common practice, no source."""
+    if not (project.register.damp or project.times.damp):
+        return ()
+    block = project.block(pull.block)
+    lines = block.is_key or block.contour is not None
+    drier = "Blot the sheet first: lines want it drier than washes." if lines else ""
+    keeps = f"Keep the others in the pack, no longer than {project.times.keeps_days} days in all: mould."
+    return tuple(said for said in (drier, keeps) if said)
 
 
 def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:

@@ -62,8 +62,8 @@ class Here(Generic[W]):
         """What it lays over the sheet."""
         return None
 
-    def pick(self, x_mm: float, y_mm: float) -> bool:  # noqa: ARG002 - most take none
-        """A click on the sheet, in mm; whether the station took it."""
+    def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:  # noqa: ARG002 - most take none
+        """A click on the sheet, in mm; more : with Ctrl. Whether the station took it."""
         return False
 
     def notes(self, proof: Proof | None) -> tuple[Note, ...]:

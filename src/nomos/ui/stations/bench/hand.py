@@ -1,6 +1,6 @@
 """The bench: every event a line on disk at once, and the guided run with simulated devices."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from datetime import datetime
 from pathlib import Path
@@ -74,6 +74,7 @@ class Bencher(QObject):
         self.asking_reason = self.asking_cut = False
         self.guide: int | None = None
         self.sheet: int | None = None
+        self._said: dict[str, int] = {}
         self._air, self._scales = ThermoHygrometer(), Scales()
         document.changed.connect(self._project_changed)
 
@@ -170,6 +171,15 @@ class Bencher(QObject):
         """Have a sheet of the board in hand."""
         self.sheet = sheet
         self.changed.emit()
+
+    def warn(self, layer: int, said: Sequence[str]) -> None:
+        """So much was said at a layer; cautions among it are not said at another in this session."""
+        for each in said:
+            self._said.setdefault(each, layer)
+
+    def warned_elsewhere(self, layer: int) -> frozenset[str]:
+        """What was said at other layers in this session."""
+        return frozenset(said for said, at in self._said.items() if at != layer)
 
     def ask_reason(self, asking: bool = True) -> None:
         """Ask why a sheet is spoiled."""

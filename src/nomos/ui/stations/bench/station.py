@@ -49,10 +49,12 @@ class BenchHere(Here[BenchScreen]):
         view = bench_view(
             project, proof, state, carved, datetime.now(),
             asking=bencher.asking_reason, asking_cut=bencher.asking_cut, guide=guide,
+            warned=bencher.warned_elsewhere(state.layer),
             worth=worth.text if worth is not None else "",
             practising=bencher.book.practising, tall=theme.scaled(_PICTURE),
         )  # fmt: skip
         self.widget.show_view(view)
+        bencher.warn(state.layer, view.reminders)
 
     def come(self) -> None:
         """It takes the keys, and cutting times are wanted."""

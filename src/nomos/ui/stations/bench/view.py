@@ -64,13 +64,15 @@ def bench_view(
     asking: bool = False,
     asking_cut: bool = False,
     worth: str = "",
+    warned: frozenset[str] = frozenset(),
     guide: str = "",
     practising: bool = False,
     tall: int = 320,
 ) -> BenchView:
     """The bench for the layer at hand.
 
-    worth : what the next layer is worth, if it is one more pass. tall : of the picture of the sheet, pixels.
+    worth : what the next layer is worth, if it is one more pass. warned : cautions of this session's other
+        layers, which are not said again. tall : of the picture of the sheet, pixels.
     """
     following = state.next_layer()
     gate = cut_gate(project, state)
@@ -107,7 +109,7 @@ def bench_view(
         sheet,
         quiet if queue else "",
         _lines(card.pull, first=first),
-        _reminders(card, pull, first=first) if queue else (),
+        _reminders(card, pull, first=first, warned=warned) if queue else (),
         tally,
         card.pull.after,
         " ".join(part for part in (_timer(card.ready_at, now), _press(state, now)) if part),
@@ -144,9 +146,9 @@ def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
     return (*said, card.lay)
 
 
-def _reminders(card: LayerCard, pull: Impression, *, first: bool) -> tuple[str, ...]:
-    """What is due, and before the first pull what can hurt."""
-    cautions = card.pull.cautions[:1] if first else ()
+def _reminders(card: LayerCard, pull: Impression, *, first: bool, warned: frozenset[str]) -> tuple[str, ...]:
+    """What is due, and before the first pull what can hurt, once a session."""
+    cautions = [said for said in card.pull.cautions if said not in warned][:1] if first else []
     wait = tuple("Wipe the marked places before each pull." for zone in pull.zones[:1] if _wiped(pull))
     return (*card.reminders, *wait, *cautions)
 

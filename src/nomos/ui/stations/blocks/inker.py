@@ -11,6 +11,7 @@ from nomos.project.blocks.inking import (
     What,
     drawn_further,
     field_outlines,
+    standing_outlines,
     stroke_outlines,
     with_own_ink,
     with_pull,
@@ -48,16 +49,25 @@ class Inker(Hand):
         except BadInput as error:
             self.told.emit(str(error))
 
-    def point_at(self, x_mm: float, y_mm: float) -> None:
-        """A click on a field of the design."""
+    def point_at(self, x_mm: float, y_mm: float, *, touching: bool = False) -> None:
+        """A click on a field of the design, or on all that touches it on the block."""
         project, proof = self._document.project, self._keeper.proof
         if project is None or proof is None:
             return
         blocks = proof.blocks
         x = int((x_mm - project.image.left) * blocks.px_per_mm)
         y = int((y_mm - project.image.top) * blocks.px_per_mm)
-        if 0 <= x < blocks.labels.shape[1] and 0 <= y < blocks.labels.shape[0]:
+        pull = self.state.pull
+        if not (0 <= x < blocks.labels.shape[1] and 0 <= y < blocks.labels.shape[0]):
+            return
+        if not touching or pull is None:
             self._draw(field_outlines(project, blocks.labels, blocks.px_per_mm, x, y))
+            return
+        mask = blocks.masks[project.number_of(project.impression(pull).block)]
+        try:
+            self._draw(standing_outlines(project, mask, blocks.px_per_mm, x, y))
+        except BadInput as error:
+            self.told.emit(str(error))
 
     def _draw(self, drawn: tuple[Outline, ...]) -> None:
         pull, zone = self.state.pull, self.state.zone

@@ -22,6 +22,7 @@ _DRAWS = (
     ("only", "alone is inked, the rest not"),
     ("further", "joins the chosen zone"),
 )
+_HOW = "Field: click one, with Ctrl all that touches it on the block."
 _NOTE = "Strength, film and grading of the chosen zone are set at Inks."
 
 
@@ -69,7 +70,8 @@ class InkingPart(QWidget):
         self.turned = QCheckBox("Block onto paper, both turned over")
         self.again = button("Print this block once more")
         self._own = group(
-            self.rows, label("Draw on the sheet", kind="name"), self.hand, self.width_fields,
+            self.rows, label("Draw on the sheet", kind="name"), self.hand,
+            label(_HOW, kind="quiet"), self.width_fields,
             label("The chosen zone", kind="name"), self.zone_fields, self.soft_fields, self.take_out,
             self.zone_note, label("The pull", kind="name"), self.pull_fields, self.turned, self.stray,
             self.again,

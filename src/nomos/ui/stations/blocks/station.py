@@ -105,12 +105,12 @@ class BlocksHere(Here[BlocksStation]):
         """Tools are put down."""
         self.widget.inking.put_down()
 
-    def pick(self, x_mm: float, y_mm: float) -> bool:
-        """With the field in hand a click draws that field's zone."""
+    def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:
+        """With the field in hand a click draws that field's zone; with Ctrl all that touches it as well."""
         project, inker = self.hand.document.project, self.hand.inker
         if inker.tool != "field" or project is None:
             return False
-        inker.point_at(*on_print(project, self.hand.state, (x_mm, y_mm)))
+        inker.point_at(*on_print(project, self.hand.state, (x_mm, y_mm)), touching=more)
         return True
 
     def laid_over(self, project: Project) -> Overlay | None:

@@ -9,12 +9,17 @@ import numpy as np
 from nomos.carving import FACTS, TRANSFERS, Material, Tool, factor_from_log
 from nomos.carving.maps import TOO_NARROW, widest_places
 from nomos.carving.nesting import CuttingPlan
-from nomos.carving.transfer import KNIFE_CAUTION, SOLVENT_CAUTION
 from nomos.colour import lab_to_hex
 from nomos.edition import EditionState
 from nomos.errors import BadInput
 from nomos.project import Project
-from nomos.project.edition.carving import CarvedBlock, boards_plan, carving_findings, hours_of
+from nomos.project.edition.carving import (
+    CarvedBlock,
+    boards_plan,
+    carving_findings,
+    cutting_cautions,
+    hours_of,
+)
 from nomos.project.edition.gate import cut_gate
 from nomos.project.model.craft import Craft
 from nomos.proof import mips
@@ -102,7 +107,7 @@ def carve_view(
         f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm and channels of "
         f"{number(facts.channel_mm, 2)} mm.",
         transfer.steps, transfer.block_shows,
-        f"{KNIFE_CAUTION} {SOLVENT_CAUTION}" if craft.transfer == "toner" else KNIFE_CAUTION,
+        " ".join(cutting_cautions(project)),
         boards, said,
         "\n".join(f"{name}: {number(hours)} h" for name, hours in others),
         learnt,

@@ -75,7 +75,7 @@ class SheetsHere(Here[SheetsStation]):
         spots = tuple(mark.place_mm for mark in compared.marks or ())
         return replace(picture_overlay(project, compared.picture, compared.px_per_mm), spots=spots)
 
-    def pick(self, x_mm: float, y_mm: float) -> bool:
+    def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:  # noqa: ARG002 - one sheet at a time
         """A click on the board has that sheet in hand."""
         project, board = self.hand.document.project, self._board()
         if self.widget.part != "board" or project is None or board is None:
