@@ -176,7 +176,8 @@ def tests_by_line(folder: Path, tests: list[str]) -> dict[str, dict[int, list[st
     rc = folder / "coveragerc"
     rc.write_text("[run]\nrelative_files = True\n")
     durations = folder / "durations.json"
-    env = {**_environment(), "COVERAGE_FILE": str(folder / "coverage")}
+    # Of this tree, whatever tree the environment was made in.
+    env = {**_environment(), "COVERAGE_FILE": str(folder / "coverage"), "PYTHONPATH": str(ROOT / "src")}
     subprocess.run(
         [sys.executable, "-m", "pytest", "-q", "-n", "2", *tests, "--cov=nomos", "--cov-report=",
          "--cov-context=test", f"--cov-config={rc}", f"--junitxml={durations}"],

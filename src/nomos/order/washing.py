@@ -156,7 +156,7 @@ class TackAdvice:
     @property
     def brief(self) -> str:
         """In two or three words."""
-        return "will not take" if self.fails else f"{100 * self.takes:.0f} % takes"
+        return "will not take, too tight" if self.fails else f"only {100 * self.takes:.0f} % takes"
 
     @property
     def fails(self) -> bool:

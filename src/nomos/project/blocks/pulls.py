@@ -50,7 +50,7 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
 
     brief : without the names of what is cut away.
     """
-    tight = {each.second: f", too tight: {each.brief}" for each in sitting_advice(project)}
+    tight = {each.second: f": {each.brief}" for each in sitting_advice(project)}
     before = enumerate(before_next(layers(project)), start=1)
     notes = [f"{note}{tight.get(place, '')}" for place, note in before]
     cuts = cut_before(project)[1:]

@@ -93,7 +93,7 @@ def _wet(project: Project, layer: int) -> str:
         return ""
     said = "onto the wet layer before"
     advice = next((each for each in sitting_advice(project) if each.second == layer), None)
-    return said if advice is None else f"{said}: too tight, {advice.brief}"
+    return said if advice is None else f"{said}: {advice.brief}"
 
 
 def _zone(project: Project, blocks: CutBlocks | None, pull: Impression, place: int, sheets: int) -> ZoneCard:
