@@ -14,6 +14,7 @@ from PIL import Image
 from nomos.cli.main import run
 from nomos.errors import BadInput
 from nomos.project import load
+from nomos.project.blocks.reduction import is_reduction
 
 
 def no_window(_path: Path | None, _demo: str | None, _walk: Path | None) -> int:
@@ -268,3 +269,43 @@ def test_corners_that_make_no_sense_are_refused(
     )
     assert status == 2
     assert "corners" in capsys.readouterr().err
+
+
+def test_plan_takes_system_method_edition_and_material(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
+) -> None:
+    status = run(
+        ["plan", str(sketch), "--size-mm", "180x240", "--colours", "3", "--system", "pins", "--method",
+         "reduction",
+         "--edition", "7", "--material", "hard wood", "--out", str(tmp_path), "--json"],
+        no_window,
+    )  # fmt: skip
+    assert status == 0
+    plan = json.loads(capsys.readouterr().out)
+    project, _ = load(tmp_path / "project.nomos")
+    assert project.register.system == "pins"
+    assert is_reduction(project)
+    assert (project.plan.edition, project.craft.material) == (7, "hard wood")
+    assert "pins.dxf" in plan["files"]
+
+
+def test_a_print_too_small_for_a_kento_is_planned_with_what_fits(
+    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
+) -> None:
+    small = [
+        "plan",
+        str(sketch),
+        "--size-mm",
+        "18x24",
+        "--sheet-mm",
+        "20x26",
+        "--colours",
+        "3",
+        "--out",
+        str(tmp_path),
+    ]
+    assert run([*small, "--system", "kento"], no_window) == 2
+    capsys.readouterr()
+    assert run(small, no_window) == 0
+    assert "no room for a kento" in capsys.readouterr().err
+    assert load(tmp_path / "project.nomos")[0].register.system != "kento"

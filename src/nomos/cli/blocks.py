@@ -9,6 +9,7 @@ from nomos.cli.common import (
     answers,
     command,
     design_options,
+    drawn_key,
     paper_of,
     print_json,
     project_of_design,
@@ -151,14 +152,12 @@ def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets"
     from nomos.project.blocks.methods import with_method
     from nomos.project.blocks.plans import candidates_of
     from nomos.project.blocks.reduction import cut_before
-    from nomos.separation import find_key
     from nomos.separation.fields import measure_borders
 
     labels, px_per_mm = labels_of(project, assets)
     assert project.flat is not None
-    key = find_key(labels, [colour.lab for colour in project.flat.colours], px_per_mm)
     shelf = candidates_of(read_inks(options.inks), project) if options.inks else ()
-    project = with_method(project, options.method, key, shelf=shelf)
+    project = with_method(project, options.method, drawn_key(project, assets), shelf=shelf)
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
     plan = _printed_figures(project, borders)

@@ -19,9 +19,13 @@ if TYPE_CHECKING:
     from nomos.design import Cut
     from nomos.design.cut import Corners
     from nomos.design.picture import Pixels
-    from nomos.project import Project
+    from nomos.project import Assets, Project
     from nomos.work import Answers
     from nomos.work.open import Flattened
+
+
+# As `carving` has them; that room is not loaded before it is needed.
+MATERIAL_NAMES = ("lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam")
 
 
 @cache
@@ -65,6 +69,17 @@ def pull_called(project: "Project", name: str) -> str:
             return pull.id
     known = ", ".join(dict.fromkeys(project.pull_name(pull.id) for pull in project.impressions))
     raise BadInput(f"No block is called '{name}'; the project prints {known or 'nothing yet'}.")
+
+
+def drawn_key(project: "Project", assets: "Assets") -> int | None:
+    """The number of the dark colour made of lines, if the design has one."""
+    from nomos.project import labels_of
+    from nomos.separation import find_key
+
+    if project.flat is None:
+        return None
+    labels, px_per_mm = labels_of(project, assets)
+    return find_key(labels, [colour.lab for colour in project.flat.colours], px_per_mm)
 
 
 def design_options(parser: argparse.ArgumentParser, *, colours: str | None = None) -> None:

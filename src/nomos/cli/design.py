@@ -1,19 +1,25 @@
 """The commands about the design: flatten, plan."""
 
 import argparse
+import sys
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 from nomos.cli.common import (
+    MATERIAL_NAMES,
     answers,
     asked_colours,
     command,
     design_options,
+    drawn_key,
     flattened_design,
     paper_of,
     print_json,
     project_of_design,
 )
+
+if TYPE_CHECKING:
+    from nomos.project import Project
 
 DONE = 0
 _DESIGN = "PNG, JPEG, TIFF, WebP or SVG"
@@ -35,6 +41,17 @@ def add_commands(commands: Any) -> None:
     plan.add_argument("--trap-mm", type=float, metavar="T", help="trap, default 0.5")
     plan.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
     plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
+    plan.add_argument(
+        "--system", default="auto",
+        choices=("auto", "kento", "floating", "pins", "jig", "bed", "translucent"),
+        help="how sheets meet blocks; default the kento, or what fits where it has no room",
+    )  # fmt: skip
+    plan.add_argument(
+        "--method", choices=("multiblock", "reduction", "jigsaw", "twosided"), default="multiblock",
+        help="a block a colour (default), one board cut further, one sawn apart, or both faces of boards",
+    )  # fmt: skip
+    plan.add_argument("--edition", type=int, metavar="E", help="numbered prints, default 20")
+    plan.add_argument("--material", choices=MATERIAL_NAMES, help="what the blocks are made of, default lino")
 
 
 def _flatten(options: argparse.Namespace) -> int:
@@ -84,6 +101,9 @@ def _flatten(options: argparse.Namespace) -> int:
 
 
 def _plan(options: argparse.Namespace) -> int:
+    from nomos.project.blocks.methods import with_method
+    from nomos.project.edition.carving import with_craft
+    from nomos.project.edition.sheets import with_edition
     from nomos.project.model.edits import with_kento, with_trap
     from nomos.registration import KentoSettings
     from nomos.units import parse_size
@@ -94,9 +114,35 @@ def _plan(options: argparse.Namespace) -> int:
     project = with_kento(project, KentoSettings(hand=options.hand))
     if options.trap_mm is not None:
         project = with_trap(project, options.trap_mm)
+    if options.method != "multiblock":
+        project = with_method(project, options.method, drawn_key(project, assets))
+    if options.edition is not None:
+        project = with_edition(project, edition=options.edition)
+    if options.material is not None:
+        project = with_craft(project, material=options.material)
+    project = _with_system(project, options.system)
     plan = write_packet(options.out, project, assets, answers(), paper=options.page)
     print_plan(plan, options.out, as_json=options.json)
     return DONE
+
+
+def _with_system(project: "Project", system: str) -> "Project":
+    """The system asked for; for "auto" the usual one, or the best that has room where that has none."""
+    from nomos.project.register.system import advice_for, plan_of_system, with_register
+    from nomos.registration import SYSTEM_NAMES
+
+    if system != "auto":
+        return with_register(project, system=system)
+    if plan_of_system(project)[0] is not None:
+        return project
+    for advice in advice_for(project):
+        other = with_register(project, system=advice.system)
+        if advice.fitness > 0 and plan_of_system(other)[0] is not None:
+            print(
+                f"nomos: no room for a kento; {SYSTEM_NAMES[advice.system].lower()} instead.", file=sys.stderr
+            )
+            return other
+    return project
 
 
 def print_plan(plan: dict[str, Any], folder: Path, *, as_json: bool) -> None:

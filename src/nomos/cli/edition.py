@@ -4,7 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import answers, command, print_json, say
+from nomos.cli.common import MATERIAL_NAMES, answers, command, print_json, say
 from nomos.edition.log import REASONS
 from nomos.errors import BadInput
 
@@ -24,9 +24,7 @@ def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     carve = command(commands, "carve", "what to cut with which tool, and how long it takes", _carve)
     carve.add_argument("--out", type=Path, metavar="FILE.pdf", help="the carving maps at true size")
-    carve.add_argument(
-        "--material", choices=("lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam")
-    )
+    carve.add_argument("--material", choices=MATERIAL_NAMES)
     carve.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDF, default A4")
 
     sheets = command(commands, "sheets", "how many sheets to start with", _sheets, project=False)
