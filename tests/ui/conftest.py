@@ -75,6 +75,7 @@ class Answers:
     readings: Path | None = None
     save: Path | None = None
     folder: Path | None = None
+    printed: Path | None = None
     leave: Unsaved = "discard"
     rescued: bool = True
     change_printed: bool = True
@@ -101,6 +102,9 @@ class Answers:
 
     def folder_for_packet(self) -> Path | None:
         return self.folder
+
+    def file_to_print(self) -> Path | None:
+        return self.printed
 
     def unsaved(self, title: str) -> Unsaved:  # noqa: ARG002
         self.asked += 1

@@ -1,16 +1,22 @@
 """Files and the long work that comes with them: open, save, write the packet."""
 
+from collections.abc import Callable
 from pathlib import Path
+from typing import TYPE_CHECKING, cast
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.model.store import SUFFIX
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
+
+if TYPE_CHECKING:
+    from nomos.work.printing import Faces, What
 
 
 class Files(QObject):
@@ -30,6 +36,7 @@ class Files(QObject):
         self._document, self._runner, self._questions = document, runner, questions
         self._designer = designer
         self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet")
+        self._pages = Asker(runner, "pages", self.told.emit, said="drawing the pages")
 
     def open_asked(self) -> None:
         """Ask for a sketch or project and open it."""
@@ -113,6 +120,48 @@ class Files(QObject):
             return True
         answer = self._questions.unsaved(project.title)
         return self.save() if answer == "save" else answer == "discard"
+
+    def draw_pages(
+        self,
+        what: str,
+        chosen: frozenset[str],
+        faces: str,
+        paper: str,
+        take: Callable[[bytes], None],
+        failed: Callable[[str], None],
+    ) -> None:
+        """Draw chosen pages of the packet to print: `take` gets their PDF, `failed` why there are none."""
+        project, assets, ask = self._document.project, dict(self._document.assets), self._runner.answers
+        if project is None:
+            return
+        # Imported here: it costs start-up time that most sessions do not need.
+        from nomos.work.printing import pages_pdf
+
+        def work(progress: Progress) -> bytes | str:
+            try:
+                return pages_pdf(
+                    project, assets, ask, cast("What", what), chosen, cast("Faces", faces),
+                    paper=paper, progress=progress,
+                )  # fmt: skip
+            except BadInput as error:
+                return str(error)
+
+        self._pages.do(work, lambda found: failed(found) if isinstance(found, str) else take(found))
+
+    def stop_pages(self) -> None:
+        """The pages are wanted no longer."""
+        self._pages.cancel()
+
+    def check_page(self, paper: str) -> bytes:
+        """The page that a printer's scale is checked with."""
+        from nomos.work.printing import scale_pdf
+
+        return scale_pdf(paper)
+
+    def ask_print_file(self) -> str | None:
+        """The PDF file that is printed into, or None."""
+        path = self._questions.file_to_print()
+        return str(path) if path is not None else None
 
     def write_packet(self, page: str, folder: Path | None = None) -> None:
         """Write the packet into a folder, asking for it if none is given. page : paper of the templates."""

@@ -133,7 +133,8 @@ class Window(QMainWindow):
         self.sheet.touched.connect(hand.touch)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
-            "packet": self._write_packet, "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
+            "packet": self._write_packet, "print": self._print,
+            "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
             "whole": self.sheet.fit, "true": self.sheet.true_size, "loupe": self._turn_loupe,
             "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
             "further": lambda: self.sheet.zoom_by(1 / _ZOOM_STEP),
@@ -275,6 +276,32 @@ class Window(QMainWindow):
 
     def _write_packet(self) -> None:
         self.controller.files.write_packet(self.controller.state.page)
+
+    def _print(self) -> None:
+        hand, project = self.controller, self.controller.document.project
+        if project is None or not project.impressions:
+            self.notice.tell("There is nothing to print yet: open a picture first.")
+            return
+        # Imported here: most sessions print nothing.
+        from nomos.formats import PAPERS_MM
+        from nomos.ui.frame.print_dialog import PrintDialog
+
+        names = dict.fromkeys(pull.block for pull in project.impressions)
+        blocks = [(block, project.block(block).name) for block in names]
+        files = hand.files
+        dialog = PrintDialog(self, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
+        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        dialog.paper.setCurrentText(hand.state.page)
+        dialog.pages_asked.connect(
+            lambda what, chosen, faces, paper: files.draw_pages(
+                what, chosen, faces, paper, dialog.show_pages, dialog.show_problem
+            )
+        )
+        dialog.check_asked.connect(lambda paper: dialog.print_check(files.check_page(paper)))
+        dialog.finished.connect(lambda _result: files.stop_pages())
+        self.printing = dialog
+        dialog.open()
+        dialog.ask()
 
     def _turn_loupe(self) -> None:
         self.sheet.loupe = not self.sheet.loupe

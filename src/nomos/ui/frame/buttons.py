@@ -9,7 +9,8 @@ from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.keyboard import key_of
 
 _FILES = (
-    ("open", "Open…"), ("save", "Save"), ("packet", "Packet…"), ("undo", "Undo"), ("redo", "Redo"),
+    ("open", "Open…"), ("save", "Save"), ("print", "Print…"), ("packet", "Packet…"), ("undo", "Undo"),
+    ("redo", "Redo"),
 )  # fmt: skip
 _LOOKS = (("whole", "Whole sheet"), ("true", "True size"), ("loupe", "Loupe"), ("keys", "Keys"))
 
@@ -46,7 +47,7 @@ class ButtonRow(QWidget):
 
     def show_state(self, *, project: bool, unsaved: bool, packet: bool, undo: str, redo: str) -> None:
         """What can be done now; undo and redo name what they would take back, or are empty."""
-        enabled = {"save": project, "packet": packet, "undo": bool(undo), "redo": bool(redo)}
+        enabled = {"save": project, "print": packet, "packet": packet, "undo": bool(undo), "redo": bool(redo)}
         for name, on in enabled.items():
             self.buttons[name].setEnabled(on)
         for name in ("whole", "true", "loupe"):

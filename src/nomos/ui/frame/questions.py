@@ -39,6 +39,9 @@ class Questions(Protocol):
     def folder_for_packet(self) -> Path | None:
         """Where the packet goes, or None."""
 
+    def file_to_print(self) -> Path | None:
+        """The PDF file that is printed into, or None."""
+
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
 
@@ -88,6 +91,11 @@ class Dialogs:
         """Where to keep the project, or None. The dialog asks before replacing a file."""
         name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
         return Path(name) if name else None
+
+    def file_to_print(self) -> Path | None:
+        """The PDF file that is printed into, or None."""
+        name, _ = QFileDialog.getSaveFileName(self._parent, "Print into a file", "print.pdf", "PDF (*.pdf)")
+        return Path(name).with_suffix(".pdf") if name else None
 
     def folder_for_packet(self) -> Path | None:
         """Where the packet goes, or None."""
