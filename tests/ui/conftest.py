@@ -76,6 +76,7 @@ class Answers:
     save: Path | None = None
     folder: Path | None = None
     printed: Path | None = None
+    exported: Path | None = None
     leave: Unsaved = "discard"
     rescued: bool = True
     change_printed: bool = True
@@ -102,6 +103,9 @@ class Answers:
 
     def folder_for_packet(self) -> Path | None:
         return self.folder
+
+    def picture_to_save(self) -> Path | None:
+        return self.exported
 
     def file_to_print(self) -> Path | None:
         return self.printed

@@ -72,7 +72,8 @@ def dialog(little_desk: Desk, answers: Answers, tmp_path: Path) -> PrintDialog:
     answers.printed = tmp_path / "out.pdf"
     click(little_desk.window.buttons.buttons["print"])
     settle(little_desk)
-    made: PrintDialog = little_desk.window.printing
+    made = little_desk.window.outward.printing
+    assert made is not None
     return made
 
 

@@ -15,3 +15,18 @@ def png(rgb: NDArray[np.uint8], px_per_mm: float) -> bytes:
     dpi = px_per_mm * MM_PER_INCH
     Image.fromarray(rgb).save(buffer, "PNG", dpi=(dpi, dpi), compress_level=4)
     return buffer.getvalue()
+
+
+def picture_pdf(rgb: NDArray[np.uint8], size_mm: tuple[float, float]) -> bytes:
+    """One page of a size in mm, filled by a picture: (height, width, 3) uint8 sRGB."""
+    from reportlab.lib.utils import ImageReader
+
+    from nomos.formats.pdf import new_canvas
+    from nomos.formats.typesetting import MM
+
+    buffer, canvas = new_canvas("Sheet")
+    canvas.setPageSize((size_mm[0] * MM, size_mm[1] * MM))
+    canvas.drawImage(ImageReader(Image.fromarray(rgb)), 0, 0, size_mm[0] * MM, size_mm[1] * MM)
+    canvas.showPage()
+    canvas.save()
+    return buffer.getvalue()

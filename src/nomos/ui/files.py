@@ -1,5 +1,6 @@
 """Files and the long work that comes with them: open, save, write the packet."""
 
+import re
 from collections.abc import Callable
 from pathlib import Path
 from typing import TYPE_CHECKING, cast
@@ -8,7 +9,8 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
 from nomos.progress import Progress
-from nomos.project import Project
+from nomos.project import Project, load
+from nomos.project.model.edits import with_title
 from nomos.project.model.store import SUFFIX
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
@@ -26,6 +28,8 @@ class Files(QObject):
     """Something has been saved or refused."""
     opened = pyqtSignal(str)
     """Another project has been opened; the station to begin at."""
+    settled = pyqtSignal(object)
+    """The path of a project that was opened or saved."""
     told = pyqtSignal(str)
     """A sentence for the user: what failed, or what has been done."""
 
@@ -56,6 +60,7 @@ class Files(QObject):
                 self.told.emit(str(error))
                 return
             self.opened.emit("blocks")
+            self.settled.emit(path)
             return
 
         self._designer.open(path)
@@ -111,7 +116,59 @@ class Files(QObject):
             return False
         self.told.emit(f"Saved as {path.name}.")
         self.changed.emit()
+        self.settled.emit(path)
         return True
+
+    def revert(self) -> None:
+        """Go back to what was saved last; that can be undone like any edit."""
+        path = self._document.path
+        if path is None:
+            return
+        try:
+            saved, assets = load(path)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self._document.assets.update(assets)
+        self._document.apply("Go back to what was saved", lambda _project: saved)
+
+    def variant(self) -> None:
+        """Save the project under a further name beside its own, and go on in that file."""
+        project, path = self._document.project, self._document.path
+        if project is None or path is None or not self.settle_unsaved():
+            return
+        stem = re.sub(r"-variant-\d+$", "", path.stem)
+        places = (path.with_name(f"{stem}-variant-{n}{SUFFIX}") for n in range(2, 1000))
+        place = next(each for each in places if not each.exists())
+        number_of = place.stem.rsplit("-", 1)[1]
+        title = re.sub(r", variant \d+$", "", project.title)
+        # Another print of the same design: its record begins anew.
+        assets = dict(self._document.assets)
+        self._document.begin(with_title(project, f"{title}, variant {number_of}"), assets)
+        self._save_to(place)
+
+    def where(self) -> None:
+        """Say where the project is, and what lies beside it."""
+        path = self._document.path
+        if path is None:
+            self.told.emit("It has no file yet. What you do is kept every 20 s, and offered after a crash.")
+            return
+        self.told.emit(
+            f"{path.resolve()}. The copy before the last save is {path.name}.previous; the log of the "
+            "bench lies beside it."
+        )
+
+    def export(self, write: Callable[[Path], None]) -> None:
+        """Write what the sheet shows into a picture or PDF asked for."""
+        path = self._questions.picture_to_save()
+        if path is None:
+            return
+        try:
+            write(path)
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.told.emit(f"The sheet is in {path}.")
 
     def settle_unsaved(self) -> bool:
         """Ask about unsaved changes; whether it is all right to leave the project."""

@@ -28,12 +28,14 @@ from nomos.ui.frame.buttons import ButtonRow
 from nomos.ui.frame.foot import FootLine
 from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
 from nomos.ui.frame.ladder import PullLadder
+from nomos.ui.frame.menus import Menus, reasons
 from nomos.ui.frame.notice import Notice
 from nomos.ui.frame.sheet import SheetView
 from nomos.ui.frame.sheet_view import Overlay, place_text, sheet_content
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.strip import StationStrip
 from nomos.ui.frame.welcome import Welcome
+from nomos.ui.outward import Outward
 from nomos.ui.stations.design.picture import PictureView
 from nomos.ui.stations.design.picture_view import first_content, picture_content
 
@@ -57,6 +59,7 @@ class Window(QMainWindow):
         self._flipped = False
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
+        self.outward = Outward(self, controller, settings)
         self._build()
         self._connect()
         # Several changes in one turn of the event loop are shown once.
@@ -112,6 +115,7 @@ class Window(QMainWindow):
             (self.welcome.photo, "photo"),
         ):  # fmt: skip
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
+        self.welcome.recent_chosen.connect(files.open)
         self.strip.chosen.connect(self.go_to)
         self.ladder.chosen.connect(hand.choose_pull)
         self.ladder.moved.connect(hand.move_pull)
@@ -133,7 +137,7 @@ class Window(QMainWindow):
         self.sheet.touched.connect(hand.touch)
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
-            "packet": self._write_packet, "print": self._print,
+            "packet": self._write_packet, "print": self.outward.print,
             "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
             "whole": self.sheet.fit, "true": self.sheet.true_size, "loupe": self._turn_loupe,
             "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
@@ -143,7 +147,17 @@ class Window(QMainWindow):
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
             actions[f"station {place}"] = partial(self.go_to, station)
+        actions |= {
+            "paste": self.outward.paste, "variant": files.variant, "revert": files.revert,
+            "where": files.where,
+            "export": lambda: files.export(self.outward.export), "copy figures": self.outward.copy_figures,
+            "quit": self.close, "about": self.outward.about,
+        }  # fmt: skip
         keys.bind(self, actions)
+        bar = self.menuBar()
+        assert bar is not None
+        self.menus = Menus(bar, actions)
+        self.outward.take_menus(self.menus)
         self.buttons.pressed.connect(lambda name: actions[name]())
 
     # What is shown
@@ -177,6 +191,14 @@ class Window(QMainWindow):
             undo=stack.undoText() if stack.canUndo() else "",
             redo=stack.redoText() if stack.canRedo() else "",
         )
+        path = hand.document.path
+        blocks = project is not None and bool(project.impressions) and plan_of_system(project)[0] is not None
+        whys = reasons(
+            project=project is not None, path=path is not None, unsaved=hand.document.unsaved, blocks=blocks,
+            undo=stack.canUndo(), redo=stack.canRedo(),
+        )  # fmt: skip
+        self.menus.show_can(whys)
+        self.buttons.show_whys(whys)
         self._point(self._place)
         self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
 
@@ -277,32 +299,6 @@ class Window(QMainWindow):
     def _write_packet(self) -> None:
         self.controller.files.write_packet(self.controller.state.page)
 
-    def _print(self) -> None:
-        hand, project = self.controller, self.controller.document.project
-        if project is None or not project.impressions:
-            self.notice.tell("There is nothing to print yet: open a picture first.")
-            return
-        # Imported here: most sessions print nothing.
-        from nomos.formats import PAPERS_MM
-        from nomos.ui.frame.print_dialog import PrintDialog
-
-        names = dict.fromkeys(pull.block for pull in project.impressions)
-        blocks = [(block, project.block(block).name) for block in names]
-        files = hand.files
-        dialog = PrintDialog(self, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
-        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        dialog.paper.setCurrentText(hand.state.page)
-        dialog.pages_asked.connect(
-            lambda what, chosen, faces, paper: files.draw_pages(
-                what, chosen, faces, paper, dialog.show_pages, dialog.show_problem
-            )
-        )
-        dialog.check_asked.connect(lambda paper: dialog.print_check(files.check_page(paper)))
-        dialog.finished.connect(lambda _result: files.stop_pages())
-        self.printing = dialog
-        dialog.open()
-        dialog.ask()
-
     def _turn_loupe(self) -> None:
         self.sheet.loupe = not self.sheet.loupe
         self.buttons.buttons["loupe"].setChecked(self.sheet.loupe)
@@ -332,6 +328,7 @@ class Window(QMainWindow):
             event.ignore()
             return
         self._settings.setValue("window", self.saveGeometry())
+        self.outward.keep_picture()
         event.accept()
 
 

@@ -1,5 +1,7 @@
 """The row under the sheet: files, undo, and how the sheet is looked at."""
 
+from collections.abc import Mapping
+
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
@@ -56,6 +58,14 @@ class ButtonRow(QWidget):
         self.buttons["save"].setAccessibleName("Save, there are unsaved changes" if unsaved else "Save")
         self.buttons["undo"].setToolTip(f"Undo {undo.lower()}: {key_of('undo')}")
         self.buttons["redo"].setToolTip(f"Redo {redo.lower()}: {key_of('redo')}")
+
+    def show_whys(self, whys: Mapping[str, str]) -> None:
+        """Say of buttons that are grey what they lack, by the names of their actions."""
+        for name, made in self.buttons.items():
+            if name in whys and not made.isEnabled():
+                made.setToolTip(whys[name])
+            elif name not in ("undo", "redo"):
+                made.setToolTip(f"{made.text().rstrip('… •')}: {key_of(name)}")
 
     def show_scale(self, share_of_true_size: float) -> None:
         """How large the sheet is drawn, against its true size."""

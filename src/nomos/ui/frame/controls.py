@@ -157,6 +157,10 @@ class Figures(QWidget):
         self._rows: tuple[tuple[str, str], ...] = ()
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
 
+    def rows(self) -> tuple[tuple[str, ...], ...]:
+        """What is shown."""
+        return self._rows
+
     def show_rows(self, rows: Sequence[tuple[str, str]]) -> None:
         """Show these."""
         if tuple(rows) != self._rows:

@@ -83,6 +83,10 @@ class ColourRows(QWidget):
                 self.updateGeometry()
             self.update()
 
+    def table(self) -> list[tuple[str, ...]]:
+        """The rows in words: name, figure, and what stands below."""
+        return [(row.name, row.figure, row.quiet) for row in self._rows]
+
     def row_height(self) -> int:
         """Height of one row; twofold rows are taller."""
         return theme.scaled(38 if any(row.quiet for row in self._rows) else 26)

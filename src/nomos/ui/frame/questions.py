@@ -42,6 +42,9 @@ class Questions(Protocol):
     def file_to_print(self) -> Path | None:
         """The PDF file that is printed into, or None."""
 
+    def picture_to_save(self) -> Path | None:
+        """The picture or PDF that the sheet is written to, or None."""
+
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
 
@@ -91,6 +94,17 @@ class Dialogs:
         """Where to keep the project, or None. The dialog asks before replacing a file."""
         name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
         return Path(name) if name else None
+
+    def picture_to_save(self) -> Path | None:
+        """The picture or PDF that the sheet is written to, or None."""
+        filters = "Picture (*.png);;True size (*.pdf)"
+        name, kind = QFileDialog.getSaveFileName(
+            self._parent, "Export what the sheet shows", "sheet.png", filters
+        )
+        if not name:
+            return None
+        path = Path(name)
+        return path if path.suffix else path.with_suffix(".pdf" if "pdf" in kind else ".png")
 
     def file_to_print(self) -> Path | None:
         """The PDF file that is printed into, or None."""

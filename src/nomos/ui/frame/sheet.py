@@ -101,6 +101,11 @@ class SheetView(QWidget):
         screen = self.screen()
         return (screen.physicalDotsPerInch() if screen else 96.0) / MM_PER_INCH
 
+    @property
+    def content(self) -> SheetContent | None:
+        """What is shown."""
+        return self._content
+
     def set_touch(self, touch: Touch | None) -> None:
         """Touch the block with this tool from now on instead of moving the sheet; None moves it again."""
         self._touch, self._stroke = touch, []

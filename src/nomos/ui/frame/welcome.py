@@ -1,15 +1,21 @@
 """What the window says before anything is open."""
 
-from PyQt6.QtCore import Qt
-from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
+from collections.abc import Sequence
+from pathlib import Path
+
+from PyQt6.QtCore import QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QColor, QIcon, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 
 
 class Welcome(QWidget):
-    """Says what to do first, on an empty sheet."""
+    """Says what to do first, on an empty sheet; below it the files of late."""
+
+    recent_chosen = pyqtSignal(object)
+    """The path of a file of late."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -51,7 +57,32 @@ class Welcome(QWidget):
         # Text that wraps has no height of its own until its width is known.
         box.setFixedHeight(inner.totalHeightForWidth(box.width()))
         column.addWidget(box, 0, Qt.AlignmentFlag.AlignHCenter)
+        self._late = QWidget()
+        self._late.setFixedWidth(theme.scaled(420))
+        self._late_grid = QGridLayout(self._late)
+        self._late_grid.setContentsMargins(0, theme.scaled(10), 0, 0)
+        column.addWidget(self._late, 0, Qt.AlignmentFlag.AlignHCenter)
         column.addStretch(2)
+        self.late: list[QPushButton] = []
+
+    def show_recent(self, files: Sequence[tuple[Path, Path | None]]) -> None:
+        """The files of late, each with its small picture, if it has one."""
+        while (item := self._late_grid.takeAt(0)) is not None:
+            if (widget := item.widget()) is not None:
+                widget.deleteLater()
+        self.late = []
+        self._late.setVisible(bool(files))
+        side = theme.scaled(48)
+        for place, (path, picture) in enumerate(files):
+            made = button(theme.elided(path.stem, self.font(), theme.scaled(130)))
+            made.setToolTip(str(path))
+            made.setAccessibleName(f"Open {path.name}")
+            if picture is not None:
+                made.setIcon(QIcon(str(picture)))
+                made.setIconSize(QSize(side, side))
+            made.clicked.connect(lambda _on, path=path: self.recent_chosen.emit(path))
+            self._late_grid.addWidget(made, place // 2, place % 2)
+            self.late.append(made)
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.GROUND))

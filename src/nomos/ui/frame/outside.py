@@ -1,0 +1,49 @@
+"""What comes in by the clipboard, and what the program says of itself."""
+
+from datetime import datetime
+from importlib.metadata import PackageNotFoundError, version
+from pathlib import Path
+
+from platformdirs import user_state_path
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QImage
+from PyQt6.QtWidgets import QMessageBox, QWidget
+
+from nomos.errors import BadInput
+
+_PARTS = (
+    "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, "
+    "msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL)."
+)
+
+
+def pasted(image: QImage) -> Path:
+    """A picture from the clipboard as a file, to be opened like any other. Raises BadInput."""
+    folder = user_state_path("nomos") / "pasted"
+    path = folder / f"pasted {datetime.now():%Y-%m-%d %H.%M.%S}.png"
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        raise BadInput(
+            f"{folder} cannot be made ({error.strerror or error}); save the picture first."
+        ) from None
+    if not image.save(str(path), "PNG"):
+        raise BadInput(f"{path} cannot be written; save the picture first and open it.")
+    return path
+
+
+def about_box(parent: QWidget) -> QMessageBox:
+    """Version and licences."""
+    try:
+        own = version("nomos")
+    except PackageNotFoundError:
+        own = "from its source"
+    box = QMessageBox(parent)
+    box.setWindowTitle("About Nomos")
+    box.setTextFormat(Qt.TextFormat.PlainText)
+    box.setText(f"Nomos {own}")
+    box.setInformativeText(
+        "For people who print relief blocks in several colours. It is free software under the licence in the "
+        f"file LICENSE. It stands on {_PARTS}"
+    )
+    return box

@@ -1,0 +1,123 @@
+"""What goes out of the window and comes in from the desktop: print, export, copy, paste, files of late."""
+
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PyQt6.QtCore import QObject, QSettings, Qt
+from PyQt6.QtWidgets import QApplication
+
+from nomos.errors import BadInput
+from nomos.ui.controller import Controller
+from nomos.ui.frame import export, recent, theme
+from nomos.ui.frame import view as frame
+from nomos.ui.frame.controls import Figures
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.menus import Menus
+from nomos.ui.frame.outside import about_box, pasted
+from nomos.units import counted
+
+if TYPE_CHECKING:
+    from nomos.ui.frame.print_dialog import PrintDialog
+    from nomos.ui.window import Window
+
+
+class Outward(QObject):
+    """Serves the window's menu, where it is more than a call to the controller."""
+
+    printing: "PrintDialog | None" = None
+
+    def __init__(self, window: "Window", controller: Controller, settings: QSettings) -> None:
+        super().__init__()
+        self._window, self._hand, self._settings = window, controller, settings
+        self._menus: Menus | None = None
+        controller.files.settled.connect(self._remember)
+
+    def take_menus(self, menus: Menus) -> None:
+        """The menus stand: the files of late go into them."""
+        self._menus = menus
+        self._show_recent()
+
+    def _tell(self, sentence: str) -> None:
+        self._window.notice.tell(sentence)
+
+    def _remember(self, path: Path) -> None:
+        """A project was opened or saved: it is among those of late."""
+        recent.remember(self._settings, path)
+        self.keep_picture()
+        self._show_recent()
+
+    def _show_recent(self) -> None:
+        paths = recent.recent_files(self._settings)
+        if self._menus is not None:
+            self._menus.show_recent(paths, self._hand.files.open)
+        self._window.welcome.show_recent([(path, recent.picture_of(path)) for path in paths])
+
+    def keep_picture(self) -> None:
+        """Keep a small picture of the project, if its proof is there."""
+        proof, document = self._hand.keeper.proof, self._hand.document
+        if document.path is not None and proof is not None and proof.project is document.project:
+            tall = theme.scaled(recent.PICTURE_PX)
+            recent.keep_picture(document.path, frame.small_print(proof, proof.project, tall))
+
+    def print(self) -> None:
+        """Ask what to print, and print it."""
+        hand, project = self._hand, self._hand.document.project
+        if project is None or not project.impressions:
+            self._tell("There is nothing to print yet: open a picture first.")
+            return
+        # Imported here: most sessions print nothing.
+        from nomos.formats import PAPERS_MM
+        from nomos.ui.frame.print_dialog import PrintDialog
+
+        names = dict.fromkeys(pull.block for pull in project.impressions)
+        blocks = [(block, project.block(block).name) for block in names]
+        files = hand.files
+        dialog = PrintDialog(self._window, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
+        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        dialog.paper.setCurrentText(hand.state.page)
+        dialog.pages_asked.connect(
+            lambda what, chosen, faces, paper: files.draw_pages(
+                what, chosen, faces, paper, dialog.show_pages, dialog.show_problem
+            )
+        )
+        dialog.check_asked.connect(lambda paper: dialog.print_check(files.check_page(paper)))
+        dialog.finished.connect(lambda _result: files.stop_pages())
+        self.printing = dialog
+        dialog.open()
+        dialog.ask()
+
+    def export(self, path: Path) -> None:
+        """Write what the sheet shows. Raises BadInput."""
+        content = self._window.sheet.content
+        if content is not None:
+            export.write_sheet(path, content)
+
+    def copy_figures(self) -> None:
+        """Copy the figures and rows in sight, as a spreadsheet takes them."""
+        column = self._window.column
+        rows = [row for made in column.findChildren(Figures) if made.isVisible() for row in made.rows()]
+        rows += [row for made in column.findChildren(ColourRows) if made.isVisible() for row in made.table()]
+        board = QApplication.clipboard()
+        if board is None or not rows:
+            self._tell("There are no figures in sight: turn to a part of a station that has some.")
+            return
+        board.setText(export.as_table(rows))
+        self._tell(f"{counted(len(rows), 'row')} copied: paste them into a table.")
+
+    def paste(self) -> None:
+        """Begin with the picture on the clipboard."""
+        board = QApplication.clipboard()
+        image = board.image() if board is not None else None
+        if image is None or image.isNull():
+            self._tell("There is no picture on the clipboard: copy one first.")
+            return
+        try:
+            self._hand.files.open(pasted(image))
+        except BadInput as error:
+            self._tell(str(error))
+
+    def about(self) -> None:
+        """Version and licences."""
+        made = about_box(self._window)
+        made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        made.open()

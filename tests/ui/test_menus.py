@@ -1,0 +1,128 @@
+"""The menu, files of late, variants, export, the clipboard."""
+
+from pathlib import Path
+
+import numpy as np
+import pypdfium2
+import pytest
+from PIL import Image
+from PyQt6.QtGui import QImage
+from PyQt6.QtWidgets import QApplication
+
+from nomos.project import load
+from nomos.ui.desk import Desk
+from nomos.ui.frame.keyboard import BINDINGS
+from tests.ui.conftest import Answers, click, project_of, settle
+
+
+def act(desk: Desk, name: str) -> None:
+    """Choose an entry of the menu."""
+    settle(desk)
+    desk.window.menus.actions[name][0].trigger()
+    settle(desk)
+
+
+def test_every_entry_that_has_a_key_shows_it_and_what_is_grey_says_why(desk: Desk) -> None:
+    menus = desk.window.menus
+    keys = {name: some[0] for name, some, _ in BINDINGS}
+    for name, some in menus.actions.items():
+        for made in some:
+            assert made.text().endswith(keys.get(name, ""))
+            assert made.isEnabled() or made.toolTip().endswith(".")
+    assert not menus.actions["print"][0].isEnabled()
+    assert not menus.actions["revert"][0].isEnabled()
+    assert menus.actions["open"][0].isEnabled()
+    assert "no blocks" in desk.window.buttons.buttons["packet"].toolTip()
+
+
+def test_files_of_late_stand_on_the_welcome_sheet_with_their_pictures(
+    little_desk: Desk, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setenv("XDG_CACHE_HOME", str(tmp_path / "cache"))
+    desk, answers_path = little_desk, tmp_path / "pane.nomos"
+    desk.document.save(answers_path)
+    desk.files._save_to(answers_path)
+    settle(desk)
+    (button,) = desk.window.welcome.late
+    assert not button.icon().isNull()
+    assert desk.window.menus.recent is not None
+    assert [each.text() for each in desk.window.menus.recent.actions()] == ["pane.nomos"]
+    desk.controller.blocks.set_trap(0.9)
+    desk.document.stack.setClean()
+    click_through = button.click
+    click_through()
+    settle(desk)
+    assert desk.document.path == answers_path
+    assert project_of(desk).trap_mm != 0.9
+    # What is gone is not offered.
+    answers_path.unlink()
+    desk.window.outward._show_recent()
+    assert desk.window.welcome.late == []
+
+
+def test_a_variant_is_another_print_and_going_back_can_be_undone(little_desk: Desk, tmp_path: Path) -> None:
+    desk, path = little_desk, tmp_path / "pane.nomos"
+    desk.files._save_to(path)
+    before = project_of(desk)
+    desk.controller.blocks.set_trap(0.9)
+    act(desk, "revert")
+    assert project_of(desk) == before
+    desk.document.stack.undo()
+    assert project_of(desk).trap_mm == 0.9
+    desk.files._save_to(path)
+    desk.controller.bencher.begin_layer()
+    act(desk, "variant")
+    second = tmp_path / "pane-variant-2.nomos"
+    assert desk.document.path == second
+    assert load(second)[0].title.endswith(", variant 2")
+    assert desk.controller.bencher.events() == ()
+    act(desk, "variant")
+    assert load(tmp_path / "pane-variant-3.nomos")[0].title.endswith(", variant 3")
+    assert load(path)[0].trap_mm == 0.9
+    act(desk, "where")
+    assert "pane-variant-3.nomos" in desk.window.notice.text()
+
+
+def test_what_the_sheet_shows_is_exported_at_true_size(
+    little_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    desk = little_desk
+    answers.exported = tmp_path / "sheet.png"
+    act(desk, "export")
+    paper = project_of(desk).paper
+    with Image.open(answers.exported) as picture:
+        dpi = picture.info["dpi"][0]
+        wide, tall = (side / dpi * 25.4 for side in picture.size)
+        pixels = np.asarray(picture)
+    assert (wide, tall) == pytest.approx((paper.width_mm, paper.height_mm), abs=0.2)
+    assert len(np.unique(pixels.reshape(-1, 3), axis=0)) > 3
+    answers.exported = tmp_path / "sheet.pdf"
+    act(desk, "export")
+    (page,) = pypdfium2.PdfDocument(answers.exported)
+    assert page.get_size() == pytest.approx(
+        (paper.width_mm / 25.4 * 72, paper.height_mm / 25.4 * 72), abs=0.1
+    )
+    answers.exported = tmp_path / "sheet.bmp"
+    act(desk, "export")
+    assert "must end in .png or .pdf" in desk.window.notice.text()
+
+
+def test_figures_are_copied_and_a_picture_is_pasted(little_desk: Desk) -> None:
+    desk = little_desk
+    act(desk, "copy figures")
+    board = QApplication.clipboard()
+    assert board is not None
+    rows = [line.split("\t") for line in board.text().splitlines()]
+    assert [row[0] for row in rows[: len(project_of(desk).impressions)]] == [
+        project_of(desk).pull_name(pull.id) for pull in project_of(desk).impressions
+    ]
+    board.setText("no picture")
+    act(desk, "paste")
+    assert "no picture on the clipboard" in desk.window.notice.text()
+    page = np.full((120, 160, 3), 250, np.uint8)
+    page[30:90, 40:120] = (180, 60, 40)
+    board.setImage(QImage(page.tobytes(), 160, 120, 480, QImage.Format.Format_RGB888).copy())
+    act(desk, "paste")
+    assert desk.controller.designer.first is not None or project_of(desk).source is not None
+    act(desk, "about")
+    assert click is not None
