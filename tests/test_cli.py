@@ -135,7 +135,10 @@ def test_text_is_for_people(capsys: pytest.CaptureFixture[str], sketch: Path, tm
         (("flatten", ".", "--colours", "5", "--out", "f.png"), "directory"),
         (("overprint", "--paper", "white", "--ink", "#000000"), "white"),
         (("overprint", "--paper", "#ffffff", "--ink", "lab(50 200 -200)"), "not a colour"),
-        (("plan", "SKETCH", "--colours", "5", "--sheet-mm", "62x82", "--out", "job"), "notches"),
+        (
+            ("plan", "SKETCH", "--colours", "5", "--sheet-mm", "62x82", "--system", "kento", "--out", "job"),
+            "notches",
+        ),
         (("plan", "SKETCH", "--colours", "5", "--page", "A9", "--out", "job"), "A9"),
         (("plan", "SKETCH", "--colours", "5", "--out", "/proc/none"), "/proc/none"),
         (("plan", "SKETCH", "--colours", "5", "--trap-mm", "9", "--out", "job"), "trap"),
