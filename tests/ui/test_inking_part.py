@@ -14,12 +14,12 @@ LEFT = Qt.MouseButton.LeftButton
 
 
 @pytest.fixture
-def inking(demo_desk: Desk) -> InkingPart:
+def inking(little_desk: Desk) -> InkingPart:
     """The part, with the first pull in hand."""
-    station = demo_desk.window.at("blocks")
-    demo_desk.controller.choose_pull(project_of(demo_desk).impressions[0].id)
+    station = little_desk.window.at("blocks")
+    little_desk.controller.choose_pull(project_of(little_desk).impressions[0].id)
     station.turn_to("inking")
-    settle(demo_desk)
+    settle(little_desk)
     part: InkingPart = station.inking
     return part
 
@@ -45,8 +45,8 @@ def zones(desk: Desk) -> tuple[str, ...]:
     return tuple(zone.bare or "inked" for zone in project_of(desk).impressions[0].zones)
 
 
-def test_zones_are_drawn_with_the_mouse_and_undone(demo_desk: Desk, inking: InkingPart) -> None:
-    desk = demo_desk
+def test_zones_are_drawn_with_the_mouse_and_undone(little_desk: Desk, inking: InkingPart) -> None:
+    desk = little_desk
     before = project_of(desk)
     hand(inking, "lasso")
     drag(desk.window.sheet, *around(desk, (0.1, 0.1), (0.6, 0.1), (0.6, 0.5), (0.1, 0.5)))
@@ -85,8 +85,8 @@ def test_zones_are_drawn_with_the_mouse_and_undone(demo_desk: Desk, inking: Inki
     assert project_of(desk) == before
 
 
-def test_a_click_on_a_field_inks_it_alone(demo_desk: Desk, inking: InkingPart) -> None:
-    desk = demo_desk
+def test_a_click_on_a_field_inks_it_alone(little_desk: Desk, inking: InkingPart) -> None:
+    desk = little_desk
     hand(inking, "field")
     becomes(inking, 3)
     ((x, y),) = around(desk, (0.5, 0.04))
@@ -99,8 +99,8 @@ def test_a_click_on_a_field_inks_it_alone(demo_desk: Desk, inking: InkingPart) -
     assert not desk.controller.inker.drawing
 
 
-def test_a_further_wash_has_its_name_and_its_way_of_printing(demo_desk: Desk, inking: InkingPart) -> None:
-    desk = demo_desk
+def test_a_further_wash_has_its_name_and_its_way_of_printing(little_desk: Desk, inking: InkingPart) -> None:
+    desk = little_desk
     count = len(project_of(desk).impressions)
     click(inking.again)
     settle(desk)
@@ -125,10 +125,10 @@ def test_a_further_wash_has_its_name_and_its_way_of_printing(demo_desk: Desk, in
     assert project.impressions[1].turned_over == ("turn" in card.lay.lower() or "onto the paper" in card.lay)
 
 
-def test_without_a_pull_there_is_nothing_to_ink(demo_desk: Desk, inking: InkingPart) -> None:
-    demo_desk.controller.hold(pull=None)
-    settle(demo_desk)
+def test_without_a_pull_there_is_nothing_to_ink(little_desk: Desk, inking: InkingPart) -> None:
+    little_desk.controller.hold(pull=None)
+    settle(little_desk)
     assert not inking.rows.isVisible()
     assert "Choose a block first" in inking.heading.text()
-    project: Project = project_of(demo_desk)
+    project: Project = project_of(little_desk)
     assert len(project.impressions[0].zones) == 1
