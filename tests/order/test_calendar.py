@@ -201,6 +201,9 @@ def test_going_lighter_wants_a_wash_and_going_darker_a_wipe() -> None:
     assert cleaning(ochre, (65.0, 10, 52)) == "wash"
     assert cleaning((70, 40, -50), grey) == "wipe"
     assert cleaning(grey, (70, 40, -50)) == "wash"
+    # Colour along one axis alone is colour, and no grey.
+    assert cleaning((60, 20, 0), (50, -20, 0)) == "wash"
+    assert cleaning((60, 0, 20), (50, 0, -20)) == "wash"
 
 
 def test_the_tack_that_is_missing_is_said() -> None:

@@ -170,6 +170,12 @@ def test_blocks_go_out_and_come_back(little_desk: Desk, answers: Answers, tmp_pa
     assert all(block.drawn for block in project_of(desk).blocks)
     for one, other in zip(before, desk.keeper.proof.blocks.masks, strict=True):
         np.testing.assert_array_equal(one, other)
+    # And as files of their own, an outline each.
+    hand = desk.window.at("blocks").hand
+    hand.kind.setCurrentIndex(3)
+    click(hand.send)
+    settle(desk)
+    assert len(list(tmp_path.glob("*.svg"))) == len(project_of(desk).blocks)
     (tmp_path / "broken.ora").write_bytes(b"nothing")
     answers.blocks = [tmp_path / "broken.ora"]
     click(desk.window.at("blocks").hand.bring)

@@ -7,7 +7,7 @@ import numpy as np
 from nomos.colour import Lab, delta_e00
 from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
-from nomos.project.inks.films import FilmKey, predicted, zone_keys
+from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
 from nomos.proof.scanning import PatchReading, Picture, balanced, read_patch
 
@@ -55,10 +55,20 @@ class Chart:
     columns: int
 
 
+def _most_overlapping(project: Project, chosen: list[int]) -> list[int]:
+    """Of films in print order the eight that lie over or under others on most colours, in print order."""
+    if len(chosen) <= MOST_INKS:
+        return chosen
+    over = [films for films in printing_sets(project) if len(films) > 1]
+    ranked = sorted(chosen, key=lambda place: (-sum(place in films for films in over), place))
+    return sorted(ranked[:MOST_INKS])
+
+
 def overlap_chart(project: Project, pulls: tuple[str, ...] | None = None) -> Chart:
     """The chart of a project's inks.
 
-    pulls : ids of the impressions whose inks to chart; None is all.
+    pulls : ids of the impressions whose inks to chart; None is all, or of more than eight those that lie
+        over others on most colours.
 
     Raises
     ------
@@ -66,6 +76,8 @@ def overlap_chart(project: Project, pulls: tuple[str, ...] | None = None) -> Cha
     """
     keys = zone_keys(project)
     chosen = [place for place, key in enumerate(keys) if pulls is None or key.pull in pulls]
+    if pulls is None:
+        chosen = _most_overlapping(project, chosen)
     if not 1 <= len(chosen) <= MOST_INKS:
         raise ProjectError(
             "impressions", f"A chart is of 1 to {MOST_INKS} inks, not {len(chosen)}; choose fewer of them."

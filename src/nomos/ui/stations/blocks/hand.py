@@ -1,7 +1,6 @@
 """Blocks changed by hand: touched, simplified, brought in and sent out."""
 
 from dataclasses import replace
-from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -109,20 +108,26 @@ class Hands(QObject):
         except BadInput as error:
             self.told.emit(str(error))
 
-    def send_out(self) -> None:
-        """Write the blocks as one OpenRaster file into a folder asked for."""
+    def send_out(self, kind: str) -> None:
+        """Write the blocks into a folder asked for: one OpenRaster file, or `png`, `tiff`, `svg` each."""
         project, proof = self._document.project, self._keeper.proof
         folder = self._questions.folder_for_packet() if project and proof else None
         if folder is None or project is None or proof is None:
             return
         from nomos.formats import mask_layers, write_blocks
+        from nomos.formats.masks import KINDS, Kind
 
         layers = mask_layers(project, proof.blocks)
         px_per_mm = proof.blocks.px_per_mm
 
-        def work(progress: Progress) -> Path:
-            progress.report(0.2, "writing blocks.ora")
-            write_blocks(folder, layers, px_per_mm, "ora")
-            return folder / "blocks.ora"
+        known: Kind = next((each for each in KINDS if each == kind), "ora")
 
-        self._files.do(work, lambda path: self.told.emit(f"The blocks are in {path}."))
+        def work(progress: Progress) -> tuple[str, ...]:
+            progress.report(0.2, "writing the blocks")
+            return write_blocks(folder, layers, px_per_mm, known)
+
+        def say(names: tuple[str, ...]) -> None:
+            what = names[0] if len(names) == 1 else f"{len(names)} files"
+            self.told.emit(f"The blocks are in {folder}: {what}.")
+
+        self._files.do(work, say)

@@ -3,7 +3,7 @@
 from typing import get_args
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QWidget
+from PyQt6.QtWidgets import QComboBox, QWidget
 
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
@@ -13,6 +13,12 @@ from nomos.ui.stations.blocks.view import BlocksView
 _LEGEND = (
     "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
     "standing unseen, the inker may be careless. White: it must go."
+)
+_KINDS = (
+    ("ora", "OpenRaster, a layer a block"),
+    ("png", "PNG, black prints"),
+    ("tiff", "TIFF, black prints"),
+    ("svg", "SVG outlines"),
 )
 
 
@@ -24,7 +30,8 @@ class HandPart(QWidget):
     anew_asked = pyqtSignal()
     simpler_asked = pyqtSignal()
     bring_asked = pyqtSignal()
-    send_asked = pyqtSignal()
+    send_asked = pyqtSignal(str)
+    """The kind of file: ora, png, tiff or svg."""
     shown_asked = pyqtSignal(str)
 
     def __init__(self) -> None:
@@ -45,11 +52,14 @@ class HandPart(QWidget):
         self.legend = label(_LEGEND, kind="quiet")
         self.simpler = button("Simplify it where nothing is seen")
         self.bring = button("Bring blocks in from a file…")
-        self.send = button("Send blocks out as OpenRaster…")
+        self.send, self.kind, self.kind_fields = button("Send blocks out…"), QComboBox(), Fields()
+        self.kind.addItems([text for _, text in _KINDS])
+        self.kind_fields.add("As", self.kind)
         for widget in (
             label("Touch the chosen block", kind="name"), self.note, self.tools, self.prints, self.fields,
             self.anew, label("Where nothing is seen of it", kind="name"), self.show_free, self.legend,
-            self.simpler, label("In another program", kind="name"), self.send, self.bring,
+            self.simpler, label("In another program", kind="name"), self.kind_fields, self.send,
+            self.bring,
         ):  # fmt: skip
             column.addWidget(widget)
         self._tool, self._prints = "move", "on"
@@ -62,7 +72,7 @@ class HandPart(QWidget):
         self.anew.clicked.connect(self.anew_asked)
         self.simpler.clicked.connect(self.simpler_asked)
         self.bring.clicked.connect(self.bring_asked)
-        self.send.clicked.connect(self.send_asked)
+        self.send.clicked.connect(lambda: self.send_asked.emit(_KINDS[self.kind.currentIndex()][0]))
         self.show_free.clicked.connect(lambda on: self.shown_asked.emit("free" if on else "print"))
 
     def put_down(self) -> None:

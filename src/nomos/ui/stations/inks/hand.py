@@ -7,10 +7,11 @@ import numpy as np
 from nomos.edition import film_from_weights
 from nomos.errors import BadInput
 from nomos.progress import Progress
-from nomos.project.inks.chart import ChartReading, overlap_chart, read_chart
+from nomos.project.inks.chart import MOST_INKS, ChartReading, overlap_chart, read_chart
 from nomos.project.inks.data import with_optics
 from nomos.project.inks.drawdown import Card
 from nomos.project.inks.edits import with_ink
+from nomos.project.inks.films import zone_keys
 from nomos.project.inks.overlaps import ChartLearned, learn_chart, with_learned
 from nomos.project.model import Optics
 from nomos.project.model.edits import with_workshop
@@ -126,7 +127,9 @@ class InkRoom(MixingHand):
             write_chart(folder / "chart.pdf", project)
             return folder / "chart.pdf"
 
-        self._files.do(work, lambda path: self.told.emit(f"The chart is in {path}."))
+        count = len(zone_keys(project))
+        which = f" of the {MOST_INKS} inks of {count} that overlap most" if count > MOST_INKS else ""
+        self._files.do(work, lambda path: self.told.emit(f"The chart{which} is in {path}."))
 
     def read_chart(self) -> None:
         """Compare a scan of the printed chart, asked for, with what was predicted for it."""
