@@ -6,7 +6,7 @@ import numpy as np
 
 from nomos.edition import Event, now_text
 from nomos.project import Assets, Project, proof_of
-from nomos.project.edition.bench import begin_events, given_up_event, pull_events
+from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
 from nomos.project.edition.board import sheet_facts, sheets_board
 from nomos.project.edition.printed import written
 from nomos.project.edition.sheets import state_of
@@ -68,3 +68,24 @@ def test_a_sheet_given_up_goes_first_and_one_put_right_goes_on(little: Demo) -> 
     assert after.queue()[0] == 3
     # Giving up is no pull: what was pulled stays as it was.
     assert after.pulled == state.pulled
+
+
+def test_a_sheet_knows_its_batch_and_its_remark(little: Demo) -> None:
+    """The batch noted last before the pull holds for the sheet; a remark is of the sheet at hand."""
+    project = with_workshop(little[0], sheets=4)
+    log: tuple[Event, ...] = ()
+    state = state_of(project, log)
+    log += written(project, log, state, begin_events(project, state, "2026-12-01T09:00:00"))
+    for minute, (kind, text) in enumerate(
+        (("batch", "first tin"), ("", ""), ("batch", "second tin"), ("remark", "a hair"), ("", ""))
+    ):
+        state, at = state_of(project, log), f"2026-12-01T09:{minute + 1:02d}:00"
+        made = (
+            (noted(note_event(kind, text), state, at),) if kind else pull_events(project, state, "good", at)
+        )
+        log += written(project, log, state, made)
+    state, now = state_of(project, log), datetime(2026, 12, 1, 10)
+    first, second = (dict(sheet_facts(project, state, sheet, now)) for sheet in (1, 2))
+    assert (first["Batch"], second["Batch"]) == ("first tin", "second tin")
+    assert second["Remark"] == "a hair"
+    assert "Remark" not in first

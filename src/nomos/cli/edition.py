@@ -214,12 +214,11 @@ def _state(project: "Project", path: Path) -> "EditionState":
 
 
 def _log(options: argparse.Namespace) -> int:
-    from dataclasses import replace
     from datetime import datetime
 
     from nomos.edition import Event, append_event, now_text, read_log
     from nomos.project import load
-    from nomos.project.edition.bench import begin_events, note_event, pull_events
+    from nomos.project.edition.bench import begin_events, note_event, noted, pull_events
     from nomos.project.edition.gate import cut_gate
     from nomos.project.edition.printed import written
     from nomos.project.edition.sheets import log_path
@@ -244,7 +243,7 @@ def _log(options: argparse.Namespace) -> int:
     elif options.event == "press":
         events = (Event(at, "press", value=options.hours),)
     else:
-        events = (replace(note_event(options.event, options.text), at=at, layer=state.layer),)
+        events = (noted(note_event(options.event, options.text), state, at),)
     log = log_path(options.project)
     for event in written(project, read_log(log), state, events):
         append_event(log, event)

@@ -1,7 +1,7 @@
 """What the bench needs to know of a layer: ink, roller, film, packing, block, how the sheet is laid."""
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
 from nomos.edition import EditionState, Event, EventKind
@@ -161,6 +161,14 @@ def note_event(kind: str, text: str) -> Event:
     if kind in ("batch", "packing", "remark"):
         return Event("", kind, text=text)  # type: ignore[arg-type] # three of the kinds
     raise ProjectError("note", f"{kind} cannot be noted.")
+
+
+def noted(made: Event, state: EditionState, at: str) -> Event:
+    """A note with its moment, the layer at hand, and if it is of one sheet that sheet."""
+    queue = state.queue() if state.layer >= 0 else []
+    sheet = queue[0] if queue and made.kind in ("remark", "batch") else 0
+    pull = state.pulls[state.layer] if state.layer >= 0 else ""
+    return replace(made, at=at, layer=state.layer, sheet=sheet, pull=pull)
 
 
 def _figure(text: str) -> float:

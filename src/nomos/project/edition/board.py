@@ -144,10 +144,12 @@ def sheet_facts(
         rows.append(("Spoiled", history.reason or "yes"))
     if history.remark:
         rows.append(("Mended", history.remark))
+    batches = [_batch(state, sheet, layer) for layer in history.layers]
+    rows += [("Batch", text) for text in dict.fromkeys(batches) if text]
     rows += [
-        ("Batch", event.text)
+        ("Remark", event.text)
         for event in state.remarks
-        if event.kind == "batch" and event.layer in history.layers
+        if event.kind == "remark" and event.sheet == history.sheet
     ]
     dries = _dries_until(project, state, sheet)
     if dries is not None:
@@ -158,6 +160,13 @@ def sheet_facts(
 def _pulled(state: EditionState, sheet: int, layer: int) -> str:
     at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
     return f"{datetime.fromisoformat(at):%d %b %H:%M}, " if at else ""
+
+
+def _batch(state: EditionState, sheet: int, layer: int) -> str:
+    """What ink was noted last before a sheet got a layer; nothing where none was."""
+    at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
+    noted = [e.text for e in state.remarks if e.kind == "batch" and e.layer == layer and e.at <= at]
+    return noted[-1] if noted else ""
 
 
 def _dries_until(project: Project, state: EditionState, sheet: int) -> datetime | None:

@@ -1,7 +1,6 @@
 """The bench: every event a line on disk at once, and the guided run with simulated devices."""
 
 from collections.abc import Callable, Sequence
-from dataclasses import replace
 from datetime import datetime
 from pathlib import Path
 from typing import TYPE_CHECKING
@@ -18,7 +17,7 @@ from nomos.edition import (
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
 from nomos.project import Project
-from nomos.project.edition.bench import begin_events, given_up_event, note_event, pull_events
+from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
 from nomos.project.edition.gate import CutGate, PassGate, cut_gate, pass_gate
 from nomos.project.edition.sheets import Record, record_from
 from nomos.ui.frame.document import Document
@@ -157,7 +156,7 @@ class Bencher(QObject):
         except BadInput as error:
             self.told.emit(str(error))
             return
-        self.book.write(lambda _project, state, at: (replace(made, at=at, layer=state.layer),))
+        self.book.write(lambda _project, state, at: (noted(made, state, at),))
 
     def mend(self, sheet: int, how: str) -> None:
         """A spoiled sheet was repaired or cut afresh and goes on."""
