@@ -22,10 +22,12 @@ from nomos.project import (
     lay_sheet,
 )
 from nomos.project.blocks.edits import with_bare_colour, with_block, with_switch
+from nomos.project.blocks.inking import with_own_ink, with_zone_drawn
 from nomos.project.blocks.pulls import moved_impression
 from nomos.project.blocks.zones import with_grade
 from nomos.project.check.closelook import look_closely
-from nomos.project.edition.carving import carve_blocks, with_craft
+from nomos.project.check.inking import look_at_inking
+from nomos.project.edition.carving import carve_blocks, with_craft, with_material
 from nomos.project.inks.data import with_ink_data, with_paper_data, with_pull
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.mixing import underlay_of, wanted_of
@@ -51,6 +53,7 @@ from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of, sheet_of
 from nomos.work.flash import flash_of, practise_of
+from nomos.work.inking import inking_of
 from nomos.work.orders import orders_of
 from nomos.work.recipes import recipes_of
 from nomos.work.review import look_of
@@ -93,6 +96,24 @@ EDITS: dict[str, Edit] = {
     "clearance": lambda p: with_workshop(p, clearance_mm=2.0),
     "carried": lambda p: with_workshop(p, carried="tracing"),
     "sheets": lambda p: with_workshop(p, sheets=400),
+    "sheet by sheet": lambda p: replace(p, times=replace(p.times, way="sheet by sheet")),
+    "oil on wet": lambda p: with_pull(
+        with_ink_data(p, p.inks[1].id, modifier="oil", modifier_pct=8.0), p.impressions[1].id, wet=True
+    ),
+    "a step of oil": lambda p: with_pull(
+        with_workshop(
+            with_ink_data(p, p.inks[1].id, modifier="oil", modifier_pct=8.0, tack=7.0), oil_step_pct=9.0
+        ),
+        p.impressions[1].id,
+        wet=True,
+    ),
+    "own material": lambda p: with_material(p, p.blocks[0].id, "hard wood"),
+    "a zone by hand": lambda p: with_own_ink(
+        with_zone_drawn(p, p.impressions[0].id, (((20, 20), (60, 20), (60, 80), (20, 80)),), "inked"),
+        p.impressions[0].id,
+        1,
+    ),
+    "most zones": lambda p: with_workshop(p, most_zones=1),
     "working day": lambda p: replace(p, times=replace(p.times, pull_min=40.0)),
     "a reading": lambda p: replace(
         p, readings=(ProofReading(p.impressions[0].id, "2026-11-01", 0, 1.0, 1.0, 0.1),)
@@ -124,6 +145,7 @@ def _look(whole: Whole) -> Any:
 JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     "carve": (carve_of, _carved),
     "look": (look_of, _look),
+    "inking": (inking_of, lambda w: look_at_inking(w.project, w.blocks)),
     "flash": (lambda p, cut: flash_of(p, cut, 3), lambda w: flash_fast(w.project, w.blocks, 3)),
     "practise": (lambda p, cut: practise_of(p, cut, 3), lambda w: make_exercise(w.project, w.blocks, 3)),
     "planned": (planned_of, lambda w: planned(w.project, w.blocks)),
@@ -204,10 +226,11 @@ def test_what_does_not_matter_asks_nothing_anew(little: tuple[Project, Assets]) 
         return found
 
     assert changed("title", "a reading") == set()
-    assert changed("sheets", "working day", "drying") == {"orders", "flash", "practise", "planned", "sure"}
+    inked = {"orders", "flash", "practise", "planned", "sure", "inking"}
+    assert changed("sheets", "working day", "drying") == inked
     assert not changed("shade", "drying") & {"cut", "sheet", "carve", "look"}
     assert changed("grip") == {"carve"}
-    assert changed("clearance") == {"look"}
+    assert changed("clearance") == {"look", "inking"}
     assert changed("carried") == {"flash", "practise"}
     assert "orders" not in changed("order")
     assert changed("material") == {"carve", "orders"}
