@@ -85,6 +85,14 @@ class Files(QObject):
         """Ask for an ink shelf file."""
         return self._questions.shelf_to_open()
 
+    def ask_project(self) -> Path | None:
+        """Ask for a project file."""
+        path = self._questions.file_to_open()
+        if path is None or path.suffix.lower() == SUFFIX:
+            return path
+        self.told.emit(f"{path.name} is no project; choose a {SUFFIX} file.")
+        return None
+
     def ask_scan(self) -> Path | None:
         """Ask for a scan or photograph of a proof."""
         return self._questions.scan_to_open()

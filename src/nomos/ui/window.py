@@ -20,6 +20,7 @@ from PyQt6.QtWidgets import (
 from nomos.project import Project, Station
 from nomos.project.register.system import plan_of_system
 from nomos.ui.column import Column
+from nomos.ui.comparer import Comparer
 from nomos.ui.controller import Controller
 from nomos.ui.frame import keyboard as keys
 from nomos.ui.frame import theme
@@ -60,6 +61,7 @@ class Window(QMainWindow):
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
         self.outward = Outward(self, controller, settings)
+        self.beside = Comparer(controller, runner)
         self._build()
         self._connect()
         # Several changes in one turn of the event loop are shown once.
@@ -126,6 +128,7 @@ class Window(QMainWindow):
         self.sheet.zoomed.connect(lambda scale: self.buttons.show_scale(scale / self.sheet.true_scale()))
         self.column.wishes.packet_asked.connect(self._write_packet)
         self.column.wishes.show_asked.connect(self.sheet.look_at)
+        self.column.wishes.beside_asked.connect(self._lay_beside)
         self.column.wishes.touch_asked.connect(self.sheet.set_touch)
         self.column.wishes.picture_tool_asked.connect(self.picture.use)
         self.column.wishes.length_given.connect(self._take_length)
@@ -153,6 +156,14 @@ class Window(QMainWindow):
             "export": lambda: files.export(self.outward.export), "copy figures": self.outward.copy_figures,
             "quit": self.close, "about": self.outward.about,
         }  # fmt: skip
+        beside = self.beside
+        actions |= {
+            "beside sketch": beside.with_sketch, "beside before": beside.with_before,
+            "beside saved": beside.with_saved, "beside file": self._beside_file, "beside map": self._turn_map,
+            "alone": beside.stop,
+        }  # fmt: skip
+        beside.changed.connect(self._show_beside)
+        beside.told.connect(self.notice.tell)
         keys.bind(self, actions)
         bar = self.menuBar()
         assert bar is not None
@@ -277,6 +288,8 @@ class Window(QMainWindow):
     def _hint(self) -> str:
         if self.controller.document.project is None:
             return ""
+        if (beside := self.beside.beside) is not None:
+            return f"Now, and {beside.title}. {beside.text} Drag the line between them."
         return self.column.here(self.controller.state.station).hint
 
     def at(self, station: Station) -> Any:
@@ -298,6 +311,30 @@ class Window(QMainWindow):
 
     def _write_packet(self) -> None:
         self.controller.files.write_packet(self.controller.state.page)
+
+    def _show_beside(self) -> None:
+        beside = self.beside.beside
+        self.sheet.mapped = False
+        self.sheet.show_beside(beside)
+        self._point(self._place)
+
+    def _lay_beside(self, title: str, other: Project | None) -> None:
+        if other is None:
+            self.beside.stop()
+        else:
+            self.beside.with_project(title, other, dict(self.controller.document.assets))
+
+    def _turn_map(self) -> None:
+        if self.beside.beside is None:
+            self.notice.tell("Lay something beside the print first: View, Beside…")
+            return
+        self.sheet.mapped = not self.sheet.mapped
+        self.sheet.update()
+
+    def _beside_file(self) -> None:
+        path = self.controller.files.ask_project()
+        if path is not None:
+            self.beside.with_file(path)
 
     def _turn_loupe(self) -> None:
         self.sheet.loupe = not self.sheet.loupe

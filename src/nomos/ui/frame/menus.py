@@ -24,7 +24,10 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     ("&View", (
         ("whole", "&Whole sheet"), ("true", "&True size"), ("closer", "&Closer"),
         ("further", "&Further away"), ("loupe", "&Loupe"), (_LINE, ""),
-        ("earlier", "One pull &earlier"), ("later", "One pull l&ater"),
+        ("earlier", "One pull &earlier"), ("later", "One pull l&ater"), (_LINE, ""),
+        ("beside sketch", "Beside the &sketch"), ("beside before", "&Before and after the last change"),
+        ("beside saved", "Beside the print as sa&ved"), ("beside file", "Beside the print of another f&ile…"),
+        ("beside map", "&Map of where both differ"), ("alone", "&One print alone"),
     )),
     ("&Print", (("print", "&Print at true size…"), ("packet", "Write the pac&ket…"))),
     ("&Help", (("keys", "&Keys"), ("about", "&About Nomos"))),
@@ -32,7 +35,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 _NO_PROJECT = "Open a sketch or a project first."
 _OF_PROJECT = (
     "save", "save as", "export", "copy figures", "whole", "true", "closer", "further", "loupe", "earlier",
-    "later",
+    "later", "beside sketch", "beside before", "beside saved", "beside file", "beside map", "alone",
 )  # fmt: skip
 _NO_FILE = "It has no file yet: save it first."
 _NO_BLOCKS = "There are no blocks to print yet, or no room for the system at Register."
@@ -93,7 +96,7 @@ def reasons(
     if not blocks:
         why |= dict.fromkeys(("print", "packet"), _NO_BLOCKS)
     if not path:
-        why |= dict.fromkeys(("variant", "where", "revert"), _NO_FILE)
+        why |= dict.fromkeys(("variant", "where", "revert", "beside saved"), _NO_FILE)
     elif not unsaved:
         why["revert"] = "Nothing has changed since it was saved."
     if not undo:

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QScrollArea, QSizePolicy, QVBoxLayout, QWidget
 
@@ -14,6 +14,9 @@ from nomos.ui.frame.controls import label
 from nomos.ui.frame.patch_strip import PatchStrip
 from nomos.ui.frame.sheet import image_of
 from nomos.units import number
+
+# So long the pointer rests on a choice before it is laid beside the print.
+_REST_MS = 250
 
 
 def part_column(part: QWidget) -> QVBoxLayout:
@@ -90,6 +93,8 @@ class Cards(QWidget):
     """Choices, each with the print it leads to and what it costs."""
 
     chosen = pyqtSignal(str)
+    pointed = pyqtSignal(str)
+    """A choice is looked at, by the pointer's rest on it or by an arrow key; "" when it is left."""
 
     def __init__(self, accessible_name: str) -> None:
         super().__init__()
@@ -97,7 +102,32 @@ class Cards(QWidget):
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(accessible_name)
         self._choices: tuple[Card, ...] = ()
-        self._focused = 0
+        self._focused, self._at = 0, -1
+        self.setMouseTracking(True)
+        # A pointer that only passes over a choice asks for nothing.
+        self._rest = QTimer(self)
+        self._rest.setSingleShot(True)
+        self._rest.setInterval(_REST_MS)
+        self._rest.timeout.connect(lambda: self._point(self._at))
+
+    def _point(self, place: int) -> None:
+        self.pointed.emit(self._choices[place].key if 0 <= place < len(self._choices) else "")
+
+    def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
+        assert event is not None
+        place = int(event.position().y() // self._height())
+        if place != self._at:
+            self._at = place
+            self._rest.start()
+
+    def leaveEvent(self, _event: object) -> None:
+        self._rest.stop()
+        if self._at >= 0:
+            self._at = -1
+            self.pointed.emit("")
+
+    def hideEvent(self, _event: object) -> None:
+        self._rest.stop()
 
     def show_choices(self, choices: Sequence[Card]) -> None:
         """Show these."""
@@ -150,6 +180,7 @@ class Cards(QWidget):
         if key in (Qt.Key.Key_Up, Qt.Key.Key_Down):
             step = -1 if key == Qt.Key.Key_Up else 1
             self._focused = min(max(self._focused + step, 0), len(self._choices) - 1)
+            self._point(self._focused)
             self.update()
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space):
             self._choose(self._focused)

@@ -20,6 +20,7 @@ from PyQt6.QtWidgets import QWidget
 from nomos.proof import render_view
 from nomos.separation.touch import Touch
 from nomos.ui.frame import sheet_marks, theme
+from nomos.ui.frame.beside import Beside
 from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.sheet_view import SheetContent
 from nomos.ui.frame.system_marks import draw_system
@@ -30,6 +31,7 @@ _LOUPE_PX, _LOUPE_MM = 210, 14.0
 _MARGINS = 56, 44, 30, 26
 # What is dragged when it is the sheet itself; anything else is the name of a handle.
 _PAN = "sheet"
+_DIVIDER = "divider"
 # Screen pixels per mm at which a fine place is looked at.
 _CLOSE_SCALE = 16.0
 
@@ -67,6 +69,15 @@ class SheetView(QWidget):
         self._touch: Touch | None = None
         self._stroke: list[tuple[float, float]] = []
         self._shown_place: tuple[float, float] | None = None
+        self._beside: Beside | None = None
+        self._parted, self.mapped = 0.5, False
+        self._other_image: tuple[object, QImage] | None = None
+
+    def show_beside(self, beside: Beside | None) -> None:
+        """Lay another look of the sheet beside this one, from the divider on; None takes it away."""
+        if beside is not self._beside:
+            self._beside, self._other_image = beside, None
+            self.update()
 
     def show_content(self, content: SheetContent | None) -> None:
         """Show this; a sheet of another size, or a bench that comes or goes, is fitted anew."""
@@ -162,6 +173,8 @@ class SheetView(QWidget):
             painter.save()
             painter.setClipRect(sheet)
             self._draw_raster(painter, content.raster)
+            if self._beside is not None:
+                self._draw_beside(painter, sheet, self._beside)
             painter.restore()
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if content.plan is not None:
@@ -180,11 +193,28 @@ class SheetView(QWidget):
             sheet_marks.draw_word(painter, QPointF(*view.to_screen(x, y)), word)
         for handle in content.handles:
             sheet_marks.draw_handle(painter, QPointF(*view.to_screen(*handle.place_mm)), handle.word)
+        if self._beside is not None:
+            title = "where they differ" if self.mapped else self._beside.title
+            sheet_marks.draw_divider(painter, self._divider_x(), self.height(), title)
         if self.loupe and self._pointer is not None and content.raster is not None:
             self._draw_loupe(painter, content.raster, self._pointer)
         if self.hasFocus():
             painter.setPen(QColor(theme.LIGHT.accent))
             painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+
+    def _divider_x(self) -> float:
+        """Where the divider stands on the screen: a share of the sheet's width."""
+        width = self._content.sheet_mm[0] if self._content is not None else 0.0
+        return self._view.to_screen(self._parted * width, 0)[0]
+
+    def _draw_beside(self, painter: QPainter, sheet: QRectF, beside: Beside) -> None:
+        left = self._divider_x()
+        part = QRectF(left, sheet.top(), sheet.right() - left, sheet.height())
+        painter.setClipRect(part)
+        painter.fillRect(part, QColor(self._content.paper_hex if self._content is not None else theme.GROUND))
+        own, self._image = self._image, self._other_image
+        self._draw_raster(painter, beside.map if self.mapped else beside.raster)
+        self._image, self._other_image = own, self._image
 
     def _draw_raster(self, painter: QPainter, raster: Raster) -> None:
         height, width = raster.levels[0].shape
@@ -238,6 +268,9 @@ class SheetView(QWidget):
             self._stroke = [self._view.to_sheet(event.position().x(), event.position().y())]
             self.update()
             return
+        if self._beside is not None and abs(event.position().x() - self._divider_x()) < theme.scaled(12):
+            self._dragging = _DIVIDER
+            return
         handles = self._content.handles if self._content else ()
         for handle in handles if event.button() == Qt.MouseButton.LeftButton else ():
             away = QPointF(*self._view.to_screen(*handle.place_mm)) - event.position()
@@ -253,6 +286,11 @@ class SheetView(QWidget):
         self._pointer = here
         if self._stroke:
             self._stroke.append(self._view.to_sheet(here.x(), here.y()))
+            self.update()
+            return
+        if self._dragging == _DIVIDER and self._pressed is not None and self._content is not None:
+            x, _ = self._view.to_sheet(here.x(), here.y())
+            self._parted = min(max(x / self._content.sheet_mm[0], 0.0), 1.0)
             self.update()
             return
         if self._pressed is not None:

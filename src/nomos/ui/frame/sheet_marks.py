@@ -110,6 +110,17 @@ def draw_outline(painter: QPainter, view: Viewport, outline: Outline) -> None:
         painter.drawPolygon(line)
 
 
+def draw_divider(painter: QPainter, x: float, height: int, title: str) -> None:
+    """The line between two looks of a sheet, with what lies at either side of it."""
+    for colour, width in ((QColor("#ffffff"), 4.0), (_ACCENT, 2.0)):
+        painter.setPen(QPen(colour, width))
+        painter.drawLine(QPointF(x, 0), QPointF(x, height))
+    metrics = QFontMetrics(theme.font(12))
+    top = theme.scaled(12)
+    draw_label(painter, QPointF(x - metrics.horizontalAdvance("now") / 2 - theme.scaled(14), top), "now")
+    draw_label(painter, QPointF(x + metrics.horizontalAdvance(title) / 2 + theme.scaled(14), top), title)
+
+
 def draw_word(painter: QPainter, at: QPointF, word: str) -> None:
     """A word or number on a piece, on a light ground so that it reads on any colour."""
     draw_label(painter, at, word)

@@ -25,6 +25,8 @@ class Wishes(QObject):
     """A Touch to draw with on the sheet, or None."""
     show_asked = pyqtSignal(float, float)
     """A place on the sheet, mm, that is to be looked at closely."""
+    beside_asked = pyqtSignal(str, object)
+    """What another project is called that is to be laid beside the print, or None for the print alone."""
     picture_tool_asked = pyqtSignal(str)
     """What the hand does on the picture as it was opened."""
     length_given = pyqtSignal(float)

@@ -3,6 +3,7 @@
 from dataclasses import replace
 from typing import TYPE_CHECKING, get_args
 
+from nomos.project import Project
 from nomos.project.blocks.edits import (
     with_block,
     with_drawn,
@@ -97,14 +98,23 @@ class BlockEdits:
             if source == known:
                 self._hand.planner.ask(replace(self._hand.planner.wanted, source=known))
 
+    def planned(self, key: str) -> Project | None:
+        """The project printed by one of the plans found; None where that is gone."""
+        found, request = self._hand.planner.found, self._hand.planner.request
+        project = self._hand.document.project
+        row, place = (int(part) for part in key.split("/"))
+        if project is None or found is None or request is None:
+            return None
+        if row >= len(found.plans) or place >= len(found.plans[row]):
+            return None
+        return with_plan(project, found.plans[row][place], keep_key=request.wanted.keep_key)
+
     def take_plan(self, key: str) -> None:
         """Print by one of the plans found."""
-        found, request = self._hand.planner.found, self._hand.planner.request
-        row, place = (int(part) for part in key.split("/"))
-        if found is None or request is None or row >= len(found.plans) or place >= len(found.plans[row]):
+        planned = self.planned(key)
+        if planned is None:
             return
-        plan = found.plans[row][place]
-        self._hand.edit("Take a plan", lambda p: with_plan(p, plan, keep_key=request.wanted.keep_key))
+        self._hand.edit("Take a plan", lambda _project: planned)
         project = self._hand.document.project
         if project is not None and project.impressions:
             self._hand.choose_pull(project.impressions[0].id)

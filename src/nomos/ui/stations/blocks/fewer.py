@@ -32,6 +32,8 @@ class FewerPart(QWidget):
     """Name of an ink that is to be used in the next way: may, must, must not."""
     plans_asked = pyqtSignal()
     plan_taken = pyqtSignal(str)
+    plan_pointed = pyqtSignal(str)
+    """A plan is looked at; "" when it is left."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -72,6 +74,7 @@ class FewerPart(QWidget):
         self.uses.chosen.connect(self.use_asked)
         self.look.clicked.connect(self.plans_asked)
         self.cards.chosen.connect(self.plan_taken)
+        self.cards.pointed.connect(self.plan_pointed)
 
     def _choose(self, row: str) -> None:
         self._colour = int(row)

@@ -71,6 +71,12 @@ class BlocksHere(Here[BlocksStation]):
         part.use_asked.connect(lambda ink: planner.ask(planner.wanted.with_next_use(ink)))
         part.plans_asked.connect(planner.look)
         part.plan_taken.connect(hand.blocks.take_plan)
+        part.plan_pointed.connect(self._lay_plan_beside)
+
+    def _lay_plan_beside(self, key: str) -> None:
+        other = self.hand.blocks.planned(key) if key else None
+        count = len(other.blocks) if other is not None else 0
+        self.wishes.beside_asked.emit(f"with {count} blocks", other)
 
     def _wire_joins(self, part: "JoinsPart") -> None:
         hand = self.hand
