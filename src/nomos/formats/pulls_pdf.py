@@ -128,9 +128,7 @@ def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
 
 def _image(laid: LaidSheet, labs: NDArray[np.float64]) -> NDArray[np.uint8]:
     """The image without its margin."""
-    pad, (height, width) = laid.pad_px, laid.map.index.shape
-    inner = laid.map.index[pad : height - pad, pad : width - pad]
-    return to_rgb(render(inner, labs))
+    return to_rgb(render(laid.inner, labs))
 
 
 def _shrunk(picture: NDArray[np.uint8]) -> NDArray[np.uint8]:

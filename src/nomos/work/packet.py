@@ -134,10 +134,7 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
 
 def _stage(project: Project, laid: LaidSheet, pull: int) -> NDArray[np.uint8]:
     """The image after so many pulls, without the margin."""
-    height, width = laid.map.index.shape
-    pad = laid.pad_px
-    page = render(laid.map.index, sheet_labs(project, laid, pull))
-    return np.ascontiguousarray(to_rgb(page)[pad : height - pad, pad : width - pad])
+    return np.ascontiguousarray(to_rgb(render(laid.inner, sheet_labs(project, laid, pull))))
 
 
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:

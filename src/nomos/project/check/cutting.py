@@ -183,9 +183,7 @@ def free_page(project: Project, laid: LaidSheet, impression_id: str) -> Freedom:
         possible = now[:, column] | ~now[:, own].any(axis=1)
         worst = np.where(possible, np.maximum(worst, delta_e00(on, off)), worst)
     unseen = (worst < UNSEEN_DE00).astype(np.uint8)
-    pad = laid.pad_px
-    height, width = laid.map.index.shape
-    return np.asarray(unseen[laid.map.index[pad : height - pad, pad : width - pad]])
+    return np.asarray(unseen[laid.inner])
 
 
 def simpler_block(project: Project, blocks: CutBlocks, laid: LaidSheet, impression_id: str) -> Simpler:

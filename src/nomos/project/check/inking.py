@@ -87,9 +87,7 @@ def stray_of(project: Project, laid: LaidSheet, pull_id: str) -> Stray | None:
     """
     import cv2
 
-    pad, (height, width) = laid.pad_px, laid.map.index.shape
-    index = laid.map.index[pad : height - pad, pad : width - pad]
-    prints, free = laid.printed_by(pull_id)[index], free_page(project, laid, pull_id) > 0
+    prints, free = laid.printed_by(pull_id)[laid.inner], free_page(project, laid, pull_id) > 0
     wanted, barred = prints & ~free, ~prints & ~free
     if not wanted.any() or not barred.any():
         return None

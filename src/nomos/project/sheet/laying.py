@@ -59,6 +59,12 @@ class LaidSheet:
         """The impressions that are laid."""
         return frozenset(key.pull for key in self.films)
 
+    @property
+    def inner(self) -> Index:
+        """The map's index without its margin: the image alone. (height, width)."""
+        height, width = self.map.index.shape
+        return self.map.index[self.pad_px : height - self.pad_px, self.pad_px : width - self.pad_px]
+
     def printed_by(self, pull: str) -> NDArray[np.bool_]:
         """In which combinations an impression prints. (combinations,)."""
         return np.asarray(self.map.members[:, [key.pull == pull for key in self.films]].any(axis=1))

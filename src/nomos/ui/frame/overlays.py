@@ -90,8 +90,7 @@ def _free_page(project: Project, laid: LaidSheet, pull: str) -> tuple[tuple[Inde
 
 def _inside(laid: LaidSheet) -> LaidSheet:
     """The image of a laid sheet without its margin, at no more pixels than an overlay needs."""
-    pad, (height, width) = laid.pad_px, laid.map.index.shape
-    inner = laid.map.index[pad : height - pad, pad : width - pad]
+    inner = laid.inner
     step = _step(inner.shape)
     index: Index = inner[::step, ::step].copy()
     small = CombinationMap(index, laid.map.members, laid.map.pixels)
