@@ -107,3 +107,22 @@ def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_des
     settle(desk)
     assert desk.window.beside.beside is None
     assert np.array_equal(project_of(desk).image, before.image)
+
+
+def test_the_sheet_grows_pull_by_pull_and_rests_finished(little_desk: Desk) -> None:
+    desk, grower = little_desk, little_desk.window.grower
+    pulls = len(project_of(desk).impressions)
+    act(desk, "grow")
+    seen = [desk.controller.state.pulls]
+    while grower.growing:
+        grower.step()
+        settle(desk)
+        seen.append(desk.controller.state.pulls)
+    assert seen == [*range(pulls), None, None]
+    # Asked for again on the way, or by an edit, it stops.
+    act(desk, "grow")
+    act(desk, "grow")
+    assert not grower.growing
+    act(desk, "grow")
+    desk.controller.blocks.set_trap(0.8)
+    assert not grower.growing

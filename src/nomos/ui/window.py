@@ -36,6 +36,7 @@ from nomos.ui.frame.sheet_view import Overlay, place_text, sheet_content
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.strip import StationStrip
 from nomos.ui.frame.welcome import Welcome
+from nomos.ui.grower import Grower
 from nomos.ui.outward import Outward
 from nomos.ui.stations.design.picture import PictureView
 from nomos.ui.stations.design.picture_view import first_content, picture_content
@@ -61,7 +62,7 @@ class Window(QMainWindow):
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
         self.outward = Outward(self, controller, settings)
-        self.beside = Comparer(controller, runner)
+        self.beside, self.grower = Comparer(controller, runner), Grower(controller)
         self._build()
         self._connect()
         # Several changes in one turn of the event loop are shown once.
@@ -160,7 +161,7 @@ class Window(QMainWindow):
         actions |= {
             "beside sketch": beside.with_sketch, "beside before": beside.with_before,
             "beside saved": beside.with_saved, "beside file": self._beside_file, "beside map": self._turn_map,
-            "alone": beside.stop,
+            "alone": beside.stop, "grow": self.grower.start,
         }  # fmt: skip
         beside.changed.connect(self._show_beside)
         beside.told.connect(self.notice.tell)
@@ -365,6 +366,7 @@ class Window(QMainWindow):
             event.ignore()
             return
         self._settings.setValue("window", self.saveGeometry())
+        self.grower.stop()
         self.outward.keep_picture()
         event.accept()
 

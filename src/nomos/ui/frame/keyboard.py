@@ -21,6 +21,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("station 8", ("8",), "Bench"),
     ("earlier", (",",), "The sheet one pull earlier"),
     ("later", (".",), "The sheet one pull later"),
+    ("grow", ("G",), "Watch the sheet grow pull by pull; again to stop"),
     ("whole", ("W",), "Whole sheet"),
     ("true", ("T",), "True size"),
     ("loupe", ("L",), "Loupe on and off"),
