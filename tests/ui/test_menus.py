@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QApplication
 from nomos.project import load
 from nomos.ui.desk import Desk
 from nomos.ui.frame.keyboard import BINDINGS
+from nomos.ui.frame.notes import with_a_place
 from tests.ui.conftest import Answers, click, project_of, settle
 
 
@@ -126,3 +127,22 @@ def test_figures_are_copied_and_a_picture_is_pasted(little_desk: Desk) -> None:
     assert desk.controller.designer.first is not None or project_of(desk).source is not None
     act(desk, "about")
     assert click is not None
+
+
+def test_findings_are_stepped_through_the_gravest_first_where_they_lie(little_desk: Desk) -> None:
+    desk = little_desk
+    desk.controller.blocks.set_fineness(3.0, 3.0)
+    settle(desk, closely=True)
+    proof = desk.keeper.proof
+    assert proof is not None
+    found = with_a_place(proof)
+    assert found
+    weights = ["will fail", "could show", "worth knowing"]
+    assert [weights.index(each.weight) for each in found] == sorted(weights.index(f.weight) for f in found)
+    for place, finding in enumerate([*found, found[0]]):
+        act(desk, "finding")
+        assert desk.window.notice.text().startswith(f"{place % len(found) + 1} of {len(found)}")
+        assert finding.place_mm is not None
+        middle = desk.window.sheet.width() / 2, desk.window.sheet.height() / 2
+        assert desk.window.sheet._view.to_sheet(*middle) == pytest.approx(finding.place_mm, abs=0.5)
+        assert desk.controller.state.station == finding.station

@@ -3,7 +3,7 @@
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from PyQt6.QtCore import QObject, QSettings, Qt
+from PyQt6.QtCore import QObject, QSettings, Qt, QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
@@ -13,6 +13,7 @@ from nomos.ui.frame import view as frame
 from nomos.ui.frame.controls import Figures
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.menus import Menus
+from nomos.ui.frame.notes import with_a_place
 from nomos.ui.frame.outside import about_box, pasted
 from nomos.units import counted
 
@@ -30,6 +31,7 @@ class Outward(QObject):
         super().__init__()
         self._window, self._hand, self._settings = window, controller, settings
         self._menus: Menus | None = None
+        self._finding = -1
         controller.files.settled.connect(self._remember)
 
     def take_menus(self, menus: Menus) -> None:
@@ -115,6 +117,25 @@ class Outward(QObject):
             self._hand.files.open(pasted(image))
         except BadInput as error:
             self._tell(str(error))
+
+    def next_finding(self) -> None:
+        """Go to the next place on the sheet that has a finding, the gravest first, and round again."""
+        found = with_a_place(self._hand.keeper.proof)
+        if not found:
+            self._tell("No finding has a place on the sheet.")
+            return
+        self._finding = (self._finding + 1) % len(found)
+        finding = found[self._finding]
+        if finding.station != self._hand.state.station:
+            self._window.go_to(finding.station)
+        self._hand.hold(shown="print", pulls=None)
+        place = finding.place_mm
+        assert place is not None
+        said = f"{self._finding + 1} of {len(found)}, {finding.weight}: {finding.text} {finding.remedy}"
+        self._window.notice.clear()
+        self._tell(said)
+        # Once the sentence has its room, and the sheet what is left.
+        QTimer.singleShot(0, lambda: self._window.sheet.look_at(*place))
 
     def about(self) -> None:
         """Version and licences."""

@@ -155,6 +155,7 @@ class Window(QMainWindow):
             "paste": self.outward.paste, "variant": files.variant, "revert": files.revert,
             "where": files.where,
             "export": lambda: files.export(self.outward.export), "copy figures": self.outward.copy_figures,
+            "finding": self.outward.next_finding,
             "quit": self.close, "about": self.outward.about,
         }  # fmt: skip
         beside = self.beside

@@ -22,6 +22,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("earlier", (",",), "The sheet one pull earlier"),
     ("later", (".",), "The sheet one pull later"),
     ("grow", ("G",), "Watch the sheet grow pull by pull; again to stop"),
+    ("finding", ("N",), "To the next finding, where it is on the sheet"),
     ("whole", ("W",), "Whole sheet"),
     ("true", ("T",), "True size"),
     ("loupe", ("L",), "Loupe on and off"),

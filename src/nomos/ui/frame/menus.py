@@ -25,7 +25,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
         ("whole", "&Whole sheet"), ("true", "&True size"), ("closer", "&Closer"),
         ("further", "&Further away"), ("loupe", "&Loupe"), (_LINE, ""),
         ("earlier", "One pull &earlier"), ("later", "One pull l&ater"),
-        ("grow", "Watch the sheet &grow"), (_LINE, ""),
+        ("grow", "Watch the sheet &grow"), ("finding", "To the &next finding"), (_LINE, ""),
         ("beside sketch", "Beside the &sketch"), ("beside before", "&Before and after the last change"),
         ("beside saved", "Beside the print as sa&ved"), ("beside file", "Beside the print of another f&ile…"),
         ("beside map", "&Map of where both differ"), ("alone", "&One print alone"),
@@ -36,7 +36,8 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 _NO_PROJECT = "Open a sketch or a project first."
 _OF_PROJECT = (
     "save", "save as", "export", "copy figures", "whole", "true", "closer", "further", "loupe", "earlier",
-    "later", "grow", "beside sketch", "beside before", "beside saved", "beside file", "beside map", "alone",
+    "later", "grow", "finding", "beside sketch", "beside before", "beside saved", "beside file",
+    "beside map", "alone",
 )  # fmt: skip
 _NO_FILE = "It has no file yet: save it first."
 _NO_BLOCKS = "There are no blocks to print yet, or no room for the system at Register."
