@@ -18,6 +18,8 @@ from nomos.colour.light import LIGHTS, Light, lab_under, parting_pairs, seen_by
 from nomos.colour.spectra import WAVELENGTHS_NM, reflectance_to_xyz
 from nomos.colour.trapping import (
     apparent_trapping,
+    complementary,
+    density,
     knife_test,
     preucil,
     share_taken,
@@ -121,3 +123,12 @@ def test_oil_loosens_and_carbonate_tightens_step_by_step() -> None:
     words = [knife_test(step) for step in range(11)]
     assert len(set(words)) == 11
     assert knife_test(12) == words[-1]
+
+
+def test_the_filter_of_the_complementary_colour_weighs_a_third_of_the_bands_to_one() -> None:
+    paper = np.full(36, 0.85)
+    yellow = np.where(np.arange(36) < 12, 0.1, 0.8)
+    weights = complementary(yellow, paper)
+    assert weights.sum() == pytest.approx(1)
+    assert np.flatnonzero(weights).tolist() == list(range(12))
+    assert density(yellow, paper, weights) == pytest.approx(np.log10(8.5))

@@ -246,3 +246,12 @@ def test_a_pause_is_no_part_of_the_pace() -> None:
     assert figures.minutes_a_pull == 5
     few = [Event(at(0), "layer", 0), Event(at(0), "good", 0, 1), Event(at(4), "good", 0, 2)]
     assert layer_figures(replay(few, ids(1), 6))[0].minutes_a_pull is None
+
+
+def test_the_curve_reaches_beyond_what_is_enough() -> None:
+    """At least three sheets more, a third more of many: to see what some further sheets would bring."""
+    for edition in (3, 40):
+        plan = start_sheets(edition, 4, 0.95, 0.9)
+        last = plan.curve[-1][0]
+        assert last == plan.start_sheets + max(3, round(0.3 * plan.start_sheets))
+        assert [count for count, _ in plan.curve] == sorted({count for count, _ in plan.curve})

@@ -265,3 +265,18 @@ def test_parts_lie_within_their_stock() -> None:
     for small in ((40.0, 900.0), (900.0, 20.0)):
         with pytest.raises(RegisterError, match="take a larger one"):
             nest(replace(pins, stock_mm=small))
+
+
+@pytest.mark.parametrize("side", [5.0, 200.0, 2000.0])
+def test_a_block_size_that_can_be_is_taken_and_another_refused(side: float) -> None:
+    check_settings(RegisterSettings(jig=JigSettings(block_mm=(side, side))))
+    for wrong in (4.9, 2000.1):
+        with pytest.raises(BadInput):
+            check_settings(RegisterSettings(jig=JigSettings(block_mm=(side, wrong))))
+
+
+def test_an_error_of_nothing_can_be_given() -> None:
+    """Someone who has measured it may say that there is none."""
+    check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=0.0)))
+    with pytest.raises(BadInput):
+        check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=-0.1)))
