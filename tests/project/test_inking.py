@@ -32,7 +32,7 @@ from nomos.project.blocks.methods import with_method
 from nomos.project.blocks.pulls import between_pulls, moved_impression
 from nomos.project.blocks.reduction import cut_before, passes, with_reduction
 from nomos.project.blocks.zones import printed_again, with_grade
-from nomos.project.check.inking import inking_findings, look_at_inking
+from nomos.project.check.inking import inking_findings, look_at_inking, stray_lines
 from nomos.project.edition.sheets import buying_list, zone_need
 from nomos.project.inks.films import FilmKey
 from nomos.project.model import Block, Flat, Grade, Impression, Ink, Paper, WantedColour, Zone
@@ -370,7 +370,9 @@ def test_a_wash_under_an_opaque_block_may_be_messy_there() -> None:
     stray = look.strays["1"]
     assert stray.half_mm == pytest.approx(6.0 - 0.5, abs=0.4)
     assert stray.tight == 0
-    xs, ys = zip(*(point for line in stray.lines for point in line), strict=True)
+    laid = lay_sheet(CutBlocks(labels, masks, px, masks), impressions_to_lay(project))
+    lines = stray_lines(project, laid, "1")
+    xs, ys = zip(*(point for line in lines for point in line), strict=True)
     assert min(xs) == pytest.approx(5 + 10 + 0.5, abs=0.4)
     assert max(ys) == pytest.approx(5 + 40 - 0.5, abs=0.4)
     assert "loosely" in stray.text

@@ -15,8 +15,8 @@ from nomos.project.sheet.masks import CutBlocks, coarse
 from nomos.separation import outlines
 from nomos.units import number
 
-# Pages of this many pixels answer within a tenth of a millimetre on a sheet of A4.
-_PIXELS = 2_500_000
+# Pages of this many pixels answer within a third of a millimetre on a sheet of A4, in a blink.
+_PIXELS = 500_000
 # Less than a finger's breadth of freedom is not worth saying (chosen by us, no source).
 WORTH_MM = 2.0
 # So narrow a part of the edge may be tighter than what is said (chosen by us, no source).
@@ -33,12 +33,10 @@ class Stray:
     """How far the ink of a pull may stray past where it is wanted, unseen.
 
     half_mm : so far or farther along half of its edge. tight : the share of its edge where it may not.
-    lines : how far it may run: closed outlines on the sheet, mm.
     """
 
     half_mm: float
     tight: float
-    lines: tuple[Outline, ...]
 
     @property
     def text(self) -> str:
@@ -87,25 +85,42 @@ def stray_of(project: Project, laid: LaidSheet, pull_id: str) -> Stray | None:
     """
     import cv2
 
-    prints, free = laid.printed_by(pull_id)[laid.inner], free_page(project, laid, pull_id) > 0
-    wanted, barred = prints & ~free, ~prints & ~free
-    if not wanted.any() or not barred.any():
+    wanted, room = _room(project, laid, pull_id)
+    if room is None or not wanted.any():
         return None
-    far = cv2.distanceTransform((~barred).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
-    room = np.asarray(far, np.float64) / laid.px_per_mm - project.tolerance_mm
     edge = wanted & (cv2.erode(wanted.astype(np.uint8), np.ones((3, 3), np.uint8)) == 0)
     edge &= _inside(edge.shape)
     if not edge.any():
         return None
     along = np.maximum(room[edge], 0.0)
-    may = ((room > 0) | wanted).astype(np.uint8)
+    return Stray(float(np.quantile(along, 1 - _TIGHT_SHARE)), float((along < WORTH_MM / 2).mean()))
+
+
+def stray_lines(project: Project, laid: LaidSheet, pull_id: str) -> tuple[Outline, ...]:
+    """How far ink of a pull may run, unseen: closed outlines on the sheet, mm; none if all over."""
+    wanted, room = _room(project, laid, pull_id)
+    if room is None:
+        return ()
     left, top = project.image.left, project.image.top
-    lines = tuple(
+    return tuple(
         tuple((round(float(x) + left, 2), round(float(y) + top, 2)) for x, y in ring[:-1])
-        for area in outlines(may, laid.px_per_mm)
+        for area in outlines(((room > 0) | wanted).astype(np.uint8), laid.px_per_mm)
         for ring in area
     )
-    return Stray(float(np.quantile(along, 1 - _TIGHT_SHARE)), float((along < WORTH_MM / 2).mean()), lines)
+
+
+def _room(
+    project: Project, laid: LaidSheet, pull_id: str
+) -> tuple[NDArray[np.bool_], NDArray[np.float64] | None]:
+    """Where a pull is wanted, and how far each place is from where it is barred, mm; None if nowhere."""
+    import cv2
+
+    prints, free = laid.printed_by(pull_id)[laid.inner], free_page(project, laid, pull_id) > 0
+    wanted, barred = prints & ~free, ~prints & ~free
+    if not barred.any():
+        return wanted, None
+    far = cv2.distanceTransform((~barred).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
+    return wanted, np.asarray(far, np.float64) / laid.px_per_mm - project.tolerance_mm
 
 
 def _inside(shape: tuple[int, ...]) -> NDArray[np.bool_]:

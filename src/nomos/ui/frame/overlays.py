@@ -10,6 +10,8 @@ from nomos.colour import lab_to_srgb, srgb_to_lab
 from nomos.project import Block, CutBlocks, LaidSheet, Project, Proof
 from nomos.project.blocks.traps import border_traps
 from nomos.project.check.cutting import freedom_of
+from nomos.project.check.inking import stray_lines
+from nomos.project.model import Outline
 from nomos.proof import CombinationMap, Index, mips
 from nomos.separation.contour import contour_mask
 from nomos.ui.frame.raster import Raster
@@ -76,6 +78,16 @@ def free_raster(proof: Proof, pull: str) -> Raster:
     levels, px_per_mm = _free_page(held(project, *_SEEN), laid, pull)
     labs = np.array([_CLEAR, _PRINTS, _LEAVE, _REMOVE])
     return Raster(levels, labs, px_per_mm, project.image.left, project.image.top)
+
+
+def free_lines(proof: Proof, pull: str) -> tuple[Outline, ...]:
+    """How far a pull's ink may run, unseen; mm on the sheet."""
+    return _free_lines(held(proof.project, *_SEEN), proof.laid, pull)
+
+
+@lru_cache(maxsize=1)
+def _free_lines(project: Project, laid: LaidSheet, pull: str) -> tuple[Outline, ...]:
+    return stray_lines(project, _inside(laid), pull)
 
 
 @lru_cache(maxsize=1)

@@ -21,7 +21,7 @@ from nomos.project.model import Outline
 from nomos.project.register.system import marks_of, plan_of_system
 from nomos.proof import Index
 from nomos.registration import PrintedMark, Rect, SystemPlan
-from nomos.ui.frame.overlays import free_raster, trap_raster
+from nomos.ui.frame.overlays import free_lines, free_raster, trap_raster
 from nomos.ui.frame.raster import Page, Raster, index_levels, picture_levels
 from nomos.ui.frame.state import MIRRORED, Marked, UiState
 from nomos.units import number
@@ -121,10 +121,9 @@ def sheet_content(
 
 def _stray_lines(proof: Proof | None, state: UiState) -> tuple[Outline, ...]:
     """How far the chosen pull's ink may run, where it is looked at where the block is free."""
-    if state.shown != "free" or proof is None or proof.inking is None or state.pull is None:
+    if state.shown != "free" or proof is None or state.pull is None:
         return ()
-    stray = proof.inking.strays.get(state.pull)
-    return stray.lines if stray is not None else ()
+    return free_lines(proof, state.pull) if state.pull in proof.laid.pulls else ()
 
 
 def _handles(project: Project, state: UiState) -> tuple[Handle, ...]:
