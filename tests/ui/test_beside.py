@@ -100,7 +100,10 @@ def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_des
     assert project_of(desk) == before
     # The pointer that rests on a card does the same, and takes it away when it leaves.
     QTest.mouseMove(cards, QPoint(60, cards._height() // 2))
-    QTest.qWait(400)
+    settle(desk)
+    # As if it had rested there.
+    cards._rest.stop()
+    cards._rest.timeout.emit()
     settle(desk)
     assert desk.window.beside.beside is not None
     cards.leaveEvent(None)
