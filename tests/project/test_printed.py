@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 
 from nomos.edition import Event, now_text, replay
-from nomos.edition.log import EditionState
+from nomos.edition.replay import EditionState
 from nomos.project import Assets, Project, ProjectError, proof_of
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.inking import with_pull, with_zone_changed

@@ -3,16 +3,15 @@
 from nomos.edition.amounts import FILM_G_M2, SLAB_G, WASTE, InkNeed, film_from_weights, ink_needed
 from nomos.edition.log import (
     REASONS,
-    EditionState,
     Event,
     EventKind,
     LogError,
     append_event,
     now_text,
     read_log,
-    replay,
     set_aside,
 )
+from nomos.edition.replay import EditionState, replay
 from nomos.edition.sheets import SheetPlan, SheetsError, cut_from, newsprint_sheets, start_sheets
 from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learnt_good, number_sheets
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from itertools import pairwise
 
-from nomos.edition.log import EditionState, SheetHistory
+from nomos.edition.replay import EditionState, SheetHistory
 
 # A pause longer than this between two pulls is no part of the pace (chosen by us).
 _PAUSE_MIN = 20.0

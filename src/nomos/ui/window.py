@@ -139,6 +139,19 @@ class Window(QMainWindow):
         self.picture.polygon_drawn.connect(hand.designer.leave_bare)
         self.picture.said.connect(self.foot.say)
         self.sheet.touched.connect(hand.touch)
+        beside, actions = self.beside, self._actions()
+        beside.changed.connect(self._show_beside)
+        beside.told.connect(self.notice.tell)
+        keys.bind(self, actions)
+        bar = self.menuBar()
+        assert bar is not None
+        self.menus = Menus(bar, actions)
+        self.outward.take_menus(self.menus)
+        self.buttons.pressed.connect(lambda name: actions[name]())
+
+    def _actions(self) -> dict[str, Callable[[], object]]:
+        """What every key and entry of the menu does, by its name."""
+        hand, files = self.controller, self.controller.files
         actions: dict[str, Callable[[], object]] = {
             "open": files.open_asked, "save": files.save, "save as": files.save_as,
             "packet": self._write_packet, "print": self.outward.print,
@@ -164,14 +177,7 @@ class Window(QMainWindow):
             "beside saved": beside.with_saved, "beside file": self._beside_file, "beside map": self._turn_map,
             "alone": beside.stop, "grow": self.grower.start,
         }  # fmt: skip
-        beside.changed.connect(self._show_beside)
-        beside.told.connect(self.notice.tell)
-        keys.bind(self, actions)
-        bar = self.menuBar()
-        assert bar is not None
-        self.menus = Menus(bar, actions)
-        self.outward.take_menus(self.menus)
-        self.buttons.pressed.connect(lambda name: actions[name]())
+        return actions
 
     # What is shown
 

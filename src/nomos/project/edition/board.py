@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
-from nomos.edition.log import SheetHistory
+from nomos.edition.replay import SheetHistory
 from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of

@@ -4,7 +4,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from nomos.edition import EditionState, Event
-from nomos.edition.log import Printed, PrintedInk, adopted
+from nomos.edition.log import Printed, PrintedInk
+from nomos.edition.replay import adopted
 from nomos.project.model import Impression, Project, Zone
 from nomos.units import counted
 

@@ -90,7 +90,6 @@ def bench_view(
     fine = own is not None and has_fine_lines(own)
     card = layer_card(project, proof.blocks if proof else None, state, chatter=chatter, fine=fine)
     queue = state.queue()
-    counts = state.tally()
     begin = "" if queue or following is None else _begin_words(project, following, asking_cut=asking_cut)
     sheet = f"Sheet {queue[0]}" if queue else ("Layer done" if begin else "All printed")
     bad = bool(queue) and state.histories[queue[0]].spoiled_at is not None
@@ -99,9 +98,7 @@ def bench_view(
     )
     if state.by_sheet and queue:
         quiet = f"block {state.layer + 1} of {state.layers} under it; {len(queue) - 1} sheets after it"
-    tally = f"{counts['good']} good   {counts['spoiled']} spoiled   {counts['repaired']} repaired"
-    if state.beyond:
-        tally += f"   {state.beyond} of layers no longer planned"
+    tally = _tally(state)
     first = not state.pulled.get(state.layer)
     return BenchView(
         f"Practice: {card.pull.title}" if practising else card.pull.title,
@@ -121,6 +118,12 @@ def bench_view(
         gate="" if queue else cut,
         asking_cut=asking_cut,
     )
+
+
+def _tally(state: EditionState) -> str:
+    counts = state.tally()
+    said = "   ".join(f"{counts[how]} {how}" for how in ("good", "spoiled", "repaired"))
+    return f"{said}   {state.beyond} of layers no longer planned" if state.beyond else said
 
 
 def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:

@@ -6,12 +6,13 @@ import numpy as np
 
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
+from nomos.colour.trapping import knife_test
 from nomos.project import (
     Project,
     Proof,
     Zone,
 )
-from nomos.project.inks.films import can_be_on, film_on, ground_of, solid_film
+from nomos.project.inks.films import can_be_on, film_on, ground_of, solid_film, tack_of
 from nomos.project.inks.sureness import WORTH_SAYING, Judged
 from nomos.project.model import Ink
 from nomos.ui.frame.colours import PATCHES, ColourStrips, Strip, colour_strips
@@ -151,3 +152,16 @@ def _strength_strip(project: Project, zone: Zone) -> Strip | None:
     return Strip(
         zone.strength, f"{number(100 * zone.strength, 0)} % ink", tuple(lab_to_hex(lab) for lab in labs)
     )
+
+
+def step_pct(project: Project, ink: Ink) -> float:
+    """How much of what is in an ink changes its tack by a step."""
+    shop = project.workshop
+    return shop.carbonate_step_pct if ink.modifier == "carbonate" else shop.oil_step_pct
+
+
+def knife_text(project: Project, ink: Ink) -> str:
+    """What a knife shows of an ink with what was worked into it."""
+    tack = tack_of(project, ink)
+    changed = f"Now {number(tack)}: on" if abs(tack - ink.tack) > 0.05 else "On"
+    return f"{changed} the knife it {knife_test(tack)}."

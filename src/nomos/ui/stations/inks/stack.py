@@ -106,11 +106,7 @@ class StackPart(QWidget):
         self.fields.add("Overprint after", self.drying_box)
         self.vehicle_fields = Fields()
         self.vehicle_fields.add("Vehicle", self.vehicle)
-        self.density_fields = Fields()
-        self.density_boxes = [NumberBox(0, 4, unit="D", step=0.05, digits=2) for _ in range(3)]
-        for name, box in zip(("Density, first ink", "second ink", "both"), self.density_boxes, strict=True):
-            self.density_fields.add(name, box)
-        self.from_densities = button("Trapping from these densities")
+        self._make_densities()
         self.modifier = Fields()
         self.modifier_box = NumberBox(0, 60, unit="%", step=1)
         self.modifier.add("Worked into it, of the whole", self.modifier_box)
@@ -149,6 +145,14 @@ class StackPart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         self._connect()
+
+    def _make_densities(self) -> None:
+        """Densities from which the trapping is worked out."""
+        self.density_fields = Fields()
+        self.density_boxes = [NumberBox(0, 4, unit="D", step=0.05, digits=2) for _ in range(3)]
+        for name, box in zip(("Density, first ink", "second ink", "both"), self.density_boxes, strict=True):
+            self.density_fields.add(name, box)
+        self.from_densities = button("Trapping from these densities")
 
     def _connect(self) -> None:
         self.inking.chosen.connect(self.inking_asked)

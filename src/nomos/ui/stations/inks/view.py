@@ -8,7 +8,7 @@ from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
 from nomos.colour.layering import PaperKind
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import Inking, Surface, knife_test
+from nomos.colour.trapping import Inking, Surface
 from nomos.colour.weighing import in_parts, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
@@ -20,7 +20,6 @@ from nomos.project.inks.films import (
     on_wet,
     printed_reflectance,
     solid_film,
-    tack_of,
     trapping_at,
     zone_keys,
 )
@@ -35,6 +34,7 @@ from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
 from nomos.ui.stations.inks.drawdown_view import card_view
+from nomos.ui.stations.inks.ink_view import knife_text, step_pct
 from nomos.units import counted, number
 
 Figures = tuple[tuple[str, str], ...]
@@ -172,24 +172,12 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
     return StackView(
         f"{place + 1}  {ink.name}", zone.inking, pull.wet, place > 0,
         100 * (share if share is not None else 1.0), note, ink.tack, ink.drying_h, ink.vehicle,
-        ink.modifier_pct, ink.modifier, _step_pct(project, ink), _knife_text(project, ink),
+        ink.modifier_pct, ink.modifier, step_pct(project, ink), knife_text(project, ink),
         project.paper.surface, project.paper.kind, project.paper.weight_gsm or 0.0, project.paper.grain,
         project.paper.growth,
         f"Printed again over itself it gains ΔE {gains}: {worth}.", zone.grade,
         (alone, solid.absorption, solid.scattering),
     )  # fmt: skip
-
-
-def _step_pct(project: Project, ink: Ink) -> float:
-    """How much of what is in an ink changes its tack by a step."""
-    shop = project.workshop
-    return shop.carbonate_step_pct if ink.modifier == "carbonate" else shop.oil_step_pct
-
-
-def _knife_text(project: Project, ink: Ink) -> str:
-    tack = tack_of(project, ink)
-    changed = f"Now {number(tack)}: on" if abs(tack - ink.tack) > 0.05 else "On"
-    return f"{changed} the knife it {knife_test(tack)}."
 
 
 @dataclass(frozen=True, eq=False)

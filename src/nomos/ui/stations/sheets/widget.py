@@ -113,17 +113,7 @@ class SheetsStation(QScrollArea):
         self.learnt, self.take = label(kind="quiet"), button("Take what the log says")
         self.plan = button("")
         self.buy, self.cost = Figures(), label(kind="name")
-        self.prices = Fields()
-        self.full_w, self.full_h = NumberBox(50, 5000), NumberBox(50, 5000)
-        self.paper_cost, self.news_cost = (
-            NumberBox(0, 1e4, unit="", digits=2),
-            NumberBox(0, 1e4, unit="", digits=2),
-        )
-        for text, price in (
-            ("Full sheet, width", self.full_w), ("Full sheet, height", self.full_h),
-            ("A full sheet costs", self.paper_cost), ("A sheet of newsprint", self.news_cost),
-        ):  # fmt: skip
-            self.prices.add(text, price)
+        self._make_prices()
         self.layers, self.sheets = Figures(), ColourRows("Sheets of the edition")
         self.numbers, self.said = label(), label(kind="quiet")
         self.number, self.write = button("Number the sheets"), button("Write statement and tables…")
@@ -155,6 +145,20 @@ class SheetsStation(QScrollArea):
         column.addStretch(1)
         self._connect()
         self.turn_to("sheets")
+
+    def _make_prices(self) -> None:
+        """What paper costs, and the full sheet it is cut from."""
+        self.prices = Fields()
+        self.full_w, self.full_h = NumberBox(50, 5000), NumberBox(50, 5000)
+        self.paper_cost, self.news_cost = (
+            NumberBox(0, 1e4, unit="", digits=2),
+            NumberBox(0, 1e4, unit="", digits=2),
+        )
+        for text, price in (
+            ("Full sheet, width", self.full_w), ("Full sheet, height", self.full_h),
+            ("A full sheet costs", self.paper_cost), ("A sheet of newsprint", self.news_cost),
+        ):  # fmt: skip
+            self.prices.add(text, price)
 
     def _make_proofs(self) -> None:
         """Pictures of proofs, two of them laid together, and remarks."""
