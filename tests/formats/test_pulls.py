@@ -21,10 +21,11 @@ from nomos.project import (
     lay_sheet,
     mask_request,
 )
-from nomos.project.blocks.inking import with_own_ink, with_pull, with_zone_changed, with_zone_drawn
+from nomos.project.blocks.inking import with_own_ink, with_zone_changed, with_zone_drawn
 from nomos.project.blocks.methods import with_method
 from nomos.project.edition.card import pull_card
 from nomos.project.edition.sheets import record_from, state_of
+from nomos.project.model.edits import with_pull
 
 Demo = tuple[Project, Assets]
 

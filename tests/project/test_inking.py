@@ -23,7 +23,6 @@ from nomos.project.blocks.inking import (
     field_outlines,
     stroke_outlines,
     with_own_ink,
-    with_pull,
     with_zone_changed,
     with_zone_drawn,
     without_zone,
@@ -36,7 +35,7 @@ from nomos.project.check.inking import inking_findings, look_at_inking, stray_li
 from nomos.project.edition.sheets import buying_list, zone_need
 from nomos.project.inks.films import FilmKey
 from nomos.project.model import Block, Flat, Grade, Impression, Ink, Paper, WantedColour, Zone
-from nomos.project.model.edits import with_workshop
+from nomos.project.model.edits import with_pull, with_workshop
 from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import inked_zones, sheet_labs
 from nomos.project.sheet.masks import CutBlocks

@@ -9,7 +9,7 @@ from nomos.edition import Event, now_text, replay
 from nomos.edition.replay import EditionState
 from nomos.project import Assets, Project, ProjectError, proof_of
 from nomos.project.blocks.edits import without_impression
-from nomos.project.blocks.inking import with_pull, with_zone_changed
+from nomos.project.blocks.inking import with_zone_changed
 from nomos.project.blocks.methods import with_method
 from nomos.project.blocks.pulls import between_pulls, moved_impression
 from nomos.project.blocks.zones import printed_again
@@ -19,7 +19,7 @@ from nomos.project.edition.printed import contradictions, written
 from nomos.project.edition.sheets import state_of
 from nomos.project.inks.data import with_ink_data
 from nomos.project.inks.films import sitting_advice
-from nomos.project.model.edits import with_workshop
+from nomos.project.model.edits import with_pull, with_workshop
 
 Demo = tuple[Project, Assets]
 Told = dict[str, object]

@@ -64,8 +64,9 @@ def _inking(options: argparse.Namespace) -> int:
 
 
 def _changed(project: "Project", options: argparse.Namespace) -> "Project":
-    from nomos.project.blocks.inking import with_pull, with_zone_changed, with_zone_drawn
+    from nomos.project.blocks.inking import with_zone_changed, with_zone_drawn
     from nomos.project.blocks.zones import printed_again
+    from nomos.project.model.edits import with_pull
 
     if not options.out:
         raise BadInput("A pull is changed in a project of its own: give --out PROJECT.")

@@ -221,10 +221,6 @@ def _finished(rgb: Rgb, size_mm: tuple[float, float], notes: tuple[str, ...], si
     return Picture(rgb, size_mm, rgb.shape[1] / size_mm[0], notes, sized=sized)
 
 
-def _size_at(rgb: Rgb, dpi: float) -> tuple[float, float]:
-    return rgb.shape[1] / dpi * MM_PER_INCH, rgb.shape[0] / dpi * MM_PER_INCH
-
-
 def _fit(rgb: Rgb, box_mm: tuple[float, float]) -> tuple[tuple[float, float], bool]:
     height, width = rgb.shape[:2]
     if abs(box_mm[0] / box_mm[1] * height / width - 1) <= _STRETCH:

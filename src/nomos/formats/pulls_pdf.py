@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.formats.pdf import new_canvas
+from nomos.formats.pictures import png
 from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
 from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
 from nomos.project.check.inking import InkingLook
@@ -77,19 +78,11 @@ def _side_by_side(*pictures: tuple[NDArray[np.uint8], str]) -> "Flowable":
     for picture, _ in pictures:
         tall = min(_TALL_MM, _WIDEST_MM * picture.shape[0] / picture.shape[1])
         wide = tall * picture.shape[1] / picture.shape[0]
-        cells.append(Image(io.BytesIO(_png(picture)), wide * MM, tall * MM))
+        cells.append(Image(io.BytesIO(png(picture, picture.shape[1] / wide)), wide * MM, tall * MM))
         widths.append((wide + _GAP_MM) * MM)
     table = Table([cells, [paragraph(words, 8) for _, words in pictures]], colWidths=widths, hAlign="LEFT")
     table.setStyle([("LEFTPADDING", (0, 0), (-1, -1), 0), ("BOTTOMPADDING", (0, 0), (-1, -1), 1)])
     return table
-
-
-def _png(picture: NDArray[np.uint8]) -> bytes:
-    from PIL import Image
-
-    buffer = io.BytesIO()
-    Image.fromarray(picture).save(buffer, "PNG")
-    return buffer.getvalue()
 
 
 def _after(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:

@@ -62,12 +62,7 @@ class Comparer(QObject):
         self._with_file(path.stem, path)
 
     def _with_file(self, title: str, path: Path) -> None:
-        try:
-            project, assets = load(path)
-        except BadInput as error:
-            self.told.emit(str(error))
-            return
-        self.with_project(title, project, assets)
+        self._lay(title, lambda progress: self._look_of(*load(path), progress))
 
     def with_before(self) -> None:
         """Beside the print before the last change."""
@@ -78,15 +73,13 @@ class Comparer(QObject):
 
     def with_project(self, title: str, other: Project, assets: Assets) -> None:
         """Beside the print of another project of the same image."""
-        ask = self._runner.answers
+        self._lay(title, lambda progress: self._look_of(other, assets, progress))
 
-        def look(progress: Progress) -> Raster:
-            cut = cut_of(other, assets)
-            if cut is None or not other.impressions:
-                raise BadInput("There is no print to compare with: it has no blocks.")
-            return print_raster(other, ask(sheet_of(other, cut), progress).laid)
-
-        self._lay(title, look)
+    def _look_of(self, other: Project, assets: Assets, progress: Progress) -> Raster:
+        cut = cut_of(other, assets)
+        if cut is None or not other.impressions:
+            raise BadInput("There is no print to compare with: it has no blocks.")
+        return print_raster(other, self._runner.answers(sheet_of(other, cut), progress).laid)
 
     def _lay(self, title: str, look: Look) -> None:
         proof = self._hand.keeper.proof

@@ -40,6 +40,7 @@ class Files(QObject):
         self._document, self._runner, self._questions = document, runner, questions
         self._designer = designer
         self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet")
+        self._exports = Asker(runner, "export", self.told.emit, said="writing the sheet")
         self._pages = Asker(runner, "pages", self.told.emit, said="drawing the pages")
 
     def open_asked(self) -> None:
@@ -171,12 +172,9 @@ class Files(QObject):
         path = self._questions.picture_to_save()
         if path is None:
             return
-        try:
-            write(path)
-        except BadInput as error:
-            self.told.emit(str(error))
-            return
-        self.told.emit(f"The sheet is in {path}.")
+        self._exports.do(
+            lambda _progress: write(path), lambda _done: self.told.emit(f"The sheet is in {path}.")
+        )
 
     def settle_unsaved(self) -> bool:
         """Ask about unsaved changes; whether it is all right to leave the project."""

@@ -1,5 +1,6 @@
 """What goes out of the window and comes in from the desktop: print, export, copy, paste, files of late."""
 
+from collections.abc import Callable
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -88,11 +89,15 @@ class Outward(QObject):
         dialog.open()
         dialog.ask()
 
-    def export(self, path: Path) -> None:
-        """Write what the sheet shows. Raises BadInput."""
+    def export_of(self) -> Callable[[Path], None]:
+        """What writes the sheet as it is shown now, wherever it is asked to. It raises BadInput."""
         content = self._window.sheet.content
-        if content is not None:
-            export.write_sheet(path, content)
+
+        def write(path: Path) -> None:
+            if content is not None:
+                export.write_sheet(path, content)
+
+        return write
 
     def copy_figures(self) -> None:
         """Copy the figures and rows in sight, as a spreadsheet takes them."""

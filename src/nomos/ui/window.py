@@ -167,7 +167,8 @@ class Window(QMainWindow):
         actions |= {
             "paste": self.outward.paste, "variant": files.variant, "revert": files.revert,
             "where": files.where,
-            "export": lambda: files.export(self.outward.export), "copy figures": self.outward.copy_figures,
+            "export": lambda: files.export(self.outward.export_of()),
+            "copy figures": self.outward.copy_figures,
             "finding": self.outward.next_finding,
             "quit": self.close, "about": self.outward.about,
         }  # fmt: skip

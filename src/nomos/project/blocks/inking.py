@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.design import Labels
 from nomos.project.model import Impression, Outline, Project, ProjectError, Zone
+from nomos.project.model.edits import with_pull
 from nomos.project.model.naming import fresh_name, fresh_number
 from nomos.project.model.pruning import without_unused_inks
 from nomos.separation import Mask, outlines
@@ -164,16 +165,5 @@ def with_own_ink(project: Project, pull_id: str, place: int) -> Project:
     return with_zone_changed(replace(project, inks=(*project.inks, ink)), pull_id, place, ink=ink.id)
 
 
-def with_pull(project: Project, pull_id: str, **changes: object) -> Project:
-    """The project with a pull's name, way of printing or packing changed. Raises ProjectError."""
-    pull = project.impression(pull_id)
-    return _replaced(project, replace(pull, **changes))
-
-
 def _with_zones(project: Project, pull: Impression, zones: tuple[Zone, ...]) -> Project:
-    return _replaced(project, replace(pull, zones=zones))
-
-
-def _replaced(project: Project, pull: Impression) -> Project:
-    pulls = tuple(pull if each.id == pull.id else each for each in project.impressions)
-    return replace(project, impressions=pulls)
+    return with_pull(project, pull.id, zones=zones)

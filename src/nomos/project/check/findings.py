@@ -20,7 +20,6 @@ from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.joins import of_borders
 from nomos.project.check.method import of_methods, of_writing
 from nomos.project.check.stack import of_reduction
-from nomos.project.inks.data import with_pull
 from nomos.project.inks.films import (
     can_be_on,
     film_on,
@@ -32,6 +31,7 @@ from nomos.project.inks.films import (
 )
 from nomos.project.inks.reach import fields_that_part
 from nomos.project.model import Project, Zone
+from nomos.project.model.edits import with_pull
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.register.system import advice_for, marks_of, plan_of_system
 from nomos.project.register.tolerance import worst_mm

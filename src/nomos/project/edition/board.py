@@ -15,13 +15,14 @@ from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import LaidSheet, sheet_labs
-from nomos.proof import render_view
+from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
 
 # More sheets than this are too small to be looked at.
 MOST_SHEETS = 240
-# A board is drawn at so many pixels for each mm of the sheet it stands on.
-_PX_PER_MM = 6.0
+# A board is drawn at so many pixels for each mm of the sheet, and at no more than so many in all:
+# it is drawn anew after every pull, while the hand waits.
+_PX_PER_MM, _MOST_PX = 6.0, 2_000_000
 _GAP_SHARE = 0.14
 _GROUND, _CROSS = (222, 222, 222), (160, 40, 30)
 
@@ -59,7 +60,8 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
     """Every sheet with the layers it really has, the spoiled ones crossed through."""
     wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
     shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
-    picture = np.full((round(tall_mm * _PX_PER_MM), round(wide_mm * _PX_PER_MM), 3), _GROUND, np.uint8)
+    px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
+    picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     columns, cell = _grid(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
     tiles = []
@@ -69,12 +71,12 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
         room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
         place = _inside(room, project.image.width / project.image.height)
         layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
-        size = max(1, round(place.width * _PX_PER_MM)), max(1, round(place.height * _PX_PER_MM))
+        size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
         if layers not in known:
             known[layers] = _look(project, laid, layers, size)
-        _put(picture, known[layers], place, crossed=history.spoiled_at is not None)
+        _put(picture, known[layers], place, px_per_mm, crossed=history.spoiled_at is not None)
         tiles.append(Tile(history.sheet, place, _word(history)))
-    return Board(picture, _PX_PER_MM, tuple(tiles), len(state.histories) - len(shown))
+    return Board(picture, px_per_mm, tuple(tiles), len(state.histories) - len(shown))
 
 
 def _grid(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
@@ -102,17 +104,15 @@ def _look(
         paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
         return np.tile(paper, (size[1], size[0], 1))
     printed = replace(project, impressions=tuple(project.impressions[layer] for layer in layers))
-    pad, (height, width) = laid.pad_px, laid.map.index.shape
-    window = (float(pad), float(pad), float(width - pad), float(height - pad))
-    pixels = render_view(laid.levels, sheet_labs(printed, laid), window, size)
-    shifts = np.array([16, 8, 0], np.uint32)
-    return ((pixels[..., None] >> shifts) & 0xFF).astype(np.uint8)
+    return to_rgb(render_view(laid.levels, sheet_labs(printed, laid), laid.inner_window, size))
 
 
-def _put(picture: NDArray[np.uint8], look: NDArray[np.uint8], place: Rect, *, crossed: bool) -> None:
+def _put(
+    picture: NDArray[np.uint8], look: NDArray[np.uint8], place: Rect, px_per_mm: float, *, crossed: bool
+) -> None:
     import cv2
 
-    x, y = round(place.left * _PX_PER_MM), round(place.top * _PX_PER_MM)
+    x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
     part = picture[y : y + look.shape[0], x : x + look.shape[1]]
     part[:] = look[: part.shape[0], : part.shape[1]]
     if crossed:

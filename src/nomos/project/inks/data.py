@@ -1,4 +1,4 @@
-"""Edits of what inks and papers are, and of how an impression meets the one before."""
+"""Edits of what inks and papers are."""
 
 from msgspec.structs import replace
 
@@ -21,13 +21,3 @@ def with_optics(project: Project, ink_id: str, lab: Lab, optics: Optics) -> Proj
 def with_paper_data(project: Project, **changes: object) -> Project:
     """The paper with other data: surface, weight_gsm, thickness_mm, grain, growth."""
     return replace(project, paper=replace(project.paper, **changes))
-
-
-def with_pull(project: Project, impression_id: str, **changes: object) -> Project:
-    """An impression printed wet or dry, or with a measured ink trapping: wet, trapping."""
-    return replace(
-        project,
-        impressions=tuple(
-            replace(pull, **changes) if pull.id == impression_id else pull for pull in project.impressions
-        ),
-    )

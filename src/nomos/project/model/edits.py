@@ -129,3 +129,8 @@ def with_impression(
         project,
         impressions=tuple(change(i) if i.id == impression_id else i for i in project.impressions),
     )
+
+
+def with_pull(project: Project, pull_id: str, **changes: object) -> Project:
+    """The project with fields of a pull changed: its name, way of printing, packing, wet, trapping."""
+    return with_impression(project, pull_id, lambda pull: replace(pull, **changes))

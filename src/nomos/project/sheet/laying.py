@@ -65,6 +65,13 @@ class LaidSheet:
         height, width = self.map.index.shape
         return self.map.index[self.pad_px : height - self.pad_px, self.pad_px : width - self.pad_px]
 
+    @property
+    def inner_window(self) -> tuple[float, float, float, float]:
+        """Left, top, right and bottom of the image in pixels of the map."""
+        height, width = self.map.index.shape
+        pad = float(self.pad_px)
+        return pad, pad, width - pad, height - pad
+
     def printed_by(self, pull: str) -> NDArray[np.bool_]:
         """In which combinations an impression prints. (combinations,)."""
         return np.asarray(self.map.members[:, [key.pull == pull for key in self.films]].any(axis=1))

@@ -160,9 +160,8 @@ def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = N
     tall : its height; a picture wider than three quarters of that is made lower instead.
     """
     laid = proof.laid
-    pad, (height, width) = laid.pad_px, laid.map.index.shape
-    window = (float(pad), float(pad), float(width - pad), float(height - pad))
-    shape = (width - 2 * pad) / (height - 2 * pad)
+    height, width = laid.inner.shape
+    shape = width / height
     wide = min(tall * shape, tall * _WIDEST)
     size = max(1, round(wide)), max(1, round(wide / shape))
-    return render_view(laid.levels, sheet_labs(project, laid, pulls), window, size)
+    return render_view(laid.levels, sheet_labs(project, laid, pulls), laid.inner_window, size)

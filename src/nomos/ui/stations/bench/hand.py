@@ -3,7 +3,6 @@
 from collections.abc import Callable, Sequence
 from datetime import datetime
 from pathlib import Path
-from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -25,9 +24,6 @@ from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.stations.bench.logbook import LogBook
 from nomos.ui.stations.bench.proofs import ProofBook
-
-if TYPE_CHECKING:
-    pass
 
 # How long sheets lie under the press to be flat; chosen by us, no source.
 PRESS_H = 24.0

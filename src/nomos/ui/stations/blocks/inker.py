@@ -14,12 +14,12 @@ from nomos.project.blocks.inking import (
     standing_outlines,
     stroke_outlines,
     with_own_ink,
-    with_pull,
     with_zone_changed,
     with_zone_drawn,
     without_zone,
 )
 from nomos.project.model import Outline
+from nomos.project.model.edits import with_pull
 from nomos.separation.touch import Touch
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.state import UiState

@@ -18,13 +18,14 @@ from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.blocks.zones import flat_then_graded
 from nomos.project.inks.chart import ChartReading
-from nomos.project.inks.data import with_ink_data, with_optics, with_paper_data, with_pull
+from nomos.project.inks.data import with_ink_data, with_optics, with_paper_data
 from nomos.project.inks.drawdown import Card
 from nomos.project.inks.edits import with_zone
 from nomos.project.inks.films import FilmKey, film_of, ground_of, solid_film
 from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.overlaps import ChartLearned
 from nomos.project.model import Ink, Known, Optics, Zone
+from nomos.project.model.edits import with_pull
 from nomos.project.sheet.learning import Learnt
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.hand import Hand
