@@ -23,7 +23,7 @@ def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     desk = demo_desk
     station = desk.window.at("blocks")
     whole = desk.window.sheet.grab().toImage()
-    click(station.shown.findChildren(QPushButton)[1])
+    click(desk.window.looks.buttons["block"])
     settle(desk)
     assert desk.window.sheet.grab().toImage() != whole
     press(station.rows, 40, station.rows.row_height() * 1.5)
@@ -220,15 +220,15 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
 
 
 def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
-    desk, station, sheet = demo_desk, demo_desk.window.at("blocks"), demo_desk.window.sheet
+    desk, sheet = demo_desk, demo_desk.window.sheet
     pull = project_of(desk).impressions[names(desk).index("Slate")].id
     desk.controller.choose_pull(pull)
-    station.shown.chosen.emit("block")
+    desk.window.looks.chosen.emit("block")
     settle(desk)
     printed = sheet.grab().toImage()
-    click(station.shown.findChildren(QPushButton)[2])
+    click(desk.window.looks.buttons["carved"])
     settle(desk)
-    assert station.marked.isVisible()
+    assert desk.window.looks.marked.isVisible()
     width = project_of(desk).paper.width_mm
     paper, wood = QColor("#f3efe4"), QColor(lab_to_hex(np.array(WOOD_LAB)))
 
@@ -241,7 +241,7 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
     # Slate prints in the upper sky and on the barrow, not on the sun nor in the rose of the horizon.
     for x, y in ((60, 20), (130, 215), (153, 70), (40, 95), (100, 130)):
         assert differs(printed, x, y, paper) == differs(stays, width - x, y, wood), (x, y)
-    click(station.marked.findChildren(QPushButton)[1])
+    click(desk.window.looks.marked.findChildren(QPushButton)[1])
     settle(desk)
     goes = sheet.grab().toImage()
     for x, y in ((60, 20), (153, 70)):
@@ -249,10 +249,10 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
     # Pointing and touching are on the mirror image too.
     desk.window._point((width - 60.0, 20.0))
     assert "prints 5 slate" in desk.window.foot.text()
-    click(station.shown.findChildren(QPushButton)[3])
+    click(desk.window.looks.buttons["sheets"])
     settle(desk)
     assert sheet.grab().toImage() != stays
-    assert not station.marked.isVisible()
+    assert not desk.window.looks.marked.isVisible()
 
 
 def test_a_finding_is_cured_by_its_button(demo_desk: Desk) -> None:

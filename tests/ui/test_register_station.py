@@ -40,7 +40,9 @@ def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
     assert content is not None
     assert content.plan is not None
     assert {"pin", "tab", "tape"} <= {shape.kind for shape in content.plan.shapes}
+    station.turn_to("measures")
     assert station.pin_fields.isVisible()
+    station.turn_to("system")
     assert desk.window.strip.grab().width() > 0
     row(desk, 3)
     assert station.jig_fields.isVisible()

@@ -45,7 +45,7 @@ def test_a_jigsaw_is_chosen_shown_in_pieces_and_undone(demo_desk: Desk) -> None:
     settle(desk, closely=True)
     assert "pieces, the smallest" in station.method.pieces.text()
     plain = desk.window.sheet.grab().toImage()
-    click(station.method.show_pieces)
+    click(desk.window.looks.buttons["pieces"])
     settle(desk)
     content = desk.window.sheet._content
     assert content is not None
@@ -139,12 +139,12 @@ def test_traps_and_freedom_are_shown_on_the_sheet(demo_desk: Desk) -> None:
     settle(desk, closely=True)
     assert "without the trap" in station.joins.opened.text()
     plain = desk.window.sheet.grab().toImage()
-    click(station.joins.show_traps)
+    click(desk.window.looks.buttons["traps"])
     settle(desk)
     traps = desk.window.sheet.grab().toImage()
     assert traps != plain
     station.turn_to("hand")
-    click(station.hand.show_free)
+    click(desk.window.looks.buttons["free"])
     settle(desk)
     assert desk.window.sheet.grab().toImage() not in (plain, traps)
     raster = desk.window.sheet._content.raster if desk.window.sheet._content else None

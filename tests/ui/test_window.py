@@ -386,7 +386,7 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     assert done is not None
     assert done.flat.suggestion is not None
     assert done.flat.suggestion.count == 9
-    click(desk.window.at("design").shown.findChildren(QPushButton)[0])
+    click(desk.window.looks.buttons["sketch"])
     settle(desk)
     assert desk.controller.state.shown == "sketch"
 

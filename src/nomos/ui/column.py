@@ -7,7 +7,10 @@ from PyQt6.QtWidgets import QStackedWidget
 from nomos.project import Project, Proof, Station
 from nomos.ui.controller import Controller
 from nomos.ui.frame import theme
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.looks import STATION_OF_LOOK
 from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import Marked, Shown
 from nomos.ui.frame.station import Here, Wishes
 from nomos.ui.stations import make
 
@@ -27,6 +30,9 @@ class Column(QStackedWidget):
             made = self._made[station] = make(station, self._hand, self.wishes)
             if not made.in_middle:
                 self.addWidget(made.widget)
+            if isinstance(made.widget, Answers):
+                made.widget.findings.show_asked.connect(self.wishes.show_asked)
+                made.widget.findings.cure_asked.connect(self._hand.methods.cure)
         return self._made[station]
 
     def show_station(self, project: Project, proof: Proof | None) -> None:
@@ -36,12 +42,26 @@ class Column(QStackedWidget):
             # There is no bench before there is something to print.
             here = self.here("sheets")
         here.show(project, proof)
+        if isinstance(here.widget, Answers):
+            here.widget.show_notes(here.notes(proof))
         if not here.in_middle:
             self.setCurrentWidget(here.widget)
 
     def laid_over(self, project: Project) -> Overlay | None:
-        """What the present station lays over the sheet."""
-        return self.here(self._hand.state.station).laid_over(project)
+        """What the station of what is looked at, or else the present one, lays over the sheet."""
+        state = self._hand.state
+        return self.here(STATION_OF_LOOK.get(state.shown, state.station)).laid_over(project)
+
+    def look(self, shown: Shown) -> None:
+        """Have the sheet show something else, and have worked out what that takes."""
+        station = STATION_OF_LOOK.get(shown, self._hand.state.station)
+        self.here(station).need(shown)
+        self._hand.show(shown)
+
+    def mark(self, marked: Marked) -> None:
+        """Mark on carved wood what stays or what goes, in sight and on what is written."""
+        self._hand.crafter.mark(marked)
+        self._hand.mark(marked)
 
     def come_to(self, station: Station) -> None:
         """The hand has turned to a station: its sheet is shown, and nothing is worked out for another."""

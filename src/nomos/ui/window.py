@@ -29,6 +29,7 @@ from nomos.ui.frame.buttons import ButtonRow
 from nomos.ui.frame.foot import FootLine
 from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
 from nomos.ui.frame.ladder import PullLadder
+from nomos.ui.frame.looks import LooksRow, legend_of, looks_of
 from nomos.ui.frame.menus import Menus, reasons
 from nomos.ui.frame.notice import Notice
 from nomos.ui.frame.sheet import SheetView
@@ -56,7 +57,7 @@ class Window(QMainWindow):
             StationStrip(), PullLadder(), SheetView(), FootLine(),
         )  # fmt: skip
         self.notice, self.buttons, self.welcome = Notice(), ButtonRow(), Welcome()
-        self.column = Column(controller)
+        self.column, self.looks = Column(controller), LooksRow()
         self.picture = PictureView()
         self._flipped = False
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
@@ -84,7 +85,7 @@ class Window(QMainWindow):
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
         self.middle.addWidget(self.picture)
-        centre = _column(self.notice, self.middle, self.buttons)
+        centre = _column(self.notice, self.looks, self.middle, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
@@ -133,6 +134,8 @@ class Window(QMainWindow):
         self.column.wishes.touch_asked.connect(self.sheet.set_touch)
         self.column.wishes.picture_tool_asked.connect(self.picture.use)
         self.column.wishes.length_given.connect(self._take_length)
+        self.looks.chosen.connect(self.column.look)
+        self.looks.marked_asked.connect(self.column.mark)
         self.picture.corners_set.connect(hand.designer.cut_out)
         self.picture.sheet_set.connect(hand.designer.set_sheet)
         self.picture.length_drawn.connect(self._keep_length)
@@ -200,7 +203,11 @@ class Window(QMainWindow):
         self.middle.setCurrentWidget(self._shown_in_the_middle(at_bench=at_bench))
         self.ladder_area.setVisible(not at_bench)
         self.column.setVisible(project is not None and not at_bench)
+        self.looks.setVisible(project is not None and not at_bench and hand.designer.first is None)
         if project is not None:
+            known = hand.designer.pixels() is not None
+            looks = looks_of(project, state, picture=known, card=hand.inkroom.card is not None)
+            self.looks.show_looks(looks, state)
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
             self.column.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack
@@ -220,7 +227,7 @@ class Window(QMainWindow):
         self.menus.show_can(whys)
         self.buttons.show_whys(whys)
         self._point(self._place)
-        self.setWindowTitle(_title(project, hand.document.path, unsaved=hand.document.unsaved))
+        self.setWindowTitle(frame.window_title(project, hand.document.path, unsaved=hand.document.unsaved))
 
     def _shown_in_the_middle(self, *, at_bench: bool) -> QWidget:
         """The part that stands in the middle, showing what it has to."""
@@ -299,7 +306,8 @@ class Window(QMainWindow):
             return ""
         if (beside := self.beside.beside) is not None:
             return f"Now, and {beside.title}. {beside.text} Drag the line between them."
-        return self.column.here(self.controller.state.station).hint
+        state = self.controller.state
+        return legend_of(state.shown) or self.column.here(state.station).hint
 
     def at(self, station: Station) -> Any:
         """The widget of a station, made if it is not there yet."""
@@ -388,10 +396,3 @@ def _column(*parts: QWidget) -> QWidget:
         stretches = isinstance(part, QStackedWidget | QSplitter)
         column.addWidget(part, 1 if stretches else 0)
     return made
-
-
-def _title(project: Project | None, path: Path | None, *, unsaved: bool) -> str:
-    if project is None:
-        return "Nomos"
-    name = path.name if path else "not saved yet"
-    return f"{project.title} ({name}{', changed' if unsaved and path else ''}) — Nomos"

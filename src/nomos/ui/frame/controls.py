@@ -8,7 +8,6 @@ from PyQt6.QtWidgets import (
     QButtonGroup,
     QDoubleSpinBox,
     QGridLayout,
-    QHBoxLayout,
     QLabel,
     QLineEdit,
     QPushButton,
@@ -19,9 +18,8 @@ from PyQt6.QtWidgets import (
 
 from nomos.errors import BadInput
 from nomos.ui.frame import theme
+from nomos.ui.frame.flow import FlowLayout
 from nomos.units import number, parse_length
-
-_MOST_IN_ROW = 5
 
 
 def label(text: str = "", *, kind: str = "text") -> QLabel:
@@ -187,32 +185,54 @@ class Figures(QWidget):
             painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, figure)
 
 
+class Aside(QWidget):
+    """Prose that is there to be asked for: a word, and below it the text once the word is pressed."""
+
+    def __init__(self, word: str) -> None:
+        super().__init__()
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(theme.scaled(2))
+        self._word, self._text = word, label(kind="quiet")
+        self.opener = button("", plain=True)
+        self.opener.setProperty("fold", True)
+        self.opener.setCheckable(True)
+        self.opener.clicked.connect(self._open)
+        column.addWidget(self.opener)
+        column.addWidget(self._text)
+        self._open(False)
+
+    def _open(self, on: bool) -> None:
+        self._text.setVisible(on)
+        self.opener.setText(f"{'▾' if on else '▸'}  {self._word}")
+
+    def setText(self, text: str) -> None:
+        """What is told when it is asked for."""
+        self._text.setText(text)
+
+    def text(self) -> str:
+        """What is told when it is asked for."""
+        return self._text.text()
+
+
 class Choice(QWidget):
-    """A few words side by side of which one holds; more than five stand in two rows."""
+    """A few words side by side of which one holds, in as many rows as they need."""
 
     chosen = pyqtSignal(str)
 
     def __init__(self, options: Sequence[tuple[str, str]]) -> None:
         super().__init__()
-        rows = QVBoxLayout(self)
-        rows.setContentsMargins(0, 0, 0, 0)
-        rows.setSpacing(theme.scaled(4))
+        row = FlowLayout(self, theme.scaled(4))
         self._group = QButtonGroup(self)
         self._buttons: dict[str, QPushButton] = {}
-        in_row = len(options) if len(options) <= _MOST_IN_ROW else (len(options) + 1) // 2
-        for place, (value, text) in enumerate(options):
-            if place % in_row == 0:
-                row = QHBoxLayout()
-                row.setSpacing(theme.scaled(4))
-                rows.addLayout(row)
+        for value, text in options:
             made = button(text)
             made.setCheckable(True)
             made.setProperty("narrow", True)
             made.clicked.connect(lambda _checked, value=value: self.chosen.emit(value))
             self._group.addButton(made)
             self._buttons[value] = made
-            # Longer words get more of the room.
-            row.addWidget(made, 3 + len(text))
+            row.addWidget(made)
 
     def show_choice(self, value: str) -> None:
         """Show which holds; a value that is none of them shows none."""

@@ -1,64 +1,13 @@
-"""Lists: findings with what to do, and rows with a patch of colour."""
+"""Rows with a patch of colour."""
 
 from collections.abc import Sequence
 
 from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import (
-    QSizePolicy,
-    QVBoxLayout,
-    QWidget,
-)
+from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import button, label
-from nomos.ui.frame.rows import Note, Row
-
-_SHAPES = {"could show": "△", "will fail": "■", "worth knowing": "○"}
-
-
-class FindingList(QWidget):
-    """Findings, each with a shape, a word and what can be done; those with a place can be shown there."""
-
-    show_asked = pyqtSignal(float, float)
-    """A place on the sheet, mm."""
-    cure_asked = pyqtSignal(object)
-    """A Cure."""
-
-    def __init__(self) -> None:
-        super().__init__()
-        self._column = QVBoxLayout(self)
-        self._column.setContentsMargins(0, 0, 0, 0)
-        self._column.setSpacing(theme.scaled(10))
-        self._rows: tuple[Note, ...] | None = None
-
-    def show_findings(self, rows: Sequence[Note]) -> None:
-        """Show these; nothing at all when there are none."""
-        if tuple(rows) == self._rows:
-            return
-        self._rows = tuple(rows)
-        while (item := self._column.takeAt(0)) is not None:
-            if (widget := item.widget()) is not None:
-                widget.deleteLater()
-        for row in rows:
-            block = QWidget()
-            column = QVBoxLayout(block)
-            column.setContentsMargins(0, 0, 0, 0)
-            column.setSpacing(theme.scaled(2))
-            head = label(f"{_SHAPES[row.weight]} {row.weight.capitalize()}")
-            head.setFont(theme.font(13, head.font().Weight.DemiBold))
-            column.addWidget(head)
-            column.addWidget(label(row.text))
-            column.addWidget(label(row.remedy, kind="quiet"))
-            for cure in row.cures:
-                made = button(cure.text)
-                made.clicked.connect(lambda _checked, asked=cure: self.cure_asked.emit(asked))
-                column.addWidget(made, 0, Qt.AlignmentFlag.AlignLeft)
-            if row.place_mm is not None:
-                show = button("Show it on the sheet", plain=True)
-                show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))
-                column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)
-            self._column.addWidget(block)
+from nomos.ui.frame.rows import Row
 
 
 class ColourRows(QWidget):

@@ -1,16 +1,15 @@
-"""What the stations share: the scrolling column, the colour editor, order cards, the curve."""
+"""What the stations share: groups of a column, the colour editor, order cards, the curve."""
 
 from collections.abc import Sequence
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QScrollArea, QSizePolicy, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from nomos.colour import Lab
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.colours import MOST_CHROMA, ColourStrips, from_lch
-from nomos.ui.frame.controls import label
 from nomos.ui.frame.patch_strip import PatchStrip
 from nomos.ui.frame.sheet import image_of
 from nomos.units import number
@@ -24,21 +23,6 @@ def part_column(part: QWidget) -> QVBoxLayout:
     column = QVBoxLayout(part)
     column.setContentsMargins(0, 0, 0, 0)
     column.setSpacing(theme.scaled(8))
-    return column
-
-
-def answers_column(area: QScrollArea, question: str) -> QVBoxLayout:
-    """Make a scroll area into a column of answers under a question."""
-    area.setWidgetResizable(True)
-    area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-    area.setFrameShape(QScrollArea.Shape.NoFrame)
-    inner = QWidget()
-    column = QVBoxLayout(inner)
-    side = theme.scaled(16)
-    column.setContentsMargins(side, theme.scaled(14), side, theme.scaled(14))
-    column.setSpacing(theme.scaled(8))
-    column.addWidget(label(question, kind="question"))
-    area.setWidget(inner)
     return column
 
 

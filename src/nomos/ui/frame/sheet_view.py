@@ -194,6 +194,8 @@ def _print(proof: Proof, state: UiState) -> Raster:
         return free_raster(proof, state.pull)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
+    elif state.shown == "where" and state.pull is not None and state.pull in laid.pulls:
+        labs = _faded(proof, looked_at(proof, state), laid.printed_by(state.pull))
     else:
         labs = looked_at(proof, state)
     pad = laid.pad_px / laid.px_per_mm
@@ -209,6 +211,16 @@ def looked_at(proof: Proof, state: UiState) -> NDArray[np.float64]:
         reflectance = sheet_reflectance(proof.project, proof.laid, state.pulls, wet_look=state.wet_look)
         labs = lab_under(reflectance, state.light)
     return seen_by(labs, state.eyes)
+
+
+# So much of what the chosen pull leaves alone is still seen.
+_FADED_SHARE = 0.22
+
+
+def _faded(proof: Proof, labs: NDArray[np.float64], kept: NDArray[np.bool_]) -> NDArray[np.float64]:
+    """The colours with all but the kept combinations faded into the paper."""
+    paper = np.array(proof.project.paper.lab)
+    return np.where(kept[:, None], labs, paper + _FADED_SHARE * (labs - paper))
 
 
 # A block of limewood, soot rubbed on what stays, red chalk on what goes; colours to tell apart, no source.

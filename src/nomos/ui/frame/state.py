@@ -8,6 +8,7 @@ from nomos.project import Station
 
 Shown = Literal[
     "print",
+    "where",
     "flat",
     "sketch",
     "outlined",
@@ -42,7 +43,8 @@ class UiState:
     pointing : at the Design station, what a click on the sheet corrects; "" chooses a colour.
     everywhere : another colour pointed out takes what is like it all over, not only nearby.
     brush_mm : the width of the brush.
-    shown : what the sheet shows: the print, the flat design, the sketch, the sketch with outlines of the
+    shown : what the sheet shows: the print, the print with all that the chosen pull leaves alone faded, the
+        flat design, the sketch, the sketch with outlines of the
         fields, the picture as it was opened, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
         runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, a

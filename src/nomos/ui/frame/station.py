@@ -9,6 +9,7 @@ from nomos.project import Project, Proof
 from nomos.ui.frame.notes import notes
 from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import Shown
 
 if TYPE_CHECKING:
     # The controller knows the stations' hands; a station only names its type.
@@ -59,6 +60,9 @@ class Here(Generic[W]):
 
     def gone(self) -> None:
         """The hand has turned away."""
+
+    def need(self, shown: Shown) -> None:
+        """Have worked out what the sheet is to show of it."""
 
     def laid_over(self, project: Project) -> Overlay | None:  # noqa: ARG002 - most lay nothing
         """What it lays over the sheet."""

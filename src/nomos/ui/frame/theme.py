@@ -136,6 +136,11 @@ def _style(tone: Tones) -> str:
     QPushButton[plain="true"]:hover {{ border-color: {tone.line}; }}
     QPushButton[plain="true"]:focus {{ border: 1px solid {tone.accent}; }}
     QPushButton[plain="true"]:disabled {{ color: {tone.quiet}; }}
+    QPushButton[fold="true"] {{ color: {tone.text}; font-weight: 600; padding-left: 0; }}
+    QPushButton[know="true"] {{ text-align: left; }}
+    QPushButton[look="true"] {{ color: {tone.text}; padding: {scaled(3)}px {scaled(5)}px; }}
+    QPushButton[look="true"]:checked {{ background: {tone.accent_pale}; color: {tone.accent};
+        border-color: {tone.accent}; }}
     QLineEdit {{ background: {tone.chosen}; color: {tone.text}; border: 1px solid {tone.line};
         border-radius: 3px; padding: {scaled(3)}px {scaled(5)}px;
         selection-background-color: {tone.accent}; }}

@@ -1,6 +1,7 @@
 """The station strip and the pull ladder."""
 
 from dataclasses import dataclass
+from pathlib import Path
 
 import numpy as np
 from numpy.typing import NDArray
@@ -165,3 +166,11 @@ def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = N
     wide = min(tall * shape, tall * _WIDEST)
     size = max(1, round(wide)), max(1, round(wide / shape))
     return render_view(laid.levels, sheet_labs(project, laid, pulls), laid.inner_window, size)
+
+
+def window_title(project: Project | None, path: Path | None, *, unsaved: bool) -> str:
+    """What stands over the window: the print, its file, and whether that is behind."""
+    if project is None:
+        return "Nomos"
+    name = path.name if path else "not saved yet"
+    return f"{project.title} ({name}{', changed' if unsaved and path else ''}) — Nomos"

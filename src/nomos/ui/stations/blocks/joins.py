@@ -8,11 +8,6 @@ from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.blocks.view import BlocksView
 
-_LEGEND = (
-    "Blue: a lighter colour runs under a darker. Grey: colours run under the key. "
-    "Red: only a kiss, a gap can open."
-)
-
 
 class JoinsPart(QWidget):
     """Key, trap, tolerance and what is too fine."""
@@ -26,7 +21,6 @@ class JoinsPart(QWidget):
     tolerance_asked = pyqtSignal(float)
     fineness_asked = pyqtSignal(float, float)
     """Thinnest line that holds, and finest tool, mm."""
-    shown_asked = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -50,9 +44,6 @@ class JoinsPart(QWidget):
         self.fields.add("Sheets meet blocks within", self.tolerance_box)
         self.fields.add("Thinnest line that holds", self.line_box)
         self.fields.add("Finest tool", self.tool_box)
-        self.show_traps = button("Show traps on the sheet")
-        self.show_traps.setCheckable(True)
-        self.legend = label(_LEGEND, kind="quiet")
         self.opened, self.seams = label(), label(kind="quiet")
         self.take_seam = button("Take that limit")
         self._better = 0.0
@@ -60,7 +51,7 @@ class JoinsPart(QWidget):
             label("The key", kind="name"), self.key_kind, self.contour_fields,
             self.shadow_fields, self.shadow,
             label("Where colours meet", kind="name"), self.fields, self.opened, self.seams,
-            self.take_seam, self.show_traps, self.legend,
+            self.take_seam,
         ):  # fmt: skip
             column.addWidget(widget)
         self._connect()
@@ -77,7 +68,6 @@ class JoinsPart(QWidget):
             box.set_by_hand.connect(
                 lambda _value: self.fineness_asked.emit(self.line_box.value(), self.tool_box.value())
             )
-        self.show_traps.clicked.connect(lambda on: self.shown_asked.emit("traps" if on else "print"))
 
     def show_view(self, view: BlocksView) -> None:
         """Show the station's joins."""
@@ -95,5 +85,3 @@ class JoinsPart(QWidget):
         self.seams.setText(view.seams)
         self._better = view.better_seam or 0.0
         self.take_seam.setVisible(view.better_seam is not None)
-        self.show_traps.setChecked(view.shown == "traps")
-        self.legend.setVisible(view.shown == "traps")

@@ -30,7 +30,6 @@ class MethodPart(QWidget):
     """A field of the workshop, and its value."""
     kerf_asked = pyqtSignal(float)
     tint_asked = pyqtSignal(float)
-    shown_asked = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -50,7 +49,7 @@ class MethodPart(QWidget):
                 self.cut_out,
             ),
             "jigsaw": group(
-                label("Pieces", kind="name"), self.pieces, self.show_pieces, self.saw_fields,
+                label("Pieces", kind="name"), self.pieces, self.saw_fields,
                 label("Tints and shades by the light", kind="name"), self.light_fields, self.tint,
                 label(_CAUTION, kind="quiet"),
             ),
@@ -73,8 +72,6 @@ class MethodPart(QWidget):
 
     def _make_jigsaw(self) -> None:
         self.pieces = label(kind="quiet")
-        self.show_pieces = button("Show the pieces on the sheet")
-        self.show_pieces.setCheckable(True)
         self.saw_fields, self.light_fields = Fields(), Fields()
         self.kerf_box = NumberBox(0, 5, step=0.1, digits=2)
         self.grip_box = NumberBox(0, 100, step=1)
@@ -99,7 +96,6 @@ class MethodPart(QWidget):
         self.ways.chosen.connect(self.method_asked)
         self.kerf_box.set_by_hand.connect(self.kerf_asked)
         self.tint.clicked.connect(lambda: self.tint_asked.emit(self.light_box.value()))
-        self.show_pieces.clicked.connect(lambda on: self.shown_asked.emit("pieces" if on else "print"))
         self.carried.chosen.connect(lambda value: self.workshop_asked.emit("carried", value))
         self.turned.chosen.connect(lambda value: self.workshop_asked.emit("turned", value))
         self.cut_out.clicked.connect(lambda on: self.workshop_asked.emit("cut_out", on))
@@ -110,7 +106,7 @@ class MethodPart(QWidget):
             box.set_by_hand.connect(lambda value, name=name: self.workshop_asked.emit(name, value))
         self.zones_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("most_zones", round(value)))
 
-    def show_view(self, view: MethodView, carried: str, shown: str) -> None:
+    def show_view(self, view: MethodView, carried: str) -> None:
         """Show the ways, and what belongs to the one in use."""
         self.ways.show_rows(view.ways, view.method)
         for name, made in self._groups.items():
@@ -121,7 +117,6 @@ class MethodPart(QWidget):
         self.steps.show_rows(view.steps)
         self.cut_out.setChecked(view.workshop.cut_out)
         self.pieces.setText(view.pieces)
-        self.show_pieces.setChecked(shown == "pieces")
         self.kerf_box.show_value(view.kerf_mm)
         self.grip_box.show_value(view.workshop.grip_mm)
         self.neck_box.show_value(view.workshop.neck_mm)

@@ -36,8 +36,6 @@ class BlocksHere(Here[BlocksStation]):
         """The widget, wired."""
         made, hand = BlocksStation(), self.hand
         made.pull_chosen.connect(hand.choose_pull)
-        made.shown_asked.connect(hand.show)
-        made.marked_asked.connect(hand.mark)
         made.renamed.connect(hand.blocks.rename_block)
         made.key_asked.connect(hand.blocks.make_key)
         made.again_asked.connect(hand.methods.print_again)
@@ -45,8 +43,6 @@ class BlocksHere(Here[BlocksStation]):
         made.apart_asked.connect(hand.methods.take_apart)
         made.switch_thrown.connect(hand.blocks.throw_switch)
         made.meeting_asked.connect(hand.blocks.choose_where_meet)
-        made.findings.show_asked.connect(self.wishes.show_asked)
-        made.findings.cure_asked.connect(hand.methods.cure)
         self._wire_method(made.method)
         self._wire_fewer(made.fewer)
         self._wire_joins(made.joins)
@@ -132,7 +128,7 @@ class BlocksHere(Here[BlocksStation]):
         state = self.hand.state
         method = method_view(project, proof, state.colour)
         inking = inking_view(project, proof, state)
-        self.widget.show_view(blocks_view(project, proof, state), method, inking, self.notes(proof))
+        self.widget.show_view(blocks_view(project, proof, state), method, inking)
         self._show_plans(project, proof)
 
     def _show_plans(self, project: Project, proof: Proof | None) -> None:

@@ -10,10 +10,6 @@ from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.blocks.view import BlocksView
 
-_LEGEND = (
-    "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
-    "standing unseen, the inker may be careless. White: it must go."
-)
 _KINDS = (
     ("ora", "OpenRaster, a layer a block"),
     ("png", "PNG, black prints"),
@@ -32,7 +28,6 @@ class HandPart(QWidget):
     bring_asked = pyqtSignal()
     send_asked = pyqtSignal(str)
     """The kind of file: ora, png, tiff or svg."""
-    shown_asked = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -47,9 +42,6 @@ class HandPart(QWidget):
         self.fields.add("Width of brush and line", self.brush_box)
         self.note = label(kind="quiet")
         self.anew = button("Work it out from the colours again")
-        self.show_free = button("Show where it is free")
-        self.show_free.setCheckable(True)
-        self.legend = label(_LEGEND, kind="quiet")
         self.simpler = button("Simplify it where nothing is seen")
         self.bring = button("Bring blocks in from a file…")
         self.send, self.kind, self.kind_fields = button("Send blocks out…"), QComboBox(), Fields()
@@ -57,7 +49,7 @@ class HandPart(QWidget):
         self.kind_fields.add("As", self.kind)
         for widget in (
             label("Touch the chosen block", kind="name"), self.note, self.tools, self.prints, self.fields,
-            self.anew, label("Where nothing is seen of it", kind="name"), self.show_free, self.legend,
+            self.anew, label("Where nothing is seen of it", kind="name"),
             self.simpler, label("In another program", kind="name"), self.kind_fields, self.send,
             self.bring,
         ):  # fmt: skip
@@ -73,7 +65,6 @@ class HandPart(QWidget):
         self.simpler.clicked.connect(self.simpler_asked)
         self.bring.clicked.connect(self.bring_asked)
         self.send.clicked.connect(lambda: self.send_asked.emit(_KINDS[self.kind.currentIndex()][0]))
-        self.show_free.clicked.connect(lambda on: self.shown_asked.emit("free" if on else "print"))
 
     def put_down(self) -> None:
         """Put the tool down: the hand moves the sheet again."""
@@ -92,6 +83,3 @@ class HandPart(QWidget):
         self.note.setText(view.touch_note)
         self.anew.setVisible(view.by_hand)
         self.simpler.setEnabled(view.chosen is not None)
-        self.show_free.setEnabled(view.chosen is not None)
-        self.show_free.setChecked(view.shown == "free")
-        self.legend.setVisible(view.shown == "free")

@@ -1,12 +1,12 @@
 """Which blocks?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QScrollArea, QWidget
+from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QWidget
 
-from nomos.ui.frame.controls import Choice, NameField, button, label
-from nomos.ui.frame.lists import ColourRows, FindingList
-from nomos.ui.frame.parts import answers_column, group
-from nomos.ui.frame.rows import Note
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.controls import NameField, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import group
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import InkingView
@@ -22,12 +22,10 @@ PARTS = (
 )  # fmt: skip
 
 
-class BlocksStation(QScrollArea):
+class BlocksStation(Answers):
     """The blocks, what prints on the chosen colours, and five parts more, of which one is shown at a time."""
 
     pull_chosen = pyqtSignal(str)
-    shown_asked = pyqtSignal(str)
-    marked_asked = pyqtSignal(str)
     renamed = pyqtSignal(str)
     key_asked = pyqtSignal(bool)
     again_asked = pyqtSignal()
@@ -35,19 +33,12 @@ class BlocksStation(QScrollArea):
     apart_asked = pyqtSignal()
     switch_thrown = pyqtSignal(str)
     """Id of the block that is to print on the chosen colours, or no longer."""
-    part_turned = pyqtSignal()
     meeting_asked = pyqtSignal(str, str)
     """Two blocks: choose every colour on which both print."""
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "Which blocks?")
+        super().__init__("Which blocks?", PARTS, "blocks")
         self.summary = label(kind="quiet")
-        self.shown = Choice(
-            (("print", "Print"), ("block", "Alone"), ("carved", "Carved"), ("sheets", "All sheets"))
-        )
-        self.marked = Choice((("stays", "Mark what stays"), ("goes", "Mark what goes")))
-        self.parts = Choice(PARTS)
         self.rows = ColourRows("Blocks")
         self.name = NameField("Name of the block")
         self.key = button("Make it the key")
@@ -58,16 +49,13 @@ class BlocksStation(QScrollArea):
         self.switch_note = label(
             "Each patch is the colour that a click would give. Ctrl and click adds a field.", kind="quiet"
         )
-        self.findings = FindingList()
         self._make_meeting()
         self.method, self.fewer = MethodPart(), FewerPart()
         self.joins, self.hand, self.inking = JoinsPart(), HandPart(), InkingPart()
-        self.part = "blocks"
-        for widget in (self.summary, self.shown, self.marked, self.parts):
-            column.addWidget(widget)
-        self._groups: dict[str, QWidget] = {
+        groups: dict[str, QWidget] = {
             "blocks": group(
-                self.rows, self.name, _beside(self.key), _beside(self.again, self.leave_out), self.apart,
+                self.summary, self.rows, self.name, _beside(self.key), _beside(self.again, self.leave_out),
+                self.apart,
                 self.switch_title, self.switches, self.switch_note,
                 label("Everywhere two blocks meet", kind="name"), self.meeting, self.meet,
             ),
@@ -77,15 +65,9 @@ class BlocksStation(QScrollArea):
             "inking": self.inking,
             "hand": self.hand,
         }  # fmt: skip
-        for made in self._groups.values():
-            column.addWidget(made)
-        self.findings_title = label("What to know before cutting", kind="name")
-        column.addWidget(self.findings_title)
-        column.addWidget(self.findings)
-        column.addStretch(1)
         self._is_key = False
         self._connect()
-        self.turn_to("blocks")
+        self.fill(groups)
 
     def _make_meeting(self) -> None:
         self.one, self.other = QComboBox(), QComboBox()
@@ -97,24 +79,14 @@ class BlocksStation(QScrollArea):
 
     def turn_to(self, part: str) -> None:
         """Show one part of the station; the hand's tools are put down when it is left."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
         if part != "hand":
             self.hand.put_down()
         if part != "inking":
             self.inking.put_down()
-        self.part_turned.emit()
+        super().turn_to(part)
 
     def _connect(self) -> None:
-        self.parts.chosen.connect(self.turn_to)
         self.rows.chosen.connect(self.pull_chosen)
-        self.shown.chosen.connect(self.shown_asked)
-        self.joins.shown_asked.connect(self.shown_asked)
-        self.hand.shown_asked.connect(self.shown_asked)
-        self.method.shown_asked.connect(self.shown_asked)
-        self.marked.chosen.connect(self.marked_asked)
         self.name.given.connect(self.renamed)
         self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
         self.again.clicked.connect(self.again_asked)
@@ -128,14 +100,9 @@ class BlocksStation(QScrollArea):
         if min(places) >= 0:
             self.meeting_asked.emit(*(self._meetable[place][0] for place in places))
 
-    def show_view(
-        self, view: BlocksView, method: MethodView, inking: InkingView | None, notes: tuple[Note, ...]
-    ) -> None:
+    def show_view(self, view: BlocksView, method: MethodView, inking: InkingView | None) -> None:
         """Show the station."""
         self.summary.setText(view.summary)
-        self.shown.show_choice(view.shown)
-        self.marked.show_choice(view.marked)
-        self.marked.setVisible(view.shown == "carved")
         self.rows.show_rows(view.rows, view.chosen)
         self._is_key = view.chosen_is_key
         for part in (self.name, self.key, self.again, self.leave_out):
@@ -149,9 +116,7 @@ class BlocksStation(QScrollArea):
         self.switches.setVisible(bool(view.switches))
         self.switch_note.setVisible(bool(view.switches))
         self._show_meetable(view.meetable)
-        self.findings.show_findings(notes)
-        self.findings_title.setVisible(bool(notes))
-        self.method.show_view(method, view.carried, view.shown)
+        self.method.show_view(method, view.carried)
         self.joins.show_view(view)
         self.hand.show_view(view)
         self.inking.show_view(inking)

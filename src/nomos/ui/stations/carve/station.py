@@ -3,9 +3,11 @@
 from nomos.carving import Material
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
+from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here
-from nomos.ui.stations.carve.view import carve_view, carving_overlay
+from nomos.ui.stations.carve.view import CarveView, carve_view, carving_overlay
 from nomos.ui.stations.carve.widget import CarveStation
 
 
@@ -14,6 +16,8 @@ class CarveHere(Here[CarveStation]):
 
     hint = "The block face up, mirrored: the letters are the tools at the right, dark stays."
 
+    _view: CarveView | None = None
+
     def made(self) -> CarveStation:
         """The widget, wired."""
         made, hand = CarveStation(), self.hand
@@ -21,15 +25,12 @@ class CarveHere(Here[CarveStation]):
         made.pull_chosen.connect(hand.choose_pull)
         made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
         made.own_material_asked.connect(self._set_material)
-        made.part_shown.connect(self._turn_carve)
-        made.marked_asked.connect(self._mark)
+        made.part_turned.connect(self._turn_carve)
         made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
         made.saw_asked.connect(crafter.cut_boards)
         made.compare_asked.connect(self._compare_plans)
         made.took_asked.connect(self._log_cutting)
         made.told.connect(hand.told)
-        made.findings.cure_asked.connect(hand.methods.cure)
-        made.findings.show_asked.connect(self.wishes.show_asked)
         return made
 
     def show(self, project: Project, proof: Proof | None) -> None:  # noqa: ARG002 - maps need no proof
@@ -37,14 +38,22 @@ class CarveHere(Here[CarveStation]):
         crafter, history = self.hand.crafter, self.hand.bencher.state()
         cut_h = history.cut_h if history else {}
         carved = crafter.carved_of(project)
-        view = carve_view(project, carved, self.hand.state.pull, crafter.others, cut_h, history)
-        self.widget.show_view(view, crafter.marked)
+        self._view = carve_view(project, carved, self.hand.state.pull, crafter.others, cut_h, history)
+        self.widget.show_view(self._view)
+
+    def notes(self, proof: Proof | None) -> tuple[Note, ...]:  # noqa: ARG002 - maps need no proof
+        """What the maps found."""
+        return self._view.notes if self._view else ()
 
     def come(self) -> None:
         """The maps follow every change, and stand on the sheet."""
         super().come()
         self.hand.crafter.look(True)
         self._turn_carve(self.widget.part)
+
+    def need(self, shown: Shown) -> None:
+        """The maps, wherever they are looked at."""
+        self.hand.crafter.look(shown == "cut")
 
     def gone(self) -> None:
         """The maps need not follow any more."""
@@ -84,8 +93,3 @@ class CarveHere(Here[CarveStation]):
         hand, project = self.hand, self.hand.document.project
         if project is not None and hand.state.pull is not None:
             hand.crafter.set_material(project.impression(hand.state.pull).block, material)
-
-    def _mark(self, marked: str) -> None:
-        crafter, hand = self.hand.crafter, self.hand
-        crafter.mark(marked)
-        hand.mark(crafter.marked)

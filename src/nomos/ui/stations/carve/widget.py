@@ -2,16 +2,17 @@
 
 from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
 
 from nomos.carving import MATERIALS, TRANSFER_WAYS, TRANSFERS, Board
 from nomos.carving.materials import THICKNESS_MM
 from nomos.carving.nesting import CuttingPlan
 from nomos.errors import BadInput
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
-from nomos.ui.frame.lists import ColourRows, FindingList
-from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import group
 from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
 
 PARTS = (("blocks", "Blocks"), ("tools", "Tools"), ("transfer", "Transfer"), ("boards", "Boards"))
@@ -74,16 +75,14 @@ class BoardsPicture(QWidget):
             top += board.height() + theme.scaled(8)
 
 
-class CarveStation(QScrollArea):
+class CarveStation(Answers):
     """Hours and zones block by block, tools and material, transfer sheets, boards."""
 
     pull_chosen = pyqtSignal(str)
     craft_asked = pyqtSignal(dict)
     """What changes of the Craft."""
-    part_shown = pyqtSignal(str)
     own_material_asked = pyqtSignal(object)
     """What the chosen block is made of; None is what all are."""
-    marked_asked = pyqtSignal(str)
     write_asked = pyqtSignal()
     saw_asked = pyqtSignal()
     told = pyqtSignal(str)
@@ -92,12 +91,9 @@ class CarveStation(QScrollArea):
     """Hours the chosen block took."""
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "How is it cut?")
-        self.parts = Choice(PARTS)
-        self.part = "blocks"
+        super().__init__("How is it cut?", PARTS, "blocks")
         self.rows, self.total = ColourRows("Blocks to cut"), label(kind="name")
-        self.figures, self.findings = Figures(), FindingList()
+        self.figures = Figures()
         self.write = button("Write carving maps and transfer sheets…")
         self.caution = label(kind="quiet")
         self.compare, self.compared = button("Compare with the plans found"), label(kind="quiet")
@@ -108,7 +104,7 @@ class CarveStation(QScrollArea):
         self._make_tools()
         self._make_transfer()
         self._make_boards()
-        self._groups: dict[str, QWidget] = {
+        groups: dict[str, QWidget] = {
             "blocks": group(
                 self.rows,
                 self.total,
@@ -119,19 +115,15 @@ class CarveStation(QScrollArea):
                 self.took_fields,
                 self.learnt,
                 self.take,
-                self.findings,
             ),
             "tools": group(self.tool_fields, self.holds, self.grip),
-            "transfer": group(self.way, self.steps, self.shows, self.marked),
+            "transfer": group(self.way, self.steps, self.shows),
             "boards": group(
                 self.boards_text, self.picture, self.saw, self.board_fields, self.add_board, self.clear
             ),
         }
-        for part in (self.parts, *self._groups.values(), self.write, self.caution):
-            column.addWidget(part)
-        column.addStretch(1)
         self._connect()
-        self.turn_to("blocks")
+        self.fill(groups, below=group(self.write, self.caution))
 
     def _make_tools(self) -> None:
         self.material, self.tools = QComboBox(), NameField("Tools")
@@ -158,7 +150,6 @@ class CarveStation(QScrollArea):
         self.way = QComboBox()
         self.way.addItems([TRANSFERS[way].name for way in TRANSFER_WAYS])
         self.steps, self.shows = label(), label(kind="quiet")
-        self.marked = Choice((("stays", "Mark what stays"), ("goes", "Mark what goes")))
 
     def _make_boards(self) -> None:
         self.boards_text, self.picture = label(), BoardsPicture()
@@ -181,7 +172,6 @@ class CarveStation(QScrollArea):
         self._boards: tuple[Board, ...] = ()
 
     def _connect(self) -> None:
-        self.parts.chosen.connect(self.turn_to)
         self.rows.chosen.connect(self.pull_chosen)
         self.material.activated.connect(self._ask_material)
         self.own_material.activated.connect(
@@ -196,7 +186,6 @@ class CarveStation(QScrollArea):
             box.set_by_hand.connect(lambda value, name=name: self.craft_asked.emit({name: value}))
         self.grip.clicked.connect(lambda on: self.craft_asked.emit({"grip_border": on}))
         self.way.activated.connect(lambda n: self.craft_asked.emit({"transfer": TRANSFER_WAYS[n]}))
-        self.marked.chosen.connect(self.marked_asked)
         self.write.clicked.connect(self.write_asked)
         self.saw.clicked.connect(self.saw_asked)
         self.compare.clicked.connect(self.compare_asked)
@@ -221,15 +210,7 @@ class CarveStation(QScrollArea):
         )
         self.craft_asked.emit({"boards": (*self._boards, board)})
 
-    def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.part_shown.emit(part)
-
-    def show_view(self, view: CarveView, marked: str) -> None:
+    def show_view(self, view: CarveView) -> None:
         """Show the station."""
         craft = view.craft
         self.rows.show_rows(view.rows, view.chosen)
@@ -243,7 +224,6 @@ class CarveStation(QScrollArea):
         for widget in (self.learnt, self.take):
             widget.setVisible(bool(view.learnt))
         self.figures.show_rows(view.tools)
-        self.findings.show_findings(view.notes)
         self.material.setCurrentIndex(MATERIALS.index(craft.material))
         own = view.own_material
         self.own_material.setCurrentIndex(MATERIALS.index(own) + 1 if own else 0)
@@ -260,7 +240,6 @@ class CarveStation(QScrollArea):
         self.way.setCurrentIndex(TRANSFER_WAYS.index(craft.transfer))
         self.steps.setText(view.transfer_steps)
         self.shows.setText(view.transfer_shows)
-        self.marked.show_choice(marked)
         self._boards = craft.boards
         self.boards_text.setText(view.boards_text)
         self.picture.show_plan(view.boards)

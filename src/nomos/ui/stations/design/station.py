@@ -21,8 +21,7 @@ class DesignHere(Here[DesignStation]):
         made, hand, designer = DesignStation(), self.hand, self.hand.designer
         made.count_asked.connect(lambda count: designer.flatten_again(count=count))
         made.feature_asked.connect(lambda smallest: designer.flatten_again(smallest_mm=smallest))
-        made.shown_asked.connect(hand.show)
-        made.part_shown.connect(self._turn_design)
+        made.part_turned.connect(self._turn_design)
         made.colour_chosen.connect(hand.choose_colour)
         made.renamed.connect(hand.fields.rename_colour)
         made.recoloured.connect(hand.fields.recolour)
@@ -60,7 +59,6 @@ class DesignHere(Here[DesignStation]):
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
-        notes = self.notes(proof)
         designer, state = self.hand.designer, self.hand.state
         done = designer.done
         view = design_view(project, proof, state, done.flat if done else None)
@@ -72,7 +70,6 @@ class DesignHere(Here[DesignStation]):
             view,
             picture_part_view(project, looked, known=designer.pixels() is not None),
             correct_part_view(project, state, places),
-            notes,
         )
 
     def come(self) -> None:

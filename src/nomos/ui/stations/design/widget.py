@@ -1,29 +1,26 @@
 """What is the design made of?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QScrollArea, QWidget
+from PyQt6.QtWidgets import QComboBox
 
 from nomos.design import FEWEST, MOST
-from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, button, label
-from nomos.ui.frame.lists import ColourRows, FindingList
-from nomos.ui.frame.parts import ColourCurve, ColourEditor, answers_column, group
-from nomos.ui.frame.rows import Note
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.controls import Fields, NameField, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import ColourCurve, ColourEditor, group
 from nomos.ui.stations.design.parts import CorrectPart, PicturePart
 from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePartView
 from nomos.units import number
 
 _MOST_GRADIENTS = 3
 PARTS = (("picture", "Picture"), ("colours", "Colours"), ("correct", "Correct"))
-_LOOKS = (("sketch", "Sketch"), ("outlined", "Outlines"), ("flat", "Flat"), ("print", "Print"))
 
 
-class DesignStation(QScrollArea):
+class DesignStation(Answers):
     """The picture, the number of colours and the colours themselves, and correcting them."""
 
     count_asked = pyqtSignal(int)
     feature_asked = pyqtSignal(float)
-    shown_asked = pyqtSignal(str)
-    part_shown = pyqtSignal(str)
     colour_chosen = pyqtSignal(int)
     renamed = pyqtSignal(int, str)
     recoloured = pyqtSignal(int, object, int)
@@ -35,14 +32,10 @@ class DesignStation(QScrollArea):
     grade_asked = pyqtSignal(int)
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "What is the design made of?")
-        self.parts = Choice(PARTS)
-        self.part = "colours"
+        super().__init__("What is the design made of?", PARTS, "colours")
         self.picture, self.correct = PicturePart(), CorrectPart()
         self.title = NameField("Title of the print")
         self.source = label(kind="quiet")
-        self.shown = Choice(_LOOKS)
         self.fields = Fields()
         self.count_box = NumberBox(FEWEST, MOST, unit="", digits=0)
         self.feature_box = NumberBox(0, 20, step=0.1)
@@ -60,29 +53,21 @@ class DesignStation(QScrollArea):
         self.split = button("Split the clicked field off")
         self.editor = ColourEditor()
         self.field = label(kind="quiet")
-        self.findings = FindingList()
         self.gradients = [button("") for _ in range(_MOST_GRADIENTS)]
         colours = group(
             self.fields, self.why, *self.gradients, self.curve_note, self.curve, self.rows,
-            self.field, self.name, self.editor, self.keep, self.bare, self.merge, self.split, self.findings,
+            self.field, self.name, self.editor, self.keep, self.bare, self.merge, self.split,
         )  # fmt: skip
-        self._groups: dict[str, QWidget] = {
-            "picture": self.picture, "colours": colours, "correct": self.correct
-        }  # fmt: skip
-        for part in (self.title, self.source, self.shown, self.parts, *self._groups.values()):
-            column.addWidget(part)
-        column.addStretch(1)
+        picture = group(self.title, self.source, self.picture)
         self._chosen, self._bare, self._count = -1, False, 0
         self._connect()
-        self.turn_to("colours")
+        self.fill({"picture": picture, "colours": colours, "correct": self.correct})
 
     def _connect(self) -> None:
         self.title.given.connect(self.retitled)
         self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
         self.curve.chosen.connect(self.count_asked)
         self.feature_box.set_by_hand.connect(self.feature_asked)
-        self.shown.chosen.connect(self.shown_asked)
-        self.parts.chosen.connect(self.turn_to)
         self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
         self.name.given.connect(lambda name: self.renamed.emit(self._chosen, name))
         self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
@@ -93,29 +78,18 @@ class DesignStation(QScrollArea):
         self.split.clicked.connect(self.split_asked)
         self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
 
-    def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.part_shown.emit(part)
-
     def _ask_merge(self, place: int) -> None:
         others = [n for n in range(self._count) if n != self._chosen]
         if place > 0:
             self.merge_asked.emit(self._chosen, others[place - 1])
 
-    def show_view(
-        self, view: DesignView, picture: PicturePartView, correct: CorrectPartView, notes: tuple[Note, ...]
-    ) -> None:
+    def show_view(self, view: DesignView, picture: PicturePartView, correct: CorrectPartView) -> None:
         """Show the station."""
         self.title.show_name(view.title)
         self.source.setText(
             f"{view.source}, {number(view.size_mm[0])} × {number(view.size_mm[1])} mm. "
             f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
         )
-        self.shown.show_choice(view.shown if view.shown not in ("block", "picture") else "")
         self.picture.show_view(picture)
         self.correct.show_view(correct)
         self.count_box.show_value(view.count)
@@ -150,7 +124,6 @@ class DesignStation(QScrollArea):
             )
         self.field.setText(view.field)
         self.field.setVisible(bool(view.field))
-        self.findings.show_findings(notes)
 
     def _show_merge(self, view: DesignView) -> None:
         names = [row.name for place, row in enumerate(view.rows) if place != view.chosen]

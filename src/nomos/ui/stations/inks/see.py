@@ -11,7 +11,7 @@ from nomos.colour.spectra import Array
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
-from nomos.ui.frame.parts import part_column
+from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.inks.view import SeeView
 
 EYES = (
@@ -110,10 +110,14 @@ class SeePart(QWidget):
             self.fields, self.dry, self.parting, self.here_title, self.here,
             label("Overlaps on the sheet, by area", kind="name"), self.overlaps, self.chart,
             self.read_chart, self.chart_rows, self.learn_chart, self.learned,
-            label("What these inks can reach, wanted as rings", kind="name"), self.slice_fields, self.gamut,
-            self.reach,
         ):  # fmt: skip
             column.addWidget(widget)
+        self.reaching = group(
+            label("What these inks can reach, wanted as rings", kind="name"),
+            self.slice_fields,
+            self.gamut,
+            self.reach,
+        )
         self._cloud: Array = np.zeros((0, 3))
         self._wanted: tuple[Lab, ...] = ()
         self.light.activated.connect(lambda place: self.light_asked.emit(LIGHTS[place]))

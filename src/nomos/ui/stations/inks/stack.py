@@ -12,7 +12,7 @@ from nomos.colour.spectra import WAVELENGTHS_NM, Array
 from nomos.colour.trapping import INKINGS, Surface, Vehicle
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
-from nomos.ui.frame.parts import part_column
+from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.inks.view import StackView
 
 _WHY_FLAT = (
@@ -140,10 +140,13 @@ class StackPart(QWidget):
             self.knife, self.modifier, self.modifier_kind, self.step_fields,
             self.density_fields, self.from_densities, self.passes,
             *self._grade, label("Spectrum on the paper, K dashed, S dotted", kind="name"), self.spectra,
-            label("The paper", kind="name"), self.surface, self.kind, self.kind_note, self.grain,
-            self.paper_fields,
         ):  # fmt: skip
             column.addWidget(widget)
+        # A part of its own: the paper is the same under every ink.
+        self.paper = group(
+            label("The paper", kind="name"), self.surface, self.kind, self.kind_note, self.grain,
+            self.paper_fields,
+        )  # fmt: skip
         self._connect()
 
     def _make_densities(self) -> None:
@@ -201,6 +204,7 @@ class StackPart(QWidget):
             widget.setVisible(view is not None)
         for part in self._grade:
             part.setVisible(view is not None and view.grade is not None)
+        self.paper.setEnabled(view is not None)
         if view is None:
             return
         self.heading.setText(view.heading)

@@ -22,7 +22,7 @@ class InksHere(Here[InksStation]):
         made.strength_dragged.connect(hand.inks.set_strength)
         made.grade_asked.connect(hand.methods.grade)
         made.grade_to_asked.connect(hand.methods.set_grade_to)
-        made.part_shown.connect(hand.look_again)
+        made.part_turned.connect(hand.look_again)
         self._wire_ink_parts(made)
         return made
 
@@ -63,7 +63,7 @@ class InksHere(Here[InksStation]):
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
         doubt = self.hand.inkroom.doubts.of(project)
-        self.widget.show_view(inks_view(project, proof, self.hand.state, doubt), self.notes(proof))
+        self.widget.show_view(inks_view(project, proof, self.hand.state, doubt))
         self._show_ink_part(project, proof)
 
     def _show_ink_part(self, project: Project, proof: Proof | None) -> None:
@@ -72,9 +72,9 @@ class InksHere(Here[InksStation]):
         if station.part == "mix":
             shelf, most = room.shelf_name, room.most_inks
             station.mix.show_view(mix_view(project, proof, state, shelf, most, room.mixed, room.card))
-        elif station.part == "stack":
+        elif station.part in ("stack", "paper"):
             station.stack.show_view(stack_view(project, state))
-        elif station.part == "see":
+        elif station.part in ("see", "reach"):
             overlaps = [films for films, _, _ in sheet_overlaps(project, proof)]
             judged = room.doubts.of(project, overlaps)
             station.see.show_view(see_view(project, proof, state, room.chart, room.learned, judged))

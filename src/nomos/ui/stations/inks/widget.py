@@ -3,14 +3,13 @@
 from dataclasses import replace
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QWidget
 
-from nomos.ui.frame import theme
+from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, label
-from nomos.ui.frame.lists import ColourRows, FindingList
-from nomos.ui.frame.parts import ColourEditor, answers_column
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import ColourEditor, group
 from nomos.ui.frame.patch_strip import PatchStrip
-from nomos.ui.frame.rows import Note
 from nomos.ui.stations.inks.ink_view import InksView
 from nomos.ui.stations.inks.learn import LearnPart
 from nomos.ui.stations.inks.mix import MixPart
@@ -18,10 +17,13 @@ from nomos.ui.stations.inks.see import SeePart
 from nomos.ui.stations.inks.stack import StackPart
 from nomos.units import number
 
-PARTS = (("ink", "Ink"), ("mix", "Mix"), ("stack", "Stack"), ("see", "See"), ("learn", "Proof"))
+PARTS = (
+    ("ink", "Ink"), ("mix", "Mix"), ("stack", "Stack"), ("paper", "Paper"), ("see", "See"),
+    ("reach", "Reach"), ("learn", "Proof"),
+)  # fmt: skip
 
 
-class InksStation(QScrollArea):
+class InksStation(Answers):
     """The inks, and for the one chosen its colour, opacity and strength."""
 
     pull_chosen = pyqtSignal(str)
@@ -32,12 +34,9 @@ class InksStation(QScrollArea):
     grade_asked = pyqtSignal(bool)
     """Ink the chosen zone from one strength to another, or evenly."""
     grade_to_asked = pyqtSignal(float)
-    part_shown = pyqtSignal()
-    """Another part of the station is in sight."""
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "Which inks?")
+        super().__init__("Which inks?", PARTS, "ink")
         self.mean = label(kind="quiet")
         self.rows = ColourRows("Inks")
         self.name = NameField("Name of the ink")
@@ -53,28 +52,17 @@ class InksStation(QScrollArea):
         self.sure = label(kind="quiet")
         self.match_head = label("Furthest from what is wanted", kind="name")
         self.matches = ColourRows("Wanted and predicted")
-        self.findings = FindingList()
-        self.parts = Choice(PARTS)
         self.mix, self.stack, self.see, self.learn = MixPart(), StackPart(), SeePart(), LearnPart()
-        self.part = "ink"
-        self._editing = QWidget()
-        inner = QVBoxLayout(self._editing)
-        inner.setContentsMargins(0, 0, 0, 0)
-        inner.setSpacing(theme.scaled(8))
-        for part in (
-            self.name, self.strength, self.inking, self.grade_fields,
+        editing = group(
+            self.mean, self.name, self.strength, self.inking, self.grade_fields,
             self.grade_note, self.opacity, self.editor, self.printed,
-            self.match_head, self.matches, self.sure, self.findings,
-        ):  # fmt: skip
-            inner.addWidget(part)
-        self._groups: dict[str, QWidget] = {
-            "ink": self._editing, "mix": self.mix, "stack": self.stack, "see": self.see, "learn": self.learn,
+            self.match_head, self.matches, self.sure,
+        )  # fmt: skip
+        groups: dict[str, QWidget] = {
+            "ink": editing, "mix": self.mix, "stack": self.stack, "paper": self.stack.paper,
+            "see": self.see, "reach": self.see.reaching, "learn": self.learn,
         }  # fmt: skip
-        for widget in (self.mean, self.rows, self.parts, *self._groups.values()):
-            column.addWidget(widget)
-        column.addStretch(1)
-        self.parts.chosen.connect(self.turn_to)
-        self.turn_to("ink")
+        self.fill(groups, above=self.rows)
         self.rows.chosen.connect(self.pull_chosen)
         self.name.given.connect(self.renamed)
         self.opacity.chosen.connect(self.opacity_asked)
@@ -84,17 +72,11 @@ class InksStation(QScrollArea):
         self.grade_box.set_by_hand.connect(lambda value: self.grade_to_asked.emit(value / 100))
 
     def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.mean.setVisible(part == "ink")
-        # The list is there to choose from; what concerns all inks needs the room itself.
+        """Show one part of the station, and the list where there is an ink to choose for it."""
         self.rows.setVisible(part in ("ink", "mix", "stack"))
-        self.part_shown.emit()
+        super().turn_to(part)
 
-    def show_view(self, view: InksView, notes: tuple[Note, ...]) -> None:
+    def show_view(self, view: InksView) -> None:
         """Show the station."""
         self.mean.setText(
             f"On the finished print, colours are ΔE {number(view.mean_de00)} from what is wanted on average. "
@@ -125,4 +107,3 @@ class InksStation(QScrollArea):
         self.match_head.setVisible(bool(view.matches))
         self.sure.setText(view.sure)
         self.sure.setVisible(bool(view.sure))
-        self.findings.show_findings(notes)

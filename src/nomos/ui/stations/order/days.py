@@ -9,7 +9,7 @@ from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWid
 from nomos.order.calendar import Calendar
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
-from nomos.ui.frame.parts import part_column
+from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.order.view import DaysView, SittingView, week_days
 
 _MOST_DAYS = 60
@@ -136,10 +136,17 @@ class DaysPart(QWidget):
         self.file = button("Write the days as iCalendar…")
         for widget in (
             self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
-            self.dates, self.lose, self.lost_note, label("Working days", kind="name"), week,
-            label("Times", kind="name"), self.fields, self.damp, self.air,
+            self.dates, self.lose, self.lost_note,
         ):  # fmt: skip
             column.addWidget(widget)
+        self.times = group(
+            label("Working days", kind="name"),
+            week,
+            label("Times", kind="name"),
+            self.fields,
+            self.damp,
+            self.air,
+        )
         self._connect()
 
     def _box(self, text: str, unit: str, most: float, step: float) -> NumberBox:

@@ -27,7 +27,7 @@ class OrderHere(Here[OrderStation]):
         made.look_asked.connect(orderer.look)
         made.school_asked.connect(orderer.choose_school)
         made.pin_asked.connect(orderer.pin)
-        made.part_shown.connect(self.hand.look_again)
+        made.part_turned.connect(self.hand.look_again)
         made.days.times_asked.connect(lambda name, value: orderer.set_times(**{name: value}))
         made.days.day_lost.connect(orderer.lose_day)
         made.days.file_asked.connect(orderer.write_calendar)
@@ -37,13 +37,12 @@ class OrderHere(Here[OrderStation]):
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; days and cleaning are worked out when they are in sight."""
-        notes = self.notes(proof)
         orderer, state, station = self.hand.orderer, self.hand.state, self.widget
         tall = theme.scaled(_CARD_PICTURE)
         wanted = orderer.wanted
         found = orders_view(project, proof, orderer.report, wanted.school, wanted.pins, state.pull, tall)
-        station.show_view(order_view(project, proof, state, tall), found, notes)
-        if station.part == "days":
+        station.show_view(order_view(project, proof, state, tall), found)
+        if station.part in ("days", "times"):
             station.days.show_view(days_view(project, date.today()))
         elif station.part == "sitting":
             station.sitting.show_view(sitting_view(project, orderer.rollers))

@@ -1,23 +1,22 @@
 """Which order?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QScrollArea, QWidget
+from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QWidget
 
 from nomos.project.order.search import SCHOOLS
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import Choice, Fields, button, label
-from nomos.ui.frame.lists import FindingList
-from nomos.ui.frame.parts import Cards, answers_column, group
-from nomos.ui.frame.rows import Note
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.controls import Fields, button, label
+from nomos.ui.frame.parts import Cards, group
 from nomos.ui.stations.order.days import DaysPart, SittingPart
 from nomos.ui.stations.order.usual_view import OrderView
 from nomos.ui.stations.order.view import OrdersView
 
-PARTS = (("orders", "Orders"), ("days", "Days"), ("sitting", "Cleaning"))
+PARTS = (("orders", "Orders"), ("days", "Days"), ("times", "Times"), ("sitting", "Cleaning"))
 _SCHOOLS = tuple(SCHOOLS)
 
 
-class OrderStation(QScrollArea):
+class OrderStation(Answers):
     """Orders worth a look, why each block stands where it does, the days, and the cleaning."""
 
     order_asked = pyqtSignal(str)
@@ -29,15 +28,12 @@ class OrderStation(QScrollArea):
     pin_asked = pyqtSignal()
     step_asked = pyqtSignal(int)
     """Earlier (-1) or later (1) for the chosen impression."""
-    part_shown = pyqtSignal()
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "Which order?")
+        super().__init__("Which order?", PARTS, "orders")
         self.note = label(
             "Drag a rung on the ladder to try another; sheet and figures answer at once.", kind="quiet"
         )
-        self.parts = Choice(PARTS)
         self.own = label()
         self.cards = Cards("Usual orders")
         self.school = QComboBox()
@@ -50,27 +46,23 @@ class OrderStation(QScrollArea):
         self.why_title, self.why = label(kind="name"), label()
         self.earlier, self.later = button("Print it earlier"), button("Print it later")
         self.pin, self.pins = button("Pin it to its place"), label(kind="quiet")
-        self.findings = FindingList()
         self.days, self.sitting = DaysPart(), SittingPart()
-        self.part = "orders"
-        self._groups: dict[str, QWidget] = {
+        groups: dict[str, QWidget] = {
             "orders": group(
-                self.own, self.why_title, self.why, _beside(self.earlier, self.later), self.pin, self.pins,
+                self.note, self.own, self.why_title, self.why, _beside(self.earlier, self.later), self.pin,
+                self.pins,
                 label("The usual ways", kind="name"), self.cards,
                 label("The best of all", kind="name"), self.fields, self.why_school, self.look, self.best,
                 self.best_note,
             ),
             "days": self.days,
+            "times": self.days.times,
             "sitting": self.sitting,
         }  # fmt: skip
-        for widget in (self.note, self.parts, *self._groups.values(), self.findings):
-            column.addWidget(widget)
-        column.addStretch(1)
         self._connect()
-        self.turn_to("orders")
+        self.fill(groups)
 
     def _connect(self) -> None:
-        self.parts.chosen.connect(self.turn_to)
         self.cards.chosen.connect(self.order_asked)
         self.best.chosen.connect(self.best_taken)
         self.look.clicked.connect(self.look_asked)
@@ -79,15 +71,7 @@ class OrderStation(QScrollArea):
         self.earlier.clicked.connect(lambda: self.step_asked.emit(-1))
         self.later.clicked.connect(lambda: self.step_asked.emit(1))
 
-    def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.part_shown.emit()
-
-    def show_view(self, view: OrderView, orders: OrdersView, notes: tuple[Note, ...]) -> None:
+    def show_view(self, view: OrderView, orders: OrdersView) -> None:
         """Show the station."""
         self.cards.show_choices(view.choices)
         self.own.setText(orders.own)
@@ -105,7 +89,6 @@ class OrderStation(QScrollArea):
         self.best.show_choices(orders.cards)
         self.best_note.setText(orders.note)
         self.best_note.setVisible(bool(orders.note))
-        self.findings.show_findings(notes)
 
 
 def _beside(*widgets: QWidget) -> QWidget:

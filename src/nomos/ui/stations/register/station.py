@@ -2,6 +2,7 @@
 
 from nomos.project import Project, Proof
 from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
@@ -33,7 +34,7 @@ class RegisterHere(Here[RegisterStation]):
         made.packet_asked.connect(self.wishes.packet_asked)
         registrar = hand.registrar
         made.register_asked.connect(lambda changes: registrar.set_register(**changes))
-        made.part_shown.connect(self._turn_register)
+        made.part_turned.connect(self._turn_register)
         part = made.tolerance
         part.tolerance_asked.connect(hand.blocks.set_tolerance)
         part.budget_asked.connect(lambda name, value: registrar.set_budget(**{name: value}))
@@ -57,10 +58,8 @@ class RegisterHere(Here[RegisterStation]):
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; a part is worked out when it is in sight."""
-        notes = self.notes(proof)
-
         registrar, state, station = self.hand.registrar, self.hand.state, self.widget
-        station.show_view(register_view(project, proof, state), notes)
+        station.show_view(register_view(project, proof, state))
         if station.part == "tolerance":
             flashed = registrar.flashed
             fast, exact = (flashed.fast, flashed.exact) if flashed else (None, None)
@@ -84,6 +83,10 @@ class RegisterHere(Here[RegisterStation]):
         """The sheet follows the part that is in sight."""
         super().come()
         self._turn_register(self.widget.part)
+
+    def need(self, shown: Shown) -> None:
+        """How far pulls lie apart, wherever it is looked at."""
+        self.hand.registrar.look_at_flashes(shown == "apart")
 
     def gone(self) -> None:
         """Nothing is simulated any more."""

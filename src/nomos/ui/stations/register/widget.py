@@ -4,19 +4,23 @@ from dataclasses import replace
 from typing import Any
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QWidget
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, RegisterSettings
-from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
-from nomos.ui.frame.lists import ColourRows, FindingList
-from nomos.ui.frame.parts import answers_column, group
-from nomos.ui.frame.rows import Note, Row
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.controls import Aside, Choice, Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.lists import ColourRows
+from nomos.ui.frame.parts import group
+from nomos.ui.frame.rows import Row
 from nomos.ui.stations.register.proofs import PracticePart, ProofPart, TolerancePart
 from nomos.ui.stations.register.view import RegisterView
 
-PARTS = (("system", "System"), ("tolerance", "Tolerance"), ("proofs", "Proofs"), ("practice", "Practice"))
+PARTS = (
+    ("system", "System"), ("measures", "Measures"), ("try", "Try out"), ("tolerance", "Tolerance"),
+    ("proofs", "Proofs"), ("practice", "Practice"),
+)  # fmt: skip
 _SIDES: tuple[tuple[str | None, str], ...] = (
     (None, "the lower edge"), ("long", "the long side"), ("short", "the short side"),
 )  # fmt: skip
@@ -27,12 +31,11 @@ _CAUTION = (
 )
 
 
-class RegisterStation(QScrollArea):
+class RegisterStation(Answers):
     """The system and its templates, tolerance, proofs and practice."""
 
     register_asked = pyqtSignal(dict)
     """What changes of the RegisterSettings."""
-    part_shown = pyqtSignal(str)
     kento_asked = pyqtSignal(object)
     """KentoSettings."""
     sheet_asked = pyqtSignal(float, float)
@@ -48,18 +51,14 @@ class RegisterStation(QScrollArea):
         # Imported here: what writes files is not needed before this station is shown.
         from nomos.formats import PAPERS_MM
 
-        super().__init__()
-        column = answers_column(self, "How does every sheet meet every block?")
-        self.parts = Choice(PARTS)
-        self.part = "system"
+        super().__init__("How does every sheet meet every block?", PARTS, "system")
         self.tolerance, self.proofs, self.practice = TolerancePart(), ProofPart(), PracticePart()
         self.systems = ColourRows("Systems of registration")
-        self.why, self.limits, self.no_marks = label(), label(kind="quiet"), label(kind="quiet")
+        self.why, self.limits, self.no_marks = label(), Aside("What it cannot do"), label(kind="quiet")
         self.blocks_text = label(kind="quiet")
-        self.steps = label(kind="quiet")
+        self.steps = Aside("Steps")
         self.hand = Choice((("right", "Right-handed"), ("left", "Left-handed")))
         self.figures = Figures()
-        self.findings = FindingList()
         self._make_try_out()
         self._make_fields()
         self.page = QComboBox()
@@ -70,32 +69,33 @@ class RegisterStation(QScrollArea):
         caution = label(_CAUTION, kind="quiet")
         self._make_system()
         system = group(
-            self.systems, self.why, self.hand, self.figures, self.findings,
-            self.system_fields, self.jig_fields,
-            self.no_marks, self.blocks_text, page_fields, self.packet, label("Steps", kind="name"),
+            self.systems,
+            self.why,
+            self.hand,
+            self.figures,
+            self.system_fields,
+            self.jig_fields,
+            self.no_marks,
+            self.blocks_text,
+            page_fields,
+            self.packet,
             self.steps,
-            self.limits, caution,
+            self.limits,
+            caution,
+        )
+        measures = group(label("Sheet and notches", kind="name"), self.fields, self.pin_fields)
+        out = group(
             label("Try a block out of register", kind="name"), self.rows, self.offsets, self.bare,
-            self.cure, self.all_in, label("Sheet and notches", kind="name"), self.fields, self.pin_fields,
+            self.cure, self.all_in,
         )  # fmt: skip
-        self._groups: dict[str, QWidget] = {
-            "system": system, "tolerance": self.tolerance, "proofs": self.proofs, "practice": self.practice,
+        groups: dict[str, QWidget] = {
+            "system": system, "measures": measures, "try": out, "tolerance": self.tolerance,
+            "proofs": self.proofs, "practice": self.practice,
         }  # fmt: skip
-        for part in (self.parts, *self._groups.values()):
-            column.addWidget(part)
-        column.addStretch(1)
         self._settings = KentoSettings()
         self._register = RegisterSettings()
         self._connect()
-        self.turn_to("system")
-
-    def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.part_shown.emit(part)
+        self.fill(groups)
 
     def _make_system(self) -> None:
         """Which side, which marks; pins and their cutter."""
@@ -172,7 +172,6 @@ class RegisterStation(QScrollArea):
             self.fields.add(text, box)
 
     def _connect(self) -> None:
-        self.parts.chosen.connect(self.turn_to)
         self.hand.chosen.connect(lambda hand: self.kento_asked.emit(replace(self._settings, hand=hand)))
         self.sheet_w.set_by_hand.connect(lambda value: self.sheet_asked.emit(value, self.sheet_h.value()))
         self.sheet_h.set_by_hand.connect(lambda value: self.sheet_asked.emit(self.sheet_w.value(), value))
@@ -209,7 +208,7 @@ class RegisterStation(QScrollArea):
         elif not any(size):
             self.kento_asked.emit(replace(self._settings, block_mm=None))
 
-    def show_view(self, view: RegisterView, notes: tuple[Note, ...]) -> None:
+    def show_view(self, view: RegisterView) -> None:
         """Show the station."""
         self._settings, self._register = view.settings, view.register
         self.systems.show_rows(
@@ -236,7 +235,6 @@ class RegisterStation(QScrollArea):
         self.steps.setText(view.steps)
         self.hand.show_choice(view.settings.hand)
         self.figures.show_rows(view.figures)
-        self.findings.show_findings(notes)
         for box, value in (
             (self.sheet_w, view.sheet_mm[0]), (self.sheet_h, view.sheet_mm[1]),
             (self.left_box, view.image_at_mm[0]), (self.top_box, view.image_at_mm[1]),

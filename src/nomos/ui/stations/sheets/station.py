@@ -30,7 +30,7 @@ class SheetsHere(Here[SheetsStation]):
         made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
         made.plan_asked.connect(crafter.plan_sheets)
         made.log_asked.connect(crafter.take_from_log)
-        made.part_shown.connect(hand.look_again)
+        made.part_turned.connect(hand.look_again)
         made.chosen_asked.connect(bencher.choose)
         made.number_asked.connect(bencher.number_all)
         made.write_asked.connect(lambda: crafter.write_record(bencher.record()))

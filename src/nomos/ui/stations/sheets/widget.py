@@ -4,12 +4,13 @@ from collections.abc import Sequence
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QColor, QHideEvent, QPainter, QPaintEvent, QPen, QPolygonF
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QScrollArea, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
+from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
-from nomos.ui.frame.parts import answers_column, group
+from nomos.ui.frame.parts import group
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import BoardView
 from nomos.ui.stations.sheets.view import RecordView, SheetsView
@@ -73,7 +74,7 @@ class ChanceCurve(QWidget):
         painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, f"{self._start} sheets")
 
 
-class SheetsStation(QScrollArea):
+class SheetsStation(Answers):
     """The edition, the sheets to start with, what to buy, and the record."""
 
     edition_asked = pyqtSignal(dict)
@@ -81,7 +82,6 @@ class SheetsStation(QScrollArea):
     plan_asked = pyqtSignal()
     log_asked = pyqtSignal(object, object)
     """Chance of a good pull and minutes a pull, as the log has them."""
-    part_shown = pyqtSignal()
     chosen_asked = pyqtSignal(int, bool)
     """A sheet is among the best, or no longer."""
     number_asked = pyqtSignal()
@@ -93,9 +93,7 @@ class SheetsStation(QScrollArea):
     anew_asked = pyqtSignal()
 
     def __init__(self) -> None:
-        super().__init__()
-        column = answers_column(self, "How many sheets?")
-        self.parts, self.part = Choice(PARTS), "sheets"
+        super().__init__("How many sheets?", PARTS, "sheets")
         self.answer, self.figures, self.curve = label(kind="name"), Figures(), ChanceCurve()
         self.fields, self.boxes = Fields(), {}
         for name, text, box in (
@@ -126,7 +124,7 @@ class SheetsStation(QScrollArea):
         self._best: frozenset[str] = frozenset()
         self._good: float | None = None
         self._pace: float | None = None
-        self._groups: dict[str, QWidget] = {
+        groups: dict[str, QWidget] = {
             "sheets": group(
                 self.answer, self.curve, self.figures, self.plan, self.fields, self.bat, self.sacrificed,
                 self.varied, self.learnt, self.take,
@@ -140,11 +138,8 @@ class SheetsStation(QScrollArea):
                 self.hint, self.sheets, self.anew,
             ),
         }  # fmt: skip
-        for part in (self.parts, *self._groups.values()):
-            column.addWidget(part)
-        column.addStretch(1)
         self._connect()
-        self.turn_to("sheets")
+        self.fill(groups)
 
     def _make_prices(self) -> None:
         """What paper costs, and the full sheet it is cut from."""
@@ -202,7 +197,6 @@ class SheetsStation(QScrollArea):
         self.remark.clear()
 
     def _connect(self) -> None:
-        self.parts.chosen.connect(self.turn_to)
         for name, box in self.boxes.items():
             share = name in ("good", "confidence")
             box.set_by_hand.connect(
@@ -227,14 +221,6 @@ class SheetsStation(QScrollArea):
         self.number.clicked.connect(self.number_asked)
         self.write.clicked.connect(self.write_asked)
         self.anew.clicked.connect(self.anew_asked)
-
-    def turn_to(self, part: str) -> None:
-        """Show one part of the station."""
-        self.part = part
-        self.parts.show_choice(part)
-        for name, made in self._groups.items():
-            made.setVisible(name == part)
-        self.part_shown.emit()
 
     def show_view(self, view: SheetsView, record: RecordView, board: BoardView) -> None:
         """Show the station."""

@@ -1,0 +1,97 @@
+"""The column of a station: its question, its parts in one row, what to know, and below the part in sight."""
+
+from collections.abc import Sequence
+
+from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, button, label
+from nomos.ui.frame.findings import FindingList, counts_of, words_of
+from nomos.ui.frame.rows import Note
+
+KNOW = "know"
+"""The part that holds the findings."""
+
+
+class Answers(QWidget):
+    """The head stays where it is; the part below it scrolls."""
+
+    part_turned = pyqtSignal(str)
+
+    def __init__(self, question: str, parts: Sequence[tuple[str, str]], first: str) -> None:
+        super().__init__()
+        self.part = first
+        self.parts = Choice(parts)
+        self.parts.setAccessibleName("Parts of the station")
+        self.know = button("")
+        self.know.setCheckable(True)
+        self.know.setProperty("know", True)
+        self.findings = FindingList()
+        self._groups: dict[str, QWidget] = {}
+        self._before = first
+        side = theme.scaled(16)
+        head = QVBoxLayout()
+        head.setContentsMargins(side, theme.scaled(12), side, theme.scaled(6))
+        head.setSpacing(theme.scaled(8))
+        for widget in (label(question, kind="question"), self.parts, self.know):
+            head.addWidget(widget)
+        inner = QWidget()
+        self._column = QVBoxLayout(inner)
+        self._column.setContentsMargins(side, theme.scaled(6), side, theme.scaled(14))
+        self._column.setSpacing(theme.scaled(8))
+        self.area = QScrollArea()
+        self.area.setWidgetResizable(True)
+        self.area.setFrameShape(QScrollArea.Shape.NoFrame)
+        self.area.setWidget(inner)
+        self.area.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+        whole = QVBoxLayout(self)
+        whole.setContentsMargins(0, 0, 0, 0)
+        whole.setSpacing(0)
+        whole.addLayout(head)
+        whole.addWidget(self.area, 1)
+        self.parts.chosen.connect(self.turn_to)
+        self.know.clicked.connect(lambda on: self.turn_to(KNOW if on else self._before))
+        self.know.hide()
+
+    def fill(
+        self, groups: dict[str, QWidget], above: QWidget | None = None, below: QWidget | None = None
+    ) -> None:
+        """Give it the parts named at the beginning, and turn to the first.
+
+        above : what stands over some of the parts, for the station to show or hide.
+        below : what stands under every part.
+        """
+        self._groups = {**groups, KNOW: self.findings}
+        if above is not None:
+            self._column.addWidget(above)
+        for made in self._groups.values():
+            self._column.addWidget(made)
+        if below is not None:
+            self._column.addWidget(below)
+        self._column.addStretch(1)
+        self.turn_to(self.part)
+
+    def turn_to(self, part: str) -> None:
+        """Show one part of the station."""
+        if part != KNOW:
+            self._before = part
+        self.part = part
+        self.parts.show_choice(part)
+        self.know.setChecked(part == KNOW)
+        for name, made in self._groups.items():
+            made.setVisible(name == part)
+        bar = self.area.verticalScrollBar()
+        if bar is not None:
+            bar.setValue(0)
+        self.part_turned.emit(part)
+
+    def show_notes(self, notes: Sequence[Note]) -> None:
+        """Show what to know; without findings there is nothing to turn to."""
+        self.findings.show_findings(notes)
+        self.know.setText(counts_of(notes))
+        self.know.setAccessibleName(words_of(notes))
+        self.know.setToolTip(f"{words_of(notes)}. N goes from one to the next on the sheet.")
+        self.know.setVisible(bool(notes))
+        if not notes and self.part == KNOW:
+            self.turn_to(self._before)

@@ -1,0 +1,129 @@
+"""What the sheet shows: one row on the sheet's own edge, the same at every station."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from PyQt6.QtCore import pyqtSignal
+from PyQt6.QtGui import QColor, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QButtonGroup, QPushButton, QVBoxLayout, QWidget
+
+from nomos.project import Project, Station
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Choice, button
+from nomos.ui.frame.flow import FlowLayout
+from nomos.ui.frame.state import Shown, UiState
+
+
+@dataclass(frozen=True)
+class Look:
+    """One way to look at the sheet: its word, what it shows, and why it cannot be had now."""
+
+    shown: Shown
+    word: str
+    tip: str
+    why_not: str = ""
+    legend: str = ""
+
+
+_TRAPS = (
+    "Blue: a lighter colour runs under a darker. Grey: colours run under the key. "
+    "Red: only a kiss, a gap can open."
+)
+_FREE = (
+    "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
+    "standing unseen, the inker may be careless. White: it must go."
+)
+LOOKS: tuple[Look, ...] = (
+    Look("picture", "Opened", "The picture as it was opened"),
+    Look("sketch", "Sketch", "The part of the picture that is printed; held F shows it for a moment"),
+    Look("outlined", "Outlines", "The sketch with the outlines of the fields that were found"),
+    Look("flat", "Flat", "The flat colours that are wanted"),
+    Look("print", "Print", "The print as it is predicted"),
+    Look("where", "This pull", "Where the chosen pull prints, and what it makes of what lies below"),
+    Look("block", "Its block", "The chosen block alone, in its ink"),
+    Look("carved", "Its wood", "The chosen block face up, mirrored"),
+    Look("cut", "To cut", "The carving map of the chosen block, mirrored"),
+    Look("sheets", "All blocks", "All blocks as coloured sheets over each other"),
+    Look("pieces", "Pieces", "The pieces of the jigsaw, face up"),
+    Look("traps", "Joins", "Where colours run under each other, and where they only meet", legend=_TRAPS),
+    Look("free", "Free", "Where the chosen block may print or not, and nothing is seen of it", legend=_FREE),
+    Look("apart", "Out", "How far two pulls may lie apart, place by place"),
+    Look("card", "Card", "The drawdown card that was read"),
+    Look("exercise", "Practice", "The proof to practise on"),
+)
+_NO_BLOCKS = "There are no blocks yet."
+_NO_PULL = "Choose a pull on the ladder first."
+_OF_A_PULL = ("where", "block", "carved", "cut", "free")
+# There only while there is something of the kind to look at.
+_PASSING = ("picture", "pieces", "card", "exercise")
+STATION_OF_LOOK: dict[str, Station] = {"cut": "carve", "apart": "register", "exercise": "register"}
+"""Looks that a station lays over the sheet, wherever they are asked for."""
+
+
+def looks_of(project: Project, state: UiState, *, picture: bool, card: bool) -> tuple[Look, ...]:
+    """The looks there are now. picture, card : whether an opened picture or a card is at hand."""
+    sawn = any(block.kerf_mm is not None for block in project.blocks)
+    at_hand = {"picture": picture and state.station == "design", "card": card, "pieces": sawn}
+    found = []
+    for look in LOOKS:
+        if look.shown in _PASSING and not at_hand.get(look.shown) and look.shown != state.shown:
+            continue
+        why = ""
+        if look.shown not in ("picture", "sketch", "outlined", "flat") and not project.impressions:
+            why = _NO_BLOCKS
+        elif look.shown in _OF_A_PULL and state.pull is None:
+            why = _NO_PULL
+        found.append(replace(look, why_not=why))
+    return tuple(found)
+
+
+def legend_of(shown: Shown) -> str:
+    """What the colours of a look mean, where it has its own."""
+    return next((look.legend for look in LOOKS if look.shown == shown), "")
+
+
+class LooksRow(QWidget):
+    """Words of which one holds; on carved wood also what is marked on it."""
+
+    chosen = pyqtSignal(str)
+    marked_asked = pyqtSignal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setAccessibleName("What the sheet shows")
+        column = QVBoxLayout(self)
+        column.setContentsMargins(theme.scaled(8), theme.scaled(3), theme.scaled(8), theme.scaled(3))
+        column.setSpacing(theme.scaled(2))
+        row = QWidget()
+        flow = FlowLayout(row, theme.scaled(1), fill=False)
+        self._group = QButtonGroup(self)
+        self.buttons: dict[str, QPushButton] = {}
+        for look in LOOKS:
+            made = button(look.word, plain=True)
+            made.setCheckable(True)
+            made.setProperty("look", True)
+            made.clicked.connect(lambda _on, shown=look.shown: self.chosen.emit(shown))
+            self._group.addButton(made)
+            self.buttons[look.shown] = made
+            flow.addWidget(made)
+        self.marked = Choice((("stays", "What stays"), ("goes", "What goes")))
+        self.marked.setToolTip("What is marked on the wood, and on the sheets that are written")
+        self.marked.chosen.connect(self.marked_asked)
+        flow.addWidget(self.marked)
+        column.addWidget(row)
+
+    def show_looks(self, looks: Sequence[Look], state: UiState) -> None:
+        """Show what can be looked at, and what is."""
+        there = {look.shown: look for look in looks}
+        for shown, made in self.buttons.items():
+            look = there.get(shown)  # type: ignore[call-overload] # the keys are the same words
+            made.setVisible(look is not None)
+            if look is not None:
+                made.setEnabled(not look.why_not)
+                made.setToolTip(look.why_not or f"{look.tip}.")
+                made.setChecked(shown == state.shown)
+        self.marked.setVisible(state.shown == "carved")
+        self.marked.show_choice(state.marked)
+
+    def paintEvent(self, _event: QPaintEvent | None) -> None:
+        QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))
