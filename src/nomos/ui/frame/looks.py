@@ -110,6 +110,8 @@ class LooksRow(QWidget):
         self.marked.setToolTip("What is marked on the wood, and on the sheets that are written")
         self.marked.chosen.connect(self.marked_asked)
         flow.addWidget(self.marked)
+        # The sheet does not move when there is something to mark.
+        row.setMinimumHeight(self.marked.sizeHint().height())
         column.addWidget(row)
 
     def show_looks(self, looks: Sequence[Look], state: UiState) -> None:
