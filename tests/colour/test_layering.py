@@ -7,7 +7,9 @@ from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
 from nomos.colour import Film, Ground, all_combinations, film_over, ink_film, overprints, reflectance_to_lab
+from nomos.colour.inverse import nearest_film
 from nomos.colour.layering import partly_covered, to_internal, to_measured, without_open
+from nomos.colour.trapping import complementary, density
 
 coefficients = st.floats(0.001, 20)
 shares = st.floats(0.0, 0.99)
@@ -107,3 +109,23 @@ def test_half_covered_paper_is_darker_than_the_mean_of_its_parts() -> None:
     assert partly_covered(np.array([0.81]), np.array([0.09]), 0.5)[0] == pytest.approx(0.36)
     assert partly_covered(np.array([0.81]), np.array([0.09]), 0.5, 1.0)[0] == pytest.approx(0.45)
     assert without_open(np.array([0.36]), np.array([0.81]), 0.5)[0] == pytest.approx(0.09)
+
+
+def test_the_complementary_filter_sees_the_third_where_the_ink_is_darkest() -> None:
+    paper = np.full(36, 0.9)
+    solid = np.where(np.arange(36) < 12, 0.09, 0.9)
+    through = complementary(solid, paper)
+    assert through.sum() == pytest.approx(1)
+    assert through[:12] == pytest.approx(1 / 12)
+    # A tenth of the paper's light is a density of 1 (ISO 5-3, by definition).
+    assert density(solid, paper, through) == pytest.approx(1)
+
+
+def test_the_film_that_comes_nearest_is_taken() -> None:
+    ground = Ground(np.full(36, 0.9), 0.0)
+    films = [Film(np.full(36, k), np.full(36, 0.01), 0.0) for k in (0.1, 0.5, 1.5)]
+    for place, film in enumerate(films):
+        wanted = reflectance_to_lab(overprints(ground, [film])[-1])
+        found, left = nearest_film((wanted[0], wanted[1], wanted[2]), [], films, ground)
+        assert found == place
+        assert left == pytest.approx(0, abs=1e-6)

@@ -253,3 +253,16 @@ def test_the_parts_that_fall_out_of_a_plate_are_shown_where_they_lie(drawn: Draw
         at = [(round(y * 4 - 0.5), round(x * 4 - 0.5)) for x, y in each.places]
         assert all(mask[place] for place in at)
         assert len({place[1] // 100 + 10 * (place[0] < 45) for place in at}) == len(at)
+
+
+def test_sides_of_an_object_are_told_in_whatever_corner_they_stand() -> None:
+    """Five fields close together: turned over or laid on its side, each keeps its side of the light."""
+    page = np.zeros((120, 120), np.uint8)
+    for top, left in ((40, 40), (40, 18), (40, 62), (18, 38), (62, 42)):
+        page[top : top + 20, left : left + 20] = 7
+    page[0:6, 0:6] = 7
+    lit = lit_fields(page, 7, 0.0)
+    assert [int(lit[50, x]) for x in (25, 50, 70)] == [-1, 0, 1]
+    assert (lit_fields(page[:, ::-1].copy(), 7, 180.0)[:, ::-1] == lit).all()
+    assert (lit_fields(page[::-1].copy(), 7, 0.0)[::-1] == lit).all()
+    assert (lit == lit_fields(page.T.copy(), 7, 270.0).T).all()

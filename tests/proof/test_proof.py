@@ -127,3 +127,16 @@ def test_an_enlarged_view_shows_the_right_part() -> None:
     view = to_rgb(render_view(mips(found.index), labs, (18, 8, 24, 14), (60, 60)))
     ys, xs = np.nonzero(view[..., 0] < 128)
     assert (ys.min(), ys.max(), xs.min(), xs.max()) == (20, 29, 20, 29)
+
+
+def test_a_page_shrunk_to_a_few_pixels_keeps_its_mean_colour() -> None:
+    """Half black, half white in stripes of a pixel: as grey as their mean in light, however small."""
+    stripes = (np.arange(1000)[:, None] % 2 * np.ones((1, 1000))).astype(np.uint8)
+    labs = np.array([[0.0, 0.0, 0.0], [100.0, 0.0, 0.0]])
+    for size in (2, 5):
+        small = render_view(mips(stripes), labs, (0, 0, 1000, 1000), (size, size))
+        # Numbers are kept every second one when shrunk, so stripes may come out as either, never as neither.
+        assert set((small & 0xFF).ravel().tolist()) <= {0, 127, 128, 188, 255}
+    halves = (np.arange(1000)[:, None] // 500 * np.ones((1, 1000))).astype(np.uint8)
+    small = render_view(mips(halves), labs, (0, 0, 1000, 1000), (2, 2)) & 0xFF
+    assert small == pytest.approx(np.array([[0, 0], [255, 255]]), abs=4)

@@ -100,3 +100,18 @@ def test_a_scant_block_gives_up_wood_beyond_the_notches_first() -> None:
     ample = place_kento(SHEET, IMAGE, replace(KentoSettings(), block_mm=(250, 300)))
     assert ample.wood_beyond_mm == (12, 12)
     assert (ample.block.width, ample.block.height) == (250, 300)
+
+
+@pytest.mark.parametrize(("narrow", "place"), [(7.0, 2 / 3), (10.0, 0.9)])
+def test_either_hand_with_margins_of_two_widths(narrow: float, place: float) -> None:
+    """The left-handed kento of an image is the mirror image of the right-handed one of its mirror image."""
+    image = Rect(narrow, 10, 160, 250)
+    turned = Rect(SHEET[0] - image.right, 10, SHEET[0] - image.left, 250)
+    right = place_kento(SHEET, image, KentoSettings(straight_place=place))
+    left = place_kento(SHEET, turned, KentoSettings(hand="left", straight_place=place))
+    assert left.floor_to_image_mm == pytest.approx(right.floor_to_image_mm)
+    assert left.wood_beyond_mm == pytest.approx(right.wood_beyond_mm)
+    # Where the straight notch reaches further than the image, wood is left beyond its end: 5 mm.
+    wall = max(x for x, _ in right.straight.wall)
+    assert right.block.right >= wall + 5
+    assert SHEET[0] - left.block.left == pytest.approx(right.block.right)

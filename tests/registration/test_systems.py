@@ -280,3 +280,10 @@ def test_an_error_of_nothing_can_be_given() -> None:
     check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=0.0)))
     with pytest.raises(BadInput):
         check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=-0.1)))
+
+
+def test_the_jigs_block_is_taken_within_its_bounds() -> None:
+    check_settings(RegisterSettings("jig", jig=JigSettings(block_mm=(300.0, 5.0))))
+    for block in ((4.9, 300.0), (300.0, 2001.0)):
+        with pytest.raises(RegisterError, match="5 to 2000 mm"):
+            check_settings(RegisterSettings("jig", jig=JigSettings(block_mm=block)))

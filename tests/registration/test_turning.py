@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 
 from nomos.registration import TURNS, Turn, seated_corner, through_board, turning_error
 from nomos.registration.kento import Hand
+from nomos.registration.scan_picture import PictureFit
 
 SIZE = (300.0, 200.0)
 
@@ -74,3 +75,22 @@ def test_turned_end_over_end_by_hand() -> None:
     assert error.most_mm == pytest.approx(1 + 500 / 300, abs=1e-3)
     sideways = turning_error((300.0, 400.0), -1.0, "sideways")
     assert (sideways.shift_mm, sideways.rotation_deg, sideways.most_mm) == (1, 0, 1)
+
+
+def test_the_error_of_a_read_scan_is_worst_where_drawn_changes_move_a_corner_most() -> None:
+    """The standard error of the worst corner against drawn affine changes."""
+    rng = np.random.default_rng(4)
+    root = rng.normal(0, 1, (6, 6)) * np.array([0.1, 0.001, 0.001, 0.1, 0.001, 0.001])
+    fit = PictureFit(np.zeros(6), root.T @ root)
+    drawn = rng.multivariate_normal(np.zeros(6), fit.covariance, 200_000)
+    corners = [(0, 0), (180, 0), (0, 240), (180, 240)]
+    worst = max(
+        np.sqrt(
+            np.mean(
+                (drawn[:, 0] + x * drawn[:, 1] + y * drawn[:, 2]) ** 2
+                + (drawn[:, 3] + x * drawn[:, 4] + y * drawn[:, 5]) ** 2
+            )
+        )
+        for x, y in corners
+    )
+    assert fit.corner_sigma_mm((180, 240)) == pytest.approx(worst, rel=0.02)

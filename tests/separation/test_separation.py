@@ -119,3 +119,11 @@ def test_outlines_keep_to_the_mask_within_a_pixel() -> None:
     np.testing.assert_allclose(ring.min(axis=0), [3.0, 2.0], atol=0.05)
     np.testing.assert_allclose(ring.max(axis=0), [13.0, 10.0], atol=0.05)
     assert outlines(np.zeros((50, 50), np.uint8), PPM) == ()
+
+
+def test_a_colour_that_fills_the_page_is_no_line() -> None:
+    """Without an outline it is wider than the page is long, whatever the scale."""
+    page = np.zeros((100, 100), np.uint8)
+    assert mean_width_mm(page, 0, 10.0) > 100
+    page[:, 40:50] = 1
+    assert mean_width_mm(page, 1, 10.0) == pytest.approx(1.0, rel=0.1)

@@ -294,7 +294,7 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
     station.turn_to("record")
     settle(desk)
     assert "can be numbered" in station.numbers.text()
-    press(station.sheets, 60, station.sheets.row_height() * 2.5)
+    press(station.sheets, 60, station.sheets.middle_of(2))
     settle(desk)
     click(station.number)
     settle(desk)

@@ -26,7 +26,7 @@ def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     click(desk.window.looks.buttons["block"])
     settle(desk)
     assert desk.window.sheet.grab().toImage() != whole
-    press(station.rows, 40, station.rows.row_height() * 1.5)
+    press(station.rows, 40, station.rows.middle_of(1))
     click(station.key)
     settle(desk)
     keys = [block.name for block in project_of(desk).blocks if block.is_key]
@@ -77,7 +77,7 @@ def test_a_switch_prints_a_block_on_the_chosen_colour(demo_desk: Desk) -> None:
     assert "slate" in station.switch_title.text()
     shown = station.switches._rows[0]
     assert shown.name == "not: Sky rose"
-    press(station.switches, 60, station.switches.row_height() * 0.5)
+    press(station.switches, 60, station.switches.middle_of(0))
     settle(desk)
     rose = project_of(desk).block(shown.id)
     assert 5 in rose.colours
@@ -204,7 +204,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     before = project_of(desk)
     station.turn_to("method")
     ways = station.method.ways
-    press(ways, 60, ways.row_height() * 1.5)
+    press(ways, 60, ways.middle_of(1))
     settle(desk)
     assert "One board in 8 states" in station.summary.text()
     assert desk.window.ladder._rungs[1].note.startswith("cut further, dry 24 h")
@@ -214,7 +214,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     settle(desk)
     assert names(desk)[:3] == ["Pane green", "Dusk mauve", "Sky rose"]
     assert desk.document.stack.count() == 2
-    press(ways, 60, ways.row_height() * 0.5)
+    press(ways, 60, ways.middle_of(0))
     settle(desk)
     assert [b.colours for b in project_of(desk).blocks] == [b.colours for b in before.blocks]
 

@@ -46,7 +46,7 @@ def test_a_recipe_is_found_weighed_taken_and_put_right(inks: Desk) -> None:
     assert station.mix.rows._rows
     assert "best match" in station.mix.rows._rows[0].name
     assert all(" g   " in figure for _, figure in station.mix.weights._rows)
-    press(station.mix.rows, 60, station.mix.rows.row_height() * 1.5)
+    press(station.mix.rows, 60, station.mix.rows.middle_of(1))
     settle(desk)
     made = desk.controller.inkroom.mixed
     assert made is not None

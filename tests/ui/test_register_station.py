@@ -27,7 +27,7 @@ def small(little_desk: Desk) -> Desk:
 
 def row(desk: Desk, place: int) -> None:
     systems = desk.window.at("register").systems
-    press(systems, 60, systems.row_height() * (place + 0.5))
+    press(systems, 60, systems.middle_of(place))
     settle(desk)
 
 

@@ -20,7 +20,7 @@ def choose_way(desk: Desk, place: int) -> None:
     station = desk.window.at("blocks")
     station.turn_to("method")
     settle(desk)
-    press(station.method.ways, 60, station.method.ways.row_height() * (place + 0.5))
+    press(station.method.ways, 60, station.method.ways.middle_of(place))
     settle(desk)
 
 
@@ -85,7 +85,7 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
     desk.controller.go_to("inks")
     settle(desk)
     rows = desk.window.at("inks").rows
-    press(rows, 60, rows.row_height() * 2.5)
+    press(rows, 60, rows.middle_of(2))
     desk.controller.inks.set_strength(0.5, 1)
     settle(desk)
     assert [zone.strength for zone in project_of(desk).impressions[0].zones] == [1.0, 0.5]
@@ -119,7 +119,7 @@ def test_several_fields_are_switched_together(demo_desk: Desk) -> None:
     assert "On 2 colours" in station.switch_title.text()
     row = next(row for row in station.switches._rows if row.name.endswith("Sky rose"))
     assert row.name == "on 1 of 2: Sky rose"
-    press(station.switches, 60, station.switches.row_height() * 0.5)
+    press(station.switches, 60, station.switches.middle_of(0))
     settle(desk)
     assert {1, 5} <= set(project_of(desk).block(row.id).colours)
     station.one.setCurrentIndex(0)
@@ -188,13 +188,13 @@ def test_wishes_and_inks_for_plans_are_kept_and_followed(demo_desk: Desk) -> Non
     desk.controller.planner.ask(Wanted("own", 3))
     settle(desk)
     fewer = station.fewer
-    press(fewer.wishes, 60, fewer.wishes.row_height() * 6.5)
+    press(fewer.wishes, 60, fewer.wishes.middle_of(6))
     click(fewer.wish.findChildren(QPushButton)[1])
     settle(desk)
     assert fewer.wishes._rows[6].figure == "must match"
     leek = next(place for place, row in enumerate(fewer.uses._rows) if row.name == "Leek")
     for _ in range(2):
-        press(fewer.uses, 60, fewer.uses.row_height() * (leek + 0.5))
+        press(fewer.uses, 60, fewer.uses.middle_of(leek))
         settle(desk)
     assert fewer.uses._rows[leek].figure == "must not"
     click(fewer.look)

@@ -117,7 +117,7 @@ def test_an_ink_is_recoloured_renamed_and_made_opaque(demo_desk: Desk) -> None:
     QTest.keyClick(desk.window, Qt.Key.Key_3)
     settle(desk)
     rows = desk.window.at("inks").rows
-    press(rows, 40, rows.row_height() * 3.5)
+    press(rows, 40, rows.middle_of(3))
     settle(desk)
     pull = project_of(desk).impressions[2]
     assert desk.controller.state.pull == pull.id
@@ -140,7 +140,7 @@ def test_the_paper_is_changed_and_an_impossible_colour_refused(demo_desk: Desk) 
     desk.controller.go_to("inks")
     settle(desk)
     station = desk.window.at("inks")
-    press(station.rows, 40, station.rows.row_height() * 0.5)
+    press(station.rows, 40, station.rows.middle_of(0))
     settle(desk)
     assert not station.strength.isVisible()
     QTest.keyClick(station.editor.lightness, Qt.Key.Key_PageDown)
@@ -352,7 +352,7 @@ def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     QTest.keyClick(desk.window, Qt.Key.Key_1)
     settle(desk)
     station = desk.window.at("design")
-    press(station.rows, 40, station.rows.row_height() * 6.5)
+    press(station.rows, 40, station.rows.middle_of(6))
     settle(desk)
     assert station.name.text() == "Brick"
     station.name.selectAll()

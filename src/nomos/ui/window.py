@@ -7,7 +7,7 @@ from pathlib import Path
 from typing import Any
 
 from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
-from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
+from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent, QResizeEvent
 from PyQt6.QtWidgets import (
     QMainWindow,
     QScrollArea,
@@ -44,6 +44,9 @@ from nomos.ui.stations.design.picture_view import first_content, picture_content
 
 LADDER, ANSWERS = 196, 304
 _ZOOM_STEP = 1.25
+# So wide the sheet is at least before the sides stack.
+_LEAST_SHEET = 320
+_NARROW_ANSWERS = 285
 
 
 class Window(QMainWindow):
@@ -85,18 +88,24 @@ class Window(QMainWindow):
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.sheet)
         self.middle.addWidget(self.picture)
+        self._bench_area = QScrollArea()
+        self._bench_area.setWidgetResizable(True)
+        self.middle.addWidget(self._bench_area)
         centre = _column(self.notice, self.looks, self.middle, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
-        for part in (self.ladder_area, centre, self.column):
+        # Where the text is large and the window narrow, the ladder stands over the answers.
+        self.side = QSplitter(Qt.Orientation.Vertical)
+        self.side.setHandleWidth(1)
+        self.side.addWidget(self.column)
+        for part in (self.ladder_area, centre, self.side):
             self.columns.addWidget(part)
         self.columns.setStretchFactor(1, 1)
         self.setCentralWidget(_column(self.strip, self.columns, self.foot))
         self.resize(1280, 800)
         # The side columns get what their text needs, the sheet the rest.
-        sides = theme.scaled(LADDER), theme.scaled(ANSWERS)
-        self.columns.setSizes([sides[0], max(240, self.width() - sum(sides)), sides[1]])
+        self._share_width()
         geometry = self._settings.value("window")
         if isinstance(geometry, QByteArray):
             self.restoreGeometry(geometry)
@@ -183,6 +192,29 @@ class Window(QMainWindow):
         }  # fmt: skip
         return actions
 
+    def _share_width(self) -> None:
+        sides = [theme.scaled(LADDER), theme.scaled(ANSWERS)]
+        if self.columns.count() == 2:
+            sides = [theme.scaled(_NARROW_ANSWERS)]
+        middle = max(240, self.width() - sum(sides))
+        self.columns.setSizes([*sides[:-1], middle, sides[-1]])
+
+    def resizeEvent(self, _event: QResizeEvent | None) -> None:
+        narrow = self.width() < theme.scaled(LADDER + ANSWERS) + _LEAST_SHEET
+        if narrow != (self.side.indexOf(self.ladder_area) >= 0):
+            self._stack_sides(narrow)
+
+    def _stack_sides(self, narrow: bool) -> None:
+        """Where the text is large and the window narrow the ladder stands over the answers, and what the
+        menus hold as well is left to them.
+        """
+        (self.side if narrow else self.columns).insertWidget(0, self.ladder_area)
+        self.side.setSizes([self.height() // 5, self.height()][-self.side.count() :])
+        self.buttons.setVisible(not narrow)
+        self.looks.keep_short(narrow)
+        self.foot.allow_lines(2 if narrow else 1)
+        self._share_width()
+
     # What is shown
 
     def refresh_soon(self) -> None:
@@ -256,10 +288,9 @@ class Window(QMainWindow):
             return self.picture
         if not at_bench:
             return self.sheet
-        bench: QWidget = self.column.here("bench").widget
-        if self.middle.indexOf(bench) < 0:
-            self.middle.addWidget(bench)
-        return bench
+        if self._bench_area.widget() is None:
+            self._bench_area.setWidget(self.column.here("bench").widget)
+        return self._bench_area
 
     def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
         self._length = start, end

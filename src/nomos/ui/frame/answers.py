@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtGui import QResizeEvent
 from PyQt6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
 from nomos.ui.frame import theme
@@ -10,6 +11,7 @@ from nomos.ui.frame.controls import Choice, button, label
 from nomos.ui.frame.findings import FindingList, counts_of, words_of
 from nomos.ui.frame.rows import Note
 
+_LEAST_BODY = 200
 KNOW = "know"
 """The part that holds the findings."""
 
@@ -31,13 +33,18 @@ class Answers(QWidget):
         self._groups: dict[str, QWidget] = {}
         self._before = first
         side = theme.scaled(16)
-        head = QVBoxLayout()
+        self._head = QWidget()
+        head = QVBoxLayout(self._head)
         head.setContentsMargins(side, theme.scaled(12), side, theme.scaled(6))
         head.setSpacing(theme.scaled(8))
         for widget in (label(question, kind="question"), self.parts, self.know):
             head.addWidget(widget)
         inner = QWidget()
-        self._column = QVBoxLayout(inner)
+        self._inner = QVBoxLayout(inner)
+        self._inner.setContentsMargins(0, 0, 0, 0)
+        self._inner.setSpacing(0)
+        self._column = QVBoxLayout()
+        self._inner.addLayout(self._column, 1)
         self._column.setContentsMargins(side, theme.scaled(6), side, theme.scaled(14))
         self._column.setSpacing(theme.scaled(8))
         self.area = QScrollArea()
@@ -45,11 +52,11 @@ class Answers(QWidget):
         self.area.setFrameShape(QScrollArea.Shape.NoFrame)
         self.area.setWidget(inner)
         self.area.setFocusPolicy(Qt.FocusPolicy.NoFocus)
-        whole = QVBoxLayout(self)
-        whole.setContentsMargins(0, 0, 0, 0)
-        whole.setSpacing(0)
-        whole.addLayout(head)
-        whole.addWidget(self.area, 1)
+        self._whole = QVBoxLayout(self)
+        self._whole.setContentsMargins(0, 0, 0, 0)
+        self._whole.setSpacing(0)
+        self._whole.addWidget(self._head)
+        self._whole.addWidget(self.area, 1)
         self.parts.chosen.connect(self.turn_to)
         self.know.clicked.connect(lambda on: self.turn_to(KNOW if on else self._before))
         self.know.hide()
@@ -71,6 +78,13 @@ class Answers(QWidget):
             self._column.addWidget(below)
         self._column.addStretch(1)
         self.turn_to(self.part)
+
+    def resizeEvent(self, _event: QResizeEvent | None) -> None:
+        """Where there is little height the head scrolls with the rest."""
+        needed = self._head.heightForWidth(self.width()) + theme.scaled(_LEAST_BODY)
+        home = self._inner if needed > self.height() else self._whole
+        if home.indexOf(self._head) < 0:
+            home.insertWidget(0, self._head)
 
     def turn_to(self, part: str) -> None:
         """Show one part of the station."""

@@ -2,12 +2,13 @@
 
 from collections.abc import Mapping
 
-from PyQt6.QtCore import Qt, pyqtSignal
+from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
+from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.keyboard import key_of
 
 _FILES = (
@@ -27,17 +28,18 @@ class ButtonRow(QWidget):
         self.buttons: dict[str, QPushButton] = {}
         row = QHBoxLayout(self)
         row.setContentsMargins(theme.scaled(8), theme.scaled(3), theme.scaled(8), theme.scaled(3))
-        row.setSpacing(theme.scaled(2))
-        for name, text in _FILES:
-            row.addWidget(self._button(name, text))
-        # What is first to go where the text is large and the window narrow.
         self.scale = label(kind="quiet")
         self.scale.setWordWrap(False)
-        self.scale.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
-        self.scale.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        row.addWidget(self.scale, 1)
-        for name, text in _LOOKS:
-            row.addWidget(self._button(name, text))
+        files, looks = QWidget(), QWidget()
+        for side, entries in ((files, _FILES), (looks, _LOOKS)):
+            flow = FlowLayout(side, theme.scaled(2), fill=False)
+            if side is looks:
+                flow.addWidget(self.scale)
+            for name, text in entries:
+                flow.addWidget(self._button(name, text))
+        row.addWidget(files)
+        row.addStretch(1)
+        row.addWidget(looks)
         self.buttons["loupe"].setCheckable(True)
 
     def _button(self, name: str, text: str) -> QPushButton:

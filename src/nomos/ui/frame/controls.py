@@ -6,6 +6,7 @@ from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPaintEvent, QValidator
 from PyQt6.QtWidgets import (
     QButtonGroup,
+    QComboBox,
     QDoubleSpinBox,
     QGridLayout,
     QLabel,
@@ -19,6 +20,7 @@ from PyQt6.QtWidgets import (
 from nomos.errors import BadInput
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
+from nomos.ui.frame.words import WRAPPED, WordsButton, lines_of
 from nomos.units import number, parse_length
 
 
@@ -38,10 +40,16 @@ def label(text: str = "", *, kind: str = "text") -> QLabel:
 
 def button(text: str, *, plain: bool = False) -> QPushButton:
     """A button with words; plain ones look like a link."""
-    made = QPushButton(text)
+    made = WordsButton(text)
+    policy = QSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
+    policy.setHeightForWidth(True)
+    made.setSizePolicy(policy)
     made.setProperty("plain", plain)
     made.setAutoDefault(False)
     return made
+
+
+_LIST_LETTERS = 9
 
 
 class NameField(QLineEdit):
@@ -143,6 +151,10 @@ class Fields(QWidget):
         name = label(text)
         name.setBuddy(control)
         control.setAccessibleName(text)
+        if isinstance(control, QComboBox):
+            # Long entries are read in the open list; the column must not be wider for them.
+            control.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+            control.setMinimumContentsLength(_LIST_LETTERS)
         self._grid.addWidget(name, row, 0)
         self._grid.addWidget(control, row, 1)
 
@@ -166,8 +178,28 @@ class Figures(QWidget):
             self.updateGeometry()
             self.update()
 
+    def _tops(self, width: int) -> list[float]:
+        tops = [0.0]
+        for name, figure in self._rows:
+            tops.append(
+                tops[-1] + theme.scaled(20) + (self._lines(name, figure, width) - 1) * theme.scaled(16)
+            )
+        return tops
+
+    def _lines(self, name: str, figure: str, width: int) -> int:
+        return lines_of(name, self.font(), self._room(figure, width))
+
+    def _room(self, figure: str, width: int) -> float:
+        return width - QFontMetrics(self.font()).horizontalAdvance(f"{figure}  ")
+
+    def hasHeightForWidth(self) -> bool:
+        return True
+
+    def heightForWidth(self, width: int) -> int:
+        return round(self._tops(width)[-1])
+
     def sizeHint(self) -> QSize:
-        return QSize(theme.scaled(200), len(self._rows) * theme.scaled(20))
+        return QSize(theme.scaled(200), self.heightForWidth(max(theme.scaled(200), self.width())))
 
     def minimumSizeHint(self) -> QSize:
         return QSize(theme.scaled(120), self.sizeHint().height())
@@ -175,14 +207,13 @@ class Figures(QWidget):
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter = QPainter(self)
         tone = theme.tones()
+        tops = self._tops(self.width())
         for place, (name, figure) in enumerate(self._rows):
-            box = QRectF(0, place * theme.scaled(20), self.width(), theme.scaled(20))
-            room = int(box.width() - QFontMetrics(self.font()).horizontalAdvance(f"{figure}  "))
+            box = QRectF(0, tops[place] + theme.scaled(2), self.width(), tops[place + 1] - tops[place])
             painter.setPen(QColor(tone.quiet))
-            shown = theme.elided(name, self.font(), room)
-            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, shown)
+            painter.drawText(box.adjusted(0, 0, self._room(figure, 0), 0), WRAPPED, name)
             painter.setPen(QColor(tone.text))
-            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, figure)
+            painter.drawText(box, int(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight), figure)
 
 
 class Aside(QWidget):

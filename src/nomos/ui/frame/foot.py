@@ -30,13 +30,12 @@ class FootLine(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.setFixedHeight(theme.scaled(HEIGHT))
+        self.allow_lines(1)
         self._asker: object = None
         row = QHBoxLayout(self)
         row.setContentsMargins(theme.scaled(14), 0, theme.scaled(8), 0)
         row.setSpacing(theme.scaled(8))
         self._text = label()
-        self._text.setWordWrap(False)
         self._text.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
         self._doing = label(kind="quiet")
         self._doing.setWordWrap(False)
@@ -48,6 +47,10 @@ class FootLine(QWidget):
         for part in (self._doing, self._bar, self._stop):
             row.addWidget(part)
         self.show_idle()
+
+    def allow_lines(self, lines: int) -> None:
+        """How many lines of text it has room for, full or not: it must not jump under the hand."""
+        self.setFixedHeight(theme.scaled(HEIGHT + 17 * (lines - 1)))
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().foot))

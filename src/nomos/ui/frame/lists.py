@@ -3,11 +3,21 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PyQt6.QtGui import (
+    QColor,
+    QFontMetrics,
+    QKeyEvent,
+    QMouseEvent,
+    QPainter,
+    QPaintEvent,
+    QPen,
+    QResizeEvent,
+)
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.rows import Row
+from nomos.ui.frame.words import WRAPPED, lines_of
 
 
 class ColourRows(QWidget):
@@ -26,9 +36,9 @@ class ColourRows(QWidget):
     def show_rows(self, rows: Sequence[Row], chosen: str | None) -> None:
         """Show these rows with one of them chosen."""
         if (tuple(rows), chosen) != (self._rows, self._chosen):
-            taller = len(rows) != len(self._rows)
+            before = self._tops(self.width())[-1]
             self._rows, self._chosen = tuple(rows), chosen
-            if taller:
+            if self._tops(self.width())[-1] != before:
                 self.updateGeometry()
             self.update()
 
@@ -36,26 +46,59 @@ class ColourRows(QWidget):
         """The rows in words: name, figure, and what stands below."""
         return [(row.name, row.figure, row.quiet) for row in self._rows]
 
-    def row_height(self) -> int:
-        """Height of one row; twofold rows are taller."""
-        return theme.scaled(38 if any(row.quiet for row in self._rows) else 26)
+    def middle_of(self, place: int) -> float:
+        """How far down the middle of a row is, pixels."""
+        tops = self._tops(self.width())
+        return (tops[place] + tops[place + 1]) / 2
+
+    def _tops(self, width: int) -> list[float]:
+        """Where each row begins, and where the last one ends; words that find no room wrap."""
+        tops = [0.0]
+        for row in self._rows:
+            name, quiet = self._lines(row, width)
+            least = theme.scaled(38 if any(each.quiet for each in self._rows) else 26)
+            tops.append(tops[-1] + least + theme.scaled(17) * (max(name - 1, 0) + max(quiet - 1, 0)))
+        return tops
+
+    def _lines(self, row: Row, width: int) -> tuple[int, int]:
+        """How many lines the name and what stands below it take."""
+        room = width - self._left(row) - theme.scaled(6)
+        figure = QFontMetrics(self.font()).horizontalAdvance(row.figure) + theme.scaled(8)
+        return (
+            lines_of(row.name, self.font(), room - figure),
+            lines_of(row.quiet, theme.quiet_font(), room) if row.quiet else 0,
+        )
+
+    def _left(self, row: Row) -> int:
+        return theme.scaled(26) + theme.scaled(18) if row.swatch else theme.scaled(10)
+
+    def hasHeightForWidth(self) -> bool:
+        return True
+
+    def heightForWidth(self, width: int) -> int:
+        return round(self._tops(width)[-1])
 
     def sizeHint(self) -> QSize:
-        return QSize(theme.scaled(220), len(self._rows) * self.row_height())
+        wide = max(theme.scaled(220), self.width())
+        return QSize(theme.scaled(220), self.heightForWidth(wide))
 
     def minimumSizeHint(self) -> QSize:
         return QSize(theme.scaled(140), self.sizeHint().height())
 
+    def resizeEvent(self, event: QResizeEvent | None) -> None:
+        if event is not None and event.size().width() != event.oldSize().width():
+            self.updateGeometry()
+
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         painter = QPainter(self)
         tone = theme.tones()
-        height, wide = self.row_height(), theme.scaled(26)
+        tops, wide = self._tops(self.width()), theme.scaled(26)
         for place, row in enumerate(self._rows):
-            box = QRectF(0, place * height, self.width(), height)
+            height = tops[place + 1] - tops[place]
+            box = QRectF(0, tops[place], self.width(), height)
             if row.id == self._chosen:
                 painter.fillRect(box, QColor(tone.accent_pale))
                 painter.fillRect(QRectF(0, box.top(), 3, height), QColor(tone.accent))
-            left = theme.scaled(10)
             if row.swatch:
                 inset = (height - theme.scaled(18)) / 2
                 swatch = QRectF(theme.scaled(8), box.top() + inset, wide, theme.scaled(18))
@@ -65,34 +108,36 @@ class ColourRows(QWidget):
                     painter.fillRect(part, QColor(row.over))
                 painter.setPen(QPen(QColor(tone.line), 1))
                 painter.drawRect(swatch)
-                left = wide + theme.scaled(18)
-            self._draw_words(painter, row, box.adjusted(left, 0, -theme.scaled(6), 0))
+            self._draw_words(painter, row, box.adjusted(self._left(row), 0, -theme.scaled(6), 0))
         if self.hasFocus():
             painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
             painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
 
     def _draw_words(self, painter: QPainter, row: Row, box: QRectF) -> None:
         tone = theme.tones()
-        upper = box.adjusted(0, 2, 0, -box.height() / 2 + 2) if row.quiet else box
-        flags = Qt.AlignmentFlag.AlignVCenter
+        name, quiet = self._lines(row, self.width())
+        # The lines of the row stand in its middle together.
+        tall = theme.scaled(17) * (max(name, 1) + quiet)
+        top = box.top() + (box.height() - tall) / 2
+        upper = QRectF(box.left(), top, box.width(), theme.scaled(17) * max(name, 1))
         painter.setFont(self.font())
-        metrics = QFontMetrics(self.font())
         painter.setPen(QColor(tone.text))
-        figure_width = metrics.horizontalAdvance(row.figure)
-        painter.drawText(upper, flags | Qt.AlignmentFlag.AlignRight, row.figure)
-        room = int(upper.width() - figure_width - theme.scaled(8))
-        painter.drawText(upper, flags, theme.elided(row.name, self.font(), room))
+        painter.drawText(upper, int(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight), row.figure)
+        figure = QFontMetrics(self.font()).horizontalAdvance(row.figure) + theme.scaled(8)
+        painter.drawText(upper.adjusted(0, 0, -figure, 0), WRAPPED, row.name)
         if row.quiet:
             painter.setFont(theme.quiet_font())
             painter.setPen(QColor(tone.quiet))
-            lower = box.adjusted(0, box.height() / 2 - 2, 0, -2)
-            painter.drawText(lower, flags, theme.elided(row.quiet, theme.quiet_font(), int(lower.width())))
+            lower = QRectF(box.left(), upper.bottom(), box.width(), theme.scaled(17) * quiet)
+            painter.drawText(lower, WRAPPED, row.quiet)
 
     def mousePressEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
-        place = int(event.position().y() // self.row_height())
-        if 0 <= place < len(self._rows):
-            self.chosen.emit(self._rows[place].id)
+        tops = self._tops(self.width())
+        for place, row in enumerate(self._rows):
+            if tops[place] <= event.position().y() < tops[place + 1]:
+                self.chosen.emit(row.id)
+                return
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QButtonGroup, QPushButton, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QButtonGroup, QComboBox, QPushButton, QVBoxLayout, QWidget
 
 from nomos.project import Project, Station
 from nomos.ui.frame import theme
@@ -112,7 +112,12 @@ class LooksRow(QWidget):
         flow.addWidget(self.marked)
         # The sheet does not move when there is something to mark.
         row.setMinimumHeight(self.marked.sizeHint().height())
+        self._row, self.short = row, QComboBox()
+        self.short.setAccessibleName("What the sheet shows")
+        self.short.activated.connect(lambda place: self.chosen.emit(self.short.itemData(place)))
+        self.short.hide()
         column.addWidget(row)
+        column.addWidget(self.short)
 
     def show_looks(self, looks: Sequence[Look], state: UiState) -> None:
         """Show what can be looked at, and what is."""
@@ -124,8 +129,18 @@ class LooksRow(QWidget):
                 made.setEnabled(not look.why_not)
                 made.setToolTip(look.why_not or f"{look.tip}.")
                 made.setChecked(shown == state.shown)
+        self.short.clear()
+        for look in looks:
+            if not look.why_not:
+                self.short.addItem(look.word, look.shown)
+        self.short.setCurrentIndex(max(self.short.findData(state.shown), 0))
         self.marked.setVisible(state.shown == "carved")
         self.marked.show_choice(state.marked)
+
+    def keep_short(self, short: bool) -> None:
+        """Where there is little room the looks are a list to open."""
+        self._row.setVisible(not short)
+        self.short.setVisible(short)
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

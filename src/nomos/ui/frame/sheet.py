@@ -54,7 +54,7 @@ class SheetView(QWidget):
         super().__init__()
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setMinimumSize(240, 240)
+        self.setMinimumSize(240, 160)
         self.setAccessibleName("Sheet")
         self._content: SheetContent | None = None
         self._view = Viewport(2.0, 40, 40)

@@ -4,14 +4,14 @@ from collections.abc import Sequence
 from pathlib import Path
 
 from PyQt6.QtCore import QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QIcon, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
+from PyQt6.QtGui import QIcon
+from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 
 
-class Welcome(QWidget):
+class Welcome(QScrollArea):
     """Says what to do first, on an empty sheet; below it the files of late."""
 
     recent_chosen = pyqtSignal(object)
@@ -23,7 +23,12 @@ class Welcome(QWidget):
         self.demo = button("Look at a demo first: blocks and a key")
         self.reduction, self.jigsaw = button("A reduction"), button("A jigsaw")
         self.photo = button("A photograph of a sketch")
-        column = QVBoxLayout(self)
+        page = QWidget()
+        page.setObjectName("ground")
+        page.setStyleSheet(f"#ground {{ background: {theme.GROUND}; }}")
+        self.setFrameShape(QScrollArea.Shape.NoFrame)
+        self.setWidgetResizable(True)
+        column = QVBoxLayout(page)
         column.addStretch(1)
         box = QWidget()
         box.setObjectName("welcome")
@@ -63,6 +68,7 @@ class Welcome(QWidget):
         self._late_grid.setContentsMargins(0, theme.scaled(10), 0, 0)
         column.addWidget(self._late, 0, Qt.AlignmentFlag.AlignHCenter)
         column.addStretch(2)
+        self.setWidget(page)
         self.late: list[QPushButton] = []
 
     def show_recent(self, files: Sequence[tuple[Path, Path | None]]) -> None:
@@ -83,6 +89,3 @@ class Welcome(QWidget):
             made.clicked.connect(lambda _on, path=path: self.recent_chosen.emit(path))
             self._late_grid.addWidget(made, place // 2, place % 2)
             self.late.append(made)
-
-    def paintEvent(self, _event: QPaintEvent | None) -> None:
-        QPainter(self).fillRect(self.rect(), QColor(theme.GROUND))

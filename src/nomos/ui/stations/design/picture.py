@@ -51,7 +51,7 @@ class PictureView(QWidget):
         super().__init__()
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setMinimumSize(240, 240)
+        self.setMinimumSize(240, 160)
         self.setAccessibleName("Picture as it was opened")
         self._content: PictureContent | None = None
         self.tool: PictureTool = "corners"

@@ -131,7 +131,7 @@ class DaysPart(QWidget):
             made.setCheckable(True)
             made.setProperty("narrow", True)
             row.addWidget(made, 1)
-        self.damp = QCheckBox("Paper is damped the evening before")
+        self.damp = QCheckBox("Damped the evening before")
         self.air = button("Read the air (simulated gauge)")
         self.file = button("Write the days as iCalendar…")
         for widget in (

@@ -107,7 +107,8 @@ class SheetsStation(Answers):
             self.boxes[name] = box
             self.fields.add(text, box)
         self.bat, self.sacrificed = QCheckBox("A BAT beside it"), QCheckBox("One bad sheet for every layer")
-        self.varied = QCheckBox("A varied edition: sheets differ on purpose")
+        self.varied = QCheckBox("A varied edition")
+        self.varied.setToolTip("Sheets differ on purpose, and are numbered so")
         self.learnt, self.take = label(kind="quiet"), button("Take what the log says")
         self.plan = button("")
         self.buy, self.cost = Figures(), label(kind="name")
