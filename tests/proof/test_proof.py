@@ -138,5 +138,5 @@ def test_a_page_shrunk_to_a_few_pixels_keeps_its_mean_colour() -> None:
         # Numbers are kept every second one when shrunk, so stripes may come out as either, never as neither.
         assert set((small & 0xFF).ravel().tolist()) <= {0, 127, 128, 188, 255}
     halves = (np.arange(1000)[:, None] // 500 * np.ones((1, 1000))).astype(np.uint8)
-    small = render_view(mips(halves), labs, (0, 0, 1000, 1000), (2, 2)) & 0xFF
-    assert small == pytest.approx(np.array([[0, 0], [255, 255]]), abs=4)
+    tiny = render_view(mips(halves), labs, (0, 0, 1000, 1000), (2, 2)) & 0xFF
+    assert tiny == pytest.approx(np.array([[0, 0], [255, 255]]), abs=4)

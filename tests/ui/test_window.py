@@ -249,7 +249,7 @@ def test_a_block_dragged_out_of_register_flashes_paper(demo_desk: Desk) -> None:
     drag(sheet, start, (start[0] + scale, start[1]), (start[0] + 2 * scale, start[1] + scale))
     settle(desk)
     offset = project_of(desk).impression(brick).offset
-    assert (offset.dx_mm, offset.dy_mm) == pytest.approx((2, 1), abs=0.35)
+    assert (offset.dx_mm, offset.dy_mm) == pytest.approx((2, 1), abs=1 / scale)
     assert desk.document.stack.count() == 1
     assert desk.keeper.proof is not None
     assert desk.keeper.proof.spots

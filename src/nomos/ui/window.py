@@ -1,7 +1,6 @@
 """The one window: ladder, stations, sheet and answers, each rendered from its view state."""
 
 from collections.abc import Callable
-from dataclasses import replace
 from functools import partial
 from pathlib import Path
 from typing import Any
@@ -32,15 +31,12 @@ from nomos.ui.frame.ladder import PullLadder
 from nomos.ui.frame.looks import LooksRow, legend_of, looks_of
 from nomos.ui.frame.menus import Menus, reasons
 from nomos.ui.frame.notice import Notice
-from nomos.ui.frame.sheet import SheetView
-from nomos.ui.frame.sheet_view import Overlay, place_text, sheet_content
+from nomos.ui.frame.sheet_view import place_text
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.strip import StationStrip
-from nomos.ui.frame.welcome import Welcome
 from nomos.ui.grower import Grower
+from nomos.ui.middle import Middle
 from nomos.ui.outward import Outward
-from nomos.ui.stations.design.picture import PictureView
-from nomos.ui.stations.design.picture_view import first_content, picture_content
 
 LADDER, ANSWERS = 196, 304
 _ZOOM_STEP = 1.25
@@ -56,13 +52,11 @@ class Window(QMainWindow):
         super().__init__()
         self.controller, self.runner, self._settings = controller, runner, settings
         self.setAcceptDrops(True)
-        self.strip, self.ladder, self.sheet, self.foot = (
-            StationStrip(), PullLadder(), SheetView(), FootLine(),
-        )  # fmt: skip
-        self.notice, self.buttons, self.welcome = Notice(), ButtonRow(), Welcome()
+        self.strip, self.ladder, self.foot = StationStrip(), PullLadder(), FootLine()
+        self.notice, self.buttons = Notice(), ButtonRow()
         self.column, self.looks = Column(controller), LooksRow()
-        self.picture = PictureView()
-        self._flipped = False
+        self.middle = Middle(controller, self.column)
+        self.welcome, self.sheet, self.picture = self.middle.welcome, self.middle.sheet, self.middle.picture
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
         self.outward = Outward(self, controller, settings)
@@ -84,13 +78,6 @@ class Window(QMainWindow):
         self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.ladder_area.setMinimumWidth(theme.scaled(172))
         self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
-        self.middle = QStackedWidget()
-        self.middle.addWidget(self.welcome)
-        self.middle.addWidget(self.sheet)
-        self.middle.addWidget(self.picture)
-        self._bench_area = QScrollArea()
-        self._bench_area.setWidgetResizable(True)
-        self.middle.addWidget(self._bench_area)
         centre = _column(self.notice, self.looks, self.middle, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
@@ -231,8 +218,8 @@ class Window(QMainWindow):
         self.strip.render_tabs(frame.station_tabs(project, proof, state))
         pictures = self.ladder.picture_height()
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
-        at_bench = project is not None and state.station == "bench" and bool(project.impressions)
-        self.middle.setCurrentWidget(self._shown_in_the_middle(at_bench=at_bench))
+        at_bench = self.middle.at_bench()
+        self.middle.refresh()
         self.ladder_area.setVisible(not at_bench)
         self.column.setVisible(project is not None and not at_bench)
         self.looks.setVisible(project is not None and not at_bench and hand.designer.first is None)
@@ -261,37 +248,6 @@ class Window(QMainWindow):
         self._point(self._place)
         self.setWindowTitle(frame.window_title(project, hand.document.path, unsaved=hand.document.unsaved))
 
-    def _shown_in_the_middle(self, *, at_bench: bool) -> QWidget:
-        """The part that stands in the middle, showing what it has to."""
-        hand = self.controller
-        project, proof, state, designer = hand.document.project, hand.keeper.proof, hand.state, hand.designer
-        over = self.column.laid_over(project) if project else None
-        looked_at = replace(state, shown="sketch") if self._flipped else state
-        outlines = None
-        if looked_at.shown == "outlined" and proof is not None and proof.project is project:
-            found = designer.need_outlines(proof.blocks.labels, proof.blocks.px_per_mm)
-            outlines = Overlay(spots=found.places, raster=found.raster) if found else None
-        sheet = None
-        if project is not None:
-            sheet = sheet_content(
-                project, proof, looked_at, designer.sketch, hand.inkroom.card, over, outlines
-            )
-        self.sheet.show_content(sheet)
-        pixels = designer.pixels()
-        if designer.first is not None:
-            self.picture.show_content(first_content(designer.first))
-            return self.picture
-        if project is None:
-            return self.welcome
-        if state.station == "design" and looked_at.shown == "picture" and pixels is not None:
-            self.picture.show_content(picture_content(project, pixels))
-            return self.picture
-        if not at_bench:
-            return self.sheet
-        if self._bench_area.widget() is None:
-            self._bench_area.setWidget(self.column.here("bench").widget)
-        return self._bench_area
-
     def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
         self._length = start, end
 
@@ -317,7 +273,7 @@ class Window(QMainWindow):
 
     def _flip(self, on: bool) -> None:
         """While the key is held, the sketch is shown in place of what was made of it."""
-        self._flipped = on
+        self.middle.flipped = on
         if on:
             self.controller.designer.need_reading()
         self.refresh_soon()

@@ -41,7 +41,7 @@ def label(text: str = "", *, kind: str = "text") -> QLabel:
 def button(text: str, *, plain: bool = False) -> QPushButton:
     """A button with words; plain ones look like a link."""
     made = WordsButton(text)
-    policy = QSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
+    policy = QSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Minimum)
     policy.setHeightForWidth(True)
     made.setSizePolicy(policy)
     made.setProperty("plain", plain)

@@ -10,6 +10,7 @@ from nomos.colour import Lab
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.colours import MOST_CHROMA, ColourStrips, from_lch
+from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.patch_strip import PatchStrip
 from nomos.ui.frame.sheet import image_of
 from nomos.units import number
@@ -34,6 +35,15 @@ def group(*widgets: QWidget) -> QWidget:
     column.setSpacing(theme.scaled(8))
     for widget in widgets:
         column.addWidget(widget)
+    return made
+
+
+def beside(*widgets: QWidget) -> QWidget:
+    """Widgets beside each other, where there is room for that."""
+    made = QWidget()
+    row = FlowLayout(made, theme.scaled(6))
+    for widget in widgets:
+        row.addWidget(widget)
     return made
 
 

@@ -19,7 +19,8 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.view import StationTab
 from nomos.ui.frame.words import WRAPPED, lines_of, widest_word
 
-HEIGHT = 56
+# Room for two lines of an answer, taken or not: the sheet below must not jump while something is dragged.
+HEIGHT = 60
 _WIDEST = 176
 _MOST_LINES = 2
 
@@ -38,7 +39,7 @@ class StationStrip(QWidget):
         self.setAccessibleName("Stations")
         self.setMouseTracking(True)
         self._tabs: tuple[StationTab, ...] = ()
-        self._lines, self._brief = 1, False
+        self._brief = False
         self.setFixedHeight(theme.scaled(HEIGHT))
 
     def render_tabs(self, tabs: Sequence[StationTab]) -> None:
@@ -65,12 +66,9 @@ class StationStrip(QWidget):
             return
         room = self._wide() - _inset() - theme.scaled(6)
         font = theme.quiet_font()
-        self._lines = max(lines_of(tab.answer, font, room) for tab in self._tabs)
+        lines = max(lines_of(tab.answer, font, room) for tab in self._tabs)
         widest = max(widest_word(tab.answer, font) for tab in self._tabs)
-        self._brief = self._lines > _MOST_LINES or widest > room
-        if self._brief:
-            self._lines = 1
-        self.setFixedHeight(theme.scaled(HEIGHT + 15 * (self._lines - 1)))
+        self._brief = lines > _MOST_LINES or widest > room
 
     def _wide(self) -> float:
         return min(theme.scaled(_WIDEST), self.width() / max(len(self._tabs), 1))
@@ -96,7 +94,7 @@ class StationStrip(QWidget):
         room = box.adjusted(inset, 0, -theme.scaled(6), 0)
         painter.setFont(theme.font(11) if self._brief else theme.name_font())
         painter.setPen(QColor(tone.accent if tab.chosen else tone.text))
-        upper = QRectF(room.left(), box.top() + theme.scaled(8), room.width(), theme.scaled(20))
+        upper = QRectF(room.left(), box.top() + theme.scaled(4), room.width(), theme.scaled(20))
         painter.drawText(upper, Qt.AlignmentFlag.AlignVCenter, tab.name)
         self._draw_answer(painter, tab, room)
         if tab.chosen and self.hasFocus():
@@ -106,14 +104,14 @@ class StationStrip(QWidget):
     def _draw_answer(self, painter: QPainter, tab: StationTab, room: QRectF) -> None:
         painter.setFont(theme.quiet_font())
         painter.setPen(QColor(theme.tones().quiet))
-        top = theme.scaled(30)
+        top = theme.scaled(24)
         if not self._brief:
             painter.drawText(QRectF(room.left(), top, room.width(), self.height() - top), WRAPPED, tab.answer)
         elif tab.chosen:
             # Under its name as far as there is room to the right, else pushed to the left.
             wide = QFontMetrics(theme.quiet_font()).horizontalAdvance(tab.answer)
             left = max(min(room.left(), self.width() - wide - theme.scaled(8)), 0)
-            line = QRectF(left, top - theme.scaled(3), wide + 4, theme.scaled(20))
+            line = QRectF(left, top, wide + 4, theme.scaled(20))
             painter.drawText(line, Qt.AlignmentFlag.AlignVCenter, tab.answer)
 
     def mouseMoveEvent(self, event: QMouseEvent | None) -> None:

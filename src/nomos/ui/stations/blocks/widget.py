@@ -1,12 +1,12 @@
 """Which blocks?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QWidget
 
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import NameField, button, label
 from nomos.ui.frame.lists import ColourRows
-from nomos.ui.frame.parts import group
+from nomos.ui.frame.parts import beside, group
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import InkingView
@@ -54,7 +54,7 @@ class BlocksStation(Answers):
         self.joins, self.hand, self.inking = JoinsPart(), HandPart(), InkingPart()
         groups: dict[str, QWidget] = {
             "blocks": group(
-                self.summary, self.rows, self.name, _beside(self.key), _beside(self.again, self.leave_out),
+                self.summary, self.rows, self.name, beside(self.key), beside(self.again, self.leave_out),
                 self.apart,
                 self.switch_title, self.switches, self.switch_note,
                 label("Everywhere two blocks meet", kind="name"), self.meeting, self.meet,
@@ -73,7 +73,7 @@ class BlocksStation(Answers):
         self.one, self.other = QComboBox(), QComboBox()
         self.one.setAccessibleName("One block")
         self.other.setAccessibleName("Other block")
-        self.meeting = _beside(self.one, self.other)
+        self.meeting = beside(self.one, self.other)
         self.meet = button("Choose all colours where both print")
         self._meetable: tuple[tuple[str, str], ...] = ()
 
@@ -129,12 +129,3 @@ class BlocksStation(Answers):
             box.clear()
             box.addItems([name for _, name in blocks])
             box.setCurrentIndex(min(place, len(blocks) - 1))
-
-
-def _beside(*widgets: QWidget) -> QWidget:
-    made = QWidget()
-    row = QHBoxLayout(made)
-    row.setContentsMargins(0, 0, 0, 0)
-    for widget in widgets:
-        row.addWidget(widget, 1)
-    return made

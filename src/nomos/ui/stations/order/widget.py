@@ -1,13 +1,12 @@
 """Which order?"""
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QWidget
 
 from nomos.project.order.search import SCHOOLS
-from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, button, label
-from nomos.ui.frame.parts import Cards, group
+from nomos.ui.frame.parts import Cards, beside, group
 from nomos.ui.stations.order.days import DaysPart, SittingPart
 from nomos.ui.stations.order.usual_view import OrderView
 from nomos.ui.stations.order.view import OrdersView
@@ -49,7 +48,7 @@ class OrderStation(Answers):
         self.days, self.sitting = DaysPart(), SittingPart()
         groups: dict[str, QWidget] = {
             "orders": group(
-                self.note, self.own, self.why_title, self.why, _beside(self.earlier, self.later), self.pin,
+                self.note, self.own, self.why_title, self.why, beside(self.earlier, self.later), self.pin,
                 self.pins,
                 label("The usual ways", kind="name"), self.cards,
                 label("The best of all", kind="name"), self.fields, self.why_school, self.look, self.best,
@@ -89,13 +88,3 @@ class OrderStation(Answers):
         self.best.show_choices(orders.cards)
         self.best_note.setText(orders.note)
         self.best_note.setVisible(bool(orders.note))
-
-
-def _beside(*widgets: QWidget) -> QWidget:
-    made = QWidget()
-    row = QHBoxLayout(made)
-    row.setContentsMargins(0, 0, 0, 0)
-    row.setSpacing(theme.scaled(6))
-    for widget in widgets:
-        row.addWidget(widget, 1)
-    return made
