@@ -24,6 +24,7 @@ from nomos.carving import (
     outline_length_mm,
     plan_cutting,
 )
+from nomos.carving.effort import rough_hours
 from nomos.carving.transfer import TRANSFERS
 
 PX = 12.0
@@ -149,6 +150,15 @@ def test_hours_follow_outline_and_ground_and_the_log() -> None:
     assert effort_of(found, FACTS["lino"], slower).hours == pytest.approx(1.5 * effort.hours)
     with pytest.raises(ValueError, match="more than nothing"):
         factor_from_log(0, 1)
+
+
+def test_hours_without_a_map_are_near_those_with_one() -> None:
+    facts = FACTS["lino"]
+    for mask in (disc(40, 12), turned_box(90, 50, 20)):
+        carving = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, facts, Roller(60, 40, 100))
+        exact = effort_of(carving, facts).hours
+        clear = float(np.count_nonzero(mask == 0)) / PX**2
+        assert rough_hours(carving.outline_mm, clear, USUAL_TOOLS, facts) == pytest.approx(exact, rel=0.4)
 
 
 @pytest.mark.parametrize("tools", [(), (Tool("u", 3),), (Tool("v", 1),), (Tool("v", 1), Tool("u", 90))])

@@ -53,6 +53,13 @@ def test_plans_are_looked_for_compared_and_taken(demo_desk: Desk) -> None:
     names_of_cards = [choice.name for choice in cards._choices]
     assert names_of_cards[0] == "2 blocks"
     assert all("clear" in choice.quiet and "tight" in choice.quiet for choice in cards._choices)
+    curve = station.fewer.curve
+    assert "blocks: ΔE" in station.fewer.enough.text()
+    QTest.keyClick(curve, Qt.Key.Key_Right)
+    settle(desk)
+    beside = desk.window.beside.beside
+    assert beside is not None
+    assert beside.title == "with 2 blocks"
     QTest.keyClick(cards, Qt.Key.Key_Down)
     place = next(n for n, choice in enumerate(cards._choices) if choice.name == "4 blocks")
     press(cards, 100, cards._height() * (place + 0.4))

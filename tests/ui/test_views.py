@@ -1,5 +1,7 @@
 """View states and the viewport, without a window."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -17,8 +19,9 @@ from nomos.ui.frame import view as frame
 from nomos.ui.frame.sheet_view import on_print, place_text, sheet_content
 from nomos.ui.frame.state import UiState
 from nomos.ui.frame.viewport import Viewport, fitted, tick_step
-from nomos.ui.stations.blocks.plans_view import plan_cards, reach_rows
+from nomos.ui.stations.blocks.plans_view import plan_cards, plan_chart, reach_rows
 from nomos.ui.stations.order.usual_view import order_view
+from nomos.work.plans import Found, PlanFigures
 
 Demo = tuple[Project, Assets]
 
@@ -125,6 +128,23 @@ def test_plan_cards_show_what_a_plan_leads_to_and_costs(demo: Demo, demo_blocks:
     assert plan_cards(project, None, plans, 60, keep_key=True) == ()
     other = with_block(project, project.blocks[-1].id, is_key=False)
     assert plan_cards(other, proof, plans, 60, keep_key=True) == ()  # plans for another set of colours
+
+
+def test_the_chart_of_plans_says_when_a_block_more_stops_helping(demo: Demo, demo_blocks: CutBlocks) -> None:
+    project = demo[0]
+    plans = solve(solver_request(project, demo_blocks.borders, PROCESS_INKS, 3))
+    running = plan_chart(project, Found(plans), keep_key=True)
+    assert [point.blocks for point in running.points] == [2, 3, 4]
+    assert (running.enough, running.said) == (0, "")
+    assert all(point.mean <= point.worst for point in running.points)
+    # The same three, but that the third block brings a fifth of a step: two colour blocks are enough.
+    near = replace(plans[2][0], mean_de00=plans[1][0].mean_de00 - 0.2)
+    figures = ((near, PlanFigures(7.0, 4)),)
+    chart = plan_chart(project, Found((*plans[:2], (near,)), True, figures=figures), keep_key=True)
+    assert chart.enough == 3
+    assert "0.2 nearer: that is hardly seen" in chart.said
+    assert [(point.hours, point.days) for point in chart.points] == [(None, None), (None, None), (7.0, 4)]
+    assert "Each block so far" in plan_chart(project, Found(plans, True), keep_key=True).said
 
 
 def test_what_inks_come_to_is_listed_worst_first(demo: Demo) -> None:

@@ -1,9 +1,10 @@
 """How long a block takes to cut."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from nomos.carving.maps import CarvingMap, outline_tool
-from nomos.carving.materials import MaterialFacts
+from nomos.carving.materials import MaterialFacts, Tool
 
 # Of a gouge's width each stroke clears so much that the last has not, and ground takes so many layers
 # for each millimetre of depth; chosen by us, the log corrects the whole by a factor.
@@ -54,6 +55,26 @@ def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) ->
         rate = tool.width_mm * _OVERLAP * facts.feed_mm_min
         rows.append((tool.name, area, factor * area / rate * max(1.0, depth * _LAYERS_A_MM) / 60))
     return Effort(carving.outline_mm, outline_h, tuple(rows))
+
+
+def rough_hours(
+    outline_mm: float, clear_mm2: float, tools: Sequence[Tool], facts: MaterialFacts, factor: float = 1.0
+) -> float:
+    """Hours for blocks that no map was made for yet: all ground with the widest gouge, at full depth.
+
+    Narrow ground takes finer tools and shallow ground fewer strokes, so that both errors
+    go some way to meet; for choosing between plans, not for the calendar.
+
+    Parameters
+    ----------
+    outline_mm, clear_mm2 : of all blocks together.
+    tools : at least one.
+    facts, factor : as for `effort_of`.
+    """
+    gouges = [tool.width_mm for tool in tools if tool.kind not in ("knife", "v")]
+    rate = max(gouges or [tool.width_mm for tool in tools]) * _OVERLAP * facts.feed_mm_min
+    clearing = clear_mm2 / rate * max(1.0, facts.deepest_mm * _LAYERS_A_MM)
+    return factor * (outline_mm / facts.outline_mm_min + clearing) / 60
 
 
 def factor_from_log(said_h: float, took_h: float) -> float:

@@ -3,6 +3,9 @@
 from dataclasses import dataclass, replace
 from typing import ClassVar, Literal
 
+from nomos.carving import FACTS
+from nomos.carving.effort import rough_hours
+from nomos.carving.materials import tools_for
 from nomos.progress import Part, Progress, show
 from nomos.project import Project
 from nomos.project.blocks.plans import (
@@ -13,11 +16,15 @@ from nomos.project.blocks.plans import (
     inks_in_use,
     kept_key,
     nearest_reachable,
+    plan_costs,
     planned_colours,
     solver_request,
+    with_plan,
 )
 from nomos.project.inks.films import stock_of
 from nomos.project.inks.sureness import plan_sureness
+from nomos.project.order.days import days_needed
+from nomos.separation.fields import Borders
 from nomos.separation.plans import CandidateInk, Plan, mixable_inks
 from nomos.separation.solver import solve
 from nomos.work.cut import Cut
@@ -25,6 +32,8 @@ from nomos.work.request import Ask, held
 
 InkSource = Literal["own", "mix", "process", "shelf"]
 DEFAULT_BLOCKS = 5
+# A mean that differs by less is not seen side by side; chosen by us.
+_SEEN_DE00 = 0.5
 
 
 @dataclass(frozen=True)
@@ -57,17 +66,36 @@ class Wanted:
 
 
 @dataclass(frozen=True)
+class PlanFigures:
+    """What a plan asks: hours to cut its colour blocks, and days from the first pull to the last."""
+
+    hours: float
+    days: int
+
+
+@dataclass(frozen=True)
 class Found:
     """The plans of a search, by number of colour blocks; `done` once it has ended.
 
     reach : for each flat colour the nearest that two of the inks at most can give.
-    within : of each plan how sure its worst colour is, ΔE00.
+    within : of each plan how sure its worst colour is, ΔE00. figures : what each plan asks.
     """
 
     plans: tuple[tuple[Plan, ...], ...] = ()
     done: bool = False
     reach: tuple[tuple[int, Reach], ...] = ()
     within: tuple[tuple[Plan, float], ...] = ()
+    figures: tuple[tuple[Plan, PlanFigures], ...] = ()
+
+    @property
+    def enough(self) -> int | None:
+        """The fewest colour blocks after which no further one brings the colours visibly nearer."""
+        means = [min((plan.mean_de00 for plan in row), default=None) for row in self.plans]
+        known = [(count, mean) for count, mean in enumerate(means, start=1) if mean is not None]
+        if not known:
+            return None
+        best = min(mean for _, mean in known)
+        return next(count for count, mean in known if mean - best < _SEEN_DE00)
 
 
 @dataclass(frozen=True)
@@ -107,7 +135,17 @@ class Plans:
         colours = {n: project.flat.colours[n].lab for n in numbers if n not in bare}
         reach = nearest_reachable(stock_of(project), colours, inks, progress=Part(progress, 0.1, 0.2))
         sure = tuple((plan, _worst_within(project, plan)) for row in plans for plan in row)
-        return Found(plans, True, tuple(sorted(reach.items())), sure)
+        figures = tuple((plan, _figures(project, borders, plan, wanted)) for row in plans for plan in row)
+        return Found(plans, True, tuple(sorted(reach.items())), sure, figures)
+
+
+def _figures(project: Project, borders: Borders, plan: Plan, wanted: Wanted) -> PlanFigures:
+    costs, craft = plan_costs(project, borders, plan, keep_key=wanted.keep_key), project.craft
+    hours = rough_hours(
+        costs.outline_mm, costs.clear_area_mm2, tools_for(craft.material, craft.tools), FACTS[craft.material],
+        craft.factor,
+    )  # fmt: skip
+    return PlanFigures(hours, days_needed(with_plan(project, plan, keep_key=wanted.keep_key)))
 
 
 def _worst_within(project: Project, plan: Plan) -> float:
@@ -131,5 +169,8 @@ def candidates(project: Project, wanted: Wanted) -> tuple[CandidateInk, ...]:
 
 def plans_of(project: Project, cut: Cut, wanted: Wanted) -> Plans:
     """The request for plans for a project's flat design."""
-    own = held(project, "flat", "inks", "paper", "blocks", "impressions", "register")
+    own = held(
+        project, "flat", "inks", "paper", "blocks", "impressions", "register", "craft", "times", "plan",
+        "workshop",
+    )  # fmt: skip
     return Plans(own, cut, wanted)

@@ -49,7 +49,7 @@ def button(text: str, *, plain: bool = False) -> QPushButton:
     return made
 
 
-_LIST_LETTERS = 9
+_LEAST_LIST = 96
 
 
 class NameField(QLineEdit):
@@ -153,8 +153,7 @@ class Fields(QWidget):
         control.setAccessibleName(text)
         if isinstance(control, QComboBox):
             # Long entries are read in the open list; the column must not be wider for them.
-            control.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-            control.setMinimumContentsLength(_LIST_LETTERS)
+            control.setMinimumWidth(theme.scaled(_LEAST_LIST))
         self._grid.addWidget(name, row, 0)
         self._grid.addWidget(control, row, 1)
 

@@ -16,7 +16,7 @@ from nomos.ui.frame.sheet import image_of
 from nomos.units import number
 
 # So long the pointer rests on a choice before it is laid beside the print.
-_REST_MS = 250
+REST_MS = 250
 
 
 def part_column(part: QWidget) -> QVBoxLayout:
@@ -101,7 +101,7 @@ class Cards(QWidget):
         # A pointer that only passes over a choice asks for nothing.
         self._rest = QTimer(self)
         self._rest.setSingleShot(True)
-        self._rest.setInterval(_REST_MS)
+        self._rest.setInterval(REST_MS)
         self._rest.timeout.connect(lambda: self._point(self._at))
 
     def _point(self, place: int) -> None:

@@ -11,6 +11,8 @@ from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import Cards, part_column
 from nomos.ui.frame.rows import Row
+from nomos.ui.stations.blocks.plan_chart import PlanCurve
+from nomos.ui.stations.blocks.plans_view import PlanChart
 
 SOURCES = (
     ("mix", "any ink I could mix"),
@@ -52,13 +54,14 @@ class FewerPart(QWidget):
         self.uses = ColourRows("Inks to use")
         self.look = button("Look for plans")
         self.note = label(kind="quiet")
+        self.curve, self.enough = PlanCurve(), label()
         self.cards = Cards("Plans")
         self.reach_title = label("Nearest to the sketch with two of these inks", kind="name")
         self.reach = ColourRows("Nearest to the sketch")
         for widget in (
-            label("Fewer blocks by overprinting", kind="name"), self.fields, self.keep, self.look, self.note,
-            self.cards, self.wish_title, self.wishes, self.wish, self.uses_title, self.uses,
-            self.reach_title, self.reach,
+            label("Fewer blocks by overprinting", kind="name"), self.fields, self.keep, self.look,
+            self.curve, self.enough, self.note, self.cards, self.wish_title, self.wishes,
+            self.wish, self.uses_title, self.uses, self.reach_title, self.reach,
         ):  # fmt: skip
             column.addWidget(widget)
         self._colour: int | None = None
@@ -75,6 +78,8 @@ class FewerPart(QWidget):
         self.look.clicked.connect(self.plans_asked)
         self.cards.chosen.connect(self.plan_taken)
         self.cards.pointed.connect(self.plan_pointed)
+        self.curve.chosen.connect(self.plan_taken)
+        self.curve.pointed.connect(self.plan_pointed)
 
     def _choose(self, row: str) -> None:
         self._colour = int(row)
@@ -105,8 +110,11 @@ class FewerPart(QWidget):
         self.uses_title.setVisible(bool(uses))
         self.uses.setVisible(bool(uses))
 
-    def show_found(self, cards: Sequence[Card], note: str, reach: Sequence[Row]) -> None:
+    def show_found(self, cards: Sequence[Card], note: str, reach: Sequence[Row], chart: PlanChart) -> None:
         """Show the plans found so far, and what the inks come to at best."""
+        self.curve.show_chart(chart)
+        self.enough.setText(chart.said)
+        self.enough.setVisible(bool(chart.said))
         self.reach.show_rows(reach, None)
         self.reach_title.setVisible(bool(reach))
         self.cards.show_choices(cards)

@@ -1,6 +1,7 @@
 """Plans with few blocks as the Blocks station shows them: cards, wishes, inks, what is reachable."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from types import MappingProxyType
 
 import numpy as np
@@ -15,6 +16,7 @@ from nomos.ui.frame.cards import Card
 from nomos.ui.frame.raster import Page, index_levels
 from nomos.ui.frame.rows import Row
 from nomos.units import counted, number
+from nomos.work.plans import Found
 
 WISHES = {"none": "", "match": "must match", "single": "one ink only"}
 USES = {"may": "may be used", "must": "must be used", "not": "must not"}
@@ -81,6 +83,64 @@ def plan_cards(
                 )
             )
     return tuple(cards)
+
+
+@dataclass(frozen=True)
+class PlanPoint:
+    """The best plan of a number of blocks on the chart: how near, how sure, and what it asks.
+
+    mean, worst, within : ΔE00; within is 0 where it is not known yet. hours, days : None until known.
+    """
+
+    key: str
+    blocks: int
+    mean: float
+    worst: float
+    within: float
+    hours: float | None
+    days: int | None
+
+
+@dataclass(frozen=True)
+class PlanChart:
+    """All points, how many blocks are enough (0 while the search runs), and what that means in words."""
+
+    points: tuple[PlanPoint, ...] = ()
+    enough: int = 0
+    said: str = ""
+
+
+def plan_chart(project: Project, found: Found | None, *, keep_key: bool) -> PlanChart:
+    """The choice of how many blocks, as one picture."""
+    if found is None or project.flat is None:
+        return PlanChart()
+    key = keep_key and kept_key(project) is not None
+    colours = len(planned_colours(project, keep_key=keep_key))
+    within, figures = dict(found.within), dict(found.figures)
+    points = []
+    for row, plans in enumerate(found.plans):
+        if plans and len(plans[0].members) == colours:
+            plan, asked = plans[0], figures.get(plans[0])
+            points.append(
+                PlanPoint(
+                    f"{row}/0", len(plan.inks) + key, plan.mean_de00, plan.worst_de00, within.get(plan, 0.0),
+                    asked.hours if asked else None, asked.days if asked else None,
+                )
+            )  # fmt: skip
+    if not found.done or not points:
+        return PlanChart(tuple(points))
+    enough = (found.enough or 0) + key
+    return PlanChart(tuple(points), enough, _what_is_enough(points, enough))
+
+
+def _what_is_enough(points: Sequence[PlanPoint], enough: int) -> str:
+    here = next(point for point in points if point.blocks == enough)
+    more = [point for point in points if point.blocks > enough]
+    said = f"{counted(enough, 'block')}: ΔE {number(here.mean)} on the mean."
+    if not more:
+        return f"{said} Each block so far brings the colours visibly nearer."
+    gain = here.mean - min(point.mean for point in more)
+    return f"{said} More blocks bring it {number(max(gain, 0))} nearer: that is hardly seen."
 
 
 def _within(within: Mapping[Plan, float], plan: Plan) -> str:

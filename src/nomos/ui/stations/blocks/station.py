@@ -14,7 +14,7 @@ from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
 from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
 from nomos.ui.stations.blocks.method_view import loose_over, method_view
-from nomos.ui.stations.blocks.plans_view import ink_rows, plan_cards, reach_rows, wish_rows
+from nomos.ui.stations.blocks.plans_view import ink_rows, plan_cards, plan_chart, reach_rows, wish_rows
 from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import blocks_view
 from nomos.ui.stations.blocks.widget import BlocksStation
@@ -154,4 +154,5 @@ class BlocksHere(Here[BlocksStation]):
         note = ""
         if found:
             note = _PLAN_NOTE if found.done else "Looking…"
-        fewer.show_found(cards, note, reach_rows(project, found.reach) if found else ())
+        reach = reach_rows(project, found.reach) if found else ()
+        fewer.show_found(cards, note, reach, plan_chart(project, found, keep_key=keep))
