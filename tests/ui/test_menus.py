@@ -6,14 +6,16 @@ import numpy as np
 import pypdfium2
 import pytest
 from PIL import Image
+from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QApplication
 
 from nomos.project import load
 from nomos.ui.desk import Desk
+from nomos.ui.frame.guide import GuideWindow
 from nomos.ui.frame.keyboard import BINDINGS
 from nomos.ui.frame.notes import with_a_place
-from tests.ui.conftest import Answers, click, project_of, settle
+from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
 def act(desk: Desk, name: str) -> None:
@@ -146,3 +148,23 @@ def test_findings_are_stepped_through_the_gravest_first_where_they_lie(little_de
         middle = desk.window.sheet.width() / 2, desk.window.sheet.height() / 2
         assert desk.window.sheet._view.to_sheet(*middle) == pytest.approx(finding.place_mm, abs=0.5)
         assert desk.controller.state.station == finding.station
+
+
+def test_the_guide_opens_at_the_station_and_finds_words(little_desk: Desk) -> None:
+    desk = little_desk
+    desk.controller.go_to("register")
+    settle(desk)
+    QTest.keyClick(desk.window, Qt.Key.Key_F1)
+    (shown,) = desk.window.findChildren(GuideWindow)
+    assert shown.isVisible()
+    assert "two notches" in shown.text.toPlainText().casefold()
+    QTest.keyClicks(shown.wanted, "hikitsuke")
+    assert shown.pages.count() == 1
+    assert shown.text.textCursor().selectedText().casefold() == "hikitsuke"
+    shown.close()
+    desk.controller.go_to("inks")
+    act = desk.window.menus.actions["guide"][0]
+    act.trigger()
+    assert shown.isVisible()
+    assert "Kubelka" in shown.text.toPlainText()
+    shown.close()

@@ -3,13 +3,13 @@
 import argparse
 import sys
 from collections.abc import Callable, Collection, Sequence
+from dataclasses import asdict
 from pathlib import Path
 from typing import NoReturn
 
+from nomos import guide
 from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register
-from nomos.cli.common import (
-    answers,
-)
+from nomos.cli.common import answers, command, say
 from nomos.cli.design import print_plan
 from nomos.errors import BadInput
 
@@ -35,8 +35,8 @@ def _dispatch(arguments: list[str], open_window: OpenWindow) -> int:
     options = parser.parse_args(arguments)
     if options.command == "demo":
         return _demo(options, open_window)
-    command: Callable[[argparse.Namespace], int] = options.run
-    return command(options)
+    run: Callable[[argparse.Namespace], int] = options.run
+    return run(options)
 
 
 def _opened(arguments: list[str], names: Collection[str]) -> Path | None:
@@ -70,6 +70,12 @@ def _parser() -> tuple[argparse.ArgumentParser, Collection[str]]:
 
     for step in (design, blocks, inking, inks, order, register, proofs, check, edition):
         step.add_commands(commands)
+    told = command(
+        commands, "guide", "print a page of the guide, or the lines that hold some words", _guide,
+        project=False,
+    )  # fmt: skip
+    told.add_argument("page", nargs="?", default="start", help=f"one of {', '.join(guide.PAGES)}")
+    told.add_argument("--find", metavar="WORDS", help="the lines that hold these words, instead")
     demo = commands.add_parser("demo", help="open the window on a demo")
     demo.add_argument(
         "scenario", nargs="?", choices=("glasshouse", "coldframe", "pots", "photo"), default="glasshouse",
@@ -88,6 +94,15 @@ def _version() -> str:
     from importlib.metadata import version
 
     return version("nomos")
+
+
+def _guide(options: argparse.Namespace) -> int:
+    if options.find is None:
+        text = guide.page(options.page)
+        return say(options, {"page": options.page, "text": text}, [text])
+    found = guide.search(options.find)
+    lines = [f"{place.page}: {place.line}" for place in found] or ["The guide does not have these words."]
+    return say(options, {"found": [asdict(place) for place in found]}, lines)
 
 
 def _demo(options: argparse.Namespace, open_window: OpenWindow) -> int:

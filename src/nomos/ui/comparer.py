@@ -10,6 +10,7 @@ from nomos.progress import Part, Progress
 from nomos.project import Assets, Project, load
 from nomos.ui.controller import Controller
 from nomos.ui.frame.beside import Beside, laid_beside, print_raster
+from nomos.ui.frame.document import Slow
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.raster import Raster
 from nomos.work.cut import cut_of, sheet_of
@@ -69,11 +70,19 @@ class Comparer(QObject):
         if self._before is None:
             self.told.emit("Nothing has changed yet.")
             return
-        self.with_project("before the change", self._before, dict(self._hand.document.assets))
+        before = self._before
+        self.with_made("before the change", lambda _project, _progress: before)
 
-    def with_project(self, title: str, other: Project, assets: Assets) -> None:
-        """Beside the print of another project of the same image."""
-        self._lay(title, lambda progress: self._look_of(other, assets, progress))
+    def with_made(self, title: str, make: Slow) -> None:
+        """Beside the print of what is made of this project, in the background; its pictures are the same."""
+        project, assets = self._hand.document.project, dict(self._hand.document.assets)
+        if project is not None:
+            self._lay(
+                title,
+                lambda progress: self._look_of(
+                    make(project, Part(progress, 0.0, 0.5)), assets, Part(progress, 0.5, 1.0)
+                ),
+            )
 
     def _look_of(self, other: Project, assets: Assets, progress: Progress) -> Raster:
         cut = cut_of(other, assets)

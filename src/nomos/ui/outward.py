@@ -19,6 +19,7 @@ from nomos.ui.frame.outside import about_box, pasted
 from nomos.units import counted
 
 if TYPE_CHECKING:
+    from nomos.ui.frame.guide import GuideWindow
     from nomos.ui.frame.print_dialog import PrintDialog
     from nomos.ui.window import Window
 
@@ -33,6 +34,7 @@ class Outward(QObject):
         self._window, self._hand, self._settings = window, controller, settings
         self._menus: Menus | None = None
         self._finding = -1
+        self._guide: GuideWindow | None = None
         controller.files.settled.connect(self._remember)
 
     def take_menus(self, menus: Menus) -> None:
@@ -141,6 +143,16 @@ class Outward(QObject):
         self._tell(said)
         # Once the sentence has its room, and the sheet what is left.
         QTimer.singleShot(0, lambda: self._window.sheet.look_at(*place))
+
+    def guide(self) -> None:
+        """What this station is about, in a window beside the work."""
+        if self._guide is None:
+            # Imported here: most sessions ask for no guide.
+            from nomos.ui.frame.guide import GuideWindow
+
+            self._guide = GuideWindow(self._window)
+        project = self._hand.document.project
+        self._guide.open_at(self._hand.state.station if project is not None else "start")
 
     def about(self) -> None:
         """Version and licences."""

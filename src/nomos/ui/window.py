@@ -16,7 +16,7 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.project import Project, Station
+from nomos.project import Station
 from nomos.project.register.system import plan_of_system
 from nomos.ui.column import Column
 from nomos.ui.comparer import Comparer
@@ -25,6 +25,7 @@ from nomos.ui.frame import keyboard as keys
 from nomos.ui.frame import theme
 from nomos.ui.frame import view as frame
 from nomos.ui.frame.buttons import ButtonRow
+from nomos.ui.frame.document import Slow
 from nomos.ui.frame.foot import FootLine
 from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
 from nomos.ui.frame.ladder import PullLadder
@@ -169,7 +170,7 @@ class Window(QMainWindow):
             "export": lambda: files.export(self.outward.export_of()),
             "copy figures": self.outward.copy_figures,
             "finding": self.outward.next_finding,
-            "quit": self.close, "about": self.outward.about,
+            "quit": self.close, "about": self.outward.about, "guide": self.outward.guide,
         }  # fmt: skip
         beside = self.beside
         actions |= {
@@ -322,11 +323,11 @@ class Window(QMainWindow):
         self.sheet.show_beside(beside)
         self._point(self._place)
 
-    def _lay_beside(self, title: str, other: Project | None) -> None:
-        if other is None:
+    def _lay_beside(self, title: str, make: Slow | None) -> None:
+        if make is None:
             self.beside.stop()
         else:
-            self.beside.with_project(title, other, dict(self.controller.document.assets))
+            self.beside.with_made(title, make)
 
     def _turn_map(self) -> None:
         if self.beside.beside is None:

@@ -7,9 +7,12 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtGui import QUndoCommand, QUndoStack
 
+from nomos.progress import Progress
 from nomos.project import Assets, Project, load, save
 
 Edit = Callable[[Project], Project]
+Slow = Callable[[Project, Progress], Project]
+"""An edit that takes longer than a hand may wait."""
 
 
 class _Change(QUndoCommand):

@@ -36,6 +36,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("undo", ("Ctrl+Z",), "Undo"),
     ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), "Redo"),
     ("stop", ("Esc",), "Stop what is running"),
+    ("guide", ("F1",), "The guide, at this station"),
     ("keys", ("K",), "This list"),
 )
 # Keys that the parts of the window answer to by themselves.

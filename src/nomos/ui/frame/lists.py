@@ -16,6 +16,7 @@ from PyQt6.QtGui import (
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
+from nomos.ui.frame.rest import Rest
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.words import WRAPPED, lines_of
 
@@ -24,9 +25,14 @@ class ColourRows(QWidget):
     """Rows with swatches of which one is chosen, by click or by the arrow keys."""
 
     chosen = pyqtSignal(str)
+    pointed = pyqtSignal(str)
+    """The pointer rests on a row; "" when it has left them."""
 
     def __init__(self, accessible_name: str) -> None:
         super().__init__()
+        self.setMouseTracking(True)
+        self._rest = Rest(self)
+        self._rest.rested.connect(self._point)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(accessible_name)
@@ -131,13 +137,29 @@ class ColourRows(QWidget):
             lower = QRectF(box.left(), upper.bottom(), box.width(), theme.scaled(17) * quiet)
             painter.drawText(lower, WRAPPED, row.quiet)
 
+    def _place_of(self, y: float) -> int:
+        tops = self._tops(self.width())
+        places = (n for n in range(len(self._rows)) if tops[n] <= y < tops[n + 1])
+        return next(places, -1)
+
+    def _point(self, place: int) -> None:
+        self.pointed.emit(self._rows[place].id if 0 <= place < len(self._rows) else "")
+
     def mousePressEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
-        tops = self._tops(self.width())
-        for place, row in enumerate(self._rows):
-            if tops[place] <= event.position().y() < tops[place + 1]:
-                self.chosen.emit(row.id)
-                return
+        place = self._place_of(event.position().y())
+        if place >= 0:
+            self.chosen.emit(self._rows[place].id)
+
+    def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
+        assert event is not None
+        self._rest.over(self._place_of(event.position().y()))
+
+    def leaveEvent(self, _event: object) -> None:
+        self._rest.leave()
+
+    def hideEvent(self, _event: object) -> None:
+        self._rest.stop()
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None

@@ -31,7 +31,9 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
         ("beside map", "&Map of where both differ"), ("alone", "&One print alone"),
     )),
     ("&Print", (("print", "&Print at true size…"), ("packet", "Write the pac&ket…"))),
-    ("&Help", (("keys", "&Keys"), ("about", "&About Nomos"))),
+    ("&Help", (
+        ("guide", "&Guide to this station"), ("keys", "&Keys"), (_LINE, ""), ("about", "&About Nomos"),
+    )),
 )  # fmt: skip
 _NO_PROJECT = "Open a sketch or a project first."
 _OF_PROJECT = (

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
@@ -12,11 +12,9 @@ from nomos.ui.frame.cards import Card
 from nomos.ui.frame.colours import MOST_CHROMA, ColourStrips, from_lch
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.patch_strip import PatchStrip
+from nomos.ui.frame.rest import Rest
 from nomos.ui.frame.sheet import image_of
 from nomos.units import number
-
-# So long the pointer rests on a choice before it is laid beside the print.
-REST_MS = 250
 
 
 def part_column(part: QWidget) -> QVBoxLayout:
@@ -96,29 +94,20 @@ class Cards(QWidget):
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(accessible_name)
         self._choices: tuple[Card, ...] = ()
-        self._focused, self._at = 0, -1
+        self._focused = 0
         self.setMouseTracking(True)
-        # A pointer that only passes over a choice asks for nothing.
-        self._rest = QTimer(self)
-        self._rest.setSingleShot(True)
-        self._rest.setInterval(REST_MS)
-        self._rest.timeout.connect(lambda: self._point(self._at))
+        self._rest = Rest(self)
+        self._rest.rested.connect(self._point)
 
     def _point(self, place: int) -> None:
         self.pointed.emit(self._choices[place].key if 0 <= place < len(self._choices) else "")
 
     def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
-        place = int(event.position().y() // self._height())
-        if place != self._at:
-            self._at = place
-            self._rest.start()
+        self._rest.over(int(event.position().y() // self._height()))
 
     def leaveEvent(self, _event: object) -> None:
-        self._rest.stop()
-        if self._at >= 0:
-            self._at = -1
-            self.pointed.emit("")
+        self._rest.leave()
 
     def hideEvent(self, _event: object) -> None:
         self._rest.stop()

@@ -27,7 +27,8 @@ class Wishes(QObject):
     show_asked = pyqtSignal(float, float)
     """A place on the sheet, mm, that is to be looked at closely."""
     beside_asked = pyqtSignal(str, object)
-    """What another project is called that is to be laid beside the print, or None for the print alone."""
+    """What another print is called that is to be laid beside this one, and what makes its project of this
+    one and a Progress; None for the print alone."""
     picture_tool_asked = pyqtSignal(str)
     """What the hand does on the picture as it was opened."""
     length_given = pyqtSignal(float)

@@ -18,12 +18,10 @@ from nomos.project.blocks.reduction import is_reduction, with_reduction
 from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
 from nomos.project.model import Grade
 from nomos.project.model.edits import with_workshop
-from nomos.ui.frame.document import Document, Edit
+from nomos.ui.frame.document import Document, Edit, Slow
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.state import UiState
-
-Slow = Callable[[Project, Progress], Project]
 
 
 class Methods(QObject):
@@ -67,16 +65,23 @@ class Methods(QObject):
 
     def choose_method(self, method: str) -> None:
         """Print another way; the inks of a reduction are worked out anew each time."""
+        change = self.printed_by(method)
+        if change is not None:
+            self.slowly(next(_WORDS[each] for each in METHODS if each == method), change)
+
+    def printed_by(self, method: str) -> Slow | None:
+        """What makes the project printed another way."""
         key = self._keeper.proof.drawn_key if self._keeper.proof else None
         known = next((each for each in METHODS if each == method), None)
-        if known is not None:
-            self.slowly(_WORDS[known], lambda p, progress: with_method(p, known, key, progress=progress))
+        if known is None:
+            return None
+        return lambda project, progress: with_method(project, known, key, progress=progress)
 
     def take_order(self, key: str) -> None:
         """Take one of the orders offered; a reduction's inks follow."""
         project = self._document.project
         if project is not None and is_reduction(project):
-            self.slowly("Print order", lambda p, progress: with_reduction(ordered(p, key), progress=progress))
+            self.slowly("Print order", in_order(key))
         else:
             self._edit("Print order", lambda p: ordered(p, key))
 
@@ -183,3 +188,13 @@ _WORDS: dict[Method, str] = {
     "jigsaw": "Jigsaw",
     "twosided": "Two-sided boards",
 }
+
+
+def in_order(key: str) -> Slow:
+    """What makes the project printed in one of the usual orders; a reduction's inks follow."""
+
+    def make(project: Project, progress: Progress) -> Project:
+        other = ordered(project, key)
+        return with_reduction(other, progress=progress) if is_reduction(project) else other
+
+    return make

@@ -1,11 +1,11 @@
 """How many blocks: the plans side by side, the nearer the colours the higher, with what each asks."""
 
-from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
-from nomos.ui.frame.parts import REST_MS
+from nomos.ui.frame.rest import Rest
 from nomos.ui.stations.blocks.plans_view import PlanChart, PlanPoint
 from nomos.units import number
 
@@ -27,11 +27,9 @@ class PlanCurve(QWidget):
         self.setAccessibleName("Plans by their number of blocks")
         self.setToolTip("Rest on a plan to see it on the sheet; click to print by it.")
         self.setMouseTracking(True)
-        self._chart, self._at = PlanChart(), -1
-        self._rest = QTimer(self)
-        self._rest.setSingleShot(True)
-        self._rest.setInterval(REST_MS)
-        self._rest.timeout.connect(self._point)
+        self._chart = PlanChart()
+        self._rest = Rest(self)
+        self._rest.rested.connect(self._point)
         self.hide()
 
     def show_chart(self, chart: PlanChart) -> None:
@@ -67,7 +65,7 @@ class PlanCurve(QWidget):
             box = QRectF(theme.scaled(_SIDE) + place * self._wide(), 0, self._wide(), self.height())
             if point.blocks == self._chart.enough:
                 painter.fillRect(box, QColor(tone.accent_pale))
-            if place == self._at:
+            if place == self._rest.place:
                 painter.setPen(QPen(QColor(tone.accent), 1))
                 painter.drawRect(box.adjusted(0, 0, -1, -1))
         self._draw_scale(painter)
@@ -130,23 +128,17 @@ class PlanCurve(QWidget):
         place = int((x - theme.scaled(_SIDE)) // self._wide()) if self._chart.points else -1
         return place if 0 <= place < len(self._chart.points) else -1
 
-    def _point(self) -> None:
-        self.pointed.emit(self._chart.points[self._at].key if self._at >= 0 else "")
+    def _point(self, place: int) -> None:
+        self.pointed.emit(self._chart.points[place].key if 0 <= place < len(self._chart.points) else "")
+        self.update()
 
     def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None
-        place = self._place_of(event.position().x())
-        if place != self._at:
-            self._at = place
-            self._rest.start()
+        if self._rest.over(self._place_of(event.position().x())):
             self.update()
 
     def leaveEvent(self, _event: object) -> None:
-        self._rest.stop()
-        if self._at >= 0:
-            self._at = -1
-            self._point()
-            self.update()
+        self._rest.leave()
 
     def hideEvent(self, _event: object) -> None:
         self._rest.stop()
@@ -161,10 +153,12 @@ class PlanCurve(QWidget):
         assert event is not None
         step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}.get(Qt.Key(event.key()))
         if step is not None and self._chart.points:
-            self._at = min(max(self._at + step, 0), len(self._chart.points) - 1)
-            self._point()
-            self.update()
-        elif event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space) and self._at >= 0:
-            self.chosen.emit(self._chart.points[self._at].key)
+            self._rest.at(min(max(self._rest.place + step, 0), len(self._chart.points) - 1))
+        elif event.key() in (
+            Qt.Key.Key_Return,
+            Qt.Key.Key_Enter,
+            Qt.Key.Key_Space,
+        ) and 0 <= self._rest.place < len(self._chart.points):
+            self.chosen.emit(self._chart.points[self._rest.place].key)
         else:
             super().keyPressEvent(event)

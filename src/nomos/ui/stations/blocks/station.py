@@ -3,6 +3,7 @@
 from dataclasses import replace
 
 from nomos.project import Project, Proof
+from nomos.project.blocks.methods import method_of
 from nomos.project.blocks.plans import kept_key
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
@@ -21,6 +22,10 @@ from nomos.ui.stations.blocks.widget import BlocksStation
 from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66
+_AS = {
+    "multiblock": "block by block", "reduction": "as a reduction", "jigsaw": "as a jigsaw",
+    "twosided": "on two-sided boards",
+}  # fmt: skip
 _PLAN_NOTE = (
     f"Click a plan to take it. Of the colours so many come within ΔE {REACHED_DE00:g}. "
     "Tight: borders where a gap can open."
@@ -54,6 +59,7 @@ class BlocksHere(Here[BlocksStation]):
     def _wire_method(self, part: "MethodPart") -> None:
         ways = self.hand.methods
         part.method_asked.connect(ways.choose_method)
+        part.ways.pointed.connect(self._lay_method_beside)
         part.workshop_asked.connect(lambda name, value: ways.set_workshop(**{name: value}))
         part.kerf_asked.connect(ways.set_kerf)
         part.tint_asked.connect(ways.tint)
@@ -71,8 +77,19 @@ class BlocksHere(Here[BlocksStation]):
 
     def _lay_plan_beside(self, key: str) -> None:
         other = self.hand.blocks.planned(key) if key else None
-        count = len(other.blocks) if other is not None else 0
-        self.wishes.beside_asked.emit(f"with {count} blocks", other)
+        if other is None:
+            self.wishes.beside_asked.emit("", None)
+            return
+        title = f"with {len(other.blocks)} blocks"
+        self.wishes.beside_asked.emit(title, lambda _project, _progress: other)
+
+    def _lay_method_beside(self, method: str) -> None:
+        project = self.hand.document.project
+        made = self.hand.methods.printed_by(method)
+        if project is None or made is None or method == method_of(project):
+            self.wishes.beside_asked.emit("", None)
+        else:
+            self.wishes.beside_asked.emit(_AS[method], made)
 
     def _wire_joins(self, part: "JoinsPart") -> None:
         hand = self.hand

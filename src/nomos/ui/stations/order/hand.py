@@ -8,10 +8,11 @@ from msgspec.structs import replace
 
 from nomos.devices import ThermoHygrometer
 from nomos.errors import BadInput
+from nomos.progress import NULL_PROGRESS
 from nomos.project import Project
 from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order
-from nomos.ui.frame.document import Document
+from nomos.ui.frame.document import Document, Slow
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
@@ -89,11 +90,17 @@ class Orderer(Hand):
 
     def take(self, key: str) -> None:
         """Print in one of the orders found, by its place among them."""
+        change = self.printed_in(key)
+        if change is not None:
+            self._edit("Print order", lambda p: change(p, NULL_PROGRESS))
+
+    def printed_in(self, key: str) -> Slow | None:
+        """What makes the project printed in one of the orders found, by its place among them."""
         report = self.report
         if report is None or not key.isdigit() or int(key) >= len(report.choices):
-            return
+            return None
         pulls = report.choices[int(key)].pulls
-        self._edit("Print order", lambda p: with_order(p, pulls))
+        return lambda project, _progress: with_order(project, pulls)
 
     def set_times(self, **changes: object) -> None:
         """Change how long things take, or when there is time."""

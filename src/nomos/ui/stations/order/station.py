@@ -5,6 +5,7 @@ from datetime import date
 from nomos.project import Project, Proof
 from nomos.ui.frame import theme
 from nomos.ui.frame.station import Here
+from nomos.ui.stations.blocks.methods import in_order
 from nomos.ui.stations.order.usual_view import order_view
 from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
 from nomos.ui.stations.order.widget import OrderStation
@@ -24,6 +25,8 @@ class OrderHere(Here[OrderStation]):
         made.step_asked.connect(self.hand.step_pull)
         orderer = self.hand.orderer
         made.best_taken.connect(orderer.take)
+        made.cards.pointed.connect(self._lay_usual_beside)
+        made.best.pointed.connect(self._lay_best_beside)
         made.look_asked.connect(orderer.look)
         made.school_asked.connect(orderer.choose_school)
         made.pin_asked.connect(orderer.pin)
@@ -34,6 +37,12 @@ class OrderHere(Here[OrderStation]):
         made.days.air_asked.connect(orderer.read_air)
         made.sitting.rollers_asked.connect(orderer.set_rollers)
         return made
+
+    def _lay_usual_beside(self, key: str) -> None:
+        self.wishes.beside_asked.emit("in that order", in_order(key) if key else None)
+
+    def _lay_best_beside(self, key: str) -> None:
+        self.wishes.beside_asked.emit("in that order", self.hand.orderer.printed_in(key))
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; days and cleaning are worked out when they are in sight."""
