@@ -5,6 +5,7 @@ import sys
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.atomic import write_bytes
 from nomos.cli.common import (
     MATERIAL_NAMES,
     answers,
@@ -55,13 +56,12 @@ def add_commands(commands: Any) -> None:
 
 
 def _flatten(options: argparse.Namespace) -> int:
-    from nomos.formats import png, writing_into
+    from nomos.formats import png
 
     count = asked_colours(options.colours)
     design = flattened_design(options)
     flat = design.done.flat
-    with writing_into(options.out):
-        options.out.write_bytes(png(flat.to_rgb(), flat.px_per_mm))
+    write_bytes(options.out, png(flat.to_rgb(), flat.px_per_mm))
     figures: dict[str, Any] = {
         "colours": [
             {

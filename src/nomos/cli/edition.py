@@ -4,6 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.atomic import write_bytes
 from nomos.cli.common import MATERIAL_NAMES, answers, command, print_json, say
 from nomos.edition.log import REASONS
 from nomos.errors import BadInput
@@ -58,7 +59,6 @@ def add_commands(commands: Any) -> None:
 
 
 def _carve(options: argparse.Namespace) -> int:
-    from nomos.formats import writing_into
     from nomos.formats.carving_pdf import carving_pdf
     from nomos.project import load
     from nomos.project.edition.carving import carving_findings, hours_of, with_craft
@@ -74,8 +74,7 @@ def _carve(options: argparse.Namespace) -> int:
     carved = ask(carve_of(project, cut))
     if options.out:
         data = carving_pdf(project, ask(cut), carved, paper=options.page)
-        with writing_into(options.out):
-            options.out.write_bytes(data)
+        write_bytes(options.out, data)
     figures: dict[str, Any] = {
         "material": project.craft.material,
         "hours": round(hours_of(carved), 2),
@@ -172,10 +171,9 @@ def _edition(options: argparse.Namespace) -> int:
         with writing_into(options.csv):
             options.csv.mkdir(parents=True, exist_ok=True)
             for name, data in record_csv(project, record).items():
-                (options.csv / name).write_bytes(data)
+                write_bytes(options.csv / name, data)
     if options.statement:
-        with writing_into(options.statement):
-            options.statement.write_bytes(statement_pdf(project, record, date.today()))
+        write_bytes(options.statement, statement_pdf(project, record, date.today()))
     figures = record_json(project, record)
     if options.json:
         print_json(figures)

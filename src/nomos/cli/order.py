@@ -5,6 +5,7 @@ from datetime import date
 from pathlib import Path
 from typing import Any
 
+from nomos.atomic import write_bytes
 from nomos.cli.common import answers, command, print_json, say
 from nomos.errors import BadInput
 from nomos.project.model.sheets import planned_sheets
@@ -83,7 +84,6 @@ def _order(options: argparse.Namespace) -> int:
 
 
 def _calendar(options: argparse.Namespace) -> int:
-    from nomos.formats import writing_into
     from nomos.formats.ical import calendar_ics
     from nomos.project import load
     from nomos.project.order.days import calendar_of
@@ -115,8 +115,7 @@ def _calendar(options: argparse.Namespace) -> int:
         ],
     }
     if options.out:
-        with writing_into(options.out):
-            options.out.write_bytes(calendar_ics(plan, project.title))
+        write_bytes(options.out, calendar_ics(plan, project.title))
         figures["file"] = str(options.out)
     if options.json:
         print_json(figures)

@@ -4,6 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.atomic import write_bytes
 from nomos.cli.common import answers, command, print_json, pull_called, say
 from nomos.errors import BadInput
 
@@ -306,7 +307,7 @@ def _read(options: argparse.Namespace) -> int:
 
 
 def _practice(options: argparse.Namespace) -> int:
-    from nomos.formats import png, writing_into
+    from nomos.formats import png
     from nomos.project import load
     from nomos.project.register.practice import mark_answer
     from nomos.work.flash import practise_of
@@ -319,8 +320,7 @@ def _practice(options: argparse.Namespace) -> int:
     exercise = answers()(practise_of(project, cut, options.number, options.faults))
     figures: dict[str, Any] = {"number": exercise.number, "faults": len(exercise.faults)}
     if options.out:
-        with writing_into(options.out):
-            options.out.write_bytes(png(exercise.picture, exercise.px_per_mm))
+        write_bytes(options.out, png(exercise.picture, exercise.px_per_mm))
         figures["file"] = str(options.out)
     said = [f"proof {exercise.number}: {len(exercise.faults)} thing(s) wrong"]
     if options.answer:

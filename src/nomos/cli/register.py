@@ -4,6 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.atomic import write_bytes
 from nomos.cli.common import command, print_json
 from nomos.errors import BadInput
 
@@ -124,7 +125,6 @@ def _registered(options: argparse.Namespace, project: "Project") -> "Project":
 
 
 def _templates(options: argparse.Namespace) -> int:
-    from nomos.formats import writing_into
     from nomos.project import load
     from nomos.project.register.edits import in_register
     from nomos.project.register.system import marks_of
@@ -139,8 +139,7 @@ def _templates(options: argparse.Namespace) -> int:
     if reason:
         raise BadInput(reason)
     data, size = _written(project, answers()(printable(project, assets)), kind, options.page)
-    with writing_into(options.out):
-        options.out.write_bytes(data)
+    write_bytes(options.out, data)
     system = project.register.system
     if options.json:
         print_json({"file": str(options.out), "system": system, "size_mm": [round(s, 2) for s in size]})

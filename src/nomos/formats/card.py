@@ -2,7 +2,7 @@
 
 from pathlib import Path
 
-from nomos.formats.files import writing_into
+from nomos.atomic import write_bytes
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM, broken
 
@@ -16,8 +16,7 @@ _HOW = (
 
 def write_card(path: Path) -> Path:
     """Write the card as PDF, A4 at true size, to be printed on the paper in use. Raises BadInput."""
-    with writing_into(path):
-        path.write_bytes(card_pdf())
+    write_bytes(path, card_pdf())
     return path
 
 

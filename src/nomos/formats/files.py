@@ -1,10 +1,10 @@
 """Reading and writing files, each whole or not there, with one sentence when it cannot be."""
 
 import contextlib
-import os
 from collections.abc import Iterator
 from pathlib import Path
 
+from nomos.atomic import replacing
 from nomos.errors import BadInput
 
 
@@ -37,14 +37,9 @@ def read_bytes(path: Path) -> bytes:
 
 
 def write_file(folder: Path, name: str, data: bytes) -> str:
-    """Write a file beside its name, then rename it; returns the name. Raises OSError."""
-    path = folder / name
-    part = path.with_name(f".{path.name}.part")
-    try:
-        part.write_bytes(data)
-        os.replace(part, path)
-    finally:
-        part.unlink(missing_ok=True)
+    """Write a file whole; returns its name. Raises OSError, BadInput."""
+    with replacing(folder / name) as file:
+        file.write(data)
     return name
 
 

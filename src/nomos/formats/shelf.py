@@ -10,12 +10,13 @@ from typing import Any, get_args
 import msgspec
 import numpy as np
 
+from nomos.atomic import write_text
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
-from nomos.formats.files import read_text, writing_into
+from nomos.formats.files import read_text
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
 from nomos.project.model import Ink, Known, Optics
@@ -35,8 +36,7 @@ def write_shelf(path: Path, inks: Sequence[Ink]) -> None:
         row.pop("id")
         row.update(row.pop("optics") or {})
         rows.append({"name": row.pop("name"), "L": lightness, "a": a, "b": b, **row})
-    with writing_into(path):
-        path.write_text(json.dumps({"inks": rows}, indent=1, ensure_ascii=False), "utf-8")
+    write_text(path, json.dumps({"inks": rows}, indent=1, ensure_ascii=False))
 
 
 def read_inks(path: Path) -> tuple[ShelfInk, ...]:

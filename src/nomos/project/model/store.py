@@ -1,18 +1,15 @@
 """The `.nomos` file: a zip of project.json and the bitmaps, saved so that no crash can lose it."""
 
-import contextlib
 import hashlib
-import io
-import os
-import shutil
-import tempfile
 import zipfile
 from collections.abc import Mapping
 from pathlib import Path
+from typing import BinaryIO
 
 import msgspec
 import numpy as np
 
+from nomos.atomic import replacing
 from nomos.design import Labels
 from nomos.errors import BadInput
 from nomos.project.model import VERSION, Project, ProjectError
@@ -126,28 +123,10 @@ def save(path: Path, project: Project, assets: Assets) -> None:
     stands for the whole old file or the whole new one.
     """
     try:
-        handle, temporary = tempfile.mkstemp(prefix=f".{path.name}-", dir=path.parent)
-    except OSError as error:
-        raise _unsaved(path, error) from None
-    try:
-        with os.fdopen(handle, "wb") as file:
+        with replacing(path, previous=path.with_name(path.name + ".previous")) as file:
             _write(file, project, assets)
-            file.flush()
-            os.fsync(file.fileno())
-        if path.exists():
-            shutil.copymode(path, temporary)
-            _keep_previous(path)
-        else:
-            umask = os.umask(0)
-            os.umask(umask)
-            os.chmod(temporary, 0o666 & ~umask)
-        os.replace(temporary, path)
-        _flush_folder(path.parent)
     except OSError as error:
         raise _unsaved(path, error) from None
-    finally:
-        with contextlib.suppress(FileNotFoundError):
-            os.unlink(temporary)
 
 
 def _unsaved(path: Path, error: OSError) -> BadInput:
@@ -155,7 +134,7 @@ def _unsaved(path: Path, error: OSError) -> BadInput:
     return BadInput(f"{path.name} could not be saved ({reason}); what was there before is untouched.")
 
 
-def _write(file: io.BufferedIOBase | io.BufferedWriter, project: Project, assets: Assets) -> None:
+def _write(file: BinaryIO, project: Project, assets: Assets) -> None:
     def entry(name: str, compression: int) -> zipfile.ZipInfo:
         info = zipfile.ZipInfo(name, _DATE)
         info.compress_type = compression
@@ -169,26 +148,6 @@ def _write(file: io.BufferedIOBase | io.BufferedWriter, project: Project, assets
         archive.writestr(entry(_PROJECT, zipfile.ZIP_DEFLATED), text)
         for name in referenced(project):
             archive.writestr(entry(f"{_FOLDER}/{name}", zipfile.ZIP_DEFLATED), assets[name])
-
-
-def _keep_previous(path: Path) -> None:
-    """Give the old file a second name; the first stays until the new one takes it."""
-    previous = path.with_name(path.name + ".previous")
-    with contextlib.suppress(FileNotFoundError):
-        previous.unlink()
-    try:
-        os.link(path, previous)
-    except OSError:  # a file system without hard links
-        shutil.copy2(path, previous)
-
-
-def _flush_folder(folder: Path) -> None:
-    with contextlib.suppress(OSError):  # not every file system lets a folder be flushed
-        handle = os.open(folder, os.O_RDONLY)
-        try:
-            os.fsync(handle)
-        finally:
-            os.close(handle)
 
 
 def load(path: Path) -> tuple[Project, dict[str, bytes]]:

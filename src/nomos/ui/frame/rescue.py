@@ -20,6 +20,7 @@ from typing import IO
 from platformdirs import user_state_path
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
+from nomos.atomic import write_text
 from nomos.errors import BadInput
 from nomos.project import Project, save
 from nomos.ui.frame.document import Document
@@ -85,9 +86,7 @@ class Rescue(QObject):
         if self._lock is None:
             self._lock = _locked(self.file)
         save(self.file, project, assets)
-        _beside(self.file).write_text(
-            json.dumps({"path": str(path) if path else None, "session": session}), "utf-8"
-        )
+        write_text(_beside(self.file), json.dumps({"path": str(path) if path else None, "session": session}))
 
     def _look_at_last(self) -> None:
         """A copy that could not be written is tried again, and that it could not be is said once."""

@@ -6,6 +6,7 @@ from typing import Any, Literal
 
 from msgspec.structs import replace
 
+from nomos.atomic import write_bytes
 from nomos.carving import Material
 from nomos.errors import BadInput
 from nomos.progress import Part, Progress
@@ -142,14 +143,12 @@ class Crafter(Hand):
         folder = self._questions.folder_for_packet() if project and record else None
         if folder is None or project is None or record is None:
             return
-        from nomos.formats import writing_into
         from nomos.formats.record import record_csv, statement_pdf
 
         try:
-            with writing_into(folder):
-                (folder / "statement.pdf").write_bytes(statement_pdf(project, record, date.today()))
-                for name, data in record_csv(project, record).items():
-                    (folder / name).write_bytes(data)
+            write_bytes(folder / "statement.pdf", statement_pdf(project, record, date.today()))
+            for name, data in record_csv(project, record).items():
+                write_bytes(folder / name, data)
         except BadInput as error:
             self._failed(str(error))
             return

@@ -6,6 +6,7 @@ from pathlib import Path
 
 from msgspec.structs import replace
 
+from nomos.atomic import write_bytes
 from nomos.devices import ThermoHygrometer
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS
@@ -130,15 +131,13 @@ class Orderer(Hand):
         project, folder = self._document.project, self._questions.folder_for_packet()
         if project is None or folder is None:
             return
-        from nomos.formats import writing_into
         from nomos.formats.ical import calendar_ics
         from nomos.project.order.days import calendar_of
 
         path: Path = folder / "edition.ics"
         try:
             data = calendar_ics(calendar_of(project, first_day(project, date.today())), project.title)
-            with writing_into(path):
-                path.write_bytes(data)
+            write_bytes(path, data)
         except BadInput as error:
             self.told.emit(str(error))
             return
