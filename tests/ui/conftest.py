@@ -76,6 +76,7 @@ class Answers:
     save: Path | None = None
     folder: Path | None = None
     printed: Path | None = None
+    studio: Path | None = None
     exported: Path | None = None
     leave: Unsaved = "discard"
     rescued: bool = True
@@ -103,6 +104,12 @@ class Answers:
 
     def folder_for_packet(self) -> Path | None:
         return self.folder
+
+    def studio_to_save(self) -> Path | None:
+        return self.studio
+
+    def studio_to_open(self) -> Path | None:
+        return self.studio
 
     def picture_to_save(self) -> Path | None:
         return self.exported

@@ -40,7 +40,8 @@ def add_commands(commands: Any) -> None:
     plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
     plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
     plan.add_argument("--trap-mm", type=float, metavar="T", help="trap, default 0.5")
-    plan.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
+    plan.add_argument("--hand", choices=("right", "left"), help="the printer's hand; right, or the studio's")
+    plan.add_argument("--studio", type=Path, metavar="FILE", help="the tools and habits to begin with")
     plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
     plan.add_argument(
         "--system", default="auto",
@@ -104,6 +105,7 @@ def _plan(options: argparse.Namespace) -> int:
     from nomos.project.blocks.methods import with_method
     from nomos.project.edition.carving import with_craft
     from nomos.project.edition.sheets import with_edition
+    from nomos.project.edition.studio import begun_in, read_studio
     from nomos.project.model.edits import with_kento, with_trap
     from nomos.registration import KentoSettings
     from nomos.units import parse_size
@@ -111,7 +113,10 @@ def _plan(options: argparse.Namespace) -> int:
 
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
     project, assets = project_of_design(options, paper_of(options), sheet)
-    project = with_kento(project, KentoSettings(hand=options.hand))
+    if options.studio is not None:
+        project = begun_in(read_studio(options.studio), project)
+    if options.hand is not None or options.studio is None:
+        project = with_kento(project, KentoSettings(hand=options.hand or "right"))
     if options.trap_mm is not None:
         project = with_trap(project, options.trap_mm)
     if options.method != "multiblock":

@@ -56,6 +56,11 @@ def add_commands(commands: Any) -> None:
 
     remind = command(commands, "reminders", "what to do before the next pull", _reminders)
     remind.add_argument("--quick", action="store_true", help="without what the cutting says of a block")
+    kept = command(
+        commands, "studio", "the tools, papers, inks and habits kept between prints", _studio, project=False
+    )
+    kept.add_argument("file", type=Path, metavar="STUDIO.json", help="the studio file")
+    kept.add_argument("--keep", type=Path, metavar="PROJECT", help="let it grow by a print and its record")
 
 
 def _carve(options: argparse.Namespace) -> int:
@@ -281,3 +286,20 @@ def _reminders(options: argparse.Namespace) -> int:
     }  # fmt: skip
     said = [pull.title, f"{pull.inks}; {pull.amount}", pull.checks, pull.lay, *pull.cues, *pull.cautions]
     return say(options, figures, [*said, *card.reminders])
+
+
+def _studio(options: argparse.Namespace) -> int:
+    import msgspec
+
+    from nomos.project import load
+    from nomos.project.edition.sheets import log_path, record_of
+    from nomos.project.edition.studio import grown, read_studio, studio_text, write_studio
+
+    studio = read_studio(options.file) if options.file.exists() or options.keep is None else None
+    if options.keep is not None:
+        project, _ = load(options.keep)
+        log = log_path(options.keep)
+        studio = grown(studio, project, record_of(project, log) if log.exists() else None)
+        write_studio(options.file, studio)
+    assert studio is not None
+    return say(options, msgspec.to_builtins(studio), [studio_text(studio)])

@@ -221,6 +221,14 @@ class Files(QObject):
 
         return scale_pdf(paper)
 
+    def ask_studio_to_write(self) -> Path | None:
+        """Where the studio is carried to, or None."""
+        return self._questions.studio_to_save()
+
+    def ask_studio_to_read(self) -> Path | None:
+        """A studio to bring in, or None."""
+        return self._questions.studio_to_open()
+
     def ask_print_file(self) -> str | None:
         """The PDF file that is printed into, or None."""
         path = self._questions.file_to_print()

@@ -36,9 +36,10 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     application = QApplication(sys.argv[:1])
     application.setApplicationName("nomos")
     application.setDesktopFileName("nomos")
-    theme.dress(application)
     config = user_config_path("nomos", ensure_exists=True) / "window.ini"
-    desk = set_up(None, QSettings(str(config), QSettings.Format.IniFormat))
+    settings = QSettings(str(config), QSettings.Format.IniFormat)
+    theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
+    desk = set_up(None, settings)
     sys.excepthook = _fault_told_by(desk.window.notice.tell)
     if walk is not None:
         from nomos.ui.walk import walk_through

@@ -38,6 +38,7 @@ from nomos.ui.frame.strip import StationStrip
 from nomos.ui.grower import Grower
 from nomos.ui.middle import Middle
 from nomos.ui.outward import Outward
+from nomos.ui.studio_hand import StudioHand
 
 LADDER, ANSWERS = 196, 304
 _ZOOM_STEP = 1.25
@@ -60,7 +61,10 @@ class Window(QMainWindow):
         self.welcome, self.sheet, self.picture = self.middle.welcome, self.middle.sheet, self.middle.picture
         self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
-        self.outward = Outward(self, controller, settings)
+        self.outward, self.studio = (
+            Outward(self, controller, settings),
+            StudioHand(self, controller, settings),
+        )
         self.beside, self.grower = Comparer(controller, runner), Grower(controller)
         self._build()
         self._connect()
@@ -170,7 +174,8 @@ class Window(QMainWindow):
             "export": lambda: files.export(self.outward.export_of()),
             "copy figures": self.outward.copy_figures,
             "finding": self.outward.next_finding,
-            "quit": self.close, "about": self.outward.about, "guide": self.outward.guide,
+            "preferences": self.studio.open, "quit": self.close, "about": self.outward.about,
+            "guide": self.outward.guide,
         }  # fmt: skip
         beside = self.beside
         actions |= {

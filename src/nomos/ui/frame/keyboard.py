@@ -35,6 +35,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("packet", ("Ctrl+Shift+P",), "Write the packet of templates and proofs"),
     ("undo", ("Ctrl+Z",), "Undo"),
     ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), "Redo"),
+    ("preferences", ("Ctrl+,",), "Preferences, and the studio"),
     ("stop", ("Esc",), "Stop what is running"),
     ("guide", ("F1",), "The guide, at this station"),
     ("keys", ("K",), "This list"),

@@ -20,6 +20,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     )),
     ("&Edit", (
         ("undo", "&Undo"), ("redo", "&Redo"), (_LINE, ""), ("copy figures", "&Copy the figures as a table"),
+        (_LINE, ""), ("preferences", "&Preferences and studio…"),
     )),
     ("&View", (
         ("whole", "&Whole sheet"), ("true", "&True size"), ("closer", "&Closer"),

@@ -36,6 +36,12 @@ class Questions(Protocol):
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None."""
 
+    def studio_to_save(self) -> Path | None:
+        """Where the studio is carried to, or None."""
+
+    def studio_to_open(self) -> Path | None:
+        """A studio to bring in, or None."""
+
     def folder_for_packet(self) -> Path | None:
         """Where the packet goes, or None."""
 
@@ -93,6 +99,18 @@ class Dialogs:
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None. The dialog asks before replacing a file."""
         name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
+        return Path(name) if name else None
+
+    def studio_to_save(self) -> Path | None:
+        """Where the studio is carried to, or None. The dialog asks before replacing a file."""
+        name, _ = QFileDialog.getSaveFileName(
+            self._parent, "Carry the studio to a file", "studio.json", "Studio (*.json)"
+        )
+        return Path(name) if name else None
+
+    def studio_to_open(self) -> Path | None:
+        """A studio to bring in, or None."""
+        name, _ = QFileDialog.getOpenFileName(self._parent, "Bring a studio in", "", "Studio (*.json)")
         return Path(name) if name else None
 
     def picture_to_save(self) -> Path | None:

@@ -84,17 +84,23 @@ def elided(text: str, used: QFont, width: int) -> str:
     return QFontMetrics(used).elidedText(text, Qt.TextElideMode.ElideRight, width)
 
 
-def dress(application: QApplication) -> None:
-    """Give the application its typeface, tones and style sheet."""
+def dress(application: QApplication, text_pct: int = 0, look: str = "") -> None:
+    """Give the application its typeface, tones and style sheet.
+
+    text_pct : size of the text against the usual; 0 as the desktop wants it. look : light, dark, or "".
+    """
     for path in (typeface.REGULAR, typeface.SEMIBOLD, typeface.BOLD):
         QFontDatabase.addApplicationFont(str(path))
     # The desktop's text size in points decides; 10 points is the usual 13 pixels, and the least
     # that is read at arm's length over a bench.
     wanted = application.font().pointSizeF()
     pixels = 13 if wanted <= 0 else max(13, min(26, round(wanted * 1.3)))
+    if text_pct:
+        pixels = max(13, min(26, round(0.13 * text_pct)))
     hints = application.styleHints()
     scheme = hints.colorScheme() if hints is not None else None
-    application.setProperty("nomos-dark", scheme is not None and scheme.name == "Dark")
+    dark = scheme is not None and scheme.name == "Dark" if not look else look == "dark"
+    application.setProperty("nomos-dark", dark)
     application.setStyle("Fusion")
     running = QFont("Lato")
     running.setPixelSize(pixels)

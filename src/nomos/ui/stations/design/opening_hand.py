@@ -1,5 +1,6 @@
 """Opens sketches and flattens them, off the window's thread."""
 
+from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 from typing import get_args
@@ -58,6 +59,8 @@ class OpeningHand(QObject):
         self.first: FirstLook | None = None
         self.found: Found | None = None
         self._pixels: tuple[str, Rgb] | None = None
+        self.studio: Callable[[Project], Project] = lambda project: project
+        """What a new print is begun with."""
         document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
@@ -74,7 +77,7 @@ class OpeningHand(QObject):
         def begin(opened: Opened) -> None:
             self.first = None
             done = opened.done
-            self._document.begin(project_of(path.stem, done), assets_of(opened.data, done))
+            self._document.begin(self._in_studio(project_of(path.stem, done)), assets_of(opened.data, done))
             self._take(done)
             self.found = opened.found
             if opened.pixels is not None:
@@ -85,6 +88,13 @@ class OpeningHand(QObject):
         self.first = None
         ask = self._runner.answers
         self.opening.do(lambda progress: open_design(path, ask, progress), begin, self._show_first)
+
+    def _in_studio(self, project: Project) -> Project:
+        try:
+            return self.studio(project)
+        except BadInput as error:
+            self.told.emit(f"The studio is left out: {error}")
+            return project
 
     def _show_first(self, first: FirstLook) -> None:
         self.first = first

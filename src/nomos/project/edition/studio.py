@@ -1,0 +1,139 @@
+"""The studio: what a printmaker brings to every print, kept between prints and carried between machines."""
+
+import dataclasses
+from pathlib import Path
+
+import msgspec
+from msgspec import Struct
+from msgspec.structs import replace
+
+from nomos.atomic import write_bytes
+from nomos.errors import BadInput
+from nomos.order.calendar import Times
+from nomos.project.edition.sheets import Record
+from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
+from nomos.project.register.system import plan_of_system
+from nomos.registration import KentoSettings, RegisterSettings
+from nomos.units import counted
+
+VERSION = 1
+_LARGEST_BYTES = 8_000_000
+# Of each kind so many are kept, the latest.
+_MOST = 200
+
+
+class Studio(Struct, frozen=True, forbid_unknown_fields=True):
+    """Tools, habits and materials; nothing of any one print.
+
+    craft, workshop, times, kento, register : as a project has them. plan : prices, and how sure to be.
+    tolerance_mm, line_mm, tool_mm : how far sheets meet blocks, and how fine is cut.
+    papers, inks : each once, by name, the latest last. prints : whose record went into it.
+    """
+
+    version: int = VERSION
+    craft: Craft = Craft()
+    workshop: Workshop = Workshop()
+    times: Times = Times()
+    plan: EditionPlan = EditionPlan()
+    kento: KentoSettings = KentoSettings()
+    register: RegisterSettings = RegisterSettings()
+    tolerance_mm: float | None = None
+    line_mm: float | None = None
+    tool_mm: float | None = None
+    papers: tuple[Paper, ...] = ()
+    inks: tuple[Ink, ...] = ()
+    prints: tuple[str, ...] = ()
+
+
+def grown(studio: Studio | None, project: Project, record: Record | None = None) -> Studio:
+    """The studio with what a print has shown: its tools and times, its paper and inks, and its record.
+
+    record : of the edition; the share of good pulls and the pace are taken from it, where it has any.
+    """
+    before = studio or Studio()
+    plan, times = project.plan, replace(project.times, start="", lost=())
+    if record is not None and any(each.good + each.spoiled + each.repaired for each in record.figures):
+        plan = replace(plan, good=round(min(max(record.good, 0.01), 1.0), 4))
+        paces = [each.minutes_a_pull for each in record.figures if each.minutes_a_pull]
+        if paces:
+            times = replace(times, pull_min=round(sum(paces) / len(paces), 2))
+    inks = {ink.name: ink for ink in (*before.inks, *project.inks)}
+    papers = {paper.name: paper for paper in (*before.papers, project.paper)}
+    return Studio(
+        VERSION,
+        project.craft,
+        replace(project.workshop, writing=None, sheets=None),
+        times,
+        plan,
+        dataclasses.replace(project.kento, block_mm=None),
+        dataclasses.replace(project.register, jig=dataclasses.replace(project.register.jig, block_mm=None)),
+        project.tolerance_mm,
+        project.line_mm,
+        project.tool_mm,
+        tuple(papers.values())[-_MOST:],
+        tuple(inks.values())[-_MOST:],
+        tuple(dict.fromkeys((*before.prints, project.title)))[-_MOST:],
+    )
+
+
+def begun_in(studio: Studio, project: Project) -> Project:
+    """A new print in this studio: its tools, times, habits and usual paper.
+
+    The paper keeps the print's own size. A way of registering that has no room for the print is left
+    out. Raises ProjectError for figures that cannot be.
+    """
+    plain = EditionPlan()
+    plan = replace(
+        studio.plan, edition=plain.edition, artist=plain.artist, printer=plain.printer, bat=plain.bat,
+        proofing=plain.proofing, varied=plain.varied,
+    )  # fmt: skip
+    made = replace(
+        project, craft=studio.craft, workshop=studio.workshop, times=studio.times, plan=plan,
+        kento=dataclasses.replace(project.kento, hand=studio.kento.hand),
+        tolerance_mm=project.tolerance_mm if studio.tolerance_mm is None else studio.tolerance_mm,
+        line_mm=project.line_mm if studio.line_mm is None else studio.line_mm,
+        tool_mm=project.tool_mm if studio.tool_mm is None else studio.tool_mm,
+    )  # fmt: skip
+    if studio.papers:
+        size = project.paper.width_mm, project.paper.height_mm
+        made = replace(made, paper=replace(studio.papers[-1], width_mm=size[0], height_mm=size[1]))
+    registered = replace(made, kento=studio.kento, register=studio.register)
+    return registered if plan_of_system(registered)[0] is not None else made
+
+
+def read_studio(path: Path) -> Studio:
+    """A studio file. Raises BadInput: not there, not a studio, of a newer version, or too large."""
+    try:
+        if path.stat().st_size > _LARGEST_BYTES:
+            raise BadInput(f"{path.name} is larger than a studio file can be and is not read.")
+        text = path.read_bytes()
+    except OSError as error:
+        raise BadInput(f"{path} cannot be read ({error.strerror or error}).") from None
+    try:
+        raw = msgspec.json.decode(text)
+        version = raw.get("version") if isinstance(raw, dict) else None
+        if isinstance(version, int) and version > VERSION:
+            raise BadInput(f"{path.name} was made by a newer Nomos (studio {version}); use that one.")
+        return msgspec.convert(raw, Studio)
+    except (msgspec.DecodeError, RecursionError, UnicodeDecodeError) as error:
+        reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
+        raise BadInput(f"{path.name} is no studio file that makes sense: {reason}") from None
+
+
+def write_studio(path: Path, studio: Studio) -> None:
+    """Write a studio file whole. Raises BadInput."""
+    write_bytes(path, msgspec.json.format(msgspec.json.encode(studio), indent=2))
+
+
+def studio_text(studio: Studio) -> str:
+    """What is kept, in a sentence."""
+    boards = sum(board.count for board in studio.craft.boards)
+    counts = (
+        (len(studio.papers), "paper", "papers"), (len(studio.inks), "ink", "inks"),
+        (boards, "board", "boards"), (len(studio.craft.tools), "tool", "tools"),
+    )  # fmt: skip
+    kept = ", ".join(f"{many} {one if many == 1 else more}" for many, one, more in counts)
+    said = f"{kept}; {100 * studio.plan.good:.0f} of 100 pulls good, {studio.times.pull_min:g} min a pull."
+    if not studio.prints:
+        return said
+    return f"{said} From {counted(len(studio.prints), 'print')}, last {studio.prints[-1]}."

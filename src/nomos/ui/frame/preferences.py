@@ -1,0 +1,101 @@
+"""Preferences of this machine, and the studio that goes from print to print."""
+
+from pathlib import Path
+
+from PyQt6.QtCore import QSettings, Qt, pyqtSignal
+from PyQt6.QtWidgets import QComboBox, QDialog, QVBoxLayout, QWidget
+
+from nomos.ui.frame import theme
+from nomos.ui.frame.controls import Fields, button, label
+from nomos.ui.frame.parts import beside
+
+TEXT_SIZES = (100, 110, 125, 150, 175, 200)
+LOOKS = (("", "as the desktop"), ("light", "light"), ("dark", "dark"))
+
+
+def studio_path(settings: QSettings) -> Path:
+    """Where the studio is kept: beside the window's own settings."""
+    return Path(settings.fileName()).with_name("studio.json")
+
+
+class Preferences(QDialog):
+    """What is set here is kept at once."""
+
+    page_asked = pyqtSignal(str)
+    keep_asked = pyqtSignal()
+    carry_asked = pyqtSignal()
+    bring_asked = pyqtSignal()
+    forget_asked = pyqtSignal()
+
+    def __init__(self, parent: QWidget, settings: QSettings, papers: list[str], page: str) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Preferences and studio")
+        self.setMinimumWidth(theme.scaled(420))
+        self._settings = settings
+        column = QVBoxLayout(self)
+        column.setContentsMargins(*[theme.scaled(18)] * 4)
+        column.setSpacing(theme.scaled(10))
+        self.text, self.look, self.page = QComboBox(), QComboBox(), QComboBox()
+        self.text.addItems(["as the desktop", *(f"{size} %" for size in TEXT_SIZES)])
+        self.look.addItems([words for _, words in LOOKS])
+        self.page.addItems(papers)
+        self.page.setCurrentText(page)
+        fields = Fields()
+        for words, control in (
+            ("Size of the text", self.text), ("Light or dark", self.look), ("Templates on", self.page)
+        ):  # fmt: skip
+            fields.add(words, control)
+        self.kept, self.keep = label(), button("Keep this print's tools, paper and inks")
+        self.carry, self.bring = button("Carry it to a file…"), button("Bring one in…")
+        self.forget = button("Begin new prints without it", plain=True)
+        self.close_it = button("Close")
+        for widget in (
+            label("This machine", kind="question"), fields,
+            label("Text and light change when Nomos is next started.", kind="quiet"),
+            label("The studio", kind="question"),
+            label(
+                "Tools, boards, rollers, times, papers, inks and how far your sheets meet: kept from one "
+                "print and given to the next new one.",
+                kind="quiet",
+            ),
+            self.kept, self.keep, beside(self.carry, self.bring), self.forget,
+        ):  # fmt: skip
+            column.addWidget(widget)
+        column.addWidget(self.close_it, 0, Qt.AlignmentFlag.AlignRight)
+        self._show_settings()
+        self._connect()
+
+    def _show_settings(self) -> None:
+        size = self._settings.value("text size", 0, int)
+        self.text.setCurrentIndex(TEXT_SIZES.index(size) + 1 if size in TEXT_SIZES else 0)
+        look = self._settings.value("light or dark", "", str)
+        self.look.setCurrentIndex(next((n for n, (value, _) in enumerate(LOOKS) if value == look), 0))
+
+    def _connect(self) -> None:
+        self.text.activated.connect(
+            lambda place: self._settings.setValue("text size", TEXT_SIZES[place - 1] if place else 0)
+        )
+        self.look.activated.connect(lambda place: self._settings.setValue("light or dark", LOOKS[place][0]))
+        self.page.textActivated.connect(self._take_page)
+        for made, wish in (
+            (self.keep, self.keep_asked), (self.carry, self.carry_asked), (self.bring, self.bring_asked),
+            (self.forget, self.forget_asked),
+        ):  # fmt: skip
+            made.clicked.connect(wish)
+        self.close_it.clicked.connect(self.accept)
+
+    def _take_page(self, page: str) -> None:
+        self._settings.setValue("page", page)
+        self.page_asked.emit(page)
+
+    def show_studio(self, kept: str, *, project: bool) -> None:
+        """Show what the studio holds; "" for none. project : whether there is a print to keep."""
+        self.kept.setText(kept or "Nothing is kept yet.")
+        self.keep.setEnabled(project)
+        self.keep.setToolTip("" if project else "Open a sketch or a project first.")
+        self.carry.setEnabled(bool(kept))
+        self.forget.setVisible(bool(kept))
+        # Text that wraps has no height of its own until its width is known.
+        column = self.layout()
+        if column is not None:
+            self.setMinimumHeight(column.totalHeightForWidth(self.minimumWidth()))

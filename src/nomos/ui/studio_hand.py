@@ -1,0 +1,109 @@
+"""The studio in the window: kept, carried, brought in, given to new prints; and the preferences."""
+
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PyQt6.QtCore import QObject, QSettings, Qt
+
+from nomos.errors import BadInput
+from nomos.project import Project
+from nomos.project.edition.studio import (
+    Studio,
+    begun_in,
+    grown,
+    read_studio,
+    studio_text,
+    write_studio,
+)
+from nomos.ui.controller import Controller
+from nomos.ui.frame.preferences import Preferences, studio_path
+
+if TYPE_CHECKING:
+    from nomos.ui.window import Window
+
+
+class StudioHand(QObject):
+    """Keeps the studio file, and opens the preferences."""
+
+    def __init__(self, window: "Window", controller: Controller, settings: QSettings) -> None:
+        super().__init__()
+        self._window, self._hand, self._settings = window, controller, settings
+        self._path = studio_path(settings)
+        self.preferences: Preferences | None = None
+        controller.designer.studio = self._begun
+        page = settings.value("page", "", str)
+        if page:
+            controller.choose_page(page)
+
+    def _begun(self, project: Project) -> Project:
+        """A new print with what is kept. Raises BadInput for a studio file that makes no sense."""
+        return begun_in(read_studio(self._path), project) if self._path.exists() else project
+
+    def open(self) -> None:
+        """Show the preferences."""
+        # Imported here: what writes files is not needed before.
+        from nomos.formats import PAPERS_MM
+
+        made = Preferences(self._window, self._settings, list(PAPERS_MM), self._hand.state.page)
+        made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        made.page_asked.connect(self._hand.choose_page)
+        made.keep_asked.connect(self._keep)
+        made.carry_asked.connect(self._carry)
+        made.bring_asked.connect(self._bring)
+        made.forget_asked.connect(self._forget)
+        made.finished.connect(self._closed)
+        self.preferences = made
+        self._show()
+        made.open()
+
+    def _closed(self) -> None:
+        self.preferences = None
+
+    def _show(self) -> None:
+        if self.preferences is None:
+            return
+        kept = ""
+        if self._path.exists():
+            try:
+                kept = studio_text(read_studio(self._path))
+            except BadInput as error:
+                kept = str(error)
+        self.preferences.show_studio(kept, project=self._hand.document.project is not None)
+
+    def _studio(self) -> Studio | None:
+        return read_studio(self._path) if self._path.exists() else None
+
+    def _tried(self, act: object, *arguments: object) -> None:
+        assert callable(act)
+        try:
+            act(*arguments)
+        except BadInput as error:
+            self._window.notice.tell(str(error))
+        self._show()
+
+    def _keep(self) -> None:
+        project = self._hand.document.project
+        if project is not None:
+            record = self._hand.bencher.record()
+            self._tried(lambda: write_studio(self._path, grown(self._studio(), project, record)))
+
+    def _carry(self) -> None:
+        path = self._hand.files.ask_studio_to_write()
+        if path is not None:
+            self._tried(lambda: write_studio(path, read_studio(self._path)))
+
+    def _bring(self) -> None:
+        path = self._hand.files.ask_studio_to_read()
+        if path is not None:
+            self._tried(lambda: write_studio(self._path, read_studio(path)))
+
+    def _forget(self) -> None:
+        """The file is put aside, not lost."""
+
+        def put_aside() -> None:
+            try:
+                self._path.replace(Path(f"{self._path}.previous"))
+            except OSError as error:
+                raise BadInput(f"{self._path} cannot be put aside ({error.strerror or error}).") from None
+
+        self._tried(put_aside)

@@ -1,0 +1,86 @@
+"""Preferences, and the studio: kept, given to the next new print, carried, brought in, put aside."""
+
+from pathlib import Path
+
+import numpy as np
+from PIL import Image
+from PyQt6.QtCore import Qt
+
+from nomos.project.edition.studio import read_studio
+from nomos.ui.desk import Desk
+from nomos.ui.frame.preferences import Preferences, studio_path
+from tests.ui.conftest import Answers, QTest, click, project_of, settle
+
+
+def opened(desk: Desk) -> Preferences:
+    desk.window.menus.actions["preferences"][0].trigger()
+    made = desk.window.studio.preferences
+    assert made is not None
+    return made
+
+
+def sketch(folder: Path) -> Path:
+    page = np.full((240, 180, 3), 246, np.uint8)
+    page[40:200, 30:90], page[60:180, 90:150] = (200, 60, 50), (40, 60, 120)
+    path = folder / "beds.png"
+    Image.fromarray(page).save(path, dpi=(50, 50))
+    return path
+
+
+def test_a_prints_habits_are_kept_and_the_next_new_print_begins_with_them(
+    little_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    desk = little_desk
+    desk.controller.orderer.set_times(pull_min=7.5)
+    desk.controller.crafter.set_craft(factor=1.5)
+    shown = opened(desk)
+    assert "Nothing is kept" in shown.kept.text()
+    assert not shown.carry.isEnabled()
+    click(shown.keep)
+    assert "7.5 min a pull" in shown.kept.text()
+    answers.studio = tmp_path / "carried.json"
+    click(shown.carry)
+    click(shown.close_it)
+    answers.leave = "discard"
+    desk.files.open(sketch(tmp_path))
+    settle(desk)
+    assert project_of(desk).title == "beds"
+    assert (project_of(desk).times.pull_min, project_of(desk).craft.factor) == (7.5, 1.5)
+    assert read_studio(answers.studio) == read_studio(studio_path(desk.window._settings))
+
+    shown = opened(desk)
+    click(shown.forget)
+    assert "Nothing is kept" in shown.kept.text()
+    answers.studio.write_text("{", "utf-8")
+    click(shown.bring)
+    assert "no studio file" in desk.window.notice.text()
+    shown.close()
+    desk.files.open(sketch(tmp_path))
+    settle(desk)
+    assert project_of(desk).times.pull_min == 4.0
+
+
+def test_a_damaged_studio_keeps_nobody_from_beginning(desk: Desk, tmp_path: Path) -> None:
+    studio_path(desk.window._settings).write_text("[]", "utf-8")
+    desk.files.open(sketch(tmp_path))
+    settle(desk)
+    assert project_of(desk).title == "beds"
+
+
+def test_text_light_and_the_templates_paper_are_remembered(desk: Desk) -> None:
+    QTest.keyClick(desk.window, Qt.Key.Key_Comma, Qt.KeyboardModifier.ControlModifier)
+    shown = desk.window.studio.preferences
+    assert shown is not None
+    for box, text in ((shown.text, "150 %"), (shown.look, "dark"), (shown.page, "A3")):
+        box.setCurrentText(text)
+        box.activated.emit(box.currentIndex())
+        box.textActivated.emit(text)
+    settings = desk.window._settings
+    assert settings.value("text size", 0, int) == 150
+    assert settings.value("light or dark", "", str) == "dark"
+    assert desk.controller.state.page == "A3"
+    shown.close()
+    again = opened(desk)
+    held = again.text.currentText(), again.look.currentText(), again.page.currentText()
+    assert held == ("150 %", "dark", "A3")
+    again.close()
