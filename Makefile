@@ -2,7 +2,7 @@
 PY := .venv/bin/python
 TESTED := src tests benchmarks
 
-.PHONY: setup demo test coverage golden mutate format bench lock screenshots
+.PHONY: setup demo test coverage golden mutate format bench lock screenshots package
 setup:
 	@tools/setup.sh
 
@@ -41,6 +41,10 @@ format: setup
 
 bench: setup
 	@$(PY) -m benchmarks
+
+# A wheel for pipx and a Debian package, in build/dist.
+package: setup
+	@$(PY) tools/package.py
 
 screenshots: setup
 	@mkdir -p build/demo

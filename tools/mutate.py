@@ -268,7 +268,7 @@ def main() -> None:
     copies: Queue[Path] = Queue()
     for number in range(options.workers):
         copy = folder / f"copy{number}"
-        for part in ("src", "tests", "benchmarks"):
+        for part in ("src", "tests", "benchmarks", "docs"):
             shutil.copytree(ROOT / part, copy / part, ignore=shutil.ignore_patterns("__pycache__"))
         shutil.copy(ROOT / "pyproject.toml", copy)
         copies.put(copy)

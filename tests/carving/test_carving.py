@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from itertools import combinations
+from pathlib import Path
 
 import cv2
 import numpy as np
@@ -214,3 +215,14 @@ def test_two_blocks_on_one_board_by_hand() -> None:
         plan_cutting([("a", 200, 300), ("b", 200, 300)], [Board(402, 300)], 3, turning=False)
     with pytest.raises(CarvingError, match="none of the boards"):
         plan_cutting([("a", 500, 300)], [Board(405, 300)], 3, turning=True)
+
+
+def test_what_materials_hold_is_what_the_method_says() -> None:
+    """The table of docs/method.md: one is not changed without the other."""
+    text = (Path(__file__).resolve().parents[2] / "docs/method.md").read_text("utf-8")
+    for name, facts in FACTS.items():
+        row = next(line for line in text.splitlines() if line.startswith(f"| {name} |"))
+        figures = [float(cell) for cell in row.split("|")[2:7]]
+        assert figures == [
+            facts.line_mm, facts.channel_mm, facts.outline_mm_min, facts.feed_mm_min, facts.deepest_mm,
+        ]  # fmt: skip

@@ -53,6 +53,7 @@ def test_thick_and_thin_on_white_tell_k_from_s_less_well() -> None:
     # One reading on white says nothing of S: that is said, and K is still of the right size.
     assert one.uncertain[1].mean() > 0.8
     assert black.uncertain[1].mean() < 0.2
+    assert black.uncertain[0].mean() < 0.2
 
 
 @pytest.mark.parametrize("word", ["transparent", "semi", "opaque"])

@@ -115,3 +115,9 @@ def test_either_hand_with_margins_of_two_widths(narrow: float, place: float) -> 
     wall = max(x for x, _ in right.straight.wall)
     assert right.block.right >= wall + 5
     assert SHEET[0] - left.block.left == pytest.approx(right.block.right)
+
+
+def test_notches_are_cut_up_to_five_millimetres_deep() -> None:
+    assert place_kento(SHEET, IMAGE, KentoSettings(depth_mm=5.0)).depth_mm == 5.0
+    with pytest.raises(KentoError, match="depth of the notches"):
+        place_kento(SHEET, IMAGE, KentoSettings(depth_mm=5.1))

@@ -1,17 +1,51 @@
 """What to know before cutting."""
 
 import argparse
+from pathlib import Path
 from typing import Any
 
-from nomos.cli.common import answers, command, print_json
+from nomos.cli.common import answers, command, print_json, say
 from nomos.errors import BadInput
 
 DONE = 0
+_LEAST_PX, _MOST_PX = 8, 2048
 
 
 def add_commands(commands: Any) -> None:
     """Add the command to the program's."""
     command(commands, "check", "what to know before cutting", _check)
+    small = command(commands, "thumbnail", "a small picture of a project's flat design", _thumbnail)
+    small.add_argument("--out", type=Path, required=True, metavar="PNG", help="the picture")
+    small.add_argument("--size", type=int, default=128, metavar="PX", help="its longer side, default 128")
+
+
+def _thumbnail(options: argparse.Namespace) -> int:
+    """For file managers, which ask for many at once: no separation, no proof, only what is wanted."""
+    import numpy as np
+
+    from nomos.atomic import write_bytes
+    from nomos.formats import png
+    from nomos.project import load
+    from nomos.project.model.store import labels_of
+    from nomos.proof import mips, render_view, to_rgb
+
+    if not _LEAST_PX <= options.size <= _MOST_PX:
+        raise BadInput(f"--size must be {_LEAST_PX} to {_MOST_PX} pixels.")
+    project, assets = load(options.project)
+    if project.flat is None:
+        raise BadInput(f"{options.project.name} has no flat design yet, so that there is no picture of it.")
+    labels, _ = labels_of(project, assets)
+    height, width = labels.shape
+    share = options.size / max(height, width)
+    size = max(1, round(width * share)), max(1, round(height * share))
+    labs = np.array([colour.lab for colour in project.flat.colours])
+    small = render_view(mips(labels), labs, (0.0, 0.0, float(width), float(height)), size)
+    write_bytes(options.out, png(to_rgb(small), 4.0))
+    return say(
+        options,
+        {"file": str(options.out), "size": list(size)},
+        [f"{options.out}: {size[0]} x {size[1]} pixels"],
+    )
 
 
 def _check(options: argparse.Namespace) -> int:

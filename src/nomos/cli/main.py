@@ -90,6 +90,13 @@ def _parser() -> tuple[argparse.ArgumentParser, Collection[str]]:
     return parser, commands.choices
 
 
+def commands_said() -> tuple[tuple[str, str], ...]:
+    """Every command and what it does, in the order of the work; for the man page."""
+    parser, _ = _parser()
+    steps = next(each for each in parser._actions if isinstance(each, argparse._SubParsersAction))
+    return tuple((each.dest, each.help or "") for each in steps._choices_actions)
+
+
 def _version() -> str:
     from importlib.metadata import version
 
