@@ -186,6 +186,7 @@ def test_blocks_go_out_and_come_back(little_desk: Desk, answers: Answers, tmp_pa
     (tmp_path / "broken.ora").write_bytes(b"nothing")
     answers.blocks = [tmp_path / "broken.ora"]
     click(desk.window.at("blocks").hand.bring)
+    settle(desk)
     assert "broken.ora is damaged" in desk.window.notice.text()
 
 

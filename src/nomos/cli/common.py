@@ -11,6 +11,7 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from nomos.errors import BadInput
+from nomos.reading import read_whole
 
 if TYPE_CHECKING:
     from numpy.typing import NDArray
@@ -105,7 +106,7 @@ def design_options(parser: argparse.ArgumentParser, *, colours: str | None = Non
         "--read-as", choices=("auto", "drawing", "sketch", "tones"), default="auto",
         help="a clean digital drawing, a sketch drawn by hand, or a photograph's tones; default: judged",
     )  # fmt: skip
-    parser.add_argument("--seed", type=int, default=0, help="the same seed gives the same result")
+    parser.add_argument("--seed", type=seed, default=0, help="the same seed gives the same result")
 
 
 def asked_colours(text: str) -> int | None:
@@ -139,10 +140,7 @@ def flattened_design(options: argparse.Namespace) -> Design:
 
     count = asked_colours(options.colours)
     size = parse_size(options.size_mm) if options.size_mm else None
-    try:
-        data = options.design.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{options.design} cannot be read: {error.strerror or error}.") from None
+    data = read_whole(options.design)
     pixels, cut, size, figures = _cut_of(options, data, size)
     picture = read_picture(pixels or data, options.design.name, size_mm=size, cut=cut)
     _say_notes(picture.notes)
@@ -218,6 +216,13 @@ def _sheet_size(text: str, sheet: "Corners", shape: tuple[int, ...]) -> tuple[fl
         return parse_size(text)
     corners = np.array(sheet) * np.array([shape[1], shape[0]], np.float64)
     return paper_size(text, proportions(corners, shape))
+
+
+def seed(text: str) -> int:
+    """A number that chance begins with. Raises BadInput."""
+    if not text.isdigit() or int(text) >= 2**32:
+        raise BadInput(f"--seed {text} does not work: choose a whole number from 0 to {2**32 - 1}.")
+    return int(text)
 
 
 def print_json(figures: dict[str, Any]) -> None:

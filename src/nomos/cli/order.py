@@ -1,7 +1,6 @@
 """The commands about order and days: order, calendar."""
 
 import argparse
-from datetime import date
 from pathlib import Path
 from typing import Any
 
@@ -85,6 +84,7 @@ def _order(options: argparse.Namespace) -> int:
 
 def _calendar(options: argparse.Namespace) -> int:
     from nomos.formats.ical import calendar_ics
+    from nomos.order.calendar import day_of
     from nomos.project import load
     from nomos.project.order.days import calendar_of
 
@@ -92,9 +92,9 @@ def _calendar(options: argparse.Namespace) -> int:
     if not project.impressions:
         raise BadInput(f"{options.project.name} has nothing to print yet.")
     try:
-        start = date.fromisoformat(options.start)
+        start = day_of(options.start)
     except ValueError:
-        raise BadInput(f"'{options.start}' is not a date; write it as 2026-12-01.") from None
+        raise BadInput(f"'{options.start}' is not a day to begin on; write it as 2026-12-01.") from None
     plan = calendar_of(project, start)
     figures: dict[str, Any] = {
         "sheets": planned_sheets(project),

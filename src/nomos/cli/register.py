@@ -5,7 +5,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import command, print_json
+from nomos.cli.common import command, print_json, seed
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -51,7 +51,7 @@ def add_commands(commands: Any) -> None:
         commands, "misregister", "how far out each place may be, and what will flash", _misregister
     )
     miss.add_argument("--sheets", type=int, default=100, metavar="N", help="plausible sheets, default 100")
-    miss.add_argument("--seed", type=int, default=0, help="the same seed gives the same sheets")
+    miss.add_argument("--seed", type=seed, default=0, help="the same seed gives the same sheets")
     miss.add_argument("--fast", action="store_true", help="the estimate along borders alone")
 
 

@@ -10,9 +10,11 @@ from numpy.typing import NDArray
 
 from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened, through, to_print
 from nomos.design.light import EVEN, Light
+from nomos.design.limits import MAX_FILE_PIXELS, MAX_PAGE_PIXELS, check_pixels
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, size_text
 
 if TYPE_CHECKING:
@@ -24,15 +26,12 @@ DEFAULT_DPI = 300.0
 # Inside this range a file's own pixels are used as they are. Coarser, a 0.5 mm
 # trap would be two pixels; finer, work doubles for what no knife can follow.
 COARSEST_DPI, FINEST_DPI = 120.0, 450.0
-# A file may unpack to this many pixels (A1 at 400 dpi); the page we work on is
-# kept below the second figure (A2 at 300 dpi has 35 million).
-MAX_FILE_PIXELS = 200_000_000
-MAX_PAGE_PIXELS = 48_000_000
 # Up to this difference between the shape asked for and the picture's the
 # picture is stretched: it comes from rounding, not from meaning.
 _STRETCH = 0.01
 
 _EXIF_MAKE = 0x010F
+_STRIP_ROWS = 256
 # What cameras and screens write without meaning a size in print; see `_own_size`.
 _NO_SIZE_DPI = (72.0, 96.0, 180.0)
 # A picture that does not say how large it is, is taken to fill this paper but for its margins (chosen by
@@ -91,7 +90,12 @@ class Pixels:
 
 
 def read_picture(
-    data: bytes | Pixels, name: str, *, size_mm: tuple[float, float] | None = None, cut: Cut | None = None
+    data: bytes | Pixels,
+    name: str,
+    *,
+    size_mm: tuple[float, float] | None = None,
+    cut: Cut | None = None,
+    progress: Progress = NULL_PROGRESS,
 ) -> Picture:
     """Read a design.
 
@@ -119,7 +123,8 @@ def read_picture(
     if not data:
         raise BadInput(f"{name} is empty; choose another file.")
     if isinstance(data, bytes) and is_svg(data):
-        rgb, size = read_svg(data, name, size_mm=None if cut else size_mm, px_per_mm=_page_resolution)
+        box = None if cut else size_mm
+        rgb, size = read_svg(data, name, size_mm=box, px_per_mm=_page_resolution, progress=progress)
         if cut is not None:
             return replace(_cut_out(rgb, checked_cut(cut, name), size_mm, size, ()), light=EVEN)
         # A drawing made on a screen has no light to even out.
@@ -146,10 +151,10 @@ def read_picture(
     return _finished(_resample(rgb, size), size, notes, sized)
 
 
-def read_pixels(data: bytes, name: str) -> Pixels:
+def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -> Pixels:
     """A picture's pixels as they were opened, upright, in sRGB. Raises BadInput."""
     if is_svg(data):
-        rgb, size = read_svg(data, name, size_mm=None, px_per_mm=_page_resolution)
+        rgb, size = read_svg(data, name, size_mm=None, px_per_mm=_page_resolution, progress=progress)
         return Pixels(name, rgb, size, ())
     return Pixels(name, *_decode(data, name))
 
@@ -260,15 +265,15 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
         warnings.simplefilter("ignore")
         try:
             image: Image.Image = Image.open(io.BytesIO(data), formats=_FORMATS)
-            if image.width * image.height > MAX_FILE_PIXELS:
-                raise Image.DecompressionBombError
+            check_pixels(image.width, image.height, name)
             image.load()
             image = ImageOps.exif_transpose(image)
+        except BadInput:
+            raise
         except Image.DecompressionBombError:
-            raise BadInput(
-                f"{name} would unpack to more than {MAX_FILE_PIXELS // 1_000_000} million pixels; "
-                "save it smaller, 300 dpi at the size of the print is enough."
-            ) from None
+            # More than Pillow itself would open, which is more than the limit here.
+            check_pixels(MAX_FILE_PIXELS, 2, name)
+            raise
         except UnidentifiedImageError:
             raise BadInput(
                 f"{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; "
@@ -281,15 +286,22 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
             raise BadInput(
                 f"{name} is damaged and cannot be read to the end; export or scan it again."
             ) from None
-        rgb, notes = _to_srgb(image, name)
-    return rgb, _own_size(image), notes
+        try:
+            rgb, notes = _to_srgb(image, name)
+            return rgb, _own_size(image), notes
+        except MemoryError:
+            raise BadInput(f"There is not enough memory to open {name}; save it smaller.") from None
 
 
 def _own_size(image: "Image.Image") -> tuple[float, float] | None:
     dpi = image.info.get("dpi")
     if not dpi:
         return None
-    x_dpi, y_dpi = (float(value) for value in dpi)
+    try:
+        x_dpi, y_dpi = (float(value) for value in dpi)
+    except (TypeError, ValueError, ArithmeticError):
+        # What a damaged tag holds is no resolution.
+        return None
     # Cameras and screen programs write 72, 96 or 180 without meaning a size in print.
     if not (20 <= x_dpi <= 10000 and 20 <= y_dpi <= 10000) or round(x_dpi) in _NO_SIZE_DPI:
         return None
@@ -308,11 +320,11 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
     alpha = None
     if "A" in image.getbands() or "transparency" in image.info:
         image = image.convert("RGBA")
-        alpha = np.asarray(image.getchannel("A"), np.float32)[..., None] / 255
+        alpha = np.array(image.getchannel("A"), np.uint8)
         image = image.convert("RGB")
     elif image.mode not in ("RGB", "CMYK", "L", "LAB"):
         image = image.convert("RGB")
-    if profile:
+    if isinstance(profile, bytes) and profile:
         try:
             source = ImageCms.ImageCmsProfile(io.BytesIO(profile))
             converted = ImageCms.profileToProfile(
@@ -324,14 +336,22 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
                 flags=ImageCms.Flags.BLACKPOINTCOMPENSATION,
             )
             image = converted or image
-        except (ImageCms.PyCMSError, OSError):
+        except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
             notes = (f"The colour profile inside {name} does not fit the picture and was left out.",)
     elif image.mode == "CMYK":
         notes = (f"{name} is CMYK without a profile: its colours are a rough guess.",)
     rgb = np.array(image.convert("RGB"), np.uint8)
     if alpha is not None:
-        rgb = np.rint(255 + (rgb - 255.0) * alpha).astype(np.uint8)
+        _over_white(rgb, alpha)
     return rgb, notes
+
+
+def _over_white(rgb: Rgb, alpha: NDArray[np.uint8]) -> None:
+    """Lay pixels over white in place, strip by strip: the whole page as figures would take gigabytes."""
+    for top in range(0, len(rgb), _STRIP_ROWS):
+        here = slice(top, top + _STRIP_ROWS)
+        share = alpha[here, :, None].astype(np.float32) / 255
+        rgb[here] = np.rint(255 + (rgb[here] - np.float32(255)) * share).astype(np.uint8)
 
 
 def _to_eight_bits(image: "Image.Image") -> "Image.Image":

@@ -1,23 +1,29 @@
 """Drawing an SVG design at print resolution, in a process of its own."""
 
+import base64
 import io
 import re
 import subprocess
 import sys
+import time
 from collections.abc import Callable
 from typing import TYPE_CHECKING
 
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.design.limits import check_packed
 from nomos.errors import BadInput
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.units import MM_PER_INCH, checked_size
 
 if TYPE_CHECKING:
     from lxml import etree
 
 SVG = "{http://www.w3.org/2000/svg}svg"
-_SECONDS = 120
+_SECONDS = 60
+_LOOK_S = 0.1
+_NUMBER = r"[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?"
 _MM = {
     "": MM_PER_INCH / 96, "px": MM_PER_INCH / 96, "mm": 1.0, "cm": 10.0, "in": MM_PER_INCH,
     "pt": MM_PER_INCH / 72, "pc": MM_PER_INCH / 6,
@@ -36,6 +42,7 @@ def read_svg(
     *,
     size_mm: tuple[float, float] | None,
     px_per_mm: Callable[[tuple[float, float]], float],
+    progress: Progress = NULL_PROGRESS,
 ) -> tuple[NDArray[np.uint8], tuple[float, float]]:
     """Draw an SVG on white.
 
@@ -51,7 +58,9 @@ def read_svg(
 
     Raises
     ------
-    BadInput : not well-formed, without a size, or not drawable within two minutes.
+    BadInput : not well-formed, without a size, showing pictures that are not inside it, or not drawable
+        within a minute and the memory of its process.
+    Cancelled : called off; the drawing is stopped.
     """
     from lxml import etree
 
@@ -67,6 +76,7 @@ def read_svg(
         raise BadInput(f"{name} is not a complete SVG drawing; export it again.") from None
     if root.tag != SVG:
         raise BadInput(f"{name} is not an SVG drawing; export it as plain SVG.")
+    _check_inside(root, name)
     own, view = _own_size(root, name)
     size = _fit(own, size_mm)
     checked_size(*size)
@@ -76,13 +86,13 @@ def read_svg(
     root.set("preserveAspectRatio", "none")
     root.set("width", str(width))
     root.set("height", str(height))
-    return _draw(etree.tostring(root), name), size
+    return _draw(etree.tostring(root), name, progress), size
 
 
 def _own_size(root: "etree._Element", name: str) -> tuple[tuple[float, float], str]:
     """Width and height in mm, and the viewBox as text."""
     view = root.get("viewBox")
-    box = [float(part) for part in re.findall(r"[-+]?[\d.]+(?:[eE][-+]?\d+)?", view or "")]
+    box = [float(part) for part in re.findall(_NUMBER, view or "")]
     sides = [_length(root.get(side)) for side in ("width", "height")]
     if len(box) == 4 and box[2] > 0 and box[3] > 0:
         pixel = _MM["px"]
@@ -101,7 +111,7 @@ def _own_size(root: "etree._Element", name: str) -> tuple[tuple[float, float], s
 
 
 def _length(text: str | None) -> float | None:
-    found = re.fullmatch(r"\s*([\d.]+)\s*(px|mm|cm|in|pt|pc|)\s*", text or "")
+    found = re.fullmatch(rf"\s*({_NUMBER})\s*(px|mm|cm|in|pt|pc|)\s*", text or "")
     return float(found[1]) * _MM[found[2]] if found and float(found[1]) > 0 else None
 
 
@@ -114,24 +124,62 @@ def _fit(own: tuple[float, float], box: tuple[float, float] | None) -> tuple[flo
     return box if abs(width / box[0] - 1) < 0.01 and abs(height / box[1] - 1) < 0.01 else (width, height)
 
 
-def _draw(svg: bytes, name: str) -> NDArray[np.uint8]:
-    try:
-        done = subprocess.run(
-            [sys.executable, "-m", "nomos.design.svg_process"],
-            input=svg,
-            capture_output=True,
-            timeout=_SECONDS,
-            check=False,
-        )
-    except subprocess.TimeoutExpired:
-        raise BadInput(
-            f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG."
-        ) from None
-    if done.returncode != 0 or not done.stdout:
+def _check_inside(root: "etree._Element", name: str) -> None:
+    """Nothing is shown that lies outside the document, and no picture in it is too large to unpack."""
+    for element in root.iter():
+        for key, value in element.attrib.items():
+            if str(key).rsplit("}")[-1] != "href":
+                continue
+            link = str(value).strip()
+            if link.startswith("#") or not _shows(element):
+                continue
+            inside = re.match(r"data:image/(png|jpe?g|gif|webp)(;[\w=.-]+)*;base64,", link)
+            if inside is None:
+                raise BadInput(
+                    f"{name} shows pictures that are not inside it as PNG or JPEG; embed them and export it "
+                    "again."
+                )
+            try:
+                picture = base64.b64decode(link[inside.end() :], validate=False)
+            except ValueError:
+                raise BadInput(f"A picture inside {name} is damaged; export it again.") from None
+            check_packed(picture, f"A picture inside {name}")
+
+
+def _shows(element: "etree._Element") -> bool:
+    """Whether an element draws what it links to; a hyperlink does not."""
+    return str(element.tag).rsplit("}")[-1] not in ("a", "script", "style")
+
+
+def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
+    with subprocess.Popen(
+        [sys.executable, "-m", "nomos.design.svg_process"],
+        stdin=subprocess.PIPE, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL,
+    ) as drawing:  # fmt: skip
+        try:
+            png = _drawn(drawing, svg, name, progress)
+        finally:
+            # Called off, or too slow: it must not go on by itself.
+            if drawing.poll() is None:
+                drawing.kill()
+    if drawing.returncode != 0 or not png:
         raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
     from PIL import Image
 
-    image = Image.open(io.BytesIO(done.stdout)).convert("RGBA")
+    image = Image.open(io.BytesIO(png)).convert("RGBA")
     page = Image.new("RGBA", image.size, "white")
     page.alpha_composite(image)
     return np.array(page.convert("RGB"), np.uint8)
+
+
+def _drawn(drawing: "subprocess.Popen[bytes]", svg: bytes, name: str, progress: Progress) -> bytes:
+    """What the process makes of it. Raises BadInput when it takes too long, and Cancelled."""
+    until, given = time.monotonic() + _SECONDS, svg
+    while True:
+        try:
+            return drawing.communicate(given, timeout=_LOOK_S)[0]
+        except subprocess.TimeoutExpired:
+            given = b""
+        progress.report(0.0, "drawing the SVG")
+        if time.monotonic() > until:
+            raise BadInput(f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG.")

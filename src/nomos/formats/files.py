@@ -6,6 +6,9 @@ from pathlib import Path
 
 from nomos.atomic import replacing
 from nomos.errors import BadInput
+from nomos.reading import read_whole
+
+_MOST_TEXT = 20_000_000
 
 
 @contextlib.contextmanager
@@ -22,18 +25,14 @@ def writing_into(folder: Path) -> Iterator[None]:
 def read_text(path: Path) -> str:
     """The text of a UTF-8 file, with or without a byte order mark. Raises BadInput."""
     try:
-        return path.read_text("utf-8-sig")
-    except (OSError, UnicodeDecodeError) as error:
-        reason = error.strerror if isinstance(error, OSError) else "it is not UTF-8 text"
-        raise BadInput(f"{path} cannot be read: {reason}.") from None
+        return read_whole(path, _MOST_TEXT).decode("utf-8-sig")
+    except UnicodeDecodeError:
+        raise BadInput(f"{path} cannot be read: it is not UTF-8 text.") from None
 
 
 def read_bytes(path: Path) -> bytes:
     """What a file holds. Raises BadInput."""
-    try:
-        return path.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{path} cannot be read: {error.strerror or error}.") from None
+    return read_whole(path)
 
 
 def write_file(folder: Path, name: str, data: bytes) -> str:

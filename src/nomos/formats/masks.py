@@ -1,5 +1,6 @@
 """Blocks as files of their own: black and white pictures at one size, OpenRaster, SVG outlines."""
 
+import io
 from collections.abc import Sequence
 from io import BytesIO
 from pathlib import Path
@@ -9,12 +10,14 @@ import numpy as np
 from PIL import Image
 
 from nomos.colour import lab_to_hex
+from nomos.design.limits import MAX_PAGE_PIXELS, check_pixels
 from nomos.errors import BadInput
 from nomos.formats.drawing import Drawing, Shape
 from nomos.formats.files import file_name, write_file, writing_into
 from nomos.formats.openraster import MaskLayer, openraster
 from nomos.formats.svg import drawing_svg
 from nomos.project import CutBlocks, Project
+from nomos.reading import read_whole
 from nomos.separation import Mask, outlines
 from nomos.units import MM_PER_INCH
 
@@ -86,8 +89,11 @@ def read_masks(paths: Sequence[Path]) -> tuple[MaskLayer, ...]:
     layers: list[MaskLayer] = []
     for path in paths:
         try:
-            with Image.open(path, formats=("PNG", "TIFF")) as image:
+            with Image.open(io.BytesIO(read_whole(path)), formats=("PNG", "TIFF")) as image:
+                check_pixels(image.width, image.height, path.name, MAX_PAGE_PIXELS)
                 grey = np.asarray(image.convert("L"))
+        except BadInput:
+            raise
         except Exception:
             # Pillow raises OSError, SyntaxError, struct.error and more on damaged files.
             raise BadInput(f"{path.name} cannot be read as a PNG or TIFF picture; export it again.") from None

@@ -14,13 +14,17 @@ import numpy as np
 from lxml import etree
 from PIL import Image
 
+from nomos.design.limits import MAX_PAGE_PIXELS, check_packed, check_pixels
 from nomos.errors import BadInput
+from nomos.reading import read_whole
 from nomos.separation import Mask
 from nomos.units import MM_PER_INCH
 
 MIMETYPE = "image/openraster"
 _DATE = (1980, 1, 1, 0, 0, 0)
-_LARGEST_BYTES = 1 << 30
+# More blocks no print has; and so many pixels of a layer tell its colour.
+_MOST_LAYERS, _LOOKED_AT = 64, 200_000
+_LARGEST_MB = 600
 
 
 @dataclass(frozen=True, eq=False)
@@ -89,12 +93,16 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
     """
     parser = etree.XMLParser(resolve_entities=False, no_network=True, huge_tree=False)
     try:
-        with zipfile.ZipFile(path) as archive:
-            if sum(info.file_size for info in archive.infolist()) > _LARGEST_BYTES:
-                raise BadInput(f"{path.name} would unpack to more than 1 GB and is not opened.")
+        with zipfile.ZipFile(io.BytesIO(read_whole(path))) as archive:
+            if sum(info.file_size for info in archive.infolist()) > _LARGEST_MB * 1_000_000:
+                raise BadInput(f"{path.name} would unpack to more than {_LARGEST_MB} MB and is not opened.")
             root = etree.fromstring(archive.read("stack.xml"), parser)
             size = int(root.get("w", "0")), int(root.get("h", "0"))
-            layers = [_read_layer(archive, element, size) for element in root.iter("layer")]
+            check_pixels(*size, path.name, MAX_PAGE_PIXELS)
+            found = list(root.iter("layer"))
+            if len(found) > _MOST_LAYERS:
+                raise BadInput(f"{path.name} has {len(found)} layers; a print has at most {_MOST_LAYERS}.")
+            layers = [_read_layer(archive, element, size, path.name) for element in found]
     except OSError as error:
         raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
     except BadInput:
@@ -107,12 +115,18 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
     return tuple(reversed(layers))
 
 
-def _read_layer(archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int]) -> MaskLayer:
-    picture = Image.open(io.BytesIO(archive.read(element.get("src", "")))).convert("RGBA")
+def _read_layer(
+    archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int], name: str
+) -> MaskLayer:
+    data = archive.read(element.get("src", ""))
+    check_packed(data, f"A layer of {name}")
+    picture = Image.open(io.BytesIO(data)).convert("RGBA")
     page = Image.new("RGBA", size, (0, 0, 0, 0))
     page.paste(picture, (int(element.get("x", "0")), int(element.get("y", "0"))))
     pixels = np.asarray(page)
     printing = pixels[..., 3] >= 128
-    colours, counts = np.unique(pixels[printing][:, :3], axis=0, return_counts=True)
-    shown = f"#{colours[counts.argmax()].tobytes().hex()}" if len(counts) else "#000000"
+    # The colour it has most of; of a large layer every so manieth pixel tells.
+    inked = np.ascontiguousarray(pixels[printing][:: max(1, np.count_nonzero(printing) // _LOOKED_AT)])
+    colours, counts = np.unique(inked.view(np.uint32), return_counts=True)
+    shown = f"#{colours[counts.argmax()].tobytes()[:3].hex()}" if len(counts) else "#000000"
     return MaskLayer(element.get("name", "layer"), printing.astype(np.uint8), shown)

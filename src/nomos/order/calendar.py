@@ -22,6 +22,9 @@ _BLINK = timedelta(milliseconds=1)
 _TEN_DEGREES, _DAMP_AIR = 10.0, 0.5
 
 
+FIRST_YEAR, LAST_YEAR = 1990, 2200
+
+
 class Times(Struct, frozen=True, forbid_unknown_fields=True):
     """How long things take and when there is time; all chosen by us or from memory, the user sets them.
 
@@ -49,6 +52,14 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
     way: Way = "whole edition"
     start: str = ""
     lost: tuple[str, ...] = ()
+
+
+def day_of(text: str) -> date:
+    """A day written as 2026-12-01. Raises ValueError for what is no day, or none that work is planned for."""
+    day = date.fromisoformat(text)
+    if not FIRST_YEAR <= day.year <= LAST_YEAR:
+        raise ValueError(f"{text} is not planned for: choose a day from {FIRST_YEAR} to {LAST_YEAR}.")
+    return day
 
 
 @dataclass(frozen=True)

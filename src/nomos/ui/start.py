@@ -2,20 +2,27 @@
 
 import logging
 import os
+import socket
 import sys
 from collections.abc import Callable
 from pathlib import Path
 from types import TracebackType
+from typing import Any
 
-from platformdirs import user_config_path, user_state_path
 from PyQt6.QtCore import QSettings, QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
+from nomos.folders import config_folder, passing_folders, state_folder
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.questions import Dialogs
 
+_ANSWER_S = 5.0
+_PASSING = (
+    "Settings and unsaved work cannot be kept in your own folders; until this machine is started anew they "
+    "are in {}. Save to a place that can be written."
+)
 _FAULT = "That did not work, through a fault of the program. Your project is as it was; details are in {}."
 
 
@@ -36,7 +43,7 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     application = QApplication(sys.argv[:1])
     application.setApplicationName("nomos")
     application.setDesktopFileName("nomos")
-    config = user_config_path("nomos", ensure_exists=True) / "window.ini"
+    config = config_folder() / "window.ini"
     settings = QSettings(str(config), QSettings.Format.IniFormat)
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
     desk = set_up(None, settings)
@@ -50,6 +57,8 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     keeping = rescue.Rescue(desk.document, rescue.rescue_folder())
     keeping.told.connect(desk.window.notice.tell)
     desk.window.show()
+    if passing_folders():
+        desk.window.notice.tell(_PASSING.format(", ".join(str(each) for each in passing_folders())))
     # After the window stands, so that a question has something to stand over.
     QTimer.singleShot(0, lambda: _begin(desk, path, demo, keeping))
     status = application.exec()
@@ -76,6 +85,13 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
 
 
 def _check_display() -> None:
+    """Qt ends the process where it finds no display: that is looked for before."""
+    wanted = os.environ.get("DISPLAY", "")
+    elsewhere = os.environ.get("WAYLAND_DISPLAY") or os.environ.get("QT_QPA_PLATFORM", "xcb") != "xcb"
+    if sys.platform.startswith("linux") and wanted and not elsewhere and not _answers(wanted):
+        raise BadInput(
+            f"Nothing answers at the display {wanted}; nomos plan and nomos check work without one."
+        )
     known = ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
     if sys.platform.startswith("linux") and not any(os.environ.get(name) for name in known):
         raise BadInput(
@@ -83,11 +99,33 @@ def _check_display() -> None:
         )
 
 
+def _answers(display: str) -> bool:
+    """Whether an X server answers at a display like :0 or host:10.0 (X(7), display names)."""
+    host, _, number = display.rpartition(":")
+    number = number.split(".")[0]
+    if not number.isdigit():
+        return False
+    places: list[tuple[socket.AddressFamily, Any]] = (
+        [(socket.AF_INET, (host, 6000 + int(number)))]
+        if host and host != "unix"
+        else [(socket.AF_UNIX, f"{mark}/tmp/.X11-unix/X{number}") for mark in ("\0", "")]
+    )
+    for family, place in places:
+        with socket.socket(family) as asked:
+            asked.settimeout(_ANSWER_S)
+            try:
+                asked.connect(place)
+            except (OSError, OverflowError):
+                continue
+            return True
+    return False
+
+
 def _fault_told_by(
     tell: Callable[[str], None],
 ) -> Callable[[type[BaseException], BaseException, TracebackType | None], None]:
     """What happens to an error nobody expected: it is written down, and said in one sentence."""
-    path = user_state_path("nomos", ensure_exists=True) / "fault.log"
+    path = state_folder() / "fault.log"
 
     def handle(kind: type[BaseException], error: BaseException, trace: TracebackType | None) -> None:
         logging.basicConfig(filename=path, level=logging.WARNING)

@@ -27,13 +27,13 @@ from nomos.design import (
 from nomos.design.corrections import drops_faint
 from nomos.design.cut import Found, drawn_size, paper_size, proportions, straightened
 from nomos.design.svg import is_svg
-from nomos.errors import BadInput
 from nomos.progress import Part, Progress, show
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.blocks.edits import with_flat_design
 from nomos.project.blocks.fields import carried
 from nomos.project.model.edits import DEFAULT_PAPER_LAB, new_project, with_image_size, with_source
 from nomos.project.model.naming import carried_names
+from nomos.reading import read_whole
 from nomos.work.request import Ask
 
 Rgb = NDArray[np.uint8]
@@ -70,7 +70,10 @@ class Look:
     def work(self, ask: Ask, progress: Progress) -> Looked:  # noqa: ARG002 - a file asks nothing
         """Read it and look at it. Raises BadInput."""
         progress.report(0.02, f"reading {self.source.name}")
-        picture = read_picture(self.data, self.source.name, size_mm=self.source.size_mm, cut=self.source.cut)
+        picture = read_picture(
+            self.data, self.source.name, size_mm=self.source.size_mm, cut=self.source.cut,
+            progress=Part(progress, 0.0, 0.05),
+        )  # fmt: skip
         return look(
             picture, smallest_feature_mm=self.smallest_mm, read_as=self.read_as,
             corrections=(Correction("drop faint"),) if self.drop_faint else (),
@@ -142,14 +145,11 @@ class FirstLook:
 
 def open_design(path: Path, ask: Ask, progress: Progress) -> Opened:
     """Read and flatten a file, showing first answers on the way. Raises BadInput, Cancelled."""
-    try:
-        data = path.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
+    data = read_whole(path)
     progress.report(0.0, f"reading {path.name}")
     found, pixels, size, cut = None, None, None, None
     if not is_svg(data):
-        pixels = read_pixels(data, path.name)
+        pixels = read_pixels(data, path.name, progress=Part(progress, 0.0, 0.1))
         found = _found(pixels.rgb)
         if found is not None:
             cut = found.cut
@@ -157,7 +157,8 @@ def open_design(path: Path, ask: Ask, progress: Progress) -> Opened:
             progress.report(0.15, "a first look")
             size = size_of_drawing(found, pixels.rgb)
             show(progress, FirstLook(pixels.rgb, cut, _coarse(pixels.rgb, cut, size)))
-    picture = read_picture(pixels or data, path.name, size_mm=size, cut=cut)
+    drawn = Part(progress, 0.15, 0.3)
+    picture = read_picture(pixels or data, path.name, size_mm=size, cut=cut, progress=drawn)
     source = Source(path.name, digest(data), picture.size_mm, picture.cut)
     done = ask(flatten_of(source, data, Wish(None)), Part(progress, 0.3, 1.0))
     return Opened(data, pixels.rgb if pixels else None, found, done, picture.sized, picture.notes)

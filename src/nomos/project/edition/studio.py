@@ -13,6 +13,7 @@ from nomos.order.calendar import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
 from nomos.project.register.system import plan_of_system
+from nomos.reading import read_whole
 from nomos.registration import KentoSettings, RegisterSettings
 from nomos.units import counted
 
@@ -103,12 +104,7 @@ def begun_in(studio: Studio, project: Project) -> Project:
 
 def read_studio(path: Path) -> Studio:
     """A studio file. Raises BadInput: not there, not a studio, of a newer version, or too large."""
-    try:
-        if path.stat().st_size > _LARGEST_BYTES:
-            raise BadInput(f"{path.name} is larger than a studio file can be and is not read.")
-        text = path.read_bytes()
-    except OSError as error:
-        raise BadInput(f"{path} cannot be read ({error.strerror or error}).") from None
+    text = read_whole(path, _LARGEST_BYTES)
     try:
         raw = msgspec.json.decode(text)
         version = raw.get("version") if isinstance(raw, dict) else None

@@ -1,7 +1,6 @@
 """What a project must hold to, each refusal in one sentence that names what is wrong."""
 
 import math
-from datetime import date
 from typing import TYPE_CHECKING
 
 import numpy as np
@@ -10,7 +9,7 @@ from nomos.colour import ColourError, smooth_reflectance
 from nomos.design import Correction
 from nomos.design.cut import checked_cut
 from nomos.errors import BadInput
-from nomos.order.calendar import Times
+from nomos.order.calendar import Times, day_of
 from nomos.project.model.craft import ProjectError, check_craft, check_edition
 from nomos.project.model.limits import (
     BOUNDS,
@@ -143,7 +142,7 @@ def _check_times(times: Times) -> None:
     _require(air, "times", "The air must have 0 to 45 °C and 0 to 100 % humidity.")
     for day in (*times.lost, *([times.start] if times.start else [])):
         try:
-            date.fromisoformat(day)
+            day_of(day)
         except ValueError:
             raise ProjectError("times", f"{day} is not a date; write it as 2026-12-01.") from None
 

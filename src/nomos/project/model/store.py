@@ -1,6 +1,7 @@
 """The `.nomos` file: a zip of project.json and the bitmaps, saved so that no crash can lose it."""
 
 import hashlib
+import io
 import zipfile
 from collections.abc import Mapping
 from pathlib import Path
@@ -11,15 +12,20 @@ import numpy as np
 
 from nomos.atomic import replacing
 from nomos.design import Labels
+from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
 from nomos.errors import BadInput
 from nomos.project.model import VERSION, Project, ProjectError
+from nomos.reading import read_whole
 from nomos.separation import Mask
 
+_NO_FIT = "A block changed by hand does not fit the design; work the block out anew from the colours."
+# What is flattened is no larger than the page that is worked on, but for rounding.
+_MOST_LABELS = round(1.1 * MAX_PAGE_PIXELS)
 MIMETYPE = "application/x-nomos-project"
 SUFFIX = ".nomos"
 _PROJECT = "project.json"
 _FOLDER = "assets"
-_LARGEST_BYTES = 1 << 30
+_LARGEST_MB = 600
 # Fixed, so that the same project is the same bytes.
 _DATE = (1980, 1, 1, 0, 0, 0)
 
@@ -44,6 +50,7 @@ def labels_from_png(data: bytes) -> Labels:
     """The page of colour numbers in a PNG. Raises ProjectError."""
     import cv2
 
+    check_packed(data, "The flat design inside the project", _MOST_LABELS)
     labels = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_UNCHANGED)
     if labels is None or labels.ndim != 2 or labels.dtype != np.uint8:
         raise ProjectError(
@@ -66,12 +73,12 @@ def mask_from_png(data: bytes, shape: tuple[int, int]) -> Mask:
     """The mask in a PNG. Raises ProjectError where it is damaged or of another size."""
     import cv2
 
+    width, height = check_packed(data, "A block changed by hand inside the project", _MOST_LABELS)
+    if (height, width) != shape:
+        raise ProjectError("drawn", _NO_FIT)
     page = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_GRAYSCALE)
     if page is None or page.shape != shape:
-        raise ProjectError(
-            "drawn",
-            "A block changed by hand does not fit the design; work the block out anew from the colours.",
-        )
+        raise ProjectError("drawn", _NO_FIT)
     return np.asarray(page >= 128).astype(np.uint8)
 
 
@@ -157,14 +164,13 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     ------
     BadInput : not there, not a project, damaged, or of a newer version.
     """
+    packed = io.BytesIO(read_whole(path))
     try:
-        with zipfile.ZipFile(path) as archive:
-            if sum(info.file_size for info in archive.infolist()) > _LARGEST_BYTES:
-                raise BadInput(f"{path.name} would unpack to more than 1 GB and is not opened.")
+        with zipfile.ZipFile(packed) as archive:
+            if sum(info.file_size for info in archive.infolist()) > _LARGEST_MB * 1_000_000:
+                raise BadInput(f"{path.name} would unpack to more than {_LARGEST_MB} MB and is not opened.")
             project = _decoded(archive.read(_PROJECT), path.name)
             assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
-    except OSError as error:
-        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
     except BadInput:
         raise
     except Exception:

@@ -4,12 +4,12 @@ from datetime import datetime
 from importlib.metadata import PackageNotFoundError, version
 from pathlib import Path
 
-from platformdirs import user_state_path
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QMessageBox, QWidget
 
 from nomos.errors import BadInput
+from nomos.folders import state_folder
 
 _PARTS = (
     "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, "
@@ -19,7 +19,7 @@ _PARTS = (
 
 def pasted(image: QImage) -> Path:
     """A picture from the clipboard as a file, to be opened like any other. Raises BadInput."""
-    folder = user_state_path("nomos") / "pasted"
+    folder = state_folder() / "pasted"
     path = folder / f"pasted {datetime.now():%Y-%m-%d %H.%M.%S}.png"
     try:
         folder.mkdir(parents=True, exist_ok=True)

@@ -17,11 +17,11 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import IO
 
-from platformdirs import user_state_path
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
 from nomos.atomic import write_text
 from nomos.errors import BadInput
+from nomos.folders import state_folder
 from nomos.project import Project, save
 from nomos.ui.frame.document import Document
 
@@ -30,7 +30,7 @@ EVERY_MS = 20_000
 
 def rescue_folder() -> Path:
     """Where unsaved work is kept."""
-    return user_state_path("nomos", ensure_exists=True) / "unsaved"
+    return state_folder() / "unsaved"
 
 
 class Rescue(QObject):

@@ -7,11 +7,11 @@ from collections.abc import Callable, Iterator, Sequence
 from datetime import datetime
 from pathlib import Path
 
-from platformdirs import user_state_path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.edition import EditionState, Event, LogError, append_event, now_text, read_log, set_aside
 from nomos.errors import BadInput
+from nomos.folders import state_folder
 from nomos.project import Project
 from nomos.project.edition.printed import written
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path, state_of
@@ -241,7 +241,7 @@ class LogBook(QObject):
 
 def bench_folder() -> Path:
     """Where logs are kept of projects that have no file."""
-    return user_state_path("nomos") / "bench"
+    return state_folder() / "bench"
 
 
 def _stamp(path: Path) -> Stamp | None:

@@ -10,6 +10,7 @@ from nomos.edition import Event
 from nomos.errors import BadInput
 from nomos.progress import Progress
 from nomos.project import Project
+from nomos.reading import read_whole
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
@@ -74,10 +75,7 @@ class ProofBook(QObject):
             from nomos.formats.files import write_file
             from nomos.project.register.comparison import PX_PER_MM, straightened
 
-            try:
-                data = path.read_bytes()
-            except OSError as error:
-                raise BadInput(f"{path.name} cannot be read: {error.strerror or error}.") from None
+            data = read_whole(path)
             progress.report(0.2, "reading the proof")
             sheet = straightened(project, read_picture(data, path.name).rgb)
             with writing_into(folder):
@@ -116,7 +114,7 @@ class ProofBook(QObject):
             def kept(place: int) -> "Picture":
                 if place < 0:
                     return ask(plan, progress)
-                return read_picture((folder / names[place]).read_bytes(), names[place]).rgb
+                return read_picture(read_whole(folder / names[place]), names[place]).rgb
 
             progress.report(0.2, "laying proofs side by side")
             try:

@@ -32,6 +32,7 @@ class Hands(QObject):
         self._document, self._keeper, self._questions = document, keeper, questions
         self._simplify = Asker(runner, "simplify", self.told.emit, said="simplifying a block")
         self._files = Asker(runner, "blocks", self.told.emit, said="writing the blocks")
+        self._reading = Asker(runner, "blocks in", self.told.emit, said="reading the blocks")
         self.pull: str | None = None
 
     def _at_hand(self) -> tuple[Project, Proof, str] | None:
@@ -96,17 +97,24 @@ class Hands(QObject):
         paths = self._questions.blocks_to_open() if project and proof else []
         if not paths or project is None or proof is None:
             return
-        # Imported here: what reads files is not needed before it is asked for.
-        from nomos.formats import read_masks, read_openraster
+        height, width = proof.blocks.labels.shape
 
-        try:
+        def work(progress: Progress) -> dict[str, Mask]:
+            # Imported here: what reads files is not needed before it is asked for.
+            from nomos.formats import read_masks, read_openraster
+
             first = paths[0]
+            progress.report(0.1, f"reading {first.name}")
             layers = read_openraster(first) if first.suffix.lower() == ".ora" else read_masks(paths)
-            height, width = proof.blocks.labels.shape
-            named = [(layer.name, layer.mask) for layer in layers]
-            self._take("Bring blocks in", fitted_masks(project, (height, width), named))
-        except BadInput as error:
-            self.told.emit(str(error))
+            progress.report(0.7, "fitting the blocks")
+            return fitted_masks(project, (height, width), [(layer.name, layer.mask) for layer in layers])
+
+        def take(masks: dict[str, Mask]) -> None:
+            # Of another print by now: its blocks do not go into this one.
+            if self._document.project is project:
+                self._take("Bring blocks in", masks)
+
+        self._reading.do(work, take)
 
     def send_out(self, kind: str) -> None:
         """Write the blocks into a folder asked for: one OpenRaster file, or `png`, `tiff`, `svg` each."""

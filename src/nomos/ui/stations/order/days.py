@@ -6,7 +6,7 @@ from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
-from nomos.order.calendar import Calendar
+from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.parts import group, part_column
@@ -102,6 +102,7 @@ class DaysPart(QWidget):
         for box in (self.start, self.lost):
             box.setDisplayFormat("yyyy-MM-dd")
             box.setCalendarPopup(True)
+            box.setDateRange(QDate(FIRST_YEAR, 1, 1), QDate(LAST_YEAR, 12, 31))
         self.dates = Fields()
         self.dates.add("Begin on", self.start)
         self.dates.add("A day lost", self.lost)

@@ -1,0 +1,43 @@
+"""How large a picture may be: looked at before anything of it is unpacked, by one rule for all files."""
+
+import io
+import warnings
+
+from nomos.errors import BadInput
+
+MAX_FILE_PIXELS = 150_000_000
+"""A file may unpack to this many pixels: A1 at 380 dpi."""
+MAX_PAGE_PIXELS = 48_000_000
+"""The page that is worked on; A2 at 300 dpi has 35 million."""
+
+
+def check_pixels(width: int, height: int, name: str, most: int = MAX_FILE_PIXELS) -> None:
+    """Raise BadInput for a picture of more pixels than may be unpacked, or of none."""
+    if width < 1 or height < 1:
+        raise BadInput(f"{name} has no pixels; export it again.")
+    if width * height > most:
+        raise BadInput(
+            f"{name} would unpack to more than {most // 1_000_000} million pixels; "
+            "save it smaller, 300 dpi at the size of the print is enough."
+        )
+
+
+def check_packed(data: bytes, name: str, most: int = MAX_PAGE_PIXELS) -> tuple[int, int]:
+    """Width and height by the header of a packed picture, which is not unpacked.
+
+    Raises BadInput: too many pixels, or no picture.
+    """
+    from PIL import Image
+
+    with warnings.catch_warnings():
+        warnings.simplefilter("ignore")
+        try:
+            with Image.open(io.BytesIO(data)) as image:
+                size = image.size
+        except Image.DecompressionBombError:
+            size = (most, 2)
+        except Exception:
+            # Pillow's readers raise OSError, SyntaxError, struct.error and more on damaged headers.
+            raise BadInput(f"{name} is damaged; export it again.") from None
+    check_pixels(*size, name, most)
+    return size

@@ -1,0 +1,32 @@
+"""Reading a file whole: an ordinary one, and no larger than can be meant."""
+
+import stat
+from pathlib import Path
+
+from nomos.errors import BadInput
+
+_MOST_BYTES = 1_000_000_000
+
+
+def read_whole(path: Path, most_bytes: int = _MOST_BYTES) -> bytes:
+    """The bytes of a file.
+
+    Raises BadInput: it cannot be read, is a folder, a pipe or a device, or is larger than can be meant.
+    """
+    try:
+        found = path.stat()
+        if stat.S_ISDIR(found.st_mode):
+            raise BadInput(f"{path} is a folder: choose a file in it.")
+        if not stat.S_ISREG(found.st_mode):
+            raise BadInput(f"{path} is no ordinary file and is not read.")
+        if found.st_size > most_bytes:
+            raise BadInput(f"{path} is larger than {most_bytes // 1_000_000} MB and is not read.")
+        return path.read_bytes()
+    except BadInput:
+        raise
+    except OSError as error:
+        raise BadInput(f"{path} cannot be read ({error.strerror or error}).") from None
+    except ValueError:
+        raise BadInput("A name with a null character is no file.") from None
+    except MemoryError:
+        raise BadInput(f"There is not enough memory to read {path}.") from None
