@@ -77,6 +77,8 @@ class Answers:
     folder: Path | None = None
     printed: Path | None = None
     studio: Path | None = None
+    replace: bool = False
+    replacing: list[tuple[str, bool]] = field(default_factory=list)
     exported: Path | None = None
     leave: Unsaved = "discard"
     rescued: bool = True
@@ -116,6 +118,10 @@ class Answers:
 
     def file_to_print(self) -> Path | None:
         return self.printed
+
+    def may_replace(self, name: str, *, meant: bool) -> bool:
+        self.replacing.append((name, meant))
+        return self.replace
 
     def unsaved(self, title: str) -> Unsaved:  # noqa: ARG002
         self.asked += 1

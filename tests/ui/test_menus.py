@@ -5,12 +5,13 @@ from pathlib import Path
 import numpy as np
 import pypdfium2
 import pytest
+from msgspec.structs import replace
 from PIL import Image
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QApplication
 
-from nomos.project import load
+from nomos.project import load, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.guide import GuideWindow
 from nomos.ui.frame.keyboard import BINDINGS
@@ -168,3 +169,29 @@ def test_the_guide_opens_at_the_station_and_finds_words(little_desk: Desk) -> No
     assert shown.isVisible()
     assert "Kubelka" in shown.text.toPlainText()
     shown.close()
+
+
+def test_no_other_file_is_written_over_unasked(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    """A name given without its ending, and a file that another window has saved meanwhile."""
+    desk, victim = little_desk, tmp_path / "victim.nomos"
+    victim.write_bytes(b"somebody's work")
+    answers.save = tmp_path / "victim"
+    assert not desk.files.save_as()
+    assert victim.read_bytes() == b"somebody's work"
+    assert answers.replacing == [("victim.nomos", True)]
+
+    answers.save = tmp_path / "own.nomos"
+    assert desk.files.save_as()
+    desk.controller.fields.rename("Second")
+    assert desk.files.save()
+    other, assets = load(answers.save)
+    save(answers.save, replace(other, title="From another window"), assets)
+    desk.controller.fields.rename("Third")
+    assert not desk.files.save()
+    assert answers.replacing[1:] == [("own.nomos", False)]
+    assert load(answers.save)[0].title == "From another window"
+    assert desk.document.unsaved
+    answers.replace = True
+    assert desk.files.save()
+    assert load(answers.save)[0].title == "Third"
+    assert load(answers.save.with_name("own.nomos.previous"))[0].title == "From another window"

@@ -1,6 +1,7 @@
 """Starting, the questions, faults, and the walk that `make demo` takes without a display."""
 
 import logging
+import socket
 import sys
 from collections.abc import Callable, Iterator
 from pathlib import Path
@@ -80,8 +81,13 @@ def test_a_window_without_a_display_is_refused(monkeypatch: pytest.MonkeyPatch) 
         monkeypatch.delenv(name, raising=False)
     with pytest.raises(BadInput, match="no display"):
         start._check_display()
-    monkeypatch.setenv("DISPLAY", ":0")
-    start._check_display()
+    monkeypatch.setenv("DISPLAY", ":4712")
+    with pytest.raises(BadInput, match="Nothing answers at the display :4712"):
+        start._check_display()
+    with socket.socket(socket.AF_UNIX) as server:
+        server.bind("\0/tmp/.X11-unix/X4712")
+        server.listen()
+        start._check_display()
 
 
 def test_the_window_begins_on_what_it_is_given(

@@ -100,11 +100,25 @@ class Files(QObject):
 
     def save(self) -> bool:
         """Save, asking where if that is not known; whether it is saved now."""
-        return self._save_to(self._document.path or self._asked_name())
+        path = self._document.path
+        if path is None:
+            return self.save_as()
+        # Another window, or another program, has written it since.
+        if self._document.changed_elsewhere(path) and not self._questions.may_replace(path.name, meant=False):
+            return False
+        return self._save_to(path)
 
     def save_as(self) -> bool:
         """Save under a name asked for; whether it is saved now."""
-        return self._save_to(self._asked_name())
+        path = self._asked_name()
+        if path is None:
+            return False
+        if path.suffix.lower() != SUFFIX:
+            # The name that was agreed to was another one: what has this one is asked about.
+            path = path.with_name(path.name + SUFFIX)
+            if path.exists() and not self._questions.may_replace(path.name, meant=True):
+                return False
+        return self._save_to(path)
 
     def _asked_name(self) -> Path | None:
         project = self._document.project
@@ -113,11 +127,7 @@ class Files(QObject):
         folder = self._document.path.parent if self._document.path else Path()
         return self._questions.file_to_save(folder / f"{project.title}{SUFFIX}")
 
-    def _save_to(self, path: Path | None) -> bool:
-        if path is None:
-            return False
-        if path.suffix.lower() != SUFFIX:
-            path = path.with_name(path.name + SUFFIX)
+    def _save_to(self, path: Path) -> bool:
         try:
             self._document.save(path)
         except BadInput as error:

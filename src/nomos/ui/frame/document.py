@@ -55,6 +55,7 @@ class Document(QObject):
         self._project: Project | None = None
         self.assets: dict[str, bytes] = {}
         self.path: Path | None = None
+        self._mark: tuple[int, int, int] | None = None
         self.session = ""
         self.allows: Callable[[Project, Project], bool] = lambda _before, _after: True
         self.stack = QUndoStack(self)
@@ -100,6 +101,7 @@ class Document(QObject):
         self.session = session or uuid.uuid4().hex[:12]
         self.assets = dict(assets)
         self.path = path
+        self._mark = _mark_of(path)
         self._show(project)
         if not saved:
             self.stack.resetClean()
@@ -109,11 +111,17 @@ class Document(QObject):
         project, assets = load(path)
         self.begin(project, assets, path=path, saved=True)
 
+    def changed_elsewhere(self, path: Path) -> bool:
+        """Whether a file would be lost by saving that is not the one this was opened from or saved as."""
+        now = _mark_of(path)
+        return now is not None and not (path == self.path and now == self._mark)
+
     def save(self, path: Path) -> None:
         """Write the project. Raises BadInput, leaving the earlier file as it is."""
         assert self._project is not None
         save(path, self._project, self.assets)
         before, self.path = self.path, path
+        self._mark = _mark_of(path)
         self.stack.setClean()
         if before != path:
             self.moved.emit(before, self.session, path)
@@ -121,3 +129,12 @@ class Document(QObject):
     def _show(self, project: Project | None) -> None:
         before, self._project = self._project, project
         self.changed.emit(before, project)
+
+
+def _mark_of(path: Path | None) -> tuple[int, int, int] | None:
+    """What tells one writing of a file from another; None for a file that is not there."""
+    try:
+        found = path.stat() if path is not None else None
+    except OSError:
+        return None
+    return (found.st_ino, found.st_mtime_ns, found.st_size) if found is not None else None

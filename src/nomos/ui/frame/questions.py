@@ -51,6 +51,9 @@ class Questions(Protocol):
     def picture_to_save(self) -> Path | None:
         """The picture or PDF that the sheet is written to, or None."""
 
+    def may_replace(self, name: str, *, meant: bool) -> bool:
+        """Whether to write over a file; meant: it was named, else it has changed on disk since."""
+
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
 
@@ -98,8 +101,12 @@ class Dialogs:
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None. The dialog asks before replacing a file."""
-        name, _ = QFileDialog.getSaveFileName(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
-        return Path(name) if name else None
+        dialog = QFileDialog(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
+        dialog.setAcceptMode(QFileDialog.AcceptMode.AcceptSave)
+        # Before it asks about a file that is there, so that it asks about the right one.
+        dialog.setDefaultSuffix("nomos")
+        dialog.selectFile(suggestion.name)
+        return Path(dialog.selectedFiles()[0]) if dialog.exec() else None
 
     def studio_to_save(self) -> Path | None:
         """Where the studio is carried to, or None. The dialog asks before replacing a file."""
@@ -133,6 +140,19 @@ class Dialogs:
         """Where the packet goes, or None."""
         name = QFileDialog.getExistingDirectory(self._parent, "Folder for the packet")
         return Path(name) if name else None
+
+    def may_replace(self, name: str, *, meant: bool) -> bool:
+        """Whether to write over a file; meant: it was named, else it has changed on disk since."""
+        box = QMessageBox(self._parent)
+        box.setWindowTitle("Another file is there")
+        happened = "is there already." if meant else "has been written by another window or program since."
+        box.setText(f"{name} {happened}")
+        box.setInformativeText("Writing over it keeps it beside as .previous; nothing else is kept of it.")
+        keep = box.addButton("Leave it as it is", QMessageBox.ButtonRole.RejectRole)
+        over = box.addButton("Write over it", QMessageBox.ButtonRole.DestructiveRole)
+        box.setDefaultButton(keep)
+        box.exec()
+        return box.clickedButton() is over
 
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
