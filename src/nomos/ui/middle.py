@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget, QWidget
 
 from nomos.ui.column import Column
@@ -22,6 +23,7 @@ class Middle(QStackedWidget):
         self.welcome, self.sheet, self.picture = Welcome(), SheetView(), PictureView()
         self._bench = QScrollArea()
         self._bench.setWidgetResizable(True)
+        self._bench.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         self.flipped = False
         """Whether a held key shows the sketch in place of what was made of it."""
         for part in (self.welcome, self.sheet, self.picture, self._bench):

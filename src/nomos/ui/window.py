@@ -79,6 +79,7 @@ class Window(QMainWindow):
         self.ladder_area = QScrollArea()
         self.ladder_area.setWidget(self.ladder)
         self.ladder_area.setWidgetResizable(True)
+        self.ladder_area.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         self.ladder_area.setFrameShape(QScrollArea.Shape.NoFrame)
         self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.ladder_area.setMinimumWidth(theme.scaled(172))

@@ -32,7 +32,7 @@ LIGHT = Tones(
 )  # fmt: skip
 DARK = Tones(
     strip="#2b2b2b", ladder="#333333", answers="#303030", chosen="#474747", line="#555555",
-    text="#eeeeee", quiet="#b4b4b4", accent="#aab6f5", accent_pale="#43475c", foot="#262626",
+    text="#eeeeee", quiet="#bebebe", accent="#aab6f5", accent_pale="#43475c", foot="#262626",
 )  # fmt: skip
 
 

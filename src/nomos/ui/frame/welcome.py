@@ -28,6 +28,7 @@ class Welcome(QScrollArea):
         page.setStyleSheet(f"#ground {{ background: {theme.GROUND}; }}")
         self.setFrameShape(QScrollArea.Shape.NoFrame)
         self.setWidgetResizable(True)
+        self.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         column = QVBoxLayout(page)
         column.addStretch(1)
         box = QWidget()
