@@ -2,7 +2,7 @@
 PY := .venv/bin/python
 TESTED := src tests benchmarks
 
-.PHONY: setup demo test coverage golden mutate format bench lock screenshots package
+.PHONY: setup demo test coverage golden mutate format bench lock screenshots package attack
 setup:
 	@tools/setup.sh
 
@@ -41,6 +41,10 @@ format: setup
 
 bench: setup
 	@$(PY) -m benchmarks
+
+# Seeded attacks with broken files of every kind; about twenty minutes. `make test` runs a few of them.
+attack: setup
+	@$(PY) tools/attack.py --runs 6000
 
 # A wheel for pipx and a Debian package, in build/dist.
 package: setup

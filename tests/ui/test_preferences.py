@@ -23,7 +23,7 @@ def sketch(folder: Path) -> Path:
     page = np.full((240, 180, 3), 246, np.uint8)
     page[40:200, 30:90], page[60:180, 90:150] = (200, 60, 50), (40, 60, 120)
     path = folder / "beds.png"
-    Image.fromarray(page).save(path, dpi=(127, 127))
+    Image.fromarray(page).save(path, dpi=(50, 50))
     return path
 
 

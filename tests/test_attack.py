@@ -1,0 +1,17 @@
+"""A few of the attacks of `make attack`: whatever is fed, the answer is a result or one clear sentence."""
+
+import sys
+from pathlib import Path
+
+import pytest
+
+
+@pytest.mark.parametrize("name", ["projects", "pictures", "shelves", "logs", "studios"])
+def test_broken_files_are_answered_in_a_sentence(name: str) -> None:
+    sys.path.insert(0, str(Path(__file__).resolve().parents[1] / "tools"))
+    try:
+        import attack  # type: ignore[import-not-found] # a tool, no part of the program
+    finally:
+        sys.path.pop(0)
+    found = [each for each in attack.attacked(12, 7, {name}, workers=1) if each[2]]
+    assert not found
