@@ -288,6 +288,8 @@ def main() -> None:
     for name, seed, fault in attacked(options.runs, options.seed, only):
         counts[name] += 1
         if fault:
+            if fault not in first:
+                print(f"{name} {seed}: {fault}", flush=True)
             faults[fault] += 1
             first.setdefault(fault, (name, seed))
     print(", ".join(f"{many} {name}" for name, many in sorted(counts.items())))

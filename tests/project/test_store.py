@@ -132,5 +132,5 @@ def test_a_flipped_byte_inside_a_picture_is_noticed(saved: Path) -> None:
 
 
 def test_a_file_that_is_not_there(tmp_path: Path) -> None:
-    with pytest.raises(BadInput, match="cannot be opened"):
+    with pytest.raises(BadInput, match="cannot be read"):
         load(tmp_path / "nothing.nomos")

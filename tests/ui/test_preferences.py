@@ -53,7 +53,7 @@ def test_a_prints_habits_are_kept_and_the_next_new_print_begins_with_them(
     assert "Nothing is kept" in shown.kept.text()
     answers.studio.write_text("{", "utf-8")
     click(shown.bring)
-    assert "no studio file" in desk.window.notice.text()
+    assert "studio that does not make sense" in desk.window.notice.text()
     shown.close()
     desk.files.open(sketch(tmp_path))
     settle(desk)

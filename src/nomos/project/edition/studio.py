@@ -8,10 +8,10 @@ from msgspec import Struct
 from msgspec.structs import replace
 
 from nomos.atomic import write_bytes
-from nomos.errors import BadInput
 from nomos.order.calendar import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
+from nomos.project.model.store import decoded
 from nomos.project.register.system import plan_of_system
 from nomos.reading import read_whole
 from nomos.registration import KentoSettings, RegisterSettings
@@ -105,15 +105,7 @@ def begun_in(studio: Studio, project: Project) -> Project:
 def read_studio(path: Path) -> Studio:
     """A studio file. Raises BadInput: not there, not a studio, of a newer version, or too large."""
     text = read_whole(path, _LARGEST_BYTES)
-    try:
-        raw = msgspec.json.decode(text)
-        version = raw.get("version") if isinstance(raw, dict) else None
-        if isinstance(version, int) and version > VERSION:
-            raise BadInput(f"{path.name} was made by a newer Nomos (studio {version}); use that one.")
-        return msgspec.convert(raw, Studio)
-    except (msgspec.DecodeError, RecursionError, UnicodeDecodeError) as error:
-        reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
-        raise BadInput(f"{path.name} is no studio file that makes sense: {reason}") from None
+    return decoded(text, Studio, VERSION, path.name, "studio")
 
 
 def write_studio(path: Path, studio: Studio) -> None:

@@ -5,10 +5,11 @@ import io
 import zipfile
 from collections.abc import Mapping
 from pathlib import Path
-from typing import BinaryIO
+from typing import BinaryIO, TypeVar
 
 import msgspec
 import numpy as np
+from msgspec import Struct
 
 from nomos.atomic import replacing
 from nomos.design import Labels
@@ -30,6 +31,8 @@ _LARGEST_MB = 600
 _DATE = (1980, 1, 1, 0, 0, 0)
 
 Assets = Mapping[str, bytes]
+
+S = TypeVar("S", bound=Struct)
 
 
 def digest(data: bytes) -> str:
@@ -169,7 +172,7 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
         with zipfile.ZipFile(packed) as archive:
             if sum(info.file_size for info in archive.infolist()) > _LARGEST_MB * 1_000_000:
                 raise BadInput(f"{path.name} would unpack to more than {_LARGEST_MB} MB and is not opened.")
-            project = _decoded(archive.read(_PROJECT), path.name)
+            project = decoded(archive.read(_PROJECT), Project, VERSION, path.name, "project")
             assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
     except BadInput:
         raise
@@ -182,16 +185,27 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     return project, assets
 
 
-def _decoded(text: bytes, name: str) -> Project:
+def decoded(text: bytes, kind: type[S], newest: int, name: str, what: str) -> S:
+    """A value out of a file's JSON.
+
+    Parameters
+    ----------
+    text : what the file holds. kind : the Struct it is to be.
+    newest : the version of the format that is known. name, what : of the file, for messages.
+
+    Raises
+    ------
+    BadInput : no JSON, of a newer version, or not what the Struct takes; names the place.
+    """
     try:
         raw = msgspec.json.decode(text)
         version = raw.get("version") if isinstance(raw, dict) else None
-        if isinstance(version, int) and version > VERSION:
+        if isinstance(version, int) and version > newest:
             raise BadInput(f"{name} was made by a newer Nomos (format {version}); open it with that one.")
-        return msgspec.convert(raw, Project)
-    except msgspec.DecodeError as error:  # also ValidationError, which names the place
+        return msgspec.convert(raw, kind)
+    except (msgspec.DecodeError, RecursionError) as error:  # also ValidationError, which names the place
         reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
-        raise BadInput(f"{name} holds a project that does not make sense: {reason}") from None
+        raise BadInput(f"{name} holds a {what} that does not make sense: {reason}") from None
 
 
 def _check_assets(project: Project, assets: Mapping[str, bytes], name: str) -> None:
