@@ -1,6 +1,9 @@
 """Blocks and ink shelves in and out: nothing changes on the way, and what makes no sense says so."""
 
+import contextlib
+import json
 import zipfile
+from collections.abc import Callable
 from pathlib import Path
 
 import numpy as np
@@ -20,6 +23,7 @@ from nomos.formats import (
     read_openraster,
     write_blocks,
 )
+from nomos.formats.readings import read_readings
 
 
 def layers(seed: int = 5) -> list[MaskLayer]:
@@ -132,3 +136,40 @@ def test_a_shelf_that_makes_no_sense_names_the_line(tmp_path: Path, text: str, w
         read_inks(shelf(tmp_path, text, "shelf.json"))
     with pytest.raises(BadInput, match="cannot be read"):
         read_inks(tmp_path / "nothing.csv")
+
+
+ODD: tuple[object, ...] = (
+    None, True, -1, 10**400, 1e308, "", "\x00", "a\nb", [], {}, [[]], [None], {"x": 1}, "NaN", [10**400] * 36,
+    [1] * 36, ["x"] * 36, [[1]] * 36,
+)  # fmt: skip
+FIELDS = (
+    "name", "L", "a", "b", "strengths", "reflectance", "absorption", "scattering", "k1", "known", "sealed",
+    "tack", "drying_h", "cost", "tub_g", "notes", "pigment", "vehicle", "opacity",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("field", FIELDS)
+def test_whatever_stands_in_a_field_of_a_shelf_it_is_inks_or_a_sentence(field: str, tmp_path: Path) -> None:
+    path = tmp_path / "shelf.json"
+    plain = {"name": "a", "L": 50, "a": 1, "b": 2}
+    for odd in ODD:
+        path.write_text(json.dumps({"inks": [{**plain, field: odd}]}))
+        with contextlib.suppress(BadInput):
+            assert len(read_inks(path)) == 1
+
+
+@pytest.mark.parametrize(
+    ("read", "text"),
+    [
+        (read_inks, "name,L,a,b\nLemon,88,-4,70,5\n"),
+        (read_readings, "sample,over,L,a,b\nPaper,,95,0,3,9,9\n"),
+        (read_inks, 'name,L,a,b\n"Lemon,88,-4,70\n' + "x" * 200_000),
+    ],
+)
+def test_a_row_of_more_cells_than_columns_names_its_line(
+    read: Callable[[Path], object], text: str, tmp_path: Path
+) -> None:
+    path = tmp_path / "table.csv"
+    path.write_text(text)
+    with pytest.raises(BadInput, match=r"table\.csv, line"):
+        read(path)

@@ -1,7 +1,10 @@
 """Reading and writing files, each whole or not there, with one sentence when it cannot be."""
 
 import contextlib
+import csv
+import io
 from collections.abc import Iterator
+from dataclasses import dataclass
 from pathlib import Path
 
 from nomos.atomic import replacing
@@ -9,6 +12,8 @@ from nomos.errors import BadInput
 from nomos.reading import read_whole
 
 _MOST_TEXT = 20_000_000
+# The cells of a row that no column has a name for.
+_MORE = "\x00"
 
 
 @contextlib.contextmanager
@@ -28,6 +33,37 @@ def read_text(path: Path) -> str:
         return read_whole(path, _MOST_TEXT).decode("utf-8-sig")
     except UnicodeDecodeError:
         raise BadInput(f"{path} cannot be read: it is not UTF-8 text.") from None
+
+
+@dataclass(frozen=True)
+class Table:
+    """A table of a file: its columns, and each row that holds something, with where it stands."""
+
+    columns: tuple[str, ...]
+    rows: tuple[tuple[str, dict[str, str]], ...]
+
+
+def read_table(text: str, name: str) -> Table:
+    """A CSV table with its columns named in the first line; cells without their blanks, missing ones empty.
+
+    Raises BadInput: no CSV, or a row of more cells than there are columns; names the line.
+    """
+    reader = csv.DictReader(io.StringIO(text, newline=None), restkey=_MORE, restval="", skipinitialspace=True)
+    rows = []
+    try:
+        columns = tuple((column or "").strip() for column in reader.fieldnames or ())
+        reader.fieldnames = list(columns)
+        for row in reader:
+            where = f"{name}, line {reader.line_num}"
+            more: object = row.pop(_MORE, [])
+            if isinstance(more, list) and any(cell.strip() for cell in more):
+                raise BadInput(f"{where}: there are more cells than columns; mend the line.")
+            cells = {column: (cell or "").strip() for column, cell in row.items()}
+            if any(cells.values()):
+                rows.append((where, cells))
+    except csv.Error as error:
+        raise BadInput(f"{name}, line {reader.line_num}: this is no table of cells ({error}).") from None
+    return Table(columns, tuple(rows))
 
 
 def read_bytes(path: Path) -> bytes:

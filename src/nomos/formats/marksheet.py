@@ -1,12 +1,11 @@
 """Marks measured on a proof, from a CSV file."""
 
-import csv
 import math
 from dataclasses import dataclass, field
 from pathlib import Path
 
 from nomos.errors import BadInput
-from nomos.formats.files import read_text
+from nomos.formats.files import read_table, read_text
 
 COLUMNS = ("expected_x_mm", "expected_y_mm", "measured_x_mm", "measured_y_mm")
 _WHOLE = "the block"
@@ -27,16 +26,15 @@ def read_marks(path: Path) -> dict[str, MarkSheet]:
     Raises BadInput for a file that cannot be read or a row that makes no sense, naming it.
     """
     text = read_text(path)
-    rows = csv.DictReader(text.splitlines(), skipinitialspace=True)
-    missing = [name for name in COLUMNS if name not in (rows.fieldnames or ())]
+    table = read_table(text, path.name)
+    missing = [name for name in COLUMNS if name not in table.columns]
     if missing:
         raise BadInput(
             f"{path.name} has no column {missing[0]}; the first line must name block (if there are "
             f"several), mark, {', '.join(COLUMNS)}."
         )
     sheets: dict[str, MarkSheet] = {}
-    for row in rows:
-        where = f"{path.name}, line {rows.line_num}"
+    for where, row in table.rows:
         figures = [_figure(row[name], name, where) for name in COLUMNS]
         sheet = sheets.setdefault((row.get("block") or "").strip() or _WHOLE, MarkSheet())
         sheet.names.append((row.get("mark") or "").strip() or f"mark {len(sheet.names) + 1}")

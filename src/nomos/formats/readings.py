@@ -1,7 +1,5 @@
 """Readings of inks from a file: CSV, or CGATS.17 text as colour instruments write it."""
 
-import csv
-import io
 import re
 from dataclasses import dataclass
 from pathlib import Path
@@ -13,7 +11,7 @@ from nomos.colour.fitting import Reading
 from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, Array
 from nomos.errors import BadInput
-from nomos.formats.files import read_text
+from nomos.formats.files import read_table, read_text
 
 _HELP = "Columns are sample, over, thickness and either L, a, b or the bands 380 to 730."
 _BAND = re.compile(r"(?:SPECTRAL_|SPECTRAL_NM_?|NM_?|R_?)?(\d{3})(?:NM)?", re.IGNORECASE)
@@ -46,7 +44,11 @@ def read_readings(path: Path) -> tuple[InkReadings, ...]:
     BadInput : the file cannot be read, or a row of it makes no sense; names the row.
     """
     text = read_text(path)
-    rows = _cgats(text, path.name) if "BEGIN_DATA" in text else _csv(text)
+    rows = (
+        _cgats(text, path.name)
+        if "BEGIN_DATA" in text
+        else [_named(row) for _, row in read_table(text, path.name).rows]
+    )
     backgrounds: dict[str, Array] = {}
     inks: dict[str, list[Reading]] = {}
     waiting = []
@@ -80,7 +82,12 @@ def read_samples(path: Path) -> tuple[tuple[str, str, Array], ...]:
     """
     text = read_text(path)
     found = []
-    for place, row in enumerate(_cgats(text, path.name) if "BEGIN_DATA" in text else _csv(text), start=1):
+    for place, row in enumerate(
+        _cgats(text, path.name)
+        if "BEGIN_DATA" in text
+        else [_named(row) for _, row in read_table(text, path.name).rows],
+        start=1,
+    ):
         where = f"{path.name}, row {place}"
         name = row.get("sample", "").strip()
         if not name:
@@ -93,9 +100,11 @@ def read_samples(path: Path) -> tuple[tuple[str, str, Array], ...]:
     return tuple(found)
 
 
-def _csv(text: str) -> list[dict[str, str]]:
-    reader = csv.DictReader(io.StringIO(text))
-    return [_named(row) for row in reader if any((value or "").strip() for value in row.values())]
+def _rows(text: str, name: str) -> list[dict[str, str]]:
+    """The rows of a table by our own names, whichever way it is written."""
+    if "BEGIN_DATA" in text:
+        return _cgats(text, name)
+    return [_named(row) for _, row in read_table(text, name).rows]
 
 
 def _cgats(text: str, name: str) -> list[dict[str, str]]:

@@ -1,7 +1,5 @@
 """An ink shelf from and to a file: CSV with one line an ink, or JSON that can also hold spectra."""
 
-import csv
-import io
 import json
 from collections.abc import Sequence
 from pathlib import Path
@@ -16,7 +14,7 @@ from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
-from nomos.formats.files import read_text
+from nomos.formats.files import read_table, read_text
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
 from nomos.project.model import Ink, Known, Optics
@@ -66,17 +64,11 @@ def read_inks(path: Path) -> tuple[ShelfInk, ...]:
 
 
 def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
-    reader = csv.DictReader(io.StringIO(text))
-    header = [column.strip() for column in reader.fieldnames or []]
-    missing = [column for column in _REQUIRED if column not in header]
+    table = read_table(text, name)
+    missing = [column for column in _REQUIRED if column not in table.columns]
     if missing:
         raise BadInput(f"{name} has no column {missing[0]}; its first line must be {','.join(COLUMNS)}.")
-    reader.fieldnames = header
-    return [
-        (f"{name}, line {reader.line_num}", dict(row))
-        for row in reader
-        if any(value.strip() for value in row.values() if isinstance(value, str))
-    ]
+    return [(where, dict(row)) for where, row in table.rows]
 
 
 def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
@@ -84,6 +76,9 @@ def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
         content = json.loads(text)
     except json.JSONDecodeError as error:
         raise BadInput(f"{name} is not JSON: {error.msg} in line {error.lineno}.") from None
+    except (RecursionError, ValueError):
+        # Nested too deeply, or a figure of thousands of digits.
+        raise BadInput(f"{name} holds what is no list of inks; export it again.") from None
     rows = content.get("inks") if isinstance(content, dict) else content
     if not isinstance(rows, list) or not all(isinstance(row, dict) for row in rows):
         raise BadInput(f"{name} must be a list of inks, each with name, L, a, b.")
@@ -134,7 +129,7 @@ def _optics(row: dict[str, Any], where: str) -> Optics | None:
     try:
         k, s = (tuple(float(v) for v in row[key]) for key in ("absorption", "scattering"))
         k1 = float(row.get("k1", SURFACE_K1[USUAL_KIND]))
-    except (KeyError, TypeError, ValueError):
+    except (KeyError, TypeError, ValueError, OverflowError):
         k, s, k1 = (), (), 0.0
     if not (len(k) == len(s) == BANDS and min(*k, *s, k1) >= 0 and max(*k, *s) < 1e5 and k1 < 1):
         raise BadInput(f"{where}: absorption and scattering must be {BANDS} values of at least 0 each.")
@@ -149,7 +144,7 @@ def _reflectance(row: dict[str, Any], where: str) -> tuple[float, ...] | None:
         return None
     try:
         reflectance = np.array(row["reflectance"], np.float64)
-    except (TypeError, ValueError):
+    except (TypeError, ValueError, OverflowError):
         reflectance = np.zeros(0)
     if reflectance.shape != (BANDS,) or not ((reflectance >= 0) & (reflectance <= 1)).all():
         raise BadInput(f"{where}: reflectance must be {BANDS} values from 0 to 1, 380 to 730 nm by 10.")
@@ -175,7 +170,7 @@ def _strengths(value: Any, where: str) -> tuple[float, ...]:
     parts = value if isinstance(value, list) else str(value).split(";")
     try:
         strengths = tuple(float(part) for part in parts if str(part).strip())
-    except ValueError:
+    except (TypeError, ValueError, OverflowError):
         strengths = ()
     if not strengths or not all(WEAKEST <= strength <= 1 for strength in strengths):
         raise BadInput(f"{where}: strengths must be figures from {WEAKEST:g} to 1, like 1;0.5;0.25.")
