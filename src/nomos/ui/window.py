@@ -229,6 +229,7 @@ class Window(QMainWindow):
         self.middle.refresh()
         self.ladder_area.setVisible(not at_bench)
         self.column.setVisible(project is not None and not at_bench)
+        self.side.setVisible(not at_bench and (project is not None or self.side.count() > 1))
         self.looks.setVisible(project is not None and not at_bench and hand.designer.first is None)
         if project is not None:
             known = hand.designer.pixels() is not None
