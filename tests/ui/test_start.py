@@ -1,9 +1,7 @@
 """Starting, the questions, faults, and the walk that `make demo` takes without a display."""
 
-import logging
 import socket
-import sys
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from pathlib import Path
 
 import pytest
@@ -18,6 +16,7 @@ from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Assets, Project
 from nomos.ui import start, walk
 from nomos.ui.desk import Desk
+from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
 from nomos.work import Ask
 from tests.ui.conftest import settle
@@ -48,32 +47,42 @@ def test_work_left_behind_is_offered_in_words(desk: Desk, button: str, taken: bo
     assert Dialogs(desk.window).take_up("Frost") is taken
 
 
-@pytest.fixture
-def _logging_as_before() -> Iterator[None]:
-    root = logging.getLogger()
-    before = list(root.handlers)
-    yield
-    for handler in set(root.handlers) - set(before):
-        root.removeHandler(handler)
-        handler.close()
-
-
 @pytest.mark.usefixtures("_logging_as_before")
-def test_an_unexpected_error_is_logged_and_said_in_one_sentence(caplog: pytest.LogCaptureFixture) -> None:
-    told: list[str] = []
-    handle = start._fault_told_by(told.append)
-    try:
-        raise ZeroDivisionError("a wheel came off")
-    except ZeroDivisionError:
-        kind, error, trace = sys.exc_info()
-        assert kind is not None
-        assert error is not None
-        handle(kind, error, trace)
+def test_a_fault_of_the_program_is_reported_without_the_picture_and_work_goes_on(
+    little_desk: Desk, tmp_path: Path
+) -> None:
+    desk, told = little_desk, list[str]()
+    desk.controller.fields.rename("A secret title")
+    desk.controller.orderer.set_times(pull_min=6.0)
+    handle = fault_handler(
+        tmp_path, told.append, lambda: (last_edits(desk.document.stack), desk.controller.state.station)
+    )
+
+    def break_down() -> None:
+        try:
+            raise ZeroDivisionError("a wheel came off")
+        except ZeroDivisionError as error:
+            handle(type(error), error, error.__traceback__)
+
+    break_down()
+    (path,) = tmp_path.iterdir()
+    text = path.read_text("utf-8")
+    for words in ("Nomos 0.1.0", "Qt 6", "at the station blocks", "Times", "a wheel came off", "break_down"):
+        assert words in text
+    assert "secret" not in text
     assert len(told) == 1
-    assert "fault of the program" in told[0]
+    assert str(path) in told[0]
     assert "Traceback" not in told[0]
-    assert any(record.exc_info for record in caplog.records)
-    caplog.clear()
+    # One that comes again and again does not fill the disk; where none can be written it is still said.
+    for _ in range(20):
+        break_down()
+    assert len(list(tmp_path.iterdir())) == 10
+    blind = fault_handler(tmp_path / "gone", told.append, lambda: ((), "inks"))
+    blind(ValueError, ValueError("odd"), None)
+    assert "ValueError: odd" in told[-1]
+    desk.controller.orderer.set_times(pull_min=7.0)
+    assert desk.document.project is not None
+    assert desk.document.project.times.pull_min == 7.0
 
 
 def test_a_window_without_a_display_is_refused(monkeypatch: pytest.MonkeyPatch) -> None:

@@ -1,12 +1,9 @@
 """Where the window is put together and opened."""
 
-import logging
 import os
 import socket
 import sys
-from collections.abc import Callable
 from pathlib import Path
-from types import TracebackType
 from typing import Any
 
 from PyQt6.QtCore import QSettings, QTimer
@@ -16,6 +13,7 @@ from nomos.errors import BadInput
 from nomos.folders import config_folder, passing_folders, state_folder
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
+from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
 
 _ANSWER_S = 5.0
@@ -23,7 +21,6 @@ _PASSING = (
     "Settings and unsaved work cannot be kept in your own folders; until this machine is started anew they "
     "are in {}. Save to a place that can be written."
 )
-_FAULT = "That did not work, through a fault of the program. Your project is as it was; details are in {}."
 
 
 def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> int:
@@ -47,7 +44,10 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     settings = QSettings(str(config), QSettings.Format.IniFormat)
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
     desk = set_up(None, settings)
-    sys.excepthook = _fault_told_by(desk.window.notice.tell)
+    stack, hand = desk.document.stack, desk.controller
+    sys.excepthook = fault_handler(
+        state_folder(), desk.window.notice.tell, lambda: (last_edits(stack), hand.state.station)
+    )
     if walk is not None:
         from nomos.ui.walk import walk_through
 
@@ -119,17 +119,3 @@ def _answers(display: str) -> bool:
                 continue
             return True
     return False
-
-
-def _fault_told_by(
-    tell: Callable[[str], None],
-) -> Callable[[type[BaseException], BaseException, TracebackType | None], None]:
-    """What happens to an error nobody expected: it is written down, and said in one sentence."""
-    path = state_folder() / "fault.log"
-
-    def handle(kind: type[BaseException], error: BaseException, trace: TracebackType | None) -> None:
-        logging.basicConfig(filename=path, level=logging.WARNING)
-        logging.getLogger("nomos").error("fault", exc_info=(kind, error, trace))
-        tell(_FAULT.format(path))
-
-    return handle
