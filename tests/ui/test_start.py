@@ -47,7 +47,6 @@ def test_work_left_behind_is_offered_in_words(desk: Desk, button: str, taken: bo
     assert Dialogs(desk.window).take_up("Frost") is taken
 
 
-@pytest.mark.usefixtures("_logging_as_before")
 def test_a_fault_of_the_program_is_reported_without_the_picture_and_work_goes_on(
     little_desk: Desk, tmp_path: Path
 ) -> None:
