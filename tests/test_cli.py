@@ -132,7 +132,7 @@ def test_text_is_for_people(capsys: pytest.CaptureFixture[str], sketch: Path, tm
         (("flatten", "SKETCH", "--colours", "5", "--out", "/proc/none/f.png"), "/proc/none"),
         (("flatten", "SKETCH", "--colours", "5"), "--out"),
         (("flatten", "BROKEN", "--colours", "5", "--out", "f.png"), "broken.png"),
-        (("flatten", ".", "--colours", "5", "--out", "f.png"), "directory"),
+        (("flatten", ".", "--colours", "5", "--out", "f.png"), "folder"),
         (("overprint", "--paper", "white", "--ink", "#000000"), "white"),
         (("overprint", "--paper", "#ffffff", "--ink", "lab(50 200 -200)"), "not a colour"),
         (

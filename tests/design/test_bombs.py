@@ -79,6 +79,16 @@ def test_odd_numbers_are_a_size_or_a_sentence(view: str, width: str) -> None:
         assert min(picture.size_mm) > 0
 
 
+def test_a_long_drawing_is_given_whole() -> None:
+    """More than a pipe holds, and drawn more slowly than it is looked after."""
+    many = "".join(
+        f'<rect x="{n % 40}" y="{n % 30}" width="1" height="1" fill="#c80000"/>' for n in range(9000)
+    )
+    assert len(many) > 500_000
+    rgb = read_picture(svg(f'{many}<rect width="40" height="30" fill="#0000c8"/>'), "long.svg").rgb
+    assert rgb[10, 10].tolist() == [0, 0, 200]
+
+
 class CalledOff(Progress):
     def report(self, fraction: float, message: str = "") -> None:  # noqa: ARG002
         raise Cancelled

@@ -103,7 +103,7 @@ def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_des
     settle(desk)
     # As if it had rested there.
     cards._rest.stop()
-    cards._rest.timeout.emit()
+    cards._rest.at(cards._rest.place)
     settle(desk)
     assert desk.window.beside.beside is not None
     cards.leaveEvent(None)

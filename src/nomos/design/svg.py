@@ -5,6 +5,7 @@ import io
 import re
 import subprocess
 import sys
+import tempfile
 import time
 from collections.abc import Callable
 from typing import TYPE_CHECKING
@@ -152,16 +153,23 @@ def _shows(element: "etree._Element") -> bool:
 
 
 def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
-    with subprocess.Popen(
-        [sys.executable, "-m", "nomos.design.svg_process"],
-        stdin=subprocess.PIPE, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL,
-    ) as drawing:  # fmt: skip
+    # Out of a file, not a pipe: what is asked for in steps would stop writing into one after the first.
+    with tempfile.TemporaryFile() as given:
         try:
-            png = _drawn(drawing, svg, name, progress)
-        finally:
-            # Called off, or too slow: it must not go on by itself.
-            if drawing.poll() is None:
-                drawing.kill()
+            given.write(svg)
+            given.seek(0)
+        except OSError as error:
+            raise BadInput(f"{name} cannot be drawn ({error.strerror or error}); make room.") from None
+        with subprocess.Popen(
+            [sys.executable, "-m", "nomos.design.svg_process"],
+            stdin=given, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL,
+        ) as drawing:  # fmt: skip
+            try:
+                png = _drawn(drawing, name, progress)
+            finally:
+                # Called off, or too slow: it must not go on by itself.
+                if drawing.poll() is None:
+                    drawing.kill()
     if drawing.returncode != 0 or not png:
         raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
     from PIL import Image
@@ -172,14 +180,13 @@ def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
     return np.array(page.convert("RGB"), np.uint8)
 
 
-def _drawn(drawing: "subprocess.Popen[bytes]", svg: bytes, name: str, progress: Progress) -> bytes:
+def _drawn(drawing: "subprocess.Popen[bytes]", name: str, progress: Progress) -> bytes:
     """What the process makes of it. Raises BadInput when it takes too long, and Cancelled."""
-    until, given = time.monotonic() + _SECONDS, svg
+    until = time.monotonic() + _SECONDS
     while True:
         try:
-            return drawing.communicate(given, timeout=_LOOK_S)[0]
+            return drawing.communicate(timeout=_LOOK_S)[0]
         except subprocess.TimeoutExpired:
-            given = b""
-        progress.report(0.0, "drawing the SVG")
+            progress.report(0.0, "drawing the SVG")
         if time.monotonic() > until:
             raise BadInput(f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG.")
