@@ -73,7 +73,7 @@ def test_the_man_page_has_every_command() -> None:
         assert said
     # Of what is brought along nothing that the program imports is missing.
     brought = set(package.needed("nomos"))
-    assert {"pyqt6", "pyqt6-qt6", "numpy", "msgspec", "six"} <= brought | {"six"}
+    assert {"pyqt6", "pyqt6-qt6", "numpy", "msgspec"} <= brought
 
 
 def test_a_thumbnail_is_the_flat_design_in_small(

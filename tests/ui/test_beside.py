@@ -129,3 +129,29 @@ def test_the_sheet_grows_pull_by_pull_and_rests_finished(little_desk: Desk) -> N
     act(desk, "grow")
     desk.controller.blocks.set_trap(0.8)
     assert not grower.growing
+
+
+def test_looks_from_another_station_are_worked_out_there_and_no_longer_than_looked_at(
+    little_desk: Desk,
+) -> None:
+    """The carving map at Blocks follows while it is looked at; at Carve the hours follow whatever is."""
+    desk, crafter = little_desk, little_desk.controller.crafter
+    desk.controller.choose_pull(project_of(desk).impressions[0].id)
+    settle(desk)
+    click(desk.window.looks.buttons["cut"])
+    settle(desk)
+    content = desk.window.sheet.content
+    assert content is not None
+    assert content.words  # the letters of the tools
+    click(desk.window.looks.buttons["print"])
+    settle(desk)
+    assert not crafter._looking
+    desk.window.go_to("carve")
+    settle(desk)
+    click(desk.window.looks.buttons["print"])
+    settle(desk)
+    assert crafter._looking
+    before = desk.window.at("carve").total.text()
+    crafter.set_craft(factor=3.0)
+    settle(desk)
+    assert desk.window.at("carve").total.text() != before

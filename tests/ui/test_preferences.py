@@ -8,7 +8,8 @@ from PyQt6.QtCore import Qt
 
 from nomos.project.edition.studio import read_studio
 from nomos.ui.desk import Desk
-from nomos.ui.frame.preferences import Preferences, studio_path
+from nomos.ui.frame.preferences import Preferences
+from nomos.ui.studio_hand import studio_path
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 

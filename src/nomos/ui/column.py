@@ -10,7 +10,7 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.looks import STATION_OF_LOOK
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.ui.frame.state import Marked, Shown
+from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here, Wishes
 from nomos.ui.stations import make
 
@@ -54,14 +54,13 @@ class Column(QStackedWidget):
 
     def look(self, shown: Shown) -> None:
         """Have the sheet show something else, and have worked out what that takes."""
-        station = STATION_OF_LOOK.get(shown, self._hand.state.station)
-        self.here(station).need(shown)
+        here = self._hand.state.station
+        before, after = (STATION_OF_LOOK.get(each, here) for each in (self._hand.state.shown, shown))
+        if before not in (here, after):
+            # What was worked out for a look from elsewhere need not follow any more.
+            self.here(before).gone()
+        self.here(after).need(shown)
         self._hand.show(shown)
-
-    def mark(self, marked: Marked) -> None:
-        """Mark on carved wood what stays or what goes, in sight and on what is written."""
-        self._hand.crafter.mark(marked)
-        self._hand.mark(marked)
 
     def come_to(self, station: Station) -> None:
         """The hand has turned to a station: its sheet is shown, and nothing is worked out for another."""

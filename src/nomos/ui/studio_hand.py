@@ -1,5 +1,6 @@
 """The studio in the window: kept, carried, brought in, given to new prints; and the preferences."""
 
+from collections.abc import Callable
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -16,10 +17,15 @@ from nomos.project.edition.studio import (
     write_studio,
 )
 from nomos.ui.controller import Controller
-from nomos.ui.frame.preferences import Preferences, studio_path
 
 if TYPE_CHECKING:
+    from nomos.ui.frame.preferences import Preferences
     from nomos.ui.window import Window
+
+
+def studio_path(settings: QSettings) -> Path:
+    """Where the studio is kept: beside the window's own settings."""
+    return Path(settings.fileName()).with_name("studio.json")
 
 
 class StudioHand(QObject):
@@ -41,8 +47,9 @@ class StudioHand(QObject):
 
     def open(self) -> None:
         """Show the preferences."""
-        # Imported here: what writes files is not needed before.
+        # Imported here: neither dialog nor formats are needed before.
         from nomos.formats import PAPERS_MM
+        from nomos.ui.frame.preferences import Preferences
 
         made = Preferences(self._window, self._settings, list(PAPERS_MM), self._hand.state.page)
         made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -73,10 +80,9 @@ class StudioHand(QObject):
     def _studio(self) -> Studio | None:
         return read_studio(self._path) if self._path.exists() else None
 
-    def _tried(self, act: object, *arguments: object) -> None:
-        assert callable(act)
+    def _tried(self, act: Callable[[], None]) -> None:
         try:
-            act(*arguments)
+            act()
         except BadInput as error:
             self._window.notice.tell(str(error))
         self._show()

@@ -137,7 +137,7 @@ class Window(QMainWindow):
         self.column.wishes.picture_tool_asked.connect(self.picture.use)
         self.column.wishes.length_given.connect(self._take_length)
         self.looks.chosen.connect(self.column.look)
-        self.looks.marked_asked.connect(self.column.mark)
+        self.looks.marked_asked.connect(hand.mark)
         self.picture.corners_set.connect(hand.designer.cut_out)
         self.picture.sheet_set.connect(hand.designer.set_sheet)
         self.picture.length_drawn.connect(self._keep_length)

@@ -6,6 +6,7 @@ from typing import Literal, get_args
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.boards import board_pairs, with_boards_apart, with_two_sided
 from nomos.project.blocks.jigsaw import sawn_block, with_jigsaw
+from nomos.project.blocks.pulls import ordered
 from nomos.project.blocks.reduction import is_reduction, with_one_block_per_colour, with_reduction
 from nomos.project.model import Project
 from nomos.separation.plans import CandidateInk
@@ -55,3 +56,9 @@ def with_method(
     elif method == "multiblock":
         return with_one_block_per_colour(project, drawn_key)
     return with_two_sided(project) if method == "twosided" else project
+
+
+def with_usual_order(project: Project, key: str, *, progress: Progress = NULL_PROGRESS) -> Project:
+    """The project printed in one of the usual orders (`ordered`); a reduction's inks follow."""
+    other = ordered(project, key)
+    return with_reduction(other, progress=progress) if is_reduction(project) else other

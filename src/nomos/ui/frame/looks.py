@@ -129,9 +129,10 @@ class LooksRow(QWidget):
                 made.setEnabled(not look.why_not)
                 made.setToolTip(look.why_not or f"{look.tip}.")
                 made.setChecked(shown == state.shown)
-        self.short.clear()
-        for look in looks:
-            if not look.why_not:
+        offered = [look for look in looks if not look.why_not]
+        if [self.short.itemData(place) for place in range(self.short.count())] != [o.shown for o in offered]:
+            self.short.clear()
+            for look in offered:
                 self.short.addItem(look.word, look.shown)
         self.short.setCurrentIndex(max(self.short.findData(state.shown), 0))
         self.marked.setVisible(state.shown == "carved")

@@ -1,7 +1,5 @@
 """Preferences of this machine, and the studio that goes from print to print."""
 
-from pathlib import Path
-
 from PyQt6.QtCore import QSettings, Qt, pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QDialog, QVBoxLayout, QWidget
 
@@ -11,11 +9,6 @@ from nomos.ui.frame.parts import beside
 
 TEXT_SIZES = (100, 110, 125, 150, 175, 200)
 LOOKS = (("", "as the desktop"), ("light", "light"), ("dark", "dark"))
-
-
-def studio_path(settings: QSettings) -> Path:
-    """Where the studio is kept: beside the window's own settings."""
-    return Path(settings.fileName()).with_name("studio.json")
 
 
 class Preferences(QDialog):

@@ -143,16 +143,12 @@ class Dialogs:
 
     def may_replace(self, name: str, *, meant: bool) -> bool:
         """Whether to write over a file; meant: it was named, else it has changed on disk since."""
-        box = QMessageBox(self._parent)
-        box.setWindowTitle("Another file is there")
         happened = "is there already." if meant else "has been written by another window or program since."
-        box.setText(f"{name} {happened}")
-        box.setInformativeText("Writing over it keeps it beside as .previous; nothing else is kept of it.")
-        keep = box.addButton("Leave it as it is", QMessageBox.ButtonRole.RejectRole)
-        over = box.addButton("Write over it", QMessageBox.ButtonRole.DestructiveRole)
-        box.setDefaultButton(keep)
-        box.exec()
-        return box.clickedButton() is over
+        return self._dares(
+            "Another file is there", f"{name} {happened}",
+            "Writing over it keeps it beside as .previous; nothing else is kept of it.",
+            "Leave it as it is", "Write over it",
+        )  # fmt: skip
 
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
@@ -179,12 +175,19 @@ class Dialogs:
 
     def contradicts(self, said: tuple[str, ...]) -> bool:
         """Whether to plan it all the same, though it makes untrue what is printed."""
+        return self._dares(
+            "Printed already", "\n".join(said),
+            "The log keeps what was printed. Change the plan all the same?", "Keep the plan", "Change it",
+        )  # fmt: skip
+
+    def _dares(self, title: str, said: str, more: str, stay: str, go: str) -> bool:
+        """Ask before something that costs; leaving it is what the key Enter does."""
         box = QMessageBox(self._parent)
-        box.setWindowTitle("Printed already")
-        box.setText("\n".join(said))
-        box.setInformativeText("The log keeps what was printed. Change the plan all the same?")
-        keep = box.addButton("Keep the plan", QMessageBox.ButtonRole.RejectRole)
-        change = box.addButton("Change it", QMessageBox.ButtonRole.DestructiveRole)
+        box.setWindowTitle(title)
+        box.setText(said)
+        box.setInformativeText(more)
+        keep = box.addButton(stay, QMessageBox.ButtonRole.RejectRole)
+        change = box.addButton(go, QMessageBox.ButtonRole.DestructiveRole)
         box.setDefaultButton(keep)
         box.exec()
         return box.clickedButton() is change

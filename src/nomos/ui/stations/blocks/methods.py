@@ -7,14 +7,12 @@ from msgspec.structs import replace
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
-from nomos.progress import Progress
 from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light
 from nomos.project.blocks.keys import with_shadow_side
-from nomos.project.blocks.methods import METHODS, Method, with_method
-from nomos.project.blocks.pulls import ordered
-from nomos.project.blocks.reduction import is_reduction, with_reduction
+from nomos.project.blocks.methods import METHODS, Method, with_method, with_usual_order
+from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
 from nomos.project.model import Grade
 from nomos.project.model.edits import with_workshop
@@ -81,9 +79,9 @@ class Methods(QObject):
         """Take one of the orders offered; a reduction's inks follow."""
         project = self._document.project
         if project is not None and is_reduction(project):
-            self.slowly("Print order", in_order(key))
+            self.slowly("Print order", lambda p, progress: with_usual_order(p, key, progress=progress))
         else:
-            self._edit("Print order", lambda p: ordered(p, key))
+            self._edit("Print order", lambda p: with_usual_order(p, key))
 
     def cure(self, cure: Cure) -> None:
         """Do what a finding proposes."""
@@ -188,13 +186,3 @@ _WORDS: dict[Method, str] = {
     "jigsaw": "Jigsaw",
     "twosided": "Two-sided boards",
 }
-
-
-def in_order(key: str) -> Slow:
-    """What makes the project printed in one of the usual orders; a reduction's inks follow."""
-
-    def make(project: Project, progress: Progress) -> Project:
-        other = ordered(project, key)
-        return with_reduction(other, progress=progress) if is_reduction(project) else other
-
-    return make

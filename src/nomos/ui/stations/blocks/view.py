@@ -13,7 +13,7 @@ from nomos.project.blocks.traps import seams_of
 from nomos.project.inks.films import predicted, printing_sets, zone_keys
 from nomos.project.model import Block
 from nomos.ui.frame.rows import Row
-from nomos.ui.frame.state import Marked, Shown, UiState
+from nomos.ui.frame.state import UiState
 from nomos.units import counted, number
 
 
@@ -32,8 +32,6 @@ class BlocksView:
     tolerance_mm: float
     line_mm: float
     tool_mm: float
-    shown: Shown
-    marked: Marked
     summary: str
     by_hand: bool
     touch_note: str
@@ -74,8 +72,6 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         project.tolerance_mm,
         project.line_mm,
         project.tool_mm,
-        state.shown if state.shown not in ("flat", "sketch") else "print",
-        state.marked,
         f"{summary}.",
         bool(chosen and chosen.drawn),
         _touch_note(chosen),

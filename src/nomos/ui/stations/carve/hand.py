@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from datetime import date
-from typing import Any, Literal
+from typing import Any
 
 from msgspec.structs import replace
 
@@ -24,6 +24,7 @@ from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.state import Marked
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of
 
@@ -38,7 +39,6 @@ class Crafter(Hand):
         self._maps = Asker(runner, "carve", self._failed, said="planning the cutting")
         self._hours = Asker(runner, "efforts", self._failed, said="comparing plans")
         self._files = Asker(runner, "cutting", self._failed, said="writing carving maps")
-        self.marked: Literal["stays", "goes"] = "stays"
         self.others: tuple[tuple[str, float], ...] = ()
         self._looking = False
         keeper.changed.connect(self._look_again)
@@ -116,12 +116,7 @@ class Crafter(Hand):
         """Plan ink and days for the number of sheets that is enough."""
         self._edit("Sheets", with_planned_sheets)
 
-    def mark(self, marked: str) -> None:
-        """Mark transfer sheets by what stays or by what goes."""
-        self.marked = "goes" if marked == "goes" else "stays"
-        self.changed.emit()
-
-    def write_cutting(self, page: str) -> None:
+    def write_cutting(self, page: str, marked: Marked) -> None:
         """Carving maps and transfer sheets into a folder asked for."""
         project, assets = self._document.project, dict(self._document.assets)
         folder = self._questions.folder_for_packet() if project else None
@@ -129,7 +124,7 @@ class Crafter(Hand):
             return
         from nomos.work.packet import write_cutting
 
-        marked, ask = self.marked, self._runner.answers
+        ask = self._runner.answers
         self._files.do(
             lambda progress: write_cutting(
                 folder, project, assets, ask, marked, paper=page, progress=progress

@@ -26,7 +26,7 @@ class CarveHere(Here[CarveStation]):
         made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
         made.own_material_asked.connect(self._set_material)
         made.part_turned.connect(self._turn_carve)
-        made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page))
+        made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page, hand.state.marked))
         made.saw_asked.connect(crafter.cut_boards)
         made.compare_asked.connect(self._compare_plans)
         made.took_asked.connect(self._log_cutting)
@@ -53,7 +53,8 @@ class CarveHere(Here[CarveStation]):
 
     def need(self, shown: Shown) -> None:
         """The maps, wherever they are looked at."""
-        self.hand.crafter.look(shown == "cut")
+        if shown == "cut":
+            self.hand.crafter.look(True)
 
     def gone(self) -> None:
         """The maps need not follow any more."""

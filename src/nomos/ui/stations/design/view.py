@@ -216,7 +216,6 @@ class DesignView:
     chosen_bare: bool
     can_split: bool
     strips: ColourStrips | None
-    shown: str
     has_source: bool
     field: str
     why: str
@@ -266,7 +265,6 @@ def design_view(
         chosen_bare=chosen in bare,
         can_split=chosen is not None and state.place is not None,
         strips=colour_strips(picked.lab) if picked else None,
-        shown=state.shown,
         has_source=project.source is not None,
         field=_field_text(project, proof, state),
         why=suggestion.why if suggestion else "",

@@ -2,10 +2,11 @@
 
 from datetime import date
 
+from nomos.progress import Progress
 from nomos.project import Project, Proof
+from nomos.project.blocks.methods import with_usual_order
 from nomos.ui.frame import theme
 from nomos.ui.frame.station import Here
-from nomos.ui.stations.blocks.methods import in_order
 from nomos.ui.stations.order.usual_view import order_view
 from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
 from nomos.ui.stations.order.widget import OrderStation
@@ -39,7 +40,10 @@ class OrderHere(Here[OrderStation]):
         return made
 
     def _lay_usual_beside(self, key: str) -> None:
-        self.wishes.beside_asked.emit("in that order", in_order(key) if key else None)
+        def make(project: Project, progress: Progress) -> Project:
+            return with_usual_order(project, key, progress=progress)
+
+        self.wishes.beside_asked.emit("in that order", make if key else None)
 
     def _lay_best_beside(self, key: str) -> None:
         self.wishes.beside_asked.emit("in that order", self.hand.orderer.printed_in(key))

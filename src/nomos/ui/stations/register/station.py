@@ -86,7 +86,8 @@ class RegisterHere(Here[RegisterStation]):
 
     def need(self, shown: Shown) -> None:
         """How far pulls lie apart, wherever it is looked at."""
-        self.hand.registrar.look_at_flashes(shown == "apart")
+        if shown == "apart":
+            self.hand.registrar.look_at_flashes(True)
 
     def gone(self) -> None:
         """Nothing is simulated any more."""

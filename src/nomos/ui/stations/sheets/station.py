@@ -66,7 +66,9 @@ class SheetsHere(Here[SheetsStation]):
         )
 
     def laid_over(self, project: Project) -> Overlay | None:
-        """The board of all sheets, or two proofs beside each other."""
+        """Where the print would be: the board of all sheets, or two proofs beside each other."""
+        if self.hand.state.shown != "print":
+            return None
         if self.widget.part == "board":
             return self._board_overlay(project)
         compared = self.hand.bencher.proofs.compared
@@ -78,7 +80,8 @@ class SheetsHere(Here[SheetsStation]):
     def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:  # noqa: ARG002 - one sheet at a time
         """A click on the board has that sheet in hand."""
         project, board = self.hand.document.project, self._board()
-        if self.widget.part != "board" or project is None or board is None:
+        on_board = self.widget.part == "board" and self.hand.state.shown == "print"
+        if not on_board or project is None or board is None:
             return False
         self.hand.bencher.choose_sheet(board.sheet_at(x_mm, y_mm))
         return True
