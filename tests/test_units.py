@@ -1,9 +1,11 @@
+from collections.abc import Iterator
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from nomos.errors import BadInput
-from nomos.units import number, parse_length, parse_size, size_text
+from nomos.units import length_text, number, parse_length, parse_size, range_text, show_lengths_in, size_text
 
 
 @pytest.mark.parametrize(
@@ -35,3 +37,25 @@ def test_figures_are_written_as_read() -> None:
     assert number(-1.25, 2) == "−1.25"
     assert number(-0.004) == "0.0"
     assert size_text(180, 240.25) == "180 × 240.2 mm"
+
+
+@pytest.fixture
+def inches() -> Iterator[None]:
+    """Lengths are read in inches, as the preference has it."""
+    show_lengths_in("in")
+    yield
+    show_lengths_in("mm")
+
+
+@pytest.mark.usefixtures("inches")
+@given(st.floats(-2000, 2000), st.integers(0, 2))
+def test_lengths_read_in_inches_are_the_same_lengths(mm: float, digits: int) -> None:
+    shown = length_text(mm, digits)
+    assert shown.endswith(" in")
+    assert abs(parse_length(shown) - mm) <= 25.4 * 0.5 * 10 ** -min(digits + 2, 3) + 1e-9
+
+
+@pytest.mark.usefixtures("inches")
+def test_pairs_and_sizes_share_one_unit() -> None:
+    assert size_text(180, 240) == "7.09 × 9.45 in"
+    assert range_text(2.54, 25.4) == "0.100 to 1.000 in"

@@ -61,6 +61,43 @@ def number(value: float, digits: int = 1) -> str:
     return text.replace("-", "−")
 
 
+# Decimals that are lost or won from millimetres to inches: 0.1 mm is 0.004 in.
+_DIGITS_MORE = 2
+_shown_in = "mm"
+
+
+def show_lengths_in(unit: str) -> None:
+    """Have all lengths of this process read in `mm` or `in`; once, before anything is shown."""
+    global _shown_in
+    _shown_in = unit
+
+
+def shown_unit() -> str:
+    """The unit that lengths are read in: `mm` or `in`."""
+    return _shown_in
+
+
+def length_text(mm: float, digits: int | None = 1) -> str:
+    """`12.5 mm`, or `0.492 in` where inches are wanted; digits None for as many as the figure has."""
+    return f"{_side(mm, digits)} {_shown_in}"
+
+
+def lengths_text(one_mm: float, other_mm: float, digits: int | None = 1, *, between: str = ", ") -> str:
+    """Two lengths with one unit: `0.5, 1.2 mm`, `2 to 5 mm`, `210 × 297 mm`."""
+    return f"{_side(one_mm, digits)}{between}{_side(other_mm, digits)} {_shown_in}"
+
+
+def range_text(least_mm: float, most_mm: float) -> str:
+    """`0.5 to 20 mm`."""
+    return lengths_text(least_mm, most_mm, None, between=" to ")
+
+
+def _side(mm: float, digits: int | None) -> str:
+    if _shown_in == "in":
+        return number(mm / MM_PER_INCH, min((1 if digits is None else digits) + _DIGITS_MORE, 3))
+    return f"{mm:g}" if digits is None else number(mm, digits)
+
+
 def counted(count: int, noun: str) -> str:
     """So many of a thing: "1 block", "3 blocks"."""
     return f"{count} {noun}" if count == 1 else f"{count} {noun}s"
@@ -70,9 +107,11 @@ def size_text(width_mm: float, height_mm: float) -> str:
     """`180 × 240 mm`, with a decimal only where it says something."""
 
     def side(value: float) -> str:
+        if _shown_in == "in":
+            return number(value / MM_PER_INCH, 2)
         return number(value, 0 if abs(value - round(value)) < 0.05 else 1)
 
-    return f"{side(width_mm)} × {side(height_mm)} mm"
+    return f"{side(width_mm)} × {side(height_mm)} {_shown_in}"
 
 
 # More than this many are counted, not named.

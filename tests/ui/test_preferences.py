@@ -1,15 +1,21 @@
 """Preferences, and the studio: kept, given to the next new print, carried, brought in, put aside."""
 
+import re
+from collections.abc import Iterator
 from pathlib import Path
 
 import numpy as np
+import pytest
 from PIL import Image
 from PyQt6.QtCore import Qt
+from PyQt6.QtWidgets import QLabel
 
 from nomos.project.edition.studio import read_studio
 from nomos.ui.desk import Desk
 from nomos.ui.frame.preferences import Preferences
+from nomos.ui.frame.state import STATIONS
 from nomos.ui.studio_hand import studio_path
+from nomos.units import show_lengths_in
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
@@ -72,12 +78,18 @@ def test_text_light_and_the_templates_paper_are_remembered(desk: Desk) -> None:
     QTest.keyClick(desk.window, Qt.Key.Key_Comma, Qt.KeyboardModifier.ControlModifier)
     shown = desk.window.studio.preferences
     assert shown is not None
-    for box, text in ((shown.text, "150 %"), (shown.look, "dark"), (shown.page, "A3")):
+    for box, text in (
+        (shown.text, "150 %"),
+        (shown.look, "dark"),
+        (shown.page, "A3"),
+        (shown.unit, "inches"),
+    ):
         box.setCurrentText(text)
         box.activated.emit(box.currentIndex())
         box.textActivated.emit(text)
     settings = desk.window._settings
     assert settings.value("text size", 0, int) == 150
+    assert settings.value("lengths in", "mm", str) == "in"
     assert settings.value("light or dark", "", str) == "dark"
     assert desk.controller.state.page == "A3"
     shown.close()
@@ -85,3 +97,31 @@ def test_text_light_and_the_templates_paper_are_remembered(desk: Desk) -> None:
     held = again.text.currentText(), again.look.currentText(), again.page.currentText()
     assert held == ("150 %", "dark", "A3")
     again.close()
+
+
+@pytest.fixture
+def inches() -> Iterator[None]:
+    """As at the start of a window whose lengths are preferred in inches."""
+    show_lengths_in("in")
+    yield
+    show_lengths_in("mm")
+
+
+@pytest.mark.usefixtures("inches")
+def test_in_inches_every_station_reads_and_takes_inches(desk: Desk, tmp_path: Path) -> None:
+    desk.files.open(sketch(tmp_path))
+    settle(desk)
+    for station in STATIONS:
+        desk.window.go_to(station)
+        settle(desk)
+        shown = [each.text() for each in desk.window.column.findChildren(QLabel) if each.isVisible()]
+        assert not [text for text in shown if re.search(r"\d mm\b(?!²)", text)], station
+    desk.window.go_to("design")
+    desk.window.at("design").turn_to("picture")
+    box = desk.window.at("design").picture.width_box
+    assert (box.text(), box.suffix()) == ("3.600 in", " in")
+    box.lineEdit().selectAll()
+    QTest.keyClicks(box.lineEdit(), "2,5")
+    QTest.keyClick(box.lineEdit(), Qt.Key.Key_Return)
+    settle(desk)
+    assert project_of(desk).image.width == pytest.approx(63.5)

@@ -32,8 +32,10 @@ def xyz_to_lab(xyz: Array, white: Array = WHITE_XYZ) -> Array:
     """CIELAB of tristimulus values relative to a white, D50 by default. (..., 3) to (..., 3). CIE 15."""
     t = np.asarray(xyz) / white
     f = np.where(t > _DELTA**3, np.cbrt(t), t / (3 * _DELTA**2) + 4 / 29)
-    x, y, z = np.moveaxis(f, -1, 0)
-    return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
+    x, y, z = f[..., 0], f[..., 1], f[..., 2]
+    lab = np.empty_like(f)
+    lab[..., 0], lab[..., 1], lab[..., 2] = 116 * y - 16, 500 * (x - y), 200 * (y - z)
+    return lab
 
 
 def lab_to_xyz(lab: Array) -> Array:
@@ -179,8 +181,9 @@ def delta_e00(first: Array, second: Array) -> Array:
     ----------
     CIE 142-2001; Sharma, Wu & Dalal (2005), equations 2 to 22.
     """
-    l1, a1, b1 = np.moveaxis(np.asarray(first, dtype=np.float64), -1, 0)
-    l2, a2, b2 = np.moveaxis(np.asarray(second, dtype=np.float64), -1, 0)
+    one, other = np.asarray(first, dtype=np.float64), np.asarray(second, dtype=np.float64)
+    l1, a1, b1 = one[..., 0], one[..., 1], one[..., 2]
+    l2, a2, b2 = other[..., 0], other[..., 1], other[..., 2]
     mean_c7 = ((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2) ** 7
     g = 1.5 - 0.5 * np.sqrt(mean_c7 / (mean_c7 + 25.0**7))
     c1, c2 = np.hypot(g * a1, b1), np.hypot(g * a2, b2)

@@ -2,7 +2,9 @@
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
+from functools import cache
 from itertools import combinations, product
+from math import comb
 
 import numpy as np
 
@@ -20,8 +22,18 @@ _INK_SHARES = (1.0, 0.7, 0.45, 0.28, 0.16, 0.08, 0.04, 0.015)
 _WHITE_SHARES = (0.0, 0.12, 0.35, 0.7)
 _RATIOS = {1: 1, 2: 8, 3: 5, 4: 4}
 _TRACE = 0.02
+# Of more subsets than this not all are tried: each of the best smaller ones is grown by each other ink.
+_ALL_TRIED, _EXTENDED = 2_500, 60
+# Subsets whose lattices are coloured at once: some megabytes.
+_TOGETHER = 16
+# Of a share's logarithm, for the slope of the colour by it.
+_SLOPE_STEP = 1e-5
 # Less of a component than this is left out: it cannot be weighed.
 _LEAST_SHARE = 0.002
+
+
+# A distance, the inks of a subset, and the shares of all its tubs to start from.
+_Seed = tuple[float, tuple[int, ...], Array]
 
 
 @dataclass(frozen=True, eq=False)
@@ -92,7 +104,10 @@ def mixture_labs(pigments: Sequence[Pigment], shares: Array, ground: Underlay) -
     """CIELAB of many mixtures over one ground. shares : (n, pigments). (n, 3)."""
     k = shares @ np.array([each.absorption for each in pigments])
     s = shares @ np.array([each.scattering for each in pigments])
-    k1 = shares @ np.array([each.k1 for each in pigments])
+    return _labs_of(k, s, shares @ np.array([each.k1 for each in pigments]), ground)
+
+
+def _labs_of(k: Array, s: Array, k1: Array, ground: Underlay) -> Array:
     seen = ground.surface.under(k1, np.full(len(k1), ground.thickness), s.mean(axis=1)).k1
     return reflectance_to_lab(to_measured(film_over(ground.internal, k, s, ground.thickness), seen[:, None]))
 
@@ -118,7 +133,8 @@ def find_recipes(
 
     Notes
     -----
-    Every subset of the shelf is tried on a coarse lattice of shares; the best
+    Every subset of the shelf is tried on a coarse lattice of shares, of a
+    large shelf only those that hold one of the best smaller ones; the best
     are worked out by least squares in CIELAB and then on ΔE00 itself by the
     simplex of Nelder & Mead (1965). Deterministic.
 
@@ -127,19 +143,13 @@ def find_recipes(
     Cancelled : called off through `progress`.
     """
     extra = [EXTENDER] if white is None else [EXTENDER, white]
-    subsets = [s for size in range(1, most_inks + 1) for s in combinations(range(len(shelf)), size)]
-    seeds: list[tuple[float, tuple[int, ...], Array]] = []
-    for place, subset in enumerate(subsets):
-        if place % 32 == 0:
-            progress.report(0.6 * place / len(subsets), "trying mixtures")
-        pigments = [*(shelf[n] for n in subset), *extra]
-        lattice = _lattice(len(subset), len(extra))
-        distance = delta_e00(mixture_labs(pigments, lattice, ground), np.array(target))
-        # Two starts: the nearest, and the nearest of another depth, where the colour may be met again.
-        first = int(distance.argmin())
-        extender = lattice[:, len(subset)]
-        other = int(np.where(np.abs(extender - extender[first]) > _APART, distance, np.inf).argmin())
-        seeds += [(float(distance[at]), subset, lattice[at]) for at in dict.fromkeys((first, other))]
+    seeds: list[_Seed] = []
+    for size in range(1, most_inks + 1):
+        subsets = _worth_trying(size, len(shelf), seeds)
+        done, left = (size - 1) / most_inks, 1 / most_inks
+        for at in range(0, len(subsets), _TOGETHER):
+            progress.report(0.6 * (done + left * at / len(subsets)), "trying mixtures")
+            seeds += _coarse(target, shelf, subsets[at : at + _TOGETHER], extra, ground)
     # The best of each size are kept: fewer inks may be worth a little.
     seeds.sort(key=lambda seed: seed[0])
     found: dict[tuple[str, ...], Recipe] = {}
@@ -159,6 +169,43 @@ def find_recipes(
     return tuple(sorted(found.values(), key=lambda recipe: (round(recipe.de00, 2), recipe.inks)))
 
 
+def _worth_trying(size: int, inks: int, seeds: list[_Seed]) -> list[tuple[int, ...]]:
+    """The subsets of a size to try: all; or of very many the best of one ink less, with each other ink."""
+    if size == 1 or comb(inks, size) <= _ALL_TRIED:
+        return list(combinations(range(inks), size))
+    near = sorted((seed for seed in seeds if len(seed[1]) == size - 1), key=lambda seed: seed[0])
+    best = list(dict.fromkeys(subset for _, subset, _ in near))[:_EXTENDED]
+    grown = (tuple(sorted((*subset, ink))) for subset in best for ink in range(inks) if ink not in subset)
+    return list(dict.fromkeys(grown))
+
+
+def _coarse(
+    target: Lab,
+    shelf: Sequence[Pigment],
+    subsets: list[tuple[int, ...]],
+    extra: Sequence[Pigment],
+    ground: Underlay,
+) -> list[_Seed]:
+    """Where to start with each of some subsets of one size: two places of the lattice."""
+    inks = len(subsets[0])
+    lattice = _lattice(inks, len(extra))
+    parts = [[*(shelf[n] for n in subset), *extra] for subset in subsets]
+    k = lattice @ np.array([[each.absorption for each in pigments] for pigments in parts])
+    s = lattice @ np.array([[each.scattering for each in pigments] for pigments in parts])
+    k1 = np.array([[each.k1 for each in pigments] for pigments in parts]) @ lattice.T
+    labs = _labs_of(k.reshape(-1, BANDS), s.reshape(-1, BANDS), k1.ravel(), ground)
+    distances = delta_e00(labs, np.array(target)).reshape(len(subsets), len(lattice))
+    extender = lattice[:, inks]
+    found = []
+    for subset, distance in zip(subsets, distances, strict=True):
+        # Two starts: the nearest, and the nearest of another depth, where the colour may be met again.
+        first = int(distance.argmin())
+        other = int(np.where(np.abs(extender - extender[first]) > _APART, distance, np.inf).argmin())
+        found += [(float(distance[at]), subset, lattice[at]) for at in dict.fromkeys((first, other))]
+    return found
+
+
+@cache
 def _lattice(inks: int, extras: int) -> Array:
     """Coarse shares of some inks, of extender, and of white if there are two extras. (n, inks + extras)."""
     ratios = [np.array(r) / sum(r) for r in _whole_ratios(inks, _RATIOS.get(inks, 3))]
@@ -188,32 +235,42 @@ def _worked_out(target: Lab, pigments: Sequence[Pigment], start: Array, ground: 
     from scipy.optimize import least_squares, minimize
 
     aim = np.array(target)
+    k, s = np.array([each.absorption for each in pigments]), np.array([each.scattering for each in pigments])
+    k1 = np.array([each.k1 for each in pigments])
+    steps = _SLOPE_STEP * np.eye(len(pigments))
 
     def shares_of(z: Array) -> Array:
-        weights = np.exp(z - z.max())
-        return weights / weights.sum()
+        weights = np.exp(z - z.max(axis=-1, keepdims=True))
+        return np.asarray(weights / weights.sum(axis=-1, keepdims=True))
 
-    def lab_of(shares: Array) -> Array:
-        return mixture_labs(pigments, shares[None], ground)[0]
+    def labs_of(shares: Array) -> Array:
+        return _labs_of(shares @ k, shares @ s, shares @ k1, ground)
+
+    def away(z: Array) -> Array:
+        return labs_of(shares_of(z[None]))[0] - aim
+
+    def slopes(z: Array) -> Array:
+        """By all shares at once: one call for many is as quick as for one."""
+        labs = labs_of(shares_of(z + np.vstack([steps, -steps])))
+        return np.asarray((labs[: len(z)] - labs[len(z) :]).T / (2 * _SLOPE_STEP))
+
+    def off(z: Array) -> float:
+        return float(delta_e00(away(z) + aim, aim))
 
     def inside(shares: Array) -> Array:
         """Off the edge: a share of nothing has no slope in its logarithm, and would stay nothing."""
         return np.log(np.maximum(shares, 0.02))
 
-    fitted = least_squares(lambda each: lab_of(shares_of(each)) - aim, inside(start), max_nfev=25)
-
-    def off(each: Array) -> float:
-        return float(delta_e00(lab_of(shares_of(each)), aim))
-
-    # Nearest in CIELAB need not be nearest in ΔE00: on from whichever of the two is.
-    polished = minimize(
-        off, min(inside(start), inside(shares_of(fitted.x)), key=off),
-        method="Nelder-Mead", options={"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4},
-    )  # fmt: skip
-    tried = [start, shares_of(fitted.x), shares_of(polished.x)]
+    fitted = least_squares(away, inside(start), jac=slopes, max_nfev=25).x
+    tried = [start, shares_of(fitted)]
+    if off(fitted) > TRACE_DE00:
+        # Nearest in CIELAB need not be nearest in ΔE00: on from whichever of the two is.
+        nearest = min(inside(start), inside(shares_of(fitted)), key=off)
+        tuning = {"maxfev": 160, "xatol": 1e-3, "fatol": 1e-4}
+        tried.append(shares_of(minimize(off, nearest, method="Nelder-Mead", options=tuning).x))
     # What cannot be weighed is left out; whether that is as good decides the distance.
     tried = [shares for each in tried for shares in (each, _without_traces(each))]
-    distances = [float(delta_e00(lab_of(shares), aim)) for shares in tried]
+    distances = [float(each) for each in delta_e00(labs_of(np.array(tried)), aim)]
     least = min(distances)
     best = max(
         (shares for shares, d in zip(tried, distances, strict=True) if d <= least + TRACE_DE00),

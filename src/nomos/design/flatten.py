@@ -30,7 +30,7 @@ from nomos.design.sketch import (
 )
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.units import counted
+from nomos.units import counted, length_text
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
@@ -163,7 +163,9 @@ def flatten(
     if colours is not None and not FEWEST <= colours <= MOST:
         raise BadInput(f"A design can be flattened to {FEWEST} to {MOST} colours, not {colours}.")
     if not 0 <= smallest_feature_mm <= 20:
-        raise BadInput(f"The smallest feature must be 0 to 20 mm, not {smallest_feature_mm:g} mm.")
+        raise BadInput(
+            f"The smallest feature must be 0 to 20 mm, not {length_text(smallest_feature_mm, None)}."
+        )
     if looked is None:
         looked = look(
             picture, smallest_feature_mm=smallest_feature_mm, read_as=read_as, corrections=corrections,

@@ -15,7 +15,7 @@ from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, size_text
+from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 
 if TYPE_CHECKING:
     from PIL import Image
@@ -162,7 +162,7 @@ def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -
 def _guessed(name: str, size: tuple[float, float]) -> str:
     return (
         f"{name} does not say how large it is: taken as {size_text(*size)}, to fit {_PAPER} with margins of "
-        f"{_PAPER_MARGIN_MM:g} mm. Give its size if it is another."
+        f"{length_text(_PAPER_MARGIN_MM, None)}. Give its size if it is another."
     )
 
 

@@ -8,7 +8,7 @@ from nomos.registration import Point, SystemPlan
 from nomos.registration.pins import nest
 from nomos.registration.settings import SYSTEM_NAMES, PinSettings
 from nomos.registration.systems.shapes import LASER_CAUTION
-from nomos.units import number, size_text
+from nomos.units import length_text, size_text
 
 
 def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:
@@ -66,11 +66,11 @@ def pins_drawing(pins: PinSettings) -> Drawing:
     words = [Word(part.label_at, part.part.name.split()[0]) for part in placed]
     return Drawing(
         "pins",
-        f"Tabs and pins, {pins.pairs} pairs, {number(pins.board_mm)} mm board",
+        f"Tabs and pins, {pins.pairs} pairs, {length_text(pins.board_mm)} board",
         (
             f"M is the male half: glue its stub onto its foot. F is the female half. Clearance "
-            f"{number(pins.clearance_mm, 2)} mm each side; the lines take up a kerf of "
-            f"{number(pins.kerf_mm, 2)} mm.",
+            f"{length_text(pins.clearance_mm, 2)} each side; the lines take up a kerf of "
+            f"{length_text(pins.kerf_mm, 2)}.",
             "Cut one set of F for every sheet that dries with its tabs on.",
             LASER_CAUTION,
         ),

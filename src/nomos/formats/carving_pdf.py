@@ -15,7 +15,7 @@ from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, s
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
 from nomos.project.edition.carving import CarvedBlock, cutting_cautions
-from nomos.units import counted, number
+from nomos.units import counted, length_text, number
 
 if TYPE_CHECKING:
     from reportlab.platypus import Flowable
@@ -149,8 +149,8 @@ def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
         paragraph("Cutting", 16, bold=True, after_mm=3),
         paragraph(
             f"Outlines first; the arrows say which way the bevel falls. Then the band beside them, "
-            f"{number(band)} mm wide, then gouges, wide ones last, then trim close to the edges. Begin "
-            f"{number(FIRST_DEPTH_MM)} mm deep at an edge."
+            f"{length_text(band)} wide, then gouges, wide ones last, then trim close to the edges. Begin "
+            f"{length_text(FIRST_DEPTH_MM)} deep at an edge."
         ),
         paragraph("Turn the block, not the blade. Nothing cut away can be put back."),
         *(paragraph(caution) for caution in cutting_cautions(project)),
@@ -170,12 +170,12 @@ def notes_of(carved: CarvedBlock) -> tuple[str, ...]:
     deepest = float(carving.depth_mm.max()) if carving.depth_mm.size else 0.0
     said = [
         f"{number(carved.effort.hours)} h. Outlines {number(carving.outline_mm / 10, 0)} cm, "
-        f"{number(carved.effort.outline_h * 60, 0)} min. Deepest {number(deepest)} mm."
+        f"{number(carved.effort.outline_h * 60, 0)} min. Deepest {length_text(deepest)}."
     ]
     if carved.finest_mm is not None:
         said.append(
             f"Delicate: {counted(carved.too_fine, 'place')}, the finest "
-            f"{number(carved.finest_mm, 2)} mm; cut them last."
+            f"{length_text(carved.finest_mm, 2)}; cut them last."
         )
     return tuple(said)
 

@@ -4,6 +4,7 @@ from typing import Any
 
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import paragraph, rows, space, text_pages
+from nomos.units import lengths_text
 
 _FILES = (
     ("blocks.pdf", "Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar."),
@@ -24,7 +25,9 @@ def index_pdf(title: str, plan: dict[str, Any]) -> bytes:
     width, height = plan["size_mm"]
     story = [
         paragraph(title, 20, bold=True, after_mm=3),
-        paragraph(f"{width:g} × {height:g} mm, {len(plan['order'])} pulls", 11, after_mm=5),
+        paragraph(
+            f"{lengths_text(width, height, None, between=' × ')}, {len(plan['order'])} pulls", 11, after_mm=5
+        ),
         paragraph("In this packet", 13, bold=True),
         rows([(name, words) for name, words in _FILES if name in plan["files"]]),
         space(3),

@@ -20,7 +20,7 @@ from nomos.project.sheet.laying import zone_places
 from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
-from nomos.units import number, size_text
+from nomos.units import length_text, size_text
 
 Face = Literal["block", "tracing"]
 FACES: tuple[Face, ...] = ("block", "tracing")
@@ -218,7 +218,7 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
     hand = project.kento.hand
     # The wood's corner behind the corner notch: it never changes place when the block is turned.
     notched = plan.system == "kento"
-    depth = f"notches {number(project.kento.depth_mm)} mm deep" if notched else SYSTEM_NAMES[plan.system]
+    depth = f"notches {length_text(project.kento.depth_mm)} deep" if notched else SYSTEM_NAMES[plan.system]
     details = (
         f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, {depth}. "
         f"Solid black corner: bottom {'right' if (hand == 'right') == (face == 'block') else 'left'}."

@@ -7,6 +7,7 @@ import numpy as np
 
 from nomos.registration.contacts import WALL_NAMES, Contacts
 from nomos.registration.marks import Floats, Motion
+from nomos.units import length_text
 
 # Thinner than the thinnest strip of paper one can glue on, a change is not worth making (chosen by us).
 SMALLEST_CHANGE_MM = 0.05
@@ -123,7 +124,8 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
         longer = "longer" if share > 0 else "shorter"
         paper = "drier" if share > 0 else "damper"
         said.append(
-            f"It prints {abs(share) * 100:.1f} % {longer} {way}, {abs(share) * reach:.2f} mm at the edge, "
+            f"It prints {abs(share) * 100:.1f} % {longer} {way}, "
+            f"{length_text(abs(share) * reach, 2)} at the edge, "
             f"and no kento cures that: the paper was {paper} than meant, or the transfer changed size. "
             "Damp the pack evenly, turn the grain, or, if the block is not cut yet, scale its transfer by "
             f"{-share * 100:+.1f} %."
@@ -147,7 +149,7 @@ def change_text(change: WallChange, names: Sequence[str] = WALL_NAMES) -> list[s
         if abs(value) >= SMALLEST_CHANGE_MM:
             doing = "Glue a strip of" if value > 0 else "Pare"
             onto = "onto" if value > 0 else "from"
-            said.append(f"{doing} {_rounded(value):.2f} mm {onto} {wall}.")
+            said.append(f"{doing} {length_text(_rounded(value), 2)} {onto} {wall}.")
     return said
 
 
@@ -179,7 +181,7 @@ def move_text(change: WallChange, contacts: Contacts) -> list[str]:
         where = {
             "right": "to the right", "left": "to the left", "near": "towards you", "far": "away from you",
         }[way]  # fmt: skip
-        said.append(f"Move {name} {_rounded(value):.2f} mm {where}.")
+        said.append(f"Move {name} {length_text(_rounded(value), 2)} {where}.")
     return said
 
 

@@ -11,7 +11,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from nomos.errors import BadInput
-from nomos.units import number, size_text
+from nomos.units import length_text, range_text, size_text
 
 Point = tuple[float, float]
 Hand = Literal["right", "left"]
@@ -184,7 +184,9 @@ def depth_for(paper_mm: float | None) -> float:
     if paper_mm is None:
         return DEFAULT_DEPTH_MM
     if not 0 < paper_mm <= 2.5:
-        raise KentoError(f"Paper of {paper_mm:g} mm does not seat in notches: give 0.01 to 2.5 mm.")
+        raise KentoError(
+            f"Paper of {length_text(paper_mm, None)} does not seat in notches: give 0.01 to 2.5 mm."
+        )
     return max(DEFAULT_DEPTH_MM, round(2 * paper_mm, 2))
 
 
@@ -235,7 +237,9 @@ def _check_settings(settings: KentoSettings) -> None:
         (settings.wall_mm, THINNEST_WALL_MM, 100, "the wood beyond the notches"),
     ):
         if not least <= value <= most:
-            raise KentoError(f"{number(value)} mm for {name} does not work: choose {least:g} to {most:g} mm.")
+            raise KentoError(
+                f"{length_text(value)} for {name} does not work: choose {range_text(least, most)}."
+            )
     if not 0.3 <= settings.straight_place <= 0.95:
         raise KentoError("The straight notch must stand between 30 and 95 % of the edge from the corner.")
 
@@ -249,9 +253,9 @@ def _check_margins(image: Rect, sheet_mm: tuple[float, float], near: float, side
     for margin, where in ((near, "lower edge"), (side, "corner side")):
         if margin < SMALLEST_MARGIN_MM - 1e-9:
             raise KentoError(
-                f"The margin at the sheet's {where} is {number(margin)} mm, and the notches need "
-                f"{SMALLEST_MARGIN_MM:g} mm outside the image: widen it by "
-                f"{number(SMALLEST_MARGIN_MM - margin)} mm."
+                f"The margin at the sheet's {where} is {length_text(margin)}, and the notches need "
+                f"{length_text(SMALLEST_MARGIN_MM, None)} outside the image: widen it by "
+                f"{length_text(SMALLEST_MARGIN_MM - margin)}."
             )
 
 
@@ -260,12 +264,13 @@ def _check_edge(sheet_mm: tuple[float, float], settings: KentoSettings) -> None:
     gap = middle - half - settings.corner_arm_mm
     if gap < _BETWEEN_NOTCHES_MM:
         raise KentoError(
-            f"The straight notch comes within {number(gap)} mm of the corner notch; they need "
-            f"{_BETWEEN_NOTCHES_MM:g} mm between them: make them shorter or move the straight notch out."
+            f"The straight notch comes within {length_text(gap)} of the corner notch; they need "
+            f"{length_text(_BETWEEN_NOTCHES_MM, None)} between them: make them shorter or move the "
+            f"straight notch out."
         )
     if middle + half > sheet_mm[0]:
         raise KentoError(
-            f"The straight notch runs {number(middle + half - sheet_mm[0])} mm past the sheet's end: "
+            f"The straight notch runs {length_text(middle + half - sheet_mm[0])} past the sheet's end: "
             "make it shorter or move it towards the corner."
         )
     if settings.corner_arm_mm > sheet_mm[1] / 2:
@@ -289,7 +294,7 @@ def _block(sheet_mm: tuple[float, float], image: Rect, settings: KentoSettings) 
         least = size_text(wanted[0] - give, wanted[1] - give)
         raise KentoError(
             f"A block of {size_text(*size)} has no room for the kento: image, sheet corner and "
-            f"{THINNEST_WALL_MM:g} mm of wood beyond the notches need {least}; "
+            f"{length_text(THINNEST_WALL_MM, None)} of wood beyond the notches need {least}; "
             "take a larger block or narrower margins."
         )
     # A scant block gives up wood beyond the notches; an ample one keeps the rest on the far sides.

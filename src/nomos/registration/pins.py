@@ -11,6 +11,7 @@ from dataclasses import dataclass
 
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import PinSettings, RegisterError
+from nomos.units import length_text, lengths_text
 
 # The plate, the foot, the square stub's side, the bar, and how much longer a bar's hole is: mm.
 TAB_MM, FOOT_MM = (24.0, 44.0), (36.0, 24.0)
@@ -40,8 +41,8 @@ def overlap_mm(margin_mm: float) -> float:
     """
     if margin_mm < _LEAST_OVERLAP_MM + 1:
         raise RegisterError(
-            f"The margin at the sheet's far edge is {margin_mm:.1f} mm, and tabs need "
-            f"{_LEAST_OVERLAP_MM + 1:g} mm to be taped to: widen it."
+            f"The margin at the sheet's far edge is {length_text(margin_mm)}, and tabs need "
+            f"{length_text(_LEAST_OVERLAP_MM + 1, None)} to be taped to: widen it."
         )
     return min(SHEET_OVERLAP_MM, margin_mm - 1)
 
@@ -59,14 +60,16 @@ def pin_places(
     least = _NARROWEST_MM if pins.pairs == 2 else 1.5 * _NARROWEST_MM
     if width < least:
         raise RegisterError(
-            f"A sheet {width:g} mm wide has no room for {pins.pairs} pairs of pins, which need {least:g} mm."
+            f"A sheet {length_text(width, None)} wide has no room for {pins.pairs} pairs of pins, "
+            f"which need {length_text(least, None)}."
         )
     shares = (0.18, 0.82) if pins.pairs == 2 else (0.12, 0.5, 0.88)
     if pins.taped:
         y = overlap_mm(margin_mm) + _HOLE_FROM_END_MM - TAB_MM[1]
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             raise RegisterError(
-                f"The block reaches {abs(min(block.top, 0)):.1f} mm beyond the sheet's far edge, where the "
+                f"The block reaches {length_text(abs(min(block.top, 0)))} beyond the sheet's far "
+                f"edge, where the "
                 "pins stand: move the image down, or take a block with less wood above it."
             )
     else:
@@ -74,7 +77,7 @@ def pin_places(
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             need = y + FOOT_MM[1] / 2 + _CLEAR_MM - block.top
             raise RegisterError(
-                f"Punched holes need {need:.1f} mm more margin above the image: tape tabs on instead, "
+                f"Punched holes need {length_text(need)} more margin above the image: tape tabs on instead, "
                 "or take a larger sheet."
             )
     return tuple((width * share, y) for share in shares)
@@ -167,7 +170,8 @@ def nest(pins: PinSettings, sets: int = 1) -> tuple[PlacedPart, ...]:
             x, y, row = _APART_MM, y + row + _APART_MM, 0.0
         if x + wide + _APART_MM > width or y + tall + _APART_MM > height:
             raise RegisterError(
-                f"{len(parts)} parts do not go on a board of {width:g} × {height:g} mm: take a larger one."
+                f"{len(parts)} parts do not go on a board of "
+                f"{lengths_text(width, height, None, between=' × ')}: take a larger one."
             )
         placed.append(_placed(part, x, y, pins.kerf_mm))
         x, row = x + wide + _APART_MM, max(row, tall)

@@ -14,7 +14,7 @@ from typing import Literal
 from nomos.errors import BadInput
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import MarkKind
-from nomos.units import number
+from nomos.units import length_text
 
 # Sizes in mm, chosen by us: a ring's disc, a cross, its line; how far apart marks stand, and from the image.
 DISC_MM, CROSS_MM, LINE_MM = 2.4, 4.0, 0.4
@@ -73,7 +73,7 @@ def printed_marks(
     if each < 3:
         raise MarksRoomError(
             f"The margin has room for {len(slots)} marks, and {count} blocks need {3 * count}: "
-            f"leave {number(2 * half + _FROM_IMAGE_MM)} mm of block and sheet beyond the image."
+            f"leave {length_text(2 * half + _FROM_IMAGE_MM)} of block and sheet beyond the image."
         )
     marks = []
     for block in range(count):
@@ -163,7 +163,8 @@ def _verniers(
     axes = {(mark.block, mark.axis) for mark in marks}
     if any((block, axis) not in axes for block in range(1, count) for axis in ("x", "y")):
         raise MarksRoomError(
-            f"Verniers for {count} blocks need {long:g} mm of margin each, {deep:g} mm deep, on "
+            f"Verniers for {count} blocks need {length_text(long, None)} of margin each, "
+            f"{length_text(deep, None)} deep, on "
             "an upright and a level side: choose rings or crosses, or a wider margin."
         )
     return tuple(marks)

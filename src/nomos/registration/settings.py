@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from nomos.errors import BadInput
+from nomos.units import length_text, range_text
 
 System = Literal["kento", "floating", "pins", "jig", "bed", "translucent"]
 SYSTEMS: tuple[System, ...] = get_args(System)
@@ -115,7 +116,9 @@ def check_settings(settings: RegisterSettings) -> None:
     ]
     for value, least, most, what in figures:
         if value is not None and not least <= value <= most:
-            raise RegisterError(f"{value:g} mm for {what} does not work: choose {least:g} to {most:g} mm.")
+            raise RegisterError(
+                f"{length_text(value, None)} for {what} does not work: choose {range_text(least, most)}."
+            )
     for value in (budget.growth_along_pct, budget.growth_across_pct):
         if value is not None and not 0 <= value <= 5:
             raise RegisterError(f"Growth of {value:g} % does not work: choose 0 to 5 %.")
@@ -189,7 +192,9 @@ def _large(place: Situation) -> bool:
 def _kento(place: Situation) -> SystemAdvice:
     if place.margin_mm < _NOTCH_MARGIN_MM:
         return SystemAdvice(
-            "kento", 0, f"The margin leaves no room for notches, which need {_NOTCH_MARGIN_MM:g} mm."
+            "kento",
+            0,
+            f"The margin leaves no room for notches, which need {length_text(_NOTCH_MARGIN_MM, None)}.",
         )
     if place.sawn:
         return SystemAdvice("kento", 1, "The notches stand in the border that holds the pieces: keep it.")

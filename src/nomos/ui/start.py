@@ -15,6 +15,7 @@ from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
+from nomos.units import show_lengths_in
 
 _ANSWER_S = 5.0
 _PASSING = (
@@ -43,6 +44,7 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     config = config_folder() / "window.ini"
     settings = QSettings(str(config), QSettings.Format.IniFormat)
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
+    show_lengths_in("in" if settings.value("lengths in", "mm", str) == "in" else "mm")
     desk = set_up(None, settings)
     stack, hand = desk.document.stack, desk.controller
     sys.excepthook = fault_handler(

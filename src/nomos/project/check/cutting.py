@@ -17,7 +17,7 @@ from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.sharing import Sharing, share, shared_order
-from nomos.units import listed, number
+from nomos.units import length_text, listed, number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
 SPECK_MM2 = 0.8
@@ -25,19 +25,19 @@ LONELY_MM = 8.0
 
 _WORDS: dict[FeatureKind, tuple[str, str]] = {
     "thin line": (
-        "Lines thinner than {limit} mm break, or print broken",
+        "Lines thinner than {limit} break, or print broken",
         "Widen them in the design, or leave them to another block.",
     ),
     "narrow channel": (
-        "Channels narrower than {limit} mm: no tool goes in, ink fills them",
+        "Channels narrower than {limit}: no tool goes in, ink fills them",
         "Close them or open them in the design, or cut them with a knife.",
     ),
     "speck": (
-        "Specks of less than {limit} mm² break off",
+        "Specks of less than {area} break off",
         "Take them off the block, or raise the smallest feature.",
     ),
     "island": (
-        "Small islands with nothing printing within {limit} mm: hard to ink and to keep",
+        "Small islands with nothing printing within {limit}: hard to ink and to keep",
         "Leave ground around them to hold them, or take them off the block.",
     ),
 }
@@ -81,7 +81,8 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
         counts = sorted(by_block.items(), key=lambda item: min(each.width_mm for each in item[1]))
         said = [_at_block(project.block(block).name, some, kind) for block, some in counts]
         x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
-        text = f"{words.format(limit=number(limits[kind], 1))}: {listed(said)}."
+        limit, area = length_text(limits[kind]), f"{number(limits[kind])} mm²"
+        text = f"{words.format(limit=limit, area=area)}: {listed(said)}."
         found.append(
             Finding(
                 _weight(kind, worst, limits[kind]), "blocks", text, remedy, (x, y), blocks=tuple(by_block)
@@ -94,7 +95,7 @@ def _at_block(name: str, some: Sequence[Feature], kind: FeatureKind) -> str:
     """How many of a kind a block has: "Key 12, the finest 0.2 mm"."""
     if kind not in ("thin line", "narrow channel"):
         return f"{name} {len(some)}"
-    return f"{name} {len(some)}, the finest {number(min(each.width_mm for each in some), 1)} mm"
+    return f"{name} {len(some)}, the finest {length_text(min(each.width_mm for each in some), 1)}"
 
 
 def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
@@ -146,7 +147,7 @@ def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
             Finding(
                 "worth knowing",
                 "blocks",
-                f"{some} could share one block: {number(clearance, 0)} mm apart at the tightest place.",
+                f"{some} could share one block: {length_text(clearance, 0)} apart at the tightest place.",
                 "Ink them apart with small rollers or brushes and save a block and a pull.",
                 cure=cure,
             )

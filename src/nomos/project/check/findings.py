@@ -38,7 +38,7 @@ from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.registration import SYSTEM_NAMES
 from nomos.separation.fields import Borders
-from nomos.units import number
+from nomos.units import length_text, number
 
 # Colours nearer than this look like one on a print (chosen by us, no source).
 _ALIKE_DE00 = 4.0
@@ -299,8 +299,8 @@ def _of_system(project: Project) -> list[Finding]:
             Finding(
                 "could show",
                 "register",
-                f"Two pulls may lie {number(apart)} mm apart at the worst place, and "
-                f"{number(project.tolerance_mm)} mm are allowed.",
+                f"Two pulls may lie {length_text(apart)} apart at the worst place, and "
+                f"{length_text(project.tolerance_mm)} are allowed.",
                 "See the parts of it under Tolerance, or welcome a looser print.",
             )
         )

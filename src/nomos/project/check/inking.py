@@ -13,7 +13,7 @@ from nomos.project.model.project import Tool
 from nomos.project.sheet.laying import LaidSheet, impressions_to_lay, lay_sheet, zone_places
 from nomos.project.sheet.masks import CutBlocks, coarse
 from nomos.separation import outlines
-from nomos.units import number
+from nomos.units import length_text, number
 
 # Pages of this many pixels answer within a third of a millimetre on a sheet of A4, in a blink.
 _PIXELS = 500_000
@@ -44,7 +44,7 @@ class Stray:
         if self.half_mm < WORTH_MM:
             return ""
         exact = f"; {number(100 * self.tight, 0)} % of its edge must be true" if self.tight > 0.02 else ""
-        loose = f"up to {number(self.half_mm, 0)} mm over along half its edge, unseen"
+        loose = f"up to {length_text(self.half_mm, 0)} over along half its edge, unseen"
         return f"May be inked loosely, {loose}{exact}."
 
 
@@ -187,12 +187,12 @@ def _too_near(project: Project, blocks: CutBlocks, pull: Impression) -> list[Fin
         return []
     gap, need, one, other, at_mm = tightest
     names = f"{project.ink(one.ink).name} and {project.ink(other.ink).name}"
-    met = "meet" if gap < 0.5 else f"stand {number(gap)} mm apart"
+    met = "meet" if gap < 0.5 else f"stand {length_text(gap)} apart"
     return [
         Finding(
             "could show", "blocks",
             f"{project.pull_name(pull.id)}: {names} {met} on the block; inking them apart this way "
-            f"takes {number(need, 0)} mm.",
+            f"takes {length_text(need, 0)}.",
             "Let them blend there, ink with a smaller tool, mask one with paper, or cut a channel between.",
             at_mm,
         )

@@ -13,7 +13,7 @@ from nomos.project.model import Project
 from nomos.project.model.edits import with_seam
 from nomos.project.model.finding import Cure, Finding
 from nomos.separation.fields import Borders
-from nomos.units import number
+from nomos.units import length_text, number
 
 _MOST_KISSES = 4
 # An overlap this far from the darker colour shows as a line (chosen by us, no source).
@@ -40,8 +40,9 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
             Finding(
                 "could show",
                 "blocks",
-                f"{lighter} and {darker} only kiss, along {number(length, 0)} mm: an overlap would show as a "
-                f"seam, ΔE {number(trap.seam_de00, 0)}. {number(project.tolerance_mm)} mm out of register "
+                f"{lighter} and {darker} only kiss, along {length_text(length, 0)}: an overlap "
+                f"would show as a "
+                f"seam, ΔE {number(trap.seam_de00, 0)}. {length_text(project.tolerance_mm)} out of register "
                 f"opens up to {number(project.tolerance_mm * length, 0)} mm² {_below(project, trap)}.",
                 remedy,
                 _on_border(project, borders, trap),
@@ -94,8 +95,8 @@ def _seams(project: Project, borders: Borders) -> list[Finding]:
         Finding(
             "could show",
             "blocks",
-            f"Where {names[0]} runs under {names[1]} a dark seam shows, {number(project.trap_mm)} mm wide, "
-            f"ΔE {number(trap.seam_de00, 0)}, along {number(length, 0)} mm.{more}",
+            f"Where {names[0]} runs under {names[1]} a dark seam shows, {length_text(project.trap_mm)} wide, "
+            f"ΔE {number(trap.seam_de00, 0)}, along {length_text(length, 0)}.{more}",
             "A key line over the join would hide it; or let the two only kiss, and register closely.",
             _on_border(project, borders, trap),
             cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),

@@ -8,7 +8,7 @@ from nomos.project.model import Project
 from nomos.project.model.edits import with_writing
 from nomos.project.model.finding import Cure, Finding
 from nomos.project.register.system import plan_of_system
-from nomos.units import number
+from nomos.units import length_text
 
 
 def of_methods(project: Project) -> list[Finding]:
@@ -39,8 +39,8 @@ def of_methods(project: Project) -> list[Finding]:
                 Finding(
                     "could show",
                     "blocks",
-                    f"The border that holds the pieces is {number(border)} mm wide at its narrowest, "
-                    f"{number(grip)} mm are wanted.",
+                    f"The border that holds the pieces is {length_text(border)} wide at its narrowest, "
+                    f"{length_text(grip)} are wanted.",
                     "Choose a larger sheet, or cut the block larger than the sheet needs.",
                 )
             )

@@ -15,7 +15,7 @@ from nomos.project.model.finding import Cure, Finding
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.jigsaw import Piece
 from nomos.separation.sharing import clearances
-from nomos.units import counted, number
+from nomos.units import counted, length_text, number
 
 # A piece smaller than this is hard to saw and easily lost (chosen by us, no source).
 SMALL_PIECE_MM2 = 60.0
@@ -51,7 +51,8 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
             Finding(
                 "could show",
                 "blocks",
-                f"Piece {piece.number}, {colours[piece.colour].name}, is {number(neck.width_mm)} mm thin at "
+                f"Piece {piece.number}, {colours[piece.colour].name}, is "
+                f"{length_text(neck.width_mm)} thin at "
                 f"a neck: it breaks there.{more}",
                 "Widen it in the design, or saw it there on purpose and have two pieces.",
                 _on_sheet(project, neck.place),
@@ -80,7 +81,7 @@ def _kerf_finding(project: Project, kerf_mm: float, pieces: tuple[Piece, ...]) -
     return Finding(
         "could show",
         "blocks",
-        f"The saw takes {number(kerf_mm)} mm: white hairlines along {number(joins / 1000)} m of joins, "
+        f"The saw takes {length_text(kerf_mm)}: white hairlines along {number(joins / 1000)} m of joins, "
         f"about {number(joins * kerf_mm / 100)} cm² of paper.",
         "A thinner blade or a knife, pieces pushed together in their border, or a key over the joins.",
     )
@@ -213,7 +214,7 @@ def apart_findings(project: Project, apart_mm: NDArray[np.float64] | None) -> tu
                     "worth knowing",
                     "blocks",
                     f"{name} could be inked apart in pull {best[1] + 1}, with {other_name}: "
-                    f"{number(best[0], 0)} mm from all else that stands there.",
+                    f"{length_text(best[0], 0)} from all else that stands there.",
                     "With a small roller or brush, and cut away with it: saves a pull.",
                     cure=Cure(
                         f"Ink {name} apart with {other_name}",

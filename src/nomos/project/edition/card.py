@@ -12,7 +12,7 @@ from nomos.project.model import Impression, Project, Zone
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import SYSTEM_NAMES
-from nomos.units import number
+from nomos.units import length_text, number
 
 # A block that prints more than this share of the image wants more packing, one of thin lines less
 # (common practice; the shares are chosen by us).
@@ -112,7 +112,7 @@ def zone_text(project: Project, pull: Impression, place: int) -> str:
     if zone.bare == "uninked":
         return f"{where}left without ink"
     if zone.bare == "wiped":
-        edge = f", the edge soft over {number(zone.soft_mm, 0)} mm" if zone.soft_mm else ", a hard edge"
+        edge = f", the edge soft over {length_text(zone.soft_mm, 0)}" if zone.soft_mm else ", a hard edge"
         return f"{where}wiped with a cloth before the pull{edge}"
     said = [project.ink(zone.ink).name]
     if zone.strength < 0.995:
@@ -135,7 +135,7 @@ def _where(project: Project, zone: Zone, *, first: bool) -> str:
 
 def _tool(project: Project, zone: Zone) -> str:
     word = TOOL_WORDS[zone.tool]
-    return f"{word} {number(project.craft.roller_mm, 0)} mm" if zone.tool == "roller" else word
+    return f"{word} {length_text(project.craft.roller_mm, 0)}" if zone.tool == "roller" else word
 
 
 def _graded(zone: Zone) -> str:
@@ -144,7 +144,7 @@ def _graded(zone: Zone) -> str:
     begin = "nothing" if zone.strength == 0 else f"{100 * zone.strength:.0f} %"
     if zone.grade.edge_mm is not None:
         edges = "the outer edge" if zone.grade.outer else "each edge"
-        return f"graded from {begin} at {edges} to {end} over {number(zone.grade.edge_mm, 0)} mm"
+        return f"graded from {begin} at {edges} to {end} over {length_text(zone.grade.edge_mm, 0)}"
     (x0, y0), (x1, y1) = zone.grade.start, zone.grade.end
     down = "top to bottom" if y1 > y0 else "bottom to top"
     across = "left to right of the print" if x1 > x0 else "right to left of the print"

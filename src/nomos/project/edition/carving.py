@@ -21,7 +21,7 @@ from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
 from nomos.separation.features import FeatureKind, find_features
-from nomos.units import counted, listed, number
+from nomos.units import counted, length_text, lengths_text, listed, number
 
 # Maps are worked out at no more than so many pixels for each mm.
 _FINE_PX_PER_MM = 6.0
@@ -123,13 +123,13 @@ def _finest_help(project: Project, carved: CarvedBlock) -> str:
     material = material_of(project, carved.block)
     facts = FACTS[material]
     if carved.finest_kind == "narrow channel":
-        wide = number(_channel_mm(project, carved.block), 2)
+        wide = length_text(_channel_mm(project, carved.block), 2)
         return (
-            f"{material.capitalize()} clears channels of {wide} mm with these tools; take a finer one, or "
+            f"{material.capitalize()} clears channels of {wide} with these tools; take a finer one, or "
             "widen them."
         )
     return (
-        f"{material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm; take a harder "
+        f"{material.capitalize()} holds lines of {length_text(facts.line_mm, 2)}; take a harder "
         "material, or widen them."
     )
 
@@ -159,7 +159,7 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
         found.append(
             Finding(
                 "will fail", "carve",
-                f"The blocks curl by {number(craft.curl_mm)} mm: a curled block never registers.",
+                f"The blocks curl by {length_text(craft.curl_mm)}: a curled block never registers.",
                 "Glue it to a flat board before it is cut.",
             )
         )  # fmt: skip
@@ -167,7 +167,7 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
         found.append(
             Finding(
                 "could show", "carve",
-                f"Lino of {number(craft.thickness_mm)} mm leaves little depth: cleared ground will print.",
+                f"Lino of {length_text(craft.thickness_mm)} leaves little depth: cleared ground will print.",
                 "Glue it to board and clear to the backing, or mask broad ground.",
             )
         )  # fmt: skip
@@ -187,7 +187,7 @@ def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     for (kind, material), some in by_kind.items():
         some.sort(key=lambda each: each.finest_mm or 0.0)
         said = [
-            f"{project.block(each.block).name} {number(each.finest_mm or 0.0, 2)} mm, "
+            f"{project.block(each.block).name} {length_text(each.finest_mm or 0.0, 2)}, "
             f"{counted(each.too_fine, 'place')}"
             for each in some
         ]
@@ -242,8 +242,7 @@ def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     if not some:
         return []
     said = [
-        f"{project.block(each.block).name} within {number(each.prints_mm[0], 0)} × "
-        f"{number(each.prints_mm[1], 0)} mm"
+        f"{project.block(each.block).name} within {lengths_text(*each.prints_mm, 0, between=' × ')}"
         for each in some
     ]
     return [

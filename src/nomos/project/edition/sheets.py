@@ -29,6 +29,7 @@ from nomos.project.model import Impression, Ink, Project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.project.sheet.laying import InkedZone, inked_zones
 from nomos.project.sheet.masks import CutBlocks, coarse
+from nomos.units import lengths_text
 
 # Areas of zones are measured on so many pixels.
 _AREA_PX = 1_000_000
@@ -60,7 +61,8 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     each = cut_from(plan.full_mm, size, grain_right=True)
     full = math.ceil(sheets / each)
     found = [
-        BuyingLine(f"{project.paper.name}, full sheets of {plan.full_mm[0]:g} × {plan.full_mm[1]:g} mm, "
+        BuyingLine(f"{project.paper.name}, full sheets of "
+                   f"{lengths_text(*plan.full_mm, None, between=' × ')}, "
                    f"{each} from one", full, "sheets", full * plan.paper_cost)
     ]  # fmt: skip
     if blocks is not None:

@@ -21,7 +21,7 @@ from nomos.project.model.limits import (
     WIDEST_LINE_MM,
 )
 from nomos.registration import check_settings
-from nomos.units import LARGEST_MM, SMALLEST_MM
+from nomos.units import LARGEST_MM, SMALLEST_MM, length_text, range_text
 
 if TYPE_CHECKING:
     # The project asks for these checks as it is made.
@@ -62,7 +62,8 @@ def _check_sizes(project: "Project") -> None:
         _require(
             _held(side, "side_mm"),
             "paper",
-            f"A sheet side of {side:g} mm is not possible: choose {SMALLEST_MM:g} to {LARGEST_MM:g} mm.",
+            f"A sheet side of {length_text(side, None)} is not possible: choose "
+            f"{range_text(SMALLEST_MM, LARGEST_MM)}.",
         )
     inside = (
         -1e-6 <= image.left < image.right <= paper.width_mm + 1e-6
@@ -72,19 +73,20 @@ def _check_sizes(project: "Project") -> None:
     _require(
         _held(project.trap_mm, "trap_mm"),
         "trap_mm",
-        f"A trap of {project.trap_mm:g} mm is not possible: choose 0 to {LARGEST_TRAP_MM:g} mm.",
+        f"A trap of {length_text(project.trap_mm, None)} is not possible: choose 0 to "
+        f"{length_text(LARGEST_TRAP_MM, None)}.",
     )
     _require(
         _held(project.tolerance_mm, "tolerance_mm"),
         "tolerance_mm",
-        f"A tolerance of {project.tolerance_mm:g} mm is not possible: "
-        f"choose 0 to {LARGEST_TOLERANCE_MM:g} mm.",
+        f"A tolerance of {length_text(project.tolerance_mm, None)} is not possible: "
+        f"choose 0 to {length_text(LARGEST_TOLERANCE_MM, None)}.",
     )
     for value, what in ((project.line_mm, "thinnest line"), (project.tool_mm, "finest tool")):
         _require(
             _held(value, "fineness_mm"),
             "line_mm",
-            f"{value:g} mm for the {what} is not possible: choose 0.1 to 10 mm.",
+            f"{length_text(value, None)} for the {what} is not possible: choose 0.1 to 10 mm.",
         )
     _require(
         _held(project.seam_de00, "seam_de00"), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
@@ -103,7 +105,7 @@ def _check_workshop(workshop: "Workshop") -> None:
         _require(
             _within(value, least, most),
             "workshop",
-            f"{value:g} mm for the {what} is not possible: choose {least:g} to {most:g} mm.",
+            f"{length_text(value, None)} for the {what} is not possible: choose {range_text(least, most)}.",
         )
     _require(
         workshop.sheets is None or _held(workshop.sheets, "sheets"),
@@ -216,14 +218,14 @@ def _check_references(project: "Project") -> None:
             _require(
                 _held(block.contour.width_mm, "contour_mm"),
                 "contour",
-                f"A contour of {block.contour.width_mm:g} mm is not possible: "
-                f"choose {THINNEST_LINE_MM:g} to {WIDEST_LINE_MM:g} mm.",
+                f"A contour of {length_text(block.contour.width_mm, None)} is not possible: "
+                f"choose {range_text(THINNEST_LINE_MM, WIDEST_LINE_MM)}.",
             )
         if block.kerf_mm is not None:
             _require(
                 _held(block.kerf_mm, "kerf_mm"),
                 "kerf_mm",
-                f"A saw cut {block.kerf_mm:g} mm wide is not possible: choose 0 to 5 mm.",
+                f"A saw cut {length_text(block.kerf_mm, None)} wide is not possible: choose 0 to 5 mm.",
             )
     for impression in project.impressions:
         _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
@@ -257,7 +259,8 @@ def _check_impressions(project: "Project") -> None:
             _within(shift, 0, LARGEST_SHIFT_MM)
             and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
             "offset",
-            f"A block can be tried up to {LARGEST_SHIFT_MM:g} mm and {LARGEST_TURN_DEG:g}° out of register.",
+            f"A block can be tried up to {length_text(LARGEST_SHIFT_MM, None)} and "
+            f"{LARGEST_TURN_DEG:g}° out of register.",
         )
 
 

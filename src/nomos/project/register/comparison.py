@@ -14,7 +14,7 @@ from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
 from nomos.registration.scan_sheet import ScanError, find_sheet, taken_out
-from nomos.units import counted, listed, number
+from nomos.units import counted, lengths_text, listed, number
 
 Picture = NDArray[np.uint8]
 Comparison = Literal["one", "other", "split", "difference"]
@@ -170,8 +170,7 @@ def marks_text(marks: Sequence[StrayMark]) -> str:
     if not marks:
         return "No stray marks: nothing is left to cut away."
     said = [
-        f"{number(mark.area_mm2)} mm² at {number(mark.place_mm[0], 0)}, {number(mark.place_mm[1], 0)} mm, "
-        f"by its colour on {mark.ink}"
+        f"{number(mark.area_mm2)} mm² at {lengths_text(*mark.place_mm, 0)}, by its colour on {mark.ink}"
         for mark in marks
     ]
     return f"{counted(len(marks), 'stray mark')} to cut away: {listed(said)}."

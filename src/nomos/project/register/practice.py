@@ -13,6 +13,7 @@ from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
+from nomos.units import length_text
 
 Picture = NDArray[np.uint8]
 Kind = Literal["out of register", "too much ink", "too little ink", "dirty ground"]
@@ -166,9 +167,12 @@ def mark_answer(project: Project, exercise: Exercise, answer: Fault) -> Marking:
     off = float(np.hypot(answer.dx_mm - named.dx_mm, answer.dy_mm - named.dy_mm))
     far = float(np.hypot(named.dx_mm, named.dy_mm))
     if off <= max(_CLOSE_MM, _CLOSE_SHARE * far):
-        return Marking(3, f"Right, {off:.2f} mm from the true place. " + _explained(project, exercise))
+        return Marking(
+            3, f"Right, {length_text(off, 2)} from the true place. " + _explained(project, exercise)
+        )
     return Marking(
-        points, f"The right block, but {off:.1f} mm from the true shift. " + _explained(project, exercise)
+        points,
+        f"The right block, but {length_text(off)} from the true shift. " + _explained(project, exercise),
     )
 
 
@@ -180,8 +184,8 @@ def _explained(project: Project, exercise: Exercise) -> str:
         what = KIND_WORDS[fault.kind]
         if fault.kind == "out of register":
             what += (
-                f", {abs(fault.dx_mm):.1f} mm to the {'right' if fault.dx_mm >= 0 else 'left'} and "
-                f"{abs(fault.dy_mm):.1f} mm {'down' if fault.dy_mm >= 0 else 'up'}"
+                f", {length_text(abs(fault.dx_mm))} to the {'right' if fault.dx_mm >= 0 else 'left'} and "
+                f"{length_text(abs(fault.dy_mm))} {'down' if fault.dy_mm >= 0 else 'up'}"
             )
             if fault.rotation_deg:
                 way = "clockwise" if fault.rotation_deg > 0 else "anticlockwise"

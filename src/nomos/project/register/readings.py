@@ -11,6 +11,7 @@ from nomos.project.register.scan import PullFound, about
 from nomos.project.register.system import contacts_of, cure_steps, marks_of, middle_of
 from nomos.registration import Motion, after_change, fit_marks, stretch_advice, wall_change
 from nomos.registration.marks import MarkFit, fit_components
+from nomos.units import length_text
 
 PLACES = ("upper left", "upper right", "lower left", "lower right")
 # A drift is said when it is this many standard errors, and this much over the readings (chosen by us).
@@ -102,8 +103,8 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     turn = f", turned {abs(home.rotation_deg):.2f}° {round_to}"
     found = (
         f"{_way(home.shift_mm[0], 'right', 'left')}, {_way(home.shift_mm[1], 'down', 'up')} in the middle"
-        f"{turn if abs(home.rotation_deg) >= 0.01 else ''}; {worst:.2f} mm at the worst corner "
-        f"(sure to ±{2 * sigma_mm:.2f} mm)."
+        f"{turn if abs(home.rotation_deg) >= 0.01 else ''}; {length_text(worst, 2)} at the worst corner "
+        f"(sure to ±{length_text(2 * sigma_mm, 2)})."
     )
     if worst <= project.tolerance_mm:
         return Verdict(found, ("In register by your tolerance: leave it.",), "")
@@ -123,7 +124,7 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
         contacts = contacts_of(project)
         after = after_change(home, wall_change(home, contacts), contacts)
         left = worst_corner_mm(project, after)
-    said = f"The next proof should be within {max(left, 0.05):.2f} mm."
+    said = f"The next proof should be within {length_text(max(left, 0.05), 2)}."
     if stretch and not uncut:
         said += " What is left is stretch."
     return Verdict(found, (*steps, *stretch), said)
@@ -146,7 +147,9 @@ def _transfer_text(motion: Motion) -> str:
 
 
 def _way(value: float, more: str, less: str) -> str:
-    return f"{abs(value):.2f} mm {'to the ' if more == 'right' else ''}{more if value >= 0 else less}"
+    return (
+        f"{length_text(abs(value), 2)} {'to the ' if more == 'right' else ''}{more if value >= 0 else less}"
+    )
 
 
 def worst_corner_mm(project: Project, motion: Motion) -> float:

@@ -19,6 +19,7 @@ from nomos.registration.scan_marks import find_blobs, match_marks
 from nomos.registration.scan_picture import PictureFit, fit_picture
 from nomos.registration.scan_sheet import FoundSheet, ScanError, find_sheet, taken_out
 from nomos.separation import Mask
+from nomos.units import length_text
 
 Picture = NDArray[np.uint8]
 
@@ -222,7 +223,7 @@ def _by_picture(
         if 2 * sigma > SURE_MM:
             problem = (
                 f"{name}: too little of its edges can be seen to say where it lies at the image's corners "
-                f"(±{2 * sigma:.1f} mm). Print marks in the margin, or read it by eye."
+                f"(±{length_text(2 * sigma)}). Print marks in the margin, or read it by eye."
             )
             pulls.append(PullFound(pull.id, "picture", None, sigma, problem=problem))
             continue

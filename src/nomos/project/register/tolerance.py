@@ -19,6 +19,7 @@ from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_b
 from nomos.registration import SYSTEM_NAMES
 from nomos.registration.tolerance import Budget, ErrorModel, budget_of
 from nomos.separation import Mask
+from nomos.units import length_text
 
 # A seam is darker than all that it is made of by so much lightness (chosen by us, no source).
 _DARKER = 3.0
@@ -191,7 +192,7 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
         trap_mm = float(np.ceil((project.trap_mm + more) / _TRAP_STEP_MM) * _TRAP_STEP_MM)
         if trap_mm <= LARGEST_TRAP_MM:
             where = ", ".join(f"{names[a]} and {names[b]}" for a, b in (gap.colours for gap in spread[:2]))
-            text = f"A trap of {trap_mm:.2f} mm closes the gaps that have one ({where})."
+            text = f"A trap of {length_text(trap_mm, 2)} closes the gaps that have one ({where})."
             found.append(FlashCure(text, round(trap_mm, 2)))
     if kissing:
         gap = kissing[0]
@@ -200,12 +201,12 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
         found.append(
             FlashCure(
                 f"{one} and {other} only kiss, as their overlap would be seen, ΔE {seam:.0f}. Allow it, "
-                f"or lay a key line {max(2 * gap.width_mm, 0.6):.1f} mm wide over the join."
+                f"or lay a key line {length_text(max(2 * gap.width_mm, 0.6))} wide over the join."
             )
         )
     parts = _parts(project)
     largest = max(parts, key=lambda name: parts[name])
-    found.append(FlashCure(f"The largest part of the error is {largest}, ±{parts[largest]:.2f} mm."))
+    found.append(FlashCure(f"The largest part of the error is {largest}, ±{length_text(parts[largest], 2)}."))
     closer = _closer_system(project)
     if closer:
         found.append(FlashCure(closer))
@@ -237,6 +238,7 @@ def _closer_system(project: Project) -> str:
         if then < 0.9 * now:
             name = SYSTEM_NAMES[advice.system].lower()
             return (
-                f"{name.capitalize()} would hold ±{then:.1f} mm instead of ±{now:.1f} mm at the worst place."
+                f"{name.capitalize()} would hold ±{length_text(then)} instead of ±{length_text(now)} "
+                "at the worst place."
             )
     return ""

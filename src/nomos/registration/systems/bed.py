@@ -14,7 +14,6 @@ from nomos.registration.systems.shapes import (
     gripped,
     shape,
 )
-from nomos.units import number
 
 
 def bed_plan(
@@ -39,7 +38,7 @@ def bed_plan(
         block,
         bench,
         tuple(shapes),
-        (Dimension((0, height), (block.left, height), f"{number(abs(block.left))} mm from sheet to block"),),
+        (Dimension((0, height), (block.left, height), "from sheet to block"),),
         Contacts.of_sheet(sheet_mm, choice.hand),
         (
             "Tape this sheet to the bench under a clear film. Mark the same corner on every block.",

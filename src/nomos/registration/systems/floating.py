@@ -7,7 +7,7 @@ from nomos.registration.kento import KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterError, RegisterSettings
 from nomos.registration.systems.kento import kento_dimensions, kento_shapes
 from nomos.registration.systems.shapes import Shape, SystemPlan, around, corners_of, shape
-from nomos.units import number, size_text
+from nomos.units import length_text, size_text
 
 
 def floating_plan(
@@ -23,8 +23,8 @@ def floating_plan(
         if min(spare) < -0.01 or max(spare[0] - 2 * side, spare[1] - 2 * near) > 0.01:
             raise RegisterError(
                 f"A block of {size_text(*choice.block_mm)} does not go into the floating kento: the image is "
-                f"{size_text(image.width, image.height)}, and the notches leave {number(near)} mm below it "
-                f"and {number(side)} mm at its corner side. Trim the block."
+                f"{size_text(image.width, image.height)}, and the notches leave {length_text(near)} below it "
+                f"and {length_text(side)} at its corner side. Trim the block."
             )
         block = Rect(
             image.left - spare[0] / 2, image.top - spare[1] / 2,

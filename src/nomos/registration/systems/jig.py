@@ -22,7 +22,7 @@ from nomos.registration.systems.shapes import (
     packing,
     shape,
 )
-from nomos.units import number
+from nomos.units import length_text
 
 
 def jig_plan(
@@ -59,14 +59,15 @@ def jig_plan(
         (
             Dimension(
                 (edge_x, height), (block.left if right_handed else block.right, height),
-                f"{number(abs(block.left if right_handed else width - block.right))} mm from sheet to block",
+                "from sheet to block",
             ),
         ),
         contacts,
         (
-            f"Block stops: strips {number(max(jig.thickness_mm - 1, 0.5))} mm high, below the block's face.",
-            f"Paper stops: strips {number(above)} mm high, {number(ABOVE_MM)} mm above the block's face.",
-            f"Packing {number(jig.thickness_mm)} mm thick under the sheet's margin, so that it lies level.",
+            f"Block stops: strips {length_text(max(jig.thickness_mm - 1, 0.5))} high, below the "
+            f"block's face.",
+            f"Paper stops: strips {length_text(above)} high, {length_text(ABOVE_MM)} above the block's face.",
+            f"Packing {length_text(jig.thickness_mm)} thick under the sheet's margin, so that it lies level.",
             "Push the block into its stops, ink it outside the jig or with the stops masked, lay the sheet "
             "against its own stops, near edge first.",
         ),

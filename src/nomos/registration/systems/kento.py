@@ -4,7 +4,6 @@ from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Kento, KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterSettings
 from nomos.registration.systems.shapes import DAMP, Dimension, Shape, SystemPlan, shape
-from nomos.units import number
 
 
 def kento_shapes(kento: Kento) -> tuple[Shape, ...]:
@@ -51,8 +50,7 @@ def kento_dimensions(kento: Kento) -> tuple[Dimension, ...]:
     xs = sorted(point[0] for point in kento.straight.wall)
     middle = (xs[0] + xs[1]) / 2
     y = corner[1] + min(kento.wood_beyond_mm[0] * 0.5, 6)
-    text = f"{number(abs(middle - corner[0]))} mm to the middle of the straight notch"
-    return (Dimension((corner[0], y), (middle, y), text),)
+    return (Dimension((corner[0], y), (middle, y), "to the middle of the straight notch"),)
 
 
 def _tidy(kento: Kento, choice: KentoSettings) -> tuple[Shape, ...]:

@@ -15,7 +15,6 @@ from nomos.registration.systems.shapes import (
     gripped,
     shape,
 )
-from nomos.units import number
 
 
 def pins_plan(
@@ -56,7 +55,7 @@ def pins_plan(
         block,
         bench,
         tuple(shapes),
-        (Dimension(first, last, f"{number(last[0] - first[0])} mm from pin to pin"),),
+        (Dimension(first, last, "from pin to pin"),),
         contacts,
         (
             "Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with the "

@@ -2,12 +2,13 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from math import dist
 from typing import Literal
 
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoError, KentoSettings, Point, Rect
 from nomos.registration.settings import System
-from nomos.units import size_text
+from nomos.units import length_text, size_text
 
 Kind = Literal[
     "block", "base", "sheet", "image", "wall", "floor", "tidy", "block stop", "paper stop", "packing",
@@ -45,11 +46,21 @@ class Shape:
 
 @dataclass(frozen=True)
 class Dimension:
-    """A distance worth knowing at the bench."""
+    """A distance worth knowing at the bench. what : what it is, as "from pin to pin"."""
 
     start: Point
     end: Point
-    text: str
+    what: str
+
+    @property
+    def length(self) -> str:
+        """In words, with its unit."""
+        return length_text(dist(self.start, self.end))
+
+    @property
+    def text(self) -> str:
+        """As it stands beside its line."""
+        return f"{self.length} {self.what}"
 
 
 @dataclass(frozen=True)

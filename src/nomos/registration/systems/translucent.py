@@ -4,7 +4,6 @@ from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
 from nomos.registration.settings import RegisterError, RegisterSettings
 from nomos.registration.systems.shapes import Dimension, SystemPlan, around, corners_of, cross, gripped, shape
-from nomos.units import number
 
 
 def translucent_plan(
@@ -26,7 +25,7 @@ def translucent_plan(
         block,
         around(list(corners_of(block)), (0, 0, *sheet_mm)),
         shapes,
-        (Dimension(near, far, f"{number(far[0] - near[0])} mm from cross to cross"),),
+        (Dimension(near, far, "from cross to cross"),),
         Contacts.of_corners(image),
         (
             "Draw the four crosses on each block beside the image, and on the back of every sheet in pencil.",

@@ -21,7 +21,7 @@ from nomos.errors import BadInput
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.words import WRAPPED, WordsButton, lines_of
-from nomos.units import number, parse_length
+from nomos.units import length_text, number, parse_length, shown_unit
 
 
 def label(text: str = "", *, kind: str = "text") -> QLabel:
@@ -50,6 +50,8 @@ def button(text: str, *, plain: bool = False) -> QPushButton:
 
 
 _LEAST_LIST = 96
+# A step of 1 mm is one of 0.05 in where lengths are read in inches.
+_INCH_STEP_MM = 1.27
 
 
 class NameField(QLineEdit):
@@ -75,7 +77,10 @@ class NameField(QLineEdit):
 
 
 class NumberBox(QDoubleSpinBox):
-    """A figure with its unit. Lengths may be typed in inches or points. Reports only what a hand sets."""
+    """A figure with its unit. Reports only what a hand sets.
+
+    Lengths may be typed in any unit; they are held in mm and read in the unit that is preferred.
+    """
 
     set_by_hand = pyqtSignal(float)
 
@@ -83,11 +88,16 @@ class NumberBox(QDoubleSpinBox):
         self, least: float, most: float, *, unit: str = "mm", step: float = 1.0, digits: int = 1
     ) -> None:
         super().__init__()
-        self._unit = unit
+        self._length = unit == "mm"
+        self._unit = shown_unit() if self._length else unit
+        self._digits = digits
+        if self._unit == "in":
+            # Inches that are typed must not be rounded to tenths of a millimetre; a step is a round one.
+            digits, step = digits + 2, step * _INCH_STEP_MM
         self.setRange(least, most)
         self.setDecimals(digits)
         self.setSingleStep(step)
-        self.setSuffix(f" {unit}" if unit else "")
+        self.setSuffix(f" {self._unit}" if self._unit else "")
         self.setKeyboardTracking(False)
         self.setAlignment(Qt.AlignmentFlag.AlignRight)
         self.setMinimumWidth(theme.scaled(88))
@@ -101,6 +111,8 @@ class NumberBox(QDoubleSpinBox):
             self.blockSignals(False)
 
     def textFromValue(self, value: float) -> str:
+        if self._length:
+            return length_text(value, self._digits).removesuffix(f" {self._unit}")
         return number(value, self.decimals())
 
     def valueFromText(self, text: str | None) -> float:
@@ -120,8 +132,8 @@ class NumberBox(QDoubleSpinBox):
     def _parsed(self, text: str) -> float:
         # The field's own unit stays at the end when another is typed before it.
         bare = text.strip().removesuffix(self._unit).strip()
-        if self._unit == "mm":
-            return parse_length(bare)
+        if self._length:
+            return parse_length(bare, self._unit)
         bare = bare.replace("−", "-").replace(",", ".")
         try:
             return float(bare)

@@ -8,6 +8,7 @@ from nomos.ui.frame.controls import Fields, button, label
 from nomos.ui.frame.parts import beside
 
 TEXT_SIZES = (100, 110, 125, 150, 175, 200)
+UNITS = (("mm", "millimetres"), ("in", "inches"))
 LOOKS = (("", "as the desktop"), ("light", "light"), ("dark", "dark"))
 
 
@@ -28,14 +29,16 @@ class Preferences(QDialog):
         column = QVBoxLayout(self)
         column.setContentsMargins(*[theme.scaled(18)] * 4)
         column.setSpacing(theme.scaled(10))
-        self.text, self.look, self.page = QComboBox(), QComboBox(), QComboBox()
+        self.text, self.look, self.page, self.unit = QComboBox(), QComboBox(), QComboBox(), QComboBox()
         self.text.addItems(["as the desktop", *(f"{size} %" for size in TEXT_SIZES)])
         self.look.addItems([words for _, words in LOOKS])
+        self.unit.addItems([words for _, words in UNITS])
         self.page.addItems(papers)
         self.page.setCurrentText(page)
         fields = Fields()
         for words, control in (
-            ("Size of the text", self.text), ("Light or dark", self.look), ("Templates on", self.page)
+            ("Size of the text", self.text), ("Light or dark", self.look), ("Lengths in", self.unit),
+            ("Templates on", self.page),
         ):  # fmt: skip
             fields.add(words, control)
         self.kept, self.keep = label(), button("Keep this print's tools, paper and inks")
@@ -44,7 +47,7 @@ class Preferences(QDialog):
         self.close_it = button("Close")
         for widget in (
             label("This machine", kind="question"), fields,
-            label("Text and light change when Nomos is next started.", kind="quiet"),
+            label("Text, light and lengths change when Nomos is next started.", kind="quiet"),
             label("The studio", kind="question"),
             label(
                 "Tools, boards, rollers, times, papers, inks and how far your sheets meet: kept from one "
@@ -64,11 +67,15 @@ class Preferences(QDialog):
         look = self._settings.value("light or dark", "", str)
         self.look.setCurrentIndex(next((n for n, (value, _) in enumerate(LOOKS) if value == look), 0))
 
+        unit = self._settings.value("lengths in", "mm", str)
+        self.unit.setCurrentIndex(next((n for n, (value, _) in enumerate(UNITS) if value == unit), 0))
+
     def _connect(self) -> None:
         self.text.activated.connect(
             lambda place: self._settings.setValue("text size", TEXT_SIZES[place - 1] if place else 0)
         )
         self.look.activated.connect(lambda place: self._settings.setValue("light or dark", LOOKS[place][0]))
+        self.unit.activated.connect(lambda place: self._settings.setValue("lengths in", UNITS[place][0]))
         self.page.textActivated.connect(self._take_page)
         for made, wish in (
             (self.keep, self.keep_asked), (self.carry, self.carry_asked), (self.bring, self.bring_asked),

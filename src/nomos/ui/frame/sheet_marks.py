@@ -7,8 +7,8 @@ from nomos.project.model import Outline
 from nomos.registration import Rect
 from nomos.separation.touch import Touch
 from nomos.ui.frame import theme
-from nomos.ui.frame.viewport import Viewport, tick_step
-from nomos.units import number
+from nomos.ui.frame.viewport import Viewport, inch_step, tick_step
+from nomos.units import MM_PER_INCH, length_text, shown_unit
 
 _INK = QColor("#2b2b2b")
 _ACCENT = QColor(theme.LIGHT.accent)
@@ -21,14 +21,16 @@ def draw_rulers(
     visible: QRect,
     block: Rect | None = None,
 ) -> None:
-    """Millimetres along the sheet's own top and left edges, outside the block where one is shown.
+    """Millimetres or inches along the sheet's own top and left edges, outside the block where one is shown.
 
     They stay in sight when the sheet is zoomed.
     """
     painter.setFont(theme.font(11))
     metrics = QFontMetrics(painter.font())
     painter.setPen(QPen(_INK, 1))
-    step, labelled = tick_step(view.scale)
+    inches = shown_unit() == "in"
+    step, labelled = (inch_step if inches else tick_step)(view.scale)
+    unit_mm = MM_PER_INCH if inches else 1.0
     x0, y0 = view.to_screen(0, 0)
     near, far = theme.scaled(4), theme.scaled(9)
     edge_x, edge_y = view.to_screen(min(block.left, 0.0), min(block.top, 0.0)) if block else (x0, y0)
@@ -41,7 +43,7 @@ def draw_rulers(
             painter.drawLine(QPointF(x, top - 2), QPointF(x, top - 2 - (far if major else near)))
             if major:
                 box = QRectF(x - 40, top - far - metrics.height() - 3, 80, metrics.height())
-                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, f"{count * step:g}")
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, f"{count * step / unit_mm:g}")
     for count in range(int(sheet_mm[1] / step) + 1):
         y = y0 + count * step * view.scale
         if visible.top() <= y <= visible.bottom():
@@ -50,12 +52,14 @@ def draw_rulers(
             if major:
                 box = QRectF(left - far - 86, y - 10, 80, 20)
                 painter.drawText(
-                    box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, f"{count * step:g}"
+                    box,
+                    Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
+                    f"{count * step / unit_mm:g}",
                 )
     painter.drawText(
         QRectF(left - far - 86, top - far - metrics.height() - 3, 80, metrics.height()),
         Qt.AlignmentFlag.AlignRight,
-        "mm",
+        shown_unit(),
     )
 
 
@@ -145,7 +149,7 @@ def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:
     painter.setBrush(Qt.BrushStyle.NoBrush)
     painter.drawRect(frame)
     painter.setFont(theme.font(11))
-    text = f"{number(width_mm, 0)} mm across"
+    text = f"{length_text(width_mm, 0)} across"
     box = QRectF(frame.left(), frame.bottom() + 2, frame.width(), QFontMetrics(painter.font()).height() + 2)
     painter.fillRect(box, QColor(theme.LIGHT.foot))
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)

@@ -24,7 +24,7 @@ from nomos.registration import PrintedMark, Rect, SystemPlan
 from nomos.ui.frame.overlays import free_lines, free_raster, trap_raster
 from nomos.ui.frame.raster import Page, Raster, index_levels, picture_levels
 from nomos.ui.frame.state import MIRRORED, Marked, UiState
-from nomos.units import number
+from nomos.units import lengths_text, number
 
 
 @dataclass(frozen=True)
@@ -299,7 +299,7 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     """The foot line: the place, what prints there, predicted, wanted, ΔE."""
     if place is None:
         return ""
-    said = [f"x {number(place[0])}  y {number(place[1])} mm"]
+    said = [f"x, y {lengths_text(*place)}"]
     if proof is None or proof.project.flat is None:
         return said[0]
     image, laid = proof.project.image, proof.laid

@@ -18,7 +18,7 @@ from nomos.project.register.tolerance import worst_mm
 from nomos.proof import render_view
 from nomos.registration import SYSTEM_NAMES
 from nomos.ui.frame.state import STATIONS, UiState
-from nomos.units import counted, number, size_text
+from nomos.units import counted, length_text, number, size_text
 
 # Small pictures stand in a column of this share of their height.
 _WIDEST = 0.75
@@ -95,7 +95,7 @@ def _register(project: Project) -> str:
     name = SYSTEM_NAMES[project.register.system].lower().removesuffix(" on the block")
     if plan_of_system(project)[0] is None:
         return f"no room for {name}"
-    return f"{name}, ±{number(worst_mm(project)[1])} mm"
+    return f"{name}, ±{length_text(worst_mm(project)[1])}"
 
 
 def _blocks(project: Project) -> str:

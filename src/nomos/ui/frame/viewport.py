@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass, replace
 
+from nomos.units import MM_PER_INCH
+
 CLOSEST, FURTHEST = 60.0, 0.15  # screen pixels per mm
 
 
@@ -52,3 +54,12 @@ def tick_step(scale: float) -> tuple[float, int]:
         if step * scale >= 6 and step * labelled * scale >= 48:
             return step, labelled
     return 200, 5
+
+
+def inch_step(scale: float) -> tuple[float, int]:
+    """The same in inches: ticks of sixteenths to whole inches, in mm, and every how many carries a figure."""
+    for parts, inches in ((16, 1), (8, 1), (4, 1), (2, 2), (1, 5)):
+        step, labelled = MM_PER_INCH / parts, parts * inches
+        if step * scale >= 6 and step * labelled * scale >= 48:
+            return step, labelled
+    return 10 * MM_PER_INCH, 1

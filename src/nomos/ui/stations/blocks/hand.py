@@ -17,7 +17,7 @@ from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
-from nomos.units import number
+from nomos.units import length_text, number
 
 
 class Hands(QObject):
@@ -85,7 +85,8 @@ class Hands(QObject):
                 return
             self._take("Simplify a block", {block.id: simpler.mask})
             self.told.emit(
-                f"{block.name}: {number(saved, 0)} mm less to cut, {number(simpler.outline_after_mm, 0)} mm "
+                f"{block.name}: {length_text(saved, 0)} less to cut, "
+                f"{length_text(simpler.outline_after_mm, 0)} "
                 f"are left; it prints {number(simpler.area_change_mm2, 0)} mm² more, unseen."
             )
 

@@ -14,7 +14,7 @@ from nomos.registration import TurnError
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import UiState
-from nomos.units import counted, number
+from nomos.units import counted, length_text, number
 
 
 @dataclass(frozen=True)
@@ -111,7 +111,8 @@ def _pieces_text(proof: Proof | None) -> str:
 def _error_text(error: TurnError) -> str:
     turned = f", turned {number(error.rotation_deg, 2)}°" if error.rotation_deg else ""
     return (
-        f"A back drawn from the front's edges would be up to {number(error.most_mm)} mm out{turned}; notches "
+        f"A back drawn from the front's edges would be up to {length_text(error.most_mm)} "
+        f"out{turned}; notches "
         "cut into each face, or a back drawn in the jig, do not mind."
     )
 

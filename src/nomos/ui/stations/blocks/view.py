@@ -14,7 +14,7 @@ from nomos.project.inks.films import predicted, printing_sets, zone_keys
 from nomos.project.model import Block
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.state import UiState
-from nomos.units import counted, number
+from nomos.units import counted, length_text, number
 
 
 @dataclass(frozen=True)
@@ -108,10 +108,11 @@ def _opened_text(project: Project, proof: Proof | None) -> str:
     if is_reduction(project):
         return "Each state lies within the one before: no gap opens, a colour only shows beside its place."
     if look.opened.without_mm2 < 0.5:
-        return f"{number(project.tolerance_mm)} mm out of register opens no bare paper."
+        return f"{length_text(project.tolerance_mm)} out of register opens no bare paper."
     block = f", worst {look.opened.block.lower()}" if look.opened.block else ""
     return (
-        f"One block {number(project.tolerance_mm)} mm out opens up to {number(look.opened.with_mm2, 0)} mm² "
+        f"One block {length_text(project.tolerance_mm)} out opens up to "
+        f"{number(look.opened.with_mm2, 0)} mm² "
         f"of bare paper{block}; without the trap {number(look.opened.without_mm2, 0)} mm²."
     )
 

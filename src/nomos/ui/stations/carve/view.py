@@ -28,7 +28,7 @@ from nomos.ui.frame.notes import note_of
 from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.rows import Note, Row
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.units import number, size_text
+from nomos.units import length_text, number, size_text
 
 # Zones of the carving map on wood: what stays dark, each wider tool paler; red-brown where no tool gets in.
 _STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)
@@ -104,8 +104,8 @@ def carve_view(
             if own is None or not f.blocks or own.block in f.blocks
         ),
         craft,
-        f"{craft.material.capitalize()} holds lines of {number(facts.line_mm, 2)} mm and channels of "
-        f"{number(facts.channel_mm, 2)} mm.",
+        f"{craft.material.capitalize()} holds lines of {length_text(facts.line_mm, 2)} and channels of "
+        f"{length_text(facts.channel_mm, 2)}.",
         transfer.steps, transfer.block_shows,
         " ".join(cutting_cautions(project)),
         boards, said,
@@ -148,7 +148,7 @@ def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
         rows.append((f"{letter}  {tool.name}", f"{number(area / 100)} cm²{took}"))
     if carving.narrow_mm2 > 0.5:
         rows.append(("Too narrow for all", f"{number(carving.narrow_mm2)} mm²"))
-    rows.append(("Deepest", f"{number(float(carving.depth_mm.max(initial=0.0)))} mm"))
+    rows.append(("Deepest", length_text(float(carving.depth_mm.max(initial=0.0)))))
     return tuple(rows)
 
 

@@ -20,7 +20,7 @@ from nomos.ui.frame.raster import Page, Raster, packed
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
-from nomos.units import number
+from nomos.units import length_text, number
 
 _MOST_NEIGHBOURS = 4
 # So many doubtful places are worth pointing at, each at least so large, mm².
@@ -281,8 +281,8 @@ def _field_text(project: Project, proof: Proof | None, state: UiState) -> str:
         return ""
     names = [colour.name for colour in project.flat.colours]
     area_mm2, outline_mm, meets = _measured(Page(proof.blocks.labels), state.place, proof.blocks.px_per_mm)
-    beside = ", ".join(f"{names[n]} {number(mm, 0)} mm" for n, mm in meets if n < len(names))
-    return f"This field: {number(area_mm2, 0)} mm², outline {number(outline_mm, 0)} mm" + (
+    beside = ", ".join(f"{names[n]} {length_text(mm, 0)}" for n, mm in meets if n < len(names))
+    return f"This field: {number(area_mm2, 0)} mm², outline {length_text(outline_mm, 0)}" + (
         f"; meets {beside}." if beside else "."
     )
 

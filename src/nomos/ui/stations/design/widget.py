@@ -10,7 +10,7 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import ColourCurve, ColourEditor, group
 from nomos.ui.stations.design.parts import CorrectPart, PicturePart
 from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePartView
-from nomos.units import number
+from nomos.units import number, size_text
 
 _MOST_GRADIENTS = 3
 PARTS = (("picture", "Picture"), ("colours", "Colours"), ("correct", "Correct"))
@@ -87,7 +87,7 @@ class DesignStation(Answers):
         """Show the station."""
         self.title.show_name(view.title)
         self.source.setText(
-            f"{view.source}, {number(view.size_mm[0])} × {number(view.size_mm[1])} mm. "
+            f"{view.source}, {size_text(*view.size_mm)}. "
             f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
         )
         self.picture.show_view(picture)

@@ -11,7 +11,7 @@ from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, 
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.register.proofs_view import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
-from nomos.units import number
+from nomos.units import length_text
 
 # The slider goes by steps of so much.
 _STEP_MM = 0.05
@@ -89,7 +89,7 @@ class TolerancePart(QWidget):
         self.slider.blockSignals(True)
         self.slider.setValue(round(view.tolerance_mm / _STEP_MM))
         self.slider.blockSignals(False)
-        self.ends.setText(f"Crisp – {number(view.tolerance_mm, 2)} mm may be out – loose")
+        self.ends.setText(f"Crisp – {length_text(view.tolerance_mm, 2)} may be out – loose")
         self.school.setText(view.school)
         self.apart.setText(view.apart)
         self.flashes.setText(view.flashes or "Working out what flashes…")
@@ -98,7 +98,7 @@ class TolerancePart(QWidget):
             line.setText(f"→ {shown[place]}" if place < len(shown) else "")
             line.setVisible(place < len(shown))
         self._trap_mm = next((trap for _, trap in view.cures if trap is not None), 0.0)
-        self.trap.setText(f"Trap {self._trap_mm:.2f} mm")
+        self.trap.setText(f"Trap {length_text(self._trap_mm, 2)}")
         self.trap.setVisible(self._trap_mm > 0)
         self.damp.setChecked(view.damp)
         self.hand.show_choice(view.hand)

@@ -25,7 +25,7 @@ from nomos.registration import Rect
 from nomos.registration.settings import Hand
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Overlay, sketch_raster
-from nomos.units import number
+from nomos.units import length_text, lengths_text, number
 
 # The two schools, and the tolerance each would ask for; chosen by us, no source.
 CRISP_MM, LOOSE_MM = 0.1, 1.5
@@ -72,7 +72,7 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
     apart = ""
     if plan_of_system(project)[0] is not None:
         least, most = worst_mm(project)
-        apart = f"On 95 of 100 sheets two pulls lie within {number(least, 2)} to {number(most, 2)} mm."
+        apart = f"On 95 of 100 sheets two pulls lie within {lengths_text(least, most, 2, between=' to ')}."
     shown = exact or fast
     return ToleranceView(
         project.tolerance_mm,
@@ -113,7 +113,7 @@ def apart_overlay(project: Project, found: Flashing | None) -> Overlay:
     for (x, y), value in zip(places.reshape(-1, 2), apart.ravel(), strict=True):
         at_x = min(max(float(x), image.left + inset), image.right - inset)
         at_y = min(max(float(y), image.top + 5.0), image.bottom - 5.0)
-        words.append((at_x, at_y, f"±{number(float(value), 2)} mm"))
+        words.append((at_x, at_y, f"±{length_text(float(value), 2)}"))
     spots = []
     if found is not None:
         share = found.bare_share
@@ -160,11 +160,11 @@ def proof_view(
         kept = next((each for each in reversed(project.readings) if each.pull == impression.id), None)
         figure = "not read"
         if found is not None and found.motion is not None:
-            figure = f"{number(worst_corner_mm(project, found.motion), 2)} mm out"
+            figure = f"{length_text(worst_corner_mm(project, found.motion), 2)} out"
         elif found is not None:
             figure = "cannot be told"
         elif kept is not None:
-            figure = f"{number(worst_corner_mm(project, motion_kept(project, kept)), 2)} mm out"
+            figure = f"{length_text(worst_corner_mm(project, motion_kept(project, kept)), 2)} out"
         ink = project.ink(impression.main.ink)
         block = project.pull_name(impression.id)
         rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block, figure))
@@ -202,9 +202,9 @@ def _kept_line(project: Project, reading: object) -> tuple[str, str]:
 
     assert isinstance(reading, ProofReading)
     sheet = f"sheet {reading.sheet}" if reading.sheet else "proof"
-    worst = number(worst_corner_mm(project, motion_kept(project, reading)), 2)
-    shift = f"{number(reading.dx_mm, 2)}, {number(reading.dy_mm, 2)} mm"
-    return f"{reading.day}, {sheet}", f"{shift}; worst {worst} mm"
+    worst = length_text(worst_corner_mm(project, motion_kept(project, reading)), 2)
+    shift = lengths_text(reading.dx_mm, reading.dy_mm, 2)
+    return f"{reading.day}, {sheet}", f"{shift}; worst {worst}"
 
 
 @dataclass(frozen=True)

@@ -18,7 +18,7 @@ from nomos.registration import (
 from nomos.registration.jig import block_effect
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.state import UiState
-from nomos.units import number, size_text
+from nomos.units import length_text, lengths_text, number, size_text
 
 
 @dataclass(frozen=True)
@@ -66,14 +66,12 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
         if register.system in ("kento", "floating") and kento is not None:
             figures += (
                 ("Corner notch, block face up", f"lower {hand}"),
-                ("Wood beyond, near edge", f"{number(kento.wood_beyond_mm[0])} mm"),
-                ("Wood beyond, corner side", f"{number(kento.wood_beyond_mm[1])} mm"),
-                ("Notch floor to image", f"{number(min(kento.floor_to_image_mm))} mm"),
+                ("Wood beyond, near edge", length_text(kento.wood_beyond_mm[0])),
+                ("Wood beyond, corner side", length_text(kento.wood_beyond_mm[1])),
+                ("Notch floor to image", length_text(min(kento.floor_to_image_mm))),
             )
         figures += tuple(
-            (each.text.split(" mm ", 1)[1].capitalize(), f"{each.text.split(' mm ')[0]} mm")
-            for each in plan.dimensions
-            if " mm " in each.text and register.system != "kento"
+            (each.what.capitalize(), each.length) for each in plan.dimensions if register.system != "kento"
         )
     advice = advice_for(project)
     own = next(each for each in advice if each.system == register.system)
@@ -84,7 +82,7 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
         at = impression.offset
         figure = "in register"
         if at:
-            figure = f"{number(at.dx_mm, 2)}, {number(at.dy_mm, 2)} mm"
+            figure = lengths_text(at.dx_mm, at.dy_mm, 2)
             figure += f", {number(at.rotation_deg, 2)}°" if at.rotation_deg else ""
         name = project.pull_name(impression.id)
         rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), name, figure))
@@ -132,7 +130,8 @@ def _block_text(project: Project) -> str:
     small = block_effect(size, (0.5, 0.5), 0.0, "middle", right_handed=right)
     lean = block_effect(size, (0.0, 0.0), 0.5, "side", right_handed=right)
     return (
-        f"A block 0.5 mm too small with its drawing in the middle prints {number(small.worst_mm, 2)} mm out; "
+        f"A block 0.5 mm too small with its drawing in the middle prints "
+        f"{length_text(small.worst_mm, 2)} out; "
         f"drawn from its stopped corner it prints in place. One side 0.5 mm out of square puts the far "
-        f"corner {number(lean.worst_mm, 2)} mm out if the drawing follows that side."
+        f"corner {length_text(lean.worst_mm, 2)} out if the drawing follows that side."
     )
