@@ -13,7 +13,7 @@ from nomos.demo.scenario import PHOTO
 from nomos.project import Project
 from nomos.ui.desk import Desk
 from nomos.units import PAPER_SIZES_MM
-from tests.ui.conftest import QTest, click, project_of, settle
+from tests.ui.conftest import QTest, click, drag, project_of, settle
 
 
 @pytest.fixture(scope="module")
@@ -196,3 +196,27 @@ def test_a_drawing_keeps_its_plan_when_a_field_is_corrected(
     QTest.keyClick(desk.window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
     settle(desk)
     assert project_of(desk) == before
+
+
+def test_a_picture_without_a_size_is_asked_about_in_the_picture(desk: Desk, tmp_path: Path) -> None:
+    page = np.full((240, 180, 3), 246, np.uint8)
+    page[40:200, 30:90], page[60:180, 90:150] = (200, 60, 50), (40, 60, 120)
+    Image.fromarray(page).save(tmp_path / "beds.png")
+    desk.files.open(tmp_path / "beds.png")
+    settle(desk)
+    station, picture = desk.window.at("design"), desk.window.picture
+    assert (station.part, picture.tool, picture.isVisible()) == ("picture", "size", True)
+    wide = project_of(desk).image.width
+    room = picture._room()
+    corner, middle = picture.print_size.box(room).bottomRight(), room.center()
+    half_way = middle + (corner - middle) / 2
+    drag(picture, (corner.x(), corner.y()), (half_way.x(), half_way.y()))
+    settle(desk)
+    assert project_of(desk).image.width == pytest.approx(wide / 2, rel=0.02)
+    assert picture.tool == "size"
+    station.picture.paper.setCurrentText("A5")
+    assert picture.print_size.paper_mm() == (148.0, 210.0)
+    before = project_of(desk).image.width
+    QTest.keyClick(picture, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
+    settle(desk)
+    assert project_of(desk).image.width == pytest.approx(before + 10, abs=0.1)

@@ -299,7 +299,7 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     """The foot line: the place, what prints there, predicted, wanted, ΔE."""
     if place is None:
         return ""
-    said = [f"x, y {lengths_text(*place)}"]
+    said = [f"x {lengths_text(*place, between='  y ')}"]
     if proof is None or proof.project.flat is None:
         return said[0]
     image, laid = proof.project.image, proof.laid

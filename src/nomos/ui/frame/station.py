@@ -31,6 +31,8 @@ class Wishes(QObject):
     one and a Progress; None for the print alone."""
     picture_tool_asked = pyqtSignal(str)
     """What the hand does on the picture as it was opened."""
+    paper_shown = pyqtSignal(str)
+    """The sheet on which the print is shown while its size is asked for."""
     length_given = pyqtSignal(float)
     """How long the line drawn on the picture is on the print, mm."""
 

@@ -35,7 +35,7 @@ _NOT_SURE = (
     "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
 )
 _FOUND = "The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture."
-_ASK_SIZE = "How large the print is, the picture does not say: set it at Picture."
+_ASK_SIZE = "How large the print is, the picture does not say: drag its corner, or type it at Picture."
 
 
 class OpeningHand(QObject):
@@ -57,6 +57,8 @@ class OpeningHand(QObject):
         self.sketch: Raster | None = None
         self.outlined: Outlined | None = None
         self.first: FirstLook | None = None
+        self.asks_size = False
+        """Whether the size of what was opened is a guess that nobody has been asked about yet."""
         self.found: Found | None = None
         self._pixels: tuple[str, Rgb] | None = None
         self.studio: Callable[[Project], Project] = lambda project: project
@@ -82,6 +84,9 @@ class OpeningHand(QObject):
             self.found = opened.found
             if opened.pixels is not None:
                 self._pixels = done.source.digest, opened.pixels
+            # Where the sheet lies comes first, if that is not sure.
+            sure = opened.found is None or opened.found.certain
+            self.asks_size = sure and not opened.sized
             self.opened.emit("design")
             self._tell_of(opened)
 

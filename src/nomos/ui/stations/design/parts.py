@@ -31,6 +31,8 @@ class PicturePart(QWidget):
     drawn_on_asked = pyqtSignal(str)
     read_as_asked = pyqtSignal(str)
     faint_dropped = pyqtSignal()
+    paper_shown = pyqtSignal(str)
+    """The sheet on which the print is shown while its size is asked for."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -39,7 +41,13 @@ class PicturePart(QWidget):
         self.whole = button("The whole picture")
         self.left, self.right, self.mirror = button("Turn left"), button("Turn right"), button("Mirror")
         self.tools = Choice(
-            (("corners", "Print"), ("sheet", "Sheet"), ("length", "Length"), ("bare", "Stays bare"))
+            (
+                ("corners", "Print"),
+                ("size", "Size"),
+                ("sheet", "Sheet"),
+                ("length", "Length"),
+                ("bare", "Stays bare"),
+            )
         )
         self.tools.show_choice("corners")
         self.hint = label(_HINTS["corners"], kind="quiet")
@@ -94,6 +102,7 @@ class PicturePart(QWidget):
         self.no_bare.clicked.connect(self.bare_cleared)
         self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_asked, width))
         self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_asked, height))
+        self.paper.currentTextChanged.connect(self.paper_shown)
         self.fit.clicked.connect(lambda: self.fit_asked.emit(self.paper.currentText(), self.margin.value()))
         self.drawn.clicked.connect(lambda: self.drawn_on_asked.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_asked.emit(_READ[place][0]))
@@ -104,6 +113,11 @@ class PicturePart(QWidget):
             asked.emit(value)
         else:
             self.size_asked.emit(self.width_box.value(), self.height_box.value())
+
+    def ask_size(self) -> None:
+        """Have the size asked for in the picture."""
+        self.tools.show_choice("size")
+        self._use("size")
 
     def _use(self, tool: str) -> None:
         self.hint.setText(_HINTS[tool])
@@ -129,6 +143,8 @@ class PicturePart(QWidget):
 
 
 _HINTS = {
+    "size": "Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. "
+    "Another sheet can be chosen below.",
     "corners": "Drag the four corners to what is to be printed; arrow keys move the chosen one.",
     "sheet": "Drag the four corners of the paper it was drawn on: light and size are judged by it.",
     "length": "Draw a line on the picture along something whose length you know.",

@@ -6,7 +6,7 @@ import numpy as np
 from PyQt6.QtCore import QPointF, QRectF, Qt, pyqtSignal
 from PyQt6.QtGui import (
     QColor,
-    QFontMetrics,
+    QImage,
     QKeyEvent,
     QMouseEvent,
     QPainter,
@@ -21,12 +21,14 @@ from nomos.design.cut import Corners, Point
 from nomos.proof import render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
+from nomos.ui.stations.design.picture_marks import MARGIN, draw_coarse, draw_note
 from nomos.ui.stations.design.picture_view import PictureContent, PictureTool
+from nomos.ui.stations.design.print_size import PrintSize
 
-_MARGIN = 26
 _HANDLE = 9
 _LOUPE_PX, _LOUPE_ZOOM = 190, 4.0
 _STEP_PX, _LONG_STEP_PX = 1.0, 10.0
+_STEP_MM, _LONG_STEP_MM = 1.0, 10.0
 _NAMES = ("top left", "top right", "bottom right", "bottom left")
 _MOVES = {
     Qt.Key.Key_Left: (-1, 0), Qt.Key.Key_Right: (1, 0), Qt.Key.Key_Up: (0, -1), Qt.Key.Key_Down: (0, 1)
@@ -44,6 +46,8 @@ class PictureView(QWidget):
     """Two places, as shares of the picture."""
     polygon_drawn = pyqtSignal(object)
     """A polygon that stays bare, as shares of the picture."""
+    width_dragged = pyqtSignal(float)
+    """How wide the print is to be, mm."""
     said = pyqtSignal(str)
     """What the pointer is about, for the foot line."""
 
@@ -57,6 +61,7 @@ class PictureView(QWidget):
         self.tool: PictureTool = "corners"
         self.chosen = 0
         self._shapes: dict[str, list[Point]] = {"corners": [], "sheet": []}
+        self.print_size = PrintSize()
         self._dragging = False
         self._nudged = False
         self._line: list[Point] = []
@@ -69,6 +74,8 @@ class PictureView(QWidget):
         if content is not None and not self._dragging:
             sheet = content.sheet or content.corners
             self._shapes = {"corners": list(content.corners), "sheet": list(sheet)}
+        if content is not None:
+            self.print_size.show_size(content.size_mm, self.print_size.paper)
         if content is None or before is None or before.levels is not content.levels:
             self._line, self._polygon = [], []
         self.update()
@@ -78,6 +85,11 @@ class PictureView(QWidget):
         self.tool = tool
         self._line, self._polygon = [], []
         self.setCursor(Qt.CursorShape.ArrowCursor if self._holds_corners() else Qt.CursorShape.CrossCursor)
+        self.update()
+
+    def show_paper(self, paper: str) -> None:
+        """Show the print on another sheet while its size is asked for."""
+        self.print_size.paper = paper
         self.update()
 
     @property
@@ -94,15 +106,19 @@ class PictureView(QWidget):
         """The picture on the screen."""
         assert self._content is not None
         height, width = self._content.levels[0].shape
-        room = QRectF(self.rect()).adjusted(
-            *(theme.scaled(m) for m in (_MARGIN, _MARGIN, -_MARGIN, -_MARGIN))
-        )
+        room = self._room()
         if self._content.coarse is not None:
             room.setRight(room.left() + room.width() * 0.5 - theme.scaled(8))
         scale = min(room.width() / width, room.height() / height)
         box = QRectF(0, 0, width * scale, height * scale)
         box.moveCenter(room.center())
         return box
+
+    def _room(self) -> QRectF:
+        return QRectF(self.rect()).adjusted(*(theme.scaled(m) for m in (MARGIN, MARGIN, -MARGIN, -MARGIN)))
+
+    def _asks_size(self) -> bool:
+        return self.tool == "size" and self._content is not None and self._content.coarse is None
 
     def _to_screen(self, place: Point) -> QPointF:
         box = self._box()
@@ -120,6 +136,10 @@ class PictureView(QWidget):
         painter.fillRect(self.rect(), QColor(theme.GROUND))
         if self._content is None:
             return
+        if self._asks_size():
+            self.print_size.paint(painter, self._room(), self._small_picture(), self._content.corners)
+            self._draw_focus(painter)
+            return
         box = self._box()
         self._draw_picture(painter, box)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
@@ -136,13 +156,23 @@ class PictureView(QWidget):
         if self._holds_corners() and self._content.coarse is None:
             self._draw_corners(painter)
         if self._content.coarse is not None:
-            self._draw_coarse(painter)
+            draw_coarse(painter, self._content.coarse, QRectF(self.rect()))
         if self._content.note:
-            self._draw_note(painter)
+            draw_note(painter, self._content.note, QPointF(self.width() / 2, theme.scaled(14)))
+        self._draw_focus(painter)
+
+    def _draw_focus(self, painter: QPainter) -> None:
         if self.hasFocus():
             painter.setPen(QColor(theme.LIGHT.accent))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+
+    def _small_picture(self) -> QImage:
+        """The picture with no more pixels than can be seen of it."""
+        assert self._content is not None
+        seen = max(self.width(), self.height()) * self.devicePixelRatioF()
+        levels = [level for level in self._content.levels if max(level.shape) >= seen]
+        return image_of((levels or list(self._content.levels[:1]))[-1], 1.0)
 
     def _draw_picture(self, painter: QPainter, box: QRectF) -> None:
         assert self._content is not None
@@ -234,33 +264,6 @@ class PictureView(QWidget):
         painter.setPen(QPen(QColor("#1c1c1c"), 1.5))
         painter.drawRect(frame)
 
-    def _draw_coarse(self, painter: QPainter) -> None:
-        assert self._content is not None
-        assert self._content.coarse is not None
-        height, width = self._content.coarse.shape
-        room = QRectF(self.rect()).adjusted(
-            self.width() / 2 + theme.scaled(8),
-            theme.scaled(_MARGIN),
-            -theme.scaled(_MARGIN),
-            -theme.scaled(_MARGIN),
-        )
-        scale = min(room.width() / width, room.height() / height)
-        size = max(1, round(width * scale)), max(1, round(height * scale))
-        view = render_view((self._content.coarse,), None, (0, 0, width, height), size)
-        box = QRectF(0, 0, size[0], size[1])
-        box.moveCenter(room.center())
-        painter.drawImage(box.topLeft(), image_of(view, 1.0))
-
-    def _draw_note(self, painter: QPainter) -> None:
-        assert self._content is not None
-        painter.setFont(theme.font(13))
-        metrics = QFontMetrics(painter.font())
-        box = QRectF(0, 0, metrics.horizontalAdvance(self._content.note) + 20, metrics.height() + 8)
-        box.moveCenter(QPointF(self.width() / 2, theme.scaled(14)))
-        painter.fillRect(box, QColor(theme.LIGHT.foot))
-        painter.setPen(QColor("#1c1c1c"))
-        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, self._content.note)
-
     # The hand
 
     def _busy(self) -> bool:
@@ -271,7 +274,9 @@ class PictureView(QWidget):
         if self._busy():
             return
         share = self._to_share(event.position())
-        if self.tool == "length":
+        if self.tool == "size":
+            self._dragging = self.print_size.press(self._room(), event.position())
+        elif self.tool == "length":
             self._line = [share, share]
         elif self.tool == "bare":
             self._add_point(event.position(), share)
@@ -287,7 +292,9 @@ class PictureView(QWidget):
         if self._busy():
             return
         self._pointer = self._to_share(event.position())
-        if self._dragging:
+        if self._dragging and self.tool == "size":
+            self.print_size.drag(self._room(), event.position())
+        elif self._dragging:
             self._held[self.chosen] = self._pointer
             self._say()
         elif self._line and event.buttons() & Qt.MouseButton.LeftButton:
@@ -295,7 +302,10 @@ class PictureView(QWidget):
         self.update()
 
     def mouseReleaseEvent(self, _event: QMouseEvent | None) -> None:
-        if self._dragging:
+        if self._dragging and self.tool == "size":
+            self._dragging = False
+            self._give_width()
+        elif self._dragging:
             self._dragging = False
             self._give_corners()
         elif self._line and self._line[0] != self._line[-1]:
@@ -314,6 +324,10 @@ class PictureView(QWidget):
         elif key in _MOVES and self._holds_corners():
             long = bool(event.modifiers() & Qt.KeyboardModifier.ShiftModifier)
             self._nudge(*_MOVES[key], _LONG_STEP_PX if long else _STEP_PX)
+        elif key in _MOVES and self.tool == "size":
+            by = _LONG_STEP_MM if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else _STEP_MM
+            self.print_size.nudge(by if key in (Qt.Key.Key_Right, Qt.Key.Key_Up) else -by)
+            self.update()
         elif key in (Qt.Key.Key_Space, Qt.Key.Key_Return) and self._holds_corners():
             self.chosen = (self.chosen + 1) % 4
             self._nudged = True
@@ -326,10 +340,18 @@ class PictureView(QWidget):
 
     def keyReleaseEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None
-        if Qt.Key(event.key()) in _MOVES and not event.isAutoRepeat() and self._holds_corners():
+        moved = Qt.Key(event.key()) in _MOVES and not event.isAutoRepeat()
+        if moved and self.tool == "size":
+            self._give_width()
+        elif moved and self._holds_corners():
             self._give_corners()
         else:
             super().keyReleaseEvent(event)
+
+    def _give_width(self) -> None:
+        width = self.print_size.let_go()
+        if width is not None:
+            self.width_dragged.emit(width)
 
     def _nudge(self, dx: int, dy: int, by_px: float) -> None:
         assert self._content is not None

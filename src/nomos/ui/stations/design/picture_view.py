@@ -13,7 +13,7 @@ from nomos.proof import mips
 from nomos.ui.frame.raster import packed
 from nomos.work.open import FirstLook
 
-PictureTool = Literal["corners", "sheet", "length", "bare"]
+PictureTool = Literal["corners", "sheet", "length", "bare", "size"]
 
 
 @dataclass(frozen=True, eq=False)
@@ -25,6 +25,7 @@ class PictureContent:
     bare : polygons that stay bare.
     coarse : a first look at the fields, beside the picture while it is being read.
     note : what is going on.
+    size_mm : of the print.
     """
 
     levels: tuple[NDArray[np.uint32], ...]
@@ -33,6 +34,7 @@ class PictureContent:
     bare: tuple[tuple[tuple[float, float], ...], ...] = ()
     coarse: NDArray[np.uint32] | None = None
     note: str = ""
+    size_mm: tuple[float, float] = (100.0, 100.0)
 
 
 _levels: list[tuple[NDArray[np.uint8], tuple[NDArray[np.uint32], ...]]] = []
@@ -48,9 +50,10 @@ def _levels_of(pixels: NDArray[np.uint8]) -> tuple[NDArray[np.uint32], ...]:
 def picture_content(project: Project, pixels: NDArray[np.uint8]) -> PictureContent:
     """The picture of a project with what is printed of it."""
     cut = project.source.cut if project.source else None
+    size = (project.image.width, project.image.height)
     if cut is None:
-        return PictureContent(_levels_of(pixels), WHOLE)
-    return PictureContent(_levels_of(pixels), cut.corners, cut.sheet, cut.bare)
+        return PictureContent(_levels_of(pixels), WHOLE, size_mm=size)
+    return PictureContent(_levels_of(pixels), cut.corners, cut.sheet, cut.bare, size_mm=size)
 
 
 def first_content(first: FirstLook) -> PictureContent:

@@ -46,6 +46,7 @@ class DesignHere(Here[DesignStation]):
         part.mirror_asked.connect(designer.mirror)
         part.tool_asked.connect(self.wishes.picture_tool_asked)
         part.length_given.connect(self.wishes.length_given)
+        part.paper_shown.connect(self.wishes.paper_shown)
         part.bare_cleared.connect(lambda: designer.leave_bare(None))
         part.width_asked.connect(lambda width: designer.set_size(width_mm=width))
         part.height_asked.connect(lambda height: designer.set_size(height_mm=height))
@@ -71,10 +72,18 @@ class DesignHere(Here[DesignStation]):
             picture_part_view(project, looked, known=designer.pixels() is not None),
             correct_part_view(project, state, places),
         )
+        if designer.asks_size and state.station == "design":
+            self._ask_size()
 
     def come(self) -> None:
         """The sheet follows the part that is in sight."""
         self._turn_design(self.widget.part)
+
+    def _ask_size(self) -> None:
+        self.hand.designer.asks_size = False
+        self.widget.turn_to("picture")
+        self.widget.picture.ask_size()
+        self._turn_design("picture")
 
     def _turn_design(self, part: str) -> None:
         """The sheet follows the part of the Design station that is in sight."""

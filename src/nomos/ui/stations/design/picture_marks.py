@@ -1,0 +1,36 @@
+"""What stands beside and over the picture as it was opened: a first look at its fields, and what goes on."""
+
+import numpy as np
+from numpy.typing import NDArray
+from PyQt6.QtCore import QPointF, QRectF, Qt
+from PyQt6.QtGui import QColor, QFontMetrics, QPainter
+
+from nomos.proof import render_view
+from nomos.ui.frame import theme
+from nomos.ui.frame.sheet import image_of
+
+MARGIN = 26
+
+
+def draw_coarse(painter: QPainter, fields: NDArray[np.uint32], rect: QRectF) -> None:
+    """The first, coarse fields, in the right half."""
+    height, width = fields.shape
+    margin = theme.scaled(MARGIN)
+    room = rect.adjusted(rect.width() / 2 + theme.scaled(8), margin, -margin, -margin)
+    scale = min(room.width() / width, room.height() / height)
+    size = max(1, round(width * scale)), max(1, round(height * scale))
+    view = render_view((fields,), None, (0, 0, width, height), size)
+    box = QRectF(0, 0, size[0], size[1])
+    box.moveCenter(room.center())
+    painter.drawImage(box.topLeft(), image_of(view, 1.0))
+
+
+def draw_note(painter: QPainter, note: str, at: QPointF) -> None:
+    """Words on a ground of their own."""
+    painter.setFont(theme.font(13))
+    metrics = QFontMetrics(painter.font())
+    box = QRectF(0, 0, metrics.horizontalAdvance(note) + 20, metrics.height() + 8)
+    box.moveCenter(at)
+    painter.fillRect(box, QColor(theme.LIGHT.foot))
+    painter.setPen(QColor("#1c1c1c"))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, note)
