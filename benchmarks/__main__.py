@@ -4,7 +4,17 @@ import os
 import platform
 from pathlib import Path
 
-from benchmarks import flashing, flattening, mixing, ordering, recolouring, sketches, solving, starting
+from benchmarks import (
+    flashing,
+    flattening,
+    heartbeat,
+    mixing,
+    ordering,
+    recolouring,
+    sketches,
+    solving,
+    starting,
+)
 from benchmarks.timing import Section
 
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
@@ -29,7 +39,17 @@ def main() -> None:
         f"Python {platform.python_version()}.\n\n"
     )
     parts = []
-    for module in (recolouring, flattening, sketches, solving, mixing, ordering, flashing, starting):
+    for module in (
+        recolouring,
+        flattening,
+        sketches,
+        solving,
+        mixing,
+        ordering,
+        flashing,
+        starting,
+        heartbeat,
+    ):
         parts.append(table(module.measure()))
         print(parts[-1], flush=True)
     OUT.write_text(_HEAD + machine + "\n".join(parts), "utf-8")

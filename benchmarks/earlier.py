@@ -1,9 +1,11 @@
 """The release before, run on the same pictures in the same session, in a process of its own."""
 
+import contextlib
 import subprocess
 import sys
 import tarfile
 import tempfile
+from collections.abc import Iterator
 from io import BytesIO
 from pathlib import Path
 
@@ -12,6 +14,8 @@ import numpy as np
 ROOT = Path(__file__).parents[1]
 # The last commit of the release before.
 COMMIT = "9ace135"
+# What had landed before the window was measured.
+LANDED = "f1b6f22"
 _SCRIPT = """
 import sys, time
 import numpy as np
@@ -25,6 +29,16 @@ for line in sys.stdin:
     np.savez(target, labels=flat.labels, seconds=time.perf_counter() - start)
     print("done", flush=True)
 """
+
+
+@contextlib.contextmanager
+def sources(commit: str) -> Iterator[Path]:
+    """The sources of a commit, in a folder that goes away."""
+    packed = subprocess.run(["git", "archive", commit, "src"], cwd=ROOT, capture_output=True, check=True)
+    with tempfile.TemporaryDirectory() as folder:
+        with tarfile.open(fileobj=BytesIO(packed.stdout)) as archive:
+            archive.extractall(folder, filter="data")
+        yield Path(folder) / "src"
 
 
 class Earlier:

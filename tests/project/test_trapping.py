@@ -75,7 +75,7 @@ def test_a_switch_changes_what_is_predicted(demo: Demo) -> None:
 
 def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
-    found = kisses(project, demo_blocks.borders)
+    found = kisses(border_traps(project), demo_blocks.borders)
     lengths = [length for _, length in found]
     assert lengths == sorted(lengths, reverse=True)
     texts = [f.text for f in find(project, None, (), demo_blocks.borders)]
@@ -115,7 +115,7 @@ def test_running_through_costs_little_where_it_is_proposed(demo: Demo, demo_bloc
         project = with_ink(project, impression.zones[0].ink, opacity="opaque")
     project = with_seam(project, 0.0)
     before = predicted(project, printing_sets(project))
-    through = [trap for trap, _ in kisses(project, demo_blocks.borders) if trap.through]
+    through = [trap for trap, _ in kisses(border_traps(project), demo_blocks.borders) if trap.through]
     assert through
     for trap in through:
         changed = run_through(project, trap.lighter, trap.darker)
@@ -155,7 +155,7 @@ def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(
     project = with_seam(demo[0], 0.0)
     said = [f.text for f in find(project, None, (), demo_blocks.borders) if "only kiss" in f.text]
     assert all("of bare paper" in text for text in said)
-    (first, _), *_ = kisses(project, demo_blocks.borders)
+    (first, _), *_ = kisses(border_traps(project), demo_blocks.borders)
     assert project.flat is not None
     names = [project.flat.colours[n].name for n in (first.lighter, first.darker)]
     # A middle tone that both lie on: the join opens on it, and is said to, or is not worth a word.

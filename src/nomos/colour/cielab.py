@@ -166,6 +166,11 @@ def lab_to_hex(lab: Array) -> str:
     return "#{:02x}{:02x}{:02x}".format(*lab_to_srgb(np.asarray(lab)))
 
 
+def labs_to_hex(labs: Array) -> tuple[str, ...]:
+    """The sRGB previews of several colours. labs : (n, 3)."""
+    return tuple("#{:02x}{:02x}{:02x}".format(*each) for each in lab_to_srgb(np.asarray(labs)).tolist())
+
+
 def delta_e00(first: Array, second: Array) -> Array:
     """CIEDE2000 colour difference with kL = kC = kH = 1.
 

@@ -7,6 +7,7 @@ name the two sides throughout.
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal, NamedTuple, get_args
 
 import numpy as np
@@ -161,9 +162,15 @@ class Stock(NamedTuple):
     @property
     def ground(self) -> Ground:
         """The paper as a ground for films. Raises ColourError where no paper can be so."""
-        if self.reflectance is not None:
-            return Ground.from_reflectance(self.reflectance, self.kind, self.cover)
-        return Ground.from_lab(self.lab, self.kind, self.cover)
+        return _ground(self)
+
+
+@lru_cache(maxsize=64)
+def _ground(stock: Stock) -> Ground:
+    """Asked for each film of each print on the paper, and the same for all of them."""
+    if stock.reflectance is not None:
+        return Ground.from_reflectance(stock.reflectance, stock.kind, stock.cover)
+    return Ground.from_lab(stock.lab, stock.kind, stock.cover)
 
 
 class KnownFilm(NamedTuple):

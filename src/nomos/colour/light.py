@@ -1,7 +1,6 @@
 """A print in other lights, in other eyes, and in grey."""
 
 from importlib.resources import files
-from itertools import combinations
 from typing import Literal, get_args
 
 import numpy as np
@@ -72,13 +71,15 @@ def parting_pairs(reflectance: Array, light: Light) -> list[tuple[int, int, floa
     Their places, and ΔE00 in that light.
     """
     booth, there = lab_under(reflectance, "D50"), lab_under(reflectance, light)
-    found = []
-    for one, other in combinations(range(len(reflectance)), 2):
-        if float(delta_e00(booth[one], booth[other])) <= MATCHING_DE00:
-            apart = float(delta_e00(there[one], there[other]))
-            if apart > PARTED_DE00:
-                found.append((one, other, apart))
-    return found
+    one, other = np.triu_indices(len(reflectance), 1)
+    alike = delta_e00(booth[one], booth[other]) <= MATCHING_DE00
+    one, other = one[alike], other[alike]
+    apart = delta_e00(there[one], there[other])
+    return [
+        (int(a), int(b), float(de00))
+        for a, b, de00 in zip(one, other, apart, strict=True)
+        if de00 > PARTED_DE00
+    ]
 
 
 # Machado, Oliveira & Fernandes (2009), full severity, on linear sRGB; as carried by colour-science.

@@ -37,6 +37,7 @@ class Desk:
 
     def close(self) -> None:
         """End the threads; the window must have been closed before."""
+        self.keeper.close()
         self.runner.close()
 
 

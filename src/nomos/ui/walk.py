@@ -168,7 +168,7 @@ def settle(desk: Desk, but: tuple[str, ...] = ()) -> None:
     quiet = 0
     while quiet < 5:
         QApplication.processEvents(QEventLoop.ProcessEventsFlag.AllEvents, 50)
-        quiet = 0 if set(desk.runner.busy()) - set(but) else quiet + 1
+        quiet = 0 if desk.keeper.rough or set(desk.runner.busy()) - set(but) else quiet + 1
         if time.monotonic() > until:
             raise BadInput(f"Something was still running after {_SECONDS:.0f} s.")
         time.sleep(0.005)

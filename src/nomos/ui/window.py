@@ -223,6 +223,10 @@ class Window(QMainWindow):
     def refresh(self) -> None:
         """Render everything that is in sight from the project, its proof and the hand."""
         hand = self.controller
+        if hand.keeper.rough:
+            # A hand is dragging: what it looks at comes first, the rest a few times a second.
+            self.middle.refresh()
+            return
         project, proof, state = hand.document.project, hand.keeper.proof, hand.state
         self.strip.render_tabs(frame.station_tabs(project, proof, state))
         pictures = self.ladder.picture_height()

@@ -1,5 +1,6 @@
 """What happens where two colours meet on different blocks: spread, run through, or only kiss."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import combinations
 from typing import Literal
@@ -68,16 +69,18 @@ def border_traps(project: Project) -> tuple[BorderTrap, ...]:
         return sets[darker] | more
 
     overlap = predicted(project, [overlapping(*pair) for pair in pairs])
-    found = []
-    for (lighter, darker), lab in zip(pairs, overlap, strict=True):
-        seam = float(delta_e00(lab, own[darker]))
-        wanted = np.array(project.flat.colours[darker].lab)
-        loss = float(delta_e00(lab, wanted) - delta_e00(own[darker], wanted))
-        kind: TrapKind = "spread" if seam <= project.seam_de00 else "kiss"
-        sides = own[[lighter, darker]]
-        contrast, gap = (float(delta_e00(np.asarray(each), sides).min()) for each in (lab, project.paper.lab))
-        found.append(BorderTrap(lighter, darker, seam, kind, loss <= _THROUGH_DE00, contrast, gap))
-    return tuple(found)
+    light, dark = np.array(pairs).T
+    seam = delta_e00(overlap, own[dark])
+    wanted = np.array([colour.lab for colour in project.flat.colours])[dark]
+    through = delta_e00(overlap, wanted) - delta_e00(own[dark], wanted) <= _THROUGH_DE00
+    contrast = np.minimum(delta_e00(overlap, own[light]), seam)
+    from_paper = delta_e00(np.array(project.paper.lab), own)
+    gap = np.minimum(from_paper[light], from_paper[dark])
+    kinds: list[TrapKind] = ["spread" if de00 <= project.seam_de00 else "kiss" for de00 in seam]
+    return tuple(
+        BorderTrap(*pairs[n], float(seam[n]), kinds[n], bool(through[n]), float(contrast[n]), float(gap[n]))
+        for n in range(len(pairs))
+    )
 
 
 @dataclass(frozen=True)
@@ -124,12 +127,10 @@ def _as_line(width_mm: float, de00: float) -> float:
 
 
 def kisses(
-    project: Project, borders: Borders, *, least_mm: float = 1.0
+    traps: Sequence[BorderTrap], borders: Borders, *, least_mm: float = 1.0
 ) -> tuple[tuple[BorderTrap, float], ...]:
     """The borders that only kiss, with their length in mm, longest first."""
     found = [
-        (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
-        for trap in border_traps(project)
-        if trap.kind == "kiss"
+        (trap, float(borders.shared_mm[trap.lighter, trap.darker])) for trap in traps if trap.kind == "kiss"
     ]
     return tuple(sorted((each for each in found if each[1] >= least_mm), key=lambda each: -each[1]))

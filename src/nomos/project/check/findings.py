@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from functools import partial
+from itertools import combinations
 
 import numpy as np
 from msgspec.structs import replace
@@ -75,18 +76,18 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
     colours = project.flat.colours
     found = []
     labs = np.array([colour.lab for colour in colours])
-    for first in range(len(colours)):
-        for second in range(first + 1, len(colours)):
-            distance = float(delta_e00(labs[first], labs[second]))
-            if distance < _ALIKE_DE00:
-                found.append(
-                    Finding(
-                        "worth knowing",
-                        "design",
-                        f"{colours[first].name} and {colours[second].name} are alike, ΔE {number(distance)}.",
-                        "One colour fewer may do: flatten to fewer colours.",
-                    )
+    apart = delta_e00(labs[:, None], labs[None])
+    for first, second in combinations(range(len(colours)), 2):
+        distance = float(apart[first, second])
+        if distance < _ALIKE_DE00:
+            found.append(
+                Finding(
+                    "worth knowing",
+                    "design",
+                    f"{colours[first].name} and {colours[second].name} are alike, ΔE {number(distance)}.",
+                    "One colour fewer may do: flatten to fewer colours.",
                 )
+            )
     total = sum(match.area_mm2 for match in matches)
     for match in matches:
         share = 100 * match.area_mm2 / total
@@ -143,17 +144,18 @@ def _of_layers(project: Project) -> list[Finding]:
     sets = printing_sets(project)
     if not any(sets):
         return []
-    whole = predicted(project, sets)
     found = []
     keys = zone_keys(project)
-    for impression in project.impressions:
-        # Where lines and zones drawn by hand lie, colours do not tell.
-        by_hand = any(zone.areas for zone in impression.zones)
-        if by_hand or project.block(impression.block).contour is not None:
-            continue
-        own = {place for place, key in enumerate(keys) if key.pull == impression.id}
-        without = predicted(project, [each - own for each in sets])
-        if float(delta_e00(whole, without).max()) < UNSEEN_DE00:
+    # Where lines and zones drawn by hand lie, colours do not tell.
+    told = [
+        pull for pull in project.impressions
+        if not any(zone.areas for zone in pull.zones) and project.block(pull.block).contour is None
+    ]  # fmt: skip
+    own = [{place for place, key in enumerate(keys) if key.pull == pull.id} for pull in told]
+    shown = predicted(project, [*sets, *(each - some for some in own for each in sets)])
+    whole, without = shown[: len(sets)], shown[len(sets) :].reshape(len(told), len(sets), 3)
+    for impression, differs in zip(told, delta_e00(whole, without).max(axis=1), strict=True):
+        if float(differs) < UNSEEN_DE00:
             name = project.pull_name(impression.id)
             found.append(
                 Finding(

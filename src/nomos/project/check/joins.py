@@ -1,5 +1,6 @@
 """What to know of the joins between colours: where they only kiss, and where an overlap shows as a seam."""
 
+from collections.abc import Sequence
 from functools import partial
 
 import numpy as np
@@ -28,8 +29,9 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
     # A contour key lies over every border, and hides the join as far as its line reaches.
     if hidden_mm(project) > 0:
         return found
-    found += _seams(project, borders)
-    for trap, length in _open_kisses(project, borders)[:_MOST_KISSES]:
+    traps = border_traps(project)
+    found += _seams(project, traps, borders)
+    for trap, length in _open_kisses(project, traps, borders)[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (
             f"Run {lighter} right through under {darker}: the colour stays."
@@ -52,12 +54,14 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
     return found
 
 
-def _open_kisses(project: Project, borders: Borders) -> list[tuple[BorderTrap, float]]:
+def _open_kisses(
+    project: Project, traps: Sequence[BorderTrap], borders: Borders
+) -> list[tuple[BorderTrap, float]]:
     """Borders that only kiss, less those under which a further block prints through: no paper shows there."""
     sets = printing_sets(project)
     shown = predicted(project, sets)
     found = []
-    for trap, length in kisses(project, borders):
+    for trap, length in kisses(traps, borders):
         common = sets[trap.lighter] & sets[trap.darker]
         if common:
             between = predicted(project, [common])
@@ -76,12 +80,12 @@ def _below(project: Project, trap: BorderTrap) -> str:
     return f"of {' and '.join(names)} from below" if names else "of bare paper"
 
 
-def _seams(project: Project, borders: Borders) -> list[Finding]:
+def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> list[Finding]:
     """The overlap that shows most, of those that are taken before a gap."""
     assert project.flat is not None
     seen = [
         (trap, float(borders.shared_mm[trap.lighter, trap.darker]))
-        for trap in border_traps(project)
+        for trap in traps
         if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
     ]
     seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]

@@ -44,14 +44,19 @@ def reachable(project: Project) -> Array:
     """Colours that the project's inks can give: alone and two over each other at three strengths. (n, 3)."""
     films = _solids(project)[:_MOST_FILMS]
     ground = ground_of(project)
-    alone = np.eye(len(_STRENGTHS), dtype=bool)
-    found = [overprints(ground, [])]
-    found += [overprints(ground, [_thin(film, s) for s in _STRENGTHS], alone) for film in films]
-    for one, other in combinations(films, 2):
-        for first, second in product(_STRENGTHS, repeat=2):
-            found.append(overprints(ground, [_thin(one, first), _thin(other, second)])[-1:])
-    everything = overprints(ground, films, np.ones((1, len(films)), bool)) if films else found[0]
-    return reflectance_to_lab(np.vstack([*found, everything]))
+    steps = len(_STRENGTHS)
+    thinned = [_thin(film, strength) for film in films for strength in _STRENGTHS]
+    together = [
+        (one * steps + first, other * steps + second)
+        for one, other in combinations(range(len(films)), 2)
+        for first, second in product(range(steps), repeat=2)
+    ]
+    rows = np.zeros((1 + len(thinned) + len(together), len(thinned)), bool)
+    rows[1 : 1 + len(thinned)] = np.eye(len(thinned), dtype=bool)
+    for row, pair in enumerate(together, start=1 + len(thinned)):
+        rows[row, list(pair)] = True
+    everything = overprints(ground, films, np.ones((1, len(films)), bool))
+    return reflectance_to_lab(np.vstack([overprints(ground, thinned, rows), everything]))
 
 
 def _solids(project: Project) -> list[Film]:

@@ -248,6 +248,19 @@ def sheet_labs(project: Project, laid: LaidSheet, pulls: int | None = None) -> A
     return reflectance_to_lab(sheet_reflectance(project, laid, pulls))
 
 
+def sheet_labs_by_pull(project: Project, laid: LaidSheet) -> Array:
+    """CIELAB of each combination on bare paper and after every pull. (pulls + 1, combinations, 3)."""
+    order = films_in_order(project, laid)
+    keys = [laid.films[n] for n in order]
+    place_of = {pull.id: place for place, pull in enumerate(project.impressions, start=1)}
+    printed = (
+        np.array([place_of[key.pull] for key in keys]) <= np.arange(len(project.impressions) + 1)[:, None]
+    )
+    rows = laid.map.members[None, :, order] & printed[:, None, :]
+    reflectance = printed_reflectance(project, keys, rows.reshape(-1, len(order)))
+    return reflectance_to_lab(reflectance).reshape(len(printed), len(laid.map.members), 3)
+
+
 def sheet_reflectance(
     project: Project, laid: LaidSheet, pulls: int | None = None, *, wet_look: bool = False
 ) -> Array:

@@ -5,7 +5,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from nomos.colour import Lab, lab_to_hex
+from nomos.colour import Lab
+from nomos.colour.cielab import labs_to_hex
 from nomos.units import number
 
 PATCHES = 24
@@ -52,7 +53,7 @@ def colour_strips(lab: Lab) -> ColourStrips:
     middles = [(step + 0.5) / PATCHES for step in range(PATCHES)]
 
     def strip(value: float, text: str, labs: list[Lab]) -> Strip:
-        return Strip(value, text, tuple(lab_to_hex(np.array(each)) for each in labs))
+        return Strip(value, text, labs_to_hex(np.array(labs)))
 
     return ColourStrips(
         strip(lightness, f"L* {number(lightness)}", [from_lch(100 * m, chroma, hue) for m in middles]),

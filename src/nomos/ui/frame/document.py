@@ -39,6 +39,7 @@ class _Change(QUndoCommand):
         self._document._show(self._after)
 
     def undo(self) -> None:
+        self._document.dragging = False
         self._document._show(self._before)
 
 
@@ -59,6 +60,9 @@ class Document(QObject):
         self.session = ""
         self.allows: Callable[[Project, Project], bool] = lambda _before, _after: True
         self.stack = QUndoStack(self)
+        self.dragging = False
+        """Whether the last change goes on with the one before it: a hand is dragging something."""
+        self._gesture: object = None
 
     @property
     def project(self) -> Project | None:
@@ -81,6 +85,8 @@ class Document(QObject):
         if self._project is None:
             return
         after = edit(self._project)
+        self.dragging = merge_key is not None and merge_key == self._gesture
+        self._gesture = merge_key
         if after != self._project and self.allows(self._project, after):
             self.stack.push(_Change(self, text, self._project, after, merge_key))
 
@@ -98,6 +104,7 @@ class Document(QObject):
         session : by which what belongs to it is known while it has no file; None begins one.
         """
         self.stack.clear()
+        self.dragging, self._gesture = False, None
         self.session = session or uuid.uuid4().hex[:12]
         self.assets = dict(assets)
         self.path = path

@@ -1,6 +1,7 @@
 """Long work off the window's thread: who asks anew is answered anew, and nothing stale arrives."""
 
 import logging
+import sys
 import threading
 from collections.abc import Callable
 from dataclasses import dataclass, field
@@ -20,6 +21,7 @@ Done = Callable[[A], None]
 # What nothing can be shown without, what a hand waits for, and what nobody waits for.
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
+_TURN_S = 0.001
 _NO_MEMORY = "There is not enough memory for this; close other programs or make the design smaller."
 _FAULT = "That did not work, through a fault of the program. Your project is as it was."
 
@@ -129,6 +131,8 @@ class JobRunner(QObject):
         self._number = count()
         self._something = threading.Condition()
         self._closed = False
+        # While work goes on the window's thread gets its turn after this, not after Python's usual 5 ms.
+        sys.setswitchinterval(_TURN_S)
         # One hand is kept free for what nothing can be shown without.
         self._threads = [
             threading.Thread(target=self._serve, args=(rank,), name=f"nomos-job-{n}")

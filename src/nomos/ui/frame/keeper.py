@@ -2,17 +2,20 @@
 
 from dataclasses import dataclass, replace
 
-from PyQt6.QtCore import QObject, pyqtSignal
+from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
-from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, prove
+from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
+from nomos.project.sheet.laying import colour_matches
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
 from nomos.work.inking import LookAtInking, inking_of
 from nomos.work.review import LookClosely, look_of, slow_findings
 
-# While a hand drags a block the sheet is laid at this size: about 10 ms.
-_DRAG_PIXELS = 700_000
+# While a hand drags a block the sheet is laid at this size, about that of the view: 10 ms.
+_DRAG_PIXELS = 350_000
+# What is not needed to see where a hand drags something is made up for this often, and when it rests.
+_STILL_MS = 250
 
 
 @dataclass(frozen=True, eq=False)
@@ -44,7 +47,48 @@ class ProofKeeper(QObject):
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self.cut: Cut | None = None
         self.proof: Proof | None = None
-        document.changed.connect(self._follow)
+        self.rough = False
+        """Whether a hand is dragging: colours are right, findings and the fine page follow."""
+        self._still = QTimer(self)
+        self._still.setSingleShot(True)
+        self._still.setInterval(_STILL_MS)
+        self._still.timeout.connect(self._make_up)
+        document.changed.connect(self._follow_hand)
+
+    def close(self) -> None:
+        """Make nothing up any more."""
+        self._still.stop()
+
+    def _make_up(self) -> None:
+        """Do what was left while a hand was dragging."""
+        self.rough = False
+        self._follow()
+
+    def _follow_hand(self) -> None:
+        """Follow a change; while a hand drags, no more than it takes to see what the change does."""
+        if not (self._document.dragging and self._colour_roughly()):
+            self._still.stop()
+            self._make_up()
+
+    def _colour_roughly(self) -> bool:
+        """Colours of the sheet, laid coarsely; whether there is one to begin with."""
+        project, have, proof = self._document.project, self._laid, self.proof
+        cut = cut_of(project, self._document.assets) if project else None
+        if project is None or have is None or proof is None or cut is None or have.lay.cut != cut:
+            return False
+        wanted = sheet_of(project, cut)
+        for asker in (self._sheets, self._looks, self._inkings):
+            asker.cancel()
+        if have.lay != wanted.lay:
+            have = self._lay_coarsely(have, wanted)
+        labs = sheet_labs(project, have.laid)
+        matches = colour_matches(project, have.laid, labs)
+        self.proof = replace(proof, project=project, laid=have.laid, labs=labs, matches=matches)
+        self.rough = True
+        if not self._still.isActive():
+            self._still.start()
+        self.changed.emit()
+        return True
 
     def _follow(self) -> None:
         project = self._document.project
@@ -71,11 +115,12 @@ class ProofKeeper(QObject):
         self._look_closely()
         self._colour()
 
-    def _lay_coarsely(self, have: _Laid, wanted: Bare) -> None:
+    def _lay_coarsely(self, have: _Laid, wanted: Bare) -> _Laid:
         if self._coarse is None or self._coarse[0] is not have.blocks:
             self._coarse = (have.blocks, coarse(have.blocks, _DRAG_PIXELS))
         laid = lay_sheet(self._coarse[1], wanted.lay.pulls)
         self._laid = _Laid(wanted.lay, have.blocks, laid, None)
+        return self._laid
 
     def _arrived(self, wanted: Bare, sheet: Sheet) -> None:
         self._laid = _Laid(wanted.lay, sheet.blocks, sheet.laid, sheet.bare)

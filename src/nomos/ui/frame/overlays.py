@@ -19,6 +19,8 @@ from nomos.work import held
 
 # Overlays are worked out at no more than so many pixels: a few dozen milliseconds.
 _PIXELS = 2_500_000
+# What lines are traced on.
+_LINE_PIXELS = 300_000
 # A trap, a run under the key, a kiss; where the knife is free to remove, or to leave. Colours to tell
 # apart on the pale design, chosen by us.
 _TRAP, _UNDER_KEY, _KISS = (34.0, 12.0, -44.0), (62.0, 0.0, 0.0), (40.0, 52.0, 34.0)
@@ -28,9 +30,9 @@ _PALE = 0.72
 _SEEN = ("flat", "inks", "paper", "blocks", "impressions", "register", "tolerance_mm")
 
 
-def _step(shape: tuple[int, ...]) -> int:
+def _step(shape: tuple[int, ...], pixels: int = _PIXELS) -> int:
     step = 1
-    while shape[0] * shape[1] // step**2 > _PIXELS:
+    while shape[0] * shape[1] // step**2 > pixels:
         step += 1
     return step
 
@@ -87,7 +89,7 @@ def free_lines(proof: Proof, pull: str) -> tuple[Outline, ...]:
 
 @lru_cache(maxsize=1)
 def _free_lines(project: Project, laid: LaidSheet, pull: str) -> tuple[Outline, ...]:
-    return stray_lines(project, _inside(laid), pull)
+    return stray_lines(project, _inside(laid, _LINE_PIXELS), pull)
 
 
 @lru_cache(maxsize=1)
@@ -100,10 +102,10 @@ def _free_page(project: Project, laid: LaidSheet, pull: str) -> tuple[tuple[Inde
     return mips(page), small.px_per_mm
 
 
-def _inside(laid: LaidSheet) -> LaidSheet:
+def _inside(laid: LaidSheet, pixels: int = _PIXELS) -> LaidSheet:
     """The image of a laid sheet without its margin, at no more pixels than an overlay needs."""
     inner = laid.inner
-    step = _step(inner.shape)
+    step = _step(inner.shape, pixels)
     index: Index = inner[::step, ::step].copy()
     small = CombinationMap(index, laid.map.members, laid.map.pixels)
     return replace(laid, map=small, pad_px=0, px_per_mm=laid.px_per_mm / step)

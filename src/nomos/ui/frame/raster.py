@@ -56,8 +56,8 @@ class Raster:
 
 def packed(rgb: NDArray[np.uint8]) -> Pixels:
     """Pixels as 0xffRRGGBB. (h, w, 3) uint8 to (h, w)."""
-    wide = rgb.astype(np.uint32)
-    pixels: Pixels = (
-        np.uint32(0xFF000000) | wide[..., 0] << np.uint32(16) | wide[..., 1] << np.uint32(8) | wide[..., 2]
-    )
+    import cv2
+
+    # Blue, green, red, alpha in memory are 0xAARRGGBB on every machine that Nomos runs on.
+    pixels: Pixels = cv2.cvtColor(np.ascontiguousarray(rgb), cv2.COLOR_RGB2BGRA).view(np.uint32)[..., 0]
     return pixels

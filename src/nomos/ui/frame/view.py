@@ -1,6 +1,7 @@
 """The station strip and the pull ladder."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 from pathlib import Path
 
 import numpy as np
@@ -8,13 +9,14 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
-from nomos.project import Project, Proof, Station, sheet_labs
+from nomos.project import LaidSheet, Project, Proof, Station, sheet_labs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model.sheets import planned_sheets, sheets_of
 from nomos.project.order.days import days_needed
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import worst_mm
+from nomos.project.sheet.laying import sheet_labs_by_pull
 from nomos.proof import render_view
 from nomos.registration import SYSTEM_NAMES
 from nomos.ui.frame.state import STATIONS, UiState
@@ -132,7 +134,10 @@ def ladder_rungs(
     notes = (*between_pulls(project, brief=True), "finished print")
     finished = len(project.impressions)
     looked_at = finished if state.pulls is None else state.pulls
-    rungs = [Rung(None, 0, "Bare paper", (), "", looked_at == 0, _thumb(project, proof, 0, thumb_px))]
+    known = proof is not None and proof.project is project
+    none: tuple[None, ...] = (None,) * (finished + 1)
+    thumbs = prints_by_pull(proof, thumb_px) if proof is not None and known else none
+    rungs = [Rung(None, 0, "Bare paper", (), "", looked_at == 0, thumbs[0])]
     for place, impression in enumerate(project.impressions, start=1):
         inks = tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in impression.zones)
         rungs.append(
@@ -143,29 +148,35 @@ def ladder_rungs(
                 inks,
                 notes[place - 1],
                 looked_at == place,
-                _thumb(project, proof, place, thumb_px),
+                thumbs[place],
             )
         )
     return tuple(rungs)
 
 
-def _thumb(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDArray[np.uint32] | None:
-    if proof is None or proof.project is not project:
-        return None
-    return small_print(proof, project, tall, pulls)
+@lru_cache(maxsize=2)
+def prints_by_pull(proof: Proof, tall: int) -> tuple[NDArray[np.uint32], ...]:
+    """Small pictures of the bare paper and of the sheet after every pull.
+
+    Made once a proof, however often they are looked at: the ladder's and the bench's.
+    """
+    return tuple(_small(proof.laid, labs, tall) for labs in sheet_labs_by_pull(proof.project, proof.laid))
 
 
-def small_print(proof: Proof, project: Project, tall: int, pulls: int | None = None) -> NDArray[np.uint32]:
-    """A small picture of the sheet's image after so many pulls, for any order of the same pulls.
+def small_print(proof: Proof, project: Project, tall: int) -> NDArray[np.uint32]:
+    """A small picture of the finished sheet's image, for any order of the same pulls.
 
     tall : its height; a picture wider than three quarters of that is made lower instead.
     """
-    laid = proof.laid
+    return _small(proof.laid, sheet_labs(project, proof.laid), tall)
+
+
+def _small(laid: LaidSheet, labs: NDArray[np.float64], tall: int) -> NDArray[np.uint32]:
     height, width = laid.inner.shape
     shape = width / height
     wide = min(tall * shape, tall * _WIDEST)
     size = max(1, round(wide)), max(1, round(wide / shape))
-    return render_view(laid.levels, sheet_labs(project, laid, pulls), laid.inner_window, size)
+    return render_view(laid.levels, labs, laid.inner_window, size)
 
 
 def window_title(project: Project | None, path: Path | None, *, unsaved: bool) -> str:

@@ -15,7 +15,7 @@ from nomos.project.edition.card import PullCard
 from nomos.project.edition.carving import CarvedBlock
 from nomos.project.edition.gate import cut_gate
 from nomos.project.model import Impression
-from nomos.ui.frame.view import small_print
+from nomos.ui.frame.view import prints_by_pull
 
 _CAUTIONS = (
     "Fingers out of the press. Air and gloves with solvents.",
@@ -164,7 +164,7 @@ def _picture(project: Project, proof: Proof | None, pulls: int, tall: int) -> ND
     """The sheet after this pull, as the plan has it."""
     if proof is None or proof.project is not project:
         return None
-    return small_print(proof, project, tall, pulls)
+    return prints_by_pull(proof, tall)[pulls]
 
 
 def _press(state: EditionState, now: datetime) -> str:

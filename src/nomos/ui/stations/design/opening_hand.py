@@ -14,7 +14,7 @@ from nomos.errors import BadInput
 from nomos.progress import Progress
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
-from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
 from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.sheet_view import sketch_raster
 from nomos.ui.stations.design.view import Outlined, outlined
@@ -53,6 +53,7 @@ class OpeningHand(QObject):
         # One picture at a time is opened or flattened: the newest wish counts.
         self.opening = Asker(runner, "design", self._refused, said="reading the design")
         self._sheet = Asker(runner, "sheet", self._refused, said="looking for the sheet")
+        self._outlines = Asker(runner, "outlines", self._refused, said="drawing the outlines", rank=FIRST)
         self.done: Flattened | None = None
         self.sketch: Raster | None = None
         self.outlined: Outlined | None = None
@@ -68,6 +69,7 @@ class OpeningHand(QObject):
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
             self.sketch, self.done, self.outlined = None, None, None
+            self._outlines.cancel()
         if before is None or after is None or _digest(before) != _digest(after):
             self.found = None
         elif before.flat != after.flat and self.done is not None:
@@ -160,13 +162,21 @@ class OpeningHand(QObject):
         self.outlined = None
 
     def need_outlines(self, labels: Labels, px_per_mm: float) -> Outlined | None:
-        """The sketch with the outlines of the fields drawn over it, once it has been read."""
-        project = self._document.project
-        if self.done is None or project is None:
+        """The sketch with the outlines of the fields drawn over it, once they are drawn."""
+        project, done = self._document.project, self.done
+        if done is None or project is None:
             return None
-        if self.outlined is None or self.outlined.labels is not labels:
-            self.outlined = outlined(self.done.even, labels, px_per_mm, self.done.flat.unsure, project.image)
-        return self.outlined
+        if self.outlined is not None and self.outlined.labels is labels:
+            return self.outlined
+        if not self._outlines.busy:
+            image = project.image
+
+            def take(made: Outlined) -> None:
+                self.outlined = made
+                self.changed.emit()
+
+            self._outlines.do(lambda _: outlined(done.even, labels, px_per_mm, done.flat.unsure, image), take)
+        return None
 
     def flatten_again(
         self,

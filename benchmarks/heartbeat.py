@@ -1,0 +1,276 @@
+"""How long an action keeps the window's thread: every button, key and look at each station, and drags.
+
+    QT_QPA_PLATFORM=offscreen python -m benchmarks.heartbeat [--print NAME | --print large] [--json]
+
+The thread is held from one turn of its event loop to the next; the longest turn after an action, until all
+work has come in, is that action's figure.
+"""
+
+import argparse
+import contextlib
+import json
+import os
+import subprocess
+import sys
+import tempfile
+import time
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass, field
+from functools import partial
+from pathlib import Path
+from typing import Any
+
+os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+
+import numpy as np
+from PyQt6 import QtTest
+from PyQt6.QtCore import QEvent, QPointF, QSettings, Qt
+from PyQt6.QtGui import QMouseEvent
+from PyQt6.QtWidgets import QAbstractButton, QApplication, QWidget
+
+from benchmarks import earlier
+from benchmarks.timing import Line, Section
+from nomos.ui.desk import Desk, set_up
+from nomos.ui.frame import theme
+from nomos.ui.frame.answers import Answers
+from nomos.ui.frame.state import STATIONS
+from nomos.ui.walk import settle
+
+QTest: Any = QtTest.QTest
+# What ends, opens or writes something is not pressed: a benchmark changes nothing but its own project.
+_LEFT_ALONE = ("…", "Put away", "Close", "Begin")
+KEYS = (
+    Qt.Key.Key_Comma, Qt.Key.Key_Period, Qt.Key.Key_N, Qt.Key.Key_Plus, Qt.Key.Key_Minus, Qt.Key.Key_W,
+    Qt.Key.Key_L, Qt.Key.Key_Down, Qt.Key.Key_Up, Qt.Key.Key_Right, Qt.Key.Key_Left,
+)  # fmt: skip
+
+
+class Nobody:
+    """Answers every question of the window with nothing."""
+
+    def __getattr__(self, name: str) -> Callable[..., Any]:
+        answers = {"unsaved": "discard", "blocks_to_open": [], "contradicts": True, "may_replace": False}
+        return lambda *_args, **_kwargs: answers.get(name)
+
+
+class Heart:
+    """The longest turn of the window's thread so far, seconds."""
+
+    longest = 0.0
+
+    @contextlib.contextmanager
+    def beating(self) -> Iterator[None]:
+        """Times whatever runs on the window's thread meanwhile."""
+        begun = time.perf_counter()
+        yield
+        self.longest = max(self.longest, time.perf_counter() - begun)
+
+
+@dataclass
+class Beats:
+    """The longest turn of each action, seconds."""
+
+    desk: Desk
+    found: dict[str, float] = field(default_factory=dict)
+
+    def time(self, name: str, act: Callable[[], object]) -> float:
+        """Act, and let everything come in, one turn of the event loop at a time."""
+        heart = Heart()
+        with heart.beating():
+            act()
+        while True:
+            with heart.beating():
+                QApplication.processEvents()
+            if not self.desk.runner.busy():
+                break
+            time.sleep(0.001)
+        with heart.beating():
+            QApplication.processEvents()
+        self.found[name] = max(self.found.get(name, 0.0), heart.longest)
+        return heart.longest
+
+    def worst(self, count: int = 12) -> list[tuple[str, float]]:
+        """The slowest actions, the worst first."""
+        return sorted(self.found.items(), key=lambda each: -each[1])[:count]
+
+
+def move(widget: QWidget, at: QPointF, kind: QEvent.Type = QEvent.Type.MouseMove) -> None:
+    """A move of the mouse with its left button held."""
+    left = Qt.MouseButton.LeftButton
+    event = QMouseEvent(kind, at, widget.mapToGlobal(at), left, left, Qt.KeyboardModifier.NoModifier)
+    QApplication.sendEvent(widget, event)
+
+
+def pressable(station: QWidget) -> list[QAbstractButton]:
+    """The buttons in sight that may be pressed."""
+    found = station.findChildren(QAbstractButton)
+    return [
+        each for each in found
+        if each.isVisible() and each.isEnabled() and each.text()
+        and not any(word in each.text() for word in _LEFT_ALONE)
+    ]  # fmt: skip
+
+
+def all_actions(beats: Beats) -> None:
+    """Every station, its parts, its buttons, looks and keys; what is changed is undone."""
+    window, stack = beats.desk.window, beats.desk.document.stack
+    for station in STATIONS:
+        beats.time(f"{station}: enter", partial(window.go_to, station))
+        window.go_to("order")
+        beats.time(f"{station}: enter again", partial(window.go_to, station))
+        widget = window.column.here(station).widget
+        parts = list(widget._groups) if isinstance(widget, Answers) else [""]
+        for part in parts:
+            if part:
+                beats.time(f"{station}: turn to {part}", partial(widget.turn_to, part))
+            for made in pressable(widget):
+                before = stack.index()
+                with contextlib.suppress(RuntimeError):
+                    beats.time(f"{station} {part}: {made.text()}", made.click)
+                if stack.index() > before:
+                    beats.time(f"{station} {part}: undo {made.text()}", stack.undo)
+        for look, made in window.looks.buttons.items():
+            if made.isVisible() and made.isEnabled():
+                beats.time(f"{station}: look at {look}", made.click)
+        for key in KEYS:
+            beats.time(f"{station}: key {key.name}", partial(QTest.keyClick, window, key))
+
+
+def drags(beats: Beats) -> dict[str, float]:
+    """Pictures a second while an ink's strength, a block and a rung are dragged."""
+    desk = beats.desk
+    window, hand = desk.window, desk.controller
+    project = desk.document.project
+    assert project is not None
+    rates: dict[str, float] = {}
+
+    def rate(name: str, each: Callable[[int], object], steps: int = 30) -> None:
+        begun = time.perf_counter()
+        for step in range(steps):
+            each(step)
+            QApplication.processEvents()
+            window.sheet.repaint()
+        rates[name] = steps / (time.perf_counter() - begun)
+        settle(desk)
+
+    hand.choose_pull(project.impressions[-1].id)
+    window.go_to("register")
+    settle(desk)
+    rate("a block", lambda step: hand.places.drag_handle(0.05 * step, 0.02 * step, gesture=-7))
+    window.go_to("inks")
+    settle(desk)
+    rate("an ink's strength", lambda step: hand.inks.set_strength(0.5 + step / 60, -8))
+    ladder = window.ladder
+    at = QPointF(ladder.width() / 2, ladder.height() * 0.4)
+    QTest.mousePress(ladder, Qt.MouseButton.LeftButton, pos=at.toPoint())
+    rate("a rung", lambda step: move(ladder, at + QPointF(0, 3 * step)))
+    QTest.mouseRelease(ladder, Qt.MouseButton.LeftButton, pos=at.toPoint())
+    return rates
+
+
+def large_print(folder: Path) -> Path:
+    """A project of A3 with twelve colours in beds and panes, at 300 dpi."""
+    from nomos.design import FlatColour, FlatDesign
+    from nomos.project import digest, labels_to_png, save
+    from nomos.project.blocks.edits import with_flat_design
+    from nomos.project.model.edits import new_project
+
+    hand = np.random.default_rng(5)
+    labels = np.zeros((4560, 3160), np.uint8)
+    for colour in range(1, 12):
+        for _ in range(30):
+            y, x = int(hand.integers(0, 4300)), int(hand.integers(0, 2900))
+            labels[y : y + int(hand.integers(80, 500)), x : x + int(hand.integers(80, 500))] = colour
+    labs = [(96.0, 0.0, 3.0), *((float(85 - 6 * n), 30 * np.cos(n), 30 * np.sin(n)) for n in range(11))]
+    png = labels_to_png(labels)
+    size = (267.5, 386.1)
+    flat = FlatDesign(labels, tuple(FlatColour(lab, 0.0, 0.0) for lab in labs), 0.0, size)
+    project = with_flat_design(
+        new_project("Beds and panes", size, paper_lab=labs[0]), flat, digest(png), asked=12,
+        smallest_feature_mm=0.8, names=[f"Bed {n}" for n in range(12)],
+    )  # fmt: skip
+    path = folder / "beds.nomos"
+    save(path, project, {digest(png): png})
+    return path
+
+
+def figures(print_of: str) -> dict[str, Any]:
+    """What a window on a demo, or on the large print, does; in a window of its own."""
+    application = QApplication(["nomos"])
+    theme.dress(application)
+    with tempfile.TemporaryDirectory() as folder:
+        os.environ["XDG_STATE_HOME"] = os.environ["XDG_CONFIG_HOME"] = folder
+        settings = QSettings(f"{folder}/window.ini", QSettings.Format.IniFormat)
+        nobody: Any = Nobody()
+        desk = set_up(nobody, settings)
+        desk.window.resize(1280, 800)
+        desk.window.show()
+        settle(desk)
+        beats = Beats(desk)
+        path = large_print(Path(folder)) if print_of == "large" else None
+        begun = time.perf_counter()
+        opened = (lambda: desk.files.open(path)) if path else lambda: desk.files.open_demo(print_of)
+        beats.time("opening", opened)
+        first_s = time.perf_counter() - begun
+        settle(desk)
+        all_actions(beats)
+        rates = drags(beats)
+        desk.document.stack.setClean()
+        desk.window.close()
+        desk.close()
+    entering = max(seconds for name, seconds in beats.found.items() if name.endswith("enter again"))
+    return {"worst": beats.worst(30), "entering_s": entering, "first_s": first_s, "pictures_per_s": rates,
+            "actions": len(beats.found)}  # fmt: skip
+
+
+def _of_release(source: Path, print_of: str) -> dict[str, Any]:
+    made = subprocess.run(
+        [sys.executable, "-m", "benchmarks.heartbeat", "--print", print_of, "--json"],
+        env={**os.environ, "PYTHONPATH": f"{source}:{earlier.ROOT}"}, cwd=source, check=True,
+        capture_output=True, text=True,
+    )  # fmt: skip
+    found: dict[str, Any] = json.loads(made.stdout.splitlines()[-1])
+    return found
+
+
+def measure() -> Section:
+    """The demo and a large print, now and in the release before."""
+    lines = []
+    with earlier.sources(earlier.LANDED) as before:
+        for print_of, words in (("glasshouse", "The demo"), ("large", "A3 at 300 dpi, 12 colours")):
+            now, then = (_of_release(source, print_of) for source in (earlier.ROOT / "src", before))
+            (slowest, worst), (was, worst_was) = now["worst"][0], then["worst"][0]
+            lines += [
+                Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms",
+                     f"{slowest}; the release before {1000 * worst_was:.0f} ms, {was}"),
+                Line(f"{words}: actions over 100 ms", str(sum(s > 0.1 for _, s in now["worst"])),
+                     f"the release before {sum(s > 0.1 for _, s in then['worst'])}, of the slowest 30"),
+                Line(f"{words}: entering a station", f"{1000 * now['entering_s']:.0f} ms",
+                     f"the release before {1000 * then['entering_s']:.0f} ms"),
+            ]  # fmt: skip
+            lines += [
+                Line(f"{words}: dragging {what}", f"{rate:.0f} pictures a second",
+                     f"the release before {then['pictures_per_s'][what]:.0f}")
+                for what, rate in now["pictures_per_s"].items()
+            ]  # fmt: skip
+    return Section("How long an action keeps the window's thread, workers busy beside it", tuple(lines), "")
+
+
+def main() -> None:
+    """Print the slowest actions."""
+    parser = argparse.ArgumentParser()
+    parser.add_argument("--print", default="glasshouse", dest="print_of")
+    parser.add_argument("--json", action="store_true")
+    wanted = parser.parse_args()
+    found = figures(wanted.print_of)
+    if wanted.json:
+        print(json.dumps(found))
+        return
+    for name, seconds in found["worst"]:
+        print(f"{1000 * seconds:7.0f} ms  {name}")
+    for name in ("entering_s", "first_s", "pictures_per_s", "actions"):
+        print(name, found[name])
+
+
+if __name__ == "__main__":
+    main()
