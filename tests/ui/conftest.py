@@ -78,6 +78,7 @@ class Answers:
     printed: Path | None = None
     studio: Path | None = None
     replace: bool = False
+    read_only: bool = False
     replacing: list[tuple[str, bool]] = field(default_factory=list)
     exported: Path | None = None
     leave: Unsaved = "discard"
@@ -122,6 +123,9 @@ class Answers:
     def may_replace(self, name: str, *, meant: bool) -> bool:
         self.replacing.append((name, meant))
         return self.replace
+
+    def open_to_read(self, name: str, holder: str) -> bool:  # noqa: ARG002
+        return self.read_only
 
     def unsaved(self, title: str) -> Unsaved:  # noqa: ARG002
         self.asked += 1

@@ -1,8 +1,11 @@
 """Starting, the questions, faults, and the walk that `make demo` takes without a display."""
 
 import socket
+import threading
 from collections.abc import Callable
+from functools import partial
 from pathlib import Path
+from typing import Any
 
 import pytest
 from PIL import Image
@@ -12,14 +15,18 @@ from PyQt6.QtWidgets import QApplication, QMessageBox, QPushButton
 from nomos import demo
 from nomos.demo import GLASSHOUSE, Scenario
 from nomos.errors import BadInput
+from nomos.holding import Hold, Holder, hold
 from nomos.progress import NULL_PROGRESS, Progress
-from nomos.project import Assets, Project
+from nomos.project import Assets, Project, load, save
 from nomos.ui import start, walk
 from nomos.ui.desk import Desk
 from nomos.ui.frame.fault import fault_handler, last_edits
+from nomos.ui.frame.jobs import Asker
 from nomos.ui.frame.questions import Dialogs
+from nomos.ui.stations.design import opening_hand
 from nomos.work import Ask
-from tests.ui.conftest import settle
+from nomos.work.open import open_design
+from tests.ui.conftest import Answers, project_of, settle
 
 
 def press_when_asked(text: str) -> None:
@@ -165,3 +172,80 @@ def test_texts_that_wrap_have_room(desk: Desk, make: Callable[[Desk], object]) -
     assert isinstance(part, QWidget)
     for label in part.findChildren(QLabel):
         assert label.height() >= label.heightForWidth(label.width()) - 1
+
+
+def test_a_file_open_in_another_window_is_only_looked_at(
+    desk: Desk, answers: Answers, little: tuple[Project, Assets], tmp_path: Path
+) -> None:
+    path = tmp_path / "pane.nomos"
+    save(path, *little)
+    other = hold(path)
+    assert isinstance(other, Hold)
+    desk.files.open(path)
+    assert desk.document.project is None
+    answers.read_only = True
+    desk.files.open(path)
+    settle(desk)
+    assert "only to look at" in desk.window.windowTitle()
+    desk.controller.fields.rename("Another pane")
+    answers.save = path
+    assert not desk.files.save()
+    assert "choose another name" in desk.window.notice.text()
+    answers.save = tmp_path / "own.nomos"
+    assert desk.files.save()
+    settle(desk)
+    assert load(path)[0].title != "Another pane"
+    assert load(tmp_path / "own.nomos")[0].title == "Another pane"
+    assert "only to look at" not in desk.window.windowTitle()
+    other.let_go()
+    own = hold(tmp_path / "own.nomos")
+    assert isinstance(own, Holder)
+    desk.files.open(path)
+    settle(desk)
+    again = hold(tmp_path / "own.nomos")
+    assert isinstance(again, Hold)
+    again.let_go()
+
+
+def test_edits_made_while_a_picture_is_read_are_asked_about(
+    little_desk: Desk, answers: Answers, sketch: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    desk, go_on = little_desk, threading.Event()
+    really = open_design
+
+    def slowly(*asked: Any) -> Any:
+        assert go_on.wait(10)
+        return really(*asked)
+
+    monkeypatch.setattr(opening_hand, "open_design", slowly)
+    desk.files.open(sketch)
+    desk.controller.fields.rename("Edited meanwhile")
+    answers.leave = "cancel"
+    go_on.set()
+    settle(desk)
+    assert (answers.asked, project_of(desk).title) == (1, "Edited meanwhile")
+    answers.leave = "discard"
+    desk.files.open(sketch)
+    settle(desk)
+    assert (answers.asked, project_of(desk).title) == (2, "sketch")
+
+
+def _waited(go_on: threading.Event, name: str, _progress: Progress) -> str:
+    assert go_on.wait(10)
+    return name
+
+
+def test_an_answer_for_a_project_that_is_gone_is_dropped(
+    little_desk: Desk, demo: tuple[Project, Assets]
+) -> None:
+    desk, go_on, found = little_desk, threading.Event(), list[str]()
+    dropped, kept = (
+        Asker(desk.runner, name, found.append, outlives=name == "kept") for name in ("a", "kept")
+    )
+    for asker in (dropped, kept):
+        asker.do(partial(_waited, go_on, asker.name), found.append)
+    project, assets = demo
+    desk.document.begin(project, dict(assets), saved=True)
+    go_on.set()
+    settle(desk)
+    assert found == ["kept"]

@@ -14,6 +14,7 @@ from nomos.cli.common import (
     print_json,
     project_of_design,
     pull_called,
+    save_out,
     say,
 )
 from nomos.errors import BadInput
@@ -84,7 +85,6 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 
 def _separate(options: argparse.Namespace) -> int:
     from nomos.formats import read_inks
-    from nomos.project import save
     from nomos.project.blocks.boards import board_pairs, turned_text, with_two_sided
     from nomos.project.blocks.plans import with_plan
     from nomos.work.cut import cut_of
@@ -130,7 +130,7 @@ def _separate(options: argparse.Namespace) -> int:
         figures["boards"] = [{"front": front.name, "back": back.name} for front, back in board_pairs(best)]
         figures["turning"] = turned_text(best)
     if options.out:
-        save(options.out, best, assets)
+        save_out(options, best, assets)
         figures["project"] = str(options.out)
     if options.json:
         print_json(figures)
@@ -147,7 +147,7 @@ def _separate(options: argparse.Namespace) -> int:
 def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     """A reduction or a jigsaw: one plan, on one block."""
     from nomos.formats import read_inks
-    from nomos.project import labels_of, save
+    from nomos.project import labels_of
     from nomos.project.blocks.jigsaw import pieces_of
     from nomos.project.blocks.methods import with_method
     from nomos.project.blocks.plans import candidates_of
@@ -181,7 +181,7 @@ def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets"
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)], "plans": [plan],
     }  # fmt: skip
     if options.out:
-        save(options.out, project, assets)
+        save_out(options, project, assets)
         figures["project"] = str(options.out)
     if options.json:
         print_json(figures)
@@ -327,7 +327,7 @@ def _rounded(lab: Iterable[float]) -> list[float]:
 
 
 def _keys(options: argparse.Namespace) -> int:
-    from nomos.project import load, save
+    from nomos.project import load
     from nomos.project.blocks.keys import (
         CONTOUR_MM,
         with_contour_key,
@@ -348,14 +348,14 @@ def _keys(options: argparse.Namespace) -> int:
             raise BadInput("--kind drawn needs --block, the block that is the key.")
         pull = project.impression(pull_called(project, options.block))
         project = with_drawn_key(project, pull.block)
-    save(options.out, project, assets)
+    save_out(options, project, assets)
     keys = [block.name for block in project.blocks if block.is_key]
     figures = {"project": str(options.out), "keys": keys, "blocks": [block.name for block in project.blocks]}
     return say(options, figures, [f"{options.out}: key {', '.join(keys) or 'none'}"])
 
 
 def _simplify(options: argparse.Namespace) -> int:
-    from nomos.project import digest, load, mask_to_png, save
+    from nomos.project import digest, load, mask_to_png
     from nomos.project.blocks.edits import with_drawn
     from nomos.project.check.cutting import simpler_block
     from nomos.work.cut import lay_of
@@ -366,7 +366,7 @@ def _simplify(options: argparse.Namespace) -> int:
     simpler = simpler_block(project, answers()(cut), answers()(lay_of(project, cut)), pull)
     data = mask_to_png(simpler.mask)
     project = with_drawn(project, {project.impression(pull).block: digest(data)})
-    save(options.out, project, {**assets, digest(data): data})
+    save_out(options, project, {**assets, digest(data): data})
     figures = {
         "project": str(options.out),
         "outline_before_mm": round(simpler.outline_before_mm, 1),

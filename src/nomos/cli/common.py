@@ -11,6 +11,7 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from nomos.errors import BadInput
+from nomos.holding import check_free
 from nomos.reading import read_whole
 
 if TYPE_CHECKING:
@@ -52,6 +53,14 @@ def command(
     parser.add_argument("--json", action="store_true", help="one JSON object")
     parser.set_defaults(run=run)
     return parser
+
+
+def save_out(options: argparse.Namespace, project: "Project", assets: "Assets") -> None:
+    """Write the project that a command has made. Raises BadInput, also where a window has that file open."""
+    from nomos.project import save
+
+    check_free(options.out)
+    save(options.out, project, assets)
 
 
 def say(options: argparse.Namespace, figures: dict[str, Any], lines: Iterable[str]) -> int:

@@ -4,7 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import answers, command, pull_called, say
+from nomos.cli.common import answers, command, pull_called, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -33,7 +33,7 @@ def add_commands(commands: Any) -> None:
 
 
 def _inking(options: argparse.Namespace) -> int:
-    from nomos.project import load, save
+    from nomos.project import load
     from nomos.project.edition.card import zone_text
     from nomos.work.cut import cut_of
     from nomos.work.inking import inking_of
@@ -42,7 +42,7 @@ def _inking(options: argparse.Namespace) -> int:
     if options.pull:
         project = _changed(project, options)
     if options.out:
-        save(options.out, project, assets)
+        save_out(options, project, assets)
     cut = cut_of(project, assets)
     look: InkingLook | None = None
     if cut is not None and project.impressions:

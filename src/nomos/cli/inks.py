@@ -4,7 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import answers, command, print_json, say
+from nomos.cli.common import answers, command, print_json, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -259,13 +259,12 @@ def _chart(options: argparse.Namespace) -> int:
 
 def _learn_chart(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     from nomos.formats.chart import read_chart_file
-    from nomos.project import save
     from nomos.project.inks.chart import overlap_chart
     from nomos.project.inks.overlaps import learn_chart, with_learned
 
     chart = overlap_chart(project)
     learned = learn_chart(project, chart, read_chart_file(options.learn, chart, project.paper.lab))
-    save(options.out, with_learned(project, learned.inks), assets)
+    save_out(options, with_learned(project, learned.inks), assets)
     figures = {
         "project": str(options.out),
         "inks": [ink.name for ink in learned.inks],
@@ -307,7 +306,7 @@ def _read_chart(options: argparse.Namespace, project: "Project") -> int:
 
 def _learn(options: argparse.Namespace) -> int:
     from nomos.formats.files import read_bytes
-    from nomos.project import load, save
+    from nomos.project import load
     from nomos.project.sheet.learning import with_cause
     from nomos.work.packet import printable
     from nomos.work.scan import learn_of
@@ -334,7 +333,7 @@ def _learn(options: argparse.Namespace) -> int:
     if options.out:
         for cause in learnt.causes:
             project = with_cause(project, cause)
-        save(options.out, project, assets)
+        save_out(options, project, assets)
         figures["project"] = str(options.out)
     said = [each.text for each in learnt.causes] or ["nothing needs an explanation"]
     return say(options, figures, said)

@@ -5,7 +5,7 @@ from pathlib import Path
 from typing import Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import answers, command, print_json, say
+from nomos.cli.common import answers, command, print_json, save_out, say
 from nomos.errors import BadInput
 from nomos.project.model.sheets import planned_sheets
 
@@ -35,7 +35,7 @@ def add_commands(commands: Any) -> None:
 
 
 def _order(options: argparse.Namespace) -> int:
-    from nomos.project import load, save
+    from nomos.project import load
     from nomos.project.order.search import order_reasons, with_order
     from nomos.work.orders import orders_of
     from nomos.work.packet import printable
@@ -66,7 +66,7 @@ def _order(options: argparse.Namespace) -> int:
         for choice in report.choices
     ]
     if options.out:
-        save(options.out, with_order(project, report.choices[0].pulls), assets)
+        save_out(options, with_order(project, report.choices[0].pulls), assets)
     figures = {"orders": orders, "exact": report.exact, "distinct_outcomes": report.outcomes}
     if options.json:
         print_json(figures)

@@ -5,7 +5,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import answers, command, print_json, pull_called, say
+from nomos.cli.common import answers, command, print_json, pull_called, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -266,7 +266,7 @@ def _pull(project: "Project", found: "PullFound") -> dict[str, Any]:
 
 
 def _read(options: argparse.Namespace) -> int:
-    from nomos.project import load, save
+    from nomos.project import load
     from nomos.project.register.readings import eye_places, read_by_eye, reading_by_eye, verdict
     from nomos.project.register.system import with_reading
 
@@ -301,7 +301,7 @@ def _read(options: argparse.Namespace) -> int:
         "next_proof": said.next_proof,
     }
     if options.out:
-        save(options.out, with_reading(project, reading_by_eye(project, pull, fit, options.sheet)), assets)
+        save_out(options, with_reading(project, reading_by_eye(project, pull, fit, options.sheet)), assets)
         figures_out["project"] = str(options.out)
     return say(options, figures_out, [said.found, *said.steps, said.next_proof])
 

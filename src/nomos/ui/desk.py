@@ -38,12 +38,14 @@ class Desk:
     def close(self) -> None:
         """End the threads; the window must have been closed before."""
         self.keeper.close()
+        self.files.close()
         self.runner.close()
 
 
 def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     """Wire the window. questions : None asks with dialogs over the window."""
     document, runner = Document(), JobRunner()
+    runner.owner = lambda: document.session
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
     designer = Designer(document, runner)

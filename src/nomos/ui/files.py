@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING, cast
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.holding import Hold, Holder, hold
 from nomos.progress import Progress
 from nomos.project import Project, load
 from nomos.project.model.edits import with_title
@@ -39,9 +40,12 @@ class Files(QObject):
         super().__init__()
         self._document, self._runner, self._questions = document, runner, questions
         self._designer = designer
-        self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet")
-        self._exports = Asker(runner, "export", self.told.emit, said="writing the sheet")
-        self._pages = Asker(runner, "pages", self.told.emit, said="drawing the pages")
+        designer.may_leave = self._may_leave
+        self._hold: Hold | None = None
+        document.changed.connect(self._let_go)
+        self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet", outlives=True)
+        self._exports = Asker(runner, "export", self.told.emit, said="writing the sheet", outlives=True)
+        self._pages = Asker(runner, "pages", self.told.emit, said="drawing the pages", outlives=True)
 
     def open_asked(self) -> None:
         """Ask for a sketch or project and open it."""
@@ -55,16 +59,40 @@ class Files(QObject):
             return
         if path.suffix.lower() == SUFFIX:
             self._designer.opening.cancel()
-            try:
-                self._document.open(path)
-            except BadInput as error:
-                self.told.emit(str(error))
-                return
-            self.opened.emit("blocks")
-            self.settled.emit(path)
+            self._open_project(path)
             return
 
         self._designer.open(path)
+
+    def _open_project(self, path: Path) -> None:
+        ours = self._hold is not None and self._hold.path == path.resolve()
+        held = self._hold if ours else hold(path)
+        if isinstance(held, Holder) and not self._questions.open_to_read(path.name, str(held)):
+            return
+        try:
+            self._document.open(path)
+        except BadInput as error:
+            if isinstance(held, Hold) and not ours:
+                held.let_go()
+            self.told.emit(str(error))
+            return
+        self._hold = held if isinstance(held, Hold) else None
+        self._document.read_only = isinstance(held, Holder)
+        self.opened.emit("blocks")
+        self.settled.emit(path)
+
+    def _let_go(self) -> None:
+        """The file is no longer that of what is open."""
+        path = self._document.path
+        if self._hold is not None and (path is None or self._hold.path != path.resolve()):
+            self._hold.let_go()
+            self._hold = None
+
+    def close(self) -> None:
+        """Give the file free for other windows."""
+        if self._hold is not None:
+            self._hold.let_go()
+            self._hold = None
 
     def open_demo(self, name: str = "glasshouse") -> None:
         """Start on one of the demos."""
@@ -72,7 +100,11 @@ class Files(QObject):
             return
         from nomos.demo import demo_project, scenario_called
 
+        asked_at = self._document.project
+
         def begin(result: tuple[Project, dict[str, bytes]]) -> None:
+            if not self._may_leave(asked_at):
+                return
             project, assets = result
             self._document.begin(project, assets, saved=True)
             # A photograph begins where it is made into fields.
@@ -101,7 +133,11 @@ class Files(QObject):
     def save(self) -> bool:
         """Save, asking where if that is not known; whether it is saved now."""
         path = self._document.path
-        if path is None:
+        if path is not None and self._document.read_only:
+            self.told.emit(
+                f"{path.name} is open in another window: this one is saved under a name of its own."
+            )
+        if path is None or self._document.read_only:
             return self.save_as()
         # Another window, or another program, has written it since.
         if self._document.changed_elsewhere(path) and not self._questions.may_replace(path.name, meant=False):
@@ -128,11 +164,21 @@ class Files(QObject):
         return self._questions.file_to_save(folder / f"{project.title}{SUFFIX}")
 
     def _save_to(self, path: Path) -> bool:
+        held = self._hold if self._hold is not None and self._hold.path == path.resolve() else hold(path)
+        if isinstance(held, Holder):
+            self.told.emit(f"{path.name} is open in a window of {held}: choose another name.")
+            return False
         try:
             self._document.save(path)
         except BadInput as error:
+            if held is not None and held is not self._hold:
+                held.let_go()
             self.told.emit(str(error))
             return False
+        self._document.read_only = False
+        if held is not self._hold:
+            self._let_go()
+            self._hold = held
         self.told.emit(f"Saved as {path.name}.")
         self.changed.emit()
         self.settled.emit(path)
@@ -185,6 +231,10 @@ class Files(QObject):
         self._exports.do(
             lambda _progress: write(path), lambda _done: self.told.emit(f"The sheet is in {path}.")
         )
+
+    def _may_leave(self, asked_at: Project | None) -> bool:
+        """Whether the project may go: what has been done to it since that was asked is asked about anew."""
+        return self._document.project is asked_at or self.settle_unsaved()
 
     def settle_unsaved(self) -> bool:
         """Ask about unsaved changes; whether it is all right to leave the project."""

@@ -260,7 +260,10 @@ class Window(QMainWindow):
         self.menus.show_can(whys)
         self.buttons.show_whys(whys)
         self._point(self._place)
-        self.setWindowTitle(frame.window_title(project, hand.document.path, unsaved=hand.document.unsaved))
+        document = hand.document
+        self.setWindowTitle(
+            frame.window_title(project, document.path, unsaved=document.unsaved, read_only=document.read_only)
+        )
 
     def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
         self._length = start, end

@@ -60,6 +60,8 @@ class Document(QObject):
         self.session = ""
         self.allows: Callable[[Project, Project], bool] = lambda _before, _after: True
         self.stack = QUndoStack(self)
+        self.read_only = False
+        """Whether its file is another window's: it is saved under another name only."""
         self.dragging = False
         """Whether the last change goes on with the one before it: a hand is dragging something."""
         self._gesture: object = None
@@ -104,6 +106,7 @@ class Document(QObject):
         session : by which what belongs to it is known while it has no file; None begins one.
         """
         self.stack.clear()
+        self.read_only = False
         self.dragging, self._gesture = False, None
         self.session = session or uuid.uuid4().hex[:12]
         self.assets = dict(assets)

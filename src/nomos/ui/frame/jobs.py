@@ -37,6 +37,7 @@ class _Job(Generic[A]):
     done: Done[A]
     shown: Done[Any] | None
     request: Request[A] | None
+    owner: object
     called_off: threading.Event = field(default_factory=threading.Event)
 
     def report(self, fraction: float, message: str) -> None:
@@ -55,6 +56,8 @@ class Asker:
 
     name : by which the runner says that it is busy.
     said : what the foot line says of its work; "" for what is not worth a word.
+    outlives : whether its answer counts though another project has been opened meanwhile: a file is written,
+        a picture opened. Of all others such an answer is dropped: it is not of the project that is there.
     """
 
     def __init__(
@@ -65,8 +68,10 @@ class Asker:
         *,
         said: str = "",
         rank: int = ASKED,
+        outlives: bool = False,
     ) -> None:
         self.runner, self.name, self.said, self.rank, self._failed = runner, name, said, rank, failed
+        self.outlives = outlives
         self.job: _Job[Any] | None = None
 
     def ask(self, request: Request[A], done: Done[A], shown: Done[Any] | None = None) -> None:
@@ -92,7 +97,7 @@ class Asker:
         request: Request[A] | None,
     ) -> None:
         self.cancel()
-        self.job = _Job(self, work, done, shown, request)
+        self.job = _Job(self, work, done, shown, request, self.runner.owner())
         self.runner.begin(self.job)
 
     @property
@@ -126,6 +131,8 @@ class JobRunner(QObject):
     def __init__(self) -> None:
         super().__init__()
         self.answers = Answers()
+        self.owner: Callable[[], object] = lambda: None
+        """Whose work is asked for: by what the project that is open is told from all others."""
         self._askers: list[Asker] = []
         self._waiting: list[tuple[int, int, _Job[Any]]] = []
         self._number = count()
@@ -214,7 +221,7 @@ class JobRunner(QObject):
             self.progressed.emit(job.asker, fraction, message)
 
     def _show(self, job: _Job[Any], part: object) -> None:
-        if job.asker.job is job and job.shown is not None:
+        if job.asker.job is job and self._still_wanted(job) and job.shown is not None:
             job.shown(part)
 
     def _settle(self, job: _Job[Any], result: object, problem: str | None) -> None:
@@ -222,7 +229,12 @@ class JobRunner(QObject):
             return
         job.asker.job = None
         self.settled.emit(job.asker)
+        if not self._still_wanted(job):
+            return
         if problem is None:
             job.done(result)
         elif problem:
             job.asker.failed(problem)
+
+    def _still_wanted(self, job: _Job[Any]) -> bool:
+        return job.asker.outlives or job.owner == self.owner()

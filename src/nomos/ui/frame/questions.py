@@ -54,6 +54,9 @@ class Questions(Protocol):
     def may_replace(self, name: str, *, meant: bool) -> bool:
         """Whether to write over a file; meant: it was named, else it has changed on disk since."""
 
+    def open_to_read(self, name: str, holder: str) -> bool:
+        """Whether to open a file that another window has, only to look at it."""
+
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
 
@@ -148,6 +151,14 @@ class Dialogs:
             "Another file is there", f"{name} {happened}",
             "Writing over it keeps it beside as .previous; nothing else is kept of it.",
             "Leave it as it is", "Write over it",
+        )  # fmt: skip
+
+    def open_to_read(self, name: str, holder: str) -> bool:
+        """Whether to open a file that another window has, only to look at it."""
+        return self._dares(
+            "Open in another window", f"{name} is open in a window of {holder}.",
+            "It can be looked at here, and saved under another name.",
+            "Leave it closed", "Open it to look at",
         )  # fmt: skip
 
     def unsaved(self, title: str) -> Unsaved:

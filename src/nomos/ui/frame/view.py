@@ -179,9 +179,12 @@ def _small(laid: LaidSheet, labs: NDArray[np.float64], tall: int) -> NDArray[np.
     return render_view(laid.levels, labs, laid.inner_window, size)
 
 
-def window_title(project: Project | None, path: Path | None, *, unsaved: bool) -> str:
+def window_title(
+    project: Project | None, path: Path | None, *, unsaved: bool, read_only: bool = False
+) -> str:
     """What stands over the window: the print, its file, and whether that is behind."""
     if project is None:
         return "Nomos"
     name = path.name if path else "not saved yet"
-    return f"{project.title} ({name}{', changed' if unsaved and path else ''}) — Nomos"
+    state = f"{', only to look at' if read_only else ''}{', changed' if unsaved and path else ''}"
+    return f"{project.title} ({name}{state}) — Nomos"

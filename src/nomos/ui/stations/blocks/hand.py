@@ -31,7 +31,7 @@ class Hands(QObject):
         super().__init__()
         self._document, self._keeper, self._questions = document, keeper, questions
         self._simplify = Asker(runner, "simplify", self.told.emit, said="simplifying a block")
-        self._files = Asker(runner, "blocks", self.told.emit, said="writing the blocks")
+        self._files = Asker(runner, "blocks", self.told.emit, said="writing the blocks", outlives=True)
         self._reading = Asker(runner, "blocks in", self.told.emit, said="reading the blocks")
         self.pull: str | None = None
 

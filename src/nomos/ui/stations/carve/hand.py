@@ -38,7 +38,7 @@ class Crafter(Hand):
         super().__init__(document, runner, keeper, questions)
         self._maps = Asker(runner, "carve", self._failed, said="planning the cutting")
         self._hours = Asker(runner, "efforts", self._failed, said="comparing plans")
-        self._files = Asker(runner, "cutting", self._failed, said="writing carving maps")
+        self._files = Asker(runner, "cutting", self._failed, said="writing carving maps", outlives=True)
         self.others: tuple[tuple[str, float], ...] = ()
         self._looking = False
         keeper.changed.connect(self._look_again)

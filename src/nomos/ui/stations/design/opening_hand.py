@@ -51,7 +51,7 @@ class OpeningHand(QObject):
         super().__init__()
         self._document, self._runner = document, runner
         # One picture at a time is opened or flattened: the newest wish counts.
-        self.opening = Asker(runner, "design", self._refused, said="reading the design")
+        self.opening = Asker(runner, "design", self._refused, said="reading the design", outlives=True)
         self._sheet = Asker(runner, "sheet", self._refused, said="looking for the sheet")
         self._outlines = Asker(runner, "outlines", self._refused, said="drawing the outlines", rank=FIRST)
         self.done: Flattened | None = None
@@ -62,6 +62,8 @@ class OpeningHand(QObject):
         """Whether the size of what was opened is a guess that nobody has been asked about yet."""
         self.found: Found | None = None
         self._pixels: tuple[str, Rgb] | None = None
+        self.may_leave: Callable[[Project | None], bool] = lambda _asked_at: True
+        """Whether what is open may go, given what was open when that was asked: it may have been edited."""
         self.studio: Callable[[Project], Project] = lambda project: project
         """What a new print is begun with."""
         document.changed.connect(self._project_changed)
@@ -78,8 +80,13 @@ class OpeningHand(QObject):
     def open(self, path: Path) -> None:
         """Open a sketch as a new project."""
 
+        asked_at = self._document.project
+
         def begin(opened: Opened) -> None:
             self.first = None
+            if not self.may_leave(asked_at):
+                self.changed.emit()
+                return
             done = opened.done
             self._document.begin(self._in_studio(project_of(path.stem, done)), assets_of(opened.data, done))
             self._take(done)

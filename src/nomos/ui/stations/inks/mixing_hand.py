@@ -53,7 +53,7 @@ class MixingHand(Hand):
         self._readings = Asker(runner, "readings", self.told.emit, said="fitting the ink")
         self._charts = Asker(runner, "chart", self.told.emit, said="reading the chart")
         self._proofs = Asker(runner, "learn", self.told.emit, said="reading the proof")
-        self._files = Asker(runner, "ink files", self.told.emit, said="writing a file")
+        self._files = Asker(runner, "ink files", self.told.emit, said="writing a file", outlives=True)
         self.state = UiState()
         self.shelf_name = DEMO_SHELF
         self._shelf: tuple[Ink, ...] = ()
@@ -123,7 +123,10 @@ class MixingHand(Hand):
         project, pull, zone = found
 
         def take(made: Mixed) -> None:
-            self.mixed = made
+            project = self._document.project
+            # A pull may have been left out while a recipe was sought for it.
+            if project is not None and made.pull in {pull.id for pull in project.impressions}:
+                self.mixed = made
             self.changed.emit()
 
         self._recipes.ask(recipes_of(project, pull, zone, self.shelf(), self.most_inks), take)

@@ -76,10 +76,12 @@ class Registrar(Hand):
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
             self.scanned = self.practice = self.grid = None
-        elif self.scanned is not None and before.impressions != after.impressions:
+        elif before.impressions != after.impressions:
             known = {pull.id for pull in after.impressions}
-            if not all(found.pull in known for found in self.scanned.found.pulls):
+            if self.scanned is not None and not all(f.pull in known for f in self.scanned.found.pulls):
                 self.scanned = None
+            if self.practice is not None and not all(f.pull in known for f in self.practice.exercise.faults):
+                self.practice = None
 
     # The system and the budget
 
