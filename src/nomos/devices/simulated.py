@@ -5,8 +5,14 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.progress import NULL_PROGRESS, Progress
+
 Picture = NDArray[np.uint8]
 Page = NDArray[np.float32]
+
+
+# Rows seen at once.
+_STRIP_PX = 200
 
 
 @dataclass(frozen=True)
@@ -32,14 +38,25 @@ class Scanner:
     border_px: int = 0
     lid: int = 70
 
-    def scan(self, rgb: Picture) -> Picture:
-        """The scan of a picture, of the same shape but for the border."""
+    def scan(self, rgb: Picture, *, progress: Progress = NULL_PROGRESS) -> Picture:
+        """The scan of a picture, of the same shape but for the border. Raises Cancelled."""
         rgb = self._laid(rgb)
-        linear = (rgb / 255.0) ** 2.2 * np.array(self.cast)
-        linear *= (1 - self.falloff * np.linspace(0, 1, rgb.shape[1]))[None, :, None]
-        seen = 255 * np.clip(linear, 0, 1) ** (self.gamma / 2.2)
-        seen += np.random.default_rng(self.seed).normal(0, self.noise, rgb.shape)
-        return np.clip(np.rint(seen), 0, 255).astype(np.uint8)
+        noise = np.random.default_rng(self.seed)
+        strips = []
+        for top in range(0, len(rgb), _STRIP_PX):
+            progress.report(top / len(rgb), "scanning a sheet")
+            strips.append(self._seen(rgb[top : top + _STRIP_PX], noise))
+        return np.concatenate(strips)
+
+    def _seen(self, rgb: Picture, hand: np.random.Generator) -> Picture:
+        of_level = ((np.arange(256) / 255.0) ** 2.2).astype(np.float32)
+        seen = of_level[rgb] * np.array(self.cast, np.float32)
+        seen *= (1 - self.falloff * np.linspace(0, 1, rgb.shape[1], dtype=np.float32))[None, :, None]
+        np.power(np.clip(seen, 0, 1, out=seen), np.float32(self.gamma / 2.2), out=seen)
+        seen *= 255
+        noise = hand.standard_normal(rgb.shape, np.float32)
+        seen += np.float32(self.noise) * noise
+        return np.clip(np.rint(seen, out=seen), 0, 255, out=seen).astype(np.uint8)
 
     def _laid(self, rgb: Picture) -> Picture:
         """The picture as it lies on the glass."""

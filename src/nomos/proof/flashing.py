@@ -86,7 +86,13 @@ MOST_PULLS = 20
 
 
 def along_borders(
-    prints: Prints, changes: Floats, rule: SeamRule, *, points: int = _POINTS, seed: int = 0
+    prints: Prints,
+    changes: Floats,
+    rule: SeamRule,
+    *,
+    points: int = _POINTS,
+    seed: int = 0,
+    progress: Progress = NULL_PROGRESS,
 ) -> Flashing:
     """The fast estimate: profiles across a sample of all borders, shifted and laid over each other.
 
@@ -116,6 +122,7 @@ def along_borders(
     seen_bare = seen_seam = 0
     widths = np.zeros((sheets, len(tile)))
     for sheet in range(sheets):
+        progress.report(sheet / sheets, "printing plausible sheets")
         bits = np.zeros(sample.own.shape, np.uint32)
         for pull in range(pulls):
             across = (_moved(changes[sheet, pull], sample.places) * sample.normals).sum(axis=1)

@@ -85,15 +85,15 @@ def fit_picture(
         for pull in range(len(masks)):
             level.lay(changes[pull], pull)
         for _ in range(rounds):
-            progress.report(done / total, "comparing the scan with the print")
-            done += 1
             largest = 0.0
             level.learn_colours()
             for pull in range(len(masks)):
+                progress.report((done + pull / len(masks)) / total, "comparing the scan with the print")
                 step, covariances[pull] = level.step(changes[pull], pull)
                 changes[pull] += step
                 level.lay(changes[pull], pull)
                 largest = max(largest, float(np.abs(step[[0, 3]]).max()))
+            done += 1
             if largest < 0.004:
                 break
     middle = (scan.shape[1] / px_per_mm / 2 - pad_mm, scan.shape[0] / px_per_mm / 2 - pad_mm)

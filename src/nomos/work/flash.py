@@ -34,11 +34,10 @@ class Flash:
         from nomos.project.register.tolerance import flash_exact, flash_fast
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.2))
+        rest = Part(progress, 0.2, 1.0)
         if self.exact:
-            rest = Part(progress, 0.2, 1.0)
             return flash_exact(self.project, blocks, self.sheets, self.seed, progress=rest)
-        progress.report(0.3, self.said)
-        return flash_fast(self.project, blocks, self.sheets, self.seed)
+        return flash_fast(self.project, blocks, self.sheets, self.seed, progress=rest)
 
 
 @dataclass(frozen=True)
@@ -55,8 +54,7 @@ class Grid:
         from nomos.project.register.plausible import plausible_grid
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.2))
-        progress.report(0.3, self.said)
-        return plausible_grid(self.project, blocks, self.seed)
+        return plausible_grid(self.project, blocks, self.seed, progress=Part(progress, 0.2, 1.0))
 
 
 @dataclass(frozen=True)

@@ -57,7 +57,10 @@ class ScanTried:
         progress.report(0.1, "scanning a sheet")
         motions = [motion_of(self.project, pull) for pull in self.project.impressions]
         page = printed_sheet(self.project, blocks, motions)
-        scan = Scanner(turn_deg=0.7, blur_px=0.8, border_px=80, noise=2.0).scan(page)
+        progress.report(0.15, self.said)
+        scan = Scanner(turn_deg=0.7, blur_px=0.8, border_px=80, noise=2.0).scan(
+            page, progress=Part(progress, 0.15, 0.2)
+        )
         return measure_scan(self.project, blocks, scan, progress=Part(progress, 0.2, 1.0))
 
 

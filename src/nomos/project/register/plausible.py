@@ -3,6 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.register.scan import motion_of_change, printed_sheet
 from nomos.project.register.system import sheet_of
@@ -18,8 +19,10 @@ _GAP_PX = 6
 _PIXELS = 1_500_000
 
 
-def plausible_grid(project: Project, blocks: CutBlocks, seed: int = 0) -> NDArray[np.uint8]:
-    """Nine sheets drawn from the budget in one picture of the sheet's shape. Raises ProjectError."""
+def plausible_grid(
+    project: Project, blocks: CutBlocks, seed: int = 0, *, progress: Progress = NULL_PROGRESS
+) -> NDArray[np.uint8]:
+    """Nine sheets drawn from the budget in one picture of its shape. Raises ProjectError, Cancelled."""
     import cv2
 
     width, height = sheet_of(project)
@@ -28,6 +31,7 @@ def plausible_grid(project: Project, blocks: CutBlocks, seed: int = 0) -> NDArra
     page = np.full((size[1], size[0], 3), _GROUND, np.uint8)
     small = coarse(blocks, _PIXELS)
     for place, changes in enumerate(plausible_changes(project, ACROSS**2, seed)):
+        progress.report(place / ACROSS**2, "printing plausible sheets")
         motions = [motion_of_change(project, change) for change in changes]
         sheet = printed_sheet(project, small, motions, _DRAWN_PX_PER_MM)
         left, top = (place % ACROSS) * (tile[0] + _GAP_PX), (place // ACROSS) * (tile[1] + _GAP_PX)

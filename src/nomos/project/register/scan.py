@@ -106,12 +106,13 @@ def printed_sheet(
             if mark.block == block:
                 _draw_mark(page, mark, motion, px_per_mm)
         bits |= (page > 127).astype(np.int32) << place
+    if inking is None:
+        return np.asarray(np.clip(np.rint(table), 0, 255).astype(np.uint8)[bits])
     rgb = table[bits]
-    if inking is not None:
-        for place, share in enumerate(inking):
-            if share is not None:
-                without = table[bits & ~(1 << place)]
-                rgb = without + (rgb - without) * share[..., None]
+    for place, share in enumerate(inking):
+        if share is not None:
+            without = table[bits & ~(1 << place)]
+            rgb = without + (rgb - without) * share[..., None]
     return np.clip(np.rint(rgb), 0, 255).astype(np.uint8)
 
 

@@ -132,12 +132,18 @@ def plausible_changes(project: Project, sheets: int, seed: int) -> Array:
     return np.stack([a + b * left + c * top, b, c, d + e * left + f * top, e, f], axis=-1)
 
 
-def flash_fast(project: Project, blocks: CutBlocks, sheets: int = FAST_SHEETS, seed: int = 0) -> Flashing:
-    """The fast estimate, for answers while something is dragged. Raises ProjectError."""
+def flash_fast(
+    project: Project,
+    blocks: CutBlocks,
+    sheets: int = FAST_SHEETS,
+    seed: int = 0,
+    *,
+    progress: Progress = NULL_PROGRESS,
+) -> Flashing:
+    """The fast estimate, for answers while something is dragged. Raises ProjectError, Cancelled."""
     prints = prints_of(project, blocks)
-    return along_borders(
-        prints, plausible_changes(project, sheets, seed), seam_rule(project, prints), seed=seed
-    )
+    changes = plausible_changes(project, sheets, seed)
+    return along_borders(prints, changes, seam_rule(project, prints), seed=seed, progress=progress)
 
 
 def flash_exact(

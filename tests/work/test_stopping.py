@@ -1,0 +1,128 @@
+"""Whatever is asked for can be called off, and soon: one test over all requests, those of tomorrow too."""
+
+import importlib
+import inspect
+import pkgutil
+import threading
+import time
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+import pytest
+
+import nomos.work
+from nomos.cli.common import answers
+from nomos.progress import Cancelled
+from nomos.project import Assets, Project
+from nomos.work import Answers, Request
+from nomos.work.carve import carve_of
+from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
+from nomos.work.flash import flash_of, grid_of, practise_of
+from nomos.work.inking import inking_of
+from nomos.work.open import Wish, flatten_of
+from nomos.work.orders import orders_of
+from nomos.work.plans import Wanted, plans_of
+from nomos.work.recipes import recipes_of
+from nomos.work.review import look_of
+from nomos.work.scan import learn_of, planned_of, scan_of, scan_tried_of
+from nomos.work.sure import sure_of
+
+# So much work between two reports, in sorts of 100,000 figures: half a second where one takes 0.6 ms.
+_MOST_SORTS = 900.0
+
+
+def _picture(project: Project, assets: Assets) -> bytes:
+    assert project.source is not None
+    return assets[project.source.digest]
+
+
+Make = Callable[[Project, Assets, Cut], Request[Any]]
+REQUESTS: dict[str, Make] = {
+    "Carve": lambda p, _a, cut: carve_of(p, cut),
+    "Cut": lambda _p, _a, cut: cut,
+    "Lay": lambda p, _a, cut: lay_of(p, cut),
+    "Bare": lambda p, _a, cut: sheet_of(p, cut),
+    "Flash": lambda p, _a, cut: flash_of(p, cut),
+    "Grid": lambda p, _a, cut: grid_of(p, cut, 1),
+    "Practise": lambda p, _a, cut: practise_of(p, cut, 1),
+    "LookAtInking": lambda p, _a, cut: inking_of(p, cut),
+    "Look": lambda p, a, _cut: _flatten(p, a),
+    "Flatten": lambda p, a, _cut: _flatten(p, a),
+    "Orders": lambda p, _a, cut: orders_of(p, cut),
+    "Plans": lambda p, _a, cut: plans_of(p, cut, Wanted(most_blocks=3)),
+    "Recipes": lambda p, _a, _cut: recipes_of(p, p.impressions[3].id, 0, p.inks, 3),
+    "LookClosely": lambda p, _a, cut: look_of(p, cut),
+    "Scan": lambda p, a, cut: scan_of(p, cut, _picture(p, a), "scan.png"),
+    "ScanTried": lambda p, _a, cut: scan_tried_of(p, cut),
+    "Learn": lambda p, a, cut: learn_of(p, cut, _picture(p, a), "proof.png"),
+    "Planned": lambda p, _a, cut: planned_of(p, cut),
+    "Sure": lambda p, _a, _cut: sure_of(p),
+}
+
+
+def _flatten(project: Project, assets: Assets) -> Request[Any]:
+    assert project.source is not None
+    return flatten_of(project.source, _picture(project, assets), Wish(6, 0.8, None, (), 0))
+
+
+def _requests() -> set[str]:
+    """The names of all requests there are: frozen, with `said` and `work`."""
+    found = set()
+    for module in pkgutil.iter_modules(nomos.work.__path__, "nomos.work."):
+        for name, kind in inspect.getmembers(importlib.import_module(module.name), inspect.isclass):
+            if hasattr(kind, "said") and hasattr(kind, "work") and not getattr(kind, "_is_protocol", False):
+                found.add(name)
+    return found
+
+
+class _Watch:
+    """Lets work go on for some reports, then calls it off; the most work done between two reports."""
+
+    def __init__(self, reports: int) -> None:
+        self.left, self.longest = reports, 0.0
+        self._since = time.thread_time()
+
+    def report(self, _fraction: float, _message: str) -> None:
+        now = time.thread_time()
+        self.longest, self._since = max(self.longest, now - self._since), now
+        self.left -= 1
+        if self.left < 0:
+            raise Cancelled
+
+
+@pytest.fixture(scope="module")
+def sort_s() -> float:
+    """What a sort takes here and now: work is counted in these, not in seconds."""
+    figures = np.random.default_rng(1).random(100_000)
+    begun = time.thread_time()
+    for _ in range(20):
+        np.sort(figures)
+    return (time.thread_time() - begun) / 20
+
+
+def test_no_request_is_left_out() -> None:
+    assert _requests() == set(REQUESTS)
+
+
+@pytest.mark.parametrize("name", REQUESTS)
+def test_a_request_can_be_called_off_at_any_report_and_reports_often(
+    name: str, demo: tuple[Project, Assets], sort_s: float
+) -> None:
+    project, assets = demo
+    cut = cut_of(project, assets)
+    assert cut is not None
+    request = REQUESTS[name](project, assets, cut)
+    # What it builds on may be known; it itself is not.
+    known = answers()
+    for reports in (0, 3, 40):
+        fresh, watch = Answers(), _Watch(reports)
+        fresh._kept.update((each, kept) for each, kept in known._kept.items() if each != request)
+        try:
+            fresh(request, watch)
+        except Cancelled:
+            # Called off, it is not remembered as answered, and can be asked again.
+            assert fresh.known(request) is None
+            assert fresh._turns == {}
+        assert watch.longest / sort_s < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        assert threading.active_count() < 20
