@@ -80,12 +80,15 @@ def test_what_was_used_last_is_kept_and_the_bound_holds(asked: list[int]) -> Non
     assert [n for n in newest if ask.known(Square(n)) is not None] == newest[: min(len(newest), 5)]
 
 
-def test_what_is_too_large_is_answered_and_not_kept() -> None:
+def test_what_is_larger_than_all_is_kept_alone_until_the_next_comes() -> None:
     ask = Answers(most_bytes=10_000)
     ask(Square(1))
     assert len(ask(Square(2, 50_000))) == 50_000
+    assert ask.known(Square(2, 50_000)) is not None
+    assert ask.known(Square(1)) is None
+    ask(Square(3))
     assert ask.known(Square(2, 50_000)) is None
-    assert ask.known(Square(1)) is not None
+    assert ask.size < 10_000
 
 
 def test_a_refusal_and_a_call_off_are_not_kept(counter: Times) -> None:

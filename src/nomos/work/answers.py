@@ -15,7 +15,8 @@ from nomos.work.request import Request
 
 A = TypeVar("A")
 
-MOST_BYTES = 800_000_000
+# What is kept for a hand that comes back to it; one answer larger than all this is kept alone.
+MOST_BYTES = 300_000_000
 # How often who waits for another's answer looks whether it has been called off.
 _LOOK_S = 0.05
 
@@ -96,12 +97,10 @@ class Answers:
 
     def _keep(self, request: Request[Any], answer: object) -> None:
         size = bytes_of(answer) + bytes_of(request)
-        if size > self._most:
-            return
         with self._lock:
             self._kept[request] = _Kept(answer, size)
             self._size += size
-            while self._size > self._most:
+            while self._size > self._most and len(self._kept) > 1:
                 _, gone = self._kept.popitem(last=False)
                 self._size -= gone.size
 

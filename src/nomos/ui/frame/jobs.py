@@ -3,6 +3,7 @@
 import logging
 import sys
 import threading
+import time
 from collections.abc import Callable
 from dataclasses import dataclass, field
 from heapq import heappop, heappush
@@ -22,6 +23,8 @@ Done = Callable[[A], None]
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
 _TURN_S = 0.001
+# A window that is closed is gone within a second, whatever is being worked on.
+_LAST_S = 0.7
 _NO_MEMORY = "There is not enough memory for this; close other programs or make the design smaller."
 _FAULT = "That did not work, through a fault of the program. Your project is as it was."
 
@@ -142,7 +145,7 @@ class JobRunner(QObject):
         sys.setswitchinterval(_TURN_S)
         # One hand is kept free for what nothing can be shown without.
         self._threads = [
-            threading.Thread(target=self._serve, args=(rank,), name=f"nomos-job-{n}")
+            threading.Thread(target=self._serve, args=(rank,), name=f"nomos-job-{n}", daemon=True)
             for n, rank in enumerate((FIRST, *(QUIET,) * _WORKERS))
         ]
         self.reported.connect(self._report)
@@ -178,14 +181,15 @@ class JobRunner(QObject):
                 asker.cancel()
 
     def close(self) -> None:
-        """Call off everything and wait for the threads to end."""
+        """Call off everything, and wait a little for the threads to end: what they do is not wanted."""
         for asker in self.waiting():
             asker.cancel()
         with self._something:
             self._closed = True
             self._something.notify_all()
+        until = time.monotonic() + _LAST_S
         for thread in self._threads:
-            thread.join()
+            thread.join(max(until - time.monotonic(), 0.0))
 
     def _serve(self, rank: int) -> None:
         """Do jobs of this rank or before until the runner is closed."""

@@ -1,0 +1,37 @@
+"""Projects and logs of every released form of the format open for ever, lose nothing, and can be printed."""
+
+from pathlib import Path
+
+import pytest
+
+from nomos.edition.log import read_log
+from nomos.project import load, proof_of, save
+from nomos.project.edition.sheets import record_of
+
+CORPUS = sorted((Path(__file__).parent / "corpus").glob("*.nomos"))
+LOGS = [path for path in CORPUS if path.with_name(f"{path.name}.bench.jsonl").exists()]
+
+
+def test_every_form_is_there() -> None:
+    assert len(CORPUS) >= 6
+    assert len(LOGS) >= 3
+
+
+@pytest.mark.parametrize("path", CORPUS, ids=lambda path: path.stem)
+def test_an_old_project_opens_is_proved_and_saved_without_a_loss(path: Path, tmp_path: Path) -> None:
+    project, assets = load(path)
+    assert (project.title, len(project.impressions)) == ("pane", 4)
+    assert proof_of(project, assets).mean_de00 < 8
+    save(tmp_path / "again.nomos", project, assets)
+    assert load(tmp_path / "again.nomos") == (project, assets)
+
+
+@pytest.mark.parametrize("path", LOGS, ids=lambda path: path.stem)
+def test_an_old_log_still_counts_what_it_counted(path: Path) -> None:
+    project, _ = load(path)
+    log = path.with_name(f"{path.name}.bench.jsonl")
+    counted = [(figures.good, figures.spoiled) for figures in record_of(project, log).figures]
+    # Three good of the first layer, the last of them after one that was taken back; one of the second.
+    assert counted[0] in ((3, 0), (4, 0))
+    assert counted[1] == (1, 0)
+    assert len(read_log(log)) >= 8
