@@ -11,11 +11,12 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QApplication
 
-from nomos.project import load, save
+from nomos.project import Assets, Project, load, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.guide import GuideWindow
 from nomos.ui.frame.keyboard import BINDINGS
 from nomos.ui.frame.notes import with_a_place
+from nomos.ui.guided import STEPS
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
@@ -195,3 +196,27 @@ def test_no_other_file_is_written_over_unasked(little_desk: Desk, answers: Answe
     assert desk.files.save()
     assert load(answers.save)[0].title == "Third"
     assert load(answers.save.with_name("own.nomos.previous"))[0].title == "From another window"
+
+
+def test_the_walk_shows_every_step_on_the_demo_and_can_be_left(
+    desk: Desk, whole_demo: tuple[Project, Assets], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr("nomos.demo.demo_project", lambda *_asked, **_named: whole_demo)
+    walk, window = desk.window.guided, desk.window
+    click(desk.window.welcome.walk)
+    settle(desk)
+    assert (walk.isVisible(), walk.place.text()[:9]) == (True, "Step 1 of")
+    seen = []
+    while walk.at >= 0:
+        frame = walk._frame.geometry()
+        assert window.rect().contains(frame)
+        assert frame.height() > 20
+        seen.append((desk.controller.state.station, walk.words.text()))
+        click(walk.next)
+        settle(desk)
+    assert len(set(seen)) == len(STEPS)
+    assert not walk._frame.isVisible()
+    click(window.welcome.walk)
+    settle(desk)
+    click(walk.leave)
+    assert (walk.isVisible(), project_of(desk).title) == (False, whole_demo[0].title)

@@ -36,6 +36,7 @@ from nomos.ui.frame.sheet_view import place_text
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.strip import StationStrip
 from nomos.ui.grower import Grower
+from nomos.ui.guided import GuidedWalk
 from nomos.ui.middle import Middle
 from nomos.ui.outward import Outward
 from nomos.ui.studio_hand import StudioHand
@@ -59,12 +60,9 @@ class Window(QMainWindow):
         self.column, self.looks = Column(controller), LooksRow()
         self.middle = Middle(controller, self.column)
         self.welcome, self.sheet, self.picture = self.middle.welcome, self.middle.sheet, self.middle.picture
-        self._length: tuple[tuple[float, float], tuple[float, float]] | None = None
         self._place: tuple[float, float] | None = None
-        self.outward, self.studio = (
-            Outward(self, controller, settings),
-            StudioHand(self, controller, settings),
-        )
+        self.outward = Outward(self, controller, settings)
+        self.studio = StudioHand(self, controller, settings)
         self.beside, self.grower = Comparer(controller, runner), Grower(controller)
         self._build()
         self._connect()
@@ -84,7 +82,8 @@ class Window(QMainWindow):
         self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.ladder_area.setMinimumWidth(theme.scaled(172))
         self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
-        centre = _column(self.notice, self.looks, self.middle, self.buttons)
+        self.guided = GuidedWalk(self)
+        centre = _column(self.guided, self.notice, self.looks, self.middle, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
@@ -121,6 +120,7 @@ class Window(QMainWindow):
             (self.welcome.photo, "photo"),
         ):  # fmt: skip
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
+        self.welcome.walk.clicked.connect(self.guided.begin)
         self.welcome.recent_chosen.connect(files.open)
         self.strip.chosen.connect(self.go_to)
         self.ladder.chosen.connect(hand.choose_pull)
@@ -141,7 +141,6 @@ class Window(QMainWindow):
         self.looks.marked_asked.connect(hand.mark)
         self.picture.corners_set.connect(hand.designer.cut_out)
         self.picture.sheet_set.connect(hand.designer.set_sheet)
-        self.picture.length_drawn.connect(self._keep_length)
         self.picture.polygon_drawn.connect(hand.designer.leave_bare)
         self.picture.width_dragged.connect(lambda width: hand.designer.set_size(width_mm=width))
         self.picture.said.connect(self.foot.say)
@@ -167,7 +166,7 @@ class Window(QMainWindow):
             "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
             "further": lambda: self.sheet.zoom_by(1 / _ZOOM_STEP),
             "earlier": lambda: hand.step_view(-1), "later": lambda: hand.step_view(1),
-            "stop": self.runner.stop, "keys": self._list_keys,
+            "stop": self.runner.stop, "keys": self._list_keys, "walk": self.guided.begin,
         }  # fmt: skip
         for place, station in enumerate(STATIONS, start=1):
             actions[f"station {place}"] = partial(self.go_to, station)
@@ -244,17 +243,18 @@ class Window(QMainWindow):
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
             self.column.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack
+        room = project is not None and plan_of_system(project)[0] is not None
         self.buttons.show_state(
             project=project is not None,
             unsaved=hand.document.unsaved,
-            packet=project is not None and plan_of_system(project)[0] is not None,
+            packet=room,
             undo=stack.undoText() if stack.canUndo() else "",
             redo=stack.redoText() if stack.canRedo() else "",
         )
         path = hand.document.path
-        blocks = project is not None and bool(project.impressions) and plan_of_system(project)[0] is not None
         whys = reasons(
-            project=project is not None, path=path is not None, unsaved=hand.document.unsaved, blocks=blocks,
+            project=project is not None, path=path is not None, unsaved=hand.document.unsaved,
+            blocks=room and project is not None and bool(project.impressions),
             undo=stack.canUndo(), redo=stack.canRedo(),
         )  # fmt: skip
         self.menus.show_can(whys)
@@ -265,14 +265,11 @@ class Window(QMainWindow):
             frame.window_title(project, document.path, unsaved=document.unsaved, read_only=document.read_only)
         )
 
-    def _keep_length(self, start: tuple[float, float], end: tuple[float, float]) -> None:
-        self._length = start, end
-
     def _take_length(self, mm: float) -> None:
-        if self._length is None:
+        if self.picture.drawn_length is None:
             self.notice.tell("Draw a line on the picture first, along something whose length you know.")
             return
-        self.controller.designer.known_length(*self._length, mm)
+        self.controller.designer.known_length(*self.picture.drawn_length, mm)
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
         assert event is not None

@@ -33,7 +33,8 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     )),
     ("&Print", (("print", "&Print at true size…"), ("packet", "Write the pac&ket…"))),
     ("&Help", (
-        ("guide", "&Guide to this station"), ("keys", "&Keys"), (_LINE, ""), ("about", "&About Nomos"),
+        ("guide", "&Guide to this station"), ("walk", "&Walk through a demo"), ("keys", "&Keys"),
+        (_LINE, ""), ("about", "&About Nomos"),
     )),
 )  # fmt: skip
 _NO_PROJECT = "Open a sketch or a project first."

@@ -42,8 +42,6 @@ class PictureView(QWidget):
     """Corners, as shares of the picture."""
     sheet_set = pyqtSignal(object)
     """Corners of the sheet it was drawn on."""
-    length_drawn = pyqtSignal(object, object)
-    """Two places, as shares of the picture."""
     polygon_drawn = pyqtSignal(object)
     """A polygon that stays bare, as shares of the picture."""
     width_dragged = pyqtSignal(float)
@@ -62,6 +60,8 @@ class PictureView(QWidget):
         self.chosen = 0
         self._shapes: dict[str, list[Point]] = {"corners": [], "sheet": []}
         self.print_size = PrintSize()
+        self.drawn_length: tuple[Point, Point] | None = None
+        """The last line drawn along something known: its ends, as shares of the picture."""
         self._dragging = False
         self._nudged = False
         self._line: list[Point] = []
@@ -309,7 +309,7 @@ class PictureView(QWidget):
             self._dragging = False
             self._give_corners()
         elif self._line and self._line[0] != self._line[-1]:
-            self.length_drawn.emit(self._line[0], self._line[-1])
+            self.drawn_length = self._line[0], self._line[-1]
         self.update()
 
     def mouseDoubleClickEvent(self, _event: QMouseEvent | None) -> None:
