@@ -101,6 +101,18 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> N
     assert content is not None
     assert content.raster is not None
     assert content.raster.labs is None
+    click(part.one)
+    settle(desk)
+    first = desk.window.sheet._content
+    click(part.one)
+    settle(desk)
+    second = desk.window.sheet._content
+    assert first is not None
+    assert second is not None
+    assert first.raster is not None
+    assert second.raster is not None
+    assert not np.array_equal(first.raster.levels[0], second.raster.levels[0])
+    assert "2 of 12" in part.one.text()
     click(part.back)
     settle(desk)
     desk.controller.blocks.set_trap(0.0)

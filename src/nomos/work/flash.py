@@ -58,6 +58,24 @@ class Grid:
 
 
 @dataclass(frozen=True)
+class OneSheet:
+    """One of a dozen plausible sheets at full size."""
+
+    project: Project
+    cut: Cut
+    number: int
+    said: ClassVar[str] = "printing a plausible sheet"
+
+    def work(self, ask: Ask, progress: Progress) -> "Picture":
+        """Print it. Raises ProjectError."""
+        from nomos.project.register.plausible import plausible_sheet
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.5))
+        progress.report(0.6, self.said)
+        return plausible_sheet(self.project, blocks, self.number)
+
+
+@dataclass(frozen=True)
 class Practise:
     """A proof with faults to find, always the same for its number."""
 
@@ -89,6 +107,11 @@ def flash_of(
 def grid_of(project: Project, cut: Cut, seed: int) -> Grid:
     """The request for nine plausible sheets of a project."""
     return Grid(held(project, *_PRINTED), cut, seed)
+
+
+def one_sheet_of(project: Project, cut: Cut, number: int) -> OneSheet:
+    """The request for one of a dozen plausible sheets of a project."""
+    return OneSheet(held(project, *_PRINTED), cut, number)
 
 
 def practise_of(project: Project, cut: Cut, number: int, faults: int = 1) -> Practise:

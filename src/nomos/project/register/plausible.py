@@ -1,4 +1,4 @@
-"""A grid of plausible sheets: how the print comes out within the budget, nine at a time."""
+"""Plausible sheets: how the print comes out within the budget, nine at a time or one at full size."""
 
 import numpy as np
 from numpy.typing import NDArray
@@ -15,7 +15,11 @@ from nomos.project.sheet.masks import CutBlocks, coarse
 ACROSS, _PX_PER_MM, _DRAWN_PX_PER_MM = 3, 6.0, 6.0
 _GROUND = 185
 _GAP_PX = 6
-# Blocks are thinned to so many pixels for it.
+# One sheet is drawn so fine, that a gap of a tenth of a millimetre is seen from close by.
+_FINE_PX_PER_MM = 10.0
+# Sheets to leaf through one by one.
+DOZEN = 12
+# Blocks are thinned to so many pixels for nine.
 _PIXELS = 1_500_000
 
 
@@ -39,3 +43,10 @@ def plausible_grid(
             sheet, tile, interpolation=cv2.INTER_AREA
         )
     return page
+
+
+def plausible_sheet(project: Project, blocks: CutBlocks, number: int) -> NDArray[np.uint8]:
+    """One of a dozen sheets drawn from the budget, at full size. (height, width, 3). Raises ProjectError."""
+    changes = plausible_changes(project, DOZEN, 0)[number % DOZEN]
+    motions = [motion_of_change(project, change) for change in changes]
+    return printed_sheet(project, blocks, motions, min(blocks.px_per_mm, _FINE_PX_PER_MM))

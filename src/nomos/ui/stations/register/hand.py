@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.errors import BadInput
 from nomos.project import Project
+from nomos.project.register.plausible import DOZEN
 from nomos.project.register.system import with_budget, with_reading, with_register
 from nomos.proof import Misregister
 from nomos.ui.frame.document import Document
@@ -15,7 +16,7 @@ from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.state import UiState
-from nomos.work.flash import flash_of, grid_of, practise_of
+from nomos.work.flash import flash_of, grid_of, one_sheet_of, practise_of
 from nomos.work.scan import scan_of, scan_tried_of
 
 if TYPE_CHECKING:
@@ -69,13 +70,16 @@ class Registrar(Hand):
         self.uncut = False
         self.looking = False
         self.grid: Picture | None = None
+        """Plausible sheets: nine beside each other, or one alone."""
+        self.alone: int | None = None
+        """Which of a dozen is shown alone."""
         self._grid_seed = 0
         document.changed.connect(self._project_changed)
         keeper.changed.connect(self._look_again)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
-            self.scanned = self.practice = self.grid = None
+            self.scanned = self.practice = self.grid = self.alone = None
         elif before.impressions != after.impressions:
             known = {pull.id for pull in after.impressions}
             if self.scanned is not None and not all(f.pull in known for f in self.scanned.found.pulls):
@@ -130,15 +134,28 @@ class Registrar(Hand):
             return
 
         def take(grid: "Picture") -> None:
-            self.grid = grid
+            self.grid, self.alone = grid, None
             self.changed.emit()
 
         self._sheets.ask(grid_of(project, cut, self._grid_seed), take)
         self._grid_seed += 1
 
+    def show_one_sheet(self) -> None:
+        """One of a dozen plausible sheets at full size; once more takes the next."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None or not project.impressions:
+            return
+        number = 0 if self.alone is None else self.alone + 1
+
+        def take(sheet: "Picture") -> None:
+            self.grid, self.alone = sheet, number % DOZEN
+            self.changed.emit()
+
+        self._sheets.ask(one_sheet_of(project, cut, number % DOZEN), take)
+
     def hide_sheets(self) -> None:
         """Show the print again."""
-        self.grid = None
+        self.grid = self.alone = None
         self.changed.emit()
 
     # Proofs

@@ -5,6 +5,7 @@ from functools import partial
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
 
+from nomos.project.register.plausible import DOZEN
 from nomos.project.register.practice import KINDS, Fault
 from nomos.registration.printed_marks import STROKES, vernier_reading_mm
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
@@ -29,6 +30,7 @@ class TolerancePart(QWidget):
     simulate_asked = pyqtSignal()
     trap_asked = pyqtSignal(float)
     sheets_asked = pyqtSignal()
+    sheet_asked = pyqtSignal()
     print_asked = pyqtSignal()
 
     def __init__(self) -> None:
@@ -46,6 +48,7 @@ class TolerancePart(QWidget):
         self.hand = Choice((("practised", "Practised hand"), ("beginner", "First edition")))
         self.simulate = button("Print 100 whole sheets")
         self.nine, self.back = button("See nine plausible sheets"), button("Back to the print", plain=True)
+        self.one = button("See one at full size")
         self.cures = [label() for _ in range(_CURES)]
         self.trap = button("")
         self._trap_mm = 0.0
@@ -54,13 +57,14 @@ class TolerancePart(QWidget):
         )
         for widget in (
             self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
-            self.simulate, self.nine, self.back, self._budget, self.damp,
+            self.simulate, self.nine, self.one, self.back, self._budget, self.damp,
         ):  # fmt: skip
             column.addWidget(widget)
         # sliderMoved and keys both end in valueChanged; showing a value blocks it.
         self.slider.valueChanged.connect(lambda step: self.tolerance_asked.emit(step * _STEP_MM))
         self.simulate.clicked.connect(self.simulate_asked)
         self.nine.clicked.connect(self.sheets_asked)
+        self.one.clicked.connect(self.sheet_asked)
         self.back.clicked.connect(self.print_asked)
         self.trap.clicked.connect(lambda: self.trap_asked.emit(self._trap_mm))
         self.damp.clicked.connect(self.damp_asked)
@@ -71,9 +75,12 @@ class TolerancePart(QWidget):
         for name in self.boxes:
             self.budget_asked.emit(name, None)
 
-    def show_view(self, view: ToleranceView, *, nine: bool = False) -> None:
-        """Show the part. nine : plausible sheets are in sight."""
-        self.nine.setText("See nine others" if nine else "See nine plausible sheets")
+    def show_view(self, view: ToleranceView, *, nine: bool = False, alone: int | None = None) -> None:
+        """Show the part. nine : plausible sheets are in sight; alone : which of a dozen, if it is one."""
+        self.nine.setText("See nine others" if nine and alone is None else "See nine plausible sheets")
+        self.one.setText(
+            "See one at full size" if alone is None else f"See the next one ({alone + 1} of {DOZEN} in sight)"
+        )
         self.back.setVisible(nine)
         for name, value, text in view.parts:
             if name not in self.boxes:

@@ -40,6 +40,7 @@ class RegisterHere(Here[RegisterStation]):
         part.budget_asked.connect(lambda name, value: registrar.set_budget(**{name: value}))
         part.damp_asked.connect(lambda damp: registrar.set_register(damp=damp))
         part.sheets_asked.connect(registrar.show_sheets)
+        part.sheet_asked.connect(registrar.show_one_sheet)
         part.print_asked.connect(registrar.hide_sheets)
         part.simulate_asked.connect(registrar.simulate)
         part.trap_asked.connect(hand.blocks.set_trap)
@@ -64,7 +65,7 @@ class RegisterHere(Here[RegisterStation]):
             flashed = registrar.flashed
             fast, exact = (flashed.fast, flashed.exact) if flashed else (None, None)
             shown = tolerance_view(project, fast, exact)
-            station.tolerance.show_view(shown, nine=registrar.grid is not None)
+            station.tolerance.show_view(shown, nine=registrar.grid is not None, alone=registrar.alone)
         elif station.part == "proofs":
             scanned = registrar.scanned
             found = scanned.found.pulls if scanned else ()
