@@ -5,10 +5,19 @@ from pathlib import Path
 import pytest
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QColor
-from PyQt6.QtWidgets import QAbstractButton, QApplication, QComboBox, QLineEdit, QWidget
+from PyQt6.QtWidgets import (
+    QAbstractButton,
+    QAbstractSpinBox,
+    QApplication,
+    QComboBox,
+    QLineEdit,
+    QSlider,
+    QWidget,
+)  # fmt: skip
 
 from nomos.ui.desk import Desk
 from nomos.ui.frame import theme
+from nomos.ui.frame.answers import Answers as Station
 from nomos.ui.frame.state import STATIONS
 from tests.ui.conftest import Answers, QTest, project_of, settle
 
@@ -55,6 +64,23 @@ def test_everything_a_hand_can_reach_has_a_name(demo_desk: Desk) -> None:
                 continue
             words = widget.text() if isinstance(widget, QAbstractButton) else ""
             assert widget.accessibleName() or words, f"{station}: {type(widget).__name__}"
+
+
+def test_every_control_says_what_it_is_for(little_desk: Desk) -> None:
+    desk = little_desk
+    for station in STATIONS:
+        desk.window.go_to(station)
+        settle(desk)
+        widget = desk.window.column.here(station).widget
+        for part in widget._groups if isinstance(widget, Station) else [""]:
+            if part:
+                widget.turn_to(part)
+                settle(desk)
+            for control in widget.findChildren(QWidget):
+                used = isinstance(control, QAbstractButton | QComboBox | QAbstractSpinBox | QSlider)
+                if used and control.isVisible():
+                    words = control.accessibleName() or getattr(control, "text", str)()
+                    assert control.toolTip(), f"{station}, {part}: {words}"
 
 
 def press(desk: Desk, key: Qt.Key, modifier: Qt.KeyboardModifier = Qt.KeyboardModifier.NoModifier) -> None:

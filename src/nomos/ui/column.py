@@ -12,6 +12,7 @@ from nomos.ui.frame.looks import STATION_OF_LOOK
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here, Wishes
+from nomos.ui.frame.tips import give_tips
 from nomos.ui.stations import make
 
 
@@ -28,6 +29,7 @@ class Column(QStackedWidget):
         """A station, made if it is not there yet."""
         if station not in self._made:
             made = self._made[station] = make(station, self._hand, self.wishes)
+            give_tips(made.widget)
             if not made.in_middle:
                 self.addWidget(made.widget)
             if isinstance(made.widget, Answers):

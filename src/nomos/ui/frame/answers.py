@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QResizeEvent
-from PyQt6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QAbstractButton, QScrollArea, QVBoxLayout, QWidget
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button, label
@@ -26,6 +26,8 @@ class Answers(QWidget):
         self.part = first
         self.parts = Choice(parts)
         self.parts.setAccessibleName("Parts of the station")
+        for made in self.parts.findChildren(QAbstractButton):
+            made.setToolTip("Show this part of the station.")
         self.know = button("")
         self.know.setCheckable(True)
         self.know.setProperty("know", True)

@@ -20,6 +20,7 @@ from PyQt6.QtWidgets import (
 from nomos.errors import BadInput
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
+from nomos.ui.frame.tips import give_tip
 from nomos.ui.frame.words import WRAPPED, WordsButton, lines_of
 from nomos.units import length_text, number, parse_length, shown_unit
 
@@ -45,6 +46,7 @@ def button(text: str, *, plain: bool = False) -> QPushButton:
     policy.setHeightForWidth(True)
     made.setSizePolicy(policy)
     made.setProperty("plain", plain)
+    give_tip(made, text)
     made.setAutoDefault(False)
     return made
 
@@ -163,6 +165,7 @@ class Fields(QWidget):
         name = label(text)
         name.setBuddy(control)
         control.setAccessibleName(text)
+        give_tip(control, text)
         if isinstance(control, QComboBox):
             # Long entries are read in the open list; the column must not be wider for them.
             control.setMinimumWidth(theme.scaled(_LEAST_LIST))

@@ -148,6 +148,7 @@ class CarveStation(Answers):
 
     def _make_transfer(self) -> None:
         self.way = QComboBox()
+        self.way.setAccessibleName("Way of transfer")
         self.way.addItems([TRANSFERS[way].name for way in TRANSFER_WAYS])
         self.steps, self.shows = label(), label(kind="quiet")
 
