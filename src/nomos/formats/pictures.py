@@ -8,12 +8,16 @@ from PIL import Image
 
 from nomos.units import MM_PER_INCH
 
+_LARGE_PX = 12_000_000
+
 
 def png(rgb: NDArray[np.uint8], px_per_mm: float) -> bytes:
     """A PNG of (height, width, 3) uint8 sRGB pixels with its dpi set."""
     buffer = BytesIO()
     dpi = px_per_mm * MM_PER_INCH
-    Image.fromarray(rgb).save(buffer, "PNG", dpi=(dpi, dpi), compress_level=4)
+    # A large page is packed less hard: it takes half as long, and a third more room.
+    hard = 4 if rgb.shape[0] * rgb.shape[1] < _LARGE_PX else 1
+    Image.fromarray(rgb).save(buffer, "PNG", dpi=(dpi, dpi), compress_level=hard)
     return buffer.getvalue()
 
 

@@ -1,6 +1,7 @@
 """What is too fine to cut or to hold: thin lines, narrow channels, specks and lonely islands."""
 
 from dataclasses import dataclass
+from itertools import pairwise
 from typing import Literal
 
 import numpy as np
@@ -21,6 +22,8 @@ _RIDGE, _CLEARLY, _DOUBT = 0.75, 1.05, 1.02
 # How far the centres of the pixels outside lie from the edge on average, measured on drawn lines: 0.42 where
 # it runs slanted, 0.55 along the pixels.
 _EDGE_PX = 0.45
+# Rows looked at together: a large page takes no more memory than a small one.
+_STRIP_PX = 1024
 
 
 @dataclass(frozen=True)
@@ -33,13 +36,14 @@ class Feature:
     area_mm2: float
 
 
-def _inside(page: NDArray[np.uint8]) -> NDArray[np.float32]:
-    """Distance to the nearest pixel outside, the page's surroundings not counting as outside."""
-    import cv2
+@dataclass(frozen=True, eq=False)
+class _Thin:
+    """The pixels of a page's thin parts: where they are, how deep inside, how wide the part is there."""
 
-    if page.all():
-        return np.full(page.shape, np.inf, np.float32)
-    return np.asarray(cv2.distanceTransform(page, cv2.DIST_L2, cv2.DIST_MASK_5), np.float32)
+    rows: NDArray[np.int64]
+    columns: NDArray[np.int64]
+    depth: NDArray[np.float32]
+    width: NDArray[np.float32]
 
 
 def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int, float, int]]:
@@ -53,54 +57,88 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
     """
     import cv2
 
-    depth = _inside(page)
-    core = (depth > (least_px + _SLACK_PX) / 2).astype(np.uint8)
-    reached = cv2.distanceTransform(1 - core, cv2.DIST_L2, cv2.DIST_MASK_5) if core.any() else None
-    rest = page.copy()
-    if reached is not None:
-        rest[reached <= (least_px + _SLACK_PX) / 2 + 0.5] = 0
-    if not rest.any():
+    thin = _thin_pixels(page, least_px)
+    if not len(thin.rows):
         return []
-    width = _local_width(rest, depth, least_px)
-    # In doubt by less than the pixels can tell, it is told.
-    rest[width >= _DOUBT * least_px] = 0
+    rest = np.zeros(page.shape, np.uint8)
+    rest[thin.rows, thin.columns] = 1
     count, parts, stats, _ = cv2.connectedComponentsWithStats(rest, connectivity=8)
+    part_of = parts[thin.rows, thin.columns]
+    order = np.argsort(part_of, kind="stable")
+    starts = np.searchsorted(part_of[order], np.arange(1, count + 1))
     found = []
-    for part in range(1, count):
+    for part, (first, end) in enumerate(pairwise(starts), start=1):
         area = int(stats[part, cv2.CC_STAT_AREA])
         if area < _CORNER_AREA * (least_px / 2) ** 2:
             continue
-        left, top, wide, tall = (int(value) for value in stats[part, :4])
-        window = (slice(top, top + tall), slice(left, left + wide))
-        mine = parts[window] == part
-        own = np.where(mine, depth[window], 0)
-        y, x = np.unravel_index(own.argmax(), own.shape)
-        if 2 * own.max() - _RIDGE > _CLEARLY * least_px:
+        mine = order[first:end]
+        deepest = mine[thin.depth[mine].argmax()]
+        if 2 * thin.depth[deepest] - _RIDGE > _CLEARLY * least_px:
             # The end of a wider line: only towards it is the mean depth small.
             continue
-        found.append((left + int(x), top + int(y), float(np.median(width[window][mine])), area))
+        place = int(thin.columns[deepest]), int(thin.rows[deepest])
+        found.append((*place, float(np.median(thin.width[mine])), area))
     return found
 
 
-def _local_width(rest: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float) -> NDArray[np.float32]:
-    """Width of thin parts where they are, over a stretch of a few widths."""
+def _thin_pixels(page: NDArray[np.uint8], least_px: float) -> _Thin:
+    """The pixels that belong to parts thinner than so many pixels, strip by strip.
+
+    Nothing here depends on what lies further away than a few such widths, so a
+    strip with that much around it gives what the whole page would give.
+    """
+    around = int(np.ceil(4 * least_px)) + 8
+    strips = []
+    for top in range(0, len(page), _STRIP_PX):
+        bottom = min(top + _STRIP_PX, len(page))
+        above, below = max(top - around, 0), min(bottom + around, len(page))
+        found = _thin_in(page[above:below], least_px)
+        own = (found.rows >= top - above) & (found.rows < bottom - above)
+        strips.append(_Thin(found.rows[own] + above, found.columns[own], found.depth[own], found.width[own]))
+    joined = (np.concatenate([getattr(strip, name) for strip in strips]) for name in _THIN_FIELDS)
+    return _Thin(*joined)
+
+
+_THIN_FIELDS = ("rows", "columns", "depth", "width")
+
+
+def _thin_in(page: NDArray[np.uint8], least_px: float) -> _Thin:
     import cv2
 
-    reach = round(_STRETCH * least_px)
+    limit = (least_px + _SLACK_PX) / 2
+    # What surrounds the page is not outside: where nothing is, everything is deep.
+    rest = np.ascontiguousarray(page)
+    if rest.all() or not rest.any():
+        none = np.zeros(0, np.int64)
+        return _Thin(none, none, none.astype(np.float32), none.astype(np.float32))
+    depth = np.asarray(cv2.distanceTransform(rest, cv2.DIST_L2, cv2.DIST_MASK_5), np.float32)
+    core = (depth > limit).view(np.uint8)
+    if core.any():
+        reached = cv2.distanceTransform(1 - core, cv2.DIST_L2, cv2.DIST_MASK_5)
+        rest = rest & (reached > limit + 0.5).view(np.uint8)
     rows, columns = np.nonzero(rest)
-    top, bottom = np.maximum(rows - reach, 0), np.minimum(rows + reach + 1, rest.shape[0])
-    left, right = np.maximum(columns - reach, 0), np.minimum(columns + reach + 1, rest.shape[1])
-    inside = np.where(rest > 0, depth, np.float32(0)).astype(np.float32)
+    width = _local_width(rest, depth, least_px)[rows, columns]
+    # In doubt by less than the pixels can tell, it is told.
+    thin = width < _DOUBT * least_px
+    rows, columns = rows[thin], columns[thin]
+    return _Thin(rows, columns, depth[rows, columns], width[thin])
 
-    def over_a_stretch(values: NDArray[np.float32]) -> NDArray[np.float64]:
-        """Sums over the square around every pixel of the thin parts, of their own pixels."""
-        total = cv2.integral(np.where(rest > 0, values, np.float32(0)), sdepth=cv2.CV_64F)
-        return np.asarray(total[bottom, right] - total[top, right] - total[bottom, left] + total[top, left])
 
-    pixels = over_a_stretch(np.ones_like(inside))
-    width = np.full(rest.shape, np.inf, np.float32)
-    width[rows, columns] = 4 * (over_a_stretch(inside) / pixels - _EDGE_PX)
-    return width
+def _local_width(rest: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float) -> NDArray[np.float32]:
+    """Width of thin parts where they are, over a stretch of a few widths; nothing elsewhere."""
+    import cv2
+
+    side = 2 * round(_STRETCH * least_px) + 1
+    thin = rest.astype(np.float32)
+
+    def over_a_stretch(values: NDArray[np.float32]) -> NDArray[np.float32]:
+        """Sums over the square around every pixel."""
+        return np.asarray(
+            cv2.boxFilter(values, cv2.CV_32F, (side, side), normalize=False, borderType=cv2.BORDER_CONSTANT)
+        )
+
+    depths, pixels = over_a_stretch(depth * thin), over_a_stretch(thin)
+    return np.asarray(4 * (depths / np.maximum(pixels, 1) - np.float32(_EDGE_PX)), np.float32)
 
 
 def find_features(

@@ -10,13 +10,14 @@ from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import can_share, put_together
 from nomos.project.inks.films import printed_reflectance
-from nomos.project.model import Project
+from nomos.project.model import Block, Project
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.sheet.laying import LaidSheet, films_in_order
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.sharing import Sharing, share, shared_order
+from nomos.together import together
 from nomos.units import length_text, listed, number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
@@ -49,17 +50,17 @@ def features_of(
     project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
 ) -> dict[str, tuple[Feature, ...]]:
     """What is too fine on each block, by block id. Raises Cancelled."""
-    found = {}
-    for place, block in enumerate(project.blocks):
-        # What is thin on a sawn block is said of its pieces.
-        if block.kerf_mm is not None:
-            continue
-        progress.report(place / len(project.blocks), f"checking {block.name.lower()}")
-        found[block.id] = find_features(
-            blocks.masks[place], blocks.px_per_mm, line_mm=project.line_mm, tool_mm=project.tool_mm,
-            speck_mm2=SPECK_MM2, lonely_mm=LONELY_MM,
+
+    def on(block: Block) -> tuple[Feature, ...]:
+        return find_features(
+            blocks.masks[project.number_of(block.id)], blocks.px_per_mm, line_mm=project.line_mm,
+            tool_mm=project.tool_mm, speck_mm2=SPECK_MM2, lonely_mm=LONELY_MM,
         )  # fmt: skip
-    return found
+
+    # What is thin on a sawn block is said of its pieces.
+    whole = [block for block in project.blocks if block.kerf_mm is None]
+    found = together(on, whole, progress=progress, words=lambda block: f"checking {block.name.lower()}")
+    return {block.id: some for block, some in zip(whole, found, strict=True)}
 
 
 def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]]) -> tuple[Finding, ...]:

@@ -21,6 +21,7 @@ from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
 from nomos.separation.features import FeatureKind, find_features
+from nomos.together import together
 from nomos.units import counted, length_text, lengths_text, listed, number
 
 # Maps are worked out at no more than so many pixels for each mm.
@@ -55,14 +56,21 @@ def carve_blocks(
 
     In a reduction only what is cut for a state counts: the ground of the state before is gone already.
     """
-    made = []
-    before: Mask | None = None
     step = max(1, round(blocks.px_per_mm / _FINE_PX_PER_MM))
-    for place, block in enumerate(_in_print_order(project)):
-        progress.report(place / len(project.blocks), f"planning the cutting of {block.name.lower()}")
-        mask = np.ascontiguousarray(blocks.masks[project.number_of(block.id)][::step, ::step])
-        made.append(_carved(project, block, mask, blocks.px_per_mm / step, before))
-        before = mask if is_reduction(project) else None
+    printed = _in_print_order(project)
+
+    def mask_of(block: Block) -> Mask:
+        return np.ascontiguousarray(blocks.masks[project.number_of(block.id)][::step, ::step])
+
+    def carved(block: Block) -> CarvedBlock:
+        place = printed.index(block)
+        before = mask_of(printed[place - 1]) if place > 0 and is_reduction(project) else None
+        return _carved(project, block, mask_of(block), blocks.px_per_mm / step, before)
+
+    made = together(
+        carved, printed, progress=progress,
+        words=lambda block: f"planning the cutting of {block.name.lower()}",
+    )  # fmt: skip
     by_id = {each.block: each for each in made}
     return tuple(by_id[block.id] for block in project.blocks if block.id in by_id)
 

@@ -1,5 +1,6 @@
 """From a project to the masks of its blocks."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cached_property
 
@@ -15,6 +16,7 @@ from nomos.project.model.store import Assets, labels_from_png, mask_from_png, pn
 from nomos.separation import BlockPlan, Mask, block_masks
 from nomos.separation.contour import contour_lines
 from nomos.separation.fields import Borders, measure_borders
+from nomos.separation.masks import Masks
 
 
 @dataclass(frozen=True)
@@ -41,9 +43,9 @@ class CutBlocks:
     """
 
     labels: Labels
-    masks: tuple[Mask, ...]
+    masks: Sequence[Mask]
     px_per_mm: float
-    worked_out: tuple[Mask, ...]
+    worked_out: Sequence[Mask]
 
     @cached_property
     def borders(self) -> Borders:
@@ -112,10 +114,13 @@ def cut_blocks(
             labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress
         )
     )
-    masks = tuple(
-        mask if data is None else mask_from_png(data, labels.shape)
-        for mask, data in zip(worked_out, request.drawn, strict=True)
-    )
+    masks = worked_out
+    if any(data is not None for data in request.drawn):
+        by_hand = (
+            own if data is None else mask_from_png(data, labels.shape)
+            for own, data in zip(worked_out, request.drawn, strict=True)
+        )  # fmt: skip
+        masks = Masks.of(by_hand, labels.shape)
     return CutBlocks(labels, masks, px_per_mm, worked_out)
 
 
@@ -130,5 +135,6 @@ def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
     def shrunk(page: NDArray[np.uint8]) -> NDArray[np.uint8]:
         return np.ascontiguousarray(page[step // 2 :: step, step // 2 :: step])
 
-    masks = tuple(shrunk(mask) for mask in blocks.masks)
-    return CutBlocks(shrunk(blocks.labels), masks, blocks.px_per_mm / step, masks)
+    labels = shrunk(blocks.labels)
+    masks = Masks.of((shrunk(mask) for mask in blocks.masks), labels.shape)
+    return CutBlocks(labels, masks, blocks.px_per_mm / step, masks)
