@@ -23,6 +23,10 @@ _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 _CLEAR_MM = 0.3
 
 
+# No block is as thick: where nothing prints the wall is that far away.
+_BEYOND_MM = 1000.0
+
+
 @dataclass(frozen=True)
 class Roller:
     """What inks the block: diameter and length in mm, hardness in degrees Shore A."""
@@ -53,7 +57,7 @@ class CarvingMap:
     """How one block is cut.
 
     zones : (height, width) uint8, 0 what stays, n the n-th tool of `tools`, 255 too narrow for any.
-    depth_mm : (height, width) how deep, 0 where it stays.
+    depth_mm : (height, width) how deep, to a thousandth or so, 0 where it stays.
     chatter : (height, width) bool, ground the roller reaches however deep it may be cut.
     outline_mm : length of all edges.
     areas_mm2 : cleared by each tool.
@@ -61,7 +65,7 @@ class CarvingMap:
     """
 
     zones: NDArray[np.uint8]
-    depth_mm: NDArray[np.float32]
+    depth_mm: NDArray[np.float16]
     chatter: NDArray[np.bool_]
     tools: tuple[Tool, ...]
     px_per_mm: float
@@ -153,7 +157,8 @@ def carve(
     )
     areas = tuple(float(np.count_nonzero(zones == n + 1) * pixel) for n in range(len(chosen)))
     return CarvingMap(
-        zones, depth, chatter, chosen, px_per_mm, outline_length_mm(mask, px_per_mm), areas,
+        zones, np.minimum(depth, _BEYOND_MM).astype(np.float16), chatter, chosen, px_per_mm,
+        outline_length_mm(mask, px_per_mm), areas,
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
         band, float(np.count_nonzero(mask) * pixel),
     )  # fmt: skip
@@ -172,7 +177,9 @@ def _distance(page: NDArray[np.bool_]) -> NDArray[np.float32]:
         return np.full(page.shape, float(max(page.shape)), np.float32)
     distance = cv2.distanceTransform(page.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
     # Whole squares of pixels under the root: the last bit of what comes back hangs on where memory lies.
-    return np.asarray(np.sqrt(np.rint(np.square(distance))), np.float32)
+    np.square(distance, out=distance)
+    np.rint(distance, out=distance)
+    return np.asarray(np.sqrt(distance, out=distance), np.float32)
 
 
 def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
@@ -180,7 +187,11 @@ def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
     core = room > radius_px
     if not core.any():
         return np.zeros(room.shape, bool)
-    return np.asarray(_distance(~core) <= radius_px + 0.5)
+    import cv2
+
+    away = cv2.distanceTransform((~core).view(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    # Roots of whole numbers: none lies so near the limit that its last bit would matter.
+    return np.asarray(away <= np.float32(radius_px + 0.5 + 1e-4))
 
 
 def _span(edge: NDArray[np.float32]) -> NDArray[np.float32]:

@@ -35,7 +35,8 @@ def answers() -> "Answers":
     """What the commands of this process ask."""
     from nomos.work import Answers
 
-    return Answers()
+    # One command asks all it needs once, and ends: a page as large as A2 must not be cut twice for it.
+    return Answers(most_bytes=800_000_000)
 
 
 def command(

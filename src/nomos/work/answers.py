@@ -15,7 +15,7 @@ from nomos.work.request import Request
 
 A = TypeVar("A")
 
-# What is kept for a hand that comes back to it; one answer larger than all this is kept alone.
+# What is kept for a hand that comes back to it.
 MOST_BYTES = 300_000_000
 # How often who waits for another's answer looks whether it has been called off.
 _LOOK_S = 0.05
@@ -100,7 +100,9 @@ class Answers:
         with self._lock:
             self._kept[request] = _Kept(answer, size)
             self._size += size
-            while self._size > self._most and len(self._kept) > 1:
+            # One answer larger than the bound stands beside the rest: it must not cost all it was made of.
+            beside = size if size > self._most else 0
+            while self._size - beside > self._most:
                 _, gone = self._kept.popitem(last=False)
                 self._size -= gone.size
 

@@ -43,6 +43,10 @@ from nomos.work.review import look_of, review
 _NOTHING = "There is nothing to print yet: open a picture and flatten it first."
 
 
+# Twice as wide as a stage stands on the page of all stages.
+_STAGE_PX = 1040
+
+
 def printable(project: Project, assets: Assets) -> Cut:
     """The request for the blocks of a project that has something to print. Raises BadInput."""
     cut = cut_of(project, assets)
@@ -116,12 +120,12 @@ def write_packet(
 
 def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Progress) -> list[str]:
     """The sheet after each pull, the finished print, and all stages on one page."""
-    stages = [(stage_words(project, 0), _stage(project, laid, 0))]
+    stages = [(stage_words(project, 0), _small(_stage(project, laid, 0)))]
     names, picture = [], b""
     for pull in range(1, len(project.impressions) + 1):
         progress.report(pull / len(project.impressions), "writing proofs")
         rgb = _stage(project, laid, pull)
-        stages.append((stage_words(project, pull), rgb))
+        stages.append((stage_words(project, pull), _small(rgb)))
         picture = png(rgb, laid.px_per_mm)
         names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
     # The finished print is the sheet after the last pull.
@@ -135,6 +139,16 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
 def _stage(project: Project, laid: LaidSheet, pull: int) -> NDArray[np.uint8]:
     """The image after so many pulls, without the margin."""
     return np.ascontiguousarray(to_rgb(render(laid.inner, sheet_labs(project, laid, pull))))
+
+
+def _small(rgb: NDArray[np.uint8]) -> NDArray[np.uint8]:
+    """A stage as large as the page of all of them needs: not a dozen whole sheets at a time."""
+    import cv2
+
+    height, width = rgb.shape[:2]
+    wide = min(width, _STAGE_PX)
+    size = wide, max(1, round(height * wide / width))
+    return np.asarray(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), np.uint8)
 
 
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
