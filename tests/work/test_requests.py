@@ -163,7 +163,9 @@ def _figures(report: Any) -> Any:
 def parts(value: Any) -> Any:
     """A value as plain lists and figures, to be compared."""
     if isinstance(value, np.ndarray):
-        return value.shape, value.tobytes() if value.dtype.kind in "bui" else np.round(value, 6).tolist()
+        return value.shape, value.tobytes() if value.dtype.kind in "bui" else np.round(
+            value.astype(np.float64), 6
+        ).tolist()
     if dataclasses.is_dataclass(value):
         return {f.name: parts(getattr(value, f.name)) for f in dataclasses.fields(value)}
     if isinstance(value, msgspec.Struct):

@@ -26,6 +26,7 @@ from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
 from nomos.project.model.checks import check_project
+from nomos.project.model.clean import clean_names
 from nomos.project.model.craft import Craft, EditionPlan
 from nomos.project.model.limits import (
     GRIP_MM,
@@ -343,6 +344,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     times: Times = Times()
 
     def __post_init__(self) -> None:
+        clean_names(self)
         check_project(self)
 
     def ink(self, ink_id: str) -> Ink:
