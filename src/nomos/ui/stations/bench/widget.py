@@ -15,7 +15,7 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBox
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
-from nomos.ui.frame.tips import tip_of
+from nomos.ui.frame.tips import give_tips, tip_of
 from nomos.ui.stations.bench.note import NoteLine
 from nomos.ui.stations.bench.view import BenchView
 
@@ -201,6 +201,7 @@ class BenchScreen(QWidget):
                 made.setText(f"{view.reasons[place].capitalize()}\n{place + 1}")
         self.guide.setText(f"{view.guide}\nG" if view.guide else "Try it with simulated devices\nG")
         self.guide.setVisible((self._guiding or not view.can_pull) and not self._asking)
+        give_tips(self)
         self.update()
 
     def _show_picture(self, view: BenchView) -> None:
