@@ -28,6 +28,7 @@ from nomos.project import (
 from nomos.project.blocks.edits import with_flat_design
 from nomos.project.model.edits import new_project
 from nomos.registration import KentoSettings, Rect
+from nomos.units import show_lengths_in
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
 
@@ -67,6 +68,14 @@ def _nothing_left_over(caplog: pytest.LogCaptureFixture) -> Iterator[None]:
     assert not left, f"threads left running: {left}"
     said = [record.getMessage() for record in caplog.records if record.levelno >= logging.WARNING]
     assert not said, f"unexpected log records: {said}"
+
+
+@pytest.fixture
+def inches() -> Iterator[None]:
+    """Lengths are read in inches, as at the start of a window that prefers them."""
+    show_lengths_in("in")
+    yield
+    show_lengths_in("mm")
 
 
 @pytest.fixture(scope="session")

@@ -1,11 +1,9 @@
-from collections.abc import Iterator
-
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from nomos.errors import BadInput
-from nomos.units import length_text, number, parse_length, parse_size, range_text, show_lengths_in, size_text
+from nomos.units import length_text, number, parse_length, parse_size, range_text, size_text
 
 
 @pytest.mark.parametrize(
@@ -37,14 +35,6 @@ def test_figures_are_written_as_read() -> None:
     assert number(-1.25, 2) == "−1.25"
     assert number(-0.004) == "0.0"
     assert size_text(180, 240.25) == "180 × 240.2 mm"
-
-
-@pytest.fixture
-def inches() -> Iterator[None]:
-    """Lengths are read in inches, as the preference has it."""
-    show_lengths_in("in")
-    yield
-    show_lengths_in("mm")
 
 
 @pytest.mark.usefixtures("inches")

@@ -1,7 +1,6 @@
 """Preferences, and the studio: kept, given to the next new print, carried, brought in, put aside."""
 
 import re
-from collections.abc import Iterator
 from pathlib import Path
 
 import numpy as np
@@ -15,7 +14,6 @@ from nomos.ui.desk import Desk
 from nomos.ui.frame.preferences import Preferences
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.studio_hand import studio_path
-from nomos.units import show_lengths_in
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
@@ -97,14 +95,6 @@ def test_text_light_and_the_templates_paper_are_remembered(desk: Desk) -> None:
     held = again.text.currentText(), again.look.currentText(), again.page.currentText()
     assert held == ("150 %", "dark", "A3")
     again.close()
-
-
-@pytest.fixture
-def inches() -> Iterator[None]:
-    """As at the start of a window whose lengths are preferred in inches."""
-    show_lengths_in("in")
-    yield
-    show_lengths_in("mm")
 
 
 @pytest.mark.usefixtures("inches")
