@@ -37,6 +37,7 @@ from nomos.ui.frame.state import STATIONS
 from nomos.ui.walk import settle
 
 QTest: Any = QtTest.QTest
+_AIM_S = 0.1
 # What ends, opens or writes something is not pressed: a benchmark changes nothing but its own project.
 _LEFT_ALONE = ("…", "Put away", "Close", "Begin")
 KEYS = (
@@ -235,11 +236,12 @@ def _of_release(source: Path, print_of: str) -> dict[str, Any]:
 
 def measure() -> Section:
     """The demo and a large print, now and in the release before."""
-    lines = []
+    lines, slowest_s = [], 0.0
     with earlier.sources(earlier.LANDED) as before:
         for print_of, words in (("glasshouse", "The demo"), ("large", "A3 at 300 dpi, 12 colours")):
             now, then = (_of_release(source, print_of) for source in (earlier.ROOT / "src", before))
             (slowest, worst), (was, worst_was) = now["worst"][0], then["worst"][0]
+            slowest_s = max(slowest_s, worst)
             lines += [
                 Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms",
                      f"{slowest}; the release before {1000 * worst_was:.0f} ms, {was}"),
@@ -253,7 +255,10 @@ def measure() -> Section:
                      f"the release before {then['pictures_per_s'][what]:.0f}")
                 for what, rate in now["pictures_per_s"].items()
             ]  # fmt: skip
-    return Section("How long an action keeps the window's thread, workers busy beside it", tuple(lines), "")
+    verdict = "met" if slowest_s <= _AIM_S else f"of {1000 * _AIM_S:.0f} ms for every action missed"
+    return Section(
+        "How long an action keeps the window's thread, workers busy beside it", tuple(lines), verdict
+    )
 
 
 def main() -> None:

@@ -74,16 +74,23 @@ def hold(path: Path) -> "Hold | Holder | None":
 def holder_of(path: Path) -> Holder | None:
     """Who has a file open; None if nobody has."""
     lock_file = _lock_of(path.resolve())
+    with contextlib.suppress(OSError):
+        return _holder_in(lock_file) if is_locked(lock_file) else None
+    return None
+
+
+def is_locked(lock_file: Path) -> bool:
+    """Whether some process that lives holds a lock; one that is not there is held by none. Raises OSError."""
     try:
         lock = lock_file.open("rb")
-    except OSError:
-        return None
+    except FileNotFoundError:
+        return False
     with lock:
         try:
             fcntl.flock(lock, fcntl.LOCK_SH | fcntl.LOCK_NB)
         except OSError:
-            return _holder_in(lock_file)
-    return None
+            return True
+    return False
 
 
 def check_free(path: Path) -> None:

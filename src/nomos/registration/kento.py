@@ -266,7 +266,7 @@ def _check_edge(sheet_mm: tuple[float, float], settings: KentoSettings) -> None:
         raise KentoError(
             f"The straight notch comes within {length_text(gap)} of the corner notch; they need "
             f"{length_text(_BETWEEN_NOTCHES_MM, None)} between them: make them shorter or move the "
-            f"straight notch out."
+            "straight notch out."
         )
     if middle + half > sheet_mm[0]:
         raise KentoError(

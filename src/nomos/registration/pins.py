@@ -69,8 +69,7 @@ def pin_places(
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             raise RegisterError(
                 f"The block reaches {length_text(abs(min(block.top, 0)))} beyond the sheet's far "
-                f"edge, where the "
-                "pins stand: move the image down, or take a block with less wood above it."
+                "edge, where the pins stand: move the image down, or take a block with less wood above it."
             )
     else:
         y = 9.0

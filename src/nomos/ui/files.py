@@ -85,8 +85,7 @@ class Files(QObject):
         """The file is no longer that of what is open."""
         path = self._document.path
         if self._hold is not None and (path is None or self._hold.path != path.resolve()):
-            self._hold.let_go()
-            self._hold = None
+            self.close()
 
     def close(self) -> None:
         """Give the file free for other windows."""

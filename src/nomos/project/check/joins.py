@@ -43,9 +43,9 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
                 "could show",
                 "blocks",
                 f"{lighter} and {darker} only kiss, along {length_text(length, 0)}: an overlap "
-                f"would show as a "
-                f"seam, ΔE {number(trap.seam_de00, 0)}. {length_text(project.tolerance_mm)} out of register "
-                f"opens up to {number(project.tolerance_mm * length, 0)} mm² {_below(project, trap)}.",
+                f"would show as a seam, ΔE {number(trap.seam_de00, 0)}. "
+                f"{length_text(project.tolerance_mm)} out of register opens up to "
+                f"{number(project.tolerance_mm * length, 0)} mm² {_below(project, trap)}.",
                 remedy,
                 _on_border(project, borders, trap),
                 cure=_through(trap, lighter, darker) if trap.through else _seam(trap),

@@ -218,7 +218,9 @@ class JobRunner(QObject):
         except Exception:
             _log.exception("job %s failed", job.asker.name)
             problem = _FAULT
-        self._ended.emit(job, result, problem)
+        if not self._closed:
+            # After a window is closed there is nobody to hear it.
+            self._ended.emit(job, result, problem)
 
     def _report(self, job: _Job[Any], fraction: float, message: str) -> None:
         if job.asker.job is job:

@@ -22,6 +22,7 @@ from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 from nomos.atomic import write_text
 from nomos.errors import BadInput
 from nomos.folders import state_folder
+from nomos.holding import is_locked
 from nomos.project import Project, save
 from nomos.ui.frame.document import Document
 
@@ -190,16 +191,7 @@ def _locked(copy: Path) -> IO[bytes]:
 
 def _held(copy: Path) -> bool:
     """Whether some window still holds a copy; one of an earlier release has no lock, and no window."""
-    try:
-        lock = _lock_of(copy).open("rb")
-    except FileNotFoundError:
-        return False
-    with lock:
-        try:
-            fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        except OSError:
-            return True
-    return False
+    return is_locked(_lock_of(copy))
 
 
 def _known_of(copy: Path) -> tuple[Path | None, str | None]:

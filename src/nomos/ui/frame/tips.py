@@ -168,6 +168,7 @@ _BUTTONS = {
     "Mirror": "Left and right change sides.",
     "Print": "Drag the corners of what is printed.",
     "Size": "Drag the print's size on a sheet of paper.",
+    "Sheet": "Drag the corners of the paper it was drawn on: light and size are judged by it.",
     "Length": "Draw along something whose length you know.",
     "Stays bare": "Draw round what is not printed.",
     "Keep the shape as it is seen": "Width and height change together.",
@@ -243,8 +244,7 @@ _BUTTONS = {
 _DAYS = ("Mo", "Tu", "We", "Th", "Fr", "Sa", "Su")
 
 
-def tip_of(words: str) -> str:
-    """What a control is for, by the words on it or beside it; "" for none."""
+def _button_tip(words: str) -> str:
     # Under the words of a bench's button stands its key.
     words = words.split("\n")[0].lstrip("▸▾ ").strip()
     if words.startswith("Begin layer"):
@@ -253,9 +253,11 @@ def tip_of(words: str) -> str:
         return "Take this trap: gaps up to that width close."
     if words in _DAYS:
         return "Whether that day is worked on."
-    if words.endswith((", to the right", ", down")):
-        return _READ
-    return _BUTTONS.get(words) or _FIELDS.get(words, "")
+    return _BUTTONS.get(words, "")
+
+
+def _field_tip(words: str) -> str:
+    return _READ if words.endswith((", to the right", ", down")) else _FIELDS.get(words, "")
 
 
 def give_tips(station: QWidget) -> None:
@@ -268,7 +270,9 @@ def give_tips(station: QWidget) -> None:
 
 
 def give_tip(control: QWidget, words: str) -> None:
-    """Give a control its tip, if it has none of its own."""
-    tip = tip_of(words)
-    if tip and not control.toolTip():
+    """Give a control its tip, by the words on it or beside it, if it has none of its own."""
+    if control.toolTip():
+        return
+    tip = _button_tip(words) if isinstance(control, QAbstractButton) else _field_tip(words)
+    if tip:
         control.setToolTip(tip)

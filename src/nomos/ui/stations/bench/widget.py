@@ -15,7 +15,7 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBox
 
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
-from nomos.ui.frame.tips import give_tips, tip_of
+from nomos.ui.frame.tips import give_tips
 from nomos.ui.stations.bench.note import NoteLine
 from nomos.ui.stations.bench.view import BenchView
 
@@ -114,7 +114,6 @@ class BenchScreen(QWidget):
         self.note = NoteLine()
         self.note.setVisible(False)
         self.begin, self.guide = _large_button(""), _large_button("")
-        self.begin.setToolTip(tip_of("Begin layer"))
         self.not_yet = _large_button("Not yet\nEsc")
         for part in (
             self.begin, self.not_yet, self._row, self.note, self._reason_grid, self.tally, self.after,
