@@ -183,6 +183,12 @@ def little_desk(desk: Desk, little: tuple[Project, Assets]) -> Desk:
     return desk
 
 
+@pytest.fixture
+def saved(little_desk: Desk, tmp_path: Path) -> Desk:
+    little_desk.document.save(tmp_path / "pane.nomos")
+    return little_desk
+
+
 def settle(desk: Desk, *, closely: bool = False) -> None:
     """Wait for everything, but for the close look and how sure colours are only when it matters."""
     walk.settle(desk, () if closely else ("check", "sure", "inking"))

@@ -1,0 +1,224 @@
+"""What is around the stations: packet, saving, zoom, keys, long work, large text."""
+
+import json
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PyQt6.QtCore import Qt
+from PyQt6.QtWidgets import QPushButton
+
+from nomos.project import Project, load, save
+from nomos.ui.desk import Desk
+from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
+
+LEFT = Qt.MouseButton.LeftButton
+CTRL = Qt.KeyboardModifier.ControlModifier
+SHIFT = Qt.KeyboardModifier.ShiftModifier
+
+
+def test_the_packet_is_written_where_asked(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    answers.folder = tmp_path / "packet"
+    little_desk.controller.go_to("register")
+    settle(little_desk)
+    click(little_desk.window.at("register").packet)
+    settle(little_desk)
+    plan = json.loads((tmp_path / "packet" / "plan.json").read_text("utf-8"))
+    assert len(plan["order"]) == 4
+    assert "packet is in" in little_desk.window.notice.text()
+    answers.folder = Path("/proc/none")
+    click(little_desk.window.at("register").packet)
+    settle(little_desk)
+    assert "/proc/none cannot be written" in little_desk.window.notice.text()
+
+
+def test_save_reopen_and_the_question_of_unsaved_changes(
+    demo_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    desk, window = demo_desk, demo_desk.window
+    desk.controller.blocks.set_trap(0.7)
+    settle(desk)
+    assert "not saved yet" in window.windowTitle()
+    answers.leave = "cancel"
+    assert not window.close()
+    assert answers.asked == 1
+    answers.save = tmp_path / "print"
+    QTest.keyClick(window, Qt.Key.Key_S, CTRL)
+    assert load(tmp_path / "print.nomos")[0] == desk.document.project
+    assert not desk.document.unsaved
+    desk.controller.blocks.set_trap(0.2)
+    answers.open, answers.leave = tmp_path / "print.nomos", "discard"
+    QTest.keyClick(window, Qt.Key.Key_O, CTRL)
+    settle(desk)
+    assert project_of(desk).trap_mm == 0.7
+    assert "print.nomos" in window.windowTitle()
+    asked = answers.asked
+    assert window.close()
+    assert answers.asked == asked
+
+
+def test_a_save_that_fails_says_why_and_keeps_the_changes(
+    demo_desk: Desk, answers: Answers, tmp_path: Path
+) -> None:
+    demo_desk.controller.blocks.set_trap(0.7)
+    answers.save = tmp_path / "gone" / "print.nomos"
+    click(demo_desk.window.buttons.buttons["save"])
+    assert "could not be saved" in demo_desk.window.notice.text()
+    assert demo_desk.document.unsaved
+
+
+def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_1)
+    settle(desk)
+    station = desk.window.at("design")
+    press(station.rows, 40, station.rows.middle_of(6))
+    settle(desk)
+    assert station.name.text() == "Brick"
+    station.name.selectAll()
+    QTest.keyClicks(station.name, "Old brick")
+    QTest.keyClick(station.name, Qt.Key.Key_Return)
+    QTest.keyClick(station.editor.hue, Qt.Key.Key_PageUp)
+    settle(desk)
+    assert "Old brick" in names(desk)
+    click(station.bare)
+    settle(desk)
+    assert "Old brick" not in names(desk)
+    assert len(desk.keeper.proof.laid.films if desk.keeper.proof else ()) == 7
+    click(station.bare)
+    settle(desk)
+    assert "Old brick" in names(desk)
+    while desk.document.stack.canUndo():
+        desk.document.stack.undo()
+    settle(desk)
+    assert "Brick" in names(desk)
+
+
+def test_the_sketch_of_an_opened_project_is_read_again(
+    desk: Desk, demo: tuple[Project, dict[str, bytes]], tmp_path: Path
+) -> None:
+    save(tmp_path / "demo.nomos", *demo)
+    desk.files.open(tmp_path / "demo.nomos")
+    settle(desk)
+    desk.controller.go_to("design")
+    settle(desk)
+    done = desk.controller.designer.done
+    assert done is not None
+    assert done.flat.suggestion is not None
+    assert done.flat.suggestion.count == 9
+    click(desk.window.looks.buttons["sketch"])
+    settle(desk)
+    assert desk.controller.state.shown == "sketch"
+
+
+def test_zoom_pan_true_size_loupe(demo_desk: Desk) -> None:
+    desk, sheet = demo_desk, demo_desk.window.sheet
+    fitted = sheet.viewport
+    QTest.keyClick(desk.window, Qt.Key.Key_Plus)
+    assert sheet.viewport.scale == pytest.approx(fitted.scale * 1.25)
+    middle = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
+    assert fitted.to_sheet(sheet.width() / 2, sheet.height() / 2) == pytest.approx(middle)
+    at = sheet.viewport
+    drag(sheet, (300.0, 300.0), (310.0, 305.0), (350.0, 320.0))
+    assert (sheet.viewport.x - at.x, sheet.viewport.y - at.y) == pytest.approx((50, 20))
+    click(desk.window.buttons.buttons["true"])
+    assert sheet.viewport.scale == pytest.approx(sheet.true_scale())
+    assert desk.window.buttons.scale.text() == "100 % of true size"
+    plain = sheet.grab().toImage()
+    QTest.keyClick(desk.window, Qt.Key.Key_L)
+    QTest.mouseMove(sheet, sheet.rect().center())
+    drag(sheet, (300.0, 300.0), (301.0, 300.0))
+    assert sheet.grab().toImage() != plain
+    QTest.keyClick(desk.window, Qt.Key.Key_W)
+    assert sheet.viewport == fitted
+
+
+def test_letters_typed_into_a_field_are_no_commands(demo_desk: Desk) -> None:
+    desk = demo_desk
+    field = desk.window.at("blocks").name
+    field.setFocus()
+    field.selectAll()
+    QTest.keyClicks(field, "wl 3k")
+    settle(desk)
+    assert field.text() == "wl 3k"
+    assert desk.controller.state.station == "blocks"
+    assert not desk.window.sheet.loupe
+
+
+def test_the_list_of_keys(demo_desk: Desk) -> None:
+    from nomos.ui.frame.keyboard import BINDINGS, KeyList
+
+    shown = [key for _, keys, _ in BINDINGS for key in keys]
+    assert len(shown) == len(set(shown))
+    QTest.keyClick(demo_desk.window, Qt.Key.Key_K)
+    listed = demo_desk.window.findChildren(KeyList)
+    assert len(listed) == 1
+    listed[0].accept()
+
+
+def test_long_work_reports_in_the_foot_line_and_can_be_stopped(demo_desk: Desk) -> None:
+    desk = demo_desk
+    before = desk.document.project
+    desk.controller.designer.flatten_again(count=5)
+    stop = desk.window.foot.findChildren(QPushButton)[0]
+    for _ in range(100):
+        QTest.qWait(10)
+        if stop.isVisible():
+            break
+    assert stop.isVisible()
+    click(stop)
+    assert "design" not in desk.runner.busy()
+    settle(desk)
+    assert not stop.isVisible()
+    assert desk.document.project is before
+
+
+def test_the_last_of_several_flattenings_counts(demo_desk: Desk) -> None:
+    for count in (4, 5, 6):
+        demo_desk.controller.designer.flatten_again(count=count)
+    settle(demo_desk)
+    flat = project_of(demo_desk).flat
+    assert flat is not None
+    assert len(flat.colours) == 6
+    assert demo_desk.document.stack.count() == 1
+    proof = demo_desk.keeper.proof
+    assert proof is not None
+    assert proof.project is demo_desk.document.project
+    assert np.isfinite(proof.mean_de00)
+
+
+def test_nothing_is_cut_off_at_a_larger_text_size(demo_desk: Desk) -> None:
+    """The strip, ladder and foot keep to their places when the window is small."""
+    window = demo_desk.window
+    window.resize(960, 640)
+    settle(demo_desk)
+    for part in (window.strip, window.ladder_area, window.sheet, window.column, window.buttons, window.foot):
+        assert part.width() > 0
+        top_left = part.mapTo(window, part.rect().topLeft())
+        bottom_right = part.mapTo(window, part.rect().bottomRight())
+        assert window.rect().contains(top_left)
+        assert window.rect().contains(bottom_right)
+
+
+def test_a_clicked_field_is_split_off_and_merged_back(demo_desk: Desk) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_1)
+    settle(desk)
+    station, sheet = desk.window.at("design"), desk.window.sheet
+    press(sheet, *sheet.viewport.to_screen(100, 20))  # the slate of the upper sky
+    settle(desk)
+    assert station.split.isEnabled()
+    click(station.split)
+    settle(desk)
+    flat = project_of(desk).flat
+    assert flat is not None
+    assert flat.colours[9].name == "Slate 2"
+    desk.controller.choose_colour(9)
+    settle(desk)
+    station.merge.setCurrentIndex(6)
+    station.merge.activated.emit(6)  # as a choice in the list does
+    settle(desk)
+    assert len(project_of(desk).flat.colours) == 9  # type: ignore[union-attr]
+    assert desk.keeper.proof is not None
+    assert desk.keeper.proof.mean_de00 < 1.5
+    assert desk.document.stack.count() == 2
