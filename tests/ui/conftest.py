@@ -39,6 +39,9 @@ def application() -> QApplication:
     found = QApplication.instance()
     made = found if isinstance(found, QApplication) else QApplication(["nomos"])
     theme.dress(made)
+    # What is there from the beginning is never garbage: `_quiet_qt` need not go through it after every test.
+    gc.collect()
+    gc.freeze()
     return made
 
 
@@ -151,6 +154,8 @@ def desk(answers: Answers, tmp_path: Path) -> Iterator[Desk]:
     made = set_up(answers, QSettings(str(tmp_path / "window.ini"), QSettings.Format.IniFormat))
     # An answer hangs on its request alone: most tests open the same demo, and it is cut once for all of them.
     made.runner.answers = known()
+    # What nobody waits for is worked out by those tests that are about it: see `settle`.
+    made.runner.hold_quiet(True)
     made.window.resize(1280, 800)
     made.window.show()
     settle(made)
@@ -190,7 +195,8 @@ def saved(little_desk: Desk, tmp_path: Path) -> Desk:
 
 
 def settle(desk: Desk, *, closely: bool = False) -> None:
-    """Wait for everything, but for the close look and how sure colours are only when it matters."""
+    """Wait for everything; the close look and how sure colours are is begun only when it matters."""
+    desk.runner.hold_quiet(not closely)
     walk.settle(desk, () if closely else ("check", "sure", "inking"))
 
 

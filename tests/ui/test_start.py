@@ -137,6 +137,7 @@ def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
     monkeypatch.setattr(walk, "_SHOWN_BLOCKS", 2)
     # Reading a photograph is walked through by the tests of the Design station.
     monkeypatch.setattr(walk, "_walk_photo", lambda _desk, _folder: None)
+    desk.runner.hold_quiet(False)
     assert walk.walk_through(desk, tmp_path / "walk") == 0
     pictures = sorted(path.name for path in (tmp_path / "walk").glob("*.png"))
     assert pictures == [

@@ -141,6 +141,7 @@ class JobRunner(QObject):
         self._number = count()
         self._something = threading.Condition()
         self._closed = False
+        self._held, self._urgent = False, 0
         # While work goes on the window's thread gets its turn after this, not after Python's usual 5 ms.
         sys.setswitchinterval(_TURN_S)
         # One hand is kept free for what nothing can be shown without.
@@ -160,6 +161,12 @@ class JobRunner(QObject):
             self._askers.append(job.asker)
         with self._something:
             heappush(self._waiting, (job.asker.rank, next(self._number), job))
+            self._something.notify_all()
+
+    def hold_quiet(self, held: bool) -> None:
+        """Begin nothing that nobody waits for, while a hand drags; or go on with it."""
+        with self._something:
+            self._held = held
             self._something.notify_all()
 
     def let_go(self, asker: Asker) -> None:
@@ -195,12 +202,19 @@ class JobRunner(QObject):
         """Do jobs of this rank or before until the runner is closed."""
         while (job := self._next(rank)) is not None:
             self._work(job)
+            with self._something:
+                self._urgent -= job.asker.rank < QUIET
+                self._something.notify_all()
 
     def _next(self, rank: int) -> _Job[Any] | None:
         with self._something:
             while not self._closed:
-                if self._waiting and self._waiting[0][0] <= rank:
-                    return heappop(self._waiting)[2]
+                # What nobody waits for is not begun beside what somebody does: both would take longer.
+                least = rank if not (self._held or self._urgent) else min(rank, ASKED)
+                if self._waiting and self._waiting[0][0] <= least:
+                    job = heappop(self._waiting)[2]
+                    self._urgent += job.asker.rank < QUIET
+                    return job
                 self._something.wait()
         return None
 

@@ -61,7 +61,9 @@ class ProofKeeper(QObject):
 
     def _make_up(self) -> None:
         """Do what was left while a hand was dragging."""
-        self.rough = False
+        if self.rough:
+            self.rough = False
+            self._runner.hold_quiet(False)
         self._follow()
 
     def _follow_hand(self) -> None:
@@ -85,6 +87,7 @@ class ProofKeeper(QObject):
         matches = colour_matches(project, have.laid, labs)
         self.proof = replace(proof, project=project, laid=have.laid, labs=labs, matches=matches)
         self.rough = True
+        self._runner.hold_quiet(True)
         if not self._still.isActive():
             self._still.start()
         self.changed.emit()
