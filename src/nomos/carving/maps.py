@@ -123,7 +123,8 @@ def carve(
     -----
     A band as wide as the finest outline tool follows every edge; beyond it each
     place goes to the widest gouge that gets there, an opening by distance
-    transforms with exact distances.
+    transforms: the room for a tool's middle exact, how far from there it
+    reaches within 2 %.
     """
     import cv2
 
@@ -133,7 +134,8 @@ def carve(
         raise CarvingError("Block and ground must have the same size.")
     cut = (ground & (mask == 0)).astype(np.uint8)
     edge = _distance(mask == 0)
-    room = _distance(cut == 1)
+    # Where all ground is cleared what is cut ends at the edges alone.
+    room = edge if ground.all() else _distance(cut == 1)
     outliner = outline_tool(chosen)
     band = outliner.width_mm
     zones = np.where(cut == 1, np.uint8(TOO_NARROW), np.uint8(STAYS))
@@ -189,8 +191,8 @@ def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
         return np.zeros(room.shape, bool)
     import cv2
 
-    away = cv2.distanceTransform((~core).view(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
-    # Roots of whole numbers: none lies so near the limit that its last bit would matter.
+    # Five times as fast as exact distances, and within 2 % of them (Borgefors 1986): less than a hand wavers.
+    away = cv2.distanceTransform((~core).view(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
     return np.asarray(away <= np.float32(radius_px + 0.5 + 1e-4))
 
 

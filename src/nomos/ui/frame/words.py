@@ -1,5 +1,7 @@
 """Words that wrap where there is no room for them in one line, on what is drawn by hand and on buttons."""
 
+from functools import lru_cache
+
 from PyQt6.QtCore import QRect, QSize, Qt
 from PyQt6.QtGui import QColor, QFont, QFontMetrics, QPaintEvent
 from PyQt6.QtWidgets import QPushButton, QStyle, QStyleOptionButton, QStylePainter
@@ -13,10 +15,18 @@ _TALL = 10_000
 
 def lines_of(text: str, font: QFont, width: float) -> int:
     """How many lines a text takes in so many pixels, at least one."""
+    return _lines_of(text, font.toString(), int(width))
+
+
+@lru_cache(maxsize=20_000)
+def _lines_of(text: str, described: str, width: int) -> int:
+    """The same: a list asks for its rows again at every change, and few of them are other than before."""
+    font = QFont()
+    font.fromString(described)
     metrics = QFontMetrics(font)
     if metrics.horizontalAdvance(text) <= width:
         return 1
-    box = metrics.boundingRect(QRect(0, 0, max(int(width), 1), _TALL), WRAPPED, text)
+    box = metrics.boundingRect(QRect(0, 0, max(width, 1), _TALL), WRAPPED, text)
     return max(1, round(box.height() / metrics.lineSpacing()))
 
 
