@@ -16,7 +16,6 @@ def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
     # Imported only now: a command needs neither Qt nor a display.
     from nomos.ui.start import open_window
 
-    gc.enable()
     return open_window(path, demo=demo, walk=walk)
 
 

@@ -1,15 +1,18 @@
 """What is around the stations: packet, saving, zoom, keys, long work, large text."""
 
 import json
+import threading
 from pathlib import Path
 
 import numpy as np
 import pytest
 from PyQt6.QtCore import Qt
-from PyQt6.QtWidgets import QPushButton
+from PyQt6.QtWidgets import QApplication, QPushButton
 
+from nomos.progress import Progress
 from nomos.project import Project, load, save
 from nomos.ui.desk import Desk
+from nomos.ui.frame.jobs import QUIET, Asker
 from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -222,3 +225,50 @@ def test_a_clicked_field_is_split_off_and_merged_back(demo_desk: Desk) -> None:
     assert desk.keeper.proof is not None
     assert desk.keeper.proof.mean_de00 < 1.5
     assert desk.document.stack.count() == 2
+
+
+def test_garbage_is_collected_on_the_windows_thread_alone(desk: Desk) -> None:
+    class Ring:
+        def __init__(self) -> None:
+            self.itself = self
+
+        def __del__(self) -> None:
+            ended.append(threading.current_thread())
+
+    ended: list[threading.Thread] = []
+    made: list[object] = []
+    asker = Asker(desk.runner, "rings", made.append)
+    # More rings than Python would wait for, were it left to collect where they are made.
+    asker.do(lambda _progress: [Ring() for _ in range(50_000)].clear(), made.append)
+    settle(desk)
+    assert made == [None]
+    assert ended == []
+    desk.collector.collect()
+    assert len(ended) == 50_000
+    assert set(ended) == {threading.main_thread()}
+
+
+def test_what_nobody_waits_for_is_not_begun_beside_what_somebody_does(desk: Desk) -> None:
+    desk.runner.hold_quiet(False)
+    told: list[object] = []
+    begun, go_on = threading.Event(), threading.Event()
+
+    def asked(_progress: Progress) -> str:
+        begun.set()
+        go_on.wait()
+        return "asked"
+
+    wanted = Asker(desk.runner, "asked", told.append)
+    quiet = Asker(desk.runner, "quiet", told.append, rank=QUIET)
+    wanted.do(asked, told.append)
+    begun.wait()
+    quiet.do(lambda _progress: told.append("begun"), lambda _none: told.append("quiet"))
+    also = Asker(desk.runner, "also", told.append)
+    also.do(lambda _progress: "also", told.append)
+    while also.busy:
+        QApplication.processEvents()
+    assert told == ["also"]
+    go_on.set()
+    while quiet.busy or wanted.busy:
+        QApplication.processEvents()
+    assert set(told) == {"also", "asked", "begun", "quiet"}

@@ -7,6 +7,7 @@ from PyQt6.QtCore import QSettings
 from nomos.ui.controller import Controller
 from nomos.ui.files import Files
 from nomos.ui.frame.document import Document
+from nomos.ui.frame.garbage import Collector
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Dialogs, Questions
@@ -34,12 +35,14 @@ class Desk:
     keeper: ProofKeeper
     document: Document
     runner: JobRunner
+    collector: Collector
 
     def close(self) -> None:
         """End the threads; the window must have been closed before."""
         self.keeper.close()
         self.files.close()
         self.runner.close()
+        self.collector.close()
 
 
 def set_up(questions: Questions | None, settings: QSettings) -> Desk:
@@ -66,4 +69,4 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):
         dialogs.over(window)
-    return Desk(window, controller, files, keeper, document, runner)
+    return Desk(window, controller, files, keeper, document, runner, Collector())

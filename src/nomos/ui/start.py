@@ -1,5 +1,6 @@
 """Where the window is put together and opened."""
 
+import gc
 import os
 import socket
 import sys
@@ -46,6 +47,9 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
     show_lengths_in("in" if settings.value("lengths in", "mm", str) == "in" else "mm")
     desk = set_up(None, settings)
+    # What stands now stands until the end: looking through it for garbage would only take time.
+    gc.collect()
+    gc.freeze()
     stack, hand = desk.document.stack, desk.controller
     sys.excepthook = fault_handler(
         state_folder(), desk.window.notice.tell, lambda: (last_edits(stack), hand.state.station)

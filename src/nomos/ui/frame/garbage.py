@@ -1,0 +1,36 @@
+"""Python's garbage is collected on the window's thread alone."""
+
+import gc
+
+from PyQt6.QtCore import QObject, QTimer
+
+_EVERY_MS = 1_000
+# Cycles that have outlived two collections are gone through once in so many.
+_ALL_EVERY = 30
+
+
+class Collector(QObject):
+    """Collects on the window's thread, in small steps, what Python would collect wherever it happens to be.
+
+    A cycle that holds a widget and is collected by a worker's thread is taken
+    apart there, and Qt's objects belong to the thread that made them.
+    """
+
+    def __init__(self) -> None:
+        super().__init__()
+        gc.disable()
+        self._times = 0
+        self._timer = QTimer(self)
+        self._timer.setInterval(_EVERY_MS)
+        self._timer.timeout.connect(self.collect)
+        self._timer.start()
+
+    def collect(self) -> None:
+        """Collect the young, and every now and then all."""
+        self._times += 1
+        gc.collect(2 if self._times % _ALL_EVERY == 0 else 1)
+
+    def close(self) -> None:
+        """Leave it to Python again."""
+        self._timer.stop()
+        gc.enable()
