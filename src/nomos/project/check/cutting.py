@@ -108,6 +108,8 @@ def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
 
 def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block."""
+    if not project.impressions:
+        return Sharing((), (), np.zeros((0, 0), bool))
     masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
     printed = [laid.printed_by(impression.id) for impression in project.impressions]
     members = np.stack(printed, axis=1).astype(np.int64)

@@ -257,7 +257,9 @@ def sheet_labs_by_pull(project: Project, laid: LaidSheet) -> Array:
         np.array([place_of[key.pull] for key in keys]) <= np.arange(len(project.impressions) + 1)[:, None]
     )
     rows = laid.map.members[None, :, order] & printed[:, None, :]
-    reflectance = printed_reflectance(project, keys, rows.reshape(-1, len(order)))
+    # Its length is said: where no pull has ink, there is nothing to tell it by.
+    rows = rows.reshape(len(printed) * len(laid.map.members), len(order))
+    reflectance = printed_reflectance(project, keys, rows)
     return reflectance_to_lab(reflectance).reshape(len(printed), len(laid.map.members), 3)
 
 
