@@ -127,6 +127,9 @@ def standard_errors(
     -------
     error : (n,) standard error, ΔE00. within : (n,) the distance that holds 90 % of what could be true.
     """
+    if not inks:
+        # Bare paper is what it was measured to be.
+        return np.zeros(len(rows)), np.zeros(len(rows))
     middle = reflectance_to_lab(overprints(ground, [ink.film for ink in inks], rows, on_wet))
     films = [plausible_films(ground, ink, seed) for seed, ink in enumerate(inks)]
     away = np.array(
