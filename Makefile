@@ -42,7 +42,8 @@ format: setup
 bench: setup
 	@$(PY) -m benchmarks
 
-# Seeded attacks with broken files of every kind; about twenty minutes. `make test` runs a few of them.
+# Seeded attacks: broken files of every kind, kills, a full disk, a random hand on the window; about twenty
+# minutes. `make test` runs a few of them.
 attack: setup
 	@$(PY) tools/attack.py --runs 6000
 

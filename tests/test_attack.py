@@ -6,8 +6,11 @@ from pathlib import Path
 import pytest
 
 
-@pytest.mark.parametrize("name", ["projects", "pictures", "shelves", "logs", "studios"])
-def test_broken_files_are_answered_in_a_sentence(name: str) -> None:
+@pytest.mark.parametrize("name", [
+    "projects", "pictures", "shelves", "logs", "studios", "scans", "readings", "options", "layers",
+    "saves killed", "logs killed", "full disk",
+])  # fmt: skip
+def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(name: str) -> None:
     sys.path.insert(0, str(Path(__file__).resolve().parents[1] / "tools"))
     try:
         import attack  # type: ignore[import-not-found] # a tool, no part of the program

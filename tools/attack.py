@@ -9,7 +9,6 @@ than ten seconds or more than 1.5 GB is a fault, and so is a window held for hal
 """
 
 import argparse
-import itertools
 import multiprocessing
 import os
 import random
@@ -27,8 +26,8 @@ from attacking.hand import endurance, random_hand
 from attacking.kills import killed
 
 _SLOW_S, _MOST_MB = 10.0, 1500
-# What opens a window takes a hundred times as long as a file: one in so many attacks of the others.
-_SELDOM = {"two at once": 60, "hands": 60}
+# What opens a window takes a hundred times as long as a file: it is one in so many attacks.
+_SELDOM, _ONE_IN = ("two at once", "hands"), 300
 
 
 def attacks(seeds: Seeds) -> dict[str, Attack]:
@@ -70,14 +69,8 @@ def attacked(runs: int, seed: int, only: set[str], workers: int = 2) -> Iterator
     seeding = tempfile.mkdtemp()
     _SEEDS[:] = [Seeds(Path(seeding))]
     names = [name for name in attacks(_SEEDS[0]) if not only or name in only]
-    shares = [
-        name for name in names for _ in range(1 if name in _SELDOM and len(names) > 1 else _most(names))
-    ]
-    random.Random(seed).shuffle(shares)
-    jobs = [
-        (name, seed * 1_000_000 + n, home)
-        for n, name in zip(range(runs), itertools.cycle(shares), strict=False)
-    ]
+    seldom, often = ([name for name in names if (name in _SELDOM) == rare] for rare in (True, False))
+    jobs = [(_turn_of(n, seldom, often), seed * 1_000_000 + n, home) for n in range(runs)]
     try:
         # Each hand is a fresh process now and then, so that memory is of few attacks.
         with multiprocessing.get_context("fork").Pool(workers, maxtasksperchild=50) as pool:
@@ -87,8 +80,11 @@ def attacked(runs: int, seed: int, only: set[str], workers: int = 2) -> Iterator
         shutil.rmtree(seeding, ignore_errors=True)
 
 
-def _most(names: list[str]) -> int:
-    return max((_SELDOM[name] for name in names if name in _SELDOM), default=1)
+def _turn_of(n: int, seldom: list[str], often: list[str]) -> str:
+    """What the n-th attack is of."""
+    if seldom and (n % _ONE_IN == 0 or not often):
+        return seldom[n // (_ONE_IN if often else 1) % len(seldom)]
+    return often[n % len(often)]
 
 
 def main() -> None:

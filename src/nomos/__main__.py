@@ -11,7 +11,8 @@ from pathlib import Path
 
 
 def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
-    # Nothing made while the program starts is garbage: looking for some takes a tenth of the time.
+    # Nothing made while the program starts is garbage: looking for some takes a tenth of the time. The window
+    # collects its own from then on.
     gc.disable()
     # Imported only now: a command needs neither Qt nor a display.
     from nomos.ui.start import open_window

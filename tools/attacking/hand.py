@@ -13,10 +13,9 @@ from collections.abc import Callable, Iterator
 from pathlib import Path
 from typing import Any
 
+from attacking.children import told_by_child
 from attacking.files import Attack, Seeds
 
-os.environ["QT_QPA_PLATFORM"] = "offscreen"
-os.environ["QT_LOGGING_RULES"] = "*=false"
 _TURNS = 60
 # The window's thread may be held so long on a busy machine.
 _HELD_S = 0.5
@@ -45,8 +44,9 @@ class Nobody:
 
 def window_of(folder: Path, questions: Any = None) -> Any:
     """A window at 1280 x 800 with settings of its own."""
-    for name in _FOLDERS:
-        os.environ[name] = str(folder)
+    # Set only here, in the process of an attack: whoever imports this keeps to his own.
+    os.environ |= {"QT_QPA_PLATFORM": "offscreen", "QT_LOGGING_RULES": "*=false"}
+    os.environ |= dict.fromkeys(_FOLDERS, str(folder))
     from PyQt6.QtCore import QSettings
     from PyQt6.QtWidgets import QApplication
 
@@ -64,18 +64,25 @@ def window_of(folder: Path, questions: Any = None) -> Any:
     return desk
 
 
+def settle(desk: Any) -> None:
+    """Let everything come in that somebody waits for."""
+    from nomos.ui.walk import settle as settled
+
+    settled(desk, ("check", "sure", "inking"))
+
+
 class Hand:
     """One window, and what goes wrong in it."""
 
     def __init__(self, folder: Path, rng: random.Random) -> None:
-        self.folder, self.rng, self.faults, self.longest = folder, rng, list[str](), (0.0, "")
+        self.rng, self.faults, self.longest = rng, list[str](), (0.0, "")
         sys.excepthook = self._hear
         self._log = logging.Handler(logging.ERROR)
         self._log.emit = self._hear_job  # type: ignore[method-assign]
         logging.getLogger("nomos").addHandler(self._log)
         self.desk = window_of(folder, Nobody(folder, rng))
         self.desk.files.open(folder / "a.nomos")
-        self.settle()
+        settle(self.desk)
 
     def _hear(self, kind: type[BaseException], error: BaseException, tree: Any) -> None:
         frames = [each for each in traceback.extract_tb(tree) if "nomos" in each.filename]
@@ -85,12 +92,6 @@ class Hand:
     def _hear_job(self, record: logging.LogRecord) -> None:
         if record.exc_info and record.exc_info[0] is not None and record.exc_info[1] is not None:
             self._hear(record.exc_info[0], record.exc_info[1], record.exc_info[2])
-
-    def settle(self) -> None:
-        """Let everything come in."""
-        from nomos.ui.walk import settle
-
-        settle(self.desk, ("check", "sure", "inking"))
 
     def turn(self) -> str:
         """One thing done at random; what it was."""
@@ -110,6 +111,7 @@ class Hand:
     def _possible(self) -> Iterator[tuple[Callable[[], object], str]]:
         """Kinds of action, each as likely as any other; what it is done to is chosen within."""
         rng, window = self.rng, self.desk.window
+        from PyQt6.QtGui import QAction
         from PyQt6.QtWidgets import QAbstractButton, QComboBox, QDoubleSpinBox, QLineEdit, QSlider, QSpinBox
 
         from nomos.ui.frame.state import STATIONS
@@ -119,10 +121,10 @@ class Hand:
             if each.isVisible() and each.isEnabled() and not any(word in each.text() for word in _LEFT_ALONE)
         ]  # fmt: skip
         actions = [
-            each for each in window.findChildren(type(window.menuBar().actions()[0]))
+            each for each in window.findChildren(QAction)
             if each.isEnabled() and each.menu() is None and each.text()
             and not any(word in each.text().replace("&", "") for word in (*_LEFT_ALONE, "…"))
-        ] if hasattr(window, "menuBar") else []  # fmt: skip
+        ]  # fmt: skip
         for made, name in ((buttons, "press"), (buttons, "press"), (actions, "menu")):
             if made:
                 one = rng.choice(made)
@@ -189,10 +191,8 @@ def random_hand(seeds: Seeds) -> dict[str, Attack]:
     """Sixty things done at random in a window on a project."""
 
     def act(folder: Path, rng: random.Random) -> str:
-        from attacking.kills import _told_by_child
-
         (folder / "a.nomos").write_bytes(seeds.project)
-        return _told_by_child(lambda: _played(folder, rng))
+        return told_by_child(lambda: _played(folder, rng))
 
     return {"hands": act}
 
@@ -203,7 +203,7 @@ def _played(folder: Path, rng: random.Random) -> str:
         last = ""
         for _ in range(_TURNS):
             last = hand.turn()
-        hand.settle()
+        settle(hand.desk)
         took = hand.close()
     if hand.faults:
         return f"{hand.faults[0]}, the last action {last}"
@@ -220,7 +220,7 @@ def endurance(folder: Path, turns: int, seed: int) -> None:
     for turn in range(1, turns + 1):
         hand.turn()
         if turn % 200 == 0:
-            hand.settle()
+            settle(hand.desk)
             hand.desk.collector.collect()
             now = _resident_mb()
             at_200 = at_200 or now

@@ -12,11 +12,10 @@ from collections.abc import Callable, Iterator
 from pathlib import Path
 from typing import Any
 
+from attacking.children import last_told, told_by_child
 from attacking.files import Attack, Seeds, described, outcome
+from attacking.hand import settle, window_of
 from msgspec.structs import replace
-
-# A save of the seed takes a few ms, an event less: kills fall before, in and between them.
-_LIVES_S = 0.15
 
 
 def killed(seeds: Seeds) -> dict[str, Attack]:
@@ -34,7 +33,7 @@ def killed(seeds: Seeds) -> dict[str, Attack]:
                 save(path, replace(project, title=str(count)), assets)
                 tell(count)
 
-        told = _killed(life, rng)
+        told = last_told(life, rng)
         try:
             found = int(load(path)[0].title)
         except BaseException as error:
@@ -56,7 +55,7 @@ def killed(seeds: Seeds) -> dict[str, Attack]:
                 append_event(log, Event(now_text(), "remark", text=str(count)))
                 tell(count)
 
-        told = _killed(life, rng)
+        told = last_told(life, rng)
         append_event(log, Event(now_text(), "remark", text="after"))
         found = [event.text for event in read_log(log)]
         whole = [str(count) for count in range(1, len(found))] + ["after"]
@@ -80,7 +79,7 @@ def killed(seeds: Seeds) -> dict[str, Attack]:
             resource.setrlimit(resource.RLIMIT_FSIZE, (most, most))
             return outcome(arguments)[1]
 
-        fault = _told_by_child(life)
+        fault = told_by_child(life)
         if not fault and path.read_bytes() != before and outcome(["check", "a.nomos"])[0] != 0:
             fault = "a full disk left a broken project"
         return f"{arguments[0]}: {fault}" if fault else ""
@@ -109,43 +108,6 @@ def killed(seeds: Seeds) -> dict[str, Attack]:
     }  # fmt: skip
 
 
-def _killed(life: Callable[[Callable[[int], None]], None], rng: random.Random) -> int:
-    """The last that a process told before it was killed, 0 for nothing."""
-    reading, writing = os.pipe()
-    child = os.fork()
-    if child == 0:
-        os.close(reading)
-        try:
-            life(lambda count: os.write(writing, f"{count}\n".encode()) and None)
-        finally:
-            os._exit(1)
-    os.close(writing)
-    time.sleep(rng.uniform(0.0, _LIVES_S))
-    os.kill(child, signal.SIGKILL)
-    os.waitpid(child, 0)
-    with os.fdopen(reading) as told:
-        lines = told.read().split()
-    return int(lines[-1]) if lines else 0
-
-
-def _told_by_child(life: Callable[[], str]) -> str:
-    """What a process of its own comes to, so that its limits are its own."""
-    reading, writing = os.pipe()
-    child = os.fork()
-    if child == 0:
-        os.close(reading)
-        fault = "ended without a word"
-        with contextlib.suppress(BaseException):
-            fault = life()
-        os.write(writing, fault.encode("utf-8", "replace"))
-        os._exit(0)
-    os.close(writing)
-    with os.fdopen(reading, errors="replace") as told:
-        fault = told.read()
-    os.waitpid(child, 0)
-    return fault
-
-
 @contextlib.contextmanager
 def _window_on(path: Path) -> Iterator[bool]:
     """A window that has a project open, in a process that is killed at the end."""
@@ -168,11 +130,7 @@ def _window_on(path: Path) -> Iterator[bool]:
 
 
 def _open_window(path: Path) -> Any:
-    from attacking.hand import window_of
-
     desk = window_of(path.parent)
     desk.files.open(path)
-    from nomos.ui.walk import settle
-
-    settle(desk, ("check", "sure", "inking"))
+    settle(desk)
     return desk

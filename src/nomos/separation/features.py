@@ -22,8 +22,8 @@ _RIDGE, _CLEARLY, _DOUBT = 0.75, 1.05, 1.02
 # How far the centres of the pixels outside lie from the edge on average, measured on drawn lines: 0.42 where
 # it runs slanted, 0.55 along the pixels.
 _EDGE_PX = 0.45
-# A page is looked at in squares of this side, and only in those where something may be thin: that is a
-# third of the time, and a large page takes no more memory than a small one.
+# A page is looked at in squares of this side, and only in those where something may be thin: a large page
+# takes no more memory than a small one.
 _TILE_PX = 256
 
 
@@ -47,6 +47,9 @@ class _Thin:
     width: NDArray[np.float32]
 
 
+_NONE = _Thin(np.zeros(0, np.int64), np.zeros(0, np.int64), np.zeros(0, np.float32), np.zeros(0, np.float32))
+
+
 def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int, float, int]]:
     """Places where a page of 0 and 1 is narrower than so many pixels: x, y, width and area in pixels.
 
@@ -56,12 +59,17 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
     a strip of width w has the mean depth w/4. Along the pixels' own directions a
     width is known to half a pixel only.
     """
+    import cv2
+
     thin = _thin_pixels(page, least_px)
     if not len(thin.rows):
         return []
-    part_of = _connected(thin.rows, thin.columns)
+    rest = np.zeros(page.shape, np.uint8)
+    rest[thin.rows, thin.columns] = 1
+    count, parts = cv2.connectedComponents(rest, connectivity=8)
+    part_of = parts[thin.rows, thin.columns]
     order = np.argsort(part_of, kind="stable")
-    starts = np.searchsorted(part_of[order], np.arange(part_of.max() + 2))
+    starts = np.searchsorted(part_of[order], np.arange(1, count + 1))
     found = []
     for first, end in pairwise(starts):
         area = int(end - first)
@@ -75,29 +83,6 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
         place = int(thin.columns[deepest]), int(thin.rows[deepest])
         found.append((*place, float(np.median(thin.width[mine])), area))
     return found
-
-
-def _connected(rows: NDArray[np.int64], columns: NDArray[np.int64]) -> NDArray[np.int32]:
-    """Number, from 0, of the part each pixel belongs to; pixels that touch by a corner are one part.
-
-    They are few on a large page, so they are joined by their places and not on the page.
-    """
-    from scipy.sparse import coo_array
-    from scipy.sparse.csgraph import connected_components
-
-    across = int(columns.max()) + 3
-    places = rows * across + columns
-    order = np.argsort(places)
-    sorted_ = places[order]
-    firsts, seconds = [], []
-    for step in (1, across - 1, across, across + 1):
-        at = np.minimum(np.searchsorted(sorted_, places + step), len(places) - 1)
-        touch = sorted_[at] == places + step
-        firsts.append(np.flatnonzero(touch))
-        seconds.append(order[at[touch]])
-    first, second = np.concatenate(firsts), np.concatenate(seconds)
-    joined = coo_array((np.ones(len(first), bool), (first, second)), shape=(len(places), len(places)))
-    return np.asarray(connected_components(joined, directed=False)[1], np.int32)
 
 
 def _thin_pixels(page: NDArray[np.uint8], least_px: float) -> _Thin:
@@ -120,9 +105,6 @@ def _thin_pixels(page: NDArray[np.uint8], least_px: float) -> _Thin:
         np.concatenate([run.depth for run in found]),
         np.concatenate([run.width for run in found]),
     )
-
-
-_NONE = _Thin(np.zeros(0, np.int64), np.zeros(0, np.int64), np.zeros(0, np.float32), np.zeros(0, np.float32))
 
 
 def _runs_with_thin_parts(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int, int]]:

@@ -30,10 +30,13 @@ class Comparer(QObject):
         self._work = Asker(runner, "compare looks", self.told.emit, said="laying both beside each other")
         self.beside: Beside | None = None
         self._before: Project | None = None
+        self._session = ""
         controller.document.changed.connect(self._edited)
 
     def _edited(self, before: Project | None, after: Project | None) -> None:
-        self._before = before if after is not None and before is not None else None
+        # Of another print by name or file there are no pictures any more.
+        session, self._session = self._session, self._hand.document.session
+        self._before = before if after is not None and session == self._session else None
         self.stop()
 
     def stop(self) -> None:
