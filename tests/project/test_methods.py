@@ -19,8 +19,10 @@ from nomos.project.blocks.methods import METHODS, Method, method_of, with_method
 from nomos.project.blocks.pulls import moved_impression
 from nomos.project.check.closelook import close_findings, look_closely
 from nomos.project.check.parts import loose_parts
+from nomos.project.inks.sureness import judge
 from nomos.project.model.edits import with_sheet, with_tolerance, with_workshop
 from nomos.project.register.system import plan_of_system
+from nomos.project.sheet.laying import impressions_to_lay, lay_sheet, sheet_labs_by_pull
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
 Demo = tuple[Project, Assets]
@@ -135,6 +137,20 @@ def test_a_cut_out_plate_falls_into_parts(drawn: Drawn) -> None:
     first, last = loose_parts(with_workshop(project, cut_out=True), blocks)
     assert (first.parts, first.windows) == (1, 0)
     assert (last.parts, last.windows) == (2, 1)
+
+
+def test_a_print_without_pulls_is_its_paper_and_surely_so(little: tuple[Project, Assets]) -> None:
+    project, assets = little
+    project = replace(project, impressions=())
+    request = mask_request(project, assets)
+    assert request is not None
+    blocks = cut_blocks(request)
+    laid = lay_sheet(blocks, impressions_to_lay(project))
+    labs = sheet_labs_by_pull(project, laid)
+    assert len(labs) == 1
+    assert labs == pytest.approx(np.broadcast_to(labs[0, 0], labs.shape))
+    assert (judge(project).fields.within == 0).all()
+    assert look_closely(project, request, blocks, laid).sharing.groups == ()
 
 
 @pytest.mark.parametrize("scenario", [COLD_FRAME, POTS], ids=["reduction", "jigsaw"])

@@ -7,7 +7,7 @@ import pytest
 from PyQt6.QtCore import QPoint, Qt
 
 from nomos.colour import delta_e00
-from nomos.project import sheet_labs
+from nomos.project import Assets, Project, sheet_labs
 from nomos.ui.desk import Desk
 from tests.ui.conftest import Answers, QTest, click, drag, project_of, settle
 
@@ -61,6 +61,22 @@ def test_before_and_after_an_edit_with_how_much_of_it_is_seen(little_desk: Desk)
     desk.controller.blocks.set_trap(0.9)
     settle(desk)
     assert desk.window.beside.beside is None
+
+
+def test_before_a_change_is_forgotten_with_its_project(
+    little_desk: Desk, demo: tuple[Project, Assets]
+) -> None:
+    desk = little_desk
+    recoloured(desk)
+    project, assets = demo
+    desk.document.begin(project, dict(assets), saved=True)
+    settle(desk)
+    act(desk, "beside before")
+    assert desk.window.beside.beside is None
+    assert "Nothing has changed yet" in desk.window.notice.text()
+    recoloured(desk)
+    act(desk, "beside before")
+    assert desk.window.beside.beside is not None
 
 
 def test_a_print_beside_itself_shows_no_difference(
