@@ -20,6 +20,18 @@ def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
     return open_window(path, demo=demo, walk=walk)
 
 
+def _choose_language(arguments: list[str]) -> None:
+    """The window speaks the language that is set; commands speak English, their words are an interface."""
+    from nomos.cli import COMMANDS
+
+    first = arguments[0] if arguments else ""
+    opened = first not in COMMANDS and not first.startswith("-")
+    if opened or (first == "demo" and not any(each.startswith("--out") for each in arguments)):
+        from nomos.ui import language
+
+        language.choose(language.wanted(language.window_settings()))
+
+
 def _log_fault() -> Path:
     from nomos.folders import state_folder
 
@@ -37,6 +49,8 @@ def _speak_plainly() -> None:
 
 def main() -> int:
     """Run Nomos with the process's arguments; returns the exit status."""
+    # Before all else: tables of words are made when their modules are.
+    _choose_language(sys.argv[1:])
     from nomos.cli.main import BAD_INPUT, run
 
     _speak_plainly()

@@ -12,6 +12,7 @@ from pathlib import Path
 from typing import BinaryIO
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 _SUFFIX = ".part"
 _MOST_LETTERS = 60
@@ -65,7 +66,11 @@ def write_bytes(path: Path, data: bytes) -> None:
             file.write(data)
     except OSError as error:
         raise BadInput(
-            f"{path} could not be written ({error.strerror or error}); what was there before is untouched."
+            tr(
+                "{path} could not be written ({what}); what was there before is untouched.",
+                path=path,
+                what=error.strerror or error,
+            )
         ) from None
 
 
@@ -81,9 +86,11 @@ def _check_may_replace(path: Path, target: Path) -> None:
         # What is wrong with the folder, writing will say.
         return
     if not stat.S_ISREG(found.st_mode):
-        raise BadInput(f"{path} is no ordinary file: choose another name.")
+        raise BadInput(tr("{path} is no ordinary file: choose another name.", path=path))
     if not os.access(target, os.W_OK):
-        raise BadInput(f"{path} may not be written over: choose another name, or allow writing to it.")
+        raise BadInput(
+            tr("{path} may not be written over: choose another name, or allow writing to it.", path=path)
+        )
 
 
 def _host() -> str:

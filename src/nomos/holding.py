@@ -12,6 +12,7 @@ from pathlib import Path
 from typing import IO
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.reading import read_whole
 
 _MOST_BYTES = 10_000
@@ -26,8 +27,14 @@ class Holder:
     since: str
 
     def __str__(self) -> str:
-        on = f" on {self.machine}" if self.machine and self.machine != platform.node() else ""
-        return f"{self.user or 'someone'}{on}" + (f" since {self.since}" if self.since else "")
+        on = (
+            tr(" on {machine}", machine=self.machine)
+            if self.machine and self.machine != platform.node()
+            else ""
+        )
+        return f"{self.user or 'someone'}{on}" + (
+            tr(" since {since}", since=self.since) if self.since else ""
+        )
 
 
 @dataclass(eq=False)
@@ -97,7 +104,13 @@ def check_free(path: Path) -> None:
     """Raises BadInput where another window or program has a file open that is to be written."""
     holder = holder_of(path)
     if holder is not None:
-        raise BadInput(f"{path.name} is open in a window of {holder}: close it there, or write another file.")
+        raise BadInput(
+            tr(
+                "{name} is open in a window of {holder}: close it there, or write another file.",
+                name=path.name,
+                holder=holder,
+            )
+        )
 
 
 def _lock_of(path: Path) -> Path:

@@ -4,6 +4,7 @@ import stat
 from pathlib import Path
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 _MOST_BYTES = 1_000_000_000
 
@@ -16,17 +17,25 @@ def read_whole(path: Path, most_bytes: int = _MOST_BYTES) -> bytes:
     try:
         found = path.stat()
         if stat.S_ISDIR(found.st_mode):
-            raise BadInput(f"{path} is a folder: choose a file in it.")
+            raise BadInput(tr("{path} is a folder: choose a file in it.", path=path))
         if not stat.S_ISREG(found.st_mode):
-            raise BadInput(f"{path} is no ordinary file and is not read.")
+            raise BadInput(tr("{path} is no ordinary file and is not read.", path=path))
         if found.st_size > most_bytes:
-            raise BadInput(f"{path} is larger than {most_bytes // 1_000_000} MB and is not read.")
+            raise BadInput(
+                tr(
+                    "{path} is larger than {most_bytes} MB and is not read.",
+                    path=path,
+                    most_bytes=most_bytes // 1000000,
+                )
+            )
         return path.read_bytes()
     except BadInput:
         raise
     except OSError as error:
-        raise BadInput(f"{path} cannot be read ({error.strerror or error}).") from None
+        raise BadInput(
+            tr("{path} cannot be read ({what}).", path=path, what=error.strerror or error)
+        ) from None
     except ValueError:
-        raise BadInput("A name with a null character is no file.") from None
+        raise BadInput(tr("A name with a null character is no file.")) from None
     except MemoryError:
-        raise BadInput(f"There is not enough memory to read {path}.") from None
+        raise BadInput(tr("There is not enough memory to read {path}.", path=path)) from None

@@ -4,6 +4,7 @@ import re
 from collections.abc import Sequence
 
 from nomos.errors import BadInput
+from nomos.language import decimals, tr
 
 MM_PER_INCH = 25.4
 _MM = {"mm": 1.0, "cm": 10.0, "in": MM_PER_INCH, '"': MM_PER_INCH, "pt": MM_PER_INCH / 72, "": 1.0}
@@ -24,7 +25,7 @@ def parse_length(text: str, default_unit: str = "mm") -> float:
     """Millimetres of `12.5`, `12,5 mm`, `1.2 cm`, `0.5 in`, `36 pt`. Raises BadInput."""
     found = _LENGTH.fullmatch(text)
     if not found:
-        raise BadInput(f"'{text}' is not a length; write it as 12.5, 12.5 mm or 0.5 in.")
+        raise BadInput(tr("'{said}' is not a length; write it as 12.5, 12.5 mm or 0.5 in.", said=text))
     number = float(found[1].replace(",", ".").replace("−", "-"))
     return number * _MM[found[2].lower() or default_unit]
 
@@ -36,7 +37,7 @@ def parse_size(text: str) -> tuple[float, float]:
     """
     found = _SIZE.fullmatch(text.strip())
     if not found:
-        raise BadInput(f"'{text}' is not a size; write it as 180x240 (mm) or 7x9.5in.")
+        raise BadInput(tr("'{said}' is not a size; write it as 180x240 (mm) or 7x9.5in.", said=text))
     second = _LENGTH.fullmatch(found[2])
     unit = second[2].lower() if second and second[2] else "mm"
     return checked_size(parse_length(found[1], unit), parse_length(found[2]))
@@ -47,8 +48,14 @@ def checked_size(width_mm: float, height_mm: float) -> tuple[float, float]:
     for side in (width_mm, height_mm):
         if not SMALLEST_MM <= side <= LARGEST_MM:
             raise BadInput(
-                f"{width_mm:g} × {height_mm:g} mm cannot be printed: "
-                f"each side must be {SMALLEST_MM:g} to {LARGEST_MM:g} mm."
+                tr(
+                    "{width_mm:g} × {height_mm:g} mm cannot be printed: each side must be "
+                    "{smallest_mm:g} to {largest_mm:g} mm.",
+                    width_mm=width_mm,
+                    height_mm=height_mm,
+                    smallest_mm=SMALLEST_MM,
+                    largest_mm=LARGEST_MM,
+                )
             )
     return width_mm, height_mm
 
@@ -58,7 +65,7 @@ def number(value: float, digits: int = 1) -> str:
     text = f"{value:.{digits}f}"
     if float(text) == 0:
         text = text.lstrip("-")
-    return text.replace("-", "−")
+    return decimals(text.replace("-", "−"))
 
 
 # Decimals that are lost or won from millimetres to inches: 0.1 mm is 0.004 in.
@@ -89,18 +96,18 @@ def lengths_text(one_mm: float, other_mm: float, digits: int | None = 1, *, betw
 
 def range_text(least_mm: float, most_mm: float) -> str:
     """`0.5 to 20 mm`."""
-    return lengths_text(least_mm, most_mm, None, between=" to ")
+    return lengths_text(least_mm, most_mm, None, between=tr(" to "))
 
 
 def _side(mm: float, digits: int | None) -> str:
     if _shown_in == "in":
         return number(mm / MM_PER_INCH, min((1 if digits is None else digits) + _DIGITS_MORE, 3))
-    return f"{mm:g}" if digits is None else number(mm, digits)
+    return decimals(f"{mm:g}") if digits is None else number(mm, digits)
 
 
-def counted(count: int, noun: str) -> str:
-    """So many of a thing: "1 block", "3 blocks"."""
-    return f"{count} {noun}" if count == 1 else f"{count} {noun}s"
+def counted(count: int, one: str, more: str) -> str:
+    """So many of a thing, by its word for one and for more: "1 block", "3 blocks"."""
+    return f"{count} {one if count == 1 else more}"
 
 
 def size_text(width_mm: float, height_mm: float) -> str:
@@ -122,4 +129,8 @@ def listed(some: Sequence[str]) -> str:
     """Things in words, the first few of many: "Sky 2 mm; Slate 3 mm; and 5 more"."""
     if len(some) <= _MOST_LISTED:
         return "; ".join(some)
-    return f"{'; '.join(some[: _MOST_LISTED - 1])}; and {len(some) - _MOST_LISTED + 1} more"
+    return tr(
+        "{join}; and {most_listed} more",
+        join="; ".join(some[: _MOST_LISTED - 1]),
+        most_listed=len(some) - _MOST_LISTED + 1,
+    )

@@ -8,6 +8,7 @@ import numpy.typing as npt
 from numpy.typing import NDArray
 
 from nomos.carving.materials import CarvingError, MaterialFacts, Tool, check_tools
+from nomos.language import tr
 from nomos.separation import Mask
 
 Floats = NDArray[np.float64]
@@ -131,7 +132,7 @@ def carve(
     chosen = tuple(sorted(tools, key=lambda tool: tool.width_mm))
     check_tools(chosen)
     if mask.shape != ground.shape:
-        raise CarvingError("Block and ground must have the same size.")
+        raise CarvingError(tr("Block and ground must have the same size."))
     cut = (ground & (mask == 0)).astype(np.uint8)
     edge = _distance(mask == 0)
     # Where all ground is cleared what is cut ends at the edges alone.

@@ -4,12 +4,13 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam"]
 MATERIALS: tuple[Material, ...] = get_args(Material)
 ToolKind = Literal["knife", "v", "u", "flat", "pen"]
 TOOL_WORDS: dict[ToolKind, str] = {
-    "knife": "knife", "v": "V tool", "u": "U gouge", "flat": "flat gouge", "pen": "pen",
+    "knife": "knife", "v": tr("V tool"), "u": tr("U gouge"), "flat": tr("flat gouge"), "pen": "pen",
 }  # fmt: skip
 
 
@@ -86,8 +87,8 @@ def check_tools(tools: tuple[Tool, ...]) -> None:
     if tools == PENS:
         return
     if not tools or not any(tool.kind in ("knife", "v") for tool in tools):
-        raise CarvingError("The tools need a knife or a V tool for the outlines.")
+        raise CarvingError(tr("The tools need a knife or a V tool for the outlines."))
     if not any(tool.kind in ("u", "flat") for tool in tools):
-        raise CarvingError("The tools need at least one gouge to clear ground with.")
+        raise CarvingError(tr("The tools need at least one gouge to clear ground with."))
     if len(tools) > 12 or any(not 0.2 <= tool.width_mm <= 50 for tool in tools):
-        raise CarvingError("Up to twelve tools of 0.2 to 50 mm can be set.")
+        raise CarvingError(tr("Up to twelve tools of 0.2 to 50 mm can be set."))

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from nomos.carving.materials import CarvingError
+from nomos.language import tr
 from nomos.registration import Rect
 from nomos.units import size_text
 
@@ -76,7 +77,11 @@ def plan_cutting(
     for name, width, height in blocks:
         if not any(_fits(width, height, b.width_mm, b.height_mm, turning) for b in boards):
             raise CarvingError(
-                f"{name}, {size_text(width, height)}, goes on none of the boards at hand: add a larger one."
+                tr(
+                    "{name}, {width}, goes on none of the boards at hand: add a larger one.",
+                    name=name,
+                    width=size_text(width, height),
+                )
             )
     keys = (
         lambda b: -b[1] * b[2], lambda b: -max(b[1], b[2]), lambda b: -b[2], lambda b: -b[1],
@@ -95,7 +100,7 @@ def plan_cutting(
                     if best is None or (area, -spare) < best[0]:
                         best = ((area, -spare), found)
     if best is None:
-        raise CarvingError("There are too few boards at hand for all blocks: add one.")
+        raise CarvingError(tr("There are too few boards at hand for all blocks: add one."))
     return _plan(best[1])
 
 

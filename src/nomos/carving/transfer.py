@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from nomos.language import tr
+
 TransferWay = Literal["turned tracing", "direct tracing", "pasted key", "toner"]
 TRANSFER_WAYS: tuple[TransferWay, ...] = get_args(TransferWay)
 
@@ -27,43 +29,47 @@ class Transfer:
 TRANSFERS: dict[TransferWay, Transfer] = {
     "turned tracing": Transfer(
         "turned tracing",
-        "Tracing turned face down",
+        tr("Tracing turned face down"),
         mirrored=False,
-        steps="Trace it in soft pencil right-reading, turn it face down on the block and rub it off.",
-        block_shows="Turning it over mirrors it: writing on the block reads backwards, as it must.",
+        steps=tr("Trace it in soft pencil right-reading, turn it face down on the block and rub it off."),
+        block_shows=tr("Turning it over mirrors it: writing on the block reads backwards, as it must."),
     ),
     "direct tracing": Transfer(
         "direct tracing",
-        "Traced straight through",
+        tr("Traced straight through"),
         mirrored=True,
-        steps="Lay transfer paper on the block, this sheet face up on it, and draw over every line.",
-        block_shows="The sheet is mirrored already: what you see is what you cut.",
+        steps=tr("Lay transfer paper on the block, this sheet face up on it, and draw over every line."),
+        block_shows=tr("The sheet is mirrored already: what you see is what you cut."),
     ),
     "pasted key": Transfer(
         "pasted key",
-        "Key impression pasted face down",
+        tr("Key impression pasted face down"),
         mirrored=False,
-        steps="Print the finished key on thin paper, paste it face down on the fresh block, "
-        "and rub the back away.",
-        block_shows="It carries the key's cut lines exactly, mirrored by being face down.",
+        steps=tr(
+            "Print the finished key on thin paper, paste it face down on the fresh block, "
+            "and rub the back away."
+        ),
+        block_shows=tr("It carries the key's cut lines exactly, mirrored by being face down."),
     ),
     "toner": Transfer(
         "toner",
-        "Laser print, face down",
+        tr("Laser print, face down"),
         mirrored=False,
-        steps="Print it on a laser printer, lay it face down, and bring the toner off with heat or solvent.",
-        block_shows="Face down it mirrors itself: writing on the block reads backwards, as it must.",
+        steps=tr(
+            "Print it on a laser printer, lay it face down, and bring the toner off with heat or solvent."
+        ),
+        block_shows=tr("Face down it mirrors itself: writing on the block reads backwards, as it must."),
     ),
 }
-SOLVENT_CAUTION = (
+SOLVENT_CAUTION = tr(
     "Solvents: ventilate, wear gloves, and put oily rags in a closed metal bin, they can heat by themselves. "
     "The product's safety sheet, local rules and trained people come first."
 )
-CHISEL_CAUTION = "Eye protection with mallet and chisels, and whenever chips fly."
-MAT_CAUTION = (
+CHISEL_CAUTION = tr("Eye protection with mallet and chisels, and whenever chips fly.")
+MAT_CAUTION = tr(
     "Windows and pieces: a cutting mat below, a guarded knife against a steel edge, never towards the hand."
 )
-KNIFE_CAUTION = (
+KNIFE_CAUTION = tr(
     "Carve away from the body, the other hand behind the edge, the block on a bench hook or clamped. Sharp "
     "tools are safer than blunt ones. Trained people and local rules come first."
 )

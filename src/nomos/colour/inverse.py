@@ -10,6 +10,7 @@ from nomos.colour.layering import Film, Ground, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import Array
+from nomos.language import tr
 
 _ROUNDS = 40
 _DAMPING = 0.8
@@ -44,7 +45,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
         film = ink_film((float(lab[0]), float(lab[1]), float(lab[2])), opacity, ground)
         bound = SCATTERING[opacity] + _SCATTER_SLACK
         if below and (not solid_of(lab.tolist(), opacity, ground).reached or film.scattering.max() > bound):
-            raise ColourError("not a colour that an ink of that opacity can have on this paper")
+            raise ColourError(tr("not a colour that an ink of that opacity can have on this paper"))
         return reflectance_to_lab(overprints(ground, [*below, film])[-1])
 
     lab, best, left, step = target.copy(), target.copy(), np.inf, _DAMPING
@@ -65,7 +66,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
             break
         lab = np.clip(lab + step * (target - got), [0.5, -150, -150], [99.5, 150, 150])
     if not np.isfinite(left):
-        raise ColourError("No ink of that opacity shows this colour; choose a less saturated one.")
+        raise ColourError(tr("No ink of that opacity shows this colour; choose a less saturated one."))
     return (float(best[0]), float(best[1]), float(best[2])), left
 
 

@@ -7,14 +7,15 @@ import numpy as np
 
 from nomos.colour.cielab import XYZ_TO_SRGB, delta_e00, lab_to_xyz, srgb_encode, srgb_to_lab, xyz_to_lab
 from nomos.colour.spectra import CIE_OBSERVER, Array
+from nomos.language import tr
 
 Light = Literal["D50", "D65", "A", "LED-B1"]
 LIGHTS: tuple[Light, ...] = get_args(Light)
 LIGHT_NAMES: dict[Light, str] = {
-    "D50": "viewing booth, D50",
-    "D65": "north daylight, D65",
-    "A": "filament lamp, A",
-    "LED-B1": "warm LED, 2700 K",
+    "D50": tr("viewing booth, D50"),
+    "D65": tr("north daylight, D65"),
+    "A": tr("filament lamp, A"),
+    "LED-B1": tr("warm LED, 2700 K"),
 }
 Eyes = Literal["normal", "protan", "deutan", "tritan", "grey"]
 

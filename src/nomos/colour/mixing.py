@@ -12,6 +12,7 @@ from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND, Film, Surface, film_over, to_measured
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import BANDS, Array
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 
 MOST_INKS = 3
@@ -148,7 +149,7 @@ def find_recipes(
         subsets = _worth_trying(size, len(shelf), seeds)
         done, left = (size - 1) / most_inks, 1 / most_inks
         for at in range(0, len(subsets), _TOGETHER):
-            progress.report(0.6 * (done + left * at / len(subsets)), "trying mixtures")
+            progress.report(0.6 * (done + left * at / len(subsets)), tr("trying mixtures"))
             seeds += _coarse(target, shelf, subsets[at : at + _TOGETHER], extra, ground)
     # The best of each size are kept: fewer inks may be worth a little.
     seeds.sort(key=lambda seed: seed[0])
@@ -161,7 +162,7 @@ def find_recipes(
         if tried[size] >= _REFINED[min(size, 3)] or distance_there > nearest[size] + _COARSE:
             continue
         tried[size] += 1
-        progress.report(0.6 + 0.4 * place / len(seeds), "working recipes out")
+        progress.report(0.6 + 0.4 * place / len(seeds), tr("working recipes out"))
         recipe = _worked_out(target, [*(shelf[n] for n in subset), *extra], start, ground)
         nearest[size] = min(nearest[size], recipe.de00)
         if recipe.names not in found or recipe.de00 < found[recipe.names].de00:
@@ -323,8 +324,8 @@ def choices(recipes: Sequence[Recipe], as_weighed: Sequence[float] | None = None
     best = recipes[min(range(len(recipes)), key=lambda n: off[n])]
     good = [r for r in recipes if r.de00 <= max(best.de00 + 1.0, 2.0)]
     return {
-        "best match": best,
-        "fewest inks": min(good, key=lambda r: (r.inks, r.de00)),
-        "cheapest": min(good, key=lambda r: (r.cost, r.de00)),
-        "most transparent": min(good, key=lambda r: (round(r.hiding, 2), r.de00)),
+        tr("best match"): best,
+        tr("fewest inks"): min(good, key=lambda r: (r.inks, r.de00)),
+        tr("cheapest"): min(good, key=lambda r: (r.cost, r.de00)),
+        tr("most transparent"): min(good, key=lambda r: (round(r.hiding, 2), r.de00)),
     }

@@ -8,9 +8,10 @@ from numpy.typing import NDArray
 
 from nomos.colour.cielab import delta_e00
 from nomos.colour.spec import Lab
+from nomos.language import opened, tr, within
 
 # CIELAB D50/2 deg of a typical colour of each name; chosen by us, by eye, no source.
-_PALETTE: tuple[tuple[str, Lab], ...] = (
+PALETTE: tuple[tuple[str, Lab], ...] = (
     ("White", (98, 0, 1)), ("Ivory", (95, 0, 7)), ("Cream", (91, 1, 17)), ("Pale grey", (82, 0, 0)),
     ("Grey", (60, 0, 0)), ("Dark grey", (40, 0, 0)), ("Charcoal", (26, 0, 0)), ("Black", (10, 0, 0)),
     ("Warm grey", (62, 3, 9)), ("Blue grey", (56, -2, -12)), ("Pale blue grey", (78, -2, -8)),
@@ -41,17 +42,21 @@ _APART = {
     4: ("Pale", "Light", "Dark", "Deep"),
     5: ("Pale", "Light", "", "Dark", "Deep"),
 }
+_WORDED = {
+    "Light": tr("Light {colour}"), "Dark": tr("Dark {colour}"), "Pale": tr("Pale {colour}"),
+    "Deep": tr("Deep {colour}"),
+}  # fmt: skip
 _MOST_ALIKE = max(_APART)
 
 
 @cache
 def _places() -> NDArray[np.float64]:
-    return np.array([lab for _, lab in _PALETTE], np.float64)
+    return np.array([lab for _, lab in PALETTE], np.float64)
 
 
 def colour_name(lab: Lab) -> str:
     """The painter's name nearest to a colour by CIEDE2000."""
-    return _PALETTE[int(np.argmin(delta_e00(_places(), np.array(lab))))][0]
+    return tr(PALETTE[int(np.argmin(delta_e00(_places(), np.array(lab))))][0])
 
 
 def colour_names(labs: Sequence[Lab]) -> list[str]:
@@ -68,10 +73,10 @@ def colour_names(labs: Sequence[Lab]) -> list[str]:
     As many names, in the same order.
     """
     ranked = [np.argsort(delta_e00(_places(), np.array(lab)), kind="stable") for lab in labs]
-    chosen = [_PALETTE[order[0]][0] for order in ranked]
+    chosen = [PALETTE[order[0]][0] for order in ranked]
     for place, order in enumerate(ranked):
         if chosen.count(chosen[place]) > _MOST_ALIKE:
-            free = (_PALETTE[n][0] for n in order if _PALETTE[n][0] not in chosen)
+            free = (PALETTE[n][0] for n in order if PALETTE[n][0] not in chosen)
             chosen[place] = next(free, chosen[place])
     names = list(chosen)
     for name in dict.fromkeys(chosen):
@@ -84,9 +89,10 @@ def colour_names(labs: Sequence[Lab]) -> list[str]:
 def _worded(word: str, name: str) -> str:
     """`Light brown`, but never `Dark dark brown` or `Light pale blue`."""
     if not word:
-        return name
+        return tr(name)
     known = name.split(" ", 1)[0] in ("Pale", "Light", "Dark", "Deep")
-    return f"{word} {name.split(' ', 1)[1]}" if known else f"{word} {name[0].lower()}{name[1:]}"
+    plain = tr(opened(name.split(" ", 1)[1]) if known else name)
+    return _WORDED[word].format(colour=within(plain))
 
 
 def _told_apart(names: list[str], labs: Sequence[Lab]) -> list[str]:
@@ -95,7 +101,8 @@ def _told_apart(names: list[str], labs: Sequence[Lab]) -> list[str]:
     for place, name in enumerate(names):
         if name in seen:
             order = np.argsort(delta_e00(_places(), np.array(labs[place])), kind="stable")
-            names[place] = next(_PALETTE[n][0] for n in order if _PALETTE[n][0] not in {*seen, *names})
+            others = (tr(PALETTE[n][0]) for n in order)
+            names[place] = next(other for other in others if other not in {*seen, *names})
         seen.add(names[place])
     return names
 
@@ -113,6 +120,6 @@ def free_name(lab: Lab, taken: Sequence[str]) -> str:
     A name.
     """
     order = np.argsort(delta_e00(_places(), np.array(lab)), kind="stable")
-    names = (_PALETTE[n][0] for n in order)
-    numbered = (f"{_PALETTE[order[0]][0]} {n}" for n in range(2, 1000))
+    names = [tr(PALETTE[n][0]) for n in order]
+    numbered = (f"{names[0]} {n}" for n in range(2, 1000))
     return next(name for name in (*names, *numbered) if name not in taken)

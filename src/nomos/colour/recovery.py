@@ -7,6 +7,7 @@ import numpy as np
 from nomos.colour.cielab import lab_slope, lab_to_xyz, reflectance_to_lab
 from nomos.colour.spectra import BANDS, XYZ_WEIGHTS, Array
 from nomos.errors import BadInput
+from nomos.language import tr
 
 
 class ColourError(BadInput):
@@ -77,7 +78,10 @@ def _recover(lab: tuple[float, float, float]) -> Array:
     if z is None:
         text = " ".join(f"{value:g}" for value in lab)
         raise ColourError(
-            f"lab({text}) is not a colour that paper or ink can have; choose a less saturated one."
+            tr(
+                "lab({said}) is not a colour that paper or ink can have; choose a less saturated one.",
+                said=text,
+            )
         )
     return _frozen(z)
 
@@ -113,7 +117,7 @@ def smooth_reflectance(lab: Array) -> Array:
 def _checked(lab: Array) -> tuple[float, float, float]:
     lightness, a, b = (float(value) for value in lab)
     if not np.all(np.isfinite([lightness, a, b])) or not 0 <= lightness <= 100:
-        raise ColourError(f"L* must be between 0 and 100, but is {lightness:g}.")
+        raise ColourError(tr("L* must be between 0 and 100, but is {lightness:g}.", lightness=lightness))
     return min(max(lightness, 0.5), 99.9), a, b
 
 

@@ -8,6 +8,7 @@ import numpy as np
 from nomos.colour.cielab import srgb_to_lab
 from nomos.colour.ink import OPACITIES, Opacity
 from nomos.colour.recovery import ColourError
+from nomos.language import tr
 
 Lab = tuple[float, float, float]
 
@@ -43,12 +44,12 @@ def parse_colour(text: str) -> Lab:
     if found := _LAB.fullmatch(text.strip()):
         lightness, a, b = (float(part.replace("−", "-")) for part in found.groups())
         if not 0 <= lightness <= 100:
-            raise ColourError(f"In '{text}' the lightness L must be between 0 and 100.")
+            raise ColourError(tr("In '{said}' the lightness L must be between 0 and 100.", said=text))
         return lightness, a, b
     if found := _HEX.fullmatch(text.strip()):
         lightness, a, b = srgb_to_lab(np.array(list(bytes.fromhex(found[1])), dtype=np.float64))
         return min(float(lightness), 100.0), float(a), float(b)
-    raise ColourError(f"'{text}' is not a colour; write it as lab(62 30 38) or #c4683f.")
+    raise ColourError(tr("'{said}' is not a colour; write it as lab(62 30 38) or #c4683f.", said=text))
 
 
 def parse_ink(text: str) -> InkSpec:
@@ -75,10 +76,14 @@ def parse_ink(text: str) -> InkSpec:
         elif name == "strength":
             strength = _parse_strength(value, text)
         elif name == "opacity":
-            raise ColourError(f"In '{text}' the opacity must be transparent, semi or opaque.")
+            raise ColourError(tr("In '{said}' the opacity must be transparent, semi or opaque.", said=text))
         else:
             raise ColourError(
-                f"In '{text}' only opacity= and strength= may follow the colour, not '{option}'."
+                tr(
+                    "In '{said}' only opacity= and strength= may follow the colour, not '{option}'.",
+                    said=text,
+                    option=option,
+                )
             )
     return InkSpec(lab, OPACITIES[OPACITIES.index(opacity)], strength)
 
@@ -89,5 +94,5 @@ def _parse_strength(value: str, text: str) -> float:
     except ValueError:
         strength = -1.0
     if not 0 <= strength <= 1:
-        raise ColourError(f"In '{text}' the strength must be a number from 0 to 1.")
+        raise ColourError(tr("In '{said}' the strength must be a number from 0 to 1.", said=text))
     return strength

@@ -7,6 +7,7 @@ import numpy as np
 
 from nomos.colour.layering import Film, Ground, PaperKind, overprints
 from nomos.colour.spectra import Array
+from nomos.language import tr
 
 Inking = Literal["light", "normal", "heavy"]
 INKINGS: tuple[Inking, ...] = get_args(Inking)
@@ -60,17 +61,17 @@ def sunk(vehicle: Vehicle, kind: PaperKind, *, damp: bool = False) -> float:
 LOOSEST, TIGHTEST, MIDDLE_TACK = 0.0, 10.0, 5.0
 # How a knife drawn through it shows the tack, for every step (common practice; the words are ours).
 KNIFE_TEST = (
-    "runs off the knife like oil",
-    "runs off in a stream",
-    "runs off in a thread that breaks late",
-    "drips off slowly, drops flatten at once",
-    "drips off in lumps that flatten",
-    "hangs from the knife, falls when it is shaken",
-    "stands as a soft peak that leans over",
-    "stands as a peak",
-    "pulls short threads, the peak stays sharp",
-    "pulls long threads, the knife is hard to lift",
-    "drags the slab with it",
+    tr("runs off the knife like oil"),
+    tr("runs off in a stream"),
+    tr("runs off in a thread that breaks late"),
+    tr("drips off slowly, drops flatten at once"),
+    tr("drips off in lumps that flatten"),
+    tr("hangs from the knife, falls when it is shaken"),
+    tr("stands as a soft peak that leans over"),
+    tr("stands as a peak"),
+    tr("pulls short threads, the peak stays sharp"),
+    tr("pulls long threads, the knife is hard to lift"),
+    tr("drags the slab with it"),
 )
 # Of oil, and of magnesium carbonate, this share of the whole changes the tack by a step (from memory: the
 # workshop's own figure replaces it).

@@ -5,6 +5,7 @@ from numpy.typing import NDArray
 
 from nomos.design.palette import EDGE_RANGE
 from nomos.design.regions import find_regions
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 
 Labels = NDArray[np.uint8]
@@ -25,7 +26,7 @@ def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) 
     margin = _MAJORITY // 2
     result = np.empty_like(labels)
     for top in range(0, height, _STRIP):
-        progress.report(top / height, "smoothing outlines")
+        progress.report(top / height, tr("smoothing outlines"))
         bottom = min(top + _STRIP, height)
         first = max(top - margin, 0)
         strip = labels[first : bottom + margin]
@@ -112,19 +113,19 @@ def remove_specks(
     """
     least = int(np.ceil(smallest_px**2))
     regions = find_regions(labels)
-    progress.report(0.4, "clearing specks")
+    progress.report(0.4, tr("clearing specks"))
     drop = regions.area_px < least
     if slope is not None:
         drop |= regions.sum_over(slope) > _FRINGE_SHARE * regions.area_px
     if drop.all() or not drop.any():
         return labels
     doomed = regions.paint(drop.view(np.uint8)).astype(np.uint8, copy=False)
-    progress.report(0.6, "filling specks")
+    progress.report(0.6, tr("filling specks"))
     labels = fill_nearest(labels, doomed)
     # Filling joins almost everything at once; what a corner still cuts off goes
     # to its longest neighbour, which lowers the number of regions each time.
     while _merge_leftovers(labels, least):
-        progress.report(0.8, "filling specks")
+        progress.report(0.8, tr("filling specks"))
     return labels
 
 

@@ -10,6 +10,7 @@ from nomos.colour import Lab, delta_e00
 from nomos.design.cleaning import Labels, fill_nearest
 from nomos.design.counting import Wanted
 from nomos.design.page import Mask
+from nomos.language import tr
 
 Point = tuple[float, float]
 Kind = Literal["keep", "same", "another", "paper", "line", "no line", "fill", "brush", "drop faint"]
@@ -116,12 +117,12 @@ def apply(
 
 
 _LOST: dict[Kind, str] = {
-    "another": "A colour pointed out lies outside the picture now.",
-    "paper": "A place said to be paper lies outside the picture now.",
-    "line": "A stroke said to be line lies outside the picture now.",
-    "no line": "A stroke said to be no line lies outside the picture now.",
-    "fill": "A field filled by hand lies outside the picture now.",
-    "brush": "A stroke of the brush lies outside the picture now.",
+    "another": tr("A colour pointed out lies outside the picture now."),
+    "paper": tr("A place said to be paper lies outside the picture now."),
+    "line": tr("A stroke said to be line lies outside the picture now."),
+    "no line": tr("A stroke said to be no line lies outside the picture now."),
+    "fill": tr("A field filled by hand lies outside the picture now."),
+    "brush": tr("A stroke of the brush lies outside the picture now."),
 }
 
 

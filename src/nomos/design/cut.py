@@ -10,6 +10,7 @@ from nomos.design.extent import find_extent, moved, warp_matrix
 from nomos.design.light import Light, measure_light
 from nomos.design.page import Mask, Rgb
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.units import PAPER_SIZES_MM
 
 Point = tuple[float, float]
@@ -69,18 +70,23 @@ def checked_cut(cut: Cut, name: str) -> Cut:
     """The cut itself if it encloses something. Raises BadInput."""
     points = np.array(cut.corners, np.float64)
     if not np.isfinite(points).all() or (np.abs(points - 0.5) > 2).any():
-        raise BadInput(f"The corners of {name} lie far outside the picture; set them again.")
+        raise BadInput(tr("The corners of {name} lie far outside the picture; set them again.", name=name))
     way = np.roll(points, -1, axis=0) - points
     after = np.roll(way, -1, axis=0)
     cross = way[:, 0] * after[:, 1] - way[:, 1] * after[:, 0]
     if not ((cross > 0).all() or (cross < 0).all()):
         raise BadInput(
-            f"The corners of {name} cross each other or lie on one line; give them as top left, top right, "
-            "bottom right, bottom left."
+            tr(
+                "The corners of {name} cross each other or lie on one line; give them as top left, "
+                "top right, bottom right, bottom left.",
+                name=name,
+            )
         )
     x, y = points.T
     if abs(x @ np.roll(y, -1) - y @ np.roll(x, -1)) / 2 < _LEAST_SHARE:
-        raise BadInput(f"The corners of {name} enclose next to nothing; set them further apart.")
+        raise BadInput(
+            tr("The corners of {name} enclose next to nothing; set them further apart.", name=name)
+        )
     return cut
 
 
@@ -184,7 +190,13 @@ def paper_size(name: str, ratio: float) -> tuple[float, float]:
     """Width and height of a paper in mm, lying as a shape of width over height does. Raises BadInput."""
     known = {each.lower(): size for each, size in PAPER_SIZES_MM.items()}
     if name.lower() not in known:
-        raise BadInput(f"'{name}' is not a paper size; choose one of {', '.join(PAPER_SIZES_MM)}.")
+        raise BadInput(
+            tr(
+                "'{name}' is not a paper size; choose one of {paper_sizes_mm}.",
+                name=name,
+                paper_sizes_mm=", ".join(PAPER_SIZES_MM),
+            )
+        )
     short, long = sorted(known[name.lower()])
     return (long, short) if ratio > 1 else (short, long)
 

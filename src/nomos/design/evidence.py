@@ -13,6 +13,7 @@ from nomos.design.page import WEIGHTS, Mask, Page, disc, odd
 from nomos.design.patches import Patches
 from nomos.design.regions import find_regions
 from nomos.design.texture import POOL_MM
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 
 Array = NDArray[np.float64]
@@ -90,7 +91,7 @@ def lay_colours(
             planes[number] = _cost(seen, counted, patches, number, float(ease[number]), grainy=True)
     laid = _least(planes, size, Part(progress, 0.55, 0.8))
     px_per_mm = seen.px_per_mm * size[1] / seen.lab.shape[1]
-    progress.report(0.85, "clearing specks")
+    progress.report(0.85, tr("clearing specks"))
     labels = _cleaned(laid.labels, counted, smallest_mm * px_per_mm)
     if ease.any() and seen.paper is not None:
         labels = _closed(labels, counted, ease, seen.paper, px_per_mm)
@@ -122,7 +123,7 @@ def _without_paper(labels: Labels, paper: int | None, px_per_mm: float) -> Label
 
 def _each(counted: Counted, progress: Progress, start: float, end: float) -> Iterator[int]:
     for number in range(len(counted.labs)):
-        progress.report(start + (end - start) * number / len(counted.labs), "laying colours")
+        progress.report(start + (end - start) * number / len(counted.labs), tr("laying colours"))
         yield number
 
 
@@ -134,7 +135,7 @@ def _least(planes: Sequence[Costs], size: tuple[int, int], progress: Progress = 
     second = best.copy()
     labels = np.zeros(size, np.uint8)
     for number, cost in enumerate(planes):
-        progress.report(number / len(planes), "drawing fields")
+        progress.report(number / len(planes), tr("drawing fields"))
         if cost.shape != size:
             cost = np.asarray(cv2.resize(cost, (size[1], size[0]), interpolation=cv2.INTER_LINEAR), np.int16)
         nearer = cost < best

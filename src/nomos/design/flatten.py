@@ -29,6 +29,7 @@ from nomos.design.sketch import (
     look_at,
 )
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.units import counted, length_text
 
@@ -80,7 +81,7 @@ def look(
 
     read_as : how to read it; None judges.
     """
-    progress.report(0.0, "looking at the design")
+    progress.report(0.0, tr("looking at the design"))
     if read_as in (None, "drawing"):
         drawing = recognise_drawing(picture.rgb)
         if drawing is not None:
@@ -161,10 +162,20 @@ def flatten(
     Cancelled : called off through `progress`.
     """
     if colours is not None and not FEWEST <= colours <= MOST:
-        raise BadInput(f"A design can be flattened to {FEWEST} to {MOST} colours, not {colours}.")
+        raise BadInput(
+            tr(
+                "A design can be flattened to {fewest} to {most} colours, not {colours}.",
+                fewest=FEWEST,
+                most=MOST,
+                colours=colours,
+            )
+        )
     if not 0 <= smallest_feature_mm <= 20:
         raise BadInput(
-            f"The smallest feature must be 0 to 20 mm, not {length_text(smallest_feature_mm, None)}."
+            tr(
+                "The smallest feature must be 0 to 20 mm, not {smallest_feature_mm}.",
+                smallest_feature_mm=length_text(smallest_feature_mm, None),
+            )
         )
     if looked is None:
         looked = look(
@@ -207,10 +218,10 @@ def _of_drawing(
     own = len(drawing.lab) + tree.pinned
     all_of_them = min(own, MOST)
     groups = tree.cut_to(all_of_them if asked is None else asked)
-    progress.report(0.1, "laying colours")
+    progress.report(0.1, tr("laying colours"))
     labels = lay_drawing(picture.rgb, drawing.lab)
     labels = np.take(groups[tree.pinned :].astype(np.uint8), labels)
-    progress.report(0.6, "clearing specks")
+    progress.report(0.6, tr("clearing specks"))
     slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
     labels = remove_specks(labels, looked.smallest_mm * picture.px_per_mm, slope)
     # Colours are taken as they are: of those joined, the commonest stands for all.
@@ -218,7 +229,11 @@ def _of_drawing(
         _lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]])
         for n in range(groups.max() + 1)
     ]
-    why = f"{counted(all_of_them, 'colour')}, as in the file." if own <= MOST else ""
+    why = (
+        tr("{all_of_them}, as in the file.", all_of_them=counted(all_of_them, tr("colour"), tr("colours")))
+        if own <= MOST
+        else ""
+    )
     return _Made(labels, labs, Suggestion(max(FEWEST, all_of_them), tree.curve(16), why))
 
 
@@ -264,9 +279,9 @@ def _of_tones(looked: Looked, asked: int | None, seed: int, progress: Progress) 
     suggestion = suggest_count(histogram, seed=seed) if asked is None else None
     count = suggestion.count if suggestion else asked
     assert count is not None
-    progress.report(0.2, "choosing colours")
+    progress.report(0.2, tr("choosing colours"))
     palette = find_palette(histogram, count, seed=seed)
-    progress.report(0.4, "laying colours")
+    progress.report(0.4, tr("laying colours"))
     labels = lay_nearest(picture.rgb, palette)
     labels = majority(labels, len(palette), progress=Part(progress, 0.5, 0.7))
     slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
@@ -362,8 +377,11 @@ def _said_of_light(looked: Looked) -> tuple[str, ...]:
     if looked.sketch is None or looked.read_as != "sketch" or looked.sketch.light.shadow < 0.03:
         return ()
     return (
-        f"A shadow lies over {100 * looked.sketch.light.shadow:.0f} % of the sheet and could not be evened "
-        "out: what is in it may come out darker. Photograph it again in even light.",
+        tr(
+            "A shadow lies over {shadow:.0f} % of the sheet and could not be evened out: what is "
+            "in it may come out darker. Photograph it again in even light.",
+            shadow=100 * looked.sketch.light.shadow,
+        ),
     )
 
 

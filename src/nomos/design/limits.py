@@ -4,6 +4,7 @@ import io
 import warnings
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 MAX_FILE_PIXELS = 150_000_000
 """A file may unpack to this many pixels: A1 at 380 dpi."""
@@ -14,11 +15,15 @@ MAX_PAGE_PIXELS = 48_000_000
 def check_pixels(width: int, height: int, name: str, most: int = MAX_FILE_PIXELS) -> None:
     """Raise BadInput for a picture of more pixels than may be unpacked, or of none."""
     if width < 1 or height < 1:
-        raise BadInput(f"{name} has no pixels; export it again.")
+        raise BadInput(tr("{name} has no pixels; export it again.", name=name))
     if width * height > most:
         raise BadInput(
-            f"{name} would unpack to more than {most // 1_000_000} million pixels; "
-            "save it smaller, 300 dpi at the size of the print is enough."
+            tr(
+                "{name} would unpack to more than {most} million pixels; save it smaller, 300 dpi at "
+                "the size of the print is enough.",
+                name=name,
+                most=most // 1000000,
+            )
         )
 
 
@@ -38,6 +43,6 @@ def check_packed(data: bytes, name: str, most: int = MAX_PAGE_PIXELS) -> tuple[i
             size = (most, 2)
         except Exception:
             # Pillow's readers raise OSError, SyntaxError, struct.error and more on damaged headers.
-            raise BadInput(f"{name} is damaged; export it again.") from None
+            raise BadInput(tr("{name} is damaged; export it again.", name=name)) from None
     check_pixels(*size, name, most)
     return size

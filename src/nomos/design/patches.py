@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 from nomos.design.cleaning import Labels, majority, remove_specks
 from nomos.design.page import WEIGHTS, Mask, Page
 from nomos.design.regions import find_regions
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 
 Array = NDArray[np.float64]
@@ -68,15 +69,15 @@ def find_patches(
     """
     weighted = pooled * WEIGHTS
     start = _nearest_mode(weighted, modes)
-    progress.report(0.2, "finding fields")
+    progress.report(0.2, tr("finding fields"))
     start = remove_specks(majority(start, len(modes)), _SMALLEST_MM * px_per_mm)
     regions = find_regions(start)
     piece = np.asarray(regions.paint(np.arange(len(regions.area_px), dtype=np.int32)), np.int32)
-    progress.report(0.5, "finding fields")
+    progress.report(0.5, tr("finding fields"))
     beside = max(1, round(_BESIDE_MM * px_per_mm))
     graph = _Joining(weighted, piece, barrier, beside, noise, furthest)
     root = graph.joined(progress)
-    progress.report(0.8, "finding fields")
+    progress.report(0.8, tr("finding fields"))
     _, dense = np.unique(root, return_inverse=True)
     number = dense[piece].astype(np.int32)
     return _measured(pooled, number, graph.soft_pairs(root, dense), px_per_mm)
@@ -149,7 +150,7 @@ class _Joining:
         while heap:
             turns += 1
             if turns % 4096 == 0:
-                progress.report(0.6, "finding fields")
+                progress.report(0.6, tr("finding fields"))
             _, one, other, size_one, size_other = heapq.heappop(heap)
             stale = self.area[one] != size_one or self.area[other] != size_other
             if not (alive[one] and alive[other]) or stale:

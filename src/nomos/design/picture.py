@@ -14,6 +14,7 @@ from nomos.design.limits import MAX_FILE_PIXELS, MAX_PAGE_PIXELS, check_pixels
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 
@@ -121,7 +122,7 @@ def read_picture(
         impossible size, or with corners that enclose nothing.
     """
     if not data:
-        raise BadInput(f"{name} is empty; choose another file.")
+        raise BadInput(tr("{name} is empty; choose another file.", name=name))
     if isinstance(data, bytes) and is_svg(data):
         box = None if cut else size_mm
         rgb, size = read_svg(data, name, size_mm=box, px_per_mm=_page_resolution, progress=progress)
@@ -144,8 +145,11 @@ def read_picture(
     if fitted:
         notes = (
             *notes,
-            f"The picture has another shape than {size_text(*wanted)}: "
-            f"it is fitted inside as {size_text(*size)}.",
+            tr(
+                "The picture has another shape than {size_text}: it is fitted inside as {size_text_2}.",
+                size_text=size_text(*wanted),
+                size_text_2=size_text(*size),
+            ),
         )
     checked_size(*size)
     return _finished(_resample(rgb, size), size, notes, sized)
@@ -160,9 +164,13 @@ def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -
 
 
 def _guessed(name: str, size: tuple[float, float]) -> str:
-    return (
-        f"{name} does not say how large it is: taken as {size_text(*size)}, to fit {_PAPER} with margins of "
-        f"{length_text(_PAPER_MARGIN_MM, None)}. Give its size if it is another."
+    return tr(
+        "{name} does not say how large it is: taken as {size_text}, to fit {paper} with "
+        "margins of {paper_margin_mm}. Give its size if it is another.",
+        name=name,
+        size_text=size_text(*size),
+        paper=_PAPER,
+        paper_margin_mm=length_text(_PAPER_MARGIN_MM, None),
     )
 
 
@@ -190,7 +198,7 @@ def _cut_out(
     sized = size is not None
     if size is None:
         size = _fitted_to_paper(ratio)
-        notes = (*notes, _guessed("The picture", size))
+        notes = (*notes, _guessed(tr("The picture"), size))
     checked_size(*size)
     ppm = min(FIELD_PX_PER_MM, _page_resolution(size))
     size_px = max(8, round(size[0] * ppm)), max(8, round(size[1] * ppm))
@@ -276,21 +284,28 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
             raise
         except UnidentifiedImageError:
             raise BadInput(
-                f"{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; "
-                "save it as one of these."
+                tr(
+                    "{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; save it as "
+                    "one of these.",
+                    name=name,
+                )
             ) from None
         except MemoryError:
-            raise BadInput(f"There is not enough memory to open {name}; save it smaller.") from None
+            raise BadInput(
+                tr("There is not enough memory to open {name}; save it smaller.", name=name)
+            ) from None
         except Exception:
             # Pillow's decoders raise OSError, SyntaxError, struct.error and more on damaged files.
             raise BadInput(
-                f"{name} is damaged and cannot be read to the end; export or scan it again."
+                tr("{name} is damaged and cannot be read to the end; export or scan it again.", name=name)
             ) from None
         try:
             rgb, notes = _to_srgb(image, name)
             return rgb, _own_size(image), notes
         except MemoryError:
-            raise BadInput(f"There is not enough memory to open {name}; save it smaller.") from None
+            raise BadInput(
+                tr("There is not enough memory to open {name}; save it smaller.", name=name)
+            ) from None
 
 
 def _own_size(image: "Image.Image") -> tuple[float, float] | None:
@@ -337,9 +352,11 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
             )
             image = converted or image
         except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
-            notes = (f"The colour profile inside {name} does not fit the picture and was left out.",)
+            notes = (
+                tr("The colour profile inside {name} does not fit the picture and was left out.", name=name),
+            )
     elif image.mode == "CMYK":
-        notes = (f"{name} is CMYK without a profile: its colours are a rough guess.",)
+        notes = (tr("{name} is CMYK without a profile: its colours are a rough guess.", name=name),)
     rgb = np.array(image.convert("RGB"), np.uint8)
     if alpha is not None:
         _over_white(rgb, alpha)

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design.dendrogram import Joined
+from nomos.language import tr, within
 from nomos.units import counted
 
 
@@ -20,24 +21,25 @@ def why_so_many(
     own : colours counted besides those joined: the line's.
     """
     areas = len(labs) - (line is not None) - (paper is not None)
-    parts = [f"{counted(areas, 'area')}"]
-    parts += ["the paper"] if paper is not None else []
-    parts += ["the line"] if line is not None else []
-    plural = "s" if len(labs) != 1 else ""
-    text = (
-        f"{len(labs)} colour{plural}: {', '.join(parts[:-1])}{' and ' if len(parts) > 1 else ''}{parts[-1]}."
+    parts = [counted(areas, tr("area"), tr("areas"))]
+    parts += [tr("the paper")] if paper is not None else []
+    parts += [tr("the line")] if line is not None else []
+    text = tr(
+        "{labs}: {join}{also}{parts}.",
+        labs=counted(len(labs), tr("colour"), tr("colours")),
+        join=", ".join(parts[:-1]),
+        also=tr(" and ") if len(parts) > 1 else "",
+        parts=parts[-1],
     )
     after = {each.left + own: each for each in joined}
     fewer = after.get(len(labs) - 1)
     if fewer is not None and len(labs) > 2:
         one, other = colour_names([fewer.one, fewer.other])
-        text += f" With one fewer, {_small(one)} and {_small(other)} fall together."
+        text += tr(
+            " With one fewer, {small} and {small_2} fall together.", small=within(one), small_2=within(other)
+        )
     more = after.get(len(labs))
     if more is not None:
         one, other = colour_names([more.one, more.other])
-        text += f" One more would tell {_small(one)} from {_small(other)}."
+        text += tr(" One more would tell {small} from {small_2}.", small=within(one), small_2=within(other))
     return text
-
-
-def _small(name: str) -> str:
-    return name[:1].lower() + name[1:]

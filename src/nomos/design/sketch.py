@@ -15,6 +15,7 @@ from nomos.design.modes import find_modes
 from nomos.design.page import WEIGHTS, Mask, Page, Rgb, grown, lab_page, looking_past, odd, steepness
 from nomos.design.patches import Patches, find_patches
 from nomos.design.texture import POOL_MM, grain_of, smoothed
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 
 # Evidence is judged at this many pixels for the smallest feature, within bounds; finer costs time and
@@ -73,7 +74,7 @@ def look_at(
     dark : (height, width, 3) the darkest of what each pixel was shrunk from, for lines thinner than a pixel.
     drop_faint : soft construction lines are left out.
     """
-    progress.report(0.0, "evening out the light")
+    progress.report(0.0, tr("evening out the light"))
     light = measure_light(rgb) if light is None else light
     even = light.applied(rgb)
     lab = lab_page(even)
@@ -82,7 +83,7 @@ def look_at(
     if drop_faint and drawn.faint.any():
         even = looking_past(even.astype(np.float32), grown(drawn.faint, 0.3 * px_per_mm)).astype(np.uint8)
         lab = lab_page(even)
-    progress.report(0.1, "smoothing the grain")
+    progress.report(0.1, tr("smoothing the grain"))
     smooth = lab_page(smoothed(even, px_per_mm, progress=Part(progress, 0.1, 0.6)))
     beside = grown(drawn.strokes, _BESIDE_LINE_MM * px_per_mm)
     # A page is never cut exactly: a hair of frame or table along its edge is no colour.
@@ -95,7 +96,7 @@ def look_at(
     inked = inked if inked.mean() > 0.02 else calm
     grain = grain_of(lab, inked, px_per_mm)
     modes = np.asarray(find_modes(smooth, calm, float(np.clip(1.5 + 0.3 * grain, 2.0, 4.5))), np.float64)
-    progress.report(0.7, "finding fields")
+    progress.report(0.7, tr("finding fields"))
     side = odd(POOL_MM * px_per_mm)
     pooled = _blurred(looking_past(smooth, beside), side)
     noise = _noise(pooled, inked, px_per_mm)

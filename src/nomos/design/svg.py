@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 
 from nomos.design.limits import check_packed
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.units import MM_PER_INCH, checked_size
 
@@ -74,9 +75,9 @@ def read_svg(
     try:
         root = etree.fromstring(data, parser)
     except (etree.XMLSyntaxError, ValueError):
-        raise BadInput(f"{name} is not a complete SVG drawing; export it again.") from None
+        raise BadInput(tr("{name} is not a complete SVG drawing; export it again.", name=name)) from None
     if root.tag != SVG:
-        raise BadInput(f"{name} is not an SVG drawing; export it as plain SVG.")
+        raise BadInput(tr("{name} is not an SVG drawing; export it as plain SVG.", name=name))
     _check_inside(root, name)
     own, view = _own_size(root, name)
     size = _fit(own, size_mm)
@@ -108,7 +109,9 @@ def _own_size(root: "etree._Element", name: str) -> tuple[tuple[float, float], s
         return (width, height), " ".join(f"{value:g}" for value in box)
     if sides[0] and sides[1]:
         return (sides[0], sides[1]), f"0 0 {sides[0] / _MM['px']:g} {sides[1] / _MM['px']:g}"
-    raise BadInput(f"{name} has neither a size nor a viewBox; set the page size and export it again.")
+    raise BadInput(
+        tr("{name} has neither a size nor a viewBox; set the page size and export it again.", name=name)
+    )
 
 
 def _length(text: str | None) -> float | None:
@@ -137,14 +140,19 @@ def _check_inside(root: "etree._Element", name: str) -> None:
             inside = re.match(r"data:image/(png|jpe?g|gif|webp)(;[\w=.-]+)*;base64,", link)
             if inside is None:
                 raise BadInput(
-                    f"{name} shows pictures that are not inside it as PNG or JPEG; embed them and export it "
-                    "again."
+                    tr(
+                        "{name} shows pictures that are not inside it as PNG or JPEG; embed them and export "
+                        "it again.",
+                        name=name,
+                    )
                 )
             try:
                 picture = base64.b64decode(link[inside.end() :], validate=False)
             except ValueError:
-                raise BadInput(f"A picture inside {name} is damaged; export it again.") from None
-            check_packed(picture, f"A picture inside {name}")
+                raise BadInput(
+                    tr("A picture inside {name} is damaged; export it again.", name=name)
+                ) from None
+            check_packed(picture, tr("A picture inside {name}", name=name))
 
 
 def _shows(element: "etree._Element") -> bool:
@@ -159,7 +167,9 @@ def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
             given.write(svg)
             given.seek(0)
         except OSError as error:
-            raise BadInput(f"{name} cannot be drawn ({error.strerror or error}); make room.") from None
+            raise BadInput(
+                tr("{name} cannot be drawn ({what}); make room.", name=name, what=error.strerror or error)
+            ) from None
         with subprocess.Popen(
             [sys.executable, "-m", "nomos.design.svg_process"],
             stdin=given, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL,
@@ -171,7 +181,9 @@ def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
                 if drawing.poll() is None:
                     drawing.kill()
     if drawing.returncode != 0 or not png:
-        raise BadInput(f"{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.")
+        raise BadInput(
+            tr("{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.", name=name)
+        )
     from PIL import Image
 
     image = Image.open(io.BytesIO(png)).convert("RGBA")
@@ -187,6 +199,12 @@ def _drawn(drawing: "subprocess.Popen[bytes]", name: str, progress: Progress) ->
         try:
             return drawing.communicate(timeout=_LOOK_S)[0]
         except subprocess.TimeoutExpired:
-            progress.report(0.0, "drawing the SVG")
+            progress.report(0.0, tr("drawing the SVG"))
         if time.monotonic() > until:
-            raise BadInput(f"{name} takes more than {_SECONDS} s to draw; simplify it, or export a PNG.")
+            raise BadInput(
+                tr(
+                    "{name} takes more than {seconds} s to draw; simplify it, or export a PNG.",
+                    name=name,
+                    seconds=_SECONDS,
+                )
+            )

@@ -5,6 +5,7 @@ from concurrent.futures import ThreadPoolExecutor
 import numpy as np
 
 from nomos.design.page import WEIGHTS, Mask, Page, Rgb, odd
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 
 # How far colours are gathered, and how unlike they may be; measured in benchmarks/.
@@ -37,7 +38,7 @@ def smoothed(rgb: Rgb, px_per_mm: float, *, progress: Progress = NULL_PROGRESS) 
         try:
             for count, (top, done) in enumerate(pool.map(strip, tops)):
                 out[top : top + _STRIP] = done
-                progress.report((count + 1) / len(tops), "smoothing the grain")
+                progress.report((count + 1) / len(tops), tr("smoothing the grain"))
         except BaseException:
             pool.shutdown(wait=False, cancel_futures=True)
             raise

@@ -16,6 +16,7 @@ from typing import Any, Literal, get_args
 import msgspec
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
@@ -113,8 +114,11 @@ def append_event(path: Path, event: Event) -> None:
             os.fsync(file.fileno())
     except OSError as error:
         raise LogError(
-            f"The log {path.name} cannot be written ({error.strerror or error}): make room, or note the pull "
-            "on paper."
+            tr(
+                "The log {name} cannot be written ({what}): make room, or note the pull on paper.",
+                name=path.name,
+                what=error.strerror or error,
+            )
         ) from None
 
 
@@ -137,13 +141,15 @@ def read_log(path: Path) -> tuple[Event, ...]:
     try:
         text = path.read_bytes().decode("utf-8", errors="replace")
     except OSError as error:
-        raise LogError(f"The log {path.name} cannot be read: {error.strerror or error}.") from None
+        raise LogError(
+            tr("The log {name} cannot be read: {what}.", name=path.name, what=error.strerror or error)
+        ) from None
     # What stands after the last line's end was torn off by a power cut.
     *whole, torn = text.split("\n")
     found = [_event(line) for line in whole if line.strip()]
     events = [event for event in found if event is not None]
     if found and not events:
-        raise LogError(f"{path.name} is not a log of an edition.")
+        raise LogError(tr("{name} is not a log of an edition.", name=path.name))
     last = _event(torn) if torn.strip() else None
     return (*events, last) if last is not None else tuple(events)
 

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from nomos.language import tr
+
 # How often, in pulls; common practice says that it is done, how often is chosen by us.
 WIPE_GROUND, WIPE_LINES, DAMP_AGAIN, CHECK_REGISTER = 5, 8, 6, 10
 
@@ -29,22 +31,22 @@ def reminders(work: LayerWork, done: int) -> tuple[str, ...]:
     said = []
     if done == 0:
         if work.after_cutting:
-            said.append("Brush every chip out of the new cuts, and check that the block is dry.")
+            said.append(tr("Brush every chip out of the new cuts, and check that the block is dry."))
         said.append(
-            "Bad sheet first: the first pull of a layer is poor."
+            tr("Bad sheet first: the first pull of a layer is poor.")
             if work.sacrifice
-            else "Pull on newsprint first: the first pull of a layer is poor."
+            else tr("Pull on newsprint first: the first pull of a layer is poor.")
         )
     if done == 1:
-        said.append("Hold this sheet against the plan: colour, register, dirt.")
+        said.append(tr("Hold this sheet against the plan: colour, register, dirt."))
     if done > 1 and done % CHECK_REGISTER == 0:
-        said.append("Check register against the first good sheet.")
+        said.append(tr("Check register against the first good sheet."))
     if done and done == work.pulls // 2 and work.pulls >= 6:
-        said.append("Half way: scrape the slab down and roll out afresh.")
+        said.append(tr("Half way: scrape the slab down and roll out afresh."))
     if work.chatter and done and done % WIPE_GROUND == 0:
-        said.append("Wipe the cleared ground.")
+        said.append(tr("Wipe the cleared ground."))
     if work.fine and work.extended > 0.3 and done and done % WIPE_LINES == 0:
-        said.append("Wipe the fine lines: extender builds up beside them.")
+        said.append(tr("Wipe the fine lines: extender builds up beside them."))
     if work.damp and done and done % DAMP_AGAIN == 0:
-        said.append("Damp the block and the pack again.")
+        said.append(tr("Damp the block and the pack again."))
     return tuple(said)

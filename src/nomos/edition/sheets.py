@@ -4,6 +4,7 @@ import math
 from dataclasses import dataclass
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 _MOST_SHEETS = 100_000
 
@@ -58,18 +59,30 @@ def start_sheets(edition: int, layers: int, good: float, confidence: float = 0.9
     found by bisection, as that probability grows with n.
     """
     if not 1 <= edition <= 10_000:
-        raise SheetsError(f"An edition of {edition} cannot be planned: choose 1 to 10 000.")
+        raise SheetsError(
+            tr("An edition of {edition} cannot be planned: choose 1 to 10 000.", edition=edition)
+        )
     if not 1 <= layers <= 100:
-        raise SheetsError(f"{layers} layers cannot be planned: choose 1 to 100.")
+        raise SheetsError(tr("{layers} layers cannot be planned: choose 1 to 100.", layers=layers))
     if not 0 < good <= 1:
-        raise SheetsError(f"The chance that a pull is good must be more than 0 and at most 1, not {good:g}.")
+        raise SheetsError(
+            tr("The chance that a pull is good must be more than 0 and at most 1, not {good:g}.", good=good)
+        )
     if not 0 < confidence < 1:
-        raise SheetsError(f"The confidence must be between 0 and 1, not {confidence:g}.")
+        raise SheetsError(
+            tr("The confidence must be between 0 and 1, not {confidence:g}.", confidence=confidence)
+        )
     p = good**layers
     if probability_of(edition, _MOST_SHEETS, p) < confidence:
         raise SheetsError(
-            f"With {good:.0%} good pulls and {layers} layers only {p:.2%} of sheets survive: more than "
-            f"{_MOST_SHEETS} would be needed. Look at what spoils them first."
+            tr(
+                "With {good:.0%} good pulls and {layers} layers only {p:.2%} of sheets survive: more "
+                "than {most_sheets} would be needed. Look at what spoils them first.",
+                good=good,
+                layers=layers,
+                p=p,
+                most_sheets=_MOST_SHEETS,
+            )
         )
     low, high = edition, edition
     while probability_of(edition, high, p) < confidence:
@@ -102,7 +115,7 @@ def cut_from(full_mm: tuple[float, float], sheet_mm: tuple[float, float], *, gra
     width, height = sheet_mm
     count = upright(width, height) if grain_right else max(upright(width, height), upright(height, width))
     if count < 1:
-        raise SheetsError("A full sheet is smaller than the sheets to print on: choose a larger paper.")
+        raise SheetsError(tr("A full sheet is smaller than the sheets to print on: choose a larger paper."))
     return count
 
 

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from nomos.formats.drawing import Drawing, Shape, Word
+from nomos.language import tr
 from nomos.project import Project
 from nomos.registration import Point, SystemPlan
 from nomos.registration.pins import nest
@@ -40,8 +41,12 @@ def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:
         f"bench-{plan.system}",
         f"{project.title}: {SYSTEM_NAMES[plan.system]}",
         (
-            "As it lies before you: the block face up, the sheet face down. Print at 100 %.",
-            f"Block {size_text(block.width, block.height)}, sheet {size_text(width, height)}.",
+            tr("As it lies before you: the block face up, the sheet face down. Print at 100 %."),
+            tr(
+                "Block {width}, sheet {width_2}.",
+                width=size_text(block.width, block.height),
+                width_2=size_text(width, height),
+            ),
             *(f"{place}. {step}" for place, step in enumerate(plan.steps, start=1)),
             *plan.limits,
         ),
@@ -66,12 +71,19 @@ def pins_drawing(pins: PinSettings) -> Drawing:
     words = [Word(part.label_at, part.part.name.split()[0]) for part in placed]
     return Drawing(
         "pins",
-        f"Tabs and pins, {pins.pairs} pairs, {length_text(pins.board_mm)} board",
+        tr(
+            "Tabs and pins, {pairs} pairs, {board_mm} board",
+            pairs=pins.pairs,
+            board_mm=length_text(pins.board_mm),
+        ),
         (
-            f"M is the male half: glue its stub onto its foot. F is the female half. Clearance "
-            f"{length_text(pins.clearance_mm, 2)} each side; the lines take up a kerf of "
-            f"{length_text(pins.kerf_mm, 2)}.",
-            "Cut one set of F for every sheet that dries with its tabs on.",
+            tr(
+                "M is the male half: glue its stub onto its foot. F is the female half. Clearance "
+                "{clearance_mm} each side; the lines take up a kerf of {kerf_mm}.",
+                clearance_mm=length_text(pins.clearance_mm, 2),
+                kerf_mm=length_text(pins.kerf_mm, 2),
+            ),
+            tr("Cut one set of F for every sheet that dries with its tabs on."),
             LASER_CAUTION,
         ),
         pins.stock_mm,

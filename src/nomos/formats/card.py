@@ -5,9 +5,10 @@ from pathlib import Path
 from nomos.atomic import write_bytes
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM, broken
+from nomos.language import tr
 
 _STRIPE_MM, _BARS = 24.0, 4
-_HOW = (
+_HOW = tr(
     "Print it on the paper you print on. Draw each ink down in one even film, from the paper over the "
     "stripe. Let it dry. Scan it flat, at 300 dpi, without any correction, and point at: bare paper, a grey "
     "card if there is one, the ink on paper; then the bare stripe and the ink over it."
@@ -22,11 +23,11 @@ def write_card(path: Path) -> Path:
 
 def card_pdf() -> bytes:
     """Four places for a drawdown across a black stripe, and places for bare paper and a grey card."""
-    buffer, canvas = new_canvas("Drawdown card")
+    buffer, canvas = new_canvas(tr("Drawdown card"))
     width, height = (side * MM for side in A4_MM)
     canvas.setPageSize((width, height))
     canvas.setFont(BOLD, 13)
-    canvas.drawString(18 * MM, height - 20 * MM, "Drawdown card")
+    canvas.drawString(18 * MM, height - 20 * MM, tr("Drawdown card"))
     canvas.setFont(FONT, 9)
     for line, text in enumerate(broken(_HOW, A4_MM[0] - 36, 9)):
         canvas.drawString(18 * MM, height - (28 + 5 * line) * MM, text)
@@ -39,10 +40,10 @@ def card_pdf() -> bytes:
     for bar in range(_BARS):
         left = 34 * MM + bar * step
         canvas.rect(left, middle - 60 * MM, step - 8 * MM, 120 * MM)
-        canvas.drawString(left, middle - 66 * MM, f"ink {bar + 1}")
+        canvas.drawString(left, middle - 66 * MM, tr("ink {bar}", bar=bar + 1))
     canvas.rect(18 * MM, 30 * MM, 60 * MM, 30 * MM)
-    canvas.drawString(18 * MM, 25 * MM, "bare paper: leave it so")
+    canvas.drawString(18 * MM, 25 * MM, tr("bare paper: leave it so"))
     canvas.rect(90 * MM, 30 * MM, 60 * MM, 30 * MM)
-    canvas.drawString(90 * MM, 25 * MM, "a grey card, laid here for the scan")
+    canvas.drawString(90 * MM, 25 * MM, tr("a grey card, laid here for the scan"))
     canvas.save()
     return buffer.getvalue()

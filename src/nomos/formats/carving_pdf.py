@@ -12,6 +12,7 @@ from nomos.carving.maps import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
 from nomos.formats.files import file_name
 from nomos.formats.pdf import DEFAULT_PAPER, Sheet, draw_pages, new_canvas
 from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, space, text_pages
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
 from nomos.project.edition.carving import CarvedBlock, cutting_cautions
@@ -25,7 +26,7 @@ if TYPE_CHECKING:
 _PRINTS, _PALEST, _DARKEST, _NARROW = 96, 250, 186, 20
 _HEAD_MM, _LINE_MM, _TEXT_PT = 7.0, 4.0, 8.5
 _ARROW_MM = 2.2
-_REACHED = "roller reaches: mask or wipe"
+_REACHED = tr("roller reaches: mask or wipe")
 _LETTERS = "ABCDEFGHIJKL"
 
 
@@ -41,13 +42,15 @@ def carving_pdf(
 
     Raises BadInput for an unknown paper, Cancelled.
     """
-    buffer, canvas = new_canvas(f"{project.title}: carving")
+    buffer, canvas = new_canvas(tr("{title}: carving", title=project.title))
     for place, each in enumerate(carved):
-        progress.report(place / max(len(carved), 1), "drawing carving maps")
+        progress.report(place / max(len(carved), 1), tr("drawing carving maps"))
         page = _Page(project, blocks, each)
         name = project.block(each.block).name
         sheet = Sheet(
-            f"carve-{file_name(each.block)}", page.size_mm, f"{project.title}: {name}, as it is cut"
+            f"carve-{file_name(each.block)}",
+            page.size_mm,
+            tr("{title}: {name}, as it is cut", title=project.title, name=name),
         )
         draw_pages(canvas, sheet, lambda page=page: page.draw(canvas), paper)  # type: ignore[misc] # a default
     if carved:
@@ -79,7 +82,7 @@ class _Page:
         name = self._project.block(self._carved.block).name
         canvas.setFillGray(0)
         canvas.setFont(BOLD, 12)
-        canvas.drawString(0, (height - 4.5) * MM, f"{name}: the block face up, mirrored")
+        canvas.drawString(0, (height - 4.5) * MM, tr("{name}: the block face up, mirrored", name=name))
         bottom = height - _HEAD_MM - self._image_mm[1]
         picture = BytesIO()
         Image.fromarray(np.ascontiguousarray(self._picture)).save(picture, "PNG")
@@ -137,8 +140,10 @@ def tool_lines(carved: CarvedBlock) -> list[tuple[str, str]]:
     hours = {name: h for name, _, h in carved.effort.by_tool}
     said = []
     for letter, tool, area in zip(_LETTERS, carved.carving.tools, carved.carving.areas_mm2, strict=False):
-        took = f", {number(hours[tool.name] * 60, 0)} min" if tool.name in hours else ""
-        said.append((letter, f"{tool.name}: {number(area / 100)} cm²{took}"))
+        took = tr(", {hours} min", hours=number(hours[tool.name] * 60, 0)) if tool.name in hours else ""
+        said.append(
+            (letter, tr("{name}: {area} cm²{took}", name=tool.name, area=number(area / 100), took=took))
+        )
     return said
 
 
@@ -146,21 +151,30 @@ def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
     """How to cut, once, then what is special about each block."""
     band = carved[0].carving.band_mm
     story = [
-        paragraph("Cutting", 16, bold=True, after_mm=3),
+        paragraph(tr("Cutting"), 16, bold=True, after_mm=3),
         paragraph(
-            f"Outlines first; the arrows say which way the bevel falls. Then the band beside them, "
-            f"{length_text(band)} wide, then gouges, wide ones last, then trim close to the edges. Begin "
-            f"{length_text(FIRST_DEPTH_MM)} deep at an edge."
+            tr(
+                "Outlines first; the arrows say which way the bevel falls. Then the band beside "
+                "them, {band} wide, then gouges, wide ones last, then trim close to the edges. Begin "
+                "{first_depth_mm} deep at an edge.",
+                band=length_text(band),
+                first_depth_mm=length_text(FIRST_DEPTH_MM),
+            )
         ),
-        paragraph("Turn the block, not the blade. Nothing cut away can be put back."),
+        paragraph(tr("Turn the block, not the blade. Nothing cut away can be put back.")),
         *(paragraph(caution) for caution in cutting_cautions(project)),
     ]
     if project.craft.grip_border:
-        story.append(paragraph("Leave the border standing to hold the block by, and mask it when you ink."))
-    story += [space(3), paragraph("Block by block", 13, bold=True)]
+        story.append(
+            paragraph(tr("Leave the border standing to hold the block by, and mask it when you ink."))
+        )
+    story += [space(3), paragraph(tr("Block by block"), 13, bold=True)]
     story.append(rows([(project.block(each.block).name, " ".join(notes_of(each))) for each in carved]))
     hours = sum(each.effort.hours for each in carved)
-    story += [space(2), paragraph(f"In all {number(hours)} h by the speeds that are set.", bold=True)]
+    story += [
+        space(2),
+        paragraph(tr("In all {hours} h by the speeds that are set.", hours=number(hours)), bold=True),
+    ]
     return story
 
 
@@ -169,13 +183,21 @@ def notes_of(carved: CarvedBlock) -> tuple[str, ...]:
     carving = carved.carving
     deepest = float(carving.depth_mm.max()) if carving.depth_mm.size else 0.0
     said = [
-        f"{number(carved.effort.hours)} h. Outlines {number(carving.outline_mm / 10, 0)} cm, "
-        f"{number(carved.effort.outline_h * 60, 0)} min. Deepest {length_text(deepest)}."
+        tr(
+            "{hours} h. Outlines {outline_mm} cm, {outline_h} min. Deepest {deepest}.",
+            hours=number(carved.effort.hours),
+            outline_mm=number(carving.outline_mm / 10, 0),
+            outline_h=number(carved.effort.outline_h * 60, 0),
+            deepest=length_text(deepest),
+        )
     ]
     if carved.finest_mm is not None:
         said.append(
-            f"Delicate: {counted(carved.too_fine, 'place')}, the finest "
-            f"{length_text(carved.finest_mm, 2)}; cut them last."
+            tr(
+                "Delicate: {too_fine}, the finest {finest_mm}; cut them last.",
+                too_fine=counted(carved.too_fine, tr("place"), tr("places")),
+                finest_mm=length_text(carved.finest_mm, 2),
+            )
         )
     return tuple(said)
 

@@ -14,6 +14,7 @@ from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.readings import read_samples
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.inks.chart import MARK_MM, Chart, overlap_chart, read_chart
 
@@ -37,7 +38,7 @@ def write_chart(path: Path, project: Project, pulls: tuple[str, ...] | None = No
     chart = overlap_chart(project, pulls)
     kind = path.suffix.lower()
     if kind not in (".pdf", ".png"):
-        raise BadInput(f"{path.name} must end in .pdf or .png.")
+        raise BadInput(tr("{name} must end in .pdf or .png.", name=path.name))
     paper = project.paper.lab
     data = chart_pdf(chart, project.title) if kind == ".pdf" else png(chart_picture(chart, paper), _PX_PER_MM)
     write_bytes(path, data)
@@ -80,7 +81,14 @@ def read_chart_file(path: Path, chart: Chart, paper: Lab) -> dict[int, Array]:
     for where, sample, measured in read_samples(path):
         place = names.get(sample.lower(), int(sample) - 1 if sample.isdigit() else -1)
         if not 0 <= place < len(chart.patches):
-            raise BadInput(f"{where}: the chart has no patch '{sample}'; it has {len(chart.patches)}.")
+            raise BadInput(
+                tr(
+                    "{where}: the chart has no patch '{sample}'; it has {patches}.",
+                    where=where,
+                    sample=sample,
+                    patches=len(chart.patches),
+                )
+            )
         found[place] = measured
     return found
 
@@ -103,9 +111,13 @@ def chart_picture(chart: Chart, paper: tuple[float, float, float]) -> np.ndarray
 
 def chart_pdf(chart: Chart, title: str) -> bytes:
     """The predicted chart and the strips of each block, a page each, A4 at true size."""
-    buffer, canvas = new_canvas(f"{title}: overlaps")
+    buffer, canvas = new_canvas(tr("{title}: overlaps", title=title))
     canvas.setPageSize((A4_MM[0] * MM, A4_MM[1] * MM))
-    _heading(canvas, f"{title}: every overlap of {len(chart.inks)} inks, as predicted", "Right-reading.")
+    _heading(
+        canvas,
+        tr("{title}: every overlap of {inks} inks, as predicted", title=title, inks=len(chart.inks)),
+        tr("Right-reading."),
+    )
     for patch in chart.patches:
         _square(canvas, patch.left_mm, patch.top_mm, chart.patch_mm, lab_to_hex(np.array(patch.lab)))
         _name(canvas, chart, patch.left_mm, patch.top_mm, "".join(str(n + 1) for n in patch.films) or "paper")
@@ -115,11 +127,11 @@ def chart_pdf(chart: Chart, title: str) -> bytes:
         _text(canvas, 0, below + 4.5 * place, f"{place + 1}  {ink.name}", 9)
     canvas.showPage()
     for place, ink in enumerate(chart.inks):
-        heading = f"{place + 1} of {len(chart.inks)}: {ink.name}"
+        heading = tr("{place} of {inks}: {name}", place=place + 1, inks=len(chart.inks), name=ink.name)
         _heading(
             canvas,
             heading,
-            "The block, mirrored: the grey strips stay. Cut all blocks in one corner.",
+            tr("The block, mirrored: the grey strips stay. Cut all blocks in one corner."),
         )
         for patch in chart.patches:
             if place in patch.films:
@@ -143,7 +155,7 @@ def _heading(canvas: "Canvas", heading: str, line: str) -> None:
     canvas.setFont(BOLD, 13)
     canvas.drawString(_LEFT_MM * MM, (A4_MM[1] - 13) * MM, heading)
     canvas.setFont(FONT, 9)
-    canvas.drawString(_LEFT_MM * MM, (A4_MM[1] - 18.5) * MM, f"{line} Print at 100 %.")
+    canvas.drawString(_LEFT_MM * MM, (A4_MM[1] - 18.5) * MM, tr("{line} Print at 100 %.", line=line))
 
 
 def _square(canvas: "Canvas", left: float, top: float, side: float, colour: str) -> None:

@@ -9,6 +9,7 @@ from pathlib import Path
 
 from nomos.atomic import replacing
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.reading import read_whole
 
 _MOST_TEXT = 20_000_000
@@ -23,7 +24,11 @@ def writing_into(folder: Path) -> Iterator[None]:
         yield
     except OSError as error:
         raise BadInput(
-            f"{folder} cannot be written ({error.strerror or error}); choose another folder or make room."
+            tr(
+                "{folder} cannot be written ({what}); choose another folder or make room.",
+                folder=folder,
+                what=error.strerror or error,
+            )
         ) from None
 
 
@@ -32,7 +37,7 @@ def read_text(path: Path) -> str:
     try:
         return read_whole(path, _MOST_TEXT).decode("utf-8-sig")
     except UnicodeDecodeError:
-        raise BadInput(f"{path} cannot be read: it is not UTF-8 text.") from None
+        raise BadInput(tr("{path} cannot be read: it is not UTF-8 text.", path=path)) from None
 
 
 @dataclass(frozen=True)
@@ -54,15 +59,22 @@ def read_table(text: str, name: str) -> Table:
         columns = tuple((column or "").strip() for column in reader.fieldnames or ())
         reader.fieldnames = list(columns)
         for row in reader:
-            where = f"{name}, line {reader.line_num}"
+            where = tr("{name}, line {line_num}", name=name, line_num=reader.line_num)
             more: object = row.pop(_MORE, [])
             if isinstance(more, list) and any(cell.strip() for cell in more):
-                raise BadInput(f"{where}: there are more cells than columns; mend the line.")
+                raise BadInput(tr("{where}: there are more cells than columns; mend the line.", where=where))
             cells = {column: (cell or "").strip() for column, cell in row.items()}
             if any(cells.values()):
                 rows.append((where, cells))
     except csv.Error as error:
-        raise BadInput(f"{name}, line {reader.line_num}: this is no table of cells ({error}).") from None
+        raise BadInput(
+            tr(
+                "{name}, line {line_num}: this is no table of cells ({error}).",
+                name=name,
+                line_num=reader.line_num,
+                error=error,
+            )
+        ) from None
     return Table(columns, tuple(rows))
 
 

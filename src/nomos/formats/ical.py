@@ -2,9 +2,10 @@
 
 from datetime import UTC, datetime
 
+from nomos.language import tr
 from nomos.order.calendar import Calendar
 
-_WORDS = {"print": "Print", "cut": "Cut", "damp": "Paper", "dry": "Drying"}
+_WORDS = {"print": tr("Print"), "cut": tr("Cut"), "damp": tr("Paper"), "dry": tr("Drying")}
 
 
 def calendar_ics(plan: Calendar, title: str) -> bytes:
@@ -18,7 +19,7 @@ def calendar_ics(plan: Calendar, title: str) -> bytes:
     ics.add("x-wr-calname", title)
     for place, task in enumerate(plan.tasks):
         event = Event()
-        sheets = f", {task.sheets} sheets" if task.sheets else ""
+        sheets = tr(", {sheets} sheets", sheets=task.sheets) if task.sheets else ""
         event.add("summary", f"{_WORDS[task.kind]}: {task.text}{sheets}")
         event.add("dtstart", task.start.replace(microsecond=0))
         event.add("dtend", task.end.replace(microsecond=0))

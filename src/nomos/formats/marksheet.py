@@ -6,9 +6,10 @@ from pathlib import Path
 
 from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
+from nomos.language import tr
 
 COLUMNS = ("expected_x_mm", "expected_y_mm", "measured_x_mm", "measured_y_mm")
-_WHOLE = "the block"
+_WHOLE = tr("the block")
 
 
 @dataclass
@@ -30,18 +31,23 @@ def read_marks(path: Path) -> dict[str, MarkSheet]:
     missing = [name for name in COLUMNS if name not in table.columns]
     if missing:
         raise BadInput(
-            f"{path.name} has no column {missing[0]}; the first line must name block (if there are "
-            f"several), mark, {', '.join(COLUMNS)}."
+            tr(
+                "{name} has no column {missing}; the first line must name block (if there are "
+                "several), mark, {columns}.",
+                name=path.name,
+                missing=missing[0],
+                columns=", ".join(COLUMNS),
+            )
         )
     sheets: dict[str, MarkSheet] = {}
     for where, row in table.rows:
         figures = [_figure(row[name], name, where) for name in COLUMNS]
         sheet = sheets.setdefault((row.get("block") or "").strip() or _WHOLE, MarkSheet())
-        sheet.names.append((row.get("mark") or "").strip() or f"mark {len(sheet.names) + 1}")
+        sheet.names.append((row.get("mark") or "").strip() or tr("mark {len}", len=len(sheet.names) + 1))
         sheet.expected_mm.append((figures[0], figures[1]))
         sheet.measured_mm.append((figures[2], figures[3]))
     if not sheets:
-        raise BadInput(f"{path.name} holds no marks: measure at least two for each block.")
+        raise BadInput(tr("{name} holds no marks: measure at least two for each block.", name=path.name))
     return sheets
 
 
@@ -51,5 +57,7 @@ def _figure(text: str | None, name: str, where: str) -> float:
     except ValueError:
         value = math.nan
     if not math.isfinite(value):
-        raise BadInput(f"{where}: {name} is '{text or ''}', not a length in mm.")
+        raise BadInput(
+            tr("{where}: {name} is '{what}', not a length in mm.", where=where, name=name, what=text or "")
+        )
     return value

@@ -16,6 +16,7 @@ from nomos.formats.drawing import Drawing, Shape
 from nomos.formats.files import file_name, write_file, writing_into
 from nomos.formats.openraster import MaskLayer, openraster
 from nomos.formats.svg import drawing_svg
+from nomos.language import tr
 from nomos.project import CutBlocks, Project
 from nomos.reading import read_whole
 from nomos.separation import Mask, outlines
@@ -48,7 +49,7 @@ def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, ki
     BadInput : nothing to write, or the folder cannot be written.
     """
     if not layers:
-        raise BadInput("There is no block to write; open a picture and separate it first.")
+        raise BadInput(tr("There is no block to write; open a picture and separate it first."))
     names = []
     with writing_into(folder):
         folder.mkdir(parents=True, exist_ok=True)
@@ -96,11 +97,20 @@ def read_masks(paths: Sequence[Path]) -> tuple[MaskLayer, ...]:
             raise
         except Exception:
             # Pillow raises OSError, SyntaxError, struct.error and more on damaged files.
-            raise BadInput(f"{path.name} cannot be read as a PNG or TIFF picture; export it again.") from None
+            raise BadInput(
+                tr("{name} cannot be read as a PNG or TIFF picture; export it again.", name=path.name)
+            ) from None
         if layers and grey.shape != layers[0].mask.shape:
             raise BadInput(
-                f"{path.name} is {grey.shape[1]} × {grey.shape[0]} pixels, the first is "
-                f"{layers[0].mask.shape[1]} × {layers[0].mask.shape[0]}; blocks must be of one size."
+                tr(
+                    "{name} is {shape} × {shape_2} pixels, the first is {shape_3} × {shape_4}; blocks "
+                    "must be of one size.",
+                    name=path.name,
+                    shape=grey.shape[1],
+                    shape_2=grey.shape[0],
+                    shape_3=layers[0].mask.shape[1],
+                    shape_4=layers[0].mask.shape[0],
+                )
             )
         layers.append(MaskLayer(path.stem, (grey < 128).astype(np.uint8)))
     return tuple(layers)

@@ -16,6 +16,7 @@ from PIL import Image
 
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed, check_pixels
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.reading import read_whole
 from nomos.separation import Mask
 from nomos.units import MM_PER_INCH
@@ -95,23 +96,40 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
     try:
         with zipfile.ZipFile(io.BytesIO(read_whole(path))) as archive:
             if sum(info.file_size for info in archive.infolist()) > _LARGEST_MB * 1_000_000:
-                raise BadInput(f"{path.name} would unpack to more than {_LARGEST_MB} MB and is not opened.")
+                raise BadInput(
+                    tr(
+                        "{name} would unpack to more than {largest_mb} MB and is not opened.",
+                        name=path.name,
+                        largest_mb=_LARGEST_MB,
+                    )
+                )
             root = etree.fromstring(archive.read("stack.xml"), parser)
             size = int(root.get("w", "0")), int(root.get("h", "0"))
             check_pixels(*size, path.name, MAX_PAGE_PIXELS)
             found = list(root.iter("layer"))
             if len(found) > _MOST_LAYERS:
-                raise BadInput(f"{path.name} has {len(found)} layers; a print has at most {_MOST_LAYERS}.")
+                raise BadInput(
+                    tr(
+                        "{name} has {found} layers; a print has at most {most_layers}.",
+                        name=path.name,
+                        found=len(found),
+                        most_layers=_MOST_LAYERS,
+                    )
+                )
             layers = [_read_layer(archive, element, size, path.name) for element in found]
     except OSError as error:
-        raise BadInput(f"{path.name} cannot be opened ({error.strerror or error}).") from None
+        raise BadInput(
+            tr("{name} cannot be opened ({what}).", name=path.name, what=error.strerror or error)
+        ) from None
     except BadInput:
         raise
     except Exception:
         # zipfile, lxml and Pillow each have several errors for damaged files.
-        raise BadInput(f"{path.name} is damaged or not an OpenRaster picture; export it again.") from None
+        raise BadInput(
+            tr("{name} is damaged or not an OpenRaster picture; export it again.", name=path.name)
+        ) from None
     if not layers:
-        raise BadInput(f"{path.name} has no layer; it needs one for each block.")
+        raise BadInput(tr("{name} has no layer; it needs one for each block.", name=path.name))
     return tuple(reversed(layers))
 
 
@@ -119,7 +137,7 @@ def _read_layer(
     archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int], name: str
 ) -> MaskLayer:
     data = archive.read(element.get("src", ""))
-    check_packed(data, f"A layer of {name}")
+    check_packed(data, tr("A layer of {name}", name=name))
     picture = Image.open(io.BytesIO(data)).convert("RGBA")
     page = Image.new("RGBA", size, (0, 0, 0, 0))
     page.paste(picture, (int(element.get("x", "0")), int(element.get("y", "0"))))

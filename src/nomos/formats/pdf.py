@@ -18,6 +18,7 @@ from nomos.formats.drawing import (
     Shape,
 )
 from nomos.formats.typesetting import BOLD, FONT, MM, register_typefaces
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
@@ -64,7 +65,13 @@ class Tiling:
 def plan_tiles(drawing_mm: tuple[float, float], paper: str) -> Tiling:
     """The tiling with the fewest pages, upright or on its side. Raises BadInput for an unknown paper."""
     if paper not in PAPERS_MM:
-        raise BadInput(f"'{paper}' is not a paper size; choose one of {', '.join(PAPERS_MM)}.")
+        raise BadInput(
+            tr(
+                "'{paper}' is not a paper size; choose one of {papers_mm}.",
+                paper=paper,
+                papers_mm=", ".join(PAPERS_MM),
+            )
+        )
     width, height = PAPERS_MM[paper]
     return min(
         (_tiling(drawing_mm, page) for page in ((width, height), (height, width))),
@@ -111,7 +118,7 @@ def drawings_pdf(
     """
     buffer, canvas = new_canvas(title)
     for number, drawing in enumerate(drawings):
-        progress.report(number / len(drawings), "writing the PDF")
+        progress.report(number / len(drawings), tr("writing the PDF"))
 
         def draw(drawing: Drawing = drawing) -> None:
             _Pen(canvas, drawing).draw()
@@ -208,10 +215,14 @@ def _foot(canvas: "Canvas", text: str, tiling: Tiling, column: int, row: int) ->
         x = (left + tick * CHECK_BAR_MM / 10) * MM
         canvas.line(x, base * MM, x, (base + tall) * MM)
     canvas.setFont(FONT, 7.5)
-    canvas.drawString((left + CHECK_BAR_MM + 2) * MM, base * MM, "100 mm: measure it, print at 100 %")
+    canvas.drawString((left + CHECK_BAR_MM + 2) * MM, base * MM, tr("100 mm: measure it, print at 100 %"))
     tiles = tiling.columns * tiling.rows
-    where = f", part {row * tiling.columns + column + 1} of {tiles}" if tiles > 1 else ""
-    join = " Cut at the marks and lay the edges together." if tiles > 1 else ""
+    where = (
+        tr(", part {column} of {tiles}", column=row * tiling.columns + column + 1, tiles=tiles)
+        if tiles > 1
+        else ""
+    )
+    join = tr(" Cut at the marks and lay the edges together.") if tiles > 1 else ""
     canvas.drawString(left * MM, (base + 4.2) * MM, f"{text}{where}.{join}")
 
 

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
+from nomos.language import opened, tr
 from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
 from nomos.project.check.inking import InkingLook
 from nomos.project.edition.card import PullCard, pull_card
@@ -31,7 +32,7 @@ def pulls_pdf(project: Project, blocks: CutBlocks, laid: LaidSheet, look: Inking
     blocks, laid : of the project in register.
     look : how far ink may stray; without it nothing is said of that.
     """
-    buffer, canvas = new_canvas(f"{project.title}: pulls")
+    buffer, canvas = new_canvas(tr("{title}: pulls", title=project.title))
     for layer, pull in enumerate(project.impressions):
         card = pull_card(project, blocks, layer)
         stray = look.strays.get(pull.id) if look is not None else None
@@ -44,30 +45,31 @@ def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: 
     zones = [
         (
             f"{place}",
-            f"{zone.text[0].upper()}{zone.text[1:]}." + (f" {zone.grams:.0f} g." if zone.grams else ""),
+            f"{opened(zone.text)}." + (f" {zone.grams:.0f} g." if zone.grams else ""),
         )
         for place, zone in enumerate(card.zones, start=1)
     ]
     facts = [
-        ("Ink, in all", card.amount), ("Check", card.checks), ("Printed with", card.printing),
-        ("Packing", card.packing), ("Onto", card.wet), ("Lay", card.lay), ("Film", " ".join(card.cues)),
-        ("Lift", " ".join(card.handling)), ("Loosely", stray), ("Mind", " ".join(card.cautions)),
-        ("Then", card.after.removeprefix("Then ")),
+        (tr("Ink, in all"), card.amount), (tr("Check"), card.checks), (tr("Printed with"), card.printing),
+        (tr("Packing"), card.packing), (tr("Onto"), card.wet), (tr("Lay"), card.lay), (tr("Film"),
+        " ".join(card.cues)),
+        (tr("Lift"), " ".join(card.handling)), (tr("Loosely"), stray), (tr("Mind"), " ".join(card.cautions)),
+        (tr("Then"), card.after.removeprefix("Then ")),
     ]  # fmt: skip
     return [
         paragraph(project.title, 9, after_mm=0.5),
         paragraph(card.title, 20, bold=True, after_mm=4),
         _side_by_side(
-            (_inked(project, laid, layer), "What is inked, as it prints"),
-            (_after(project, laid, layer), "The sheet after this pull"),
+            (_inked(project, laid, layer), tr("What is inked, as it prints")),
+            (_after(project, laid, layer), tr("The sheet after this pull")),
         ),
         space(4),
-        paragraph("On the block", 12, bold=True),
+        paragraph(tr("On the block"), 12, bold=True),
         rows(zones, first_mm=8.0),
         space(2),
-        rows([(name, f"{text[0].upper()}{text[1:]}") for name, text in facts if text], first_mm=28.0),
+        rows([(name, opened(text)) for name, text in facts if text], first_mm=28.0),
         space(14),
-        ruled(("Good, spoiled, repaired", "Ink batch, air, packing")),
+        ruled((tr("Good, spoiled, repaired"), tr("Ink batch, air, packing"))),
     ]
 
 

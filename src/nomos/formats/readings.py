@@ -12,8 +12,9 @@ from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, Array
 from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
+from nomos.language import tr
 
-_HELP = "Columns are sample, over, thickness and either L, a, b or the bands 380 to 730."
+_HELP = tr("Columns are sample, over, thickness and either L, a, b or the bands 380 to 730.")
 _BAND = re.compile(r"(?:SPECTRAL_|SPECTRAL_NM_?|NM_?|R_?)?(\d{3})(?:NM)?", re.IGNORECASE)
 _NAMES = {
     "SAMPLE_NAME": "sample", "SAMPLE_ID": "sample", "SAMPLEID": "sample",
@@ -53,10 +54,10 @@ def read_readings(path: Path) -> tuple[InkReadings, ...]:
     inks: dict[str, list[Reading]] = {}
     waiting = []
     for place, row in enumerate(rows, start=1):
-        where = f"{path.name}, row {place}"
+        where = tr("{name}, row {place}", name=path.name, place=place)
         measured, name = _measured(row, where), row.get("sample", "").strip()
         if not name:
-            raise BadInput(f"{where}: the sample has no name. {_HELP}")
+            raise BadInput(tr("{where}: the sample has no name. {help}", where=where, help=_HELP))
         if row.get("over", "").strip():
             waiting.append((where, name, row, measured))
         else:
@@ -65,11 +66,15 @@ def read_readings(path: Path) -> tuple[InkReadings, ...]:
         over = row["over"].strip().lower()
         if over not in backgrounds:
             raise BadInput(
-                f"{where}: nothing is called '{row['over']}' to lie on; add a row for it, without over."
+                tr(
+                    "{where}: nothing is called '{row}' to lie on; add a row for it, without over.",
+                    where=where,
+                    row=row["over"],
+                )
             )
         inks.setdefault(name, []).append(Reading(backgrounds[over], measured, _thickness(row, where)))
     if not inks:
-        raise BadInput(f"{path.name} holds no ink over a background. {_HELP}")
+        raise BadInput(tr("{name} holds no ink over a background. {help}", name=path.name, help=_HELP))
     return tuple(InkReadings(name, tuple(some)) for name, some in inks.items())
 
 
@@ -88,15 +93,15 @@ def read_samples(path: Path) -> tuple[tuple[str, str, Array], ...]:
         else [_named(row) for _, row in read_table(text, path.name).rows],
         start=1,
     ):
-        where = f"{path.name}, row {place}"
+        where = tr("{name}, row {place}", name=path.name, place=place)
         name = row.get("sample", "").strip()
         if not name:
-            raise BadInput(f"{where}: the sample has no name. {_HELP}")
+            raise BadInput(tr("{where}: the sample has no name. {help}", where=where, help=_HELP))
         measured = _measured(row, where)
         by_bands = all(row.get(f"{int(nm)}") is not None for nm in WAVELENGTHS_NM)
         found.append((where, name, measured if by_bands else reflectance_to_lab(measured)))
     if not found:
-        raise BadInput(f"{path.name} holds no colour. {_HELP}")
+        raise BadInput(tr("{name} holds no colour. {help}", name=path.name, help=_HELP))
     return tuple(found)
 
 
@@ -112,7 +117,9 @@ def _cgats(text: str, name: str) -> list[dict[str, str]]:
     fields = re.search(r"BEGIN_DATA_FORMAT\s+(.*?)\s+END_DATA_FORMAT", text, re.DOTALL)
     data = re.search(r"BEGIN_DATA\s+(.*?)\s+END_DATA\b", text, re.DOTALL)
     if fields is None or data is None:
-        raise BadInput(f"{name} is cut short: it has no data format or no data; export it again.")
+        raise BadInput(
+            tr("{name} is cut short: it has no data format or no data; export it again.", name=name)
+        )
     names = fields[1].split()
     rows = []
     for line in data[1].splitlines():
@@ -143,11 +150,18 @@ def _measured(row: dict[str, str], where: str) -> Array:
             found = np.array([float(value or "nan") for value in bands])
             found = found / 100 if found.max() > 2 else found
             if not ((found > 0) & (found < 1.2)).all():
-                raise BadInput(f"{where}: a reflectance must lie between 0 and 1.")
+                raise BadInput(tr("{where}: a reflectance must lie between 0 and 1.", where=where))
             return found.clip(1e-3, 0.999)
         lab = np.array([float(row[key].replace("−", "-")) for key in ("L", "a", "b")])
     except (KeyError, ValueError):
-        raise BadInput(f"{where}: there are neither {BANDS} bands nor L, a and b. {_HELP}") from None
+        raise BadInput(
+            tr(
+                "{where}: there are neither {bands} bands nor L, a and b. {help}",
+                where=where,
+                bands=BANDS,
+                help=_HELP,
+            )
+        ) from None
     try:
         return smooth_reflectance(lab)
     except ColourError as error:
@@ -161,5 +175,5 @@ def _thickness(row: dict[str, str], where: str) -> float:
     except ValueError:
         thickness = 0.0
     if not 0.02 <= thickness <= 20:
-        raise BadInput(f"{where}: the thickness must be a figure, 1 for the solid.")
+        raise BadInput(tr("{where}: the thickness must be a figure, 1 for the solid.", where=where))
     return thickness

@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 from nomos.edition import LayerFigures
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, MM, paragraph, rows, ruled, space, text_pages
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.blocks.methods import METHOD_WORDS, method_of
 from nomos.project.edition.carving import materials_text
@@ -105,35 +106,54 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
     inks = list(dict.fromkeys(project.ink(z.ink).name for pull in project.impressions for z in pull.zones))
     order = ", ".join(project.pull_name(pull.id) for pull in project.impressions)
     lines = [
-        ("Title", project.title),
-        ("Image", size_text(project.image.width, project.image.height)),
-        ("Sheet", f"{size_text(paper.width_mm, paper.height_mm)}, {paper.name}"),
-        ("Method", f"{METHOD_WORDS[method_of(project)]}, cut in {materials_text(project)}"),
+        (tr("Title"), project.title),
+        (tr("Image"), size_text(project.image.width, project.image.height)),
+        (tr("Sheet"), f"{size_text(paper.width_mm, paper.height_mm)}, {paper.name}"),
         (
-            "Blocks",
-            f"{_blocks_text(project)}, printed in {counted(len(project.impressions), 'pull')}: {order}",
+            tr("Method"),
+            tr(
+                "{method_words}, cut in {materials_text}",
+                method_words=METHOD_WORDS[method_of(project)],
+                materials_text=materials_text(project),
+            ),
         ),
-        ("Inks", ", ".join(inks)),
-        ("Register", SYSTEM_NAMES[project.register.system]),
         (
-            "Varied edition (EV)" if is_varied(project, record) else "Edition",
-            f"{plan.edition} numbered 1/{plan.edition} to {plan.edition}/{plan.edition}"
-            + (", no two sheets alike" if is_varied(project, record) else ""),
+            tr("Blocks"),
+            tr(
+                "{blocks_text}, printed in {impressions}: {order}",
+                blocks_text=_blocks_text(project),
+                impressions=counted(len(project.impressions), tr("pull"), tr("pulls")),
+                order=order,
+            ),
+        ),
+        (tr("Inks"), ", ".join(inks)),
+        (tr("Register"), SYSTEM_NAMES[project.register.system]),
+        (
+            tr("Varied edition (EV)") if is_varied(project, record) else tr("Edition"),
+            tr("{edition} numbered 1/{edition} to {edition}/{edition}", edition=plan.edition)
+            + (tr(", no two sheets alike") if is_varied(project, record) else ""),
         ),
     ]
-    proofs = [f"{plan.artist} artist's proofs (AP)"] if plan.artist else []
-    proofs += [f"{plan.printer} printer's proofs (PP)"] if plan.printer else []
-    proofs += ["one BAT"] if plan.bat else []
+    proofs = [tr("{artist} artist's proofs (AP)", artist=plan.artist)] if plan.artist else []
+    proofs += [tr("{printer} printer's proofs (PP)", printer=plan.printer)] if plan.printer else []
+    proofs += [tr("one BAT")] if plan.bat else []
     if proofs:
-        lines.append(("Beside it", ", ".join(proofs)))
+        lines.append((tr("Beside it"), ", ".join(proofs)))
     if record is not None and record.state.started:
         days = sorted(at[:10] for pulls in record.state.pulled.values() for at, _, _ in pulls)
         if days:
-            lines.append(("Printed", f"{days[0]} to {days[-1]}"))
-        lines.append(("Cancelled", f"{len(record.numbers.cancelled)} good sheets left over are cancelled"))
+            lines.append((tr("Printed"), tr("{days} to {days_2}", days=days[0], days_2=days[-1])))
+        lines.append(
+            (
+                tr("Cancelled"),
+                tr(
+                    "{cancelled} good sheets left over are cancelled", cancelled=len(record.numbers.cancelled)
+                ),
+            )
+        )
         if record.numbers.short:
-            lines.append(("Still to print", f"{record.numbers.short} of the edition"))
-    lines.append(("Dated", day.isoformat()))
+            lines.append((tr("Still to print"), tr("{short} of the edition", short=record.numbers.short)))
+    lines.append((tr("Dated"), day.isoformat()))
     return lines
 
 
@@ -141,11 +161,11 @@ def _blocks_text(project: Project) -> str:
     """Blocks and the states they are cut in, told apart: "1 block cut in 7 states", "4 blocks of 2 faces"."""
     boards = {block.board or block.id for block in project.blocks}
     faces = {(block.board or block.id, block.face) for block in project.blocks}
-    said = counted(len(boards), "block")
+    said = counted(len(boards), tr("block"), tr("blocks"))
     if len(faces) > len(boards):
-        said += f" with {len(faces)} faces"
+        said += tr(" with {faces} faces", faces=len(faces))
     if len(project.blocks) > len(faces):
-        said += f" cut in {len(project.blocks)} states"
+        said += tr(" cut in {blocks} states", blocks=len(project.blocks))
     return said
 
 
@@ -164,12 +184,12 @@ def statement_pdf(project: Project, record: Record | None, day: date) -> bytes:
     """Edition statement and colophon on one page, with room for signature. Raises nothing of its own."""
     story = [
         paragraph(project.title, 20, bold=True, after_mm=2),
-        paragraph("Edition statement and colophon", 11, after_mm=6),
+        paragraph(tr("Edition statement and colophon"), 11, after_mm=6),
         rows(statement_lines(project, record, day)),
         space(16),
-        ruled(("Signed", "Date")),
+        ruled((tr("Signed"), tr("Date"))),
     ]
-    buffer, canvas = new_canvas(f"{project.title}: edition")
+    buffer, canvas = new_canvas(tr("{title}: edition", title=project.title))
     text_pages(canvas, story)
     canvas.save()
     return buffer.getvalue()
@@ -209,7 +229,7 @@ def process_pdf(title: str, page: Picture) -> bytes:
     """The process page as a PDF, A4 on its side, for pupils and collectors."""
     from reportlab.lib.utils import ImageReader
 
-    buffer, canvas = new_canvas(f"{title}: how it was printed")
+    buffer, canvas = new_canvas(tr("{title}: how it was printed", title=title))
     height, width = A4_MM
     canvas.setPageSize((width * MM, height * MM))
     from PIL import Image
@@ -229,5 +249,5 @@ def process_pdf(title: str, page: Picture) -> bytes:
 def stage_words(project: Project, pull: int) -> str:
     """What stands under a progressive proof: "3 Dusk mauve"; 0 is the bare paper."""
     if pull == 0:
-        return "Bare paper"
+        return tr("Bare paper")
     return f"{pull} {project.block(project.impressions[pull - 1].block).name}"

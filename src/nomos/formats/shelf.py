@@ -15,6 +15,7 @@ from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
+from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
 from nomos.project.model import Ink, Known, Optics
@@ -55,11 +56,19 @@ def read_inks(path: Path) -> tuple[ShelfInk, ...]:
     rows = _json_rows(text, path.name) if path.suffix.lower() == ".json" else _csv_rows(text, path.name)
     inks = [_ink(row, where) for where, row in rows]
     if not inks:
-        raise BadInput(f"{path.name} holds no ink; write one a line below the header {','.join(COLUMNS)}.")
+        raise BadInput(
+            tr(
+                "{name} holds no ink; write one a line below the header {columns}.",
+                name=path.name,
+                columns=",".join(COLUMNS),
+            )
+        )
     names = [each.ink.name for each in inks]
     twice = next((name for name in names if names.count(name) > 1), None)
     if twice is not None:
-        raise BadInput(f"{path.name} has two inks called {twice}; give each its own name.")
+        raise BadInput(
+            tr("{name} has two inks called {twice}; give each its own name.", name=path.name, twice=twice)
+        )
     return tuple(inks)
 
 
@@ -67,7 +76,14 @@ def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
     table = read_table(text, name)
     missing = [column for column in _REQUIRED if column not in table.columns]
     if missing:
-        raise BadInput(f"{name} has no column {missing[0]}; its first line must be {','.join(COLUMNS)}.")
+        raise BadInput(
+            tr(
+                "{name} has no column {missing}; its first line must be {columns}.",
+                name=name,
+                missing=missing[0],
+                columns=",".join(COLUMNS),
+            )
+        )
     return [(where, dict(row)) for where, row in table.rows]
 
 
@@ -75,27 +91,39 @@ def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
     try:
         content = json.loads(text)
     except json.JSONDecodeError as error:
-        raise BadInput(f"{name} is not JSON: {error.msg} in line {error.lineno}.") from None
+        raise BadInput(
+            tr("{name} is not JSON: {msg} in line {lineno}.", name=name, msg=error.msg, lineno=error.lineno)
+        ) from None
     except (RecursionError, ValueError):
         # Nested too deeply, or a figure of thousands of digits.
-        raise BadInput(f"{name} holds what is no list of inks; export it again.") from None
+        raise BadInput(tr("{name} holds what is no list of inks; export it again.", name=name)) from None
     rows = content.get("inks") if isinstance(content, dict) else content
     if not isinstance(rows, list) or not all(isinstance(row, dict) for row in rows):
-        raise BadInput(f"{name} must be a list of inks, each with name, L, a, b.")
-    return [(f"{name}, ink {place}", row) for place, row in enumerate(rows, start=1)]
+        raise BadInput(tr("{name} must be a list of inks, each with name, L, a, b.", name=name))
+    return [
+        (tr("{name}, ink {place}", name=name, place=place), row) for place, row in enumerate(rows, start=1)
+    ]
 
 
 def _ink(row: dict[str, Any], where: str) -> ShelfInk:
     name = str(row.get("name") or "").strip()
     if not name:
-        raise BadInput(f"{where}: the ink has no name.")
+        raise BadInput(tr("{where}: the ink has no name.", where=where))
     opacity = str(row.get("opacity") or "transparent").strip().lower()
     if opacity not in OPACITIES:
-        raise BadInput(f"{where}: opacity must be transparent, semi or opaque, not '{opacity}'.")
+        raise BadInput(
+            tr(
+                "{where}: opacity must be transparent, semi or opaque, not '{opacity}'.",
+                where=where,
+                opacity=opacity,
+            )
+        )
     word: Opacity = OPACITIES[OPACITIES.index(opacity)]
     vehicle = str(row.get("vehicle") or "oil").strip().lower()
     if vehicle not in _VEHICLES:
-        raise BadInput(f"{where}: the vehicle must be one of {', '.join(_VEHICLES)}.")
+        raise BadInput(
+            tr("{where}: the vehicle must be one of {vehicles}.", where=where, vehicles=", ".join(_VEHICLES))
+        )
     reflectance = _reflectance(row, where)
     ink = Ink(
         name, name, _lab(row, reflectance, where), word, _optics(row, where), reflectance,
@@ -119,7 +147,15 @@ def _figure(row: dict[str, Any], key: str, default: float, bounds: tuple[float, 
     except ValueError:
         figure = float("nan")
     if not bounds[0] <= figure <= bounds[1]:
-        raise BadInput(f"{where}: {key} must be a figure from {bounds[0]:g} to {bounds[1]:g}.")
+        raise BadInput(
+            tr(
+                "{where}: {key} must be a figure from {bounds:g} to {bounds_2:g}.",
+                where=where,
+                key=key,
+                bounds=bounds[0],
+                bounds_2=bounds[1],
+            )
+        )
     return figure
 
 
@@ -132,10 +168,18 @@ def _optics(row: dict[str, Any], where: str) -> Optics | None:
     except (KeyError, TypeError, ValueError, OverflowError):
         k, s, k1 = (), (), 0.0
     if not (len(k) == len(s) == BANDS and min(*k, *s, k1) >= 0 and max(*k, *s) < 1e5 and k1 < 1):
-        raise BadInput(f"{where}: absorption and scattering must be {BANDS} values of at least 0 each.")
+        raise BadInput(
+            tr(
+                "{where}: absorption and scattering must be {bands} values of at least 0 each.",
+                where=where,
+                bands=BANDS,
+            )
+        )
     known = row.get("known", "readings")
     if known not in get_args(Known):
-        raise BadInput(f"{where}: known must be one of {', '.join(get_args(Known))}.")
+        raise BadInput(
+            tr("{where}: known must be one of {get_args}.", where=where, get_args=", ".join(get_args(Known)))
+        )
     return Optics(k, s, k1, sealed=row.get("sealed") is True, known=known)
 
 
@@ -147,7 +191,13 @@ def _reflectance(row: dict[str, Any], where: str) -> tuple[float, ...] | None:
     except (TypeError, ValueError, OverflowError):
         reflectance = np.zeros(0)
     if reflectance.shape != (BANDS,) or not ((reflectance >= 0) & (reflectance <= 1)).all():
-        raise BadInput(f"{where}: reflectance must be {BANDS} values from 0 to 1, 380 to 730 nm by 10.")
+        raise BadInput(
+            tr(
+                "{where}: reflectance must be {bands} values from 0 to 1, 380 to 730 nm by 10.",
+                where=where,
+                bands=BANDS,
+            )
+        )
     return tuple(map(float, reflectance))
 
 
@@ -158,9 +208,9 @@ def _lab(row: dict[str, Any], reflectance: tuple[float, ...] | None, where: str)
     try:
         lightness, a, b = (float(str(row[key]).replace("−", "-")) for key in ("L", "a", "b"))
     except (KeyError, ValueError):
-        raise BadInput(f"{where}: L, a and b must be figures.") from None
+        raise BadInput(tr("{where}: L, a and b must be figures.", where=where)) from None
     if not (0 <= lightness <= 100 and abs(a) <= 200 and abs(b) <= 200):
-        raise BadInput(f"{where}: L must be 0 to 100, a and b −200 to 200.")
+        raise BadInput(tr("{where}: L must be 0 to 100, a and b −200 to 200.", where=where))
     return lightness, a, b
 
 
@@ -173,5 +223,11 @@ def _strengths(value: Any, where: str) -> tuple[float, ...]:
     except (TypeError, ValueError, OverflowError):
         strengths = ()
     if not strengths or not all(WEAKEST <= strength <= 1 for strength in strengths):
-        raise BadInput(f"{where}: strengths must be figures from {WEAKEST:g} to 1, like 1;0.5;0.25.")
+        raise BadInput(
+            tr(
+                "{where}: strengths must be figures from {weakest:g} to 1, like 1;0.5;0.25.",
+                where=where,
+                weakest=WEAKEST,
+            )
+        )
     return strengths

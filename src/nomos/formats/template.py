@@ -8,6 +8,7 @@ import numpy as np
 
 from nomos.colour import lab_to_hex
 from nomos.formats.files import file_name
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
 from nomos.project.blocks.boards import front_of
@@ -26,17 +27,17 @@ Face = Literal["block", "tracing"]
 FACES: tuple[Face, ...] = ("block", "tracing")
 
 CORNER_MARK_MM = 6.0
-CUT_NOW_TEXT = "Pale and dashed: cut this away now. Grey: keep it. White: already gone."
+CUT_NOW_TEXT = tr("Pale and dashed: cut this away now. Grey: keep it. White: already gone.")
 
-SAW_TEXT = "Heavy closed lines: saw or cut along them; the numbers name the pieces."
+SAW_TEXT = tr("Heavy closed lines: saw or cut along them; the numbers name the pieces.")
 # More inks than this do not go into a heading.
 _MOST_INKS = 3
 
 FACE_TEXT: dict[Face, str] = {
-    "block": "This is the block, mirrored: what you see is what you cut.",
-    "tracing": "Tracing, right-reading: turn it face down on the block, which mirrors it.",
+    "block": tr("This is the block, mirrored: what you see is what you cut."),
+    "tracing": tr("Tracing, right-reading: turn it face down on the block, which mirrors it."),
 }
-NOTCH_TEXT = (
+NOTCH_TEXT = tr(
     "Kento: cut the walls upright along the heavy lines, pare the hatched floors to depth, and cleared wood "
     "below the long dashes down to the floors."
 )
@@ -114,12 +115,14 @@ def templates(
     if plan is None:
         raise ProjectError("kento", reason)
     if not project.impressions:
-        raise ProjectError("impressions", "There is no block to make a template of: open a picture first.")
+        raise ProjectError(
+            "impressions", tr("There is no block to make a template of: open a picture first.")
+        )
     made: list[Template] = []
     before: Mask | None = None
     names = list(dict.fromkeys(impression.block for impression in project.impressions))
     for place, block in enumerate(names):
-        progress.report(place / len(names), "drawing templates")
+        progress.report(place / len(names), tr("drawing templates"))
         mask = blocks.masks[project.number_of(block)]
         drawing = _drawing(project, blocks, project.block(block), mask, before)
         made += [_template(project, plan, project.block(block), drawing, face) for face in FACES]
@@ -152,7 +155,7 @@ def _legend(project: Project, block: Block, pieces: Sequence[Piece]) -> str:
         numbers = ", ".join(str(piece.number) for piece in pieces if piece.colour in own)
         said.append(f"{project.ink(zone.ink).name}: {numbers}.")
     bare = [str(piece.number) for piece in pieces if piece.colour not in block.colours]
-    said += [f"Not inked: {', '.join(bare)}."] if bare else []
+    said += [tr("Not inked: {bare}.", bare=", ".join(bare))] if bare else []
     return " ".join(said)
 
 
@@ -178,7 +181,7 @@ def _zone_labels(
             depth = np.asarray(cv2.distanceTransform(own, cv2.DIST_L2, cv2.DIST_MASK_5))
             y, x = np.unravel_index(depth.argmax(), depth.shape)
             at = ((float(x) - 0.5) / blocks.px_per_mm, (float(y) - 0.5) / blocks.px_per_mm)
-            word = {"": project.ink(zone.ink).name, "uninked": "no ink", "wiped": "wiped"}[zone.bare]
+            word = {"": project.ink(zone.ink).name, "uninked": tr("no ink"), "wiped": "wiped"}[zone.bare]
             found.append((*at, word))
     return tuple(found)
 
@@ -189,16 +192,29 @@ def _heading(project: Project, block: Block) -> str:
     inks = []
     for place in at:
         for zone in project.impressions[place - 1].zones:
-            strength = "" if zone.strength == 1 else f", strength {zone.strength:.0%}"
-            graded = f" graded to {zone.grade.to:.0%}" if zone.grade else ""
+            strength = "" if zone.strength == 1 else tr(", strength {strength:.0%}", strength=zone.strength)
+            graded = tr(" graded to {to:.0%}", to=zone.grade.to) if zone.grade else ""
             inks.append(f"{project.ink(zone.ink).name}{strength}{graded}")
-    kind = ", key block" if block.is_key else f", state {at[0]}" if is_reduction(project) else ""
+    kind = (
+        tr(", key block") if block.is_key else tr(", state {at}", at=at[0]) if is_reduction(project) else ""
+    )
     if block.board and not is_reduction(project):
-        kind += f", {block.face} of board {block.board.removeprefix('board')}"
-    pulls = " and ".join(str(place) for place in at)
-    word = "Inks" if len(inks) > 1 else "Ink"
-    some = f"{word} {'; '.join(inks)}" if len(inks) <= _MOST_INKS else f"{len(inks)} inks"
-    return f"{pulls} of {len(project.impressions)}: {block.name}{kind}. {some}"
+        kind += tr(
+            ", {face} of board {removeprefix}",
+            face=block.face,
+            removeprefix=block.board.removeprefix("board"),
+        )
+    pulls = tr(" and ").join(str(place) for place in at)
+    word = tr("Inks") if len(inks) > 1 else tr("Ink")
+    some = f"{word} {'; '.join(inks)}" if len(inks) <= _MOST_INKS else tr("{inks} inks", inks=len(inks))
+    return tr(
+        "{pulls} of {impressions}: {name}{kind}. {some}",
+        pulls=pulls,
+        impressions=len(project.impressions),
+        name=block.name,
+        kind=kind,
+        some=some,
+    )
 
 
 def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawing, face: Face) -> Template:
@@ -218,17 +234,24 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
     hand = project.kento.hand
     # The wood's corner behind the corner notch: it never changes place when the block is turned.
     notched = plan.system == "kento"
-    depth = f"notches {length_text(project.kento.depth_mm)} deep" if notched else SYSTEM_NAMES[plan.system]
-    details = (
-        f"Block {size_text(edge.width, edge.height)}, sheet {size_text(width, height)}, {depth}. "
-        f"Solid black corner: bottom {'right' if (hand == 'right') == (face == 'block') else 'left'}."
+    depth = (
+        tr("notches {depth_mm} deep", depth_mm=length_text(project.kento.depth_mm))
+        if notched
+        else SYSTEM_NAMES[plan.system]
+    )
+    details = tr(
+        "Block {width}, sheet {width_2}, {depth}. Solid black corner: bottom {also}.",
+        width=size_text(edge.width, edge.height),
+        width_2=size_text(width, height),
+        depth=depth,
+        also="right" if (hand == "right") == (face == "block") else "left",
     )
     front_corner: tuple[Point, ...] = ()
     front = front_of(project, block)
     if front is not None:
         lies = seated_corner(hand, project.workshop.turned)
         front_corner = turned(_corner(edge, lies.edge, lies.side))
-        details += f" Back of {front.name}: its solid corner is the open one here."
+        details += tr(" Back of {name}: its solid corner is the open one here.", name=front.name)
     return Template(
         name=f"{first:02d}-{file_name(block.name)}-{face}",
         face=face,

@@ -6,9 +6,10 @@ from typing import Any
 
 from nomos.formats.drawing import Drawing, Shape, Word
 from nomos.formats.template import Template
+from nomos.language import tr
 
 _APART_MM = 15.0
-_FOOT_WORDS = {"block": "block, mirrored", "tracing": "tracing, right-reading"}
+_FOOT_WORDS = {"block": tr("block, mirrored"), "tracing": tr("tracing, right-reading")}
 # What a layer is called in a file that holds all blocks of a set.
 _SET_NAMES = {
     "block-edge": "edge",
@@ -65,9 +66,9 @@ def set_drawing(templates: Sequence[Template]) -> Drawing:
         words.append(Word((x + width / 2, 4.0), each.heading))
         x, tall = x + width + _APART_MM, max(tall, height)
     title = templates[0].title if templates else ""
-    notes = ("Blocks, mirrored: what you see is what you cut.",)
+    notes = (tr("Blocks, mirrored: what you see is what you cut."),)
     size = max(x - _APART_MM, 1.0), tall
-    return Drawing("blocks", f"{title}: blocks", notes, size, tuple(shapes), tuple(words))
+    return Drawing("blocks", tr("{title}: blocks", title=title), notes, size, tuple(shapes), tuple(words))
 
 
 def _moved(rings: Sequence[Any], by: float) -> tuple[Any, ...]:

@@ -10,6 +10,7 @@ from nomos.carving.transfer import SOLVENT_CAUTION, TRANSFERS, TransferWay
 from nomos.formats.pdf import DEFAULT_PAPER, drawings_pdf
 from nomos.formats.template import Template
 from nomos.formats.template_drawing import template_drawings
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Project
 
@@ -22,7 +23,7 @@ def transfer_templates(
     """The templates of one face, with what the way needs written on them, marked by what stays or goes."""
     transfer = TRANSFERS[way]
     face = "block" if transfer.mirrored else "tracing"
-    words = "Grey: what stays." if marked == "stays" else "Grey: what is cut away."
+    words = tr("Grey: what stays.") if marked == "stays" else tr("Grey: what is cut away.")
     note = f"{transfer.name}: {transfer.steps} {transfer.block_shows} {words}"
     if way == "toner":
         note += f" {SOLVENT_CAUTION}"
@@ -57,4 +58,4 @@ def transfer_pdf(
 ) -> bytes:
     """A sheet for each block as PDF at true size. Raises BadInput."""
     drawn = template_drawings(transfer_templates(project, templates, way, marked))
-    return drawings_pdf(drawn, f"{project.title}: transfer", paper=paper, progress=progress)
+    return drawings_pdf(drawn, tr("{title}: transfer", title=project.title), paper=paper, progress=progress)

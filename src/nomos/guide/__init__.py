@@ -6,6 +6,7 @@ from functools import cache
 from importlib.resources import files
 
 from nomos.errors import BadInput
+from nomos.language import spoken
 
 PAGES = (
     "start", "design", "blocks", "inks", "order", "register", "carve", "sheets", "bench", "words",
@@ -27,7 +28,8 @@ def page(name: str) -> str:
     """A page in Markdown. Raises BadInput for a name that is none of `PAGES`."""
     if name not in PAGES:
         raise BadInput(f"The guide has no page {name}: choose one of {', '.join(PAGES)}.")
-    return files(__name__).joinpath(f"{name}.md").read_text("utf-8")
+    folder = files(__name__) if spoken() == "en" else files(__name__).joinpath(spoken())
+    return folder.joinpath(f"{name}.md").read_text("utf-8")
 
 
 def title_of(name: str) -> str:

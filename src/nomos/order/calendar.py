@@ -9,6 +9,7 @@ from typing import Literal
 
 from msgspec import Struct
 
+from nomos.language import tr
 from nomos.order.washing import Cleaning
 from nomos.units import counted
 
@@ -182,21 +183,27 @@ def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
     """
     plan = plan_days(runs, sheets, times, start)
     tries: list[tuple[str, Sequence[Run], Times]] = [
-        ("a drier that halves the drying", [replace(run, drying_h=run.drying_h / 2) for run in runs], times),
-        ("two hours more a day", runs, _changed(times, closes=min(times.closes + 2, 24.0))),
-        ("working on all seven days", runs, _changed(times, days=(0, 1, 2, 3, 4, 5, 6))),
-        ("five degrees warmer", [replace(r, drying_h=r.drying_h / 2**0.5) for r in runs], times),
+        (
+            tr("a drier that halves the drying"),
+            [replace(run, drying_h=run.drying_h / 2) for run in runs],
+            times,
+        ),
+        (tr("two hours more a day"), runs, _changed(times, closes=min(times.closes + 2, 24.0))),
+        (tr("working on all seven days"), runs, _changed(times, days=(0, 1, 2, 3, 4, 5, 6))),
+        (tr("five degrees warmer"), [replace(r, drying_h=r.drying_h / 2**0.5) for r in runs], times),
     ]
     if times.rack < sheets:
-        tries.append((f"a rack for all {sheets} sheets", runs, _changed(times, rack=sheets)))
+        tries.append(
+            (tr("a rack for all {sheets} sheets", sheets=sheets), runs, _changed(times, rack=sheets))
+        )
     if times.pulls_a_day:
-        tries.append(("no limit of pulls a day", runs, _changed(times, pulls_a_day=0)))
+        tries.append((tr("no limit of pulls a day"), runs, _changed(times, pulls_a_day=0)))
     best = min(((plan_days(r, sheets, t, start).end, text) for text, r, t in tries), default=None)
     if best is None or best[0] >= plan.end:
-        return replace(plan, help="Nothing of what was tried would end it earlier.")
+        return replace(plan, help=tr("Nothing of what was tried would end it earlier."))
     saved = (plan.end.date() - best[0].date()).days
-    gain = f"{counted(saved, 'day')}" if saved else "some hours"
-    return replace(plan, help=f"What would help most: {best[1]}, {gain} earlier.")
+    gain = counted(saved, tr("day"), tr("days")) if saved else tr("some hours")
+    return replace(plan, help=tr("What would help most: {most}, {gain} earlier.", most=best[1], gain=gain))
 
 
 def _changed(times: Times, **changes: object) -> Times:
@@ -264,7 +271,7 @@ class _Desk:
         for place, run in enumerate(runs):
             if run.cut_before:
                 # All sheets have been through the pull before: the clock stands after it.
-                self.work(self.times.cutting_min, "cut", place, f"cut for {run.name}")
+                self.work(self.times.cutting_min, "cut", place, tr("cut for {name}", name=run.name))
             if patient:
                 self.wait_until(max(ready), "drying")
             done = 0
@@ -351,7 +358,7 @@ class _Desk:
                 continue
             evening = datetime.combine(day - timedelta(days=1), time()) + timedelta(hours=self.times.closes)
             end = evening + timedelta(minutes=self.times.damp_min)
-            made.append(Task("damp", -1, "damp and press paper", evening, end))
+            made.append(Task("damp", -1, tr("damp and press paper"), evening, end))
             last = day
         return made
 
@@ -372,8 +379,8 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
             continue
         end = desk.now + timedelta(minutes=times.setup_min + many * one_sheet)
         dry = timedelta(hours=max((run.drying_h for run in runs), default=0.0))
-        desk.tasks.append(Task("print", 0, "all layers", desk.now, end, many))
-        desk.tasks.append(Task("dry", 0, "all layers", end, end + dry, many))
+        desk.tasks.append(Task("print", 0, tr("all layers"), desk.now, end, many))
+        desk.tasks.append(Task("dry", 0, tr("all layers"), end, end + dry, many))
         desk.now, done = end, done + many
         if times.pulls_a_day and done < sheets:
             desk.to_next_day()

@@ -5,12 +5,13 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from nomos.colour import Lab, Opacity
+from nomos.language import tr
 from nomos.order.washing import MUCH_LIGHTER, WEIGHT, Cleaning, cleaned
 
 # Drying of an oil-based relief ink at 20 °C before the next layer: 24 to 72 h.
 # Written down from memory; the user's own ink decides.
 DRYING_H = 24
-_WORDS: dict[Cleaning, str] = {"none": "no cleaning", "wipe": "wipe", "wash": "wash up"}
+_WORDS: dict[Cleaning, str] = {"none": tr("no cleaning"), "wipe": tr("wipe"), "wash": tr("wash up")}
 
 
 @dataclass(frozen=True)
@@ -70,46 +71,67 @@ def reasons(order: Sequence[Layer]) -> tuple[str, ...]:
 
 def _reason(place: int, order: Sequence[Layer]) -> str:
     layer = order[place]
-    lightness = f"L* {layer.lab[0]:.0f}"
+    lightness = tr("L* {lab:.0f}", lab=layer.lab[0])
     said = []
     if layer.is_key:
         over = order[place + 1 :]
         clear = [other.name for other in over if other.opacity == "transparent"]
         hiding = [other.name for other in over if other.opacity != "transparent"]
         if not over:
-            said.append("The key goes on last: it covers the joins of all the colours.")
+            said.append(tr("The key goes on last: it covers the joins of all the colours."))
         elif place == 0:
-            said.append("The key goes on first, as the guide for the colours.")
+            said.append(tr("The key goes on first, as the guide for the colours."))
         else:
-            said.append("The key lies under later colours.")
+            said.append(tr("The key lies under later colours."))
         if clear:
-            said.append(f"Knocked back by what is transparent over it: {', '.join(clear)}.")
+            said.append(tr("Knocked back by what is transparent over it: {clear}.", clear=", ".join(clear)))
         if hiding:
-            said.append(f"Hidden where {', '.join(hiding)} covers it.")
+            said.append(tr("Hidden where {hiding} covers it.", hiding=", ".join(hiding)))
     else:
         darker_before = [other.name for other in order[:place] if other.lab[0] < layer.lab[0] - MUCH_LIGHTER]
         if darker_before:
-            said.append(f"Lighter than what is already printed ({', '.join(darker_before)}), {lightness}:")
             said.append(
-                "it will show there only as a veil."
+                tr(
+                    "Lighter than what is already printed ({darker_before}), {lightness}:",
+                    darker_before=", ".join(darker_before),
+                    lightness=lightness,
+                )
+            )
+            said.append(
+                tr("it will show there only as a veil.")
                 if layer.opacity == "transparent"
-                else "its opacity lets it show there."
+                else tr("its opacity lets it show there.")
             )
         elif place == 0 and (
             paler := [o.name for o in order[1:] if not o.is_key and o.lab[0] > layer.lab[0] + MUCH_LIGHTER]
         ):
-            said.append(f"First, {lightness}, though paler ones come later ({', '.join(paler)}).")
+            said.append(
+                tr(
+                    "First, {lightness}, though paler ones come later ({paler}).",
+                    lightness=lightness,
+                    paler=", ".join(paler),
+                )
+            )
         elif place == 0:
             said.append(
-                f"Palest, {lightness}: first on a clean roller, and everything darker covers its edge."
+                tr(
+                    "Palest, {lightness}: first on a clean roller, and everything darker covers its edge.",
+                    lightness=lightness,
+                )
             )
         else:
-            said.append(f"{lightness}, next darker after {order[place - 1].name}: covers its edge.")
+            said.append(
+                tr(
+                    "{lightness}, next darker after {name}: covers its edge.",
+                    lightness=lightness,
+                    name=order[place - 1].name,
+                )
+            )
     below = [other.name for other in order[:place]]
     if layer.opacity == "opaque" and below:
-        said.append(f"Opaque: hides {', '.join(below)} where it covers them.")
+        said.append(tr("Opaque: hides {below} where it covers them.", below=", ".join(below)))
     elif layer.opacity == "semi" and place > 0:
-        said.append("Half opaque: veils what it covers.")
+        said.append(tr("Half opaque: veils what it covers."))
     return " ".join(said)
 
 
@@ -129,12 +151,18 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
     """
     said = []
     for here, after in pairwise(order):
-        dries = "back into the damp pack" if here.damp else f"dry {here.drying_h:g} h"
-        said.append(f"{'still wet' if after.wet else dries}, {_cleaned(cleaned(here.labs, after.labs))}")
+        dries = (
+            tr("back into the damp pack") if here.damp else tr("dry {drying_h:g} h", drying_h=here.drying_h)
+        )
+        said.append(f"{tr('still wet') if after.wet else dries}, {_cleaned(cleaned(here.labs, after.labs))}")
     return tuple(said)
 
 
 def _cleaned(each: Sequence[Cleaning]) -> str:
     worst = max(each, key=lambda one: WEIGHT[one])
     many = sum(one == worst for one in each)
-    return f"{_WORDS[worst]} {many} inks" if many > 1 and worst != "none" else _WORDS[worst]
+    return (
+        tr("{words} {many} inks", words=_WORDS[worst], many=many)
+        if many > 1 and worst != "none"
+        else _WORDS[worst]
+    )

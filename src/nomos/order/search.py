@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour.spectra import Array
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 
 Order = tuple[int, ...]
@@ -129,7 +130,7 @@ class _Search:
         """Try every layer that may come next."""
         self.nodes += 1
         if self.nodes % 2000 == 0:
-            self.progress.report(min(self.nodes / _MOST_NODES, 0.99), "trying orders")
+            self.progress.report(min(self.nodes / _MOST_NODES, 0.99), tr("trying orders"))
         if self.nodes > _MOST_NODES and self.found:
             self.stopped = True
             return

@@ -8,6 +8,7 @@ import numpy as np
 
 from nomos.colour import Lab
 from nomos.colour.trapping import trapping_of
+from nomos.language import tr
 
 Cleaning = Literal["none", "wipe", "wash"]
 # Minutes that count for choosing rollers; the calendar has its own.
@@ -21,7 +22,9 @@ _LEAST_FALL = 1.0
 # Less than this share is no print.
 _NOTHING = 0.05
 
-CAUTION = "Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin."
+CAUTION = tr(
+    "Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin."
+)
 
 
 def cleaning(here: Lab, after: Lab) -> Cleaning:
@@ -156,7 +159,11 @@ class TackAdvice:
     @property
     def brief(self) -> str:
         """In two or three words."""
-        return "will not take, too tight" if self.fails else f"only {100 * self.takes:.0f} % takes"
+        return (
+            tr("will not take, too tight")
+            if self.fails
+            else tr("only {takes:.0f} % takes", takes=100 * self.takes)
+        )
 
     @property
     def fails(self) -> bool:
@@ -166,8 +173,8 @@ class TackAdvice:
 
 def _taken(share: float) -> str:
     if share < _NOTHING:
-        return "it does not take at all: it lifts the ink below"
-    return f"{100 * share:.0f} % of the film takes"
+        return tr("it does not take at all: it lifts the ink below")
+    return tr("{share:.0f} % of the film takes", share=100 * share)
 
 
 def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool]) -> tuple[TackAdvice, ...]:
@@ -192,10 +199,18 @@ def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool
         short = _LEAST_FALL - fall
         found.append(
             TackAdvice(
-                first, second, takes,
-                f"{names[second]} goes wet on {names[first]} and must be looser by {short:.1f} on the scale "
-                f"of tack: a drop of oil into {names[second]}, or a little magnesium carbonate into "
-                f"{names[first]}. As it is, {_taken(takes)}.",
+                first,
+                second,
+                takes,
+                tr(
+                    "{names} goes wet on {names_2} and must be looser by {short:.1f} on the scale of "
+                    "tack: a drop of oil into {names}, or a little magnesium carbonate into {names_2}. "
+                    "As it is, {taken}.",
+                    names=names[second],
+                    names_2=names[first],
+                    short=short,
+                    taken=_taken(takes),
+                ),
             )
-        )  # fmt: skip
+        )
     return tuple(found)

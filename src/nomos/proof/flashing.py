@@ -11,6 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation import Mask
 
@@ -122,7 +123,7 @@ def along_borders(
     seen_bare = seen_seam = 0
     widths = np.zeros((sheets, len(tile)))
     for sheet in range(sheets):
-        progress.report(sheet / sheets, "printing plausible sheets")
+        progress.report(sheet / sheets, tr("printing plausible sheets"))
         bits = np.zeros(sample.own.shape, np.uint32)
         for pull in range(pulls):
             across = (_moved(changes[sheet, pull], sample.places) * sample.normals).sum(axis=1)
@@ -330,7 +331,9 @@ def on_whole_sheets(
     bare_share, seam_share = np.zeros((rows, columns)), np.zeros((rows, columns))
     seen = [0, 0]
     for sheet in range(sheets):
-        progress.report(sheet / sheets, f"printing sheet {sheet + 1} of {sheets}")
+        progress.report(
+            sheet / sheets, tr("printing sheet {sheet} of {sheets}", sheet=sheet + 1, sheets=sheets)
+        )
         bits = lay_moved(prints.masks, changes[sheet], scale)
         for place, (page, total, share) in enumerate(
             (((bits == 0) & wanted, bare_mm2, bare_share), (seams(bits) & inner, seam_mm2, seam_share))

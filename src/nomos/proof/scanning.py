@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from nomos.colour import Lab, delta_e00, srgb_to_lab
 from nomos.colour.cielab import XYZ_TO_SRGB, lab_to_xyz, srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
+from nomos.language import tr
 
 Picture = NDArray[np.uint8]
 
@@ -88,7 +89,7 @@ def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Bal
     warnings = []
     clipped = np.asarray((patch >= _CLIPPED).all(axis=1)).mean()
     if clipped > _GLARE_SHARE and mean.min() < 250:
-        warnings.append("glare: part of it is blown out; turn the light or the card")
+        warnings.append(tr("glare: part of it is blown out; turn the light or the card"))
     middle_y, middle_x = (top + bottom) // 2, (left + right) // 2
     corners = [
         balance.lab(picture[rows, columns].reshape(-1, 3).mean(axis=0))
@@ -97,7 +98,7 @@ def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Bal
         if picture[rows, columns].size
     ]
     if corners and max(float(delta_e00(one, other)) for one in corners for other in corners) > _UNEVEN_DE00:
-        warnings.append("uneven: its corners differ; light it from both sides, or draw the ink down anew")
+        warnings.append(tr("uneven: its corners differ; light it from both sides, or draw the ink down anew"))
     return PatchReading((float(lab[0]), float(lab[1]), float(lab[2])), spread, tuple(warnings))
 
 

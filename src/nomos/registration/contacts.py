@@ -5,15 +5,16 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.registration.kento import Hand, Rect
 
 Floats = NDArray[np.float64]
 Place = tuple[float, float]
 
 WALL_NAMES = (
-    "the side of the corner notch",
-    "the base of the corner notch",
-    "the base of the straight notch",
+    tr("the side of the corner notch"),
+    tr("the base of the corner notch"),
+    tr("the base of the straight notch"),
 )
 
 
@@ -62,7 +63,7 @@ class Contacts:
         return cls(
             ((area.left, area.top), (area.left, area.bottom), (area.right, area.bottom)),
             ((1.0, 0.0), (0.0, -1.0), (0.0, -1.0)),
-            ("the upper left corner", "the lower left corner", "the lower right corner"),
+            (tr("the upper left corner"), tr("the lower left corner"), tr("the lower right corner")),
         )
 
     def by_small_motion(self) -> Floats:

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from nomos.language import tr
 from nomos.registration.contacts import WALL_NAMES, Contacts
 from nomos.registration.marks import Floats, Motion
 from nomos.units import length_text
@@ -118,17 +119,26 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
     if motion.stretch is None:
         return []
     said = []
-    for share, reach, way in zip(motion.stretch, reach_mm, ("left to right", "top to bottom"), strict=True):
+    for share, reach, way in zip(
+        motion.stretch, reach_mm, (tr("left to right"), tr("top to bottom")), strict=True
+    ):
         if abs(share) * reach <= tolerance_mm:
             continue
-        longer = "longer" if share > 0 else "shorter"
-        paper = "drier" if share > 0 else "damper"
+        longer = tr("longer") if share > 0 else tr("shorter")
+        paper = tr("drier") if share > 0 else tr("damper")
         said.append(
-            f"It prints {abs(share) * 100:.1f} % {longer} {way}, "
-            f"{length_text(abs(share) * reach, 2)} at the edge, "
-            f"and no kento cures that: the paper was {paper} than meant, or the transfer changed size. "
-            "Damp the pack evenly, turn the grain, or, if the block is not cut yet, scale its transfer by "
-            f"{-share * 100:+.1f} %."
+            tr(
+                "It prints {abs:.1f} % {longer} {way}, {reach} at the edge, and no kento cures that: "
+                "the paper was {paper} than meant, or the transfer changed size. Damp the pack "
+                "evenly, turn the grain, or, if the block is not cut yet, scale its transfer by "
+                "{share:+.1f} %.",
+                abs=abs(share) * 100,
+                longer=longer,
+                way=way,
+                reach=length_text(abs(share) * reach, 2),
+                paper=paper,
+                share=-share * 100,
+            )
         )
     return said
 
@@ -147,8 +157,8 @@ def change_text(change: WallChange, names: Sequence[str] = WALL_NAMES) -> list[s
     said = []
     for wall, value in zip(names, change.walls(), strict=True):
         if abs(value) >= SMALLEST_CHANGE_MM:
-            doing = "Glue a strip of" if value > 0 else "Pare"
-            onto = "onto" if value > 0 else "from"
+            doing = tr("Glue a strip of") if value > 0 else "Pare"
+            onto = tr("onto") if value > 0 else tr("from")
             said.append(f"{doing} {length_text(_rounded(value), 2)} {onto} {wall}.")
     return said
 
@@ -179,9 +189,17 @@ def move_text(change: WallChange, contacts: Contacts) -> list[str]:
             else ("near" if down > 0 else "far")
         )
         where = {
-            "right": "to the right", "left": "to the left", "near": "towards you", "far": "away from you",
+            "right": tr("to the right"), "left": tr("to the left"), "near": tr("towards you"),
+            "far": tr("away from you"),
         }[way]  # fmt: skip
-        said.append(f"Move {name} {length_text(_rounded(value), 2)} {where}.")
+        said.append(
+            tr(
+                "Move {name} {rounded} {where}.",
+                name=name,
+                rounded=length_text(_rounded(value), 2),
+                where=where,
+            )
+        )
     return said
 
 

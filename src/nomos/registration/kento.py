@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.units import length_text, range_text, size_text
 
 Point = tuple[float, float]
@@ -137,7 +138,7 @@ def place_kento(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
 
     arm = settings.corner_arm_mm
     corner = Notch(
-        "corner notch",
+        tr("corner notch"),
         wall=(at(0, arm), at(0, 0), at(arm, 0)),
         floor=(
             at(0, 0), at(arm, 0), at(arm, near_floor), at(side_floor, near_floor),
@@ -146,7 +147,7 @@ def place_kento(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
     )  # fmt: skip
     middle, half = settings.straight_place * width, settings.straight_mm / 2
     straight = Notch(
-        "straight notch",
+        tr("straight notch"),
         wall=(at(middle - half, 0), at(middle + half, 0)),
         floor=(
             at(middle - half, 0), at(middle + half, 0),
@@ -185,7 +186,10 @@ def depth_for(paper_mm: float | None) -> float:
         return DEFAULT_DEPTH_MM
     if not 0 < paper_mm <= 2.5:
         raise KentoError(
-            f"Paper of {length_text(paper_mm, None)} does not seat in notches: give 0.01 to 2.5 mm."
+            tr(
+                "Paper of {paper_mm} does not seat in notches: give 0.01 to 2.5 mm.",
+                paper_mm=length_text(paper_mm, None),
+            )
         )
     return max(DEFAULT_DEPTH_MM, round(2 * paper_mm, 2))
 
@@ -231,31 +235,45 @@ def place_along(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
 
 def _check_settings(settings: KentoSettings) -> None:
     for value, least, most, name in (
-        (settings.corner_arm_mm, 8, 100, "each arm of the corner notch"),
-        (settings.straight_mm, 8, 200, "the straight notch"),
-        (settings.depth_mm, 0.2, 5, "the depth of the notches"),
-        (settings.wall_mm, THINNEST_WALL_MM, 100, "the wood beyond the notches"),
+        (settings.corner_arm_mm, 8, 100, tr("each arm of the corner notch")),
+        (settings.straight_mm, 8, 200, tr("the straight notch")),
+        (settings.depth_mm, 0.2, 5, tr("the depth of the notches")),
+        (settings.wall_mm, THINNEST_WALL_MM, 100, tr("the wood beyond the notches")),
     ):
         if not least <= value <= most:
             raise KentoError(
-                f"{length_text(value)} for {name} does not work: choose {range_text(least, most)}."
+                tr(
+                    "{value} for {name} does not work: choose {least}.",
+                    value=length_text(value),
+                    name=name,
+                    least=range_text(least, most),
+                )
             )
     if not 0.3 <= settings.straight_place <= 0.95:
-        raise KentoError("The straight notch must stand between 30 and 95 % of the edge from the corner.")
+        raise KentoError(tr("The straight notch must stand between 30 and 95 % of the edge from the corner."))
 
 
 def _check_margins(image: Rect, sheet_mm: tuple[float, float], near: float, side: float) -> None:
     if image.left < 0 or image.top < 0 or image.right > sheet_mm[0] or image.bottom > sheet_mm[1]:
         raise KentoError(
-            f"The image, {size_text(image.width, image.height)}, runs off the sheet, {size_text(*sheet_mm)}: "
-            "choose a larger sheet or move the image."
+            tr(
+                "The image, {width}, runs off the sheet, {size_text}: choose a larger sheet or move "
+                "the image.",
+                width=size_text(image.width, image.height),
+                size_text=size_text(*sheet_mm),
+            )
         )
-    for margin, where in ((near, "lower edge"), (side, "corner side")):
+    for margin, where in ((near, tr("lower edge")), (side, tr("corner side"))):
         if margin < SMALLEST_MARGIN_MM - 1e-9:
             raise KentoError(
-                f"The margin at the sheet's {where} is {length_text(margin)}, and the notches need "
-                f"{length_text(SMALLEST_MARGIN_MM, None)} outside the image: widen it by "
-                f"{length_text(SMALLEST_MARGIN_MM - margin)}."
+                tr(
+                    "The margin at the sheet's {where} is {margin}, and the notches need "
+                    "{smallest_margin_mm} outside the image: widen it by {smallest_margin_mm_2}.",
+                    where=where,
+                    margin=length_text(margin),
+                    smallest_margin_mm=length_text(SMALLEST_MARGIN_MM, None),
+                    smallest_margin_mm_2=length_text(SMALLEST_MARGIN_MM - margin),
+                )
             )
 
 
@@ -264,17 +282,23 @@ def _check_edge(sheet_mm: tuple[float, float], settings: KentoSettings) -> None:
     gap = middle - half - settings.corner_arm_mm
     if gap < _BETWEEN_NOTCHES_MM:
         raise KentoError(
-            f"The straight notch comes within {length_text(gap)} of the corner notch; they need "
-            f"{length_text(_BETWEEN_NOTCHES_MM, None)} between them: make them shorter or move the "
-            "straight notch out."
+            tr(
+                "The straight notch comes within {gap} of the corner notch; they need "
+                "{between_notches_mm} between them: make them shorter or move the straight notch out.",
+                gap=length_text(gap),
+                between_notches_mm=length_text(_BETWEEN_NOTCHES_MM, None),
+            )
         )
     if middle + half > sheet_mm[0]:
         raise KentoError(
-            f"The straight notch runs {length_text(middle + half - sheet_mm[0])} past the sheet's end: "
-            "make it shorter or move it towards the corner."
+            tr(
+                "The straight notch runs {middle} past the sheet's end: make it shorter or move it "
+                "towards the corner.",
+                middle=length_text(middle + half - sheet_mm[0]),
+            )
         )
     if settings.corner_arm_mm > sheet_mm[1] / 2:
-        raise KentoError("The corner notch is longer than half the sheet: make its arms shorter.")
+        raise KentoError(tr("The corner notch is longer than half the sheet: make its arms shorter."))
 
 
 def _block(sheet_mm: tuple[float, float], image: Rect, settings: KentoSettings) -> Rect:
@@ -293,9 +317,14 @@ def _block(sheet_mm: tuple[float, float], image: Rect, settings: KentoSettings) 
     if min(spare) < -give - 1e-9:
         least = size_text(wanted[0] - give, wanted[1] - give)
         raise KentoError(
-            f"A block of {size_text(*size)} has no room for the kento: image, sheet corner and "
-            f"{length_text(THINNEST_WALL_MM, None)} of wood beyond the notches need {least}; "
-            "take a larger block or narrower margins."
+            tr(
+                "A block of {size_text} has no room for the kento: image, sheet corner and "
+                "{thinnest_wall_mm} of wood beyond the notches need {least}; take a larger block or "
+                "narrower margins.",
+                size_text=size_text(*size),
+                thinnest_wall_mm=length_text(THINNEST_WALL_MM, None),
+                least=least,
+            )
         )
     # A scant block gives up wood beyond the notches; an ample one keeps the rest on the far sides.
     wall_x, wall_y = settings.wall_mm + min(0.0, spare[0]), settings.wall_mm + min(0.0, spare[1])

@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 Floats = NDArray[np.float64]
 
@@ -128,7 +129,7 @@ def fit_components(
     """
     places, ways = np.asarray(places_mm, float), np.asarray(ways, float)
     if not (np.abs(ways[:, 0]) > 0.5).any() or not (np.abs(ways[:, 1]) > 0.5).any():
-        raise MarksError("Read at least one place to the side and one up or down.")
+        raise MarksError(tr("Read at least one place to the side and one up or down."))
     centre = places.mean(axis=0)
     p = places - centre
     arm = ways[:, 1] * p[:, 0] - ways[:, 0] * p[:, 1]
@@ -148,13 +149,13 @@ def fit_components(
 
 def _fit(expected: Floats, measured: Floats) -> Motion:
     if len(expected) < 2:
-        raise MarksError("One mark shows no rotation: measure at least two for each block, far apart.")
+        raise MarksError(tr("One mark shows no rotation: measure at least two for each block, far apart."))
     centre = expected.mean(axis=0)
     p, q = expected - centre, measured - measured.mean(axis=0)
     shift = measured.mean(axis=0) - centre
     spans = np.linalg.svd(p, compute_uv=False)
     if spans[0] < 1e-6:
-        raise MarksError("The expected marks all lie in one place: measure at two places far apart.")
+        raise MarksError(tr("The expected marks all lie in one place: measure at two places far apart."))
     place, by = (float(centre[0]), float(centre[1])), (float(shift[0]), float(shift[1]))
     if len(expected) < 3 or spans[1] < _ON_A_LINE * spans[0]:
         cross, dot = (p[:, 0] * q[:, 1] - p[:, 1] * q[:, 0]).sum(), (p * q).sum()

@@ -9,6 +9,7 @@ chosen by us, no source.
 import math
 from dataclasses import dataclass
 
+from nomos.language import tr
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import PinSettings, RegisterError
 from nomos.units import length_text, lengths_text
@@ -41,8 +42,12 @@ def overlap_mm(margin_mm: float) -> float:
     """
     if margin_mm < _LEAST_OVERLAP_MM + 1:
         raise RegisterError(
-            f"The margin at the sheet's far edge is {length_text(margin_mm)}, and tabs need "
-            f"{length_text(_LEAST_OVERLAP_MM + 1, None)} to be taped to: widen it."
+            tr(
+                "The margin at the sheet's far edge is {margin_mm}, and tabs need {least_overlap_mm} "
+                "to be taped to: widen it.",
+                margin_mm=length_text(margin_mm),
+                least_overlap_mm=length_text(_LEAST_OVERLAP_MM + 1, None),
+            )
         )
     return min(SHEET_OVERLAP_MM, margin_mm - 1)
 
@@ -60,24 +65,34 @@ def pin_places(
     least = _NARROWEST_MM if pins.pairs == 2 else 1.5 * _NARROWEST_MM
     if width < least:
         raise RegisterError(
-            f"A sheet {length_text(width, None)} wide has no room for {pins.pairs} pairs of pins, "
-            f"which need {length_text(least, None)}."
+            tr(
+                "A sheet {width} wide has no room for {pairs} pairs of pins, which need {least}.",
+                width=length_text(width, None),
+                pairs=pins.pairs,
+                least=length_text(least, None),
+            )
         )
     shares = (0.18, 0.82) if pins.pairs == 2 else (0.12, 0.5, 0.88)
     if pins.taped:
         y = overlap_mm(margin_mm) + _HOLE_FROM_END_MM - TAB_MM[1]
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             raise RegisterError(
-                f"The block reaches {length_text(abs(min(block.top, 0)))} beyond the sheet's far "
-                "edge, where the pins stand: move the image down, or take a block with less wood above it."
+                tr(
+                    "The block reaches {top} beyond the sheet's far edge, where the pins stand: move the "
+                    "image down, or take a block with less wood above it.",
+                    top=length_text(abs(min(block.top, 0))),
+                )
             )
     else:
         y = 9.0
         if block.top < y + FOOT_MM[1] / 2 + _CLEAR_MM:
             need = y + FOOT_MM[1] / 2 + _CLEAR_MM - block.top
             raise RegisterError(
-                f"Punched holes need {length_text(need)} more margin above the image: tape tabs on instead, "
-                "or take a larger sheet."
+                tr(
+                    "Punched holes need {need} more margin above the image: tape tabs on instead, or "
+                    "take a larger sheet.",
+                    need=length_text(need),
+                )
             )
     return tuple((width * share, y) for share in shares)
 
@@ -169,8 +184,11 @@ def nest(pins: PinSettings, sets: int = 1) -> tuple[PlacedPart, ...]:
             x, y, row = _APART_MM, y + row + _APART_MM, 0.0
         if x + wide + _APART_MM > width or y + tall + _APART_MM > height:
             raise RegisterError(
-                f"{len(parts)} parts do not go on a board of "
-                f"{lengths_text(width, height, None, between=' × ')}: take a larger one."
+                tr(
+                    "{parts} parts do not go on a board of {width}: take a larger one.",
+                    parts=len(parts),
+                    width=lengths_text(width, height, None, between=" × "),
+                )
             )
         placed.append(_placed(part, x, y, pins.kerf_mm))
         x, row = x + wide + _APART_MM, max(row, tall)

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import MarkKind
 from nomos.units import length_text
@@ -72,8 +73,14 @@ def printed_marks(
     each = min(len(slots) // count, _MOST_EACH)
     if each < 3:
         raise MarksRoomError(
-            f"The margin has room for {len(slots)} marks, and {count} blocks need {3 * count}: "
-            f"leave {length_text(2 * half + _FROM_IMAGE_MM)} of block and sheet beyond the image."
+            tr(
+                "The margin has room for {slots} marks, and {count} blocks need {count_2}: leave "
+                "{from_image_mm} of block and sheet beyond the image.",
+                slots=len(slots),
+                count=count,
+                count_2=3 * count,
+                from_image_mm=length_text(2 * half + _FROM_IMAGE_MM),
+            )
         )
     marks = []
     for block in range(count):
@@ -135,7 +142,7 @@ def _verniers(
 ) -> tuple[PrintedMark, ...]:
     """For every block but the first, verniers along x at the top and bottom and along y at one side."""
     if count < 2:
-        raise MarksRoomError("A vernier compares two blocks, and there is only one.")
+        raise MarksRoomError(tr("A vernier compares two blocks, and there is only one."))
     long = (STROKES - 1) * MAIN_STEP_MM + 4
     deep = 2 * _STROKE_MM + _FROM_IMAGE_MM
     sides: list[tuple[Literal["x", "y"], float, float, Point]] = []
@@ -163,9 +170,13 @@ def _verniers(
     axes = {(mark.block, mark.axis) for mark in marks}
     if any((block, axis) not in axes for block in range(1, count) for axis in ("x", "y")):
         raise MarksRoomError(
-            f"Verniers for {count} blocks need {length_text(long, None)} of margin each, "
-            f"{length_text(deep, None)} deep, on "
-            "an upright and a level side: choose rings or crosses, or a wider margin."
+            tr(
+                "Verniers for {count} blocks need {long} of margin each, {deep} deep, on an upright "
+                "and a level side: choose rings or crosses, or a wider margin.",
+                count=count,
+                long=length_text(long, None),
+                deep=length_text(deep, None),
+            )
         )
     return tuple(marks)
 
@@ -195,7 +206,7 @@ def _vernier(axis: Literal["x", "y"], middle: Point, block: int) -> list[Printed
         return tuple(found)
 
     return [
-        PrintedMark(middle, 0, strokes(MAIN_STEP_MM, -1.0), axis, f"for {block}"),
+        PrintedMark(middle, 0, strokes(MAIN_STEP_MM, -1.0), axis, tr("for {block}", block=block)),
         PrintedMark(middle, block, strokes(VERNIER_STEP_MM, 1.0), axis, "vernier"),
     ]
 
@@ -212,6 +223,10 @@ def vernier_reading_mm(meeting: int) -> float:
     """
     if abs(meeting) > STROKES // 2:
         raise BadInput(
-            f"The vernier has {STROKES // 2} strokes on each side of its zero, not {abs(meeting)}."
+            tr(
+                "The vernier has {strokes} strokes on each side of its zero, not {meeting}.",
+                strokes=STROKES // 2,
+                meeting=abs(meeting),
+            )
         )
     return round((MAIN_STEP_MM - VERNIER_STEP_MM) * meeting, 6)

@@ -7,6 +7,7 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.registration.marks import MarkFit, Motion, fit_marks
 from nomos.registration.scan_sheet import ScanError
 
@@ -132,8 +133,13 @@ def match_marks(
     pairs = best[2]
     if len(pairs) < _LEAST_MARKS:
         raise ScanError(
-            f"{name}: only {len(pairs)} of its {len(expected_mm)} marks are found on the scan; they may be "
-            "too pale or cut off. Read it by eye, or leave the marks out and read the picture."
+            tr(
+                "{name}: only {pairs} of its {expected_mm} marks are found on the scan; they may be "
+                "too pale or cut off. Read it by eye, or leave the marks out and read the picture.",
+                name=name,
+                pairs=len(pairs),
+                expected_mm=len(expected_mm),
+            )
         )
     for _ in range(3):
         own, seen = (np.array(index) for index in zip(*pairs, strict=True))

@@ -15,6 +15,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation import Mask
 
@@ -88,7 +89,7 @@ def fit_picture(
             largest = 0.0
             level.learn_colours()
             for pull in range(len(masks)):
-                progress.report((done + pull / len(masks)) / total, "comparing the scan with the print")
+                progress.report((done + pull / len(masks)) / total, tr("comparing the scan with the print"))
                 step, covariances[pull] = level.step(changes[pull], pull)
                 changes[pull] += step
                 level.lay(changes[pull], pull)

@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 Picture = NDArray[np.uint8]
 Floats = NDArray[np.float64]
@@ -64,7 +65,10 @@ def find_sheet(scan: Picture, sheet_mm: tuple[float, float]) -> FoundSheet:
     px_per_mm = float(np.hypot(*(rough[1] - rough[0]))) / sheet_mm[0]
     if px_per_mm < _LEAST_PX_PER_MM:
         raise ScanError(
-            f"The sheet is only {px_per_mm * 25.4:.0f} pixels an inch on this scan: scan it at 150 or more."
+            tr(
+                "The sheet is only {px_per_mm:.0f} pixels an inch on this scan: scan it at 150 or more.",
+                px_per_mm=px_per_mm * 25.4,
+            )
         )
     smooth = cv2.GaussianBlur(grey, (0, 0), 1.0).astype(np.float64)
     edges = [_edge(smooth, rough[n], rough[(n + 1) % 4], px_per_mm) for n in range(4)]
@@ -73,8 +77,12 @@ def find_sheet(scan: Picture, sheet_mm: tuple[float, float]) -> FoundSheet:
     tall = (np.hypot(*(corners[3] - corners[0])) + np.hypot(*(corners[2] - corners[1]))) / 2
     if abs(wide / tall / (sheet_mm[0] / sheet_mm[1]) - 1) > _PROPORTION:
         raise ScanError(
-            f"What lies on the scan is {wide / tall:.2f} times as wide as high, and the project's sheet is "
-            f"{sheet_mm[0] / sheet_mm[1]:.2f}: scan the whole sheet, upright, or set the sheet's size."
+            tr(
+                "What lies on the scan is {wide:.2f} times as wide as high, and the project's sheet "
+                "is {sheet_mm:.2f}: scan the whole sheet, upright, or set the sheet's size.",
+                wide=wide / tall,
+                sheet_mm=sheet_mm[0] / sheet_mm[1],
+            )
         )
     return FoundSheet(corners, sheet_mm)
 
@@ -92,13 +100,19 @@ def _rough_corners(grey: Picture, sheet_mm: tuple[float, float]) -> Floats:
     apart = np.abs(small.astype(np.float64) - ground)
     if np.quantile(np.abs(frame - ground), 0.9) > 40:
         raise ScanError(
-            "The sheet's edges run off this scan: lay it so that the ground shows all round and scan again."
+            tr(
+                "The sheet's edges run off this scan: lay it so that the ground shows all round and "
+                "scan again."
+            )
         )
     sheet = cv2.morphologyEx((apart > 18).astype(np.uint8), cv2.MORPH_CLOSE, np.ones((9, 9), np.uint8))
     contours, _ = cv2.findContours(sheet, cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
     if not contours or max(map(cv2.contourArea, contours)) < 0.2 * sheet.size:
         raise ScanError(
-            "No sheet is seen on this scan: lay it on a ground darker than the paper, all four edges showing."
+            tr(
+                "No sheet is seen on this scan: lay it on a ground darker than the paper, all four "
+                "edges showing."
+            )
         )
     box = cv2.boxPoints(cv2.minAreaRect(max(contours, key=cv2.contourArea))) * step
     middle = box.mean(axis=0)
@@ -108,7 +122,7 @@ def _rough_corners(grey: Picture, sheet_mm: tuple[float, float]) -> Floats:
     box = np.roll(box, -start, axis=0)
     wide, tall = np.hypot(*(box[1] - box[0])), np.hypot(*(box[2] - box[1]))
     if (wide > tall) != (sheet_mm[0] > sheet_mm[1]) and abs(sheet_mm[0] / sheet_mm[1] - 1) > 0.05:
-        raise ScanError("The sheet lies on its side on this scan: turn the scan upright.")
+        raise ScanError(tr("The sheet lies on its side on this scan: turn the scan upright."))
     return np.asarray(box, np.float64)
 
 
@@ -131,7 +145,7 @@ def _edge(smooth: Floats, start: Floats, end: Floats, px_per_mm: float) -> tuple
     good = slope[rows, peak] > 3.0
     if good.mean() < _LEAST_SHARE:
         raise ScanError(
-            "An edge of the sheet cannot be told from the ground on this scan: lay it on darker board."
+            tr("An edge of the sheet cannot be told from the ground on this scan: lay it on darker board.")
         )
     # The middle of the change, weighted by how steep it is near its peak.
     near = np.abs(np.arange(len(steps))[None] - peak[:, None]) <= 6

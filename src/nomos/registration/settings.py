@@ -4,17 +4,18 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.units import length_text, range_text
 
 System = Literal["kento", "floating", "pins", "jig", "bed", "translucent"]
 SYSTEMS: tuple[System, ...] = get_args(System)
 SYSTEM_NAMES: dict[System, str] = {
-    "kento": "Kento on the block",
-    "floating": "Floating kento",
-    "pins": "Pins and tabs",
-    "jig": "Corner jig",
-    "bed": "Traced bed sheet",
-    "translucent": "Seen through the paper",
+    "kento": tr("Kento on the block"),
+    "floating": tr("Floating kento"),
+    "pins": tr("Pins and tabs"),
+    "jig": tr("Corner jig"),
+    "bed": tr("Traced bed sheet"),
+    "translucent": tr("Seen through the paper"),
 }
 MarkKind = Literal["none", "crosses", "rings", "verniers"]
 MARK_KINDS: tuple[MarkKind, ...] = get_args(MarkKind)
@@ -102,28 +103,33 @@ def check_settings(settings: RegisterSettings) -> None:
     """
     pins, jig, budget = settings.pins, settings.jig, settings.budget
     if pins.pairs not in (2, 3):
-        raise RegisterError("Pins come in two or three pairs.")
+        raise RegisterError(tr("Pins come in two or three pairs."))
     figures: list[tuple[float | None, float, float, str]] = [
-        (pins.clearance_mm, 0, 1, "the clearance of the pins"),
-        (pins.kerf_mm, 0, 3, "the cutter's kerf"),
-        (pins.board_mm, 0.3, 10, "the board of the pins"),
-        (min(pins.stock_mm), 60, 3000, "a side of the board the pins are cut from"),
-        (jig.thickness_mm, 1, 60, "the block's thickness"),
-        (budget.seating_mm, 0, 5, "the seating of the sheet"),
-        (budget.block_mm, 0, 5, "the seating of the block"),
-        (budget.cutting_mm, 0, 5, "the cutting"),
-        (budget.transfer_mm, 0, 5, "the transfer"),
+        (pins.clearance_mm, 0, 1, tr("the clearance of the pins")),
+        (pins.kerf_mm, 0, 3, tr("the cutter's kerf")),
+        (pins.board_mm, 0.3, 10, tr("the board of the pins")),
+        (min(pins.stock_mm), 60, 3000, tr("a side of the board the pins are cut from")),
+        (jig.thickness_mm, 1, 60, tr("the block's thickness")),
+        (budget.seating_mm, 0, 5, tr("the seating of the sheet")),
+        (budget.block_mm, 0, 5, tr("the seating of the block")),
+        (budget.cutting_mm, 0, 5, tr("the cutting")),
+        (budget.transfer_mm, 0, 5, tr("the transfer")),
     ]
     for value, least, most, what in figures:
         if value is not None and not least <= value <= most:
             raise RegisterError(
-                f"{length_text(value, None)} for {what} does not work: choose {range_text(least, most)}."
+                tr(
+                    "{value} for {what} does not work: choose {least}.",
+                    value=length_text(value, None),
+                    what=what,
+                    least=range_text(least, most),
+                )
             )
     for value in (budget.growth_along_pct, budget.growth_across_pct):
         if value is not None and not 0 <= value <= 5:
-            raise RegisterError(f"Growth of {value:g} % does not work: choose 0 to 5 %.")
+            raise RegisterError(tr("Growth of {value:g} % does not work: choose 0 to 5 %.", value=value))
     if jig.block_mm is not None and not all(5 <= side <= 2000 for side in jig.block_mm):
-        raise RegisterError("A side of the block must be 5 to 2000 mm.")
+        raise RegisterError(tr("A side of the block must be 5 to 2000 mm."))
 
 
 @dataclass(frozen=True)
@@ -194,56 +200,69 @@ def _kento(place: Situation) -> SystemAdvice:
         return SystemAdvice(
             "kento",
             0,
-            f"The margin leaves no room for notches, which need {length_text(_NOTCH_MARGIN_MM, None)}.",
+            tr(
+                "The margin leaves no room for notches, which need {notch_margin_mm}.",
+                notch_margin_mm=length_text(_NOTCH_MARGIN_MM, None),
+            ),
         )
     if place.sawn:
-        return SystemAdvice("kento", 1, "The notches stand in the border that holds the pieces: keep it.")
+        return SystemAdvice("kento", 1, tr("The notches stand in the border that holds the pieces: keep it."))
     if _floppy(place) and not place.damp:
-        return SystemAdvice("kento", 1, "Floppy paper buckles when it is pushed into notches.")
+        return SystemAdvice("kento", 1, tr("Floppy paper buckles when it is pushed into notches."))
     if place.damp:
-        return SystemAdvice("kento", 2, "Damp paper seats in notches, two fingers at a time.")
-    return SystemAdvice("kento", 2, "The notches are in the wood itself and cannot shift.")
+        return SystemAdvice("kento", 2, tr("Damp paper seats in notches, two fingers at a time."))
+    return SystemAdvice("kento", 2, tr("The notches are in the wood itself and cannot shift."))
 
 
 def _pins(place: Situation) -> SystemAdvice:
     if place.damp:
-        return SystemAdvice("pins", 0, "Tape does not hold on damp paper, and punched holes tear.")
+        return SystemAdvice("pins", 0, tr("Tape does not hold on damp paper, and punched holes tear."))
     if _floppy(place):
-        pairs = "three pairs, the sheet is large" if _large(place) else "two pairs do"
-        return SystemAdvice("pins", 2, f"Floppy paper hangs from its tabs: {pairs}.")
+        pairs = tr("three pairs, the sheet is large") if _large(place) else tr("two pairs do")
+        return SystemAdvice("pins", 2, tr("Floppy paper hangs from its tabs: {pairs}.", pairs=pairs))
     if place.pulls >= 6:
-        return SystemAdvice("pins", 2, f"{place.pulls} pulls: tabs repeat best and stay on throughout.")
-    return SystemAdvice("pins", 1, "Repeats best, but every sheet needs its tabs fitted.")
+        return SystemAdvice(
+            "pins", 2, tr("{pulls} pulls: tabs repeat best and stay on throughout.", pulls=place.pulls)
+        )
+    return SystemAdvice("pins", 1, tr("Repeats best, but every sheet needs its tabs fitted."))
 
 
 def _jig(place: Situation) -> SystemAdvice:
     if _floppy(place) or place.damp:
-        return SystemAdvice("jig", 0, "The paper is too soft to be pushed against stops.")
+        return SystemAdvice("jig", 0, tr("The paper is too soft to be pushed against stops."))
     if place.reduction:
-        return SystemAdvice("jig", 2, "One block for all pulls always sits the same in its stops.")
+        return SystemAdvice("jig", 2, tr("One block for all pulls always sits the same in its stops."))
     if place.sawn:
-        return SystemAdvice("jig", 2, "The stops hold the pieces together in their border.")
-    return SystemAdvice("jig", 1, "Good when all blocks are cut to exactly one size and square.")
+        return SystemAdvice("jig", 2, tr("The stops hold the pieces together in their border."))
+    return SystemAdvice("jig", 1, tr("Good when all blocks are cut to exactly one size and square."))
 
 
 def _floating(place: Situation) -> SystemAdvice:
     if place.margin_mm < _NOTCH_MARGIN_MM:
-        return SystemAdvice("floating", 0, "The sheet's margin is narrower than notches need.")
+        return SystemAdvice("floating", 0, tr("The sheet's margin is narrower than notches need."))
     if _floppy(place) and not place.damp:
-        return SystemAdvice("floating", 0, "Floppy paper buckles when it is pushed into notches.")
-    return SystemAdvice("floating", 1, "For blocks cut to the image: one notched board serves them all.")
+        return SystemAdvice("floating", 0, tr("Floppy paper buckles when it is pushed into notches."))
+    return SystemAdvice("floating", 1, tr("For blocks cut to the image: one notched board serves them all."))
 
 
 def _bed(place: Situation) -> SystemAdvice:
     if place.sheets <= 5 and place.pulls <= 3:
-        return SystemAdvice("bed", 1, "A few sheets in a few pulls: the simplest set-up will do.")
+        return SystemAdvice("bed", 1, tr("A few sheets in a few pulls: the simplest set-up will do."))
     if _floppy(place):
-        return SystemAdvice("bed", 0, "A floppy sheet cannot be dropped onto a line.")
-    return SystemAdvice("bed", 0, f"Too loose for {place.pulls} pulls on {place.sheets} sheets.")
+        return SystemAdvice("bed", 0, tr("A floppy sheet cannot be dropped onto a line."))
+    return SystemAdvice(
+        "bed",
+        0,
+        tr("Too loose for {pulls} pulls on {sheets} sheets.", pulls=place.pulls, sheets=place.sheets),
+    )
 
 
 def _translucent(place: Situation) -> SystemAdvice:
     if place.weight_gsm is not None and place.weight_gsm <= SEEN_THROUGH_GSM:
-        return SystemAdvice("translucent", 1, "The paper is thin enough to be lined up by eye through it.")
-    known = "The paper's weight is not known" if place.weight_gsm is None else "The paper is too thick"
-    return SystemAdvice("translucent", 0, f"{known}: marks must be seen through it.")
+        return SystemAdvice(
+            "translucent", 1, tr("The paper is thin enough to be lined up by eye through it.")
+        )
+    known = (
+        tr("The paper's weight is not known") if place.weight_gsm is None else tr("The paper is too thick")
+    )
+    return SystemAdvice("translucent", 0, tr("{known}: marks must be seen through it.", known=known))

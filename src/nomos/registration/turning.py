@@ -4,6 +4,8 @@ import math
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from nomos.language import tr
+
 Turn = Literal["sideways", "end over end"]
 TURNS: tuple[Turn, ...] = get_args(Turn)
 Hand = Literal["left", "right"]
@@ -18,7 +20,7 @@ class Corner:
     side: Hand
 
     def __str__(self) -> str:
-        return f"{self.edge} {self.side}"
+        return f"{tr(self.edge)} {tr(self.side)}"
 
 
 def seated_corner(hand: Hand, turn: Turn | None) -> Corner:

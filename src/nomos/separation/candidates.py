@@ -7,6 +7,7 @@ from nomos.colour import Ground, delta_e00
 from nomos.colour.layering import Stock
 from nomos.colour.stacks import FilmTable, stack_labs
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation.plans import Plan, PlannedInk, SolverRequest
 
@@ -32,10 +33,14 @@ class Shelf:
         unknown = [name for name in (*request.must, *request.must_not) if name not in known]
         if unknown:
             raise BadInput(
-                f"There is no ink called {unknown[0]} on the shelf; it has {', '.join(sorted(known))}."
+                tr(
+                    "There is no ink called {unknown} on the shelf; it has {known}.",
+                    unknown=unknown[0],
+                    known=", ".join(sorted(known)),
+                )
             )
         if not allowed:
-            raise BadInput("No ink is left to print with; allow at least one.")
+            raise BadInput(tr("No ink is left to print with; allow at least one."))
         self.entries = [(ink, strength) for ink in allowed for strength in sorted(set(ink.strengths))]
         paper = request.paper
         self.ground = paper.ground if isinstance(paper, Stock) else Ground.from_lab(paper)
@@ -85,7 +90,7 @@ class Shelf:
         step = max(1, _BATCH_COMBINATIONS >> sequences.shape[1])
         parts = []
         for start in range(0, len(sequences), step):
-            progress.report(0.5, f"trying plans with {sequences.shape[1]} blocks")
+            progress.report(0.5, tr("trying plans with {shape} blocks", shape=sequences.shape[1]))
             part = sequences[start : start + step]
             parts.append(self.cost_of(self.distances(stack_labs(self.ground, table, part)).min(axis=2)))
         return np.concatenate(parts)

@@ -12,6 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels, fill_nearest
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.separation.contour import contour_mask, kerf_mask
 from nomos.together import together
@@ -101,7 +102,7 @@ def block_masks(
     spread = _spread(labels, spreads, trap_px, Part(progress, 0.1, 0.6))
 
     def cut(done: int, plan: BlockPlan) -> Mask:
-        progress.report(0.6 + 0.4 * done / len(plans), "cutting block masks")
+        progress.report(0.6 + 0.4 * done / len(plans), tr("cutting block masks"))
         mask = contour_mask(labels, plan.lines) if plan.lines else _membership(labels, plan.colours)
         if not plan.is_key:
             mask |= _membership(spread, plan.colours)
@@ -156,7 +157,7 @@ def _spread(
             inside
         ]
 
-    together(spread_in, tiles, progress=progress, words=lambda _: "spreading colours")
+    together(spread_in, tiles, progress=progress, words=lambda _: tr("spreading colours"))
     return spread
 
 

@@ -14,6 +14,7 @@ from itertools import combinations
 import numpy as np
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.separation.candidates import MISSING_INK, Shelf, Stack
 from nomos.separation.plans import MOST_BLOCKS, Plan, PlannedInk, SolverRequest
@@ -54,9 +55,15 @@ def solve(
     that gains nothing over one fewer has no plan.
     """
     if not request.wishes:
-        raise BadInput("There is no colour to print; flatten a design first.")
+        raise BadInput(tr("There is no colour to print; flatten a design first."))
     if not 1 <= request.most_blocks <= MOST_BLOCKS:
-        raise BadInput(f"A plan can have 1 to {MOST_BLOCKS} blocks, not {request.most_blocks}.")
+        raise BadInput(
+            tr(
+                "A plan can have 1 to {most_blocks} blocks, not {most_blocks_2}.",
+                most_blocks=MOST_BLOCKS,
+                most_blocks_2=request.most_blocks,
+            )
+        )
     shelf = Shelf(request)
     generator = np.random.default_rng(request.seed)
     found: list[tuple[Plan, ...]] = []
@@ -76,7 +83,9 @@ def solve(
         starts = max(2, request.restarts >> max(0, layers - 5)) if request.restarts > 1 else 1
         for restart in range(starts):
             part = Part(whole, restart / (starts + 1), (restart + 1) / (starts + 1))
-            part.report(0.0, f"trying plans with {counted(layers, 'block')}")
+            part.report(
+                0.0, tr("trying plans with {layers}", layers=counted(layers, tr("block"), tr("blocks")))
+            )
             seed = _inserted(shelf, start, part) if restart == 0 else _random(shelf, layers, generator, part)
             before = min(optima.values(), default=np.inf)
             sequence, cost = _improved(shelf, seed, part)

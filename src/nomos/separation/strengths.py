@@ -7,6 +7,7 @@ import numpy as np
 
 from nomos.colour import ColourError
 from nomos.colour.stacks import FilmTable
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.separation.candidates import Shelf, Stack
 from nomos.separation.plans import WEAKEST, CandidateInk, Plan, PlannedInk, film_of_ink
@@ -31,7 +32,7 @@ def refined(shelf: Shelf, sequence: Stack, plan: Plan, progress: Progress) -> Pl
         while going_on:
             going_on = False
             for place, ink in enumerate(entries):
-                progress.report(0.5, "adjusting strengths")
+                progress.report(0.5, tr("adjusting strengths"))
                 for changed in _steps(plan.inks[place], ink, size):
                     other = _with_ink(shelf, plan, place, changed)
                     if other is not None and other.cost < plan.cost - LEAST_GAIN:

@@ -6,6 +6,7 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Assets, Project, load
 from nomos.ui.controller import Controller
@@ -27,7 +28,9 @@ class Comparer(QObject):
     def __init__(self, controller: Controller, runner: JobRunner) -> None:
         super().__init__()
         self._hand, self._runner = controller, runner
-        self._work = Asker(runner, "compare looks", self.told.emit, said="laying both beside each other")
+        self._work = Asker(
+            runner, tr("compare looks"), self.told.emit, said=tr("laying both beside each other")
+        )
         self.beside: Beside | None = None
         self._before: Project | None = None
         self._session = ""
@@ -51,7 +54,7 @@ class Comparer(QObject):
         sketch = self._hand.designer.sketch
         if sketch is None:
             self._hand.designer.need_reading()
-            self.told.emit("The sketch is being read: compare again in a moment.")
+            self.told.emit(tr("The sketch is being read: compare again in a moment."))
             return
         self._lay("sketch", lambda _progress: sketch)
 
@@ -59,7 +62,7 @@ class Comparer(QObject):
         """Beside the print as it was saved last."""
         path = self._hand.document.path
         if path is not None:
-            self._with_file("as saved", path)
+            self._with_file(tr("as saved"), path)
 
     def with_file(self, path: Path) -> None:
         """Beside the print of another file, a variant of this one."""
@@ -71,10 +74,10 @@ class Comparer(QObject):
     def with_before(self) -> None:
         """Beside the print before the last change."""
         if self._before is None:
-            self.told.emit("Nothing has changed yet.")
+            self.told.emit(tr("Nothing has changed yet."))
             return
         before = self._before
-        self.with_made("before the change", lambda _project, _progress: before)
+        self.with_made(tr("before the change"), lambda _project, _progress: before)
 
     def with_made(self, title: str, make: Slow) -> None:
         """Beside the print of what is made of this project, in the background; its pictures are the same."""
@@ -90,18 +93,18 @@ class Comparer(QObject):
     def _look_of(self, other: Project, assets: Assets, progress: Progress) -> Raster:
         cut = cut_of(other, assets)
         if cut is None or not other.impressions:
-            raise BadInput("There is no print to compare with: it has no blocks.")
+            raise BadInput(tr("There is no print to compare with: it has no blocks."))
         return print_raster(other, self._runner.answers(sheet_of(other, cut), progress).laid)
 
     def _lay(self, title: str, look: Look) -> None:
         proof = self._hand.keeper.proof
         if proof is None or proof.project is not self._hand.document.project:
-            self.told.emit("The print is being laid: compare again in a moment.")
+            self.told.emit(tr("The print is being laid: compare again in a moment."))
             return
 
         def work(progress: Progress) -> Beside:
             other = look(Part(progress, 0.0, 0.7))
-            progress.report(0.7, "looking for what differs")
+            progress.report(0.7, tr("looking for what differs"))
             return laid_beside(title, proof, other)
 
         def take(found: Beside) -> None:

@@ -7,6 +7,7 @@ from typing import Any
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project, Station
 from nomos.project.blocks.pulls import moved_impression
 from nomos.separation.touch import Touch
@@ -238,7 +239,7 @@ class Controller(QObject):
 
     def move_pull(self, pull: str, place: int, gesture: int) -> None:
         """Move an impression on the ladder."""
-        self.edit("Print order", lambda p: moved_impression(p, pull, place), merge_key=("order", gesture))
+        self.edit(tr("Print order"), lambda p: moved_impression(p, pull, place), merge_key=("order", gesture))
         project = self.document.project
         if project is not None:
             places = [impression.id for impression in project.impressions]
@@ -250,7 +251,7 @@ class Controller(QObject):
         if project is None or self.state.pull is None:
             return
         place = [impression.id for impression in project.impressions].index(self.state.pull)
-        self.on_pull("Print order", lambda p, pull: moved_impression(p, pull, place + step))
+        self.on_pull(tr("Print order"), lambda p, pull: moved_impression(p, pull, place + step))
 
     def drag(self, handle: str, dx_mm: float, dy_mm: float, gesture: int) -> None:
         """Drag a handle on the sheet: the chosen block's, or an end of a graded zone."""

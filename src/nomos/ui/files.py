@@ -9,6 +9,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
 from nomos.holding import Hold, Holder, hold
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, load
 from nomos.project.model.edits import with_title
@@ -19,7 +20,7 @@ from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
 
 if TYPE_CHECKING:
-    from nomos.work.printing import Faces, What
+    pass
 
 
 class Files(QObject):
@@ -43,9 +44,9 @@ class Files(QObject):
         designer.may_leave = self._may_leave
         self._hold: Hold | None = None
         document.changed.connect(self._let_go)
-        self._packets = Asker(runner, "packet", self.told.emit, said="writing the packet", outlives=True)
-        self._exports = Asker(runner, "export", self.told.emit, said="writing the sheet", outlives=True)
-        self._pages = Asker(runner, "pages", self.told.emit, said="drawing the pages", outlives=True)
+        self._packets = Asker(runner, "packet", self.told.emit, said=tr("writing the packet"), outlives=True)
+        self._exports = Asker(runner, "export", self.told.emit, said=tr("writing the sheet"), outlives=True)
+        self._pages = Asker(runner, "pages", self.told.emit, said=tr("drawing the pages"), outlives=True)
 
     def open_asked(self) -> None:
         """Ask for a sketch or project and open it."""
@@ -122,7 +123,7 @@ class Files(QObject):
         path = self._questions.file_to_open()
         if path is None or path.suffix.lower() == SUFFIX:
             return path
-        self.told.emit(f"{path.name} is no project; choose a {SUFFIX} file.")
+        self.told.emit(tr("{name} is no project; choose a {suffix} file.", name=path.name, suffix=SUFFIX))
         return None
 
     def ask_scan(self) -> Path | None:
@@ -134,7 +135,10 @@ class Files(QObject):
         path = self._document.path
         if path is not None and self._document.read_only:
             self.told.emit(
-                f"{path.name} is open in another window: this one is saved under a name of its own."
+                tr(
+                    "{name} is open in another window: this one is saved under a name of its own.",
+                    name=path.name,
+                )
             )
         if path is None or self._document.read_only:
             return self.save_as()
@@ -165,7 +169,9 @@ class Files(QObject):
     def _save_to(self, path: Path) -> bool:
         held = self._hold if self._hold is not None and self._hold.path == path.resolve() else hold(path)
         if isinstance(held, Holder):
-            self.told.emit(f"{path.name} is open in a window of {held}: choose another name.")
+            self.told.emit(
+                tr("{name} is open in a window of {held}: choose another name.", name=path.name, held=held)
+            )
             return False
         try:
             self._document.save(path)
@@ -178,7 +184,7 @@ class Files(QObject):
         if held is not self._hold:
             self._let_go()
             self._hold = held
-        self.told.emit(f"Saved as {path.name}.")
+        self.told.emit(tr("Saved as {name}.", name=path.name))
         self.changed.emit()
         self.settled.emit(path)
         return True
@@ -194,7 +200,7 @@ class Files(QObject):
             self.told.emit(str(error))
             return
         self._document.assets.update(assets)
-        self._document.apply("Go back to what was saved", lambda _project: saved)
+        self._document.apply(tr("Go back to what was saved"), lambda _project: saved)
 
     def variant(self) -> None:
         """Save the project under a further name beside its own, and go on in that file."""
@@ -208,18 +214,26 @@ class Files(QObject):
         title = re.sub(r", variant \d+$", "", project.title)
         # Another print of the same design: its record begins anew.
         assets = dict(self._document.assets)
-        self._document.begin(with_title(project, f"{title}, variant {number_of}"), assets)
+        self._document.begin(
+            with_title(project, tr("{title}, variant {number_of}", title=title, number_of=number_of)), assets
+        )
         self._save_to(place)
 
     def where(self) -> None:
         """Say where the project is, and what lies beside it."""
         path = self._document.path
         if path is None:
-            self.told.emit("It has no file yet. What you do is kept every 20 s, and offered after a crash.")
+            self.told.emit(
+                tr("It has no file yet. What you do is kept every 20 s, and offered after a crash.")
+            )
             return
         self.told.emit(
-            f"{path.resolve()}. The copy before the last save is {path.name}.previous; the log of the "
-            "bench lies beside it."
+            tr(
+                "{resolve}. The copy before the last save is {name}.previous; the log of the bench "
+                "lies beside it.",
+                resolve=path.resolve(),
+                name=path.name,
+            )
         )
 
     def export(self, write: Callable[[Path], None]) -> None:
@@ -228,7 +242,8 @@ class Files(QObject):
         if path is None:
             return
         self._exports.do(
-            lambda _progress: write(path), lambda _done: self.told.emit(f"The sheet is in {path}.")
+            lambda _progress: write(path),
+            lambda _done: self.told.emit(tr("The sheet is in {path}.", path=path)),
         )
 
     def _may_leave(self, asked_at: Project | None) -> bool:
@@ -257,12 +272,12 @@ class Files(QObject):
         if project is None:
             return
         # Imported here: it costs start-up time that most sessions do not need.
-        from nomos.work.printing import pages_pdf
+        from nomos.work.printing import Faces, What, pages_pdf
 
         def work(progress: Progress) -> bytes | str:
             try:
                 return pages_pdf(
-                    project, assets, ask, cast("What", what), chosen, cast("Faces", faces),
+                    project, assets, ask, cast(What, what), chosen, cast(Faces, faces),
                     paper=paper, progress=progress,
                 )  # fmt: skip
             except BadInput as error:
@@ -309,6 +324,9 @@ class Files(QObject):
         self._packets.do(
             lambda progress: write_packet(target, project, assets, ask, paper=page, progress=progress),
             lambda _: self.told.emit(
-                f"The packet is in {target}: templates in blocks.pdf, the plan in plan.json."
+                tr(
+                    "The packet is in {target}: templates in blocks.pdf, the plan in plan.json.",
+                    target=target,
+                )
             ),
         )

@@ -7,6 +7,7 @@ from PyQt6.QtCore import QEvent, QObject, QRect, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.project import Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
@@ -38,53 +39,76 @@ class Step:
 STEPS: tuple[Step, ...] = (
     Step(
         "design",
-        "This is a sketch that has been opened: read as nine flat colours, one of them bare paper. Too many, "
-        "or two that are one? Click a field, or choose another number.",
-        "answers", "colours",
+        tr(
+            "This is a sketch that has been opened: read as nine flat colours, one of them bare paper. Too "
+            "many, or two that are one? Click a field, or choose another number."
+        ),
+        "answers",
+        "colours",
     ),
     Step(
         "blocks",
-        "Each rung is one pull: paper on top, the finished print at the foot. Click one to see the sheet as "
-        "it is then; drag one to print in another order.",
-        "ladder", "blocks",
+        tr(
+            "Each rung is one pull: paper on top, the finished print at the foot. Click one to see the sheet "
+            "as it is then; drag one to print in another order."
+        ),
+        "ladder",
+        "blocks",
     ),
     Step(
         "blocks",
-        "Inks are transparent: where two lie over each other they make a third colour, so fewer blocks may "
-        "do. Look for plans works that out; the chart shows where one more block stops helping.",
-        "answers", "fewer",
+        tr(
+            "Inks are transparent: where two lie over each other they make a third colour, so fewer blocks "
+            "may do. Look for plans works that out; the chart shows where one more block stops helping."
+        ),
+        "answers",
+        "fewer",
     ),
     Step(
         "blocks",
-        "To know counts what will fail on the wood and what could show. N goes from one to the next, and the "
-        "sheet moves along.",
-        "answers", "know",
+        tr(
+            "To know counts what will fail on the wood and what could show. N goes from one to the next, and "
+            "the sheet moves along."
+        ),
+        "answers",
+        "know",
     ),
     Step(
         "inks",
-        "How near every colour comes to what is wanted, and how sure that is on this paper. Drag the "
-        "strength and watch the sheet.",
-        "answers", "ink",
+        tr(
+            "How near every colour comes to what is wanted, and how sure that is on this paper. Drag the "
+            "strength and watch the sheet."
+        ),
+        "answers",
+        "ink",
     ),
     Step(
         "register",
-        "How every sheet meets every block. Drag the ring to see the print with one block out of place.",
+        tr("How every sheet meets every block. Drag the ring to see the print with one block out of place."),
         "sheet",
     ),
     Step(
         "carve",
-        "What is cut away, with which tool, and what is too fine for it. The block is seen as it lies before "
-        "you: mirrored.",
-        "sheet", "blocks", "carved",
+        tr(
+            "What is cut away, with which tool, and what is too fine for it. The block is seen as it lies "
+            "before you: mirrored."
+        ),
+        "sheet",
+        "blocks",
+        "carved",
     ),
-    Step("sheets", "So many sheets to begin with, that enough good ones are left at the end.", "answers"),
+    Step("sheets", tr("So many sheets to begin with, that enough good ones are left at the end."), "answers"),
     Step(
         "register",
-        "At last, paper: Print… gives templates at true size, Packet… everything in a folder. Now open your "
-        "own sketch.",
-        "buttons", "", "print",
+        tr(
+            "At last, paper: Print… gives templates at true size, Packet… everything in a folder. Now open "
+            "your own sketch."
+        ),
+        "buttons",
+        "",
+        "print",
     ),
-)  # fmt: skip
+)
 
 
 class GuidedWalk(QWidget):
@@ -95,8 +119,8 @@ class GuidedWalk(QWidget):
         self._window, self.at = window, -1
         self._frame = _Frame(window)
         self.words, self.place = label(), label(kind="quiet")
-        self.next, self.back = button("Next"), button("Back")
-        self.leave = button("Leave the walk")
+        self.next, self.back = button(tr("Next")), button(tr("Back"))
+        self.leave = button(tr("Leave the walk"))
         column = QVBoxLayout(self)
         column.setContentsMargins(theme.scaled(14), theme.scaled(8), theme.scaled(8), theme.scaled(8))
         row = QHBoxLayout()
@@ -134,9 +158,11 @@ class GuidedWalk(QWidget):
         if step.shown is not None:
             window.column.look(step.shown)
         self.words.setText(step.words)
-        self.place.setText(f"Step {at + 1} of {len(STEPS)}. Everything can be tried; nothing is kept.")
+        self.place.setText(
+            tr("Step {at} of {steps}. Everything can be tried; nothing is kept.", at=at + 1, steps=len(STEPS))
+        )
         self.back.setEnabled(at > 0)
-        self.next.setText("Next" if at + 1 < len(STEPS) else "Done")
+        self.next.setText(tr("Next") if at + 1 < len(STEPS) else tr("Done"))
         self.show()
         self.next.setFocus(Qt.FocusReason.OtherFocusReason)
         parts: dict[Where, QWidget] = {

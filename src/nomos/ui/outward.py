@@ -8,6 +8,7 @@ from PyQt6.QtCore import QObject, QSettings, Qt, QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.ui.controller import Controller
 from nomos.ui.frame import export, recent, theme
 from nomos.ui.frame import view as frame
@@ -68,7 +69,7 @@ class Outward(QObject):
         """Ask what to print, and print it."""
         hand, project = self._hand, self._hand.document.project
         if project is None or not project.impressions:
-            self._tell("There is nothing to print yet: open a picture first.")
+            self._tell(tr("There is nothing to print yet: open a picture first."))
             return
         # Imported here: most sessions print nothing.
         from nomos.formats import PAPERS_MM
@@ -108,17 +109,19 @@ class Outward(QObject):
         rows += [row for made in column.findChildren(ColourRows) if made.isVisible() for row in made.table()]
         board = QApplication.clipboard()
         if board is None or not rows:
-            self._tell("There are no figures in sight: turn to a part of a station that has some.")
+            self._tell(tr("There are no figures in sight: turn to a part of a station that has some."))
             return
         board.setText(export.as_table(rows))
-        self._tell(f"{counted(len(rows), 'row')} copied: paste them into a table.")
+        self._tell(
+            tr("{rows} copied: paste them into a table.", rows=counted(len(rows), tr("row"), tr("rows")))
+        )
 
     def paste(self) -> None:
         """Begin with the picture on the clipboard."""
         board = QApplication.clipboard()
         image = board.image() if board is not None else None
         if image is None or image.isNull():
-            self._tell("There is no picture on the clipboard: copy one first.")
+            self._tell(tr("There is no picture on the clipboard: copy one first."))
             return
         try:
             self._hand.files.open(pasted(image))
@@ -129,7 +132,7 @@ class Outward(QObject):
         """Go to the next place on the sheet that has a finding, the gravest first, and round again."""
         found = with_a_place(self._hand.keeper.proof)
         if not found:
-            self._tell("No finding has a place on the sheet.")
+            self._tell(tr("No finding has a place on the sheet."))
             return
         self._finding = (self._finding + 1) % len(found)
         finding = found[self._finding]
@@ -138,7 +141,14 @@ class Outward(QObject):
         self._hand.hold(shown="print", pulls=None)
         place = finding.place_mm
         assert place is not None
-        said = f"{self._finding + 1} of {len(found)}, {finding.weight}: {finding.text} {finding.remedy}"
+        said = tr(
+            "{finding} of {found}, {weight}: {said} {remedy}",
+            finding=self._finding + 1,
+            found=len(found),
+            weight=tr(finding.weight),
+            said=finding.text,
+            remedy=finding.remedy,
+        )
         self._window.notice.clear()
         self._tell(said)
         # Once the sentence has its room, and the sheet what is left.

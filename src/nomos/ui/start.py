@@ -7,19 +7,21 @@ import sys
 from pathlib import Path
 from typing import Any
 
-from PyQt6.QtCore import QSettings, QTimer
+from PyQt6.QtCore import QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
-from nomos.folders import config_folder, passing_folders, state_folder
+from nomos.folders import passing_folders, state_folder
+from nomos.language import tr
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
+from nomos.ui.language import install, window_settings
 from nomos.units import show_lengths_in
 
 _ANSWER_S = 5.0
-_PASSING = (
+_PASSING = tr(
     "Settings and unsaved work cannot be kept in your own folders; until this machine is started anew they "
     "are in {}. Save to a place that can be written."
 )
@@ -42,8 +44,8 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     application = QApplication(sys.argv[:1])
     application.setApplicationName("nomos")
     application.setDesktopFileName("nomos")
-    config = config_folder() / "window.ini"
-    settings = QSettings(str(config), QSettings.Format.IniFormat)
+    install()
+    settings = window_settings()
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
     show_lengths_in("in" if settings.value("lengths in", "mm", str) == "in" else "mm")
     desk = set_up(None, settings)
@@ -81,7 +83,7 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
             keep=keeping.keep_now if keeping is not None else lambda: False, tell=desk.window.notice.tell,
         )  # fmt: skip
     elif rescue.left_behind(rescue.rescue_folder()):
-        desk.window.notice.tell("There is unsaved work of another time: start without a file to see it.")
+        desk.window.notice.tell(tr("There is unsaved work of another time: start without a file to see it."))
     if desk.document.project is not None:
         desk.controller.go_to("blocks")
     elif demo:
@@ -96,12 +98,18 @@ def _check_display() -> None:
     elsewhere = os.environ.get("WAYLAND_DISPLAY") or os.environ.get("QT_QPA_PLATFORM", "xcb") != "xcb"
     if sys.platform.startswith("linux") and wanted and not elsewhere and not _answers(wanted):
         raise BadInput(
-            f"Nothing answers at the display {wanted}; nomos plan and nomos check work without one."
+            tr(
+                "Nothing answers at the display {wanted}; nomos plan and nomos check work without one.",
+                wanted=wanted,
+            )
         )
     known = ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
     if sys.platform.startswith("linux") and not any(os.environ.get(name) for name in known):
         raise BadInput(
-            "There is no display to open a window on; nomos plan and nomos demo --out DIR work without one."
+            tr(
+                "There is no display to open a window on; nomos plan and nomos demo --out DIR work "
+                "without one."
+            )
         )
 
 

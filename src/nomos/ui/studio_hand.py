@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 from PyQt6.QtCore import QObject, QSettings, Qt
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.studio import (
     Studio,
@@ -110,6 +111,8 @@ class StudioHand(QObject):
             try:
                 self._path.replace(Path(f"{self._path}.previous"))
             except OSError as error:
-                raise BadInput(f"{self._path} cannot be put aside ({error.strerror or error}).") from None
+                raise BadInput(
+                    tr("{path} cannot be put aside ({what}).", path=self._path, what=error.strerror or error)
+                ) from None
 
         self._tried(put_aside)

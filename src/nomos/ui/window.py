@@ -16,6 +16,7 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
+from nomos.language import tr
 from nomos.project import Station
 from nomos.project.register.system import plan_of_system
 from nomos.ui.column import Column
@@ -267,7 +268,7 @@ class Window(QMainWindow):
 
     def _take_length(self, mm: float) -> None:
         if self.picture.drawn_length is None:
-            self.notice.tell("Draw a line on the picture first, along something whose length you know.")
+            self.notice.tell(tr("Draw a line on the picture first, along something whose length you know."))
             return
         self.controller.designer.known_length(*self.picture.drawn_length, mm)
 
@@ -305,8 +306,8 @@ class Window(QMainWindow):
     def _hint(self) -> str:
         if self.controller.document.project is None:
             return ""
-        if (beside := self.beside.beside) is not None:
-            return f"Now, and {beside.title}. {beside.text} Drag the line between them."
+        if (one := self.beside.beside) is not None:
+            return tr("Now, and {title}. {said} Drag the line between them.", title=one.title, said=one.text)
         state = self.controller.state
         return legend_of(state.shown) or self.column.here(state.station).hint
 
@@ -344,7 +345,7 @@ class Window(QMainWindow):
 
     def _turn_map(self) -> None:
         if self.beside.beside is None:
-            self.notice.tell("Lay something beside the print first: View, Beside…")
+            self.notice.tell(tr("Lay something beside the print first: View, Beside…"))
             return
         self.sheet.mapped = not self.sheet.mapped
         self.sheet.update()

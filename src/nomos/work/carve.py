@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.edition.carving import CarvedBlock, carve_blocks
@@ -16,7 +17,7 @@ class Carve:
 
     project: Project
     cut: Cut
-    said: ClassVar[str] = "planning the cutting"
+    said: ClassVar[str] = tr("planning the cutting")
 
     def work(self, ask: Ask, progress: Progress) -> tuple[CarvedBlock, ...]:
         """Plan it. Raises CarvingError."""

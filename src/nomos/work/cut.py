@@ -3,6 +3,7 @@
 from dataclasses import dataclass, replace
 from typing import ClassVar
 
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import (
     Assets,
@@ -27,7 +28,7 @@ class Cut:
     """The masks of all blocks."""
 
     masks: MaskRequest
-    said: ClassVar[str] = "cutting the blocks"
+    said: ClassVar[str] = tr("cutting the blocks")
 
     def work(self, ask: Ask, progress: Progress) -> CutBlocks:
         """Cut them; where only what was drawn by hand differs from blocks cut before, the rest is theirs."""
@@ -46,7 +47,7 @@ class Lay:
     cut: Cut
     pulls: tuple[ToLay, ...]
     pad_mm: float = PAD_MM
-    said: ClassVar[str] = "laying the sheet"
+    said: ClassVar[str] = tr("laying the sheet")
 
     def work(self, ask: Ask, progress: Progress) -> LaidSheet:
         """Lay it."""
@@ -70,7 +71,7 @@ class Bare:
 
     lay: Lay
     project: Project
-    said: ClassVar[str] = "laying the sheet"
+    said: ClassVar[str] = tr("laying the sheet")
 
     def work(self, ask: Ask, progress: Progress) -> Sheet:
         """Lay it, and look for such spots."""

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar
 
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.work.cut import Cut
@@ -27,7 +28,7 @@ class Flash:
     sheets: int
     seed: int = 0
     exact: bool = False
-    said: ClassVar[str] = "printing plausible sheets"
+    said: ClassVar[str] = tr("printing plausible sheets")
 
     def work(self, ask: Ask, progress: Progress) -> "Flashing":
         """Print them. Raises ProjectError."""
@@ -47,7 +48,7 @@ class Grid:
     project: Project
     cut: Cut
     seed: int
-    said: ClassVar[str] = "printing plausible sheets"
+    said: ClassVar[str] = tr("printing plausible sheets")
 
     def work(self, ask: Ask, progress: Progress) -> "Picture":
         """Print them. Raises ProjectError."""
@@ -64,7 +65,7 @@ class OneSheet:
     project: Project
     cut: Cut
     number: int
-    said: ClassVar[str] = "printing a plausible sheet"
+    said: ClassVar[str] = tr("printing a plausible sheet")
 
     def work(self, ask: Ask, progress: Progress) -> "Picture":
         """Print it. Raises ProjectError."""
@@ -83,7 +84,7 @@ class Practise:
     cut: Cut
     number: int
     faults: int = 1
-    said: ClassVar[str] = "making a proof to read"
+    said: ClassVar[str] = tr("making a proof to read")
 
     def work(self, ask: Ask, progress: Progress) -> "Exercise":
         """Print it. Raises ProjectError."""

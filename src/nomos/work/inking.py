@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.check.inking import InkingLook, look_at_inking
@@ -16,7 +17,7 @@ class LookAtInking:
 
     project: Project
     cut: Cut
-    said: ClassVar[str] = "looking where ink may stray"
+    said: ClassVar[str] = tr("looking where ink may stray")
 
     def work(self, ask: Ask, progress: Progress) -> InkingLook:
         """Look."""

@@ -27,6 +27,7 @@ from nomos.design import (
 from nomos.design.corrections import drops_faint
 from nomos.design.cut import Found, drawn_size, paper_size, proportions, straightened
 from nomos.design.svg import is_svg
+from nomos.language import tr
 from nomos.progress import Part, Progress, show
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.blocks.edits import with_flat_design
@@ -65,11 +66,11 @@ class Look:
     read_as: ReadAs | None
     smallest_mm: float
     drop_faint: bool
-    said: ClassVar[str] = "reading the design"
+    said: ClassVar[str] = tr("reading the design")
 
     def work(self, ask: Ask, progress: Progress) -> Looked:  # noqa: ARG002 - a file asks nothing
         """Read it and look at it. Raises BadInput."""
-        progress.report(0.02, f"reading {self.source.name}")
+        progress.report(0.02, tr("reading {name}", name=self.source.name))
         picture = read_picture(
             self.data, self.source.name, size_mm=self.source.size_mm, cut=self.source.cut,
             progress=Part(progress, 0.0, 0.05),
@@ -146,7 +147,7 @@ class FirstLook:
 def open_design(path: Path, ask: Ask, progress: Progress) -> Opened:
     """Read and flatten a file, showing first answers on the way. Raises BadInput, Cancelled."""
     data = read_whole(path)
-    progress.report(0.0, f"reading {path.name}")
+    progress.report(0.0, tr("reading {name}", name=path.name))
     found, pixels, size, cut = None, None, None, None
     if not is_svg(data):
         pixels = read_pixels(data, path.name, progress=Part(progress, 0.0, 0.1))
@@ -154,7 +155,7 @@ def open_design(path: Path, ask: Ask, progress: Progress) -> Opened:
         if found is not None:
             cut = found.cut
             show(progress, FirstLook(pixels.rgb, cut, None))
-            progress.report(0.15, "a first look")
+            progress.report(0.15, tr("a first look"))
             size = size_of_drawing(found, pixels.rgb)
             show(progress, FirstLook(pixels.rgb, cut, _coarse(pixels.rgb, cut, size)))
     drawn = Part(progress, 0.15, 0.3)

@@ -6,6 +6,7 @@ from typing import TYPE_CHECKING, ClassVar
 
 from msgspec.structs import replace
 
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.work.cut import Cut, Lay, lay_of
@@ -24,7 +25,7 @@ class Orders:
     school: str = "free"
     pins: tuple[tuple[str, int], ...] = ()
     start: date | None = None
-    said: ClassVar[str] = "looking for orders"
+    said: ClassVar[str] = tr("looking for orders")
 
     def work(self, ask: Ask, progress: Progress) -> "OrderReport":
         """Look for them. Raises BadInput."""

@@ -28,6 +28,7 @@ from nomos.formats.plan_json import findings_as_json, sheets_as_json
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
 from nomos.formats.transfer_pdf import Marked, transfer_pdf
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
@@ -40,7 +41,7 @@ from nomos.work.inking import inking_of
 from nomos.work.request import Ask
 from nomos.work.review import look_of, review
 
-_NOTHING = "There is nothing to print yet: open a picture and flatten it first."
+_NOTHING = tr("There is nothing to print yet: open a picture and flatten it first.")
 
 
 # Twice as wide as a stage stands on the page of all stages.
@@ -79,7 +80,9 @@ def write_packet(
     blocks = ask(cut, Part(progress, 0.0, 0.15))
     drawn = templates(project, blocks, progress=Part(progress, 0.15, 0.3))
     faces = template_drawings(drawn)
-    pdf = drawings_pdf(faces, f"{project.title}: templates", paper=paper, progress=Part(progress, 0.3, 0.4))
+    pdf = drawings_pdf(
+        faces, tr("{title}: templates", title=project.title), paper=paper, progress=Part(progress, 0.3, 0.4)
+    )
     laid = ask(lay_of(project, cut), Part(progress, 0.4, 0.42))
     carved = ask(carve_of(project, cut), Part(progress, 0.42, 0.5))
     look = ask(look_of(project, cut), Part(progress, 0.5, 0.6))
@@ -114,7 +117,7 @@ def write_packet(
         plan["files"] = ["index.pdf", *names, "plan.json"]
         write_file(folder, "index.pdf", index_pdf(project.title, plan))
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
-    progress.report(1.0, "packet written")
+    progress.report(1.0, tr("packet written"))
     return plan
 
 
@@ -123,7 +126,7 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
     stages = [(stage_words(project, 0), _small(_stage(project, laid, 0)))]
     names, picture = [], b""
     for pull in range(1, len(project.impressions) + 1):
-        progress.report(pull / len(project.impressions), "writing proofs")
+        progress.report(pull / len(project.impressions), tr("writing proofs"))
         rgb = _stage(project, laid, pull)
         stages.append((stage_words(project, pull), _small(rgb)))
         picture = png(rgb, laid.px_per_mm)
@@ -162,7 +165,10 @@ def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
         pins = pins_drawing(project.register.pins)
         drawings.append(pins)
         files = [("pins.svg", drawing_svg(pins)), ("pins.dxf", drawing_dxf(pins))]
-    return [("bench.pdf", drawings_pdf(drawings, f"{project.title}: bench", paper=paper)), *files]
+    return [
+        ("bench.pdf", drawings_pdf(drawings, tr("{title}: bench", title=project.title), paper=paper)),
+        *files,
+    ]
 
 
 def write_cutting(

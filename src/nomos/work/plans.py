@@ -6,6 +6,7 @@ from typing import ClassVar, Literal
 from nomos.carving import FACTS
 from nomos.carving.effort import rough_hours
 from nomos.carving.materials import tools_for
+from nomos.language import tr
 from nomos.progress import Part, Progress, show
 from nomos.project import Project
 from nomos.project.blocks.plans import (
@@ -105,7 +106,7 @@ class Plans:
     project: Project
     cut: Cut
     wanted: Wanted
-    said: ClassVar[str] = "looking for plans"
+    said: ClassVar[str] = tr("looking for plans")
 
     def work(self, ask: Ask, progress: Progress) -> Found:
         """Look for them, showing better ones as they are found. Raises BadInput."""

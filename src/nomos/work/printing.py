@@ -7,6 +7,7 @@ from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.drawing import CHECK_BAR_MM, Drawing, Shape, Word
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.template_drawing import template_drawing
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, Project
 from nomos.project.register.edits import in_register
@@ -61,7 +62,7 @@ def pages_pdf(
         for name, each in zip(names, made, strict=True)
         if name in chosen and faces in ("both", each.face)
     ]
-    title = f"{project.title}: templates"
+    title = tr("{title}: templates", title=project.title)
     return drawings_pdf(some, title, paper=paper, progress=Part(progress, 0.7, 1.0))
 
 
@@ -80,12 +81,12 @@ def scale_pdf(paper: str = DEFAULT_PAPER) -> bytes:
         return Shape("check-bar-100-mm", tuple(turned), closed=False)
 
     drawing = Drawing(
-        "scale", "Check the printer's scale",
-        ("Measure both bars with a steel ruler, first line to last, and type what they measure.",),
+        "scale", tr("Check the printer's scale"),
+        (tr("Measure both bars with a steel ruler, first line to last, and type what they measure."),),
         (far + _MARGIN_MM, far + _APART_MM + 5), (bar(upright=False), bar(upright=True)),
         (
-            Word((far - 30, _MARGIN_MM + 6), "across, 100 mm"),
-            Word((_MARGIN_MM + 20, far - 20), "along, 100 mm"),
+            Word((far - 30, _MARGIN_MM + 6), tr("across, 100 mm")),
+            Word((_MARGIN_MM + 20, far - 20), tr("along, 100 mm")),
         ),
     )  # fmt: skip
-    return drawings_pdf([drawing], "Printer's scale", paper=paper)
+    return drawings_pdf([drawing], tr("Printer's scale"), paper=paper)

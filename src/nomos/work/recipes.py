@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import ClassVar
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Ink, Project
 from nomos.project.inks.films import ground_of
@@ -24,18 +25,18 @@ class Recipes:
     zone: int
     shelf: tuple[Ink, ...]
     most_inks: int
-    said: ClassVar[str] = "finding recipes"
+    said: ClassVar[str] = tr("finding recipes")
 
     def work(self, ask: Ask, progress: Progress) -> Mixed:  # noqa: ARG002 - it asks nothing
         """Look for them. Raises BadInput."""
         project, pull, zone = self.project, self.pull, self.zone
         tubs = tubs_of(self.shelf, ground_of(project))
         if not tubs.inks:
-            raise BadInput("This shelf holds nothing but white; open another to mix from.")
+            raise BadInput(tr("This shelf holds nothing but white; open another to mix from."))
         target, under = wanted_of(project, pull, zone), underlay_of(project, pull, zone)
         recipes = recipes_for(target, tubs, under, most_inks=self.most_inks, progress=progress)
         chosen = in_words(recipes, tubs, BATCH_G, target, under, _MORE)
-        named = tuple((", ".join(words) or "another way", recipe) for words, recipe in chosen)
+        named = tuple((", ".join(words) or tr("another way"), recipe) for words, recipe in chosen)
         return Mixed(pull, zone, target, under, tubs, named)
 
 

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, Finding, Project, colour_matches, find, sheet_labs
 from nomos.project.check.closelook import CloseLook, close_findings, look_closely
@@ -20,7 +21,7 @@ class LookClosely:
 
     project: Project
     lay: Lay
-    said: ClassVar[str] = "looking closely"
+    said: ClassVar[str] = tr("looking closely")
 
     def work(self, ask: Ask, progress: Progress) -> CloseLook:
         """Look."""

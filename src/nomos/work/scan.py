@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.work.cut import Cut
@@ -26,7 +27,7 @@ class Scan:
     data: bytes
     name: str
     by_marks: bool | None = None
-    said: ClassVar[str] = "reading the scan"
+    said: ClassVar[str] = tr("reading the scan")
 
     def work(self, ask: Ask, progress: Progress) -> "ScanFound":
         """Measure it. Raises BadInput."""
@@ -45,7 +46,7 @@ class ScanTried:
 
     project: Project
     cut: Cut
-    said: ClassVar[str] = "reading the scan"
+    said: ClassVar[str] = tr("reading the scan")
 
     def work(self, ask: Ask, progress: Progress) -> "ScanFound":
         """Print, scan and measure it. Raises BadInput."""
@@ -54,7 +55,7 @@ class ScanTried:
         from nomos.project.register.system import motion_of
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.1))
-        progress.report(0.1, "scanning a sheet")
+        progress.report(0.1, tr("scanning a sheet"))
         motions = [motion_of(self.project, pull) for pull in self.project.impressions]
         page = printed_sheet(self.project, blocks, motions)
         progress.report(0.15, self.said)
@@ -72,7 +73,7 @@ class Learn:
     cut: Cut
     data: bytes
     name: str
-    said: ClassVar[str] = "reading the proof"
+    said: ClassVar[str] = tr("reading the proof")
 
     def work(self, ask: Ask, progress: Progress) -> "Learnt":
         """Read the fields and explain them. Raises BadInput."""
@@ -90,7 +91,7 @@ class Planned:
 
     project: Project
     cut: Cut
-    said: ClassVar[str] = "laying proofs side by side"
+    said: ClassVar[str] = tr("laying proofs side by side")
 
     def work(self, ask: Ask, progress: Progress) -> "Picture":
         """Print it."""
@@ -109,7 +110,7 @@ def pixels_of(data: bytes, name: str) -> "Picture":
 def scan_of(project: Project, cut: Cut, data: bytes, name: str, by_marks: bool | None = None) -> Scan:
     """The request for a scan of a project's sheet."""
     if not project.impressions:
-        raise BadInput("There is nothing to print yet: open a picture and flatten it first.")
+        raise BadInput(tr("There is nothing to print yet: open a picture and flatten it first."))
     return Scan(held(project, *_PRINTED), cut, data, name, by_marks)
 
 

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.inks.sureness import Judged, judge
@@ -15,7 +16,7 @@ class Sure:
 
     project: Project
     overlaps: tuple[frozenset[int], ...] = ()
-    said: ClassVar[str] = "how sure the colours are"
+    said: ClassVar[str] = tr("how sure the colours are")
 
     def work(self, ask: Ask, progress: Progress) -> Judged:  # noqa: ARG002 - it asks nothing
         """Judge them."""

@@ -4,6 +4,7 @@ from itertools import pairwise
 
 from msgspec.structs import replace
 
+from nomos.language import tr
 from nomos.project.model import Block, Project, ProjectError
 from nomos.registration import Rect, TurnError, seated_corner, turning_error
 
@@ -37,7 +38,7 @@ def with_two_sided(project: Project) -> Project:
     """
     order = list(dict.fromkeys(pull.block for pull in project.impressions))
     if len(order) < 2:
-        raise ProjectError("blocks", "There must be two blocks before they can share a board.")
+        raise ProjectError("blocks", tr("There must be two blocks before they can share a board."))
     if len(order) % 2:
         alone = next((block.id for block in project.blocks if block.is_key), order[-1])
         order.remove(alone)
@@ -76,11 +77,16 @@ def turned_text(project: Project) -> str:
     """Which corner seats when the board is turned to its back, and how the drawing lies there."""
     turn, hand = project.workshop.turned, project.kento.hand
     seats = seated_corner(hand, turn)
-    reads = "right-reading" if turn == "sideways" else "upside down"
-    way = "like a page" if turn == "sideways" else "away from you"
-    return (
-        f"Turned {turn} ({way}), the wood's {seats} corner of the front seats in the corner notch. "
-        f"Both faces are cut mirrored; seen through the board from the front, the back's drawing is {reads}."
+    reads = tr("right-reading") if turn == "sideways" else tr("upside down")
+    way = tr("like a page") if turn == "sideways" else tr("away from you")
+    return tr(
+        "Turned {turn} ({way}), the wood's {seats} corner of the front seats in the corner "
+        "notch. Both faces are cut mirrored; seen through the board from the front, the "
+        "back's drawing is {reads}.",
+        turn=tr(turn),
+        way=way,
+        seats=seats,
+        reads=reads,
     )
 
 

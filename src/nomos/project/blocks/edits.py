@@ -7,6 +7,7 @@ from msgspec.structs import replace
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design import Correction, FlatDesign, ReadAs
+from nomos.language import tr
 from nomos.project.blocks.pulls import in_rule_order, layers
 from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
 from nomos.project.model import (
@@ -73,7 +74,7 @@ def with_flat_design(
 def with_colour(project: Project, number: int, *, name: str | None = None, lab: Lab | None = None) -> Project:
     """A flat colour renamed or recoloured. Block and ink that carry its name or colour follow."""
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     old = project.flat.colours[number]
     new = WantedColour(named(name, old.name), lab or old.lab)
     colours = (*project.flat.colours[:number], new, *project.flat.colours[number + 1 :])

@@ -9,6 +9,7 @@ from nomos.colour.names import free_name
 from nomos.design import MOST, Correction, FlatDesign, Labels
 from nomos.design.corrections import Fields, ToPixel, apply
 from nomos.design.cut import through, to_print
+from nomos.language import tr
 from nomos.project.blocks.edits import with_printed_colour
 from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
 from nomos.project.model import Project, ProjectError, WantedColour, Zone
@@ -28,7 +29,7 @@ def merged(project: Project, labels: Labels, number: int, into: int) -> tuple[Pr
     """
     flat = project.flat
     if flat is None or number == into or not {number, into} <= set(range(len(flat.colours))):
-        raise ProjectError("colours", "Choose two different colours to merge.")
+        raise ProjectError("colours", tr("Choose two different colours to merge."))
     table = np.arange(256, dtype=np.uint8)
     table[number] = into
     table[number + 1 :] -= 1
@@ -53,17 +54,19 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
     """
     flat = project.flat
     if flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     count = len(flat.colours)
     if count >= MOST_COLOURS:
         raise ProjectError(
-            "colours", f"There are {count} colours already; merge some before splitting more off."
+            "colours",
+            tr("There are {count} colours already; merge some before splitting more off.", count=count),
         )
     own = field_at(labels, x, y)
     number = int(labels[y, x])
     if np.count_nonzero(own) == np.count_nonzero(labels == number):
         raise ProjectError(
-            "colours", f"{flat.colours[number].name} is one field already; there is nothing to split."
+            "colours",
+            tr("{name} is one field already; there is nothing to split.", name=flat.colours[number].name),
         )
     page = labels.copy()
     page[own] = count
@@ -103,12 +106,12 @@ def corrected(project: Project, labels: Labels, correction: Correction) -> tuple
     """
     flat = project.flat
     if flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     labs = [colour.lab for colour in flat.colours]
     fields = Fields(labels.copy(), list(labs), flat.line, flat.paper)
     apply(fields, [correction], _pixel_of(project, labels.shape), labels.shape[1] / project.image.width, None)
     if np.array_equal(fields.labels, labels) and fields.line == flat.line:
-        raise ProjectError("flat", "That changes nothing: it is so already.")
+        raise ProjectError("flat", tr("That changes nothing: it is so already."))
     png = labels_to_png(fields.labels)
     taken = [colour.name for colour in flat.colours]
     new: list[WantedColour] = []

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 import numpy as np
 
+from nomos.language import tr
 from nomos.project.model import Project, ProjectError
 from nomos.separation import Mask
 
@@ -37,7 +38,12 @@ def fitted_masks(
         if abs(mask.shape[1] / mask.shape[0] * shape[0] / shape[1] - 1) > 0.01:
             raise ProjectError(
                 "drawn",
-                f"{name} has another shape than the design; it must be {shape[1]} × {shape[0]} pixels.",
+                tr(
+                    "{name} has another shape than the design; it must be {shape} × {shape_2} pixels.",
+                    name=name,
+                    shape=shape[1],
+                    shape_2=shape[0],
+                ),
             )
         if mask.shape != shape:
             scaled = cv2.resize(mask * np.uint8(255), (shape[1], shape[0]), interpolation=cv2.INTER_LINEAR)
@@ -45,6 +51,6 @@ def fitted_masks(
         found[block] = mask
     if not found:
         raise ProjectError(
-            "drawn", "None of these pictures has the name of a block; name them like the blocks."
+            "drawn", tr("None of these pictures has the name of a block; name them like the blocks.")
         )
     return found

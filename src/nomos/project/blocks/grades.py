@@ -7,6 +7,7 @@ import numpy as np
 from nomos.colour import Lab
 from nomos.design import Labels
 from nomos.design.gradients import Gradient
+from nomos.language import tr
 from nomos.project.blocks.fields import merged
 from nomos.project.blocks.zones import with_grade
 from nomos.project.model import Grade, Project, ProjectError
@@ -33,7 +34,7 @@ def with_graded_field(
     ProjectError : no block prints it in an impression of its own.
     """
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     dark = min(numbers, key=lambda n: project.flat.colours[n].lab[0] if project.flat else 0.0)
     rest = sorted((n for n in numbers if n != dark), reverse=True)
     png = labels_to_png(labels)
@@ -49,7 +50,9 @@ def with_graded_field(
         None,
     )
     if pull is None:
-        raise ProjectError("grade", "Give this field a block of its own first: others are printed with it.")
+        raise ProjectError(
+            "grade", tr("Give this field a block of its own first: others are printed with it.")
+        )
     strength = pull.zones[0].strength
     to = strength * _share(gradient.light, gradient.dark, project.paper.lab)
     left, top = project.image.left, project.image.top

@@ -8,6 +8,7 @@ from msgspec.structs import replace
 from numpy.typing import NDArray
 
 from nomos.design import Labels
+from nomos.language import tr
 from nomos.project.model import Impression, Outline, Project, ProjectError, Zone
 from nomos.project.model.edits import with_pull
 from nomos.project.model.naming import fresh_name, fresh_number
@@ -51,7 +52,7 @@ def stroke_outlines(touch: Touch) -> tuple[Outline, ...]:
         if polygon.area > 0
     )
     if not found:
-        raise ProjectError("zones", "That stroke covers nothing: draw around the place.")
+        raise ProjectError("zones", tr("That stroke covers nothing: draw around the place."))
     return found
 
 
@@ -69,7 +70,7 @@ def standing_outlines(project: Project, mask: Mask, px_per_mm: float, x: int, y:
 
     _, parts = cv2.connectedComponents(mask, connectivity=4)
     if not mask[y, x]:
-        raise ProjectError("zones", "The block prints nothing there: click where it stands.")
+        raise ProjectError("zones", tr("The block prints nothing there: click where it stands."))
     return _on_sheet(project, np.asarray(parts == parts[y, x], np.uint8), px_per_mm)
 
 
@@ -115,7 +116,9 @@ def with_zone_drawn(project: Project, pull_id: str, drawn: tuple[Outline, ...], 
             # Drawn anew: the next wash is smaller than the one it was made from.
             return _with_zones(project, pull, (pull.zones[0], replace(pull.zones[1], areas=drawn)))
         if len(pull.zones) > 1:
-            raise ProjectError("zones", "This pull has several zones already: leave the others out first.")
+            raise ProjectError(
+                "zones", tr("This pull has several zones already: leave the others out first.")
+            )
         rest = replace(main, bare="uninked", grade=None)
         return _with_zones(project, pull, (rest, replace(main, areas=drawn)))
     if what == "inked":
@@ -130,7 +133,9 @@ def drawn_further(project: Project, pull_id: str, place: int, drawn: tuple[Outli
     """The project with more drawn to a zone that was drawn by hand."""
     zone = project.impression(pull_id).zones[place]
     if not zone.areas:
-        raise ProjectError("zones", "Only a zone that was drawn by hand grows by drawing; draw a new one.")
+        raise ProjectError(
+            "zones", tr("Only a zone that was drawn by hand grows by drawing; draw a new one.")
+        )
     return with_zone_changed(project, pull_id, place, areas=(*zone.areas, *drawn))
 
 
@@ -138,7 +143,7 @@ def with_zone_changed(project: Project, pull_id: str, place: int, **changes: obj
     """The project with a zone's ink, strength, tool, film or edge changed. Raises ProjectError."""
     pull = project.impression(pull_id)
     if not 0 <= place < len(pull.zones):
-        raise ProjectError("zones", "That zone is no longer there.")
+        raise ProjectError("zones", tr("That zone is no longer there."))
     zones = [replace(zone, **changes) if n == place else zone for n, zone in enumerate(pull.zones)]
     return _with_zones(project, pull, tuple(zones))
 
@@ -147,7 +152,7 @@ def without_zone(project: Project, pull_id: str, place: int) -> Project:
     """The project without one of a pull's zones: what lay under it is inked again. Raises ProjectError."""
     pull = project.impression(pull_id)
     if len(pull.zones) < 2 or not 0 <= place < len(pull.zones):
-        raise ProjectError("zones", "A pull has one zone at least.")
+        raise ProjectError("zones", tr("A pull has one zone at least."))
     left = [zone for n, zone in enumerate(pull.zones) if n != place]
     # The first covers what the others leave, and names no place of its own.
     left[0] = replace(left[0], colours=(), areas=())

@@ -7,6 +7,7 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.design import Labels, fill_nearest
+from nomos.language import tr
 from nomos.project.blocks.fields import MOST_COLOURS, with_labels
 from nomos.project.blocks.reduction import light_to_dark_colours, shelf_ink
 from nomos.project.inks.films import ground_of
@@ -47,11 +48,11 @@ def with_jigsaw(
     shelf : inks to choose from; without any, each is mixed to what is wanted.
     """
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     colours = project.flat.colours
     numbers = [n for n in light_to_dark_colours(project) if n != key]
     if len(numbers) < 2:
-        raise ProjectError("colours", "A jigsaw needs at least two colours beside the key.")
+        raise ProjectError("colours", tr("A jigsaw needs at least two colours beside the key."))
     opacity = {ink.name: ink.opacity for ink in project.inks}
     inks = [
         Ink(f"ink{n}", colours[n].name, colours[n].lab, opacity.get(colours[n].name, "transparent"))
@@ -110,18 +111,20 @@ def with_light(project: Project, labels: Labels, number: int, direction_deg: flo
     """
     flat = project.flat
     if flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     colour, count = flat.colours[number], len(flat.colours)
     lit = lit_fields(labels, number, direction_deg)
     if not lit.any():
-        raise ProjectError("colours", f"{colour.name} lies nowhere any more; choose another colour.")
+        raise ProjectError(
+            "colours", tr("{name} lies nowhere any more; choose another colour.", name=colour.name)
+        )
     page, colours = labels.copy(), list(flat.colours)
     for step, word, by in ((1, "light", TINT_L), (-1, "dark", SHADE_L)):
         if (lit == step).any():
             page[lit == step] = len(colours)
             colours.append(WantedColour(f"{colour.name}, {word}", _lighter(colour.lab, by)))
     if len(colours) > MOST_COLOURS:
-        raise ProjectError("colours", f"There are {count} colours already; merge some first.")
+        raise ProjectError("colours", tr("There are {count} colours already; merge some first.", count=count))
     png = labels_to_png(page)
     changed = with_labels(project, png, tuple(colours), {n: n for n in range(count)})
     return _with_zones_of_their_own(changed, number, tuple(range(count, len(colours)))), png

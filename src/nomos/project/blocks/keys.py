@@ -7,6 +7,7 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.design import Labels
+from nomos.language import tr
 from nomos.project.blocks.edits import with_drawn
 from nomos.project.model import Block, Contour, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.model.store import digest, mask_to_png
@@ -53,7 +54,9 @@ def with_drawn_key(project: Project, block_id: str) -> Project:
     """The project with one of its blocks as the key."""
     plain = without_made_key(project)
     if block_id not in {block.id for block in plain.blocks}:
-        raise ProjectError("key", "No drawn line was found: choose the block that is to be the key first.")
+        raise ProjectError(
+            "key", tr("No drawn line was found: choose the block that is to be the key first.")
+        )
     return replace(plain, blocks=tuple(replace(block, is_key=block.id == block_id) for block in plain.blocks))
 
 
@@ -61,8 +64,8 @@ def with_contour_key(project: Project, width_mm: float = CONTOUR_MM, *, weigh: b
     """The project with a line along every border as its key, printed last."""
     plain = without_made_key(project)
     if plain.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
-    block = Block(_KEY_ID, "Contour key", (), is_key=True, contour=Contour(width_mm, weigh))
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
+    block = Block(_KEY_ID, tr("Contour key"), (), is_key=True, contour=Contour(width_mm, weigh))
     return _with_key(plain, block, CONTOUR_LAB)
 
 
@@ -75,13 +78,13 @@ def with_shadow_key(
     """
     plain = without_made_key(project)
     if plain.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     darks = tuple(sorted(set(colours))) or tuple(
         n for n, colour in enumerate(plain.flat.colours) if DARK_ENOUGH <= colour.lab[0] < below
     )
     if not darks:
-        raise ProjectError("key", "This design has no darks for a shadow key; choose contours, or none.")
-    return _with_key(plain, Block(_KEY_ID, "Shadow key", darks, is_key=True), SHADOW_LAB)
+        raise ProjectError("key", tr("This design has no darks for a shadow key; choose contours, or none."))
+    return _with_key(plain, Block(_KEY_ID, tr("Shadow key"), darks, is_key=True), SHADOW_LAB)
 
 
 def with_shadow_side(
@@ -128,13 +131,18 @@ def carrying_text(project: Project) -> str:
     count = len({block.board for block in others if block.board and block.face == "front"} | {
         block.id for block in others if not block.board or block.face == "back"
     })  # fmt: skip
-    faces = f"{counted(count, 'block')}"
+    faces = counted(count, tr("block"), tr("blocks"))
     if key is None or project.workshop.carried == "tracing":
-        return (
-            f"Trace the drawing once, with both notches. Lay it face down on each of {faces} in the same "
-            "corner of the jig and rub it over; ink of the tracing must not bleed into pale inks."
+        return tr(
+            "Trace the drawing once, with both notches. Lay it face down on each of {faces} in "
+            "the same corner of the jig and rub it over; ink of the tracing must not bleed into "
+            "pale inks.",
+            faces=faces,
         )
-    return (
-        f"Cut {key.name} first. Pull {count + 1} impressions of it on thin paper, with both notches printed: "
-        f"one to paste face down on each of {faces}, and one to spare."
+    return tr(
+        "Cut {name} first. Pull {count} impressions of it on thin paper, with both notches "
+        "printed: one to paste face down on each of {faces}, and one to spare.",
+        name=key.name,
+        count=count + 1,
+        faces=faces,
     )

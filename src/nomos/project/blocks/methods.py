@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from typing import Literal, get_args
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.boards import board_pairs, with_boards_apart, with_two_sided
 from nomos.project.blocks.jigsaw import sawn_block, with_jigsaw
@@ -14,10 +15,10 @@ from nomos.separation.plans import CandidateInk
 Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
 METHODS: tuple[Method, ...] = get_args(Method)
 METHOD_WORDS: dict[Method, str] = {
-    "multiblock": "a block for each impression",
-    "reduction": "a reduction from one block",
-    "jigsaw": "a jigsaw, one block sawn into pieces",
-    "twosided": "blocks on both faces of boards",
+    "multiblock": tr("a block for each impression"),
+    "reduction": tr("a reduction from one block"),
+    "jigsaw": tr("a jigsaw, one block sawn into pieces"),
+    "twosided": tr("blocks on both faces of boards"),
 }
 
 

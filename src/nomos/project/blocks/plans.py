@@ -10,6 +10,7 @@ from nomos.colour import Ground, Lab, delta_e00
 from nomos.colour.layering import KnownFilm, Stock, as_solid
 from nomos.colour.names import colour_names
 from nomos.colour.stacks import stack_labs
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_on, ground_of, stock_of
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
@@ -21,9 +22,9 @@ from nomos.separation.plans import MIX_NAME, CandidateInk, Plan, PlannedInk, Sol
 # Published process inks are a yellow, a bluish red and a blue; these solids are written down from
 # memory for relief inks on a white paper, and the user's own replace them.
 PROCESS_INKS = (
-    CandidateInk("Process yellow", (88.0, -5.0, 88.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
-    CandidateInk("Process red", (49.0, 68.0, -3.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
-    CandidateInk("Process blue", (54.0, -36.0, -48.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
+    CandidateInk(tr("Process yellow"), (88.0, -5.0, 88.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
+    CandidateInk(tr("Process red"), (49.0, 68.0, -3.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
+    CandidateInk(tr("Process blue"), (54.0, -36.0, -48.0), "transparent", (1.0, 0.75, 0.5, 0.25)),
 )
 
 
@@ -49,7 +50,7 @@ def kept_key(project: Project) -> Block | None:
 def planned_colours(project: Project, *, keep_key: bool = True) -> tuple[int, ...]:
     """Numbers of the flat colours that a plan is for: all but those of a key that is kept."""
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     key = kept_key(project) if keep_key else None
     return tuple(n for n in range(len(project.flat.colours)) if key is None or n not in key.colours)
 
@@ -165,7 +166,7 @@ def nearest_reachable(
     films = len(shelf.entries)
     best: dict[int, Reach] = {}
     for first in range(films):
-        progress.report(first / films, "trying two inks over each other")
+        progress.report(first / films, tr("trying two inks over each other"))
         pairs = np.array([(first, second) for second in range(films)], np.intp)
         labs = stack_labs(shelf.ground, shelf.table, pairs)
         distances = delta_e00(labs[:, None], shelf.wanted[None, :, None])

@@ -2,6 +2,7 @@
 
 from msgspec.structs import replace
 
+from nomos.language import tr, within
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.blocks.reduction import cut_before, is_reduction, nested_light_to_dark, reordered
 from nomos.project.inks.films import sitting_advice
@@ -58,9 +59,9 @@ def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
     return tuple(
         note
         if not cut
-        else f"cut further, {note}"
+        else tr("cut further, {note}", note=note)
         if brief
-        else f"cut away {', '.join(names[n].name.lower() for n in cut)}, {note}"
+        else tr("cut away {join}, {note}", join=", ".join(within(names[n].name) for n in cut), note=note)
         for note, cut in zip(notes, cuts, strict=True)
     )
 

@@ -12,6 +12,7 @@ from msgspec.structs import replace
 
 from nomos.colour import OPACITIES, Film, Ground, Lab, Opacity
 from nomos.colour.inverse import ink_over, nearest_film
+from nomos.language import tr, within
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_on, ground_of, zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
@@ -76,7 +77,7 @@ def with_reduction(
     the opacity of its inks; otherwise each ink is the least opaque that will do.
     """
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     colours = project.flat.colours
     printed = [n for n in range(len(colours)) if n not in project.bare_colours()]
     if steps is None:
@@ -85,7 +86,9 @@ def with_reduction(
     steps = [tuple(step) for step in steps if step]
     order = [number for step in steps for number in step]
     if sorted(order) != printed:
-        raise ProjectError("order", "A reduction prints every colour once; name each of them in its order.")
+        raise ProjectError(
+            "order", tr("A reduction prints every colour once; name each of them in its order.")
+        )
     ground = ground_of(project)
     word = _opacities(project) if is_reduction(project) else {}
     below: list[Film] = []
@@ -96,7 +99,10 @@ def with_reduction(
         main: Film | None = None
         for number in step:
             colour = colours[number]
-            progress.report(order.index(number) / len(order), f"working out the ink of {colour.name.lower()}")
+            progress.report(
+                order.index(number) / len(order),
+                tr("working out the ink of {name}", name=within(colour.name)),
+            )
             words = (word[number],) if number in word else OPACITIES
             ink, strength = Ink(f"ink{number}", colour.name, colour.lab), 1.0
             if shelf:
@@ -184,7 +190,7 @@ def _opacities(project: Project) -> dict[int, Opacity]:
 def with_one_block_per_colour(project: Project, key: int | None = None) -> Project:
     """The project the plain way again: a block and an ink for each colour, light to dark, the key last."""
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture first."))
     colours = project.flat.colours
     printed = [n for n in range(len(colours)) if n not in project.bare_colours()]
     order = sorted(printed, key=lambda n: (n == key, -colours[n].lab[0]))

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 from msgspec.structs import replace
 
+from nomos.language import tr
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.inks.films import zone_colours
 from nomos.project.model import Block, Grade, Impression, Ink, Project, ProjectError, Zone
@@ -32,17 +33,23 @@ def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -
     """
     by_id = {pull.id: pull for pull in project.impressions}
     if not set(pulls) <= set(by_id) or set(order) - set(by_id):
-        raise ProjectError("impressions", "The blocks have changed meanwhile; look at the findings again.")
+        raise ProjectError(
+            "impressions", tr("The blocks have changed meanwhile; look at the findings again.")
+        )
     some = [pull for pull in project.impressions if pull.id in pulls]
     if len(some) < 2 or not all(can_share(project, pull) for pull in some):
-        raise ProjectError("blocks", "Only blocks of colours, each printed once, can share one block.")
+        raise ProjectError("blocks", tr("Only blocks of colours, each printed once, can share one block."))
     first = some[0]
     inks = {zone.ink for pull in some for zone in pull.zones if zone.inked}
     if len(inks) > project.workshop.most_zones:
         raise ProjectError(
             "zones",
-            f"That would be {len(inks)} inks on one block; {project.workshop.most_zones} can be inked before "
-            "the first dries. Say at Method that more can, or keep a block of its own.",
+            tr(
+                "That would be {inks} inks on one block; {most_zones} can be inked before the first "
+                "dries. Say at Method that more can, or keep a block of its own.",
+                inks=len(inks),
+                most_zones=project.workshop.most_zones,
+            ),
         )
     zones = [
         replace(zone, colours=zone_colours(project, pull, place))
@@ -61,7 +68,9 @@ def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -
     lost = {pull.block for pull in some[1:]}
     left = [merged if pull == first.id else by_id[pull] for pull in order if pull not in gone]
     if {pull.id for pull in left} != set(by_id) - gone:
-        raise ProjectError("impressions", "The blocks have changed meanwhile; look at the findings again.")
+        raise ProjectError(
+            "impressions", tr("The blocks have changed meanwhile; look at the findings again.")
+        )
     blocks = tuple(block if each.id == block.id else each for each in project.blocks if each.id not in lost)
     return pruned(project, blocks, tuple(left))
 
@@ -71,7 +80,7 @@ def taken_apart(project: Project, pull_id: str) -> Project:
     pull = project.impression(pull_id)
     old = project.block(pull.block)
     if len(pull.zones) < 2 or is_reduction(project):
-        raise ProjectError("zones", "Only a block that is inked in several zones can be taken apart.")
+        raise ProjectError("zones", tr("Only a block that is inked in several zones can be taken apart."))
     fresh = fresh_number(project)
     blocks: list[Block] = []
     pulls: list[Impression] = []
@@ -142,10 +151,10 @@ def flat_then_graded(project: Project, pull_id: str, zone: int) -> Project:
     pull = project.impression(pull_id)
     grade = pull.zones[zone].grade
     if grade is None or len(pull.zones) > 1:
-        raise ProjectError("grade", "Only an impression of one graded zone can be parted.")
+        raise ProjectError("grade", tr("Only an impression of one graded zone can be parted."))
     pale = min(pull.zones[0].strength, grade.to)
     if pale <= 0:
-        raise ProjectError("grade", "It fades to nothing: there is no pale layer to print flat first.")
+        raise ProjectError("grade", tr("It fades to nothing: there is no pale layer to print flat first."))
     again = printed_again(project, pull_id)
     at = next(place for place, each in enumerate(again.impressions) if each.id == pull_id)
     flat, graded = again.impressions[at : at + 2]

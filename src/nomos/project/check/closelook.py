@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.jigsaw import pieces_of
 from nomos.project.blocks.reduction import is_reduction
@@ -60,13 +61,13 @@ def look_closely(
 ) -> CloseLook:
     """Everything that takes seconds. request : that the blocks were cut for. Raises Cancelled."""
     features = features_of(project, blocks, progress=Part(progress, 0.0, 0.6))
-    progress.report(0.6, "looking for blocks that could be one")
+    progress.report(0.6, tr("looking for blocks that could be one"))
     sharing = sharing_of(project, blocks, laid)
-    progress.report(0.7, "looking at the pieces")
+    progress.report(0.7, tr("looking at the pieces"))
     pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
     apart = None
     if is_reduction(project):
-        progress.report(0.75, "measuring between colours")
+        progress.report(0.75, tr("measuring between colours"))
         apart = colours_apart_mm(blocks)
     loose = loose_parts(project, blocks)
     opened = opened_by_misregister(project, request, blocks, progress=Part(progress, 0.8, 1.0))

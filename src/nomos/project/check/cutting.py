@@ -6,6 +6,7 @@ from functools import partial
 import numpy as np
 
 from nomos.colour import delta_e00, reflectance_to_lab
+from nomos.language import tr, within
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import can_share, put_together
@@ -26,20 +27,20 @@ LONELY_MM = 8.0
 
 _WORDS: dict[FeatureKind, tuple[str, str]] = {
     "thin line": (
-        "Lines thinner than {limit} break, or print broken",
-        "Widen them in the design, or leave them to another block.",
+        tr("Lines thinner than {limit} break, or print broken"),
+        tr("Widen them in the design, or leave them to another block."),
     ),
     "narrow channel": (
-        "Channels narrower than {limit}: no tool goes in, ink fills them",
-        "Close them or open them in the design, or cut them with a knife.",
+        tr("Channels narrower than {limit}: no tool goes in, ink fills them"),
+        tr("Close them or open them in the design, or cut them with a knife."),
     ),
     "speck": (
-        "Specks of less than {area} break off",
-        "Take them off the block, or raise the smallest feature.",
+        tr("Specks of less than {area} break off"),
+        tr("Take them off the block, or raise the smallest feature."),
     ),
     "island": (
-        "Small islands with nothing printing within {limit}: hard to ink and to keep",
-        "Leave ground around them to hold them, or take them off the block.",
+        tr("Small islands with nothing printing within {limit}: hard to ink and to keep"),
+        tr("Leave ground around them to hold them, or take them off the block."),
     ),
 }
 # So much finer than the limit, and it will fail, not perhaps (chosen by us, no source).
@@ -59,7 +60,9 @@ def features_of(
 
     # What is thin on a sawn block is said of its pieces.
     whole = [block for block in project.blocks if block.kerf_mm is None]
-    found = together(on, whole, progress=progress, words=lambda block: f"checking {block.name.lower()}")
+    found = together(
+        on, whole, progress=progress, words=lambda block: tr("checking {name}", name=within(block.name))
+    )
     return {block.id: some for block, some in zip(whole, found, strict=True)}
 
 
@@ -82,7 +85,7 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
         counts = sorted(by_block.items(), key=lambda item: min(each.width_mm for each in item[1]))
         said = [_at_block(project.block(block).name, some, kind) for block, some in counts]
         x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
-        limit, area = length_text(limits[kind]), f"{number(limits[kind])} mm²"
+        limit, area = length_text(limits[kind]), tr("{number} mm²", number=number(limits[kind]))
         text = f"{words.format(limit=limit, area=area)}: {listed(said)}."
         found.append(
             Finding(
@@ -96,7 +99,12 @@ def _at_block(name: str, some: Sequence[Feature], kind: FeatureKind) -> str:
     """How many of a kind a block has: "Key 12, the finest 0.2 mm"."""
     if kind not in ("thin line", "narrow channel"):
         return f"{name} {len(some)}"
-    return f"{name} {len(some)}, the finest {length_text(min(each.width_mm for each in some), 1)}"
+    return tr(
+        "{name} {some}, the finest {min}",
+        name=name,
+        some=len(some),
+        min=length_text(min(each.width_mm for each in some), 1),
+    )
 
 
 def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
@@ -145,13 +153,17 @@ def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
                 pulls=tuple(pulls[place].id for place in group),
                 order=tuple(pulls[each[0]].id for each in order),
             )
-            cure = Cure(f"Put {some} on one block", edit)
+            cure = Cure(tr("Put {some} on one block", some=some), edit)
         found.append(
             Finding(
                 "worth knowing",
                 "blocks",
-                f"{some} could share one block: {length_text(clearance, 0)} apart at the tightest place.",
-                "Ink them apart with small rollers or brushes and save a block and a pull.",
+                tr(
+                    "{some} could share one block: {clearance} apart at the tightest place.",
+                    some=some,
+                    clearance=length_text(clearance, 0),
+                ),
+                tr("Ink them apart with small rollers or brushes and save a block and a pull."),
                 cure=cure,
             )
         )

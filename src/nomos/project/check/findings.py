@@ -9,6 +9,7 @@ from msgspec.structs import replace
 
 from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
+from nomos.language import tr, within
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.keys import (
@@ -84,8 +85,13 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
                 Finding(
                     "worth knowing",
                     "design",
-                    f"{colours[first].name} and {colours[second].name} are alike, ΔE {number(distance)}.",
-                    "One colour fewer may do: flatten to fewer colours.",
+                    tr(
+                        "{name} and {name_2} are alike, ΔE {distance}.",
+                        name=colours[first].name,
+                        name_2=colours[second].name,
+                        distance=number(distance),
+                    ),
+                    tr("One colour fewer may do: flatten to fewer colours."),
                 )
             )
     total = sum(match.area_mm2 for match in matches)
@@ -96,9 +102,13 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
                 Finding(
                     "worth knowing",
                     "design",
-                    f"{colours[match.number].name} covers only {number(match.area_mm2, 0)} mm² "
-                    f"({number(share, 2)} %).",
-                    "A whole block for so little: leave it bare, or flatten to fewer colours.",
+                    tr(
+                        "{name} covers only {area_mm2} mm² ({share} %).",
+                        name=colours[match.number].name,
+                        area_mm2=number(match.area_mm2, 0),
+                        share=number(share, 2),
+                    ),
+                    tr("A whole block for so little: leave it bare, or flatten to fewer colours."),
                 )
             )
     return found
@@ -111,7 +121,7 @@ def _of_tack(project: Project) -> list[Finding]:
             "will fail" if each.fails else "could show",
             "order",
             each.text,
-            "Let the layer before dry, or change the order so that the tack falls.",
+            tr("Let the layer before dry, or change the order so that the tack falls."),
             cure=None if project.sheet_by_sheet else _drying(project.impressions[each.second].id),
         )
         for each in sitting_advice(project)
@@ -119,7 +129,7 @@ def _of_tack(project: Project) -> list[Finding]:
 
 
 def _drying(pull: str) -> Cure:
-    return Cure("Let it dry first", lambda project: with_pull(project, pull, wet=False))
+    return Cure(tr("Let it dry first"), lambda project: with_pull(project, pull, wet=False))
 
 
 def _of_key(project: Project) -> list[Finding]:
@@ -130,10 +140,10 @@ def _of_key(project: Project) -> list[Finding]:
         Finding(
             "worth knowing",
             "blocks",
-            "No key block: nothing dark in this design holds it together.",
-            "Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap.",
-            cure=Cure("Draw a contour key", with_contour_key),
-            other=Cure("Lay a shadow key", with_shadow_key) if darks else None,
+            tr("No key block: nothing dark in this design holds it together."),
+            tr("Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap."),
+            cure=Cure(tr("Draw a contour key"), with_contour_key),
+            other=Cure(tr("Lay a shadow key"), with_shadow_key) if darks else None,
         )
     ]
 
@@ -161,9 +171,16 @@ def _of_layers(project: Project) -> list[Finding]:
                 Finding(
                     "worth knowing",
                     "blocks",
-                    f"{name} changes nothing that is seen: ΔE below {number(UNSEEN_DE00)} everywhere.",
-                    "Leave this block out, or make its ink stronger.",
-                    cure=Cure(f"Leave {name} out", partial(without_impression, impression_id=impression.id)),
+                    tr(
+                        "{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.",
+                        name=name,
+                        unseen_de00=number(UNSEEN_DE00),
+                    ),
+                    tr("Leave this block out, or make its ink stronger."),
+                    cure=Cure(
+                        tr("Leave {name} out", name=name),
+                        partial(without_impression, impression_id=impression.id),
+                    ),
                 )
             )
     return found
@@ -191,15 +208,15 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
     # What the saw takes of a jigsaw is said with its pieces.
     if bare > _LEAST_BARE_MM2 and (out or sawn_block(project) is None):
         cause = (
-            "with " + ", ".join(project.pull_name(i.id) for i in out) + " out of register" if out
-            else "with every block in its place"
+            tr("with ") + ", ".join(project.pull_name(i.id) for i in out) + tr(" out of register") if out
+            else tr("with every block in its place")
         )  # fmt: skip
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                f"Bare paper shows on {number(bare)} mm², {cause}.",
-                "Widen the trap or the key line, or register more closely.",
+                tr("Bare paper shows on {bare} mm², {cause}.", bare=number(bare), cause=cause),
+                tr("Widen the trap or the key line, or register more closely."),
             )
         )
     for match in matches:
@@ -209,8 +226,8 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
                 Finding(
                     "could show",
                     "inks",
-                    f"{name} comes out ΔE {number(match.de00)} from what is wanted.",
-                    "Change its ink, strength or opacity, or its place in the order.",
+                    tr("{name} comes out ΔE {de00} from what is wanted.", name=name, de00=number(match.de00)),
+                    tr("Change its ink, strength or opacity, or its place in the order."),
                 )
             )
     return found
@@ -222,7 +239,7 @@ def _of_lights(project: Project) -> list[Finding]:
         return []
     found = []
     guessed = any(ink.optics is None and ink.reflectance is None for ink in project.inks)
-    doubt = " The inks' spectra are guessed from their colours: read them to be sure." if guessed else ""
+    doubt = tr(" The inks' spectra are guessed from their colours: read them to be sure.") if guessed else ""
     for light in LIGHTS[1:]:
         for one, other, apart in fields_that_part(project, light)[:1]:
             names = [project.flat.colours[n].name for n in (one, other)]
@@ -230,9 +247,15 @@ def _of_lights(project: Project) -> list[Finding]:
                 Finding(
                     "worth knowing",
                     "inks",
-                    f"{names[0]} and {names[1]} match in the booth and part by ΔE {number(apart)} under "
-                    f"{LIGHT_NAMES[light]}.",
-                    f"Mix both from the same pigments if they are to stay one colour.{doubt}",
+                    tr(
+                        "{names} and {names_2} match in the booth and part by ΔE {apart} under "
+                        "{light_names}.",
+                        names=names[0],
+                        names_2=names[1],
+                        apart=number(apart),
+                        light_names=LIGHT_NAMES[light],
+                    ),
+                    tr("Mix both from the same pigments if they are to stay one colour.{doubt}", doubt=doubt),
                 )
             )
     return found
@@ -253,9 +276,12 @@ def _of_inks(project: Project) -> list[Finding]:
                 Finding(
                     "could show",
                     "inks",
-                    f"{ink.name} was read on whiter paper: on this one it will look duller, by "
-                    f"ΔE {number(off)}.",
-                    "Print a pale opaque white below it, take whiter paper, or read the ink on this one.",
+                    tr(
+                        "{name} was read on whiter paper: on this one it will look duller, by ΔE {off}.",
+                        name=ink.name,
+                        off=number(off),
+                    ),
+                    tr("Print a pale opaque white below it, take whiter paper, or read the ink on this one."),
                 )
             )
     return found
@@ -265,7 +291,7 @@ def _of_registration(project: Project) -> list[Finding]:
     plan, reason = plan_of_system(project)
     found = []
     if plan is None:
-        found.append(Finding("will fail", "register", reason, "Until then no templates can be made."))
+        found.append(Finding("will fail", "register", reason, tr("Until then no templates can be made.")))
     elif project.impressions:
         found += _of_system(project)
     out = [project.pull_name(i.id) for i in project.impressions if i.offset]
@@ -274,8 +300,8 @@ def _of_registration(project: Project) -> list[Finding]:
             Finding(
                 "worth knowing",
                 "register",
-                f"Tried out of register: {', '.join(out)}.",
-                "Templates are made in register all the same.",
+                tr("Tried out of register: {out}.", out=", ".join(out)),
+                tr("Templates are made in register all the same."),
             )
         )
     return found
@@ -287,13 +313,18 @@ def _of_system(project: Project) -> list[Finding]:
     advice = advice_for(project)
     chosen = next(each for each in advice if each.system == project.register.system)
     if chosen.fitness == 0:
-        better = SYSTEM_NAMES[advice[0].system].lower()
-        remedy = f"Better here: {better}. {advice[0].reason}"
+        better = within(SYSTEM_NAMES[advice[0].system])
+        remedy = tr("Better here: {better}. {reason}", better=better, reason=advice[0].reason)
         found.append(Finding("will fail", "register", chosen.reason, remedy))
     _, reason = marks_of(project)
     if reason:
         found.append(
-            Finding("worth knowing", "register", f"No marks are printed. {reason}", "Or print none.")
+            Finding(
+                "worth knowing",
+                "register",
+                tr("No marks are printed. {reason}", reason=reason),
+                tr("Or print none."),
+            )
         )
     _, apart = worst_mm(project)
     if apart > project.tolerance_mm and len(project.impressions) > 1:
@@ -301,9 +332,12 @@ def _of_system(project: Project) -> list[Finding]:
             Finding(
                 "could show",
                 "register",
-                f"Two pulls may lie {length_text(apart)} apart at the worst place, and "
-                f"{length_text(project.tolerance_mm)} are allowed.",
-                "See the parts of it under Tolerance, or welcome a looser print.",
+                tr(
+                    "Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.",
+                    apart=length_text(apart),
+                    tolerance_mm=length_text(project.tolerance_mm),
+                ),
+                tr("See the parts of it under Tolerance, or welcome a looser print."),
             )
         )
     return found

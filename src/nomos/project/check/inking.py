@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.check.cutting import free_page
 from nomos.project.model import Impression, Outline, Project, Zone
@@ -43,9 +44,13 @@ class Stray:
         """In one sentence; nothing where it must be inked with care all along."""
         if self.half_mm < WORTH_MM:
             return ""
-        exact = f"; {number(100 * self.tight, 0)} % of its edge must be true" if self.tight > 0.02 else ""
-        loose = f"up to {length_text(self.half_mm, 0)} over along half its edge, unseen"
-        return f"May be inked loosely, {loose}{exact}."
+        exact = (
+            tr("; {tight} % of its edge must be true", tight=number(100 * self.tight, 0))
+            if self.tight > 0.02
+            else ""
+        )
+        loose = tr("up to {half_mm} over along half its edge, unseen", half_mm=length_text(self.half_mm, 0))
+        return tr("May be inked loosely, {loose}{exact}.", loose=loose, exact=exact)
 
 
 @dataclass(frozen=True)
@@ -67,7 +72,7 @@ def strays(project: Project, small: CutBlocks, *, progress: Progress = NULL_PROG
     laid = lay_sheet(small, impressions_to_lay(project), pad_mm=0)
     found = {}
     for place, pull in enumerate(project.impressions):
-        progress.report(place / len(project.impressions), "looking where ink may stray")
+        progress.report(place / len(project.impressions), tr("looking where ink may stray"))
         stray = stray_of(project, laid, pull.id)
         if stray is not None:
             found[pull.id] = stray
@@ -150,9 +155,9 @@ def _too_many(project: Project, pull: Impression) -> list[Finding]:
     return [
         Finding(
             "could show", "blocks",
-            f"{project.pull_name(pull.id)}: {len(inks)} inks at once, and {most} can be inked before the "
-            "first dries.",
-            "Print some of them in a further pull of the block, or say at Method that more can.",
+            tr("{id}: {inks} inks at once, and {most} can be inked before the first dries.",
+            id=project.pull_name(pull.id), inks=len(inks), most=most),
+            tr("Print some of them in a further pull of the block, or say at Method that more can."),
         )
     ]  # fmt: skip
 
@@ -186,14 +191,15 @@ def _too_near(project: Project, blocks: CutBlocks, pull: Impression) -> list[Fin
     if tightest is None:
         return []
     gap, need, one, other, at_mm = tightest
-    names = f"{project.ink(one.ink).name} and {project.ink(other.ink).name}"
-    met = "meet" if gap < 0.5 else f"stand {length_text(gap)} apart"
+    names = tr("{name} and {name_2}", name=project.ink(one.ink).name, name_2=project.ink(other.ink).name)
+    met = "meet" if gap < 0.5 else tr("stand {gap} apart", gap=length_text(gap))
     return [
         Finding(
             "could show", "blocks",
-            f"{project.pull_name(pull.id)}: {names} {met} on the block; inking them apart this way "
-            f"takes {length_text(need, 0)}.",
-            "Let them blend there, ink with a smaller tool, mask one with paper, or cut a channel between.",
+            tr("{id}: {names} {met} on the block; inking them apart this way takes {need}.",
+            id=project.pull_name(pull.id), names=names, met=met, need=length_text(need, 0)),
+            tr("Let them blend there, ink with a smaller tool, mask one with paper, or cut a channel "
+            "between."),
             at_mm,
         )
     ]  # fmt: skip

@@ -6,6 +6,7 @@ from functools import partial
 import numpy as np
 
 from nomos.colour import delta_e00
+from nomos.language import tr
 from nomos.project.blocks.edits import run_through
 from nomos.project.blocks.keys import hidden_mm
 from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
@@ -34,18 +35,30 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
     for trap, length in _open_kisses(project, traps, borders)[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (
-            f"Run {lighter} right through under {darker}: the colour stays."
+            tr(
+                "Run {lighter} right through under {darker}: the colour stays.",
+                lighter=lighter,
+                darker=darker,
+            )
             if trap.through
-            else "A key line over the join would hide it; or take the seam and raise the limit for seams."
+            else tr("A key line over the join would hide it; or take the seam and raise the limit for seams.")
         )
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                f"{lighter} and {darker} only kiss, along {length_text(length, 0)}: an overlap "
-                f"would show as a seam, ΔE {number(trap.seam_de00, 0)}. "
-                f"{length_text(project.tolerance_mm)} out of register opens up to "
-                f"{number(project.tolerance_mm * length, 0)} mm² {_below(project, trap)}.",
+                tr(
+                    "{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, "
+                    "ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² "
+                    "{below}.",
+                    lighter=lighter,
+                    darker=darker,
+                    length=length_text(length, 0),
+                    seam_de00=number(trap.seam_de00, 0),
+                    tolerance_mm=length_text(project.tolerance_mm),
+                    tolerance_mm_2=number(project.tolerance_mm * length, 0),
+                    below=_below(project, trap),
+                ),
                 remedy,
                 _on_border(project, borders, trap),
                 cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
@@ -77,7 +90,7 @@ def _below(project: Project, trap: BorderTrap) -> str:
     sets, keys = printing_sets(project), zone_keys(project)
     common = sorted(sets[trap.lighter] & sets[trap.darker])
     names = [project.ink(project.impression(keys[n].pull).zones[keys[n].zone].ink).name for n in common]
-    return f"of {' and '.join(names)} from below" if names else "of bare paper"
+    return tr("of {names} from below", names=tr(" and ").join(names)) if names else tr("of bare paper")
 
 
 def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> list[Finding]:
@@ -93,17 +106,25 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
         return []
     trap, length = max(seen, key=lambda each: each[0].seam_de00)
     names = [project.flat.colours[n].name for n in (trap.lighter, trap.darker)]
-    more = f" {len(seen)} borders show one." if len(seen) > 1 else ""
+    more = tr(" {seen} borders show one.", seen=len(seen)) if len(seen) > 1 else ""
     below = float(np.floor(trap.seam_de00))
     return [
         Finding(
             "could show",
             "blocks",
-            f"Where {names[0]} runs under {names[1]} a dark seam shows, {length_text(project.trap_mm)} wide, "
-            f"ΔE {number(trap.seam_de00, 0)}, along {length_text(length, 0)}.{more}",
-            "A key line over the join would hide it; or let the two only kiss, and register closely.",
+            tr(
+                "Where {names} runs under {names_2} a dark seam shows, {trap_mm} wide, ΔE "
+                "{seam_de00}, along {length}.{more}",
+                names=names[0],
+                names_2=names[1],
+                trap_mm=length_text(project.trap_mm),
+                seam_de00=number(trap.seam_de00, 0),
+                length=length_text(length, 0),
+                more=more,
+            ),
+            tr("A key line over the join would hide it; or let the two only kiss, and register closely."),
             _on_border(project, borders, trap),
-            cure=Cure(f"No seams above ΔE {below:.0f}", partial(with_seam, seam_de00=below)),
+            cure=Cure(tr("No seams above ΔE {below:.0f}", below=below), partial(with_seam, seam_de00=below)),
         )
     ]
 
@@ -116,9 +137,9 @@ def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[fl
 
 def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
     edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
-    return Cure(f"Run {lighter} through under {darker}", edit)
+    return Cure(tr("Run {lighter} through under {darker}", lighter=lighter, darker=darker), edit)
 
 
 def _seam(trap: BorderTrap) -> Cure:
     limit = float(np.ceil(trap.seam_de00))
-    return Cure(f"Take seams up to ΔE {limit:.0f}", partial(with_seam, seam_de00=limit))
+    return Cure(tr("Take seams up to ΔE {limit:.0f}", limit=limit), partial(with_seam, seam_de00=limit))

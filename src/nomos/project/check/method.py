@@ -2,6 +2,7 @@
 
 from functools import partial
 
+from nomos.language import tr
 from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.model import Project
@@ -19,13 +20,17 @@ def of_methods(project: Project) -> list[Finding]:
             Finding(
                 "could show",
                 "blocks",
-                f"{front.name} and {back.name} are faces of one board and are printed one after the other.",
-                "Wait until the first face is clean and dry, or print another block between them.",
+                tr(
+                    "{name} and {name_2} are faces of one board and are printed one after the other.",
+                    name=front.name,
+                    name_2=back.name,
+                ),
+                tr("Wait until the first face is clean and dry, or print another block between them."),
             )
         )
     if board_pairs(project):
         found.append(
-            Finding("worth knowing", "blocks", turned_text(project), "Mark that corner on both faces.")
+            Finding("worth knowing", "blocks", turned_text(project), tr("Mark that corner on both faces."))
         )
     plan, _ = plan_of_system(project)
     grip = project.workshop.grip_mm
@@ -39,9 +44,13 @@ def of_methods(project: Project) -> list[Finding]:
                 Finding(
                     "could show",
                     "blocks",
-                    f"The border that holds the pieces is {length_text(border)} wide at its narrowest, "
-                    f"{length_text(grip)} are wanted.",
-                    "Choose a larger sheet, or cut the block larger than the sheet needs.",
+                    tr(
+                        "The border that holds the pieces is {border} wide at its narrowest, {grip} are "
+                        "wanted.",
+                        border=length_text(border),
+                        grip=length_text(grip),
+                    ),
+                    tr("Choose a larger sheet, or cut the block larger than the sheet needs."),
                 )
             )
     return found
@@ -56,17 +65,17 @@ def of_writing(project: Project) -> list[Finding]:
             Finding(
                 "worth knowing",
                 "blocks",
-                "The design holds writing: it must stand reversed on every block.",
-                "It does on the templates headed as mirrored; check one word in a mirror before cutting.",
+                tr("The design holds writing: it must stand reversed on every block."),
+                tr("It does on the templates headed as mirrored; check one word in a mirror before cutting."),
             )
         ]
     return [
         Finding(
             "worth knowing",
             "blocks",
-            "Does this design hold writing or numbers? Cut right-reading, they would print reversed.",
-            "Say yes and the templates remind you to check.",
-            cure=Cure("It does", partial(with_writing, writing=True)),
-            other=Cure("It does not", partial(with_writing, writing=False)),
+            tr("Does this design hold writing or numbers? Cut right-reading, they would print reversed."),
+            tr("Say yes and the templates remind you to check."),
+            cure=Cure(tr("It does"), partial(with_writing, writing=True)),
+            other=Cure(tr("It does not"), partial(with_writing, writing=False)),
         )
     ]

@@ -6,6 +6,7 @@ from math import cos, pi, sin
 
 import numpy as np
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.sheet.masks import CutBlocks, MaskRequest, coarse
@@ -48,7 +49,7 @@ def opened_by_misregister(
     small = coarse(blocks, _PIXELS)
     share = small.px_per_mm / blocks.px_per_mm
     untrapped = block_masks(small.labels, [_scaled(plan, share) for plan in request.plans], (), 0.0)
-    progress.report(0.3, "trying blocks out of register")
+    progress.report(0.3, tr("trying blocks out of register"))
     opened = _opened_by_each(project, small, small.masks)
     without = _opened_by_each(project, small, untrapped)
     worst = max(range(len(opened)), key=lambda place: opened[place], default=None)

@@ -8,6 +8,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import inked_apart, is_reduction, layer_steps
 from nomos.project.model import Project
@@ -36,9 +37,16 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
             Finding(
                 "could show",
                 "blocks",
-                f"{len(small)} of {len(pieces)} pieces are smaller than {number(SMALL_PIECE_MM2, 0)} mm²: "
-                f"hard to saw, easily lost. Number {least.number} has only {number(least.area_mm2)} mm².",
-                "Merge them with a neighbour at the Design station, or leave them to a key block.",
+                tr(
+                    "{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, "
+                    "easily lost. Number {number} has only {area_mm2} mm².",
+                    small=len(small),
+                    pieces=len(pieces),
+                    small_piece_mm2=number(SMALL_PIECE_MM2, 0),
+                    number=least.number,
+                    area_mm2=number(least.area_mm2),
+                ),
+                tr("Merge them with a neighbour at the Design station, or leave them to a key block."),
                 _on_sheet(project, least.place),
             )
         )
@@ -46,15 +54,19 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         ((neck, piece) for piece in pieces for neck in piece.necks), key=lambda pair: pair[0].width_mm
     )
     for neck, piece in necks[:_MOST_NECKS]:
-        more = f" One of {len(necks)} such places." if len(necks) > 1 else ""
+        more = tr(" One of {necks} such places.", necks=len(necks)) if len(necks) > 1 else ""
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                f"Piece {piece.number}, {colours[piece.colour].name}, is "
-                f"{length_text(neck.width_mm)} thin at "
-                f"a neck: it breaks there.{more}",
-                "Widen it in the design, or saw it there on purpose and have two pieces.",
+                tr(
+                    "Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}",
+                    number=piece.number,
+                    name=colours[piece.colour].name,
+                    width_mm=length_text(neck.width_mm),
+                    more=more,
+                ),
+                tr("Widen it in the design, or saw it there on purpose and have two pieces."),
                 _on_sheet(project, neck.place),
             )
         )
@@ -67,8 +79,8 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
             Finding(
                 "worth knowing",
                 "blocks",
-                f"Loose parts of one colour, each inked and placed by itself: {some}.",
-                "Lay them out by number; the same number stands on every template.",
+                tr("Loose parts of one colour, each inked and placed by itself: {some}.", some=some),
+                tr("Lay them out by number; the same number stands on every template."),
             )
         )
     return tuple(found)
@@ -81,9 +93,14 @@ def _kerf_finding(project: Project, kerf_mm: float, pieces: tuple[Piece, ...]) -
     return Finding(
         "could show",
         "blocks",
-        f"The saw takes {length_text(kerf_mm)}: white hairlines along {number(joins / 1000)} m of joins, "
-        f"about {number(joins * kerf_mm / 100)} cm² of paper.",
-        "A thinner blade or a knife, pieces pushed together in their border, or a key over the joins.",
+        tr(
+            "The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} "
+            "cm² of paper.",
+            kerf_mm=length_text(kerf_mm),
+            joins=number(joins / 1000),
+            joins_2=number(joins * kerf_mm / 100),
+        ),
+        tr("A thinner blade or a knife, pieces pushed together in their border, or a key over the joins."),
     )
 
 
@@ -91,14 +108,16 @@ def _window_findings(project: Project, pieces: tuple[Piece, ...]) -> list[Findin
     windows = [piece for piece in pieces if piece.window_of is not None]
     if not windows:
         return []
-    some = ", ".join(f"{piece.number} in {piece.window_of}" for piece in windows[:6])
-    more = f" and {len(windows) - 6} more" if len(windows) > 6 else ""
+    some = ", ".join(
+        tr("{number} in {window_of}", number=piece.number, window_of=piece.window_of) for piece in windows[:6]
+    )
+    more = tr(" and {len} more", len=len(windows) - 6) if len(windows) > 6 else ""
     return [
         Finding(
             "worth knowing",
             "blocks",
-            f"Pieces that lie wholly inside another: {some}{more}.",
-            "A saw needs a hole drilled on the line to start from; a knife cuts them out.",
+            tr("Pieces that lie wholly inside another: {some}{more}.", some=some, more=more),
+            tr("A saw needs a hole drilled on the line to start from; a knife cuts them out."),
             _on_sheet(project, windows[0].place),
         )
     ]
@@ -164,15 +183,29 @@ def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Fin
         if each.pull not in known or (each.parts < 2 and not each.windows):
             continue
         name = project.block(project.impression(each.pull).block).name
-        parts = f"falls into {each.parts} loose parts" if each.parts > 1 else "hangs together"
-        windows = f", {counted(each.windows, 'window')} to cut out" if each.windows else ""
+        parts = (
+            tr("falls into {parts} loose parts", parts=each.parts) if each.parts > 1 else tr("hangs together")
+        )
+        windows = (
+            tr(", {windows} to cut out", windows=counted(each.windows, tr("window"), tr("windows")))
+            if each.windows
+            else ""
+        )
         found.append(
             Finding(
                 "could show" if each.parts > 1 else "worth knowing",
                 "blocks",
-                f"State {known[each.pull]}, {name}, {parts}{windows}.",
-                "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved ground. "
-                "Method shows them by number.",
+                tr(
+                    "State {known}, {name}, {parts}{windows}.",
+                    known=known[each.pull],
+                    name=name,
+                    parts=parts,
+                    windows=windows,
+                ),
+                tr(
+                    "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved "
+                    "ground. Method shows them by number."
+                ),
                 _on_sheet(project, each.places[0]) if each.places else None,
             )
         )
@@ -213,11 +246,17 @@ def apart_findings(project: Project, apart_mm: NDArray[np.float64] | None) -> tu
                 Finding(
                     "worth knowing",
                     "blocks",
-                    f"{name} could be inked apart in pull {best[1] + 1}, with {other_name}: "
-                    f"{length_text(best[0], 0)} from all else that stands there.",
-                    "With a small roller or brush, and cut away with it: saves a pull.",
+                    tr(
+                        "{name} could be inked apart in pull {best}, with {other_name}: {length_text} from "
+                        "all else that stands there.",
+                        name=name,
+                        best=best[1] + 1,
+                        other_name=other_name,
+                        length_text=length_text(best[0], 0),
+                    ),
+                    tr("With a small roller or brush, and cut away with it: saves a pull."),
                     cure=Cure(
-                        f"Ink {name} apart with {other_name}",
+                        tr("Ink {name} apart with {other_name}", name=name, other_name=other_name),
                         partial(inked_apart, number=own, with_number=partner),
                     ),
                 )

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.check.findings import find
 from nomos.project.model import Project, ProjectError
@@ -65,7 +66,7 @@ def proof_of(project: Project, assets: Assets, *, progress: Progress = NULL_PROG
     """The proof of a project from nothing: cut, laid and coloured. Raises ProjectError, Cancelled."""
     request = mask_request(project, assets)
     if request is None or not project.impressions:
-        raise ProjectError("flat", "There is nothing to print yet: open a picture and flatten it first.")
+        raise ProjectError("flat", tr("There is nothing to print yet: open a picture and flatten it first."))
     blocks = cut_blocks(request, progress=progress)
     laid = lay_sheet(blocks, impressions_to_lay(project))
     return prove(project, blocks, laid, bare_places(project, blocks, laid))

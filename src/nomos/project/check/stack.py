@@ -3,6 +3,7 @@
 import numpy as np
 
 from nomos.colour import delta_e00
+from nomos.language import tr
 from nomos.project.blocks.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
 from nomos.project.inks.edits import with_ink
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
@@ -10,7 +11,7 @@ from nomos.project.model import Project, WantedColour
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
 from nomos.units import number
 
-_OPACITY = {"transparent": "transparent", "semi": "half opaque", "opaque": "opaque"}
+_OPACITY = {"transparent": "transparent", "semi": tr("half opaque"), "opaque": "opaque"}
 
 
 def of_reduction(project: Project) -> list[Finding]:
@@ -21,8 +22,8 @@ def of_reduction(project: Project) -> list[Finding]:
         Finding(
             "worth knowing",
             "blocks",
-            "A reduction: once the board is cut further, no sheet can be added.",
-            "Print more sheets than the edition through the first pull, all of them before the next cut.",
+            tr("A reduction: once the board is cut further, no sheet can be added."),
+            tr("Print more sheets than the edition through the first pull, all of them before the next cut."),
         )
     ]
     sets, keys = printing_sets(project), zone_keys(project)
@@ -37,12 +38,22 @@ def of_reduction(project: Project) -> list[Finding]:
             top = keys[max(sets[number_of])]
             word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
             lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
-            cause = "it is lighter than what lies under it" if lighter else "what lies under it shows through"
+            cause = (
+                tr("it is lighter than what lies under it")
+                if lighter
+                else tr("what lies under it shows through")
+            )
             found.append(
                 Finding(
                     "could show",
                     "blocks",
-                    f"{colour.name} cannot be reached with a {word} ink, ΔE {number(left)}: {cause}.",
+                    tr(
+                        "{name} cannot be reached with a {word} ink, ΔE {left}: {cause}.",
+                        name=colour.name,
+                        word=word,
+                        left=number(left),
+                        cause=cause,
+                    ),
                     *_reached(project, colour, sets[number_of], top, left),
                 )
             )
@@ -58,10 +69,21 @@ def _reached(
     hiding = with_ink(project, ink.id, lab=colour.lab, opacity="opaque")
     then = float(delta_e00(predicted(hiding, [films])[0], np.array(colour.lab)))
     if ink.opacity == "opaque" or then > left - UNSEEN_DE00:
-        return "Print it earlier, before what shows through it, or give it a block of its own.", None, None
+        return (
+            tr("Print it earlier, before what shows through it, or give it a block of its own."),
+            None,
+            None,
+        )
     name = ink.name
     return (
-        f"Make {name} opaque: ΔE {number(then)} then. Working the reduction out again does not help.",
+        tr(
+            "Make {name} opaque: ΔE {then} then. Working the reduction out again does not help.",
+            name=name,
+            then=number(then),
+        ),
         None,
-        Cure(f"Make {name} opaque", lambda p: with_ink(p, ink.id, lab=colour.lab, opacity="opaque")),
+        Cure(
+            tr("Make {name} opaque", name=name),
+            lambda p: with_ink(p, ink.id, lab=colour.lab, opacity="opaque"),
+        ),
     )

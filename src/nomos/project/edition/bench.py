@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 
 from nomos.edition import EditionState, Event, EventKind
 from nomos.edition.reminders import LayerWork, reminders
+from nomos.language import tr
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.edition.card import PullCard, pull_card
 from nomos.project.edition.carving import CarvedBlock
@@ -82,12 +83,12 @@ def begin_events(
     """What is written down as a layer begins, the next one if none is named. Raises ProjectError."""
     wanted = state.next_layer() if layer is None else layer
     if wanted is None or not 0 <= wanted < state.layers:
-        raise ProjectError("layer", "Every layer is printed: choose and number the sheets.")
+        raise ProjectError("layer", tr("Every layer is printed: choose and number the sheets."))
     pull = project.impressions[wanted]
     inks = ", ".join(dict.fromkeys(project.ink(zone.ink).name for zone in pull.zones if zone.inked))
     begun = Event(at, "layer", wanted, text=inks, pull=pull.id, printed=printed_as(project, pull))
     if cut_before(project)[wanted]:
-        said = f"cut further for {project.pull_name(pull.id)}"
+        said = tr("cut further for {id}", id=project.pull_name(pull.id))
         cut = Event(at, "state", wanted, text=said, pull=pull.id)
         return cut, begun
     return (begun,)
@@ -101,10 +102,10 @@ def pull_events(
     Sheet by sheet the layer it gets may be new to the log: then that is written first.
     """
     if state.layer < 0:
-        raise ProjectError("layer", "Begin the layer first.")
+        raise ProjectError("layer", tr("Begin the layer first."))
     queue = state.queue()
     if not queue:
-        raise ProjectError("layer", "Every sheet has this layer: begin the next one.")
+        raise ProjectError("layer", tr("Every sheet has this layer: begin the next one."))
     pulled = Event(at, kind, state.layer, queue[0], reason, pull=state.pulls[state.layer])
     if state.layer not in state.started:
         return (*begin_events(project, state, at, state.layer), pulled)
@@ -114,10 +115,10 @@ def pull_events(
 def given_up_event(state: EditionState, sheet: int, at: str) -> Event:
     """A sheet is given up, to be spoiled in place of others. Raises ProjectError."""
     if sheet not in state.histories:
-        raise ProjectError("sheet", f"There is no sheet {sheet}.")
+        raise ProjectError("sheet", tr("There is no sheet {sheet}.", sheet=sheet))
     history = state.histories[sheet]
     if history.spoiled_at is not None:
-        raise ProjectError("sheet", f"Sheet {sheet} is spoiled already.")
+        raise ProjectError("sheet", tr("Sheet {sheet} is spoiled already.", sheet=sheet))
     layer = max(history.layers, default=0)
     return Event(at, "given up", layer, sheet, "given up", pull=state.pulls[layer])
 
@@ -133,11 +134,11 @@ def has_fine_lines(carved: CarvedBlock) -> bool:
 
 
 NOTES = {
-    "ink": "Ink used, g",
-    "air": "Air, °C and %",
-    "batch": "Batch",
-    "packing": "Packing, sheets",
-    "remark": "Remark",
+    "ink": tr("Ink used, g"),
+    "air": tr("Air, °C and %"),
+    "batch": tr("Batch"),
+    "packing": tr("Packing, sheets"),
+    "remark": tr("Remark"),
 }
 
 
@@ -148,19 +149,23 @@ def note_event(kind: str, text: str) -> Event:
     """
     text = text.strip()
     if not text:
-        raise ProjectError("note", "Write what is to be noted.")
+        raise ProjectError("note", tr("Write what is to be noted."))
     figures = [_figure(part) for part in re.findall(r"-?\d+(?:[.,]\d+)?", text)]
     if kind == "ink":
         if len(figures) != 1 or not 0 < figures[0] < 1e5:
-            raise ProjectError("note", f"'{text}' is not a weight of ink; write the grams, as 12.5.")
+            raise ProjectError(
+                "note", tr("'{said}' is not a weight of ink; write the grams, as 12.5.", said=text)
+            )
         return Event("", "ink", value=figures[0])
     if kind == "air":
         if len(figures) != 2 or not (-20 <= figures[0] <= 60 and 0 <= figures[1] <= 100):
-            raise ProjectError("note", f"'{text}' is not the air; write degrees and per cent, as 19 55.")
+            raise ProjectError(
+                "note", tr("'{said}' is not the air; write degrees and per cent, as 19 55.", said=text)
+            )
         return Event("", "air", value=figures[0], also=figures[1])
     if kind in ("batch", "packing", "remark"):
         return Event("", kind, text=text)  # type: ignore[arg-type] # three of the kinds
-    raise ProjectError("note", f"{kind} cannot be noted.")
+    raise ProjectError("note", tr("{kind} cannot be noted.", kind=kind))
 
 
 def noted(made: Event, state: EditionState, at: str) -> Event:

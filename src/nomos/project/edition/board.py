@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
 from nomos.edition.replay import SheetHistory
+from nomos.language import tr
 from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of
@@ -123,7 +124,7 @@ def _put(
 
 
 def _word(history: SheetHistory) -> str:
-    return f"{history.sheet} best" if history.chosen else f"{history.sheet}"
+    return tr("{sheet} best", sheet=history.sheet) if history.chosen else f"{history.sheet}"
 
 
 def sheet_facts(
@@ -135,31 +136,35 @@ def sheet_facts(
     rows = [
         (
             f"{layer + 1} {names[layer]}",
-            _pulled(state, sheet, layer) + (how if layer <= spoiled else "the poor first pull"),
+            _pulled(state, sheet, layer) + (how if layer <= spoiled else tr("the poor first pull")),
         )
         for layer, how in sorted(history.layers.items())
     ]
-    rows += [("Lacks", names[layer]) for layer in range(state.layers) if layer not in history.layers][:1]
+    rows += [(tr("Lacks"), names[layer]) for layer in range(state.layers) if layer not in history.layers][:1]
     if history.spoiled_at is not None:
-        rows.append(("Spoiled", history.reason or "yes"))
+        rows.append((tr("Spoiled"), history.reason or tr("yes")))
     if history.remark:
-        rows.append(("Mended", history.remark))
+        rows.append((tr("Mended"), history.remark))
     batches = [_batch(state, sheet, layer) for layer in history.layers]
-    rows += [("Batch", text) for text in dict.fromkeys(batches) if text]
+    rows += [(tr("Batch"), text) for text in dict.fromkeys(batches) if text]
     rows += [
-        ("Remark", event.text)
+        (tr("Remark"), event.text)
         for event in state.remarks
         if event.kind == "remark" and event.sheet == history.sheet
     ]
     dries = _dries_until(project, state, sheet)
     if dries is not None:
-        rows.append(("Wet until", f"{dries:%a %d %b %H:%M}") if dries > now else ("Dry", "yes"))
+        rows.append(
+            (tr("Wet until"), tr("{dries:%a %d %b %H:%M}", dries=dries))
+            if dries > now
+            else (tr("Dry"), tr("yes"))
+        )
     return tuple(rows)
 
 
 def _pulled(state: EditionState, sheet: int, layer: int) -> str:
     at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
-    return f"{datetime.fromisoformat(at):%d %b %H:%M}, " if at else ""
+    return tr("{at:%d %b %H:%M}, ", at=datetime.fromisoformat(at)) if at else ""
 
 
 def _batch(state: EditionState, sheet: int, layer: int) -> str:

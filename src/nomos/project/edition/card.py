@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from nomos.language import opened, tr, within
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
@@ -66,13 +67,17 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
     sheets = planned_sheets(project)
     zones = tuple(_zone(project, blocks, pull, place, sheets) for place in range(len(pull.zones)))
     grams = [zone.grams for zone in zones if zone.grams]
-    amount = f"{number(sum(grams), 0)} g for {sheets} sheets" if grams else ""
-    then = "then let them dry, press them flat, choose and number them"
+    amount = tr("{grams} g for {sheets} sheets", grams=number(sum(grams), 0), sheets=sheets) if grams else ""
+    then = tr("then let them dry, press them flat, choose and number them")
     if layer + 1 < count:
         following = project.pull_name(project.impressions[layer + 1].id)
-        then = f"then {between_pulls(project)[layer]}; next {following}"
+        then = tr(
+            "then {between_pulls}; next {following}",
+            between_pulls=between_pulls(project)[layer],
+            following=following,
+        )
     return PullCard(
-        f"{layer + 1} of {count}: {project.pull_name(pull.id)}",
+        tr("{layer} of {count}: {id}", layer=layer + 1, count=count, id=project.pull_name(pull.id)),
         zones,
         amount,
         PRINTING_WORDS[pull.printing] if pull.printing else "",
@@ -83,7 +88,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
         tuple(dict.fromkeys(cue for zone in pull.zones if not zone.bare for cue in cues_of(zone))),
         (*damp_cues(project, pull), *handling(pull)),
         slab_cautions(project, pull),
-        f"{then[0].upper()}{then[1:]}.",
+        f"{opened(then)}.",
     )
 
 
@@ -91,7 +96,7 @@ def _wet(project: Project, layer: int) -> str:
     """Whether it goes onto wet ink, and plainly whether it will take there."""
     if not project.goes_on_wet(layer):
         return ""
-    said = "onto the wet layer before"
+    said = tr("onto the wet layer before")
     advice = next((each for each in sitting_advice(project) if each.second == layer), None)
     return said if advice is None else f"{said}: {advice.brief}"
 
@@ -110,15 +115,19 @@ def zone_text(project: Project, pull: Impression, place: int) -> str:
     zone = pull.zones[place]
     where = _where(project, zone, first=place == 0)
     if zone.bare == "uninked":
-        return f"{where}left without ink"
+        return tr("{where}left without ink", where=where)
     if zone.bare == "wiped":
-        edge = f", the edge soft over {length_text(zone.soft_mm, 0)}" if zone.soft_mm else ", a hard edge"
-        return f"{where}wiped with a cloth before the pull{edge}"
+        edge = (
+            tr(", the edge soft over {soft_mm}", soft_mm=length_text(zone.soft_mm, 0))
+            if zone.soft_mm
+            else tr(", a hard edge")
+        )
+        return tr("{where}wiped with a cloth before the pull{edge}", where=where, edge=edge)
     said = [project.ink(zone.ink).name]
     if zone.strength < 0.995:
-        said.append(f"{100 * (1 - zone.strength):.0f} % extender")
+        said.append(tr("{strength:.0f} % extender", strength=100 * (1 - zone.strength)))
     if zone.inking != "normal":
-        said.append(f"{'thin' if zone.inking == 'light' else 'heavy'} film")
+        said.append(tr("{also} film", also=tr("thin") if zone.inking == "light" else "heavy"))
     said.append(_tool(project, zone))
     if zone.grade is not None:
         said.append(_graded(zone))
@@ -127,10 +136,10 @@ def zone_text(project: Project, pull: Impression, place: int) -> str:
 
 def _where(project: Project, zone: Zone, *, first: bool) -> str:
     if zone.areas:
-        return "where it is drawn: "
+        return tr("where it is drawn: ")
     if zone.colours and project.flat is not None:
-        return f"{', '.join(project.flat.colours[n].name.lower() for n in zone.colours[:3])}: "
-    return "the rest: " if first and zone.bare else ""
+        return f"{', '.join(within(project.flat.colours[n].name) for n in zone.colours[:3])}: "
+    return tr("the rest: ") if first and zone.bare else ""
 
 
 def _tool(project: Project, zone: Zone) -> str:
@@ -140,55 +149,70 @@ def _tool(project: Project, zone: Zone) -> str:
 
 def _graded(zone: Zone) -> str:
     assert zone.grade is not None
-    end = "nothing" if zone.grade.to == 0 else f"{100 * zone.grade.to:.0f} %"
-    begin = "nothing" if zone.strength == 0 else f"{100 * zone.strength:.0f} %"
+    end = tr("nothing") if zone.grade.to == 0 else tr("{to:.0f} %", to=100 * zone.grade.to)
+    begin = tr("nothing") if zone.strength == 0 else tr("{strength:.0f} %", strength=100 * zone.strength)
     if zone.grade.edge_mm is not None:
-        edges = "the outer edge" if zone.grade.outer else "each edge"
-        return f"graded from {begin} at {edges} to {end} over {length_text(zone.grade.edge_mm, 0)}"
+        edges = tr("the outer edge") if zone.grade.outer else tr("each edge")
+        return tr(
+            "graded from {begin} at {edges} to {end} over {edge_mm}",
+            begin=begin,
+            edges=edges,
+            end=end,
+            edge_mm=length_text(zone.grade.edge_mm, 0),
+        )
     (x0, y0), (x1, y1) = zone.grade.start, zone.grade.end
-    down = "top to bottom" if y1 > y0 else "bottom to top"
-    across = "left to right of the print" if x1 > x0 else "right to left of the print"
+    down = tr("top to bottom") if y1 > y0 else tr("bottom to top")
+    across = tr("left to right of the print") if x1 > x0 else tr("right to left of the print")
     way = down if abs(y1 - y0) >= abs(x1 - x0) else across
-    return f"graded from {begin} to {end}, {way}" + (" and back" if zone.grade.both else "")
+    return tr("graded from {begin} to {end}, {way}", begin=begin, end=end, way=way) + (
+        tr(" and back") if zone.grade.both else ""
+    )
 
 
 def _packing(project: Project, blocks: CutBlocks | None, pull: Impression) -> str:
     if pull.packing_sheets is not None:
-        return f"{pull.packing_sheets} sheets of packing"
+        return tr("{packing_sheets} sheets of packing", packing_sheets=pull.packing_sheets)
     share = _USUAL_SHARE
     if blocks is not None:
         image = project.image.width * project.image.height
         share = blocks.areas_mm2[project.number_of(pull.block)] / image
     if share < _LINE_SHARE or any(zone.grade for zone in pull.zones):
-        return "little packing, light pressure"
-    return "more packing, a large solid" if share > _SOLID_SHARE else "usual packing"
+        return tr("little packing, light pressure")
+    return tr("more packing, a large solid") if share > _SOLID_SHARE else tr("usual packing")
 
 
 def _checks(project: Project, pull: Impression) -> str:
     """Which block, which face, which corner where: what is looked at before the block is laid down."""
     block = project.block(pull.block)
-    corner = f"solid corner near, {project.kento.hand}"
+    corner = tr("solid corner near, {hand}", hand=tr(project.kento.hand))
     if is_reduction(project):
         states = list(dict.fromkeys(each.block for each in project.impressions))
-        return f"The board, state {states.index(block.id) + 1} of {len(states)}; {corner}."
+        return tr(
+            "The board, state {index} of {states}; {corner}.",
+            index=states.index(block.id) + 1,
+            states=len(states),
+            corner=corner,
+        )
     for number_of, (front, back) in enumerate(board_pairs(project), start=1):
         if block.id in (front.id, back.id):
             face = "front" if block.id == front.id else "back"
-            marked = corner if face == "front" else "its solid corner is the back's own"
-            return f"Board {number_of}, {face} up; {marked}."
-    pieces = "; every piece inked, numbers as on the template" if block.kerf_mm is not None else ""
-    return f"Block {block.name}; {corner}{pieces}."
+            marked = corner if face == "front" else tr("its solid corner is the back's own")
+            return tr(
+                "Board {number_of}, {face} up; {marked}.", number_of=number_of, face=face, marked=marked
+            )
+    pieces = tr("; every piece inked, numbers as on the template") if block.kerf_mm is not None else ""
+    return tr("Block {name}; {corner}{pieces}.", name=block.name, corner=corner, pieces=pieces)
 
 
 def _lay_text(project: Project, pull: Impression) -> str:
     if pull.turned_over:
-        return "Block onto the paper, on its traced place."
+        return tr("Block onto the paper, on its traced place.")
     system = project.register.system
     if system in ("kento", "floating"):
-        return "Corner notch first, then the straight notch, let it fall."
+        return tr("Corner notch first, then the straight notch, let it fall.")
     return {
-        "pins": "Tabs onto the pins one by one, let it fall.",
-        "jig": "Near stops first, slide to the side stop, lay it down.",
-        "bed": "Marked corner of the block to the marked corner; sheet onto its crosses.",
-        "translucent": "Cross on cross against the light, near ones first.",
+        "pins": tr("Tabs onto the pins one by one, let it fall."),
+        "jig": tr("Near stops first, slide to the side stop, lay it down."),
+        "bed": tr("Marked corner of the block to the marked corner; sheet onto its crosses."),
+        "translucent": tr("Cross on cross against the light, near ones first."),
     }.get(system, SYSTEM_NAMES[system])

@@ -12,6 +12,7 @@ from nomos.carving import FACTS, CuttingPlan, Effort, Material, Roller, carve, e
 from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import tools_for
 from nomos.carving.transfer import CHISEL_CAUTION, KNIFE_CAUTION, MAT_CAUTION, SOLVENT_CAUTION
+from nomos.language import opened, tr, within
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import is_reduction
@@ -69,7 +70,7 @@ def carve_blocks(
 
     made = together(
         carved, printed, progress=progress,
-        words=lambda block: f"planning the cutting of {block.name.lower()}",
+        words=lambda block: tr("planning the cutting of {name}", name=within(block.name)),
     )  # fmt: skip
     by_id = {each.block: each for each in made}
     return tuple(by_id[block.id] for block in project.blocks if block.id in by_id)
@@ -132,13 +133,15 @@ def _finest_help(project: Project, carved: CarvedBlock) -> str:
     facts = FACTS[material]
     if carved.finest_kind == "narrow channel":
         wide = length_text(_channel_mm(project, carved.block), 2)
-        return (
-            f"{material.capitalize()} clears channels of {wide} with these tools; take a finer one, or "
-            "widen them."
+        return tr(
+            "{material} clears channels of {wide} with these tools; take a finer one, or widen them.",
+            material=opened(tr(material)),
+            wide=wide,
         )
-    return (
-        f"{material.capitalize()} holds lines of {length_text(facts.line_mm, 2)}; take a harder "
-        "material, or widen them."
+    return tr(
+        "{material} holds lines of {line_mm}; take a harder material, or widen them.",
+        material=opened(tr(material)),
+        line_mm=length_text(facts.line_mm, 2),
     )
 
 
@@ -149,8 +152,8 @@ def material_of(project: Project, block_id: str) -> Material:
 
 def materials_text(project: Project) -> str:
     """All that the blocks are made of: "lino and hard wood"."""
-    some = dict.fromkeys(material_of(project, block.id) for block in project.blocks)
-    return " and ".join(some) or project.craft.material
+    some = dict.fromkeys(tr(material_of(project, block.id)) for block in project.blocks)
+    return tr(" and ").join(some) or tr(project.craft.material)
 
 
 def _channel_mm(project: Project, block_id: str) -> float:
@@ -166,19 +169,27 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
     if craft.curl_mm > _CURL_MM:
         found.append(
             Finding(
-                "will fail", "carve",
-                f"The blocks curl by {length_text(craft.curl_mm)}: a curled block never registers.",
-                "Glue it to a flat board before it is cut.",
+                "will fail",
+                "carve",
+                tr(
+                    "The blocks curl by {curl_mm}: a curled block never registers.",
+                    curl_mm=length_text(craft.curl_mm),
+                ),
+                tr("Glue it to a flat board before it is cut."),
             )
-        )  # fmt: skip
+        )
     if craft.material == "lino" and craft.thickness_mm < 2.5:
         found.append(
             Finding(
-                "could show", "carve",
-                f"Lino of {length_text(craft.thickness_mm)} leaves little depth: cleared ground will print.",
-                "Glue it to board and clear to the backing, or mask broad ground.",
+                "could show",
+                "carve",
+                tr(
+                    "Lino of {thickness_mm} leaves little depth: cleared ground will print.",
+                    thickness_mm=length_text(craft.thickness_mm),
+                ),
+                tr("Glue it to board and clear to the backing, or mask broad ground."),
             )
-        )  # fmt: skip
+        )
     found += _too_fine(project, carved)
     found += _reached(project, carved)
     found += _small(project, carved)
@@ -196,17 +207,25 @@ def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
         some.sort(key=lambda each: each.finest_mm or 0.0)
         said = [
             f"{project.block(each.block).name} {length_text(each.finest_mm or 0.0, 2)}, "
-            f"{counted(each.too_fine, 'place')}"
+            + counted(each.too_fine, tr("place"), tr("places"))
             for each in some
         ]
         found.append(
             Finding(
-                "could show", "carve",
-                f"Too fine for these tools in {material}, the finest a {kind}: {listed(said)}.",
-                _finest_help(project, some[0]), some[0].finest_place, _harder(project, some[0]),
+                "could show",
+                "carve",
+                tr(
+                    "Too fine for these tools in {material}, the finest a {kind}: {said}.",
+                    material=tr(material),
+                    kind=tr(kind),
+                    said=listed(said),
+                ),
+                _finest_help(project, some[0]),
+                some[0].finest_place,
+                _harder(project, some[0]),
                 blocks=tuple(each.block for each in some),
             )
-        )  # fmt: skip
+        )
     return found
 
 
@@ -216,7 +235,10 @@ def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
     if carved.finest_kind != "thin line" or FACTS[_HARD].line_mm >= own.line_mm:
         return None
     name = project.block(carved.block).name
-    return Cure(f"Cut {name} in {_HARD}", lambda project: with_material(project, carved.block, _HARD))
+    return Cure(
+        tr("Cut {name} in {hard}", name=name, hard=tr(_HARD)),
+        lambda project: with_material(project, carved.block, _HARD),
+    )
 
 
 def _reached(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
@@ -228,14 +250,19 @@ def _reached(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     if not some:
         return []
     said = [
-        f"{project.block(each.block).name} {number(each.carving.chatter_mm2 / 100, 0)} cm²" for each in some
+        tr(
+            "{name} {chatter_mm2} cm²",
+            name=project.block(each.block).name,
+            chatter_mm2=number(each.carving.chatter_mm2 / 100, 0),
+        )
+        for each in some
     ]
     return [
         Finding(
             "could show", "carve",
-            f"The roller reaches cleared ground, however deep: {listed(said)}.",
-            "Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each pull, or "
-            "take a larger, harder roller.",
+            tr("The roller reaches cleared ground, however deep: {said}.", said=listed(said)),
+            tr("Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each "
+            "pull, or take a larger, harder roller."),
             blocks=tuple(each.block for each in some),
         )
     ]  # fmt: skip
@@ -250,14 +277,18 @@ def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     if not some:
         return []
     said = [
-        f"{project.block(each.block).name} within {lengths_text(*each.prints_mm, 0, between=' × ')}"
+        tr(
+            "{name} within {lengths_text}",
+            name=project.block(each.block).name,
+            lengths_text=lengths_text(*each.prints_mm, 0, between=" × "),
+        )
         for each in some
     ]
     return [
         Finding(
             "worth knowing", "carve",
-            f"Smaller blocks would do: {listed(said)}.",
-            "Saw off whole what is empty, and keep it.",
+            tr("Smaller blocks would do: {said}.", said=listed(said)),
+            tr("Saw off whole what is empty, and keep it."),
             blocks=tuple(each.block for each in some),
         )
     ]  # fmt: skip

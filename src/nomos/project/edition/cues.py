@@ -5,48 +5,49 @@ two metres.
 """
 
 from nomos.colour.trapping import Vehicle
+from nomos.language import tr
 from nomos.project.model import Project, Zone
 from nomos.project.model.project import Impression, Printing, Tool
 
 TOOL_WORDS: dict[Tool, str] = {
-    "roller": "roller",
-    "half roller": "roller, half its width",
-    "small roller": "small roller",
-    "dabber": "dabber",
-    "brush": "brush",
-    "brush and paste": "brush and paste",
+    "roller": tr("roller"),
+    "half roller": tr("roller, half its width"),
+    "small roller": tr("small roller"),
+    "dabber": tr("dabber"),
+    "brush": tr("brush"),
+    "brush and paste": tr("brush and paste"),
 }
 PRINTING_WORDS: dict[Printing, str] = {
-    "baren": "baren, in rings from the middle outwards",
-    "spoon": "spoon, small strokes, a card over the paper",
-    "hand": "the palm of the hand",
-    "clean roller": "a clean roller, straight over",
-    "hand press": "hand press",
-    "press": "press",
+    "baren": tr("baren, in rings from the middle outwards"),
+    "spoon": tr("spoon, small strokes, a card over the paper"),
+    "hand": tr("the palm of the hand"),
+    "clean roller": tr("a clean roller, straight over"),
+    "hand press": tr("hand press"),
+    "press": tr("press"),
 }
 _ROLLED = {
-    "right": "Right: a satin sheen and an even hiss.",
-    "much": "Too much: it smacks, lines fill. Stop, clean the lines, less ink.",
-    "little": "Too little: grey and speckled. One more thin coat, not one thick.",
+    "right": tr("Right: a satin sheen and an even hiss."),
+    "much": tr("Too much: it smacks, lines fill. Stop, clean the lines, less ink."),
+    "little": tr("Too little: grey and speckled. One more thin coat, not one thick."),
 }
 _CUES: dict[Tool, dict[str, str]] = {
     "roller": _ROLLED,
     "half roller": _ROLLED,
     "small roller": _ROLLED,
     "dabber": {
-        "right": "Right: an even bloom, no ridges.",
-        "much": "Too much: threads as it lifts. Dab it off on newsprint.",
-        "little": "Too little: the weave shows.",
+        "right": tr("Right: an even bloom, no ridges."),
+        "much": tr("Too much: threads as it lifts. Dab it off on newsprint."),
+        "little": tr("Too little: the weave shows."),
     },
     "brush": {
-        "right": "Right: damp all over, no puddles.",
-        "much": "Too much: it runs to the edges. Blot them.",
-        "little": "Too little: dry strokes show.",
+        "right": tr("Right: damp all over, no puddles."),
+        "much": tr("Too much: it runs to the edges. Blot them."),
+        "little": tr("Too little: dry strokes show."),
     },
     "brush and paste": {
-        "right": "Right: colour and paste brushed to one even damp film, last strokes with the grain.",
-        "much": "Too much paste: it shines and sticks. Too much water: edges bleed.",
-        "little": "Too little paste: it grains. A pea more for a hand of block.",
+        "right": tr("Right: colour and paste brushed to one even damp film, last strokes with the grain."),
+        "much": tr("Too much paste: it shines and sticks. Too much water: edges bleed."),
+        "little": tr("Too little paste: it grains. A pea more for a hand of block."),
     },
 }
 
@@ -59,12 +60,12 @@ def cues_of(zone: Zone) -> tuple[str, ...]:
 def handling(pull: Impression) -> tuple[str, ...]:
     """How the sheet is laid, looked at and lifted."""
     lay = (
-        "Block onto the paper, hold both, turn them over together, then rub."
+        tr("Block onto the paper, hold both, turn them over together, then rub.")
         if pull.turned_over
-        else "Peek at one corner before lifting; peel slowly, from the far end."
+        else tr("Peek at one corner before lifting; peel slowly, from the far end.")
     )
-    held = "A card over inked parts while the sheet is seated; judge the print on white."
-    tape = ("Tape what slips.",) if pull.printing in ("spoon", "hand", "clean roller") else ()
+    held = tr("A card over inked parts while the sheet is seated; judge the print on white.")
+    tape = (tr("Tape what slips."),) if pull.printing in ("spoon", "hand", "clean roller") else ()
     return (held, lay, *tape)
 
 
@@ -74,8 +75,11 @@ def damp_cues(project: Project, pull: Impression) -> tuple[str, ...]:
         return ()
     block = project.block(pull.block)
     lines = block.is_key or block.contour is not None
-    drier = "Blot the sheet first: lines want it drier than washes." if lines else ""
-    keeps = f"Keep the others in the pack, no longer than {project.times.keeps_days} days in all: mould."
+    drier = tr("Blot the sheet first: lines want it drier than washes.") if lines else ""
+    keeps = tr(
+        "Keep the others in the pack, no longer than {keeps_days} days in all: mould.",
+        keeps_days=project.times.keeps_days,
+    )
     return tuple(said for said in (drier, keeps) if said)
 
 
@@ -86,12 +90,15 @@ def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:
     said = []
     if "oil" in vehicles:
         said.append(
-            "Solvent: window open, gloves on. Oily rags go into a closed metal bin: they heat by themselves."
+            tr(
+                "Solvent: window open, gloves on. Oily rags go into a closed metal bin: they heat by "
+                "themselves."
+            )
         )
     if modified:
-        said.append("Carbonate and dry pigment are fine powders: mask on, no draught.")
+        said.append(tr("Carbonate and dry pigment are fine powders: mask on, no draught."))
     if pull.printing in ("press", "hand press"):
-        said.append("Fingers out of the press.")
+        said.append(tr("Fingers out of the press."))
     if said:
-        said.append("Product sheets, local rules and trained people come first.")
+        said.append(tr("Product sheets, local rules and trained people come first."))
     return tuple(said)

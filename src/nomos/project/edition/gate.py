@@ -6,6 +6,7 @@ from msgspec.structs import replace
 
 from nomos.edition import EditionState, SheetsError, start_sheets
 from nomos.edition.sheets import probability_of
+from nomos.language import tr, within
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.model import Project
 from nomos.project.model.finding import UNSEEN_DE00
@@ -32,12 +33,17 @@ class CutGate:
     @property
     def text(self) -> str:
         """In a few sentences, for the bench and for Carve."""
-        need = f"{self.needed} needed, " if self.needed is not None else ""
+        need = tr("{needed} needed, ", needed=self.needed) if self.needed is not None else ""
         percent = 100 * self.chance
-        sure = "under 1 %" if 0 < percent < 1 else f"{percent:.0f} %"
-        return (
-            f"{need}{self.printed} printed: {sure} that {counted(self.wanted, 'good sheet')} are reached. "
-            f"Cut away for good: {self.lost}. No sheet can be given these layers afterwards."
+        sure = tr("under 1 %") if 0 < percent < 1 else tr("{percent:.0f} %", percent=percent)
+        return tr(
+            "{need}{printed} printed: {sure} that {wanted} are reached. Cut away for good: "
+            "{lost}. No sheet can be given these layers afterwards.",
+            need=need,
+            printed=self.printed,
+            sure=sure,
+            wanted=counted(self.wanted, tr("good sheet"), tr("good sheets")),
+            lost=self.lost,
         )
 
 
@@ -56,7 +62,7 @@ def cut_gate(project: Project, state: EditionState, layer: int | None = None) ->
     if not gone:
         return None
     colours = project.flat.colours if project.flat else ()
-    lost = ", ".join(colours[n].name.lower() for n in gone)
+    lost = ", ".join(within(colours[n].name) for n in gone)
     printed = sum(history.good_through(wanted) for history in state.histories.values())
     left, plan = state.layers - wanted, project.plan
     chance = probability_of(plan.wanted, printed, plan.good**left)
@@ -86,10 +92,24 @@ class PassGate:
         """In a sentence or two."""
         gain = self.before - self.after
         if gain < UNSEEN_DE00 / 3:
-            said = f"{self.name} brings the colours no nearer, ΔE {number(self.before)} as before"
+            said = tr(
+                "{name} brings the colours no nearer, ΔE {before} as before",
+                name=self.name,
+                before=number(self.before),
+            )
         else:
-            said = f"{self.name} brings the colours from ΔE {number(self.before)} to {number(self.after)}"
-        return f"{said}, and will spoil about {number(self.spoiled)} of {counted(self.good, 'good sheet')}."
+            said = tr(
+                "{name} brings the colours from ΔE {before} to {after}",
+                name=self.name,
+                before=number(self.before),
+                after=number(self.after),
+            )
+        return tr(
+            "{said}, and will spoil about {spoiled} of {good}.",
+            said=said,
+            spoiled=number(self.spoiled),
+            good=counted(self.good, tr("good sheet"), tr("good sheets")),
+        )
 
 
 def pass_gate(

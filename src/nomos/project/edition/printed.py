@@ -6,6 +6,7 @@ from dataclasses import replace
 from nomos.edition import EditionState, Event
 from nomos.edition.log import Printed, PrintedInk
 from nomos.edition.replay import adopted
+from nomos.language import tr
 from nomos.project.model import Impression, Project, Zone
 from nomos.units import counted
 
@@ -67,23 +68,46 @@ def contradictions(before: Project, after: Project, state: EditionState) -> tupl
     left = {pull.id: pull for pull in after.impressions}
     said = []
     for pull_id, count in carried.items():
-        name, sheets = before.pull_name(pull_id), counted(count, "sheet")
-        carry = "carries" if count == 1 else "carry"
+        name, sheets = before.pull_name(pull_id), counted(count, tr("sheet"), tr("sheets"))
+        carry = tr("carries") if count == 1 else tr("carry")
         if pull_id not in left:
-            said.append(f"{sheets} already {carry} {name}, which would no longer be planned.")
+            said.append(
+                tr(
+                    "{sheets} already {carry} {name}, which would no longer be planned.",
+                    sheets=sheets,
+                    carry=carry,
+                    name=name,
+                )
+            )
         elif _inked(before, pull_id) != _inked(after, pull_id):
-            said.append(f"{sheets} already {carry} {name} as it was inked; this would plan it otherwise.")
+            said.append(
+                tr(
+                    "{sheets} already {carry} {name} as it was inked; this would plan it otherwise.",
+                    sheets=sheets,
+                    carry=carry,
+                    name=name,
+                )
+            )
         elif _cut(before, pull_id) != _cut(after, pull_id):
-            said.append(f"{sheets} already {carry} {name}; its block would print another shape.")
+            said.append(
+                tr(
+                    "{sheets} already {carry} {name}; its block would print another shape.",
+                    sheets=sheets,
+                    carry=carry,
+                    name=name,
+                )
+            )
     if [pull for pull in _order(before, carried) if pull in left] != _order(after, carried):
-        said.append("Layers that are printed would stand in another order than they were printed in.")
+        said.append(tr("Layers that are printed would stand in another order than they were printed in."))
     elif first := _slipped_under(after, carried, before):
-        said.append(f"{first} would come below layers that are printed already.")
+        said.append(tr("{first} would come below layers that are printed already.", first=first))
     if (before.paper.width_mm, before.paper.height_mm, before.image) != (
         after.paper.width_mm, after.paper.height_mm, after.image,
     ):  # fmt: skip
-        most = counted(max(carried.values()), "sheet")
-        said.append(f"The sheet or the image on it would change; {most} are printed on the old one.")
+        most = counted(max(carried.values()), tr("sheet"), tr("sheets"))
+        said.append(
+            tr("The sheet or the image on it would change; {most} are printed on the old one.", most=most)
+        )
     return tuple(said)
 
 

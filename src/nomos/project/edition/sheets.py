@@ -24,6 +24,7 @@ from nomos.edition import (
     replay,
 )
 from nomos.edition.sheets import BuyingLine
+from nomos.language import tr
 from nomos.project.inks.films import FilmKey, zone_keys
 from nomos.project.model import Impression, Ink, Project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
@@ -61,14 +62,14 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     each = cut_from(plan.full_mm, size, grain_right=True)
     full = math.ceil(sheets / each)
     found = [
-        BuyingLine(f"{project.paper.name}, full sheets of "
-                   f"{lengths_text(*plan.full_mm, None, between=' × ')}, "
-                   f"{each} from one", full, "sheets", full * plan.paper_cost)
+        BuyingLine(tr("{name}, full sheets of {lengths_text}, {each} from one", name=project.paper.name,
+        lengths_text=lengths_text(*plan.full_mm, None, between=" × "), each=each), full, tr("sheets"),
+        full * plan.paper_cost)
     ]  # fmt: skip
     if blocks is not None:
         found += _inks(project, blocks, sheets)
     paper = newsprint_sheets(sheets, len(project.impressions))
-    found.append(BuyingLine("Newsprint", paper, "sheets", paper * plan.newsprint_cost))
+    found.append(BuyingLine(tr("Newsprint"), paper, tr("sheets"), paper * plan.newsprint_cost))
     return tuple(found)
 
 
@@ -117,9 +118,9 @@ def _inks(project: Project, blocks: CutBlocks, sheets: int) -> list[BuyingLine]:
     for ink_id, amount in grams.items():
         ink = project.ink(ink_id)
         cost = amount / ink.tub_g * ink.cost if ink.tub_g > 0 else 0.0
-        lines.append(BuyingLine(f"Ink {ink.name}", amount, "g", cost))
+        lines.append(BuyingLine(tr("Ink {name}", name=ink.name), amount, "g", cost))
     if sum(modifiers.values()) > 0:
-        lines.append(BuyingLine("Modifiers", sum(modifiers.values()), "g"))
+        lines.append(BuyingLine(tr("Modifiers"), sum(modifiers.values()), "g"))
     if extender > 0:
         lines.append(BuyingLine("Extender", extender, "g"))
     return lines
@@ -148,7 +149,7 @@ def layer_names(project: Project, state: EditionState) -> tuple[str, ...]:
         if layer in state.printed
         else project.pull_name(pull)
         if layer < state.layers
-        else "no longer planned"
+        else tr("no longer planned")
         for layer, pull in enumerate(state.pulls)
     )
 

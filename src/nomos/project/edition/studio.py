@@ -8,6 +8,7 @@ from msgspec import Struct
 from msgspec.structs import replace
 
 from nomos.atomic import write_bytes
+from nomos.language import tr
 from nomos.order.calendar import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
@@ -121,7 +122,17 @@ def studio_text(studio: Studio) -> str:
         (boards, "board", "boards"), (len(studio.craft.tools), "tool", "tools"),
     )  # fmt: skip
     kept = ", ".join(f"{many} {one if many == 1 else more}" for many, one, more in counts)
-    said = f"{kept}; {100 * studio.plan.good:.0f} of 100 pulls good, {studio.times.pull_min:g} min a pull."
+    said = tr(
+        "{kept}; {good:.0f} of 100 pulls good, {pull_min:g} min a pull.",
+        kept=kept,
+        good=100 * studio.plan.good,
+        pull_min=studio.times.pull_min,
+    )
     if not studio.prints:
         return said
-    return f"{said} From {counted(len(studio.prints), 'print')}, last {studio.prints[-1]}."
+    return tr(
+        "{said} From {prints}, last {prints_2}.",
+        said=said,
+        prints=counted(len(studio.prints), tr("print"), tr("prints")),
+        prints_2=studio.prints[-1],
+    )

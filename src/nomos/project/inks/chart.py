@@ -7,6 +7,7 @@ import numpy as np
 from nomos.colour import Lab, delta_e00
 from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
+from nomos.language import tr
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
 from nomos.proof.scanning import PatchReading, Picture, balanced, read_patch
@@ -80,7 +81,12 @@ def overlap_chart(project: Project, pulls: tuple[str, ...] | None = None) -> Cha
         chosen = _most_overlapping(project, chosen)
     if not 1 <= len(chosen) <= MOST_INKS:
         raise ProjectError(
-            "impressions", f"A chart is of 1 to {MOST_INKS} inks, not {len(chosen)}; choose fewer of them."
+            "impressions",
+            tr(
+                "A chart is of 1 to {most_inks} inks, not {chosen}; choose fewer of them.",
+                most_inks=MOST_INKS,
+                chosen=len(chosen),
+            ),
         )
     inks = []
     for place in chosen:
@@ -179,7 +185,7 @@ def _to_pixels(chart: Chart, picture: Picture) -> Array:
     corners = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
     if len(round_ones) < len(corners):
         raise ProjectError(
-            "chart", "The chart's four black discs are not found; scan all of it, upright and in focus."
+            "chart", tr("The chart's four black discs are not found; scan all of it, upright and in focus.")
         )
     discs = np.array(round_ones)
     found = np.array([discs[np.argmin(np.hypot(*(discs - corner).T))] for corner in corners])
@@ -187,7 +193,7 @@ def _to_pixels(chart: Chart, picture: Picture) -> Array:
     matrix, *_ = np.linalg.lstsq(known, found + 0.5, rcond=None)
     off = float(np.abs(known @ matrix - found - 0.5).max())
     if off > 2 * scale:
-        raise ProjectError("chart", "The four discs do not fit this chart; scan it flat and alone.")
+        raise ProjectError("chart", tr("The four discs do not fit this chart; scan it flat and alone."))
     return np.asarray(matrix.T)
 
 

@@ -10,6 +10,7 @@ from nomos.colour import Film, overprints, reflectance_to_lab
 from nomos.colour.layering import KnownFilm
 from nomos.colour.overlaps import learn_overlaps
 from nomos.colour.spectra import BANDS, Array
+from nomos.language import tr
 from nomos.project.inks.chart import Chart
 from nomos.project.inks.films import film_of, ground_of, on_wet
 from nomos.project.model import Ink, Optics, Project, ProjectError
@@ -45,9 +46,15 @@ def learn_chart(project: Project, chart: Chart, read: dict[int, Array]) -> Chart
     """
     places = [place for place in sorted(read) if chart.patches[place].films]
     if len(places) < _LEAST_PATCHES:
-        raise ProjectError("chart", f"Read at least {_LEAST_PATCHES} patches of the chart beside the paper.")
+        raise ProjectError(
+            "chart",
+            tr(
+                "Read at least {least_patches} patches of the chart beside the paper.",
+                least_patches=_LEAST_PATCHES,
+            ),
+        )
     if len({len(read[place]) for place in places}) > 1:
-        raise ProjectError("chart", "Give all patches as L, a, b or all as bands, not some of each.")
+        raise ProjectError("chart", tr("Give all patches as L, a, b or all as bands, not some of each."))
     keys = [ink.key for ink in chart.inks]
     films = [film_of(project, key) for key in keys]
     ids = [project.impression(key.pull).zones[key.zone].ink for key in keys]

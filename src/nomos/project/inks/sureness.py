@@ -10,6 +10,7 @@ from nomos.colour import OnWet, Opacity
 from nomos.colour.layering import Film, KnownFilm, Stock
 from nomos.colour.spectra import Array
 from nomos.colour.sureness import Basis, Known, standard_errors
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_of, on_wet, printing_sets, stock_of, zone_keys
 from nomos.project.model import Ink, Project
@@ -103,11 +104,11 @@ def judge(
     project: Project, overlaps: Sequence[frozenset[int]] = (), *, progress: Progress = NULL_PROGRESS
 ) -> Judged:
     """How sure the colours of a project are, and those of further overlaps. Raises Cancelled."""
-    progress.report(0.1, "how sure the colours are")
+    progress.report(0.1, tr("how sure the colours are"))
     fields = how_sure(project, printing_sets(project))
-    progress.report(0.4, "how sure the colours are")
+    progress.report(0.4, tr("how sure the colours are"))
     helped = surer(project)
-    progress.report(0.7, "how sure the overlaps are")
+    progress.report(0.7, tr("how sure the overlaps are"))
     within = how_sure(project, overlaps).within.tolist() if overlaps else []
     return Judged(fields, helped, dict(zip(overlaps, within, strict=True)))
 

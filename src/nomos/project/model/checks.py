@@ -9,6 +9,7 @@ from nomos.colour import ColourError, smooth_reflectance
 from nomos.design import Correction
 from nomos.design.cut import checked_cut
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.order.calendar import Times, day_of
 from nomos.project.model.craft import ProjectError, check_craft, check_edition
 from nomos.project.model.limits import (
@@ -62,34 +63,49 @@ def _check_sizes(project: "Project") -> None:
         _require(
             _held(side, "side_mm"),
             "paper",
-            f"A sheet side of {length_text(side, None)} is not possible: choose "
-            f"{range_text(SMALLEST_MM, LARGEST_MM)}.",
+            tr(
+                "A sheet side of {side} is not possible: choose {smallest_mm}.",
+                side=length_text(side, None),
+                smallest_mm=range_text(SMALLEST_MM, LARGEST_MM),
+            ),
         )
     inside = (
         -1e-6 <= image.left < image.right <= paper.width_mm + 1e-6
         and -1e-6 <= image.top < image.bottom <= paper.height_mm + 1e-6
     )
-    _require(inside, "image", "The image runs off the sheet: choose a larger sheet or smaller margins.")
+    _require(inside, "image", tr("The image runs off the sheet: choose a larger sheet or smaller margins."))
     _require(
         _held(project.trap_mm, "trap_mm"),
         "trap_mm",
-        f"A trap of {length_text(project.trap_mm, None)} is not possible: choose 0 to "
-        f"{length_text(LARGEST_TRAP_MM, None)}.",
+        tr(
+            "A trap of {trap_mm} is not possible: choose 0 to {largest_trap_mm}.",
+            trap_mm=length_text(project.trap_mm, None),
+            largest_trap_mm=length_text(LARGEST_TRAP_MM, None),
+        ),
     )
     _require(
         _held(project.tolerance_mm, "tolerance_mm"),
         "tolerance_mm",
-        f"A tolerance of {length_text(project.tolerance_mm, None)} is not possible: "
-        f"choose 0 to {length_text(LARGEST_TOLERANCE_MM, None)}.",
+        tr(
+            "A tolerance of {tolerance_mm} is not possible: choose 0 to {largest_tolerance_mm}.",
+            tolerance_mm=length_text(project.tolerance_mm, None),
+            largest_tolerance_mm=length_text(LARGEST_TOLERANCE_MM, None),
+        ),
     )
-    for value, what in ((project.line_mm, "thinnest line"), (project.tool_mm, "finest tool")):
+    for value, what in ((project.line_mm, tr("thinnest line")), (project.tool_mm, tr("finest tool"))):
         _require(
             _held(value, "fineness_mm"),
             "line_mm",
-            f"{length_text(value, None)} for the {what} is not possible: choose 0.1 to 10 mm.",
+            tr(
+                "{value} for the {what} is not possible: choose 0.1 to 10 mm.",
+                value=length_text(value, None),
+                what=what,
+            ),
         )
     _require(
-        _held(project.seam_de00, "seam_de00"), "seam_de00", "The seam that may be seen must be ΔE 0 to 100."
+        _held(project.seam_de00, "seam_de00"),
+        "seam_de00",
+        tr("The seam that may be seen must be ΔE 0 to 100."),
     )
     _check_workshop(project.workshop)
     _check_times(project.times)
@@ -97,31 +113,38 @@ def _check_sizes(project: "Project") -> None:
 
 def _check_workshop(workshop: "Workshop") -> None:
     for value, least, most, what in (
-        (workshop.clearance_mm, *BOUNDS["clearance_mm"], "clearance between two inks"),
-        (workshop.grip_mm, *BOUNDS["grip_mm"], "grip border"),
-        (workshop.neck_mm, *BOUNDS["neck_mm"], "narrowest neck"),
-        (workshop.untrue_mm, *BOUNDS["untrue_mm"], "untrueness of a board"),
+        (workshop.clearance_mm, *BOUNDS["clearance_mm"], tr("clearance between two inks")),
+        (workshop.grip_mm, *BOUNDS["grip_mm"], tr("grip border")),
+        (workshop.neck_mm, *BOUNDS["neck_mm"], tr("narrowest neck")),
+        (workshop.untrue_mm, *BOUNDS["untrue_mm"], tr("untrueness of a board")),
     ):
         _require(
             _within(value, least, most),
             "workshop",
-            f"{length_text(value, None)} for the {what} is not possible: choose {range_text(least, most)}.",
+            tr(
+                "{value} for the {what} is not possible: choose {least}.",
+                value=length_text(value, None),
+                what=what,
+                least=range_text(least, most),
+            ),
         )
     _require(
         workshop.sheets is None or _held(workshop.sheets, "sheets"),
         "workshop",
-        "Sheets must be 1 to 100 000.",
+        tr("Sheets must be 1 to 100 000."),
     )
     steps = _held(workshop.oil_step_pct, "step_pct") and _held(workshop.carbonate_step_pct, "step_pct")
-    _require(steps, "workshop", "A step of tack takes 0.1 to 50 % of oil or carbonate.")
+    _require(steps, "workshop", tr("A step of tack takes 0.1 to 50 % of oil or carbonate."))
     known = _held(workshop.film_g_m2, "film_g_m2") and _held(workshop.slab_g, "slab_g")
     _require(
         known and _held(workshop.waste, "waste"),
         "workshop",
-        "Film, slab and waste must be figures that can be.",
+        tr("Film, slab and waste must be figures that can be."),
     )
     _require(
-        _held(workshop.most_zones, "most_zones"), "workshop", "Between 1 and 20 zones can be inked at a time."
+        _held(workshop.most_zones, "most_zones"),
+        "workshop",
+        tr("Between 1 and 20 zones can be inked at a time."),
     )
 
 
@@ -134,19 +157,19 @@ def _check_times(times: Times) -> None:
         times.cutting_min,
         times.damp_min,
     )
-    _require(all(_within(value, 0, 10_000) for value in minutes), "times", "Minutes must be 0 to 10 000.")
+    _require(all(_within(value, 0, 10_000) for value in minutes), "times", tr("Minutes must be 0 to 10 000."))
     hours = _within(times.opens, 0, 24) and _within(times.closes, 0, 24) and times.opens < times.closes
-    _require(hours, "times", "A working day must end after it begins.")
+    _require(hours, "times", tr("A working day must end after it begins."))
     days = bool(times.days) and all(0 <= day <= 6 for day in times.days)
-    _require(days, "times", "At least one day of the week must be a working day.")
-    _require(times.rack >= 1 and times.pulls_a_day >= 0, "times", "The rack needs at least one place.")
+    _require(days, "times", tr("At least one day of the week must be a working day."))
+    _require(times.rack >= 1 and times.pulls_a_day >= 0, "times", tr("The rack needs at least one place."))
     air = _within(times.temperature, 0, 45) and _within(times.humidity, 0, 100)
-    _require(air, "times", "The air must have 0 to 45 °C and 0 to 100 % humidity.")
+    _require(air, "times", tr("The air must have 0 to 45 °C and 0 to 100 % humidity."))
     for day in (*times.lost, *([times.start] if times.start else [])):
         try:
             day_of(day)
         except ValueError:
-            raise ProjectError("times", f"{day} is not a date; write it as 2026-12-01.") from None
+            raise ProjectError("times", tr("{day} is not a date; write it as 2026-12-01.", day=day)) from None
 
 
 def _check_colours(project: "Project") -> None:
@@ -157,7 +180,10 @@ def _check_colours(project: "Project") -> None:
         _require(
             _within(lightness, 0, 100) and _within(a, -200, 200) and _within(b, -200, 200),
             "lab",
-            f"{thing.name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
+            tr(
+                "{name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
+                name=thing.name,
+            ),
         )
     # What is wanted may be out of reach; what is printed with must exist.
     printed_with: list[Paper | Ink] = [project.paper, *project.inks]
@@ -166,7 +192,11 @@ def _check_colours(project: "Project") -> None:
             smooth_reflectance(np.array(real.lab))
         except ColourError:
             raise ProjectError(
-                "lab", f"No paper or ink can have the colour asked of {real.name}: take a less saturated one."
+                "lab",
+                tr(
+                    "No paper or ink can have the colour asked of {name}: take a less saturated one.",
+                    name=real.name,
+                ),
             ) from None
 
 
@@ -174,18 +204,22 @@ def _check_materials(project: "Project") -> None:
     paper = project.paper
     spectra = [paper.reflectance or ()]
     for ink in project.inks:
-        _require(_held(ink.tack, "tack"), "inks", f"The tack of {ink.name} must be 0 to 10.")
+        _require(_held(ink.tack, "tack"), "inks", tr("The tack of {name} must be 0 to 10.", name=ink.name))
         known = _held(ink.drying_h, "drying_h") and ink.cost >= 0 and ink.tub_g >= 0
         known = known and _held(ink.modifier_pct, "modifier_pct")
-        _require(known, "inks", f"Drying, cost and tub of {ink.name} cannot be below nothing.")
+        _require(known, "inks", tr("Drying, cost and tub of {name} cannot be below nothing.", name=ink.name))
         if ink.optics is not None:
             spectra += [ink.optics.absorption, ink.optics.scattering]
     for values in spectra:
         _require(
-            all(_within(value, 0, 1e5) for value in values), "inks", "A spectrum holds values that cannot be."
+            all(_within(value, 0, 1e5) for value in values),
+            "inks",
+            tr("A spectrum holds values that cannot be."),
         )
     _require(
-        all(_within(value, 0, 20) for value in paper.growth), "paper", "Damp paper grows 0 to 20 per cent."
+        all(_within(value, 0, 20) for value in paper.growth),
+        "paper",
+        tr("Damp paper grows 0 to 20 per cent."),
     )
 
 
@@ -196,7 +230,7 @@ def _check_references(project: "Project") -> None:
         (project.impressions, "impressions"),
     ):
         ids = [thing.id for thing in things]
-        _require(len(set(ids)) == len(ids), field, f"Two of the {field} have the same id.")
+        _require(len(set(ids)) == len(ids), field, tr("Two of the {field} have the same id.", field=field))
     count = len(project.flat.colours) if project.flat else 0
     if project.source is not None and project.source.cut is not None:
         try:
@@ -208,31 +242,43 @@ def _check_references(project: "Project") -> None:
         _require(
             number is None or 0 <= number < count,
             "flat",
-            "The line or the paper is a colour that is not there.",
+            tr("The line or the paper is a colour that is not there."),
         )
     blocks, inks = {block.id for block in project.blocks}, {ink.id for ink in project.inks}
     for block in project.blocks:
         known = all(0 <= number < count for number in block.colours)
-        _require(known, "blocks", f"Block {block.name} prints a colour that the design does not have.")
+        _require(
+            known,
+            "blocks",
+            tr("Block {name} prints a colour that the design does not have.", name=block.name),
+        )
         if block.contour is not None:
             _require(
                 _held(block.contour.width_mm, "contour_mm"),
                 "contour",
-                f"A contour of {length_text(block.contour.width_mm, None)} is not possible: "
-                f"choose {range_text(THINNEST_LINE_MM, WIDEST_LINE_MM)}.",
+                tr(
+                    "A contour of {width_mm} is not possible: choose {thinnest_line_mm}.",
+                    width_mm=length_text(block.contour.width_mm, None),
+                    thinnest_line_mm=range_text(THINNEST_LINE_MM, WIDEST_LINE_MM),
+                ),
             )
         if block.kerf_mm is not None:
             _require(
                 _held(block.kerf_mm, "kerf_mm"),
                 "kerf_mm",
-                f"A saw cut {length_text(block.kerf_mm, None)} wide is not possible: choose 0 to 5 mm.",
+                tr(
+                    "A saw cut {kerf_mm} wide is not possible: choose 0 to 5 mm.",
+                    kerf_mm=length_text(block.kerf_mm, None),
+                ),
             )
     for impression in project.impressions:
-        _require(impression.block in blocks, "impressions", "An impression is of a block that is not there.")
+        _require(
+            impression.block in blocks, "impressions", tr("An impression is of a block that is not there.")
+        )
         for zone in impression.zones:
-            _require(zone.ink in inks, "impressions", "An impression uses an ink that is not there.")
+            _require(zone.ink in inks, "impressions", tr("An impression uses an ink that is not there."))
             known = all(0 <= number < count for number in zone.colours)
-            _require(known, "zones", "A zone covers a colour that the design does not have.")
+            _require(known, "zones", tr("A zone covers a colour that the design does not have."))
 
 
 def _check_corrections(corrections: tuple[Correction, ...]) -> None:
@@ -242,7 +288,7 @@ def _check_corrections(corrections: tuple[Correction, ...]) -> None:
         _require(
             known and _within(each.width_mm, 0, LARGEST_MM),
             "corrections",
-            "A correction lies nowhere that can be.",
+            tr("A correction lies nowhere that can be."),
         )
 
 
@@ -252,49 +298,56 @@ def _check_impressions(project: "Project") -> None:
         _require(
             impression.trapping is None or _held(impression.trapping, "share"),
             "trapping",
-            "Ink trapping must be 0 to 100 %.",
+            tr("Ink trapping must be 0 to 100 %."),
         )
         shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
         _require(
             _within(shift, 0, LARGEST_SHIFT_MM)
             and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
             "offset",
-            f"A block can be tried up to {length_text(LARGEST_SHIFT_MM, None)} and "
-            f"{LARGEST_TURN_DEG:g}° out of register.",
+            tr(
+                "A block can be tried up to {largest_shift_mm} and {largest_turn_deg:g}° out of register.",
+                largest_shift_mm=length_text(LARGEST_SHIFT_MM, None),
+                largest_turn_deg=LARGEST_TURN_DEG,
+            ),
         )
 
 
 def _check_zones(impression: "Impression") -> None:
     first, *others = impression.zones or (None,)
-    _require(first is not None and not first.colours, "zones", "The first zone covers what the others leave.")
+    _require(
+        first is not None and not first.colours, "zones", tr("The first zone covers what the others leave.")
+    )
     named = [number for zone in others for number in zone.colours]
     apart = len(set(named)) == len(named) and all(zone.colours or zone.areas for zone in others)
-    _require(apart, "zones", "Every further zone needs colours or a place of its own.")
+    _require(apart, "zones", tr("Every further zone needs colours or a place of its own."))
     _require(
         any(not zone.bare for zone in impression.zones),
         "zones",
-        "Ink at least one zone, or leave the pull out.",
+        tr("Ink at least one zone, or leave the pull out."),
     )
     packing = impression.packing_sheets
-    _require(packing is None or _held(packing, "packing_sheets"), "packing", "Packing is 0 to 50 sheets.")
+    _require(packing is None or _held(packing, "packing_sheets"), "packing", tr("Packing is 0 to 50 sheets."))
     for zone in impression.zones:
         _check_areas(zone)
         strengths = (zone.strength, zone.grade.to if zone.grade else 0.0)
         for strength in strengths:
-            _require(_held(strength, "share"), "strength", "The strength of an ink must be 0 to 100 %.")
+            _require(_held(strength, "share"), "strength", tr("The strength of an ink must be 0 to 100 %."))
         if zone.grade is not None:
             places = (*zone.grade.start, *zone.grade.end)
             known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in places)
             apart = zone.grade.start != zone.grade.end
-            _require(known and apart, "grade", "A graded zone needs two different places on the sheet.")
+            _require(known and apart, "grade", tr("A graded zone needs two different places on the sheet."))
             bent = _held(zone.grade.curve, "curve") and _held(zone.grade.edge_mm or 1, "edge_mm")
-            _require(bent, "grade", "A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.")
+            _require(
+                bent, "grade", tr("A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.")
+            )
 
 
 def _check_areas(zone: "Zone") -> None:
     points = [value for outline in zone.areas for point in outline for value in point]
     known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in points)
     known = known and all(len(outline) >= 3 for outline in zone.areas) and len(points) <= 2 * _MOST_POINTS
-    _require(known, "zones", "A zone drawn by hand is a closed outline of 3 points or more on the sheet.")
-    _require(_held(zone.soft_mm, "soft_mm"), "zones", "A soft edge is 0 to 100 mm wide.")
-    _require(not zone.soft_mm or zone.bare == "wiped", "zones", "Only what is wiped off has a soft edge.")
+    _require(known, "zones", tr("A zone drawn by hand is a closed outline of 3 points or more on the sheet."))
+    _require(_held(zone.soft_mm, "soft_mm"), "zones", tr("A soft edge is 0 to 100 mm wide."))
+    _require(not zone.soft_mm or zone.bare == "wiped", "zones", tr("Only what is wiped off has a soft edge."))

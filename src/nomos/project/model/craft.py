@@ -4,6 +4,7 @@ from msgspec import Struct
 
 from nomos.carving import USUAL_TOOLS, Board, CarvingError, Material, Tool, TransferWay, check_tools
 from nomos.errors import BadInput
+from nomos.language import tr
 
 # Chosen by us, no source; the log corrects the chance of a good pull.
 GOOD, CONFIDENCE = 0.95, 0.9
@@ -77,21 +78,30 @@ def check_craft(craft: Craft) -> None:
     except CarvingError as error:
         raise ProjectError("craft", str(error)) from None
     for value, least, most, what in (
-        (craft.thickness_mm, 1, 60, "mm for the thickness of the block"),
-        (craft.curl_mm, 0, 20, "mm for the curl of the block"),
-        (craft.roller_mm, 10, 400, "mm for the diameter of the roller"),
-        (craft.roller_long_mm, 10, 1500, "mm for the length of the roller"),
-        (craft.roller_shore, 5, 100, "degrees for the hardness of the roller"),
-        (craft.saw_mm, 0, 10, "mm for the kerf of the saw"),
-        (craft.factor, 0.1, 10, "times as slow"),
+        (craft.thickness_mm, 1, 60, tr("mm for the thickness of the block")),
+        (craft.curl_mm, 0, 20, tr("mm for the curl of the block")),
+        (craft.roller_mm, 10, 400, tr("mm for the diameter of the roller")),
+        (craft.roller_long_mm, 10, 1500, tr("mm for the length of the roller")),
+        (craft.roller_shore, 5, 100, tr("degrees for the hardness of the roller")),
+        (craft.saw_mm, 0, 10, tr("mm for the kerf of the saw")),
+        (craft.factor, 0.1, 10, tr("times as slow")),
     ):
         if not least <= value <= most:
-            raise ProjectError("craft", f"{value:g} {what} does not work: choose {least:g} to {most:g}.")
+            raise ProjectError(
+                "craft",
+                tr(
+                    "{value:g} {what} does not work: choose {least:g} to {most:g}.",
+                    value=value,
+                    what=what,
+                    least=least,
+                    most=most,
+                ),
+            )
     for board in craft.boards:
         sides = 20 <= board.width_mm <= 3000 and 20 <= board.height_mm <= 3000
         if not (sides and 0 <= board.count <= 1000 and board.cost >= 0):
             raise ProjectError(
-                "craft", "A board at hand must be 20 to 3000 mm on each side, up to 1000 of them."
+                "craft", tr("A board at hand must be 20 to 3000 mm on each side, up to 1000 of them.")
             )
 
 
@@ -99,10 +109,12 @@ def check_edition(plan: EditionPlan) -> None:
     """Raise ProjectError for figures that cannot be."""
     counts = (plan.artist, plan.printer, plan.proofing)
     if not 1 <= plan.edition <= 10_000 or not all(0 <= count <= 1000 for count in counts):
-        raise ProjectError("plan", "An edition has 1 to 10 000 prints and up to 1000 proofs of each kind.")
+        raise ProjectError(
+            "plan", tr("An edition has 1 to 10 000 prints and up to 1000 proofs of each kind.")
+        )
     if not 0.01 <= plan.good <= 1 or not 0.5 <= plan.confidence <= 0.999:
-        raise ProjectError("plan", "A pull is good with 1 to 100 %, and the confidence is 50 to 99.9 %.")
+        raise ProjectError("plan", tr("A pull is good with 1 to 100 %, and the confidence is 50 to 99.9 %."))
     if not all(50 <= side <= 5000 for side in plan.full_mm) or min(plan.paper_cost, plan.newsprint_cost) < 0:
         raise ProjectError(
-            "plan", "A full sheet has sides of 50 to 5000 mm, and prices are not below nothing."
+            "plan", tr("A full sheet has sides of 50 to 5000 mm, and prices are not below nothing.")
         )

@@ -6,6 +6,7 @@ import numpy as np
 
 from nomos.colour import Lab, delta_e00
 from nomos.colour.names import colour_names
+from nomos.language import tr
 from nomos.project.model import Project, ProjectError
 
 # A new colour nearer than this to an old one is taken for the same.
@@ -44,5 +45,5 @@ def named(name: str | None, old: str) -> str:
     if name is None:
         return old
     if not name.strip():
-        raise ProjectError("name", "A name cannot be empty.")
+        raise ProjectError("name", tr("A name cannot be empty."))
     return name.strip()[:60]

@@ -23,6 +23,7 @@ from nomos.colour.trapping import (
 )
 from nomos.design import Correction, Cut, ReadAs
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
+from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
 from nomos.project.model.checks import check_project
@@ -369,11 +370,9 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     def pull_name(self, impression_id: str) -> str:
         """What a pull is called: its own name, or its block's, told apart from the block's other passes."""
         pull = self.impression(impression_id)
-        if pull.name:
-            return pull.name
         name = self.block(pull.block).name
-        passes = [each.id for each in self.impressions if each.block == pull.block]
-        return name if passes[0] == pull.id else f"{name}, pass {passes.index(pull.id) + 1}"
+        at = [each.id for each in self.impressions if each.block == pull.block].index(pull.id)
+        return pull.name or (tr("{name}, pass {index}", name=name, index=at + 1) if at else name)
 
     @property
     def sheet_by_sheet(self) -> bool:

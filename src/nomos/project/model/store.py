@@ -15,11 +15,12 @@ from nomos.atomic import replacing
 from nomos.design import Labels
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project.model import VERSION, Project, ProjectError
 from nomos.reading import read_whole
 from nomos.separation import Mask
 
-_NO_FIT = "A block changed by hand does not fit the design; work the block out anew from the colours."
+_NO_FIT = tr("A block changed by hand does not fit the design; work the block out anew from the colours.")
 # What is flattened is no larger than the page that is worked on, but for rounding.
 _MOST_LABELS = round(1.1 * MAX_PAGE_PIXELS)
 MIMETYPE = "application/x-nomos-project"
@@ -53,11 +54,11 @@ def labels_from_png(data: bytes) -> Labels:
     """The page of colour numbers in a PNG. Raises ProjectError."""
     import cv2
 
-    check_packed(data, "The flat design inside the project", _MOST_LABELS)
+    check_packed(data, tr("The flat design inside the project"), _MOST_LABELS)
     labels = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_UNCHANGED)
     if labels is None or labels.ndim != 2 or labels.dtype != np.uint8:
         raise ProjectError(
-            "labels", "The flat design inside the project is damaged; flatten the design again."
+            "labels", tr("The flat design inside the project is damaged; flatten the design again.")
         )
     labels.flags.writeable = False
     return np.asarray(labels, np.uint8)
@@ -76,7 +77,7 @@ def mask_from_png(data: bytes, shape: tuple[int, int]) -> Mask:
     """The mask in a PNG. Raises ProjectError where it is damaged or of another size."""
     import cv2
 
-    width, height = check_packed(data, "A block changed by hand inside the project", _MOST_LABELS)
+    width, height = check_packed(data, tr("A block changed by hand inside the project"), _MOST_LABELS)
     if (height, width) != shape:
         raise ProjectError("drawn", _NO_FIT)
     page = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_GRAYSCALE)
@@ -93,7 +94,7 @@ def png_width(data: bytes) -> int:
 def labels_of(project: Project, assets: Assets) -> tuple[Labels, float]:
     """The flat design's colour numbers and their pixels per mm. Raises ProjectError without one."""
     if project.flat is None:
-        raise ProjectError("flat", "There is no flat design yet: open a picture and flatten it first.")
+        raise ProjectError("flat", tr("There is no flat design yet: open a picture and flatten it first."))
     labels = labels_from_png(assets[project.flat.labels])
     return labels, labels.shape[1] / project.image.width
 
@@ -108,7 +109,7 @@ def json_schema() -> dict[str, object]:
     """The JSON Schema of project.json."""
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "title": "Nomos project",
+        "title": tr("Nomos project"),
         **msgspec.json.schema(Project),
     }
 
@@ -141,7 +142,13 @@ def save(path: Path, project: Project, assets: Assets) -> None:
 
 def _unsaved(path: Path, error: OSError) -> BadInput:
     reason = error.strerror or str(error)
-    return BadInput(f"{path.name} could not be saved ({reason}); what was there before is untouched.")
+    return BadInput(
+        tr(
+            "{name} could not be saved ({reason}); what was there before is untouched.",
+            name=path.name,
+            reason=reason,
+        )
+    )
 
 
 def _write(file: BinaryIO, project: Project, assets: Assets) -> None:
@@ -171,7 +178,13 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     try:
         with zipfile.ZipFile(packed) as archive:
             if sum(info.file_size for info in archive.infolist()) > _LARGEST_MB * 1_000_000:
-                raise BadInput(f"{path.name} would unpack to more than {_LARGEST_MB} MB and is not opened.")
+                raise BadInput(
+                    tr(
+                        "{name} would unpack to more than {largest_mb} MB and is not opened.",
+                        name=path.name,
+                        largest_mb=_LARGEST_MB,
+                    )
+                )
             project = decoded(archive.read(_PROJECT), Project, VERSION, path.name, "project")
             assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
     except BadInput:
@@ -179,8 +192,10 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     except Exception:
         # zipfile raises BadZipFile, KeyError, zlib.error, NotImplementedError and more on damaged files.
         previous = path.with_name(path.name + ".previous")
-        advice = f"; the copy before it is {previous.name}" if previous.exists() else ""
-        raise BadInput(f"{path.name} is damaged or not a Nomos project{advice}.") from None
+        advice = tr("; the copy before it is {name}", name=previous.name) if previous.exists() else ""
+        raise BadInput(
+            tr("{name} is damaged or not a Nomos project{advice}.", name=path.name, advice=advice)
+        ) from None
     _check_assets(project, assets, path.name)
     return project, assets
 
@@ -201,18 +216,33 @@ def decoded(text: bytes, kind: type[S], newest: int, name: str, what: str) -> S:
         raw = msgspec.json.decode(text)
         version = raw.get("version") if isinstance(raw, dict) else None
         if isinstance(version, int) and version > newest:
-            raise BadInput(f"{name} was made by a newer Nomos (format {version}); open it with that one.")
+            raise BadInput(
+                tr(
+                    "{name} was made by a newer Nomos (format {version}); open it with that one.",
+                    name=name,
+                    version=version,
+                )
+            )
         return msgspec.convert(raw, kind)
     except (msgspec.DecodeError, RecursionError) as error:  # also ValidationError, which names the place
         reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
-        raise BadInput(f"{name} holds a {what} that does not make sense: {reason}") from None
+        raise BadInput(
+            tr(
+                "{name} holds a {what} that does not make sense: {reason}",
+                name=name,
+                what=what,
+                reason=reason,
+            )
+        ) from None
 
 
 def _check_assets(project: Project, assets: Mapping[str, bytes], name: str) -> None:
     for wanted, data in assets.items():
         if digest(data) != wanted:
-            raise BadInput(f"{name} is damaged: a picture inside it has changed.")
+            raise BadInput(tr("{name} is damaged: a picture inside it has changed.", name=name))
     if project.flat is not None:
         numbers = labels_from_png(assets[project.flat.labels])
         if int(numbers.max(initial=0)) >= len(project.flat.colours):
-            raise BadInput(f"{name} is damaged: its flat design has more colours than its list.")
+            raise BadInput(
+                tr("{name} is damaged: its flat design has more colours than its list.", name=name)
+            )

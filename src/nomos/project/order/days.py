@@ -3,6 +3,7 @@
 from datetime import date, timedelta
 
 from nomos.colour.trapping import FILM
+from nomos.language import tr
 from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
 from nomos.project.blocks.pulls import inked_with, stays_damp
@@ -101,4 +102,6 @@ def calendar_of(project: Project, start: date) -> Calendar:
     try:
         return with_help(runs_of(project), planned_sheets(project), project.times, start)
     except ValueError as error:
-        raise ProjectError("times", f"{error} Make the day longer, or things shorter.") from None
+        raise ProjectError(
+            "times", tr("{error} Make the day longer, or things shorter.", error=error)
+        ) from None

@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from nomos.colour import Ground, delta_e00, reflectance_to_lab
 from nomos.colour.layering import Film, Surface, film_over, partly_covered, to_measured
 from nomos.colour.spectra import Array
+from nomos.language import tr
 from nomos.order import reasons
 from nomos.order.calendar import plan_days
 from nomos.order.search import (
@@ -32,14 +33,16 @@ from nomos.project.sheet.laying import LaidSheet, colour_matches, mean_differenc
 from nomos.separation.fields import Borders
 
 SCHOOLS: dict[str, tuple[str, str]] = {
-    "free": ("No rule", "Every order is tried; the colours decide."),
+    "free": (tr("No rule"), tr("Every order is tried; the colours decide.")),
     "light-to-dark": (
-        "Light to dark, key last", "The usual rule: a darker ink covers a lighter one's edge."
+        tr("Light to dark, key last"), tr("The usual rule: a darker ink covers a lighter one's edge.")
     ),
-    "key-first": ("Key first, as the guide", "It shows where colours go; transparent ones knock it back."),
-    "yellow-late": ("Yellow late", "Yellow is easily overwhelmed; printed late it keeps its light."),
+    "key-first": (tr("Key first, as the guide"),
+    tr("It shows where colours go; transparent ones knock it back.")),
+    "yellow-late": (tr("Yellow late"), tr("Yellow is easily overwhelmed; printed late it keeps its light.")),
     "line-under": (
-        "Line under a transparent colour", "The last transparent colour lies over the lines and softens them."
+        tr("Line under a transparent colour"),
+        tr("The last transparent colour lies over the lines and softens them.")
     ),
 }  # fmt: skip
 # Orders as good as this beside the best are compared on wash-ups and days.
@@ -77,7 +80,7 @@ def with_order(project: Project, pulls: Sequence[str]) -> Project:
     """The project printed in an order of its impressions. Raises ProjectError where some are not there."""
     by_id = {pull.id: pull for pull in project.impressions}
     if sorted(by_id) != sorted(pulls):
-        raise ProjectError("impressions", "The pulls have changed meanwhile; look for orders again.")
+        raise ProjectError("impressions", tr("The pulls have changed meanwhile; look for orders again."))
     return replace(project, impressions=tuple(by_id[pull] for pull in pulls))
 
 
@@ -117,11 +120,11 @@ def best_orders(
     problem = _problem(project, laid, units, unit_of, fixed, pinned)
     found = search_orders(problem, slack=_SLACK_DE00, keep=_KEPT, progress=Part(progress, 0.0, 0.7))
     if not found.orders:
-        raise ProjectError("order", "Rules and pins leave no order at all; take one of them back.")
+        raise ProjectError("order", tr("Rules and pins leave no order at all; take one of them back."))
     meets, step = problem.meets(), _steps(project, units)
     choices = []
     for place, (_, order) in enumerate(found.orders[:_PLANNED]):
-        progress.report(0.7 + 0.3 * place / _PLANNED, "counting wash-ups and days")
+        progress.report(0.7 + 0.3 * place / _PLANNED, tr("counting wash-ups and days"))
         cheap = cheapest_extension(order, meets, step, fixed=fixed) if not pinned else order
         pulls = tuple(pull for unit in cheap for pull in units[unit])
         choices.append(_judged(project, laid, borders, pulls, start))
@@ -288,11 +291,11 @@ def _hidden(project: Project, borders: Borders) -> float:
 def _worth_a_look(choices: Sequence[OrderChoice], usual: OrderChoice) -> tuple[OrderChoice, ...]:
     """Best colour, fewest days, fewest wash-ups and the usual order; each once, with all it is best at."""
     best: dict[str, OrderChoice] = {
-        "best colour": min(choices, key=lambda c: (round(c.mean_de00, 3), c.washups, c.days)),
-        "fewest days": min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), c.washups)),
-        "fewest wash-ups": min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), c.days)),
-        "hides misregister": max(choices, key=lambda c: (round(c.hides, 3), -c.mean_de00)),
-        "the usual order": usual,
+        tr("best colour"): min(choices, key=lambda c: (round(c.mean_de00, 3), c.washups, c.days)),
+        tr("fewest days"): min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), c.washups)),
+        tr("fewest wash-ups"): min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), c.days)),
+        tr("hides misregister"): max(choices, key=lambda c: (round(c.hides, 3), -c.mean_de00)),
+        tr("the usual order"): usual,
     }
     words: dict[tuple[str, ...], list[str]] = {}
     for word, choice in best.items():

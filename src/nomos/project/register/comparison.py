@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, srgb_to_lab
+from nomos.language import tr
 from nomos.project.model import Project
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
@@ -94,8 +95,12 @@ def colour_drift(apart: Sequence[float]) -> str:
         return ""
     first, last = apart[0], apart[-1]
     if last - first > 1.5:
-        return f"The colour moves off the plan, mean ΔE {first:.1f} to {last:.1f}: roll out afresh."
-    return f"The colour holds, mean ΔE {first:.1f} to {last:.1f} from the plan."
+        return tr(
+            "The colour moves off the plan, mean ΔE {first:.1f} to {last:.1f}: roll out afresh.",
+            first=first,
+            last=last,
+        )
+    return tr("The colour holds, mean ΔE {first:.1f} to {last:.1f} from the plan.", first=first, last=last)
 
 
 @dataclass(frozen=True)
@@ -168,9 +173,18 @@ def _alike(one: NDArray[np.float64], other: NDArray[np.float64]) -> float:
 def marks_text(marks: Sequence[StrayMark]) -> str:
     """Stray marks in a sentence: how many, and where the largest lie."""
     if not marks:
-        return "No stray marks: nothing is left to cut away."
+        return tr("No stray marks: nothing is left to cut away.")
     said = [
-        f"{number(mark.area_mm2)} mm² at {lengths_text(*mark.place_mm, 0)}, by its colour on {mark.ink}"
+        tr(
+            "{area_mm2} mm² at {lengths_text}, by its colour on {ink}",
+            area_mm2=number(mark.area_mm2),
+            lengths_text=lengths_text(*mark.place_mm, 0),
+            ink=mark.ink,
+        )
         for mark in marks
     ]
-    return f"{counted(len(marks), 'stray mark')} to cut away: {listed(said)}."
+    return tr(
+        "{marks} to cut away: {said}.",
+        marks=counted(len(marks), tr("stray mark"), tr("stray marks")),
+        said=listed(said),
+    )

@@ -3,6 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.register.scan import motion_of_change, printed_sheet
@@ -35,7 +36,7 @@ def plausible_grid(
     page = np.full((size[1], size[0], 3), _GROUND, np.uint8)
     small = coarse(blocks, _PIXELS)
     for place, changes in enumerate(plausible_changes(project, ACROSS**2, seed)):
-        progress.report(place / ACROSS**2, "printing plausible sheets")
+        progress.report(place / ACROSS**2, tr("printing plausible sheets"))
         motions = [motion_of_change(project, change) for change in changes]
         sheet = printed_sheet(project, small, motions, _DRAWN_PX_PER_MM)
         left, top = (place % ACROSS) * (tile[0] + _GAP_PX), (place // ACROSS) * (tile[1] + _GAP_PX)

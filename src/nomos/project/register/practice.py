@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.devices import uneven_inking
+from nomos.language import tr
 from nomos.project.model import Project
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
@@ -19,17 +20,19 @@ Picture = NDArray[np.uint8]
 Kind = Literal["out of register", "too much ink", "too little ink", "dirty ground"]
 KINDS: tuple[Kind, ...] = get_args(Kind)
 KIND_WORDS: dict[Kind, str] = {
-    "out of register": "out of register",
-    "too much ink": "too much ink",
-    "too little ink": "too little ink, or dry paper",
-    "dirty ground": "dirty ground",
+    "out of register": tr("out of register"),
+    "too much ink": tr("too much ink"),
+    "too little ink": tr("too little ink, or dry paper"),
+    "dirty ground": tr("dirty ground"),
 }
 # What each fault looks like on paper; common practice, no source.
 _SIGNS: dict[Kind, str] = {
-    "out of register": "its edges leave bare paper on one side and lie over their neighbour on the other.",
-    "too much ink": "its shapes have grown on all sides alike and fine gaps in it have filled.",
-    "too little ink": "its solid is broken and grainy, while its edges lie where they should.",
-    "dirty ground": "specks of its ink stand where its block was cleared.",
+    "out of register": tr(
+        "its edges leave bare paper on one side and lie over their neighbour on the other."
+    ),
+    "too much ink": tr("its shapes have grown on all sides alike and fine gaps in it have filled."),
+    "too little ink": tr("its solid is broken and grainy, while its edges lie where they should."),
+    "dirty ground": tr("specks of its ink stand where its block was cleared."),
 }
 # Exercises are drawn so fine; shifts are at least this far, so that they can be seen. Chosen by us.
 _PX_PER_MM, _SHIFTS_MM, _TURNS_DEG = 6.0, (0.4, 1.0), (0.15, 0.4)
@@ -155,24 +158,28 @@ def mark_answer(project: Project, exercise: Exercise, answer: Fault) -> Marking:
     """Points for an answer: one for the pull, one for what is wrong, one for which way and how far."""
     named = next((fault for fault in exercise.faults if fault.pull == answer.pull), None)
     if named is None:
-        return Marking(0, "Not that one. " + _explained(project, exercise))
+        return Marking(0, tr("Not that one. ") + _explained(project, exercise))
     points = 1
     if named.kind != answer.kind:
         return Marking(
-            points, f"The right block, but it is {KIND_WORDS[named.kind]}. " + _explained(project, exercise)
+            points,
+            tr("The right block, but it is {kind_words}. ", kind_words=KIND_WORDS[named.kind])
+            + _explained(project, exercise),
         )
     points += 1
     if named.kind != "out of register":
-        return Marking(3, "Right. " + _explained(project, exercise))
+        return Marking(3, tr("Right. ") + _explained(project, exercise))
     off = float(np.hypot(answer.dx_mm - named.dx_mm, answer.dy_mm - named.dy_mm))
     far = float(np.hypot(named.dx_mm, named.dy_mm))
     if off <= max(_CLOSE_MM, _CLOSE_SHARE * far):
         return Marking(
-            3, f"Right, {length_text(off, 2)} from the true place. " + _explained(project, exercise)
+            3,
+            tr("Right, {off} from the true place. ", off=length_text(off, 2)) + _explained(project, exercise),
         )
     return Marking(
         points,
-        f"The right block, but {length_text(off)} from the true shift. " + _explained(project, exercise),
+        tr("The right block, but {off} from the true shift. ", off=length_text(off))
+        + _explained(project, exercise),
     )
 
 
@@ -183,12 +190,17 @@ def _explained(project: Project, exercise: Exercise) -> str:
         name = project.block(project.impression(fault.pull).block).name
         what = KIND_WORDS[fault.kind]
         if fault.kind == "out of register":
-            what += (
-                f", {length_text(abs(fault.dx_mm))} to the {'right' if fault.dx_mm >= 0 else 'left'} and "
-                f"{length_text(abs(fault.dy_mm))} {'down' if fault.dy_mm >= 0 else 'up'}"
+            what += tr(
+                ", {dx_mm} to the {also} and {dy_mm} {also_2}",
+                dx_mm=length_text(abs(fault.dx_mm)),
+                also="right" if fault.dx_mm >= 0 else "left",
+                dy_mm=length_text(abs(fault.dy_mm)),
+                also_2=tr("down") if fault.dy_mm >= 0 else tr("up"),
             )
             if fault.rotation_deg:
-                way = "clockwise" if fault.rotation_deg > 0 else "anticlockwise"
-                what += f", turned {abs(fault.rotation_deg):.2f}° {way}"
+                way = tr("clockwise") if fault.rotation_deg > 0 else tr("anticlockwise")
+                what += tr(
+                    ", turned {rotation_deg:.2f}° {way}", rotation_deg=abs(fault.rotation_deg), way=way
+                )
         said.append(f"{name}: {what}; {_SIGNS[fault.kind]}")
     return " ".join(said)

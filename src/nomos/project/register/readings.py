@@ -6,6 +6,7 @@ from datetime import date
 
 import numpy as np
 
+from nomos.language import tr
 from nomos.project.model import Project, ProofReading
 from nomos.project.register.scan import PullFound, about
 from nomos.project.register.system import contacts_of, cure_steps, marks_of, middle_of
@@ -13,7 +14,7 @@ from nomos.registration import Motion, after_change, fit_marks, stretch_advice, 
 from nomos.registration.marks import MarkFit, fit_components
 from nomos.units import length_text
 
-PLACES = ("upper left", "upper right", "lower left", "lower right")
+PLACES = (tr("upper left"), tr("upper right"), tr("lower left"), tr("lower right"))
 # A drift is said when it is this many standard errors, and this much over the readings (chosen by us).
 _SURE_TIMES, _WORTH_MM, _LEAST_READINGS = 3.0, 0.1, 4
 
@@ -51,10 +52,10 @@ def _where(project: Project, place: tuple[float, float]) -> str:
     x, _ = middle_of(project)
     image = project.image
     if place[1] < image.top:
-        return "above the image"
+        return tr("above the image")
     if place[1] > image.bottom:
-        return "below the image"
-    return "left of the image" if place[0] < x else "right of the image"
+        return tr("below the image")
+    return tr("left of the image") if place[0] < x else tr("right of the image")
 
 
 def read_by_eye(project: Project, pull: str, read_mm: Mapping[tuple[int, str], float]) -> MarkFit:
@@ -99,21 +100,27 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     """What a pull's motion means for the printmaker. uncut : its block has not been cut yet."""
     home = about(motion, middle_of(project))
     worst = worst_corner_mm(project, home)
-    round_to = "clockwise" if home.rotation_deg > 0 else "anticlockwise"
-    turn = f", turned {abs(home.rotation_deg):.2f}° {round_to}"
-    found = (
-        f"{_way(home.shift_mm[0], 'right', 'left')}, {_way(home.shift_mm[1], 'down', 'up')} in the middle"
-        f"{turn if abs(home.rotation_deg) >= 0.01 else ''}; {length_text(worst, 2)} at the worst corner "
-        f"(sure to ±{length_text(2 * sigma_mm, 2)})."
+    round_to = tr("clockwise") if home.rotation_deg > 0 else tr("anticlockwise")
+    turn = tr(
+        ", turned {rotation_deg:.2f}° {round_to}", rotation_deg=abs(home.rotation_deg), round_to=round_to
+    )
+    found = tr(
+        "{way}, {way_2} in the middle{turn}; {worst} at the worst corner (sure to ±{sigma_mm}).",
+        way=_way(home.shift_mm[0], tr("to the right"), tr("to the left")),
+        way_2=_way(home.shift_mm[1], tr("down"), tr("up")),
+        turn=turn if abs(home.rotation_deg) >= 0.01 else "",
+        worst=length_text(worst, 2),
+        sigma_mm=length_text(2 * sigma_mm, 2),
     )
     if worst <= project.tolerance_mm:
-        return Verdict(found, ("In register by your tolerance: leave it.",), "")
+        return Verdict(found, (tr("In register by your tolerance: leave it."),), "")
     if worst <= 2 * 2 * sigma_mm:
         # What is given as sure is two standard errors; below twice that, wood stays where it is.
         return Verdict(
             found,
-            ("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer.",), "",
-        )  # fmt: skip
+            (tr("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer."),),
+            "",
+        )
     image = project.image
     stretch = stretch_advice(home, (image.width / 2, image.height / 2), project.tolerance_mm)
     if uncut:
@@ -124,9 +131,9 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
         contacts = contacts_of(project)
         after = after_change(home, wall_change(home, contacts), contacts)
         left = worst_corner_mm(project, after)
-    said = f"The next proof should be within {length_text(max(left, 0.05), 2)}."
+    said = tr("The next proof should be within {left}.", left=length_text(max(left, 0.05), 2))
     if stretch and not uncut:
-        said += " What is left is stretch."
+        said += tr(" What is left is stretch.")
     return Verdict(found, (*steps, *stretch), said)
 
 
@@ -135,21 +142,27 @@ def _transfer_text(motion: Motion) -> str:
     right, down = -motion.shift_mm[0], -motion.shift_mm[1]
     scale = ""
     if motion.stretch is not None and max(map(abs, motion.stretch)) >= 0.0005:
-        scale = (
-            f", scaled by {-100 * motion.stretch[0]:+.1f} % left to right and "
-            f"{-100 * motion.stretch[1]:+.1f} % top to bottom"
+        scale = tr(
+            ", scaled by {stretch:+.1f} % left to right and {stretch_2:+.1f} % top to bottom",
+            stretch=-100 * motion.stretch[0],
+            stretch_2=-100 * motion.stretch[1],
         )
-    turn = f", turned {-motion.rotation_deg:+.2f}° clockwise" if abs(motion.rotation_deg) >= 0.01 else ""
-    return (
-        f"Not cut yet: lay its transfer {_way(right, 'right', 'left')} and {_way(down, 'down', 'up')}, "
-        f"as seen on the print{turn}{scale}."
+    turn = (
+        tr(", turned {what:+.2f}° clockwise", what=-motion.rotation_deg)
+        if abs(motion.rotation_deg) >= 0.01
+        else ""
+    )
+    return tr(
+        "Not cut yet: lay its transfer {way} and {way_2}, as seen on the print{turn}{scale}.",
+        way=_way(right, tr("to the right"), tr("to the left")),
+        way_2=_way(down, tr("down"), tr("up")),
+        turn=turn,
+        scale=scale,
     )
 
 
 def _way(value: float, more: str, less: str) -> str:
-    return (
-        f"{length_text(abs(value), 2)} {'to the ' if more == 'right' else ''}{more if value >= 0 else less}"
-    )
+    return f"{length_text(abs(value), 2)} {more if value >= 0 else less}"
 
 
 def worst_corner_mm(project: Project, motion: Motion) -> float:
@@ -215,8 +228,8 @@ def drift_of(project: Project, pull: str) -> str:
         return ""
     said = []
     for values, more, less in (
-        ([reading.dx_mm for reading in own], "right", "left"),
-        ([reading.dy_mm for reading in own], "down", "up"),
+        ([reading.dx_mm for reading in own], tr("to the right"), tr("to the left")),
+        ([reading.dy_mm for reading in own], tr("down"), tr("up")),
     ):
         x, y = sheets - sheets.mean(), np.array(values)
         slope = float(x @ y / (x @ x))
@@ -228,8 +241,11 @@ def drift_of(project: Project, pull: str) -> str:
         if abs(slope) > _SURE_TIMES * noise / np.sqrt(x @ x) and abs(over) >= _WORTH_MM:
             said.append(f"{_way(over, more, less)}")
     if not said:
-        return f"Steady over {len(own)} readings."
-    return (
-        f"Drifts {' and '.join(said)} from sheet {int(sheets.min())} to {int(sheets.max())}: a notch wears, "
-        "or the paper dries. Look at the walls, and damp the pack evenly."
+        return tr("Steady over {own} readings.", own=len(own))
+    return tr(
+        "Drifts {said} from sheet {min} to {max}: a notch wears, or the paper dries. Look at "
+        "the walls, and damp the pack evenly.",
+        said=tr(" and ").join(said),
+        min=int(sheets.min()),
+        max=int(sheets.max()),
     )

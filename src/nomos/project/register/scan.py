@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb, reflectance_to_lab
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.inks.films import FilmKey, printed_reflectance
 from nomos.project.model import Project, ProjectError
@@ -63,7 +64,14 @@ def colour_table(project: Project) -> Array:
     """The colour of every set of pulls, a bit each: (2 ** pulls, 3), 0 to 255. Raises ProjectError."""
     pulls = project.impressions
     if len(pulls) > _MOST_PULLS:
-        raise ProjectError("impressions", f"A scan is read for up to {_MOST_PULLS} pulls, not {len(pulls)}.")
+        raise ProjectError(
+            "impressions",
+            tr(
+                "A scan is read for up to {most_pulls} pulls, not {pulls}.",
+                most_pulls=_MOST_PULLS,
+                pulls=len(pulls),
+            ),
+        )
     rows = np.arange(1 << len(pulls))[:, None] >> np.arange(len(pulls)) & 1 > 0
     labs = reflectance_to_lab(printed_reflectance(project, [FilmKey(pull.id, 0) for pull in pulls], rows))
     return lab_to_srgb(labs).astype(np.float64)
@@ -152,13 +160,15 @@ def measure_scan(
     Cancelled : called off through `progress`.
     """
     if not project.impressions or project.flat is None:
-        raise ProjectError("impressions", "There is nothing to look for on a scan: open a picture first.")
-    progress.report(0.02, "looking for the sheet")
+        raise ProjectError("impressions", tr("There is nothing to look for on a scan: open a picture first."))
+    progress.report(0.02, tr("looking for the sheet"))
     found = find_sheet(scan, sheet_of(project))
     marks = marks_of(project)[0]
     wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
     if wanted and not marks:
-        raise ScanError("The project prints no marks: choose rings or crosses, or read the picture itself.")
+        raise ScanError(
+            tr("The project prints no marks: choose rings or crosses, or read the picture itself.")
+        )
     if wanted:
         pulls = _by_marks(project, scan, found, marks)
     else:
@@ -222,9 +232,11 @@ def _by_picture(
         motion = motion_of_change(project, fit.change)
         sigma = float(np.hypot(fit.corner_sigma_mm((image.width, image.height)), _EDGE_MM))
         if 2 * sigma > SURE_MM:
-            problem = (
-                f"{name}: too little of its edges can be seen to say where it lies at the image's corners "
-                f"(±{length_text(2 * sigma)}). Print marks in the margin, or read it by eye."
+            problem = tr(
+                "{name}: too little of its edges can be seen to say where it lies at the image's "
+                "corners (±{sigma}). Print marks in the margin, or read it by eye.",
+                name=name,
+                sigma=length_text(2 * sigma),
             )
             pulls.append(PullFound(pull.id, "picture", None, sigma, problem=problem))
             continue

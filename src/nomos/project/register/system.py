@@ -5,6 +5,7 @@ from typing import Any
 
 from msgspec.structs import replace
 
+from nomos.language import tr
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import Impression, Project, ProofReading
 from nomos.project.model.sheets import planned_sheets
@@ -75,7 +76,9 @@ def marks_of(project: Project) -> tuple[tuple[PrintedMark, ...], str]:
     if is_reduction(project):
         return (
             (),
-            "In a reduction every mark prints in all pulls until it is cut away: read the picture itself.",
+            tr(
+                "In a reduction every mark prints in all pulls until it is cut away: read the picture itself."
+            ),
         )
     plan, reason = plan_of_system(project)
     if plan is None:
@@ -116,8 +119,8 @@ def cure_text(project: Project, pull: Impression) -> str:
         return ""
     steps = cure_steps(project, motion_of(project, pull))
     if not steps:
-        return "A proof that comes out like this is in register: leave the notches alone."
-    return "\n".join(["If a proof comes out like this, for this pull:", *steps])
+        return tr("A proof that comes out like this is in register: leave the notches alone.")
+    return "\n".join([tr("If a proof comes out like this, for this pull:"), *steps])
 
 
 def cure_steps(project: Project, motion: Motion) -> list[str]:
@@ -131,7 +134,7 @@ def cure_steps(project: Project, motion: Motion) -> list[str]:
         return move_text(change, contacts)
     steps = change_text(change, contacts.names)
     if change.pares and len(project.impressions) > 1:
-        steps += ["Or take no wood away:", *_gluing_alone(change)]
+        steps += [tr("Or take no wood away:"), *_gluing_alone(change)]
     return steps
 
 
@@ -141,7 +144,7 @@ def _gluing_alone(change: WallChange) -> list[str]:
     there = WallChange(*(max(-float(value), 0.0) for value in change.walls()))
     return [
         *change_text(here),
-        *(step.removesuffix(".") + ", for every other pull." for step in change_text(there)),
+        *(step.removesuffix(".") + tr(", for every other pull.") for step in change_text(there)),
     ]
 
 

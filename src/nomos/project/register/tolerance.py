@@ -8,6 +8,7 @@ from msgspec.structs import replace
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00
+from nomos.language import opened, tr, within
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.traps import border_traps
 from nomos.project.inks.films import FilmKey, printed_reflectance
@@ -73,11 +74,15 @@ def worst_mm(project: Project) -> tuple[float, float]:
 def prints_of(project: Project, blocks: CutBlocks) -> Prints:
     """What is laid on every sheet. Raises ProjectError for nothing to print, or too many pulls."""
     if project.flat is None or not project.impressions:
-        raise ProjectError("impressions", "There is nothing to print yet: open a picture first.")
+        raise ProjectError("impressions", tr("There is nothing to print yet: open a picture first."))
     if len(project.impressions) > MOST_PULLS:
         raise ProjectError(
             "impressions",
-            f"Sheets are simulated with up to {MOST_PULLS} pulls, not {len(project.impressions)}.",
+            tr(
+                "Sheets are simulated with up to {most_pulls} pulls, not {impressions}.",
+                most_pulls=MOST_PULLS,
+                impressions=len(project.impressions),
+            ),
         )
     wanted = np.ones(256, bool)
     wanted[list(project.bare_colours())] = False
@@ -197,8 +202,15 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
         more = max(gap.width_mm for gap in spread)
         trap_mm = float(np.ceil((project.trap_mm + more) / _TRAP_STEP_MM) * _TRAP_STEP_MM)
         if trap_mm <= LARGEST_TRAP_MM:
-            where = ", ".join(f"{names[a]} and {names[b]}" for a, b in (gap.colours for gap in spread[:2]))
-            text = f"A trap of {length_text(trap_mm, 2)} closes the gaps that have one ({where})."
+            where = ", ".join(
+                tr("{names} and {names_2}", names=names[a], names_2=names[b])
+                for a, b in (gap.colours for gap in spread[:2])
+            )
+            text = tr(
+                "A trap of {trap_mm} closes the gaps that have one ({where}).",
+                trap_mm=length_text(trap_mm, 2),
+                where=where,
+            )
             found.append(FlashCure(text, round(trap_mm, 2)))
     if kissing:
         gap = kissing[0]
@@ -206,13 +218,27 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
         seam = kinds[frozenset(gap.colours)].seam_de00
         found.append(
             FlashCure(
-                f"{one} and {other} only kiss, as their overlap would be seen, ΔE {seam:.0f}. Allow it, "
-                f"or lay a key line {length_text(max(2 * gap.width_mm, 0.6))} wide over the join."
+                tr(
+                    "{one} and {other} only kiss, as their overlap would be seen, ΔE {seam:.0f}. Allow "
+                    "it, or lay a key line {width_mm} wide over the join.",
+                    one=one,
+                    other=other,
+                    seam=seam,
+                    width_mm=length_text(max(2 * gap.width_mm, 0.6)),
+                )
             )
         )
     parts = _parts(project)
     largest = max(parts, key=lambda name: parts[name])
-    found.append(FlashCure(f"The largest part of the error is {largest}, ±{length_text(parts[largest], 2)}."))
+    found.append(
+        FlashCure(
+            tr(
+                "The largest part of the error is {largest}, ±{length_text}.",
+                largest=largest,
+                length_text=length_text(parts[largest], 2),
+            )
+        )
+    )
     closer = _closer_system(project)
     if closer:
         found.append(FlashCure(closer))
@@ -223,11 +249,11 @@ def _parts(project: Project) -> dict[str, float]:
     budget = budget_for(project)
     longest = max(project.image.width, project.image.height)
     return {
-        "how the sheet is seated": budget.seating_mm,
-        "how the block sits": budget.block_mm,
-        "how the notches are cut": budget.cutting_mm,
-        "how the drawing is carried onto the blocks": budget.transfer_mm,
-        "how the paper grows": max(budget.growth_pct) / 100 * longest,
+        tr("how the sheet is seated"): budget.seating_mm,
+        tr("how the block sits"): budget.block_mm,
+        tr("how the notches are cut"): budget.cutting_mm,
+        tr("how the drawing is carried onto the blocks"): budget.transfer_mm,
+        tr("how the paper grows"): max(budget.growth_pct) / 100 * longest,
     }
 
 
@@ -242,9 +268,11 @@ def _closer_system(project: Project) -> str:
             continue
         _, then = worst_mm(other)
         if then < 0.9 * now:
-            name = SYSTEM_NAMES[advice.system].lower()
-            return (
-                f"{name.capitalize()} would hold ±{length_text(then)} instead of ±{length_text(now)} "
-                "at the worst place."
+            name = within(SYSTEM_NAMES[advice.system])
+            return tr(
+                "{name} would hold ±{then} instead of ±{now} at the worst place.",
+                name=opened(name),
+                then=length_text(then),
+                now=length_text(now),
             )
     return ""

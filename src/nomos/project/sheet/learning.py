@@ -10,6 +10,7 @@ from msgspec.structs import replace
 from nomos.colour import Lab, delta_e00, lab_to_srgb, reflectance_to_lab
 from nomos.colour.layering import overprints
 from nomos.colour.spectra import Array
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import ground_of, predicted, printing_sets, solid_film, trapping_at
 from nomos.project.model import Ink, Optics, Project, ProjectError
@@ -85,9 +86,10 @@ def read_proof(
     sheet = project.paper.width_mm / project.paper.height_mm
     if abs(width / height / sheet - 1) > 0.03:
         raise ProjectError(
-            "proof", "The scan has another shape than the sheet; scan the sheet from edge to edge, upright."
+            "proof",
+            tr("The scan has another shape than the sheet; scan the sheet from edge to edge, upright."),
         )
-    progress.report(0.1, "reading the scan")
+    progress.report(0.1, tr("reading the scan"))
     scale = blocks.px_per_mm
     size = round(project.paper.width_mm * scale), round(project.paper.height_mm * scale)
     page = np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), np.uint8)
@@ -99,13 +101,13 @@ def read_proof(
     edge = max(2, round(1.5 * scale))
     margin[:edge], margin[-edge:], margin[:, :edge], margin[:, -edge:] = False, False, False, False
     if np.count_nonzero(margin) < 500:
-        raise ProjectError("proof", "The sheet has no bare margin to balance the scan by.")
+        raise ProjectError("proof", tr("The sheet has no bare margin to balance the scan by."))
     balance = balanced(np.median(page[margin], axis=0), project.paper.lab)
-    progress.report(0.4, "laying the scan on the print")
+    progress.report(0.4, tr("laying the scan on the print"))
     sets = printing_sets(project)
     shown = predicted(project, sets)
     image = _aligned(page, blocks, shown, (left, top))
-    progress.report(0.7, "reading the fields")
+    progress.report(0.7, tr("reading the fields"))
     means, pixels = field_means(image, blocks.labels, len(sets), _INSET_MM * scale)
     found = []
     for place in range(len(sets)):
@@ -166,7 +168,7 @@ def explain(
     causes: list[Cause] = []
     current, left = project, seen.off(project)
     for place in range(_MOST_CAUSES):
-        progress.report(place / _MOST_CAUSES, "looking for what explains it")
+        progress.report(place / _MOST_CAUSES, tr("looking for what explains it"))
         cause = _best_cause(current, seen)
         if cause is None or cause.after > min(left * (1 - _WORTH), left - _GAIN_DE00) or left < _GOOD_DE00:
             break
@@ -220,11 +222,15 @@ def _candidates(project: Project) -> list[Cause]:
 def _cause_text(project: Project, cause: Cause) -> str:
     if cause.pull is not None:
         name = project.block(project.impression(cause.pull).block).name
-        return f"{name} took only {number(100 * cause.factor, 0)} % on the wet ink below it."
+        return tr(
+            "{name} took only {factor} % on the wet ink below it.",
+            name=name,
+            factor=number(100 * cause.factor, 0),
+        )
     assert cause.ink is not None
     name, share = project.ink(cause.ink).name, 100 * abs(cause.factor - 1)
-    word = "stronger" if cause.factor > 1 else "weaker"
-    return f"{name} is {number(share, 0)} % {word} than planned."
+    word = tr("stronger") if cause.factor > 1 else tr("weaker")
+    return tr("{name} is {share} % {word} than planned.", name=name, share=number(share, 0), word=word)
 
 
 def with_cause(project: Project, cause: Cause) -> Project:

@@ -1,5 +1,6 @@
 """A drawing under a clear film on the bench."""
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
 from nomos.registration.settings import RegisterSettings
@@ -22,7 +23,7 @@ def bed_plan(
     """Outline and corner marks on a bed sheet. Raises KentoError, RegisterError."""
     block = gripped(image, choice.block_mm)
     width, height = sheet_mm
-    shapes = [shape("block", block, "block here"), Shape("sheet", corners_of(Rect(0, 0, width, height)))]
+    shapes = [shape("block", block, tr("block here")), Shape("sheet", corners_of(Rect(0, 0, width, height)))]
     shapes += [cross(x, y) for x in (0, width) for y in (0, height)]
     right_handed = choice.hand == "right"
     x, inward = (block.left, 1.0) if right_handed else (block.right, -1.0)
@@ -31,20 +32,22 @@ def bed_plan(
         (x + inward * CORNER_MM, block.bottom),
         (x, block.bottom - CORNER_MM),
     )
-    shapes.append(Shape("corner", corner, word="marked corner"))
+    shapes.append(Shape("corner", corner, word=tr("marked corner")))
     bench = around([point for each in shapes for point in each.points], (0, 0, width, height))
     return SystemPlan(
         "bed",
         block,
         bench,
         tuple(shapes),
-        (Dimension((0, height), (block.left, height), "from sheet to block"),),
+        (Dimension((0, height), (block.left, height), tr("from sheet to block")),),
         Contacts.of_sheet(sheet_mm, choice.hand),
         (
-            "Tape this sheet to the bench under a clear film. Mark the same corner on every block.",
-            "Lay the block on its outline, marked corner on marked corner: a block turned by mistake is the "
-            "usual error.",
-            "Lower the sheet by two corners onto their crosses, then let it fall.",
+            tr("Tape this sheet to the bench under a clear film. Mark the same corner on every block."),
+            tr(
+                "Lay the block on its outline, marked corner on marked corner: a block turned by mistake is "
+                "the usual error."
+            ),
+            tr("Lower the sheet by two corners onto their crosses, then let it fall."),
         ),
-        ("The simplest set-up, for a few sheets: it holds neither block nor paper.",),
+        (tr("The simplest set-up, for a few sheets: it holds neither block nor paper."),),
     )

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterError, RegisterSettings
@@ -22,9 +23,14 @@ def floating_plan(
         spare = choice.block_mm[0] - image.width, choice.block_mm[1] - image.height
         if min(spare) < -0.01 or max(spare[0] - 2 * side, spare[1] - 2 * near) > 0.01:
             raise RegisterError(
-                f"A block of {size_text(*choice.block_mm)} does not go into the floating kento: the image is "
-                f"{size_text(image.width, image.height)}, and the notches leave {length_text(near)} below it "
-                f"and {length_text(side)} at its corner side. Trim the block."
+                tr(
+                    "A block of {size_text} does not go into the floating kento: the image is {width}, "
+                    "and the notches leave {near} below it and {side} at its corner side. Trim the block.",
+                    size_text=size_text(*choice.block_mm),
+                    width=size_text(image.width, image.height),
+                    near=length_text(near),
+                    side=length_text(side),
+                )
             )
         block = Rect(
             image.left - spare[0] / 2, image.top - spare[1] / 2,
@@ -47,12 +53,12 @@ def floating_plan(
         kento_dimensions(kento),
         Contacts.of_sheet(sheet_mm, choice.hand, choice.corner_arm_mm, choice.straight_place),
         (
-            "Cut the L from board exactly as thick as the block, and the notches into it.",
-            "Fix the L to the base. Push each block into its inner corner, label upright.",
-            "Seat the sheet's corner first, then its edge at the straight notch, then let it fall.",
+            tr("Cut the L from board exactly as thick as the block, and the notches into it."),
+            tr("Fix the L to the base. Push each block into its inner corner, label upright."),
+            tr("Seat the sheet's corner first, then its edge at the straight notch, then let it fall."),
         ),
         (
-            "Every block must have the same square corner: it is what meets the L.",
-            "The block may rise or slide: hold it with a strip of double-sided tape.",
+            tr("Every block must have the same square corner: it is what meets the L."),
+            tr("The block may rise or slide: hold it with a strip of double-sided tape."),
         ),
     )

@@ -1,5 +1,6 @@
 """Stops for the block, and others for the sheet."""
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
 from nomos.registration.settings import RegisterError, RegisterSettings
@@ -42,8 +43,10 @@ def jig_plan(
     beyond = min(height - block.bottom, block.left if right_handed else width - block.right)
     if beyond < JIG_CLEAR_MM - 1e-6:
         raise RegisterError(
-            "The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would stand "
-            "on the block: take a larger sheet, or smaller blocks."
+            tr(
+                "The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would "
+                "stand on the block: take a larger sheet, or smaller blocks."
+            )
         )
     stops, contacts = _paper_stops(sheet_mm, edge_x, inward)
     shapes = [*packing(block, sheet_mm), shape("block", block), *block_stops(block, choice), *stops]
@@ -58,24 +61,36 @@ def jig_plan(
         (Shape("base", corners_of(base)), *shapes),
         (
             Dimension(
-                (edge_x, height), (block.left if right_handed else block.right, height),
-                "from sheet to block",
+                (edge_x, height),
+                (block.left if right_handed else block.right, height),
+                tr("from sheet to block"),
             ),
         ),
         contacts,
         (
-            f"Block stops: strips {length_text(max(jig.thickness_mm - 1, 0.5))} high, below the "
-            f"block's face.",
-            f"Paper stops: strips {length_text(above)} high, {length_text(ABOVE_MM)} above the block's face.",
-            f"Packing {length_text(jig.thickness_mm)} thick under the sheet's margin, so that it lies level.",
-            "Push the block into its stops, ink it outside the jig or with the stops masked, lay the sheet "
-            "against its own stops, near edge first.",
+            tr(
+                "Block stops: strips {thickness_mm} high, below the block's face.",
+                thickness_mm=length_text(max(jig.thickness_mm - 1, 0.5)),
+            ),
+            tr(
+                "Paper stops: strips {above} high, {above_mm} above the block's face.",
+                above=length_text(above),
+                above_mm=length_text(ABOVE_MM),
+            ),
+            tr(
+                "Packing {thickness_mm} thick under the sheet's margin, so that it lies level.",
+                thickness_mm=length_text(jig.thickness_mm),
+            ),
+            tr(
+                "Push the block into its stops, ink it outside the jig or with the stops masked, lay the "
+                "sheet against its own stops, near edge first."
+            ),
         ),
         (
-            "All blocks of a set must be cut to one size and square.",
-            "Stops higher than the block keep a press roller or a baren off the edges: work within them.",
+            tr("All blocks of a set must be cut to one size and square."),
+            tr("Stops higher than the block keep a press roller or a baren off the edges: work within them."),
         ),
-    )  # fmt: skip
+    )
 
 
 def _paper_stops(sheet_mm: tuple[float, float], edge_x: float, inward: float) -> tuple[list[Shape], Contacts]:
@@ -88,6 +103,6 @@ def _paper_stops(sheet_mm: tuple[float, float], edge_x: float, inward: float) ->
     contacts = Contacts(
         ((edge_x, height * SIDE_STOP), (near[0], height), (near[1], height)),
         ((inward, 0.0), (0.0, -1.0), (0.0, -1.0)),
-        ("the side stop", "the near stop at the corner", "the far end's near stop"),
+        (tr("the side stop"), tr("the near stop at the corner"), tr("the far end's near stop")),
     )
     return stops, contacts

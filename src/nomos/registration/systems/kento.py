@@ -1,5 +1,6 @@
 """Notches in the wood of every block."""
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Kento, KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterSettings
@@ -29,16 +30,24 @@ def kento_plan(
         kento_dimensions(kento),
         Contacts.of_sheet(sheet_mm, choice.hand, choice.corner_arm_mm, choice.straight_place),
         (
-            "Score the walls with a knife held upright, then pare the floors to depth from the image's side.",
-            "Pare the cleared wood between image and notches below the floors (the tidy line), "
-            "so that the sheet lies flat.",
-            "Cut the same notches in every block of the set, from one tracing.",
-            "Seat the sheet's corner first, then its edge at the straight notch, then let it fall.",
+            tr(
+                "Score the walls with a knife held upright, then pare the floors to depth from the "
+                "image's side."
+            ),
+            tr(
+                "Pare the cleared wood between image and notches below the floors (the tidy line), "
+                "so that the sheet lies flat."
+            ),
+            tr("Cut the same notches in every block of the set, from one tracing."),
+            tr("Seat the sheet's corner first, then its edge at the straight notch, then let it fall."),
         ),
         (
-            "Notches hold stiff or damp paper; a floppy dry sheet buckles in them.",
-            f"With the grain {grain} the near edge, a notch wall across the grain splits off easily: "
-            "cut across the fibres first.",
+            tr("Notches hold stiff or damp paper; a floppy dry sheet buckles in them."),
+            tr(
+                "With the grain {grain} the near edge, a notch wall across the grain splits off "
+                "easily: cut across the fibres first.",
+                grain=grain,
+            ),
             *((DAMP,) if settings.damp else ()),
         ),
     )
@@ -50,7 +59,7 @@ def kento_dimensions(kento: Kento) -> tuple[Dimension, ...]:
     xs = sorted(point[0] for point in kento.straight.wall)
     middle = (xs[0] + xs[1]) / 2
     y = corner[1] + min(kento.wood_beyond_mm[0] * 0.5, 6)
-    return (Dimension((corner[0], y), (middle, y), "to the middle of the straight notch"),)
+    return (Dimension((corner[0], y), (middle, y), tr("to the middle of the straight notch")),)
 
 
 def _tidy(kento: Kento, choice: KentoSettings) -> tuple[Shape, ...]:

@@ -1,5 +1,6 @@
 """Tabs on the sheet, on pins on the bench."""
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
 from nomos.registration.pins import TAB_MM, female_part, male_part, overlap_mm, pin_places
@@ -33,42 +34,51 @@ def pins_plan(
         ]
         if pins.taped:
             tab = tuple((x + px, y + py) for px, py in female_part(place, pins).outer)
-            shapes.append(Shape("tab", tab, word=f"pair {place + 1}"))
+            shapes.append(Shape("tab", tab, word=tr("pair {place}", place=place + 1)))
             half = TAB_MM[0] / 2 + 6
             shapes.append(Shape("tape", corners_of(Rect(x - half, -4.0, x + half, overlap_mm(image.top)))))
         else:
             shapes.append(
-                Shape("tab", corners_of(Rect(x - 6, y - 6, x + 6, y + 6)), word=f"pair {place + 1}")
+                Shape(
+                    "tab",
+                    corners_of(Rect(x - 6, y - 6, x + 6, y + 6)),
+                    word=tr("pair {place}", place=place + 1),
+                )
             )
     first, last = places[0], places[-1]
-    names = ("pin 1", "pin 1", f"pin {len(places)}")
+    names = (tr("pin 1"), tr("pin 1"), tr("pin {places}", places=len(places)))
     contacts = Contacts((first, first, last), ((1.0, 0.0), (0.0, 1.0), (0.0, 1.0)), names)
     bench = around([point for each in shapes for point in each.points], (0, 0, *sheet_mm))
     tape = (
-        "Tape each tab under the sheet's far edge, on its back, half on paper and half on tab; on light "
-        "paper use low-tack tape, and let it reach over the tab's end so that the sheet does not lift off."
+        tr(
+            "Tape each tab under the sheet's far edge, on its back, half on paper and half on tab; on light "
+            "paper use low-tack tape, and let it reach over the tab's end so that the sheet does not "
+            "lift off."
+        )
         if pins.taped
-        else "Punch the sheets all against one stop, so that the holes are the same on each."
+        else tr("Punch the sheets all against one stop, so that the holes are the same on each.")
     )
     return SystemPlan(
         "pins",
         block,
         bench,
         tuple(shapes),
-        (Dimension(first, last, "from pin to pin"),),
+        (Dimension(first, last, tr("from pin to pin")),),
         contacts,
         (
-            "Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with the "
-            "hole the female.",
-            "Fix the block stops to the base, then the feet by this sheet.",
+            tr(
+                "Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with "
+                "the hole the female."
+            ),
+            tr("Fix the block stops to the base, then the feet by this sheet."),
             tape,
-            "Lower the tabs onto the pins one after the other, then let the sheet fall.",
+            tr("Lower the tabs onto the pins one after the other, then let the sheet fall."),
         ),
         (
-            "Pair 1 holds both ways; the others slide along the edge, so that the paper may grow.",
-            "Dry paper only: tape does not hold on damp sheets."
+            tr("Pair 1 holds both ways; the others slide along the edge, so that the paper may grow."),
+            tr("Dry paper only: tape does not hold on damp sheets.")
             if pins.taped
-            else "Punched holes wear: past 30 pulls tape a tab over them.",
+            else tr("Punched holes wear: past 30 pulls tape a tab over them."),
             LASER_CAUTION,
         ),
     )

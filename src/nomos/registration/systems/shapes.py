@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from math import dist
 from typing import Literal
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoError, KentoSettings, Point, Rect
 from nomos.registration.settings import System
@@ -20,11 +21,11 @@ STOP_MM, STOP_LONG_MM, CROSS_MM = 10.0, 40.0, 8.0
 # A base reaches this far beyond everything on it, and a paper stop this far above the block (chosen by us).
 BASE_MM, ABOVE_MM = 15.0, 1.5
 CORNER_MM = 8.0
-LASER_CAUTION = (
+LASER_CAUTION = tr(
     "Laser cutting needs extraction and someone who watches for fire; the board's safety sheet, local rules "
     "and trained people come first."
 )
-DAMP = (
+DAMP = tr(
     "Damp paper grows: keep the pack evenly damp. Kept long it moulds; use a biocide only as its safety "
     "sheet and local rules say."
 )
@@ -91,8 +92,11 @@ def gripped(image: Rect, block_mm: tuple[float, float] | None) -> Rect:
     )
     if min(spare) < -1e-6:
         raise KentoError(
-            f"A block of {size_text(*(block_mm or (0, 0)))} is smaller than the image, "
-            f"{size_text(image.width, image.height)}: take a larger block."
+            tr(
+                "A block of {size_text} is smaller than the image, {width}: take a larger block.",
+                size_text=size_text(*(block_mm or (0, 0))),
+                width=size_text(image.width, image.height),
+            )
         )
     return Rect(image.left - spare[0], image.top - spare[1], image.right + spare[0], image.bottom + spare[1])
 

@@ -1,5 +1,6 @@
 """Crosses seen through the sheet."""
 
+from nomos.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
 from nomos.registration.settings import RegisterError, RegisterSettings
@@ -17,7 +18,7 @@ def translucent_plan(
         (image.left - off, image.bottom + off), (image.right + off, image.bottom + off),
     )  # fmt: skip
     if min(block.left, block.top) > min(image.left, image.top) - off:
-        raise RegisterError("The block leaves no room for crosses beside the image: take a larger block.")
+        raise RegisterError(tr("The block leaves no room for crosses beside the image: take a larger block."))
     shapes = (shape("block", block), *(cross(x, y) for x, y in places))
     near, far = places[2], places[3]
     return SystemPlan(
@@ -25,11 +26,16 @@ def translucent_plan(
         block,
         around(list(corners_of(block)), (0, 0, *sheet_mm)),
         shapes,
-        (Dimension(near, far, "from cross to cross"),),
+        (Dimension(near, far, tr("from cross to cross")),),
         Contacts.of_corners(image),
         (
-            "Draw the four crosses on each block beside the image, and on the back of every sheet in pencil.",
-            "Hold the sheet over the block against the light and lay cross on cross, two near ones first.",
+            tr(
+                "Draw the four crosses on each block beside the image, and on the back of every sheet "
+                "in pencil."
+            ),
+            tr(
+                "Hold the sheet over the block against the light and lay cross on cross, two near ones first."
+            ),
         ),
-        ("Only for paper one sees through; drawn marks must lie outside what is kept.",),
+        (tr("Only for paper one sees through; drawn marks must lie outside what is kept."),),
     )

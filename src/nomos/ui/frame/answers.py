@@ -6,6 +6,7 @@ from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QResizeEvent
 from PyQt6.QtWidgets import QAbstractButton, QScrollArea, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button, label
 from nomos.ui.frame.findings import FindingList, counts_of, words_of
@@ -25,9 +26,9 @@ class Answers(QWidget):
         super().__init__()
         self.part = first
         self.parts = Choice(parts)
-        self.parts.setAccessibleName("Parts of the station")
+        self.parts.setAccessibleName(tr("Parts of the station"))
         for made in self.parts.findChildren(QAbstractButton):
-            made.setToolTip("Show this part of the station.")
+            made.setToolTip(tr("Show this part of the station."))
         self.know = button("")
         self.know.setCheckable(True)
         self.know.setProperty("know", True)
@@ -107,7 +108,9 @@ class Answers(QWidget):
         self.findings.show_findings(notes)
         self.know.setText(counts_of(notes))
         self.know.setAccessibleName(words_of(notes))
-        self.know.setToolTip(f"{words_of(notes)}. N goes from one to the next on the sheet.")
+        self.know.setToolTip(
+            tr("{words_of}. N goes from one to the next on the sheet.", words_of=words_of(notes))
+        )
         self.know.setVisible(bool(notes))
         if not notes and self.part == KNOW:
             self.turn_to(self._before)

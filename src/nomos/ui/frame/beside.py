@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, srgb_to_lab
+from nomos.language import tr
 from nomos.project import Project, Proof, sheet_labs
 from nomos.project.sheet.laying import LaidSheet
 from nomos.proof import render_view, to_rgb
@@ -69,9 +70,11 @@ def _looked_at(raster: Raster, image: Rect) -> NDArray[np.uint8]:
 def _said(off: NDArray[np.float64]) -> str:
     visible = float((off > SEEN_DE00).mean())
     if visible < 0.0005:
-        return "No difference is seen."
+        return tr("No difference is seen.")
     mean, worst = float(off.mean()), float(np.quantile(off, 0.99))
-    return (
-        f"Seen on {number(100 * visible, 1)} % of the image: mean ΔE {number(mean)}, "
-        f"{number(worst, 0)} in the worst hundredth."
+    return tr(
+        "Seen on {visible} % of the image: mean ΔE {mean}, {worst} in the worst hundredth.",
+        visible=number(100 * visible, 1),
+        mean=number(mean),
+        worst=number(worst, 0),
     )

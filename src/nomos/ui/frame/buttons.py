@@ -6,16 +6,23 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
+from nomos.language import tr, within
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.keyboard import key_of
 
 _FILES = (
-    ("open", "Open…"), ("save", "Save"), ("print", "Print…"), ("packet", "Packet…"), ("undo", "Undo"),
-    ("redo", "Redo"),
+    ("open", tr("Open…")), ("save", tr("Save")), ("print", tr("Print…")), ("packet", tr("Packet…")),
+    ("undo", tr("Undo")),
+    ("redo", tr("Redo")),
 )  # fmt: skip
-_LOOKS = (("whole", "Whole sheet"), ("true", "True size"), ("loupe", "Loupe"), ("keys", "Keys"))
+_LOOKS = (
+    ("whole", tr("Whole sheet")),
+    ("true", tr("True size")),
+    ("loupe", tr("Loupe")),
+    ("keys", tr("Keys")),
+)
 
 
 class ButtonRow(QWidget):
@@ -56,10 +63,12 @@ class ButtonRow(QWidget):
             self.buttons[name].setEnabled(on)
         for name in ("whole", "true", "loupe"):
             self.buttons[name].setEnabled(project)
-        self.buttons["save"].setText("Save •" if unsaved else "Save")
-        self.buttons["save"].setAccessibleName("Save, there are unsaved changes" if unsaved else "Save")
-        self.buttons["undo"].setToolTip(f"Undo {undo.lower()}: {key_of('undo')}")
-        self.buttons["redo"].setToolTip(f"Redo {redo.lower()}: {key_of('redo')}")
+        self.buttons["save"].setText(tr("Save •") if unsaved else tr("Save"))
+        self.buttons["save"].setAccessibleName(
+            tr("Save, there are unsaved changes") if unsaved else tr("Save")
+        )
+        self.buttons["undo"].setToolTip(tr("Undo {undo}: {key_of}", undo=within(undo), key_of=key_of("undo")))
+        self.buttons["redo"].setToolTip(tr("Redo {redo}: {key_of}", redo=within(redo), key_of=key_of("redo")))
 
     def show_whys(self, whys: Mapping[str, str]) -> None:
         """Say of buttons that are grey what they lack, by the names of their actions."""
@@ -71,7 +80,9 @@ class ButtonRow(QWidget):
 
     def show_scale(self, share_of_true_size: float) -> None:
         """How large the sheet is drawn, against its true size."""
-        self.scale.setText(f"{100 * share_of_true_size:.0f} % of true size")
+        self.scale.setText(
+            tr("{share_of_true_size:.0f} % of true size", share_of_true_size=100 * share_of_true_size)
+        )
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

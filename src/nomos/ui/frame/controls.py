@@ -18,6 +18,7 @@ from PyQt6.QtWidgets import (
 )
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.tips import give_tip
@@ -140,7 +141,7 @@ class NumberBox(QDoubleSpinBox):
         try:
             return float(bare)
         except ValueError:
-            raise BadInput(f"'{text}' is not a figure.") from None
+            raise BadInput(tr("'{said}' is not a figure.", said=text)) from None
 
     def wheelEvent(self, event: object) -> None:
         # A wheel turned to scroll the answers must not change a figure on the way.

@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from PyQt6.QtGui import QColor
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.proof import render, to_rgb
 from nomos.ui.frame.sheet_view import SheetContent
 
@@ -43,7 +44,7 @@ def write_sheet(path: Path, content: SheetContent) -> None:
 
     kind = path.suffix.lower()
     if kind not in (".png", ".pdf"):
-        raise BadInput(f"'{path.name}' must end in .png or .pdf.")
+        raise BadInput(tr("'{name}' must end in .png or .pdf.", name=path.name))
     picture, px_per_mm = sheet_picture(content)
     data = png(picture, px_per_mm) if kind == ".png" else picture_pdf(picture, content.sheet_mm)
     with writing_into(path.parent):

@@ -13,17 +13,18 @@ from PyQt6.QtGui import QUndoStack
 
 from nomos.atomic import write_text
 from nomos.errors import BadInput
+from nomos.language import tr
 
 Handler = Callable[[type[BaseException], BaseException, TracebackType | None], None]
 
 _LAST_EDITS = 20
 # So many are written in one session; a fault that comes with every mouse move would fill the disk.
 _MOST_REPORTS = 10
-_TOLD = (
+_TOLD = tr(
     "That did not work, through a fault of the program; your project is as it was. What happened is in {}: "
     "read it, and send it to us. Nothing of your picture is in it."
 )
-_UNTOLD = "That did not work, through a fault of the program ({}); your project is as it was."
+_UNTOLD = tr("That did not work, through a fault of the program ({}); your project is as it was.")
 
 
 def last_edits(stack: QUndoStack) -> list[str]:
@@ -34,11 +35,16 @@ def last_edits(stack: QUndoStack) -> list[str]:
 def report(error: BaseException, edits: Sequence[str], station: str) -> str:
     """The report: versions, where the hand was, what was done last, and where it went wrong."""
     lines = [
-        f"Nomos {version('nomos')}, Python {platform.python_version()}, Qt {QT_VERSION_STR}",
+        tr(
+            "Nomos {version}, Python {python_version}, Qt {qt_version_str}",
+            version=version("nomos"),
+            python_version=platform.python_version(),
+            qt_version_str=QT_VERSION_STR,
+        ),
         platform.platform(),
-        f"{datetime.now():%Y-%m-%d %H:%M:%S}, at the station {station}",
+        tr("{now:%Y-%m-%d %H:%M:%S}, at the station {station}", now=datetime.now(), station=station),
         "",
-        "Done last:",
+        tr("Done last:"),
         *(f"  {text}" for text in edits),
         "",
         *traceback.format_exception(error),

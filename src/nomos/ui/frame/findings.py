@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.rows import Note
@@ -20,12 +21,14 @@ def _by_weight(notes: Sequence[Note]) -> dict[str, list[Note]]:
 def counts_of(notes: Sequence[Note]) -> str:
     """How many there are of each weight, by their shapes."""
     parts = (f"{_SHAPES[weight]} {len(some)}" for weight, some in _by_weight(notes).items())
-    return "To know:   " + "    ".join(parts)
+    return tr("To know:   ") + "    ".join(parts)
 
 
 def words_of(notes: Sequence[Note]) -> str:
     """The same in words."""
-    return "To know: " + ", ".join(f"{len(some)} {weight}" for weight, some in _by_weight(notes).items())
+    return tr("To know: ") + ", ".join(
+        f"{len(some)} {tr(weight)}" for weight, some in _by_weight(notes).items()
+    )
 
 
 class FindingList(QWidget):
@@ -70,7 +73,7 @@ class FindingList(QWidget):
         head.setChecked(unfolded)
 
         def name(on: bool) -> None:
-            head.setText(f"{'▾' if on else '▸'}  {_SHAPES[weight]} {many} {weight}")
+            head.setText(f"{'▾' if on else '▸'}  {_SHAPES[weight]} {many} {tr(weight)}")
 
         def by_hand(on: bool) -> None:
             body.setVisible(on)
@@ -79,7 +82,7 @@ class FindingList(QWidget):
             self._unfolded = known | {weight} if on else known - {weight}
 
         head.clicked.connect(by_hand)
-        head.setToolTip(f"Show or fold away what {weight}.")
+        head.setToolTip(tr("Show or fold away what {weight}.", weight=tr(weight)))
         name(unfolded)
         return head
 
@@ -91,11 +94,11 @@ class FindingList(QWidget):
         assert isinstance(column, QVBoxLayout)
         for cure in row.cures:
             press = button(cure.text)
-            press.setToolTip("Do it; Ctrl+Z takes it back.")
+            press.setToolTip(tr("Do it; Ctrl+Z takes it back."))
             press.clicked.connect(lambda _checked, asked=cure: self.cure_asked.emit(asked))
             column.addWidget(press, 0, Qt.AlignmentFlag.AlignLeft)
         if row.place_mm is not None:
-            show = button("Show it on the sheet", plain=True)
+            show = button(tr("Show it on the sheet"), plain=True)
             show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))
             column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)
         return made

@@ -4,6 +4,7 @@ from PyQt6.QtCore import QRectF, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import label
 
@@ -40,7 +41,7 @@ class FootLine(QWidget):
         self._doing = label(kind="quiet")
         self._doing.setWordWrap(False)
         self._bar = _Bar()
-        self._stop = QPushButton("Stop")
+        self._stop = QPushButton(tr("Stop"))
         self._stop.setStyleSheet(f"padding: 1px {theme.scaled(8)}px")
         self._stop.clicked.connect(lambda: self.stopped.emit(self._asker))
         row.addWidget(self._text, 1)

@@ -14,6 +14,7 @@ from PyQt6.QtWidgets import (
 )
 
 from nomos import guide
+from nomos.language import tr
 from nomos.ui.frame import theme
 
 # So many letters of a line are shown where a word was found in it.
@@ -25,18 +26,18 @@ class GuideWindow(QDialog):
 
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Guide")
+        self.setWindowTitle(tr("Guide"))
         self.setModal(False)
         self.wanted = QLineEdit()
-        self.wanted.setPlaceholderText("Find a word…")
-        self.wanted.setAccessibleName("Find a word in the guide")
+        self.wanted.setPlaceholderText(tr("Find a word…"))
+        self.wanted.setAccessibleName(tr("Find a word in the guide"))
         self.wanted.setClearButtonEnabled(True)
         self.pages, self.text = QListWidget(), QTextBrowser()
-        self.pages.setAccessibleName("Pages of the guide")
+        self.pages.setAccessibleName(tr("Pages of the guide"))
         self.pages.setWordWrap(True)
         self.pages.setSpacing(theme.scaled(3))
         self.pages.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.text.setAccessibleName("The page")
+        self.text.setAccessibleName(tr("The page"))
         left = QVBoxLayout()
         left.addWidget(self.wanted)
         left.addWidget(self.pages, 1)

@@ -13,6 +13,7 @@ from typing import Any, Generic, TypeVar
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Cancelled, Progress
 from nomos.work import Answers, Request
 
@@ -25,8 +26,8 @@ _WORKERS = 2
 _TURN_S = 0.001
 # A window that is closed is gone within a second, whatever is being worked on.
 _LAST_S = 0.7
-_NO_MEMORY = "There is not enough memory for this; close other programs or make the design smaller."
-_FAULT = "That did not work, through a fault of the program. Your project is as it was."
+_NO_MEMORY = tr("There is not enough memory for this; close other programs or make the design smaller.")
+_FAULT = tr("That did not work, through a fault of the program. Your project is as it was.")
 
 _log = logging.getLogger(__name__)
 

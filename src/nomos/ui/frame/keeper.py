@@ -4,6 +4,7 @@ from dataclasses import dataclass, replace
 
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
+from nomos.language import tr
 from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
 from nomos.project.sheet.laying import colour_matches
 from nomos.ui.frame.document import Document
@@ -37,7 +38,7 @@ class ProofKeeper(QObject):
     def __init__(self, document: Document, runner: JobRunner) -> None:
         super().__init__()
         self._document, self._runner = document, runner
-        self._sheets = Asker(runner, "proof", self.failed.emit, said="laying the sheet", rank=FIRST)
+        self._sheets = Asker(runner, "proof", self.failed.emit, said=tr("laying the sheet"), rank=FIRST)
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
         self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
         self._laid: _Laid | None = None

@@ -6,50 +6,51 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QKeySequence, QShortcut
 from PyQt6.QtWidgets import QDialog, QGridLayout, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 
 # (name of the action, keys, what it does). A plain letter or digit does nothing while a field is typed in.
 BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
-    ("station 1", ("1",), "Design"),
-    ("station 2", ("2",), "Blocks"),
-    ("station 3", ("3",), "Inks"),
-    ("station 4", ("4",), "Order"),
-    ("station 5", ("5",), "Register"),
-    ("station 6", ("6",), "Carve"),
-    ("station 7", ("7",), "Sheets"),
-    ("station 8", ("8",), "Bench"),
-    ("earlier", (",",), "The sheet one pull earlier"),
-    ("later", (".",), "The sheet one pull later"),
-    ("grow", ("G",), "Watch the sheet grow pull by pull; again to stop"),
-    ("finding", ("N",), "To the next finding, where it is on the sheet"),
-    ("whole", ("W",), "Whole sheet"),
-    ("true", ("T",), "True size"),
-    ("loupe", ("L",), "Loupe on and off"),
-    ("closer", ("+", "="), "Closer"),
-    ("further", ("-",), "Further away"),
-    ("open", ("Ctrl+O",), "Open a sketch or a project"),
-    ("save", ("Ctrl+S",), "Save"),
-    ("save as", ("Ctrl+Shift+S",), "Save under another name"),
-    ("print", ("Ctrl+P",), "Print templates, pulls or carving maps at true size"),
-    ("packet", ("Ctrl+Shift+P",), "Write the packet of templates and proofs"),
-    ("undo", ("Ctrl+Z",), "Undo"),
-    ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), "Redo"),
-    ("preferences", ("Ctrl+,",), "Preferences, and the studio"),
-    ("stop", ("Esc",), "Stop what is running"),
-    ("guide", ("F1",), "The guide, at this station"),
-    ("keys", ("K",), "This list"),
+    ("station 1", ("1",), tr("Design")),
+    ("station 2", ("2",), tr("Blocks")),
+    ("station 3", ("3",), tr("Inks")),
+    ("station 4", ("4",), tr("Order")),
+    ("station 5", ("5",), tr("Register")),
+    ("station 6", ("6",), tr("Carve")),
+    ("station 7", ("7",), tr("Sheets")),
+    ("station 8", ("8",), tr("Bench")),
+    ("earlier", (",",), tr("The sheet one pull earlier")),
+    ("later", (".",), tr("The sheet one pull later")),
+    ("grow", ("G",), tr("Watch the sheet grow pull by pull; again to stop")),
+    ("finding", ("N",), tr("To the next finding, where it is on the sheet")),
+    ("whole", ("W",), tr("Whole sheet")),
+    ("true", ("T",), tr("True size")),
+    ("loupe", ("L",), tr("Loupe on and off")),
+    ("closer", ("+", "="), tr("Closer")),
+    ("further", ("-",), tr("Further away")),
+    ("open", ("Ctrl+O",), tr("Open a sketch or a project")),
+    ("save", ("Ctrl+S",), tr("Save")),
+    ("save as", ("Ctrl+Shift+S",), tr("Save under another name")),
+    ("print", ("Ctrl+P",), tr("Print templates, pulls or carving maps at true size")),
+    ("packet", ("Ctrl+Shift+P",), tr("Write the packet of templates and proofs")),
+    ("undo", ("Ctrl+Z",), tr("Undo")),
+    ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), tr("Redo")),
+    ("preferences", ("Ctrl+,",), tr("Preferences, and the studio")),
+    ("stop", (tr("Esc"),), tr("Stop what is running")),
+    ("guide", ("F1",), tr("The guide, at this station")),
+    ("keys", ("K",), tr("This list")),
 )
 # Keys that the parts of the window answer to by themselves.
 _IN_PLACE: tuple[tuple[str, str], ...] = (
-    ("Tab", "To the next control"),
-    ("↑ ↓", "Another rung of the ladder, or another row"),
-    ("Ctrl+↑ ↓", "On the ladder: print it earlier or later"),
-    ("← →", "Along a strip of patches, the stations, or the sheet"),
-    ("Page ↑ ↓", "Along a strip of patches, ten steps"),
-    ("F held", "At Design: the sketch in place of what was made of it"),
-    ("← → ↑ ↓ Space", "On the picture: move a corner; take the next"),
-    ("Space X R", "At the bench: good, spoiled, repaired; Backspace takes back"),
+    (tr("Tab"), tr("To the next control")),
+    ("↑ ↓", tr("Another rung of the ladder, or another row")),
+    (tr("Ctrl+↑ ↓"), tr("On the ladder: print it earlier or later")),
+    ("← →", tr("Along a strip of patches, the stations, or the sheet")),
+    (tr("Page ↑ ↓"), tr("Along a strip of patches, ten steps")),
+    (tr("F held"), tr("At Design: the sketch in place of what was made of it")),
+    (tr("← → ↑ ↓ Space"), tr("On the picture: move a corner; take the next")),
+    (tr("Space X R"), tr("At the bench: good, spoiled, repaired; Backspace takes back")),
 )
 
 
@@ -72,11 +73,11 @@ class KeyList(QDialog):
 
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Keys")
+        self.setWindowTitle(tr("Keys"))
         column = QVBoxLayout(self)
         column.setContentsMargins(*[theme.scaled(18)] * 4)
-        column.addWidget(label("Everything works from the keyboard", kind="question"))
-        listed = [(" or ".join(keys), what) for _, keys, what in BINDINGS]
+        column.addWidget(label(tr("Everything works from the keyboard"), kind="question"))
+        listed = [(tr(" or ").join(keys), what) for _, keys, what in BINDINGS]
         grid = QGridLayout()
         grid.setHorizontalSpacing(theme.scaled(16))
         grid.setVerticalSpacing(theme.scaled(5))
@@ -86,7 +87,7 @@ class KeyList(QDialog):
             self._fill(grid, part, 3 * side)
         grid.setColumnMinimumWidth(2, theme.scaled(20))
         column.addLayout(grid)
-        close = button("Close")
+        close = button(tr("Close"))
         close.clicked.connect(self.accept)
         column.addWidget(close, 0, Qt.AlignmentFlag.AlignRight)
 

@@ -16,6 +16,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.frame.view import Rung
@@ -38,7 +39,7 @@ class PullLadder(QWidget):
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Minimum)
-        self.setAccessibleName("Pull ladder")
+        self.setAccessibleName(tr("Pull ladder"))
         self._rungs: tuple[Rung, ...] = ()
         self._images: list[QImage | None] = []
         self._pressed: tuple[QPointF, str | None] | None = None

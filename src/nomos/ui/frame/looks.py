@@ -7,6 +7,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QButtonGroup, QComboBox, QPushButton, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.project import Project, Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button
@@ -25,34 +26,44 @@ class Look:
     legend: str = ""
 
 
-_TRAPS = (
+_TRAPS = tr(
     "Blue: a lighter colour runs under a darker. Grey: colours run under the key. "
     "Red: only a kiss, a gap can open."
 )
-_FREE = (
+_FREE = tr(
     "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
     "standing unseen, the inker may be careless. White: it must go."
 )
 LOOKS: tuple[Look, ...] = (
-    Look("picture", "Opened", "The picture as it was opened"),
-    Look("sketch", "Sketch", "The part of the picture that is printed; held F shows it for a moment"),
-    Look("outlined", "Outlines", "The sketch with the outlines of the fields that were found"),
-    Look("flat", "Flat", "The flat colours that are wanted"),
-    Look("print", "Print", "The print as it is predicted"),
-    Look("where", "This pull", "Where the chosen pull prints, and what it makes of what lies below"),
-    Look("block", "Its block", "The chosen block alone, in its ink"),
-    Look("carved", "Its wood", "The chosen block face up, mirrored"),
-    Look("cut", "To cut", "The carving map of the chosen block, mirrored"),
-    Look("sheets", "All blocks", "All blocks as coloured sheets over each other"),
-    Look("pieces", "Pieces", "The pieces of the jigsaw, face up"),
-    Look("traps", "Joins", "Where colours run under each other, and where they only meet", legend=_TRAPS),
-    Look("free", "Free", "Where the chosen block may print or not, and nothing is seen of it", legend=_FREE),
-    Look("apart", "Out", "How far two pulls may lie apart, place by place"),
-    Look("card", "Card", "The drawdown card that was read"),
-    Look("exercise", "Practice", "The proof to practise on"),
+    Look("picture", tr("Opened"), tr("The picture as it was opened")),
+    Look("sketch", tr("Sketch"), tr("The part of the picture that is printed; held F shows it for a moment")),
+    Look("outlined", tr("Outlines"), tr("The sketch with the outlines of the fields that were found")),
+    Look("flat", tr("Flat"), tr("The flat colours that are wanted")),
+    Look("print", tr("Print"), tr("The print as it is predicted")),
+    Look("where", tr("This pull"), tr("Where the chosen pull prints, and what it makes of what lies below")),
+    Look("block", tr("Its block"), tr("The chosen block alone, in its ink")),
+    Look("carved", tr("Its wood"), tr("The chosen block face up, mirrored")),
+    Look("cut", tr("To cut"), tr("The carving map of the chosen block, mirrored")),
+    Look("sheets", tr("All blocks"), tr("All blocks as coloured sheets over each other")),
+    Look("pieces", tr("Pieces"), tr("The pieces of the jigsaw, face up")),
+    Look(
+        "traps",
+        tr("Joins"),
+        tr("Where colours run under each other, and where they only meet"),
+        legend=_TRAPS,
+    ),
+    Look(
+        "free",
+        tr("Free"),
+        tr("Where the chosen block may print or not, and nothing is seen of it"),
+        legend=_FREE,
+    ),
+    Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place")),
+    Look("card", tr("Card"), tr("The drawdown card that was read")),
+    Look("exercise", tr("Practice"), tr("The proof to practise on")),
 )
-_NO_BLOCKS = "There are no blocks yet."
-_NO_PULL = "Choose a pull on the ladder first."
+_NO_BLOCKS = tr("There are no blocks yet.")
+_NO_PULL = tr("Choose a pull on the ladder first.")
 _OF_A_PULL = ("where", "block", "carved", "cut", "free")
 # There only while there is something of the kind to look at.
 _PASSING = ("picture", "pieces", "card", "exercise")
@@ -90,7 +101,7 @@ class LooksRow(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.setAccessibleName("What the sheet shows")
+        self.setAccessibleName(tr("What the sheet shows"))
         column = QVBoxLayout(self)
         column.setContentsMargins(theme.scaled(8), theme.scaled(3), theme.scaled(8), theme.scaled(3))
         column.setSpacing(theme.scaled(2))
@@ -106,14 +117,14 @@ class LooksRow(QWidget):
             self._group.addButton(made)
             self.buttons[look.shown] = made
             flow.addWidget(made)
-        self.marked = Choice((("stays", "What stays"), ("goes", "What goes")))
-        self.marked.setToolTip("What is marked on the wood, and on the sheets that are written")
+        self.marked = Choice((("stays", tr("What stays")), ("goes", tr("What goes"))))
+        self.marked.setToolTip(tr("What is marked on the wood, and on the sheets that are written"))
         self.marked.chosen.connect(self.marked_asked)
         flow.addWidget(self.marked)
         # The sheet does not move when there is something to mark.
         row.setMinimumHeight(self.marked.sizeHint().height())
         self._row, self.short = row, QComboBox()
-        self.short.setAccessibleName("What the sheet shows")
+        self.short.setAccessibleName(tr("What the sheet shows"))
         self.short.activated.connect(lambda place: self.chosen.emit(self.short.itemData(place)))
         self.short.hide()
         column.addWidget(row)

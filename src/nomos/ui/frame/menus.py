@@ -6,45 +6,50 @@ from pathlib import Path
 from PyQt6.QtGui import QAction
 from PyQt6.QtWidgets import QMenu, QMenuBar
 
+from nomos.language import tr
 from nomos.ui.frame.keyboard import BINDINGS
 
 _LINE = ""
 _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
-    ("&File", (
-        ("open", "&Open a sketch or project…"), ("recent", "Open &recent"),
-        ("paste", "Begin with a pasted &picture"), (_LINE, ""),
-        ("save", "&Save"), ("save as", "Save &as…"), ("variant", "Save as a &variant and go on in it"),
-        ("revert", "Go back to what was saved"), ("where", "&Where is my file?"), (_LINE, ""),
-        ("packet", "Write the pac&ket…"), ("export", "&Export what the sheet shows…"), (_LINE, ""),
-        ("quit", "&Quit"),
+    (tr("&File"), (
+        ("open", tr("&Open a sketch or project…")), ("recent", tr("Open &recent")),
+        ("paste", tr("Begin with a pasted &picture")), (_LINE, ""),
+        ("save", tr("&Save")), ("save as", tr("Save &as…")),
+        ("variant", tr("Save as a &variant and go on in it")),
+        ("revert", tr("Go back to what was saved")), ("where", tr("&Where is my file?")), (_LINE, ""),
+        ("packet", tr("Write the pac&ket…")), ("export", tr("&Export what the sheet shows…")), (_LINE, ""),
+        ("quit", tr("&Quit")),
     )),
-    ("&Edit", (
-        ("undo", "&Undo"), ("redo", "&Redo"), (_LINE, ""), ("copy figures", "&Copy the figures as a table"),
-        (_LINE, ""), ("preferences", "&Preferences and studio…"),
+    (tr("&Edit"), (
+        ("undo", tr("&Undo")), ("redo", tr("&Redo")), (_LINE, ""), ("copy figures",
+        tr("&Copy the figures as a table")),
+        (_LINE, ""), ("preferences", tr("&Preferences and studio…")),
     )),
-    ("&View", (
-        ("whole", "&Whole sheet"), ("true", "&True size"), ("closer", "&Closer"),
-        ("further", "&Further away"), ("loupe", "&Loupe"), (_LINE, ""),
-        ("earlier", "One pull &earlier"), ("later", "One pull l&ater"),
-        ("grow", "Watch the sheet &grow"), ("finding", "To the &next finding"), (_LINE, ""),
-        ("beside sketch", "Beside the &sketch"), ("beside before", "&Before and after the last change"),
-        ("beside saved", "Beside the print as sa&ved"), ("beside file", "Beside the print of another f&ile…"),
-        ("beside map", "&Map of where both differ"), ("alone", "&One print alone"),
+    (tr("&View"), (
+        ("whole", tr("&Whole sheet")), ("true", tr("&True size")), ("closer", tr("&Closer")),
+        ("further", tr("&Further away")), ("loupe", tr("&Loupe")), (_LINE, ""),
+        ("earlier", tr("One pull &earlier")), ("later", tr("One pull l&ater")),
+        ("grow", tr("Watch the sheet &grow")), ("finding", tr("To the &next finding")), (_LINE, ""),
+        ("beside sketch", tr("Beside the &sketch")), ("beside before",
+        tr("&Before and after the last change")),
+        ("beside saved", tr("Beside the print as sa&ved")), ("beside file",
+        tr("Beside the print of another f&ile…")),
+        ("beside map", tr("&Map of where both differ")), ("alone", tr("&One print alone")),
     )),
-    ("&Print", (("print", "&Print at true size…"), ("packet", "Write the pac&ket…"))),
-    ("&Help", (
-        ("guide", "&Guide to this station"), ("walk", "&Walk through a demo"), ("keys", "&Keys"),
-        (_LINE, ""), ("about", "&About Nomos"),
+    (tr("&Print"), (("print", tr("&Print at true size…")), ("packet", tr("Write the pac&ket…")))),
+    (tr("&Help"), (
+        ("guide", tr("&Guide to this station")), ("walk", tr("&Walk through a demo")), ("keys", tr("&Keys")),
+        (_LINE, ""), ("about", tr("&About Nomos")),
     )),
 )  # fmt: skip
-_NO_PROJECT = "Open a sketch or a project first."
+_NO_PROJECT = tr("Open a sketch or a project first.")
 _OF_PROJECT = (
     "save", "save as", "export", "copy figures", "whole", "true", "closer", "further", "loupe", "earlier",
     "later", "grow", "finding", "beside sketch", "beside before", "beside saved", "beside file",
     "beside map", "alone",
 )  # fmt: skip
-_NO_FILE = "It has no file yet: save it first."
-_NO_BLOCKS = "There are no blocks to print yet, or no room for the system at Register."
+_NO_FILE = tr("It has no file yet: save it first.")
+_NO_BLOCKS = tr("There are no blocks to print yet, or no room for the system at Register.")
 
 
 class Menus:
@@ -104,9 +109,9 @@ def reasons(
     if not path:
         why |= dict.fromkeys(("variant", "where", "revert", "beside saved"), _NO_FILE)
     elif not unsaved:
-        why["revert"] = "Nothing has changed since it was saved."
+        why["revert"] = tr("Nothing has changed since it was saved.")
     if not undo:
-        why["undo"] = "There is nothing to undo."
+        why["undo"] = tr("There is nothing to undo.")
     if not redo:
-        why["redo"] = "There is nothing to do again."
+        why["redo"] = tr("There is nothing to do again.")
     return why

@@ -4,6 +4,7 @@ from PyQt6.QtCore import QRect, QSize, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 
@@ -20,7 +21,7 @@ class Notice(QWidget):
         row.setContentsMargins(theme.scaled(14), theme.scaled(6), theme.scaled(8), theme.scaled(6))
         self._text = label()
         self._text.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
-        self.put_away = button("Put away")
+        self.put_away = button(tr("Put away"))
         self.put_away.clicked.connect(self.clear)
         row.addWidget(self._text, 1)
         row.addWidget(self.put_away, 0, Qt.AlignmentFlag.AlignTop)

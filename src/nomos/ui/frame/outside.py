@@ -10,8 +10,9 @@ from PyQt6.QtWidgets import QMessageBox, QWidget
 
 from nomos.errors import BadInput
 from nomos.folders import state_folder
+from nomos.language import tr
 
-_PARTS = (
+_PARTS = tr(
     "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, "
     "msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL)."
 )
@@ -25,10 +26,14 @@ def pasted(image: QImage) -> Path:
         folder.mkdir(parents=True, exist_ok=True)
     except OSError as error:
         raise BadInput(
-            f"{folder} cannot be made ({error.strerror or error}); save the picture first."
+            tr(
+                "{folder} cannot be made ({what}); save the picture first.",
+                folder=folder,
+                what=error.strerror or error,
+            )
         ) from None
     if not image.save(str(path), "PNG"):
-        raise BadInput(f"{path} cannot be written; save the picture first and open it.")
+        raise BadInput(tr("{path} cannot be written; save the picture first and open it.", path=path))
     return path
 
 
@@ -39,11 +44,14 @@ def about_box(parent: QWidget) -> QMessageBox:
     except PackageNotFoundError:
         own = "from its source"
     box = QMessageBox(parent)
-    box.setWindowTitle("About Nomos")
+    box.setWindowTitle(tr("About Nomos"))
     box.setTextFormat(Qt.TextFormat.PlainText)
-    box.setText(f"Nomos {own}")
+    box.setText(tr("Nomos {own}", own=own))
     box.setInformativeText(
-        "For people who print relief blocks in several colours. It is free software under the licence in the "
-        f"file LICENSE. It stands on {_PARTS}"
+        tr(
+            "For people who print relief blocks in several colours. It is free software under "
+            "the licence in the file LICENSE. It stands on {parts}",
+            parts=_PARTS,
+        )
     )
     return box

@@ -7,6 +7,7 @@ from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, Q
 from PyQt6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from nomos.colour import Lab
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.colours import MOST_CHROMA, ColourStrips, from_lch
@@ -56,9 +57,9 @@ class ColourEditor(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(theme.scaled(2))
-        self.lightness = PatchStrip("Lightness", 0, 100, 0.5)
-        self.chroma = PatchStrip("Chroma", 0, MOST_CHROMA, 0.5)
-        self.hue = PatchStrip("Hue", 0, 360, 1)
+        self.lightness = PatchStrip(tr("Lightness"), 0, 100, 0.5)
+        self.chroma = PatchStrip(tr("Chroma"), 0, MOST_CHROMA, 0.5)
+        self.hue = PatchStrip(tr("Hue"), 0, 360, 1)
         self._lch = [50.0, 0.0, 0.0]
         for place, strip in enumerate((self.lightness, self.chroma, self.hue)):
             strip.dragged.connect(lambda value, gesture, place=place: self._drag(place, value, gesture))
@@ -185,7 +186,7 @@ class ColourCurve(QWidget):
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Number of colours")
+        self.setAccessibleName(tr("Number of colours"))
         self._curve: tuple[tuple[int, float], ...] = ()
         self._count, self._suggested = 0, 0
 

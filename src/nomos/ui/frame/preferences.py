@@ -3,13 +3,16 @@
 from PyQt6.QtCore import QSettings, Qt, pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QDialog, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
 from nomos.ui.frame.parts import beside
+from nomos.ui.language import LANGUAGES
 
 TEXT_SIZES = (100, 110, 125, 150, 175, 200)
-UNITS = (("mm", "millimetres"), ("in", "inches"))
-LOOKS = (("", "as the desktop"), ("light", "light"), ("dark", "dark"))
+UNITS = (("mm", tr("millimetres")), ("in", tr("inches")))
+LOOKS = (("", tr("as the desktop")), ("light", tr("light")), ("dark", tr("dark")))
+_SPOKEN = (("", tr("as the desktop")), *LANGUAGES.items())
 
 
 class Preferences(QDialog):
@@ -23,35 +26,37 @@ class Preferences(QDialog):
 
     def __init__(self, parent: QWidget, settings: QSettings, papers: list[str], page: str) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Preferences and studio")
+        self.setWindowTitle(tr("Preferences and studio"))
         self.setMinimumWidth(theme.scaled(420))
         self._settings = settings
         column = QVBoxLayout(self)
         column.setContentsMargins(*[theme.scaled(18)] * 4)
         column.setSpacing(theme.scaled(10))
         self.text, self.look, self.page, self.unit = QComboBox(), QComboBox(), QComboBox(), QComboBox()
-        self.text.addItems(["as the desktop", *(f"{size} %" for size in TEXT_SIZES)])
+        self.language = QComboBox()
+        self.text.addItems([tr("as the desktop"), *(f"{size} %" for size in TEXT_SIZES)])
         self.look.addItems([words for _, words in LOOKS])
         self.unit.addItems([words for _, words in UNITS])
+        self.language.addItems([words for _, words in _SPOKEN])
         self.page.addItems(papers)
         self.page.setCurrentText(page)
         fields = Fields()
         for words, control in (
-            ("Size of the text", self.text), ("Light or dark", self.look), ("Lengths in", self.unit),
-            ("Templates on", self.page),
+            (tr("Size of the text"), self.text), (tr("Light or dark"), self.look),
+            (tr("Lengths in"), self.unit), (tr("Language"), self.language), (tr("Templates on"), self.page),
         ):  # fmt: skip
             fields.add(words, control)
-        self.kept, self.keep = label(), button("Keep this print's tools, paper and inks")
-        self.carry, self.bring = button("Carry it to a file…"), button("Bring one in…")
-        self.forget = button("Begin new prints without it", plain=True)
-        self.close_it = button("Close")
+        self.kept, self.keep = label(), button(tr("Keep this print's tools, paper and inks"))
+        self.carry, self.bring = button(tr("Carry it to a file…")), button(tr("Bring one in…"))
+        self.forget = button(tr("Begin new prints without it"), plain=True)
+        self.close_it = button(tr("Close"))
         for widget in (
-            label("This machine", kind="question"), fields,
-            label("Text, light and lengths change when Nomos is next started.", kind="quiet"),
-            label("The studio", kind="question"),
+            label(tr("This machine"), kind="question"), fields,
+            label(tr("Text, light, lengths and language change when Nomos is next started."), kind="quiet"),
+            label(tr("The studio"), kind="question"),
             label(
-                "Tools, boards, rollers, times, papers, inks and how far your sheets meet: kept from one "
-                "print and given to the next new one.",
+                tr("Tools, boards, rollers, times, papers, inks and how far your sheets meet: kept from one "
+                "print and given to the next new one."),
                 kind="quiet",
             ),
             self.kept, self.keep, beside(self.carry, self.bring), self.forget,
@@ -70,12 +75,16 @@ class Preferences(QDialog):
         unit = self._settings.value("lengths in", "mm", str)
         self.unit.setCurrentIndex(next((n for n, (value, _) in enumerate(UNITS) if value == unit), 0))
 
+        spoken = self._settings.value("language", "", str)
+        self.language.setCurrentIndex(next((n for n, (value, _) in enumerate(_SPOKEN) if value == spoken), 0))
+
     def _connect(self) -> None:
         self.text.activated.connect(
             lambda place: self._settings.setValue("text size", TEXT_SIZES[place - 1] if place else 0)
         )
         self.look.activated.connect(lambda place: self._settings.setValue("light or dark", LOOKS[place][0]))
         self.unit.activated.connect(lambda place: self._settings.setValue("lengths in", UNITS[place][0]))
+        self.language.activated.connect(lambda n: self._settings.setValue("language", _SPOKEN[n][0]))
         self.page.textActivated.connect(self._take_page)
         for made, wish in (
             (self.keep, self.keep_asked), (self.carry, self.carry_asked), (self.bring, self.bring_asked),
@@ -90,9 +99,9 @@ class Preferences(QDialog):
 
     def show_studio(self, kept: str, *, project: bool) -> None:
         """Show what the studio holds; "" for none. project : whether there is a print to keep."""
-        self.kept.setText(kept or "Nothing is kept yet.")
+        self.kept.setText(kept or tr("Nothing is kept yet."))
         self.keep.setEnabled(project)
-        self.keep.setToolTip("" if project else "Open a sketch or a project first.")
+        self.keep.setToolTip("" if project else tr("Open a sketch or a project first."))
         self.carry.setEnabled(bool(kept))
         self.forget.setVisible(bool(kept))
         # Text that wraps has no height of its own until its width is known.

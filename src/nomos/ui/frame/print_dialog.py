@@ -9,6 +9,7 @@ from PyQt6.QtPrintSupport import QPrinter, QPrinterInfo, QPrintPreviewWidget
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QDialog, QHBoxLayout, QVBoxLayout, QWidget
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.printing import (
@@ -22,10 +23,10 @@ from nomos.ui.frame.printing import (
     print_pdf,
 )
 
-A_FILE = "A PDF file…"
-_WHATS = (("templates", "Templates"), ("pulls", "Pulls"), ("carving", "Carving"))
-_FACES = (("block", "On the block"), ("tracing", "Tracing"), ("both", "Both"))
-_WHY = (
+A_FILE = tr("A PDF file…")
+_WHATS = (("templates", tr("Templates")), ("pulls", tr("Pulls")), ("carving", tr("Carving")))
+_FACES = (("block", tr("On the block")), ("tracing", tr("Tracing")), ("both", tr("Both")))
+_WHY = tr(
     "Printers are often off by half a millimetre in a hundred. Print the check page once, measure its bars, "
     "and every page comes out right on this printer."
 )
@@ -48,7 +49,7 @@ class PrintDialog(QDialog):
         ask_file: Callable[[], str | None],
     ) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Print at true size")
+        self.setWindowTitle(tr("Print at true size"))
         self._settings, self._ask_file, self._pdf = settings, ask_file, b""
         self._what, self._faces = "templates", "both"
         self.device = QPrinter(QPrinter.PrinterMode.HighResolution)
@@ -58,7 +59,7 @@ class PrintDialog(QDialog):
         self.paper.addItems(papers)
         self.printer.addItems([*QPrinterInfo.availablePrinterNames(), A_FILE])
         self.along, self.across = (NumberBox(LEAST_MM, MOST_MM, step=0.1, digits=2) for _ in range(2))
-        self.check, self.go = button("Print the check page"), button("Print")
+        self.check, self.go = button(tr("Print the check page")), button(tr("&Print"))
         self.said = label(kind="quiet")
         self.preview = QPrintPreviewWidget(self.device)
         self._lay_out()
@@ -67,18 +68,18 @@ class PrintDialog(QDialog):
 
     def _lay_out(self) -> None:
         column, page = QVBoxLayout(), Fields()
-        page.add("Paper", self.paper)
-        page.add("Printer", self.printer)
+        page.add(tr("Paper"), self.paper)
+        page.add(tr("Printer"), self.printer)
         measured = Fields()
-        measured.add("Bar along the page measures", self.along)
-        measured.add("Bar across it measures", self.across)
+        measured.add(tr("Bar along the page measures"), self.along)
+        measured.add(tr("Bar across it measures"), self.across)
         for made in self.blocks.values():
             made.setChecked(True)
-        close = button("Close")
+        close = button(tr("Close"))
         close.clicked.connect(self.reject)
         for widget in (
-            label("What is printed", kind="name"), self.whats, self.faces, *self.blocks.values(),
-            label("Where", kind="name"), page, label("The printer's scale", kind="name"),
+            label(tr("What is printed"), kind="name"), self.whats, self.faces, *self.blocks.values(),
+            label(tr("Where"), kind="name"), page, label(tr("The printer's scale"), kind="name"),
             label(_WHY, kind="quiet"), self.check, measured, self.said,
         ):  # fmt: skip
             column.addWidget(widget)
@@ -126,9 +127,9 @@ class PrintDialog(QDialog):
         chosen = frozenset(block for block, made in self.blocks.items() if made.isChecked())
         self.go.setEnabled(False)
         if not chosen and self._what != "pulls":
-            self.said.setText("Choose a block at least.")
+            self.said.setText(tr("Choose a block at least."))
             return
-        self.said.setText("Drawing the pages…")
+        self.said.setText(tr("Drawing the pages…"))
         self.pages_asked.emit(self._what, chosen, self._faces, self.paper.currentText())
 
     def show_pages(self, pdf: bytes) -> None:
@@ -186,7 +187,11 @@ class PrintDialog(QDialog):
                     self.device.setOutputFileName(name)
             except OSError as error:
                 self.said.setText(
-                    f"{name} cannot be written ({error.strerror or error}); choose another place."
+                    tr(
+                        "{name} cannot be written ({what}); choose another place.",
+                        name=name,
+                        what=error.strerror or error,
+                    )
                 )
                 return
         try:
@@ -194,8 +199,14 @@ class PrintDialog(QDialog):
         except BadInput as error:
             self.said.setText(str(error))
             return
-        pages = "1 page" if count == 1 else f"{count} pages"
-        self.said.setText(f"{pages} sent to {self.device.outputFileName() or self.printer.currentText()}.")
+        pages = tr("1 page") if count == 1 else tr("{count} pages", count=count)
+        self.said.setText(
+            tr(
+                "{pages} sent to {what}.",
+                pages=pages,
+                what=self.device.outputFileName() or self.printer.currentText(),
+            )
+        )
 
     def closeEvent(self, event: QCloseEvent | None) -> None:
         if event is not None:

@@ -10,6 +10,7 @@ from PyQt6.QtPdf import QPdfDocument
 from PyQt6.QtPrintSupport import QPrinter
 
 from nomos.errors import BadInput
+from nomos.language import tr
 
 _INCH_MM, _POINTS = 25.4, 72.0
 # A tenth of a millimetre in print; on the screen a page is looked at whole.
@@ -86,10 +87,12 @@ def print_pdf(printer: QPrinter, pdf: bytes, scale: Scale, most_dpi: int = PRINT
             if page == 0:
                 begun = painter.begin(printer)
                 if not begun:
-                    raise BadInput("The printer takes nothing: is it on, is there room for the file?")
+                    raise BadInput(tr("The printer takes nothing: is it on, is there room for the file?"))
             elif not printer.newPage():
                 painter.end()
-                raise BadInput("The printer stopped in the middle: print the pages that are missing again.")
+                raise BadInput(
+                    tr("The printer stopped in the middle: print the pages that are missing again.")
+                )
             _draw(painter, printer, document, page, scale, most_dpi)
         if painter.isActive():
             painter.end()
@@ -135,4 +138,7 @@ def cut_off(printer: QPrinter) -> str:
     widest_mm = widest if mm else widest * _INCH_MM / _POINTS
     if widest_mm <= _MARGIN_MM:
         return ""
-    return f"This printer leaves {widest_mm:.0f} mm free at an edge: the check bar may be cut off."
+    return tr(
+        "This printer leaves {widest_mm:.0f} mm free at an edge: the check bar may be cut off.",
+        widest_mm=widest_mm,
+    )

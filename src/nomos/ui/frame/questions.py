@@ -5,14 +5,20 @@ from typing import Literal, Protocol
 
 from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
+from nomos.language import tr
+
 Unsaved = Literal["save", "discard", "cancel"]
 
-OPEN_FILTER = "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
-SHELF_FILTER = "Ink shelves (*.csv *.json);;All files (*)"
-SCAN_FILTER = "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)"
-READINGS_FILTER = "Readings (*.csv *.txt *.cgats);;All files (*)"
-BLOCKS_FILTER = "Blocks (*.ora *.png *.tif *.tiff);;All files (*)"
-SAVE_FILTER = "Nomos project (*.nomos)"
+OPEN_FILTER = tr(
+    "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
+)
+SHELF_FILTER = tr("Ink shelves (*.csv *.json);;All files (*)")
+SCAN_FILTER = tr(
+    "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)"
+)
+READINGS_FILTER = tr("Readings (*.csv *.txt *.cgats);;All files (*)")
+BLOCKS_FILTER = tr("Blocks (*.ora *.png *.tif *.tiff);;All files (*)")
+SAVE_FILTER = tr("Nomos project (*.nomos)")
 
 
 class Questions(Protocol):
@@ -79,32 +85,32 @@ class Dialogs:
 
     def file_to_open(self) -> Path | None:
         """A sketch or project, or None."""
-        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a sketch or a project", "", OPEN_FILTER)
+        name, _ = QFileDialog.getOpenFileName(self._parent, tr("Open a sketch or a project"), "", OPEN_FILTER)
         return Path(name) if name else None
 
     def shelf_to_open(self) -> Path | None:
         """An ink shelf, or None."""
-        name, _ = QFileDialog.getOpenFileName(self._parent, "Open an ink shelf", "", SHELF_FILTER)
+        name, _ = QFileDialog.getOpenFileName(self._parent, tr("Open an ink shelf"), "", SHELF_FILTER)
         return Path(name) if name else None
 
     def blocks_to_open(self) -> list[Path]:
         """An OpenRaster file or a set of masks; empty for none."""
-        names, _ = QFileDialog.getOpenFileNames(self._parent, "Bring blocks in", "", BLOCKS_FILTER)
+        names, _ = QFileDialog.getOpenFileNames(self._parent, tr("Bring blocks in"), "", BLOCKS_FILTER)
         return [Path(name) for name in names]
 
     def scan_to_open(self) -> Path | None:
         """A scan of a proof or a chart, or None."""
-        name, _ = QFileDialog.getOpenFileName(self._parent, "Open a scan", "", SCAN_FILTER)
+        name, _ = QFileDialog.getOpenFileName(self._parent, tr("Open a scan"), "", SCAN_FILTER)
         return Path(name) if name else None
 
     def readings_to_open(self) -> Path | None:
         """Readings of an ink, or None."""
-        name, _ = QFileDialog.getOpenFileName(self._parent, "Open readings", "", READINGS_FILTER)
+        name, _ = QFileDialog.getOpenFileName(self._parent, tr("Open readings"), "", READINGS_FILTER)
         return Path(name) if name else None
 
     def file_to_save(self, suggestion: Path) -> Path | None:
         """Where to keep the project, or None. The dialog asks before replacing a file."""
-        dialog = QFileDialog(self._parent, "Save the project", str(suggestion), SAVE_FILTER)
+        dialog = QFileDialog(self._parent, tr("Save the project"), str(suggestion), SAVE_FILTER)
         dialog.setAcceptMode(QFileDialog.AcceptMode.AcceptSave)
         # Before it asks about a file that is there, so that it asks about the right one.
         dialog.setDefaultSuffix("nomos")
@@ -114,20 +120,22 @@ class Dialogs:
     def studio_to_save(self) -> Path | None:
         """Where the studio is carried to, or None. The dialog asks before replacing a file."""
         name, _ = QFileDialog.getSaveFileName(
-            self._parent, "Carry the studio to a file", "studio.json", "Studio (*.json)"
+            self._parent, tr("Carry the studio to a file"), "studio.json", tr("Studio (*.json)")
         )
         return Path(name) if name else None
 
     def studio_to_open(self) -> Path | None:
         """A studio to bring in, or None."""
-        name, _ = QFileDialog.getOpenFileName(self._parent, "Bring a studio in", "", "Studio (*.json)")
+        name, _ = QFileDialog.getOpenFileName(
+            self._parent, tr("Bring a studio in"), "", tr("Studio (*.json)")
+        )
         return Path(name) if name else None
 
     def picture_to_save(self) -> Path | None:
         """The picture or PDF that the sheet is written to, or None."""
-        filters = "Picture (*.png);;True size (*.pdf)"
+        filters = tr("Picture (*.png);;True size (*.pdf)")
         name, kind = QFileDialog.getSaveFileName(
-            self._parent, "Export what the sheet shows", "sheet.png", filters
+            self._parent, tr("Export what the sheet shows"), "sheet.png", filters
         )
         if not name:
             return None
@@ -136,39 +144,44 @@ class Dialogs:
 
     def file_to_print(self) -> Path | None:
         """The PDF file that is printed into, or None."""
-        name, _ = QFileDialog.getSaveFileName(self._parent, "Print into a file", "print.pdf", "PDF (*.pdf)")
+        name, _ = QFileDialog.getSaveFileName(
+            self._parent, tr("Print into a file"), "print.pdf", tr("PDF (*.pdf)")
+        )
         return Path(name).with_suffix(".pdf") if name else None
 
     def folder_for_packet(self) -> Path | None:
         """Where the packet goes, or None."""
-        name = QFileDialog.getExistingDirectory(self._parent, "Folder for the packet")
+        name = QFileDialog.getExistingDirectory(self._parent, tr("Folder for the packet"))
         return Path(name) if name else None
 
     def may_replace(self, name: str, *, meant: bool) -> bool:
         """Whether to write over a file; meant: it was named, else it has changed on disk since."""
-        happened = "is there already." if meant else "has been written by another window or program since."
+        happened = (
+            tr("is there already.") if meant else tr("has been written by another window or program since.")
+        )
         return self._dares(
-            "Another file is there", f"{name} {happened}",
-            "Writing over it keeps it beside as .previous; nothing else is kept of it.",
-            "Leave it as it is", "Write over it",
+            tr("Another file is there"), f"{name} {happened}",
+            tr("Writing over it keeps it beside as .previous; nothing else is kept of it."),
+            tr("Leave it as it is"), tr("Write over it"),
         )  # fmt: skip
 
     def open_to_read(self, name: str, holder: str) -> bool:
         """Whether to open a file that another window has, only to look at it."""
         return self._dares(
-            "Open in another window", f"{name} is open in a window of {holder}.",
-            "It can be looked at here, and saved under another name.",
-            "Leave it closed", "Open it to look at",
+            tr("Open in another window"), tr("{name} is open in a window of {holder}.", name=name,
+            holder=holder),
+            tr("It can be looked at here, and saved under another name."),
+            tr("Leave it closed"), tr("Open it to look at"),
         )  # fmt: skip
 
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
         box = QMessageBox(self._parent)
-        box.setWindowTitle("Not saved yet")
-        box.setText(f"Save the changes to {title}?")
-        save = box.addButton("Save", QMessageBox.ButtonRole.AcceptRole)
-        discard = box.addButton("Throw them away", QMessageBox.ButtonRole.DestructiveRole)
-        box.addButton("Go on working", QMessageBox.ButtonRole.RejectRole)
+        box.setWindowTitle(tr("Not saved yet"))
+        box.setText(tr("Save the changes to {title}?", title=title))
+        save = box.addButton(tr("Save"), QMessageBox.ButtonRole.AcceptRole)
+        discard = box.addButton(tr("Throw them away"), QMessageBox.ButtonRole.DestructiveRole)
+        box.addButton(tr("Go on working"), QMessageBox.ButtonRole.RejectRole)
         box.exec()
         if box.clickedButton() is save:
             return "save"
@@ -177,18 +190,19 @@ class Dialogs:
     def take_up(self, title: str) -> bool:
         """Whether to open work that a crash left unsaved."""
         box = QMessageBox(self._parent)
-        box.setWindowTitle("Unsaved work")
-        box.setText(f"Nomos ended without saving {title}. Take it up where it stood?")
-        box.addButton("Throw it away", QMessageBox.ButtonRole.DestructiveRole)
-        take = box.addButton("Take it up", QMessageBox.ButtonRole.AcceptRole)
+        box.setWindowTitle(tr("Unsaved work"))
+        box.setText(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title))
+        box.addButton(tr("Throw it away"), QMessageBox.ButtonRole.DestructiveRole)
+        take = box.addButton(tr("Take it up"), QMessageBox.ButtonRole.AcceptRole)
         box.exec()
         return box.clickedButton() is take
 
     def contradicts(self, said: tuple[str, ...]) -> bool:
         """Whether to plan it all the same, though it makes untrue what is printed."""
         return self._dares(
-            "Printed already", "\n".join(said),
-            "The log keeps what was printed. Change the plan all the same?", "Keep the plan", "Change it",
+            tr("Printed already"), "\n".join(said),
+            tr("The log keeps what was printed. Change the plan all the same?"), tr("Keep the plan"),
+            tr("Change it"),
         )  # fmt: skip
 
     def _dares(self, title: str, said: str, more: str, stay: str, go: str) -> bool:

@@ -23,6 +23,7 @@ from nomos.atomic import write_text
 from nomos.errors import BadInput
 from nomos.folders import state_folder
 from nomos.holding import is_locked
+from nomos.language import tr
 from nomos.project import Project, save
 from nomos.ui.frame.document import Document
 
@@ -100,7 +101,7 @@ class Rescue(QObject):
         self._kept = None
         if not self._failed:
             self._failed = True
-            self.told.emit(f"Unsaved work cannot be kept beside ({error}). Save it soon.")
+            self.told.emit(tr("Unsaved work cannot be kept beside ({error}). Save it soon.", error=error))
 
     def drop(self) -> None:
         """Forget what was kept."""
@@ -171,7 +172,13 @@ def offer(
             _clear_away(left.copy)
         break
     if damaged:
-        tell(f"A copy of unsaved work is damaged and was left in {folder}: {', '.join(damaged)}.")
+        tell(
+            tr(
+                "A copy of unsaved work is damaged and was left in {folder}: {damaged}.",
+                folder=folder,
+                damaged=", ".join(damaged),
+            )
+        )
 
 
 def _beside(copy: Path) -> Path:

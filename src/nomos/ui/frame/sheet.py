@@ -17,6 +17,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.proof import render_view
 from nomos.separation.touch import Touch
 from nomos.ui.frame import sheet_marks, theme
@@ -55,7 +56,7 @@ class SheetView(QWidget):
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMinimumSize(240, 160)
-        self.setAccessibleName("Sheet")
+        self.setAccessibleName(tr("Sheet"))
         self._content: SheetContent | None = None
         self._view = Viewport(2.0, 40, 40)
         self._following = True
@@ -194,7 +195,7 @@ class SheetView(QWidget):
         for handle in content.handles:
             sheet_marks.draw_handle(painter, QPointF(*view.to_screen(*handle.place_mm)), handle.word)
         if self._beside is not None:
-            title = "where they differ" if self.mapped else self._beside.title
+            title = tr("where they differ") if self.mapped else self._beside.title
             sheet_marks.draw_divider(painter, self._divider_x(), self.height(), title)
         if self.loupe and self._pointer is not None and content.raster is not None:
             self._draw_loupe(painter, content.raster, self._pointer)

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
 from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
 
+from nomos.language import tr
 from nomos.project.model import Outline
 from nomos.registration import Rect
 from nomos.separation.touch import Touch
@@ -43,7 +44,9 @@ def draw_rulers(
             painter.drawLine(QPointF(x, top - 2), QPointF(x, top - 2 - (far if major else near)))
             if major:
                 box = QRectF(x - 40, top - far - metrics.height() - 3, 80, metrics.height())
-                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, f"{count * step / unit_mm:g}")
+                painter.drawText(
+                    box, Qt.AlignmentFlag.AlignCenter, tr("{unit_mm:g}", unit_mm=count * step / unit_mm)
+                )
     for count in range(int(sheet_mm[1] / step) + 1):
         y = y0 + count * step * view.scale
         if visible.top() <= y <= visible.bottom():
@@ -54,7 +57,7 @@ def draw_rulers(
                 painter.drawText(
                     box,
                     Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
-                    f"{count * step / unit_mm:g}",
+                    tr("{unit_mm:g}", unit_mm=count * step / unit_mm),
                 )
     painter.drawText(
         QRectF(left - far - 86, top - far - metrics.height() - 3, 80, metrics.height()),
@@ -121,7 +124,9 @@ def draw_divider(painter: QPainter, x: float, height: int, title: str) -> None:
         painter.drawLine(QPointF(x, 0), QPointF(x, height))
     metrics = QFontMetrics(theme.font(12))
     top = theme.scaled(12)
-    draw_label(painter, QPointF(x - metrics.horizontalAdvance("now") / 2 - theme.scaled(14), top), "now")
+    draw_label(
+        painter, QPointF(x - metrics.horizontalAdvance(tr("now")) / 2 - theme.scaled(14), top), tr("now")
+    )
     draw_label(painter, QPointF(x + metrics.horizontalAdvance(title) / 2 + theme.scaled(14), top), title)
 
 
@@ -149,7 +154,7 @@ def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:
     painter.setBrush(Qt.BrushStyle.NoBrush)
     painter.drawRect(frame)
     painter.setFont(theme.font(11))
-    text = f"{length_text(width_mm, 0)} across"
+    text = tr("{width_mm} across", width_mm=length_text(width_mm, 0))
     box = QRectF(frame.left(), frame.bottom() + 2, frame.width(), QFontMetrics(painter.font()).height() + 2)
     painter.fillRect(box, QColor(theme.LIGHT.foot))
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)

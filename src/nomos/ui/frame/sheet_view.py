@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
 from nomos.colour.light import lab_under, seen_by
+from nomos.language import tr, within
 from nomos.project import (
     LaidSheet,
     Project,
@@ -308,18 +309,18 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     y = int((place[1] - image.top) * laid.px_per_mm) + laid.pad_px
     height, width = laid.map.index.shape
     if not (0 <= x < width and 0 <= y < height):
-        return f"{said[0]}    margin, bare paper"
+        return tr("{said}    margin, bare paper", said=said[0])
     row = int(laid.map.index[y, x])
     here = laid.map.members[row]
     printing = {key.pull for key, prints in zip(laid.films, here, strict=True) if prints}
     prints = [
-        f"{number_of} {proof.project.pull_name(impression.id).lower()}"
+        f"{number_of} {within(proof.project.pull_name(impression.id))}"
         for number_of, impression in enumerate(proof.project.impressions, start=1)
         if impression.id in printing and (state.pulls is None or number_of <= state.pulls)
     ]
-    said.append(f"prints {', '.join(prints)}" if prints else "bare paper")
+    said.append(tr("prints {prints}", prints=", ".join(prints)) if prints else tr("bare paper"))
     labs = proof.labs if state.pulls is None else sheet_labs(proof.project, laid, state.pulls)
-    said.append(f"predicted {lab_text(labs[row])}")
+    said.append(tr("predicted {lab_text}", lab_text=lab_text(labs[row])))
     inner_x, inner_y = x - laid.pad_px, y - laid.pad_px
     if not (0 <= inner_x < width - 2 * laid.pad_px and 0 <= inner_y < height - 2 * laid.pad_px):
         return "    ".join(said)
@@ -331,8 +332,8 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     )
     bare = colour in proof.project.bare_colours()
     wanted = np.array(proof.project.paper.lab if bare else proof.project.flat.colours[colour].lab)
-    name = "paper" if bare else proof.project.flat.colours[colour].name.lower()
-    said.append(f"wanted {lab_text(wanted)} ({name})")
+    name = tr("paper") if bare else within(proof.project.flat.colours[colour].name)
+    said.append(tr("wanted {lab_text} ({name})", lab_text=lab_text(wanted), name=name))
     if state.pulls is None:
-        said.append(f"ΔE {number(float(delta_e00(labs[row], wanted)))}")
+        said.append(tr("ΔE {delta_e00}", delta_e00=number(float(delta_e00(labs[row], wanted)))))
     return "    ".join(said)

@@ -15,6 +15,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.view import StationTab
 from nomos.ui.frame.words import WRAPPED, lines_of, widest_word
@@ -36,7 +37,7 @@ class StationStrip(QWidget):
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Stations")
+        self.setAccessibleName(tr("Stations"))
         self.setMouseTracking(True)
         self._tabs: tuple[StationTab, ...] = ()
         self._brief = False

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import QPointF, Qt
 from PyQt6.QtGui import QBrush, QColor, QPainter, QPen, QPolygonF
 
+from nomos.language import tr
 from nomos.registration import PrintedMark, Shape, SystemPlan
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet_marks import draw_label
@@ -36,7 +37,9 @@ def draw_system(
     below = QPointF(*view.to_screen(plan.bench.left, plan.bench.bottom)) + QPointF(0, theme.scaled(16))
     painter.setFont(theme.font(12))
     painter.setPen(_INK)
-    painter.drawText(below, f"Block {size_text(block.width, block.height)}, seen through the sheet")
+    painter.drawText(
+        below, tr("Block {width}, seen through the sheet", width=size_text(block.width, block.height))
+    )
 
 
 def _polygon(view: Viewport, points: Sequence[tuple[float, float]]) -> QPolygonF:

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
+from nomos.language import tr, within
 from nomos.project import LaidSheet, Project, Proof, Station, sheet_labs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
@@ -26,14 +27,14 @@ from nomos.units import counted, length_text, number, size_text
 _WIDEST = 0.75
 
 STATION_NAMES: dict[Station, str] = {
-    "design": "Design",
-    "blocks": "Blocks",
-    "inks": "Inks",
-    "order": "Order",
-    "register": "Register",
-    "carve": "Carve",
-    "sheets": "Sheets",
-    "bench": "Bench",
+    "design": tr("Design"),
+    "blocks": tr("Blocks"),
+    "inks": tr("Inks"),
+    "order": tr("Order"),
+    "register": tr("Register"),
+    "carve": tr("Carve"),
+    "sheets": tr("Sheets"),
+    "bench": tr("Bench"),
 }
 
 
@@ -49,7 +50,7 @@ class StationTab:
 
 def station_tabs(project: Project | None, proof: Proof | None, state: UiState) -> tuple[StationTab, ...]:
     """The strip: what each station has to say."""
-    answers = _answers(project, proof) if project and project.flat else {"design": "open a sketch"}
+    answers = _answers(project, proof) if project and project.flat else {"design": tr("open a sketch")}
     return tuple(
         StationTab(station, STATION_NAMES[station], answers.get(station, ""), station == state.station)
         for station in STATIONS
@@ -64,24 +65,28 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
 
     def found(station: str) -> str:
         many = counts.get(station, 0)
-        return f", {counted(many, 'finding')}" if many else ""
+        return f", {counted(many, tr('finding'), tr('findings'))}" if many else ""
 
     pulls = len(project.impressions)
     days = days_needed(project)
     out = [i for i in project.impressions if i.offset]
     register = _register(project)
     if out:
-        register += f", {len(out)} out"
+        register += tr(", {out} out", out=len(out))
     size = size_text(project.image.width, project.image.height)
     return {
-        "design": f"{len(project.flat.colours)} colours, {size}",
+        "design": tr("{colours} colours, {size}", colours=len(project.flat.colours), size=size),
         "blocks": f"{_blocks(project)}{found('blocks')}",
-        "inks": f"mean ΔE {number(proof.mean_de00)}{found('inks')}" if proof else "working",
-        "order": f"{counted(pulls, 'pull')}, {counted(days, 'day')}",
+        "inks": tr("mean ΔE {mean_de00}{found}", mean_de00=number(proof.mean_de00), found=found("inks"))
+        if proof
+        else tr("working"),
+        "order": f"{counted(pulls, tr('pull'), tr('pulls'))}, {counted(days, tr('day'), tr('days'))}",
         "register": register,
-        "carve": f"{project.craft.material}, {len(project.craft.tools)} tools",
+        "carve": tr(
+            "{material}, {tools} tools", material=tr(project.craft.material), tools=len(project.craft.tools)
+        ),
         "sheets": _sheets(project),
-        "bench": "one sheet at a time",
+        "bench": tr("one sheet at a time"),
     }
 
 
@@ -89,22 +94,22 @@ def _sheets(project: Project) -> str:
     try:
         sheets_of(project)
     except BadInput:
-        return "too few survive"
-    return f"cut {planned_sheets(project)}"
+        return tr("too few survive")
+    return tr("cut {planned_sheets}", planned_sheets=planned_sheets(project))
 
 
 def _register(project: Project) -> str:
-    name = SYSTEM_NAMES[project.register.system].lower().removesuffix(" on the block")
+    name = within(SYSTEM_NAMES[project.register.system]).removesuffix(tr(" on the block"))
     if plan_of_system(project)[0] is None:
-        return f"no room for {name}"
+        return tr("no room for {name}", name=name)
     return f"{name}, ±{length_text(worst_mm(project)[1])}"
 
 
 def _blocks(project: Project) -> str:
     count = len(project.blocks)
     if is_reduction(project):
-        return f"1 board, {count} states"
-    return f"{counted(count, 'block')}"
+        return tr("1 board, {count} states", count=count)
+    return counted(count, tr("block"), tr("blocks"))
 
 
 @dataclass(frozen=True, eq=False)
@@ -131,13 +136,13 @@ def ladder_rungs(
     """The ladder, bare paper first. thumb_px : height of the small pictures."""
     if project is None:
         return ()
-    notes = (*between_pulls(project, brief=True), "finished print")
+    notes = (*between_pulls(project, brief=True), tr("finished print"))
     finished = len(project.impressions)
     looked_at = finished if state.pulls is None else state.pulls
     known = proof is not None and proof.project is project
     none: tuple[None, ...] = (None,) * (finished + 1)
     thumbs = prints_by_pull(proof, thumb_px) if proof is not None and known else none
-    rungs = [Rung(None, 0, "Bare paper", (), "", looked_at == 0, thumbs[0])]
+    rungs = [Rung(None, 0, tr("Bare paper"), (), "", looked_at == 0, thumbs[0])]
     for place, impression in enumerate(project.impressions, start=1):
         inks = tuple(lab_to_hex(np.array(project.ink(zone.ink).lab)) for zone in impression.zones)
         rungs.append(
@@ -184,7 +189,8 @@ def window_title(
 ) -> str:
     """What stands over the window: the print, its file, and whether that is behind."""
     if project is None:
-        return "Nomos"
-    name = path.name if path else "not saved yet"
-    state = f"{', only to look at' if read_only else ''}{', changed' if unsaved and path else ''}"
-    return f"{project.title} ({name}{state}) — Nomos"
+        return tr("Nomos")
+    name = path.name if path else tr("not saved yet")
+    state = tr(", only to look at") if read_only else ""
+    state += tr(", changed") if unsaved and path else ""
+    return tr("{title} ({name}{state}) — Nomos", title=project.title, name=name, state=state)

@@ -7,6 +7,7 @@ from PyQt6.QtCore import QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QIcon
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 
@@ -19,11 +20,11 @@ class Welcome(QScrollArea):
 
     def __init__(self) -> None:
         super().__init__()
-        self.open = button("Open a sketch or a project…")
-        self.demo = button("Look at a demo first: blocks and a key")
-        self.walk = button("Or walk through it in two minutes")
-        self.reduction, self.jigsaw = button("A reduction"), button("A jigsaw")
-        self.photo = button("A photograph of a sketch")
+        self.open = button(tr("Open a sketch or a project…"))
+        self.demo = button(tr("Look at a demo first: blocks and a key"))
+        self.walk = button(tr("Or walk through it in two minutes"))
+        self.reduction, self.jigsaw = button(tr("A reduction")), button(tr("A jigsaw"))
+        self.photo = button(tr("A photograph of a sketch"))
         page = QWidget()
         page.setObjectName("ground")
         page.setStyleSheet(f"#ground {{ background: {theme.GROUND}; }}")
@@ -39,18 +40,21 @@ class Welcome(QScrollArea):
         inner = QVBoxLayout(box)
         inner.setContentsMargins(*[theme.scaled(28)] * 4)
         inner.setSpacing(theme.scaled(12))
-        inner.addWidget(label("Start with a coloured sketch", kind="question"))
+        inner.addWidget(label(tr("Start with a coloured sketch"), kind="question"))
         inner.addWidget(
             label(
-                "A photograph, scan or drawing of the print you have in mind: PNG, JPEG, TIFF, WebP or SVG. "
-                "You can also drop the file here."
+                tr(
+                    "A photograph, scan or drawing of the print you have in mind: PNG, JPEG, TIFF, WebP or "
+                    "SVG. You can also drop the file here."
+                )
             )
         )
         inner.addWidget(
             label(
-                "Nomos finds the sheet, straightens it, reads it as a few flat colours and a line, shows the "
-                "print "
-                "as the inks will overlap, and draws templates at true size."
+                tr(
+                    "Nomos finds the sheet, straightens it, reads it as a few flat colours and a line, shows "
+                    "the print as the inks will overlap, and draws templates at true size."
+                )
             )
         )
         inner.addSpacing(theme.scaled(6))
@@ -85,7 +89,7 @@ class Welcome(QScrollArea):
         for place, (path, picture) in enumerate(files):
             made = button(theme.elided(path.stem, self.font(), theme.scaled(130)))
             made.setToolTip(str(path))
-            made.setAccessibleName(f"Open {path.name}")
+            made.setAccessibleName(tr("Open {name}", name=path.name))
             if picture is not None:
                 made.setIcon(QIcon(str(picture)))
                 made.setIconSize(QSize(side, side))

@@ -2,6 +2,7 @@
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import contradictions
 from nomos.ui.frame.document import Document
@@ -56,4 +57,4 @@ class PrintedGuard(QObject):
         state = self._book.state_for(before)
         new = [said for said in contradictions(before, after, state) if said not in self._accepted]
         if new:
-            self.told.emit(" ".join([*new, "The log keeps what was printed; redo goes back."]))
+            self.told.emit(" ".join([*new, tr("The log keeps what was printed; redo goes back.")]))

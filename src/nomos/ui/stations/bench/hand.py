@@ -15,6 +15,7 @@ from nomos.edition import (
 )
 from nomos.edition.amounts import ink_needed
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
 from nomos.project.edition.gate import CutGate, PassGate, cut_gate, pass_gate
@@ -31,15 +32,15 @@ PRESS_H = 24.0
 _MOST_DRIFT = 6
 # The guided run: what is said before each step. The last begins anew.
 GUIDE = (
-    "Read the air of the workshop.",
-    "Weigh the ink on the slab.",
-    "Begin the first layer.",
-    "Pull the first sheet, on a bad one.",
-    "Pull a second sheet and look at it.",
-    "Scan it: is the block in register?",
-    "Spoil one: it slipped.",
-    "Weigh the ink again.",
-    "That was a layer. Leave the guide.",
+    tr("Read the air of the workshop."),
+    tr("Weigh the ink on the slab."),
+    tr("Begin the first layer."),
+    tr("Pull the first sheet, on a bad one."),
+    tr("Pull a second sheet and look at it."),
+    tr("Scan it: is the block in register?"),
+    tr("Spoil one: it slipped."),
+    tr("Weigh the ink again."),
+    tr("That was a layer. Leave the guide."),
 )
 
 
@@ -219,7 +220,7 @@ class Bencher(QObject):
         """Write the numbers on the sheets."""
         record = self.record()
         if record is None or not record.numbers.given:
-            self.told.emit("No sheet has come through every layer yet.")
+            self.told.emit(tr("No sheet has come through every layer yet."))
             return
         for sheet, name in record.numbers.given:
             self.add("numbered", sheet=sheet, text=name)
@@ -266,7 +267,7 @@ class Bencher(QObject):
         """Leave practice: what was practised is thrown away."""
         self.guide = None
         self.book.end_practice()
-        self.told.emit("Practice is over and thrown away; the record of the edition is as it was.")
+        self.told.emit(tr("Practice is over and thrown away; the record of the edition is as it was."))
 
     def _layer(self) -> int:
         state = self.state()

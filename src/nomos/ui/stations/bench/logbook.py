@@ -12,6 +12,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.edition import EditionState, Event, LogError, append_event, now_text, read_log, set_aside
 from nomos.errors import BadInput
 from nomos.folders import state_folder
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import written
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path, state_of
@@ -89,8 +90,15 @@ class LogBook(QObject):
         try:
             self._events = read_log(path)
             if aside := set_aside(path):
-                what = "line makes" if aside == 1 else "lines make"
-                self.told.emit(f"{aside} {what} no sense in {path.name}; set aside, and kept there.")
+                what = tr("line makes") if aside == 1 else tr("lines make")
+                self.told.emit(
+                    tr(
+                        "{aside} {what} no sense in {name}; set aside, and kept there.",
+                        aside=aside,
+                        what=what,
+                        name=path.name,
+                    )
+                )
         except BadInput as error:
             self._events = ()
             self.told.emit(str(error))
@@ -151,7 +159,7 @@ class LogBook(QObject):
             return
         for event in known:
             append_event(path, event)
-        self.told.emit(f"{path.name} was gone and has been written again from what was known.")
+        self.told.emit(tr("{name} was gone and has been written again from what was known.", name=path.name))
 
     @contextlib.contextmanager
     def _held(self) -> Iterator[None]:
@@ -164,8 +172,12 @@ class LogBook(QObject):
             lock = path.with_name(f".{path.name}.lock").open("ab")
         except OSError as error:
             raise LogError(
-                f"The log cannot be written in {path.parent} ({error.strerror or error}): bring the folder "
-                "back, save the project elsewhere, or note the pull on paper."
+                tr(
+                    "The log cannot be written in {parent} ({what}): bring the folder back, save the "
+                    "project elsewhere, or note the pull on paper.",
+                    parent=path.parent,
+                    what=error.strerror or error,
+                )
             ) from None
         with lock:
             fcntl.flock(lock, fcntl.LOCK_EX)
@@ -183,10 +195,12 @@ class LogBook(QObject):
             if folder.exists():
                 folder.rename(aside.with_suffix(PROOFS))
         except OSError as error:
-            self.told.emit(f"{path.name} cannot be put aside: {error.strerror or error}.")
+            self.told.emit(
+                tr("{name} cannot be put aside: {what}.", name=path.name, what=error.strerror or error)
+            )
             return
         self.forget()
-        self.told.emit(f"A new edition begins; the record so far is kept as {aside.name}.")
+        self.told.emit(tr("A new edition begins; the record so far is kept as {name}.", name=aside.name))
         self.changed.emit()
 
     def begin_practice(self) -> None:
@@ -232,8 +246,12 @@ class LogBook(QObject):
                 _throw_away(old, proofs)
         except OSError as error:
             self.told.emit(
-                f"The record stays in {old} and could not be copied beside {after.name} "
-                f"({error.strerror or error})."
+                tr(
+                    "The record stays in {old} and could not be copied beside {name} ({what}).",
+                    old=old,
+                    name=after.name,
+                    what=error.strerror or error,
+                )
             )
         self.forget()
         self.changed.emit()

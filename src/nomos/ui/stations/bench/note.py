@@ -4,6 +4,7 @@ from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QKeyEvent
 from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QLineEdit, QWidget
 
+from nomos.language import tr
 from nomos.project.edition.bench import NOTES
 from nomos.ui.frame import theme
 
@@ -24,9 +25,9 @@ class NoteLine(QWidget):
         self.kind, self.text = QComboBox(), QLineEdit()
         for key, words in NOTES.items():
             self.kind.addItem(words, key)
-        self.kind.setAccessibleName("What is noted")
-        self.text.setAccessibleName("The note")
-        self.text.setPlaceholderText("Enter notes it, Esc leaves it")
+        self.kind.setAccessibleName(tr("What is noted"))
+        self.text.setAccessibleName(tr("The note"))
+        self.text.setPlaceholderText(tr("Enter notes it, Esc leaves it"))
         for part in (self.kind, self.text):
             part.setFont(theme.font(_TEXT))
         row.addWidget(self.kind)

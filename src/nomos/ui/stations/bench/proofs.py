@@ -8,6 +8,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.edition import Event
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project
 from nomos.reading import read_whole
@@ -50,8 +51,8 @@ class ProofBook(QObject):
     def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper, book: LogBook) -> None:
         super().__init__()
         self._document, self._runner, self._keeper, self._book = document, runner, keeper, book
-        self._pictures = Asker(runner, "pictures", self.told.emit, said="reading a proof")
-        self._compare = Asker(runner, "compare", self.told.emit, said="laying proofs side by side")
+        self._pictures = Asker(runner, "pictures", self.told.emit, said=tr("reading a proof"))
+        self._compare = Asker(runner, "compare", self.told.emit, said=tr("laying proofs side by side"))
         self.compared: Compared | None = None
         document.changed.connect(self._project_changed)
 
@@ -76,7 +77,7 @@ class ProofBook(QObject):
             from nomos.project.register.comparison import PX_PER_MM, straightened
 
             data = read_whole(path)
-            progress.report(0.2, "reading the proof")
+            progress.report(0.2, tr("reading the proof"))
             sheet = straightened(project, read_picture(data, path.name).rgb)
             with writing_into(folder):
                 folder.mkdir(parents=True, exist_ok=True)
@@ -116,11 +117,13 @@ class ProofBook(QObject):
                     return ask(plan, progress)
                 return read_picture(read_whole(folder / names[place]), names[place]).rgb
 
-            progress.report(0.2, "laying proofs side by side")
+            progress.report(0.2, tr("laying proofs side by side"))
             try:
                 one, other = kept(against), kept(proof)
             except OSError as error:
-                raise BadInput(f"A picture of a proof cannot be read: {error.strerror or error}.") from None
+                raise BadInput(
+                    tr("A picture of a proof cannot be read: {what}.", what=error.strerror or error)
+                ) from None
             try:
                 apart = [mean_apart(kept(-1), kept(n)) for n in range(len(names))[-_MOST_DRIFT:]]
             except OSError:

@@ -2,6 +2,7 @@
 
 from datetime import datetime
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame import theme
 from nomos.ui.frame.station import Here
@@ -15,7 +16,7 @@ _PICTURE = 320
 class BenchHere(Here[BenchScreen]):
     """One sheet after the other."""
 
-    hint = "Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note."
+    hint = tr("Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note.")
     in_middle = True
 
     def made(self) -> BenchScreen:

@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.edition import REASONS, EditionState
+from nomos.language import opened, tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.edition.bench import LayerCard, has_fine_lines, layer_card, reaches_ground
@@ -18,9 +19,9 @@ from nomos.project.model import Impression
 from nomos.ui.frame.view import prints_by_pull
 
 _CAUTIONS = (
-    "Fingers out of the press. Air and gloves with solvents.",
-    "Oily rags into a closed metal bin: they heat by themselves.",
-    "Safety sheets, local rules and trained people come first.",
+    tr("Fingers out of the press. Air and gloves with solvents."),
+    tr("Oily rags into a closed metal bin: they heat by themselves."),
+    tr("Safety sheets, local rules and trained people come first."),
 )
 # More zones than this do not go on the screen.
 _MOST_ZONES = 4
@@ -80,8 +81,8 @@ def bench_view(
     if not 0 <= state.layer < state.layers:
         begin = "" if following is None else _begin_words(project, following, asking_cut=asking_cut)
         return BenchView(
-            project.title, "", "Not begun" if state.layer < 0 else "Begin the next",
-            f"{state.sheets} sheets, {state.layers} layers", _CAUTIONS, (),
+            project.title, "", tr("Not begun") if state.layer < 0 else tr("Begin the next"),
+            tr("{sheets} sheets, {layers} layers", sheets=state.sheets, layers=state.layers), _CAUTIONS, (),
             "", "", "", (), begin, can_pull=False, guide=guide, gate=cut, asking_cut=asking_cut,
         )  # fmt: skip
     pull = project.impressions[state.layer]
@@ -91,17 +92,26 @@ def bench_view(
     card = layer_card(project, proof.blocks if proof else None, state, chatter=chatter, fine=fine)
     queue = state.queue()
     begin = "" if queue or following is None else _begin_words(project, following, asking_cut=asking_cut)
-    sheet = f"Sheet {queue[0]}" if queue else ("Layer done" if begin else "All printed")
+    sheet = (
+        tr("Sheet {queue}", queue=queue[0]) if queue else (tr("Layer done") if begin else tr("All printed"))
+    )
     bad = bool(queue) and state.histories[queue[0]].spoiled_at is not None
     quiet = (
-        f"a bad one first; then {len(queue) - 1} more" if bad else f"{max(len(queue) - 1, 0)} more after it"
+        tr("a bad one first; then {len} more", len=len(queue) - 1)
+        if bad
+        else tr("{len} more after it", len=max(len(queue) - 1, 0))
     )
     if state.by_sheet and queue:
-        quiet = f"block {state.layer + 1} of {state.layers} under it; {len(queue) - 1} sheets after it"
+        quiet = tr(
+            "block {layer} of {layers} under it; {len} sheets after it",
+            layer=state.layer + 1,
+            layers=state.layers,
+            len=len(queue) - 1,
+        )
     tally = _tally(state)
     first = not state.pulled.get(state.layer)
     return BenchView(
-        f"Practice: {card.pull.title}" if practising else card.pull.title,
+        tr("Practice: {title}", title=card.pull.title) if practising else card.pull.title,
         lab_to_hex(np.array(project.ink(pull.main.ink).lab)),
         sheet,
         quiet if queue else "",
@@ -122,29 +132,36 @@ def bench_view(
 
 def _tally(state: EditionState) -> str:
     counts = state.tally()
-    said = "   ".join(f"{counts[how]} {how}" for how in ("good", "spoiled", "repaired"))
-    return f"{said}   {state.beyond} of layers no longer planned" if state.beyond else said
+    said = "   ".join(f"{counts[how]} {tr(how)}" for how in ("good", "spoiled", "repaired"))
+    return (
+        tr("{said}   {beyond} of layers no longer planned", said=said, beyond=state.beyond)
+        if state.beyond
+        else said
+    )
 
 
 def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:
     name = project.pull_name(project.impressions[layer].id)
     if asking_cut and not cut_before(project)[layer]:
-        return f"Print it all the same: begin layer {layer + 1}, {name}"
+        return tr("Print it all the same: begin layer {layer}, {name}", layer=layer + 1, name=name)
     if asking_cut:
-        return f"It is cut: begin layer {layer + 1}, {name}"
+        return tr("It is cut: begin layer {layer}, {name}", layer=layer + 1, name=name)
     if cut_before(project)[layer]:
-        return f"Cut further for layer {layer + 1}, {name}…"
-    return f"Begin layer {layer + 1}: {name}"
+        return tr("Cut further for layer {layer}, {name}…", layer=layer + 1, name=name)
+    return tr("Begin layer {layer}: {name}", layer=layer + 1, name=name)
 
 
 def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
     """What the hands need, few lines; before the first pull what is checked and how a right film looks."""
-    zones = tuple(f"{zone.text[0].upper()}{zone.text[1:]}." for zone in card.zones)
+    zones = tuple(f"{opened(zone.text)}." for zone in card.zones)
     if len(zones) > _MOST_ZONES:
-        zones = (*zones[: _MOST_ZONES - 1], f"And {len(zones) - _MOST_ZONES + 1} more zones, see the packet.")
+        zones = (
+            *zones[: _MOST_ZONES - 1],
+            tr("And {most_zones} more zones, see the packet.", most_zones=len(zones) - _MOST_ZONES + 1),
+        )
     how = ", ".join(part for part in (card.printing, card.packing, card.wet) if part)
     amount = f"{card.amount}. " if card.amount else ""
-    said = [*zones, f"{amount}{how[0].upper()}{how[1:]}."]
+    said = [*zones, f"{amount}{opened(how)}."]
     said += [card.checks, *card.cues[:1]] if first else list(card.cues[:1])
     return (*said, card.lay)
 
@@ -152,7 +169,7 @@ def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
 def _reminders(card: LayerCard, pull: Impression, *, first: bool, warned: frozenset[str]) -> tuple[str, ...]:
     """What is due, and before the first pull what can hurt, once a session."""
     cautions = [said for said in card.pull.cautions if said not in warned][:1] if first else []
-    wait = tuple("Wipe the marked places before each pull." for zone in pull.zones[:1] if _wiped(pull))
+    wait = tuple(tr("Wipe the marked places before each pull.") for zone in pull.zones[:1] if _wiped(pull))
     return (*card.reminders, *wait, *cautions)
 
 
@@ -172,7 +189,7 @@ def _press(state: EditionState, now: datetime) -> str:
     if state.pressed is None:
         return ""
     until = datetime.fromisoformat(state.pressed.at) + timedelta(hours=state.pressed.value)
-    return f"Under the press until {until:%a %H:%M}." if until > now else ""
+    return tr("Under the press until {until:%a %H:%M}.", until=until) if until > now else ""
 
 
 def _timer(ready_at: datetime | None, now: datetime) -> str:
@@ -181,6 +198,11 @@ def _timer(ready_at: datetime | None, now: datetime) -> str:
         return ""
     left = (ready_at - now).total_seconds() / 3600
     if left <= 0:
-        return "The layer before is dry."
+        return tr("The layer before is dry.")
     hours, minutes = int(left), int(left * 60) % 60
-    return f"The layer before dries {hours} h {minutes:02d} min more, until {ready_at:%a %H:%M}."
+    return tr(
+        "The layer before dries {hours} h {minutes:02d} min more, until {ready_at:%a %H:%M}.",
+        hours=hours,
+        minutes=minutes,
+        ready_at=ready_at,
+    )

@@ -13,6 +13,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
+from nomos.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.frame.tips import give_tips
@@ -65,7 +66,7 @@ class BenchScreen(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName("Bench")
+        self.setAccessibleName(tr("Bench"))
         self._asking, self._asking_cut, self._guiding, self._swatch = False, False, False, ""
         column = QVBoxLayout(self)
         side = theme.scaled(28)
@@ -88,7 +89,7 @@ class BenchScreen(QWidget):
         column.addWidget(self.title)
         column.addLayout(head)
         self.picture = QLabel()
-        self.picture.setAccessibleName("The sheet after this pull")
+        self.picture.setAccessibleName(tr("The sheet after this pull"))
         self.picture.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
         middle = QHBoxLayout()
         said = QVBoxLayout()
@@ -101,9 +102,9 @@ class BenchScreen(QWidget):
 
     def _make_buttons(self, column: QVBoxLayout) -> None:
         self.buttons = {
-            "good": _large_button("Good\nSpace"), "spoiled": _large_button("Spoiled\nX"),
-            "repaired": _large_button("Repaired\nR"), "back": _large_button("Take back\nBackspace"),
-            "note": _large_button("Note\nN"),
+            "good": _large_button(tr("Good\nSpace")), "spoiled": _large_button(tr("Spoiled\nX")),
+            "repaired": _large_button(tr("Repaired\nR")), "back": _large_button(tr("Take back\nBackspace")),
+            "note": _large_button(tr("Note\nN")),
         }  # fmt: skip
         self._row = QWidget()
         row = QHBoxLayout(self._row)
@@ -114,7 +115,7 @@ class BenchScreen(QWidget):
         self.note = NoteLine()
         self.note.setVisible(False)
         self.begin, self.guide = _large_button(""), _large_button("")
-        self.not_yet = _large_button("Not yet\nEsc")
+        self.not_yet = _large_button(tr("Not yet\nEsc"))
         for part in (
             self.begin, self.not_yet, self._row, self.note, self._reason_grid, self.tally, self.after,
             self.guide,
@@ -142,7 +143,7 @@ class BenchScreen(QWidget):
             grid.addWidget(each, place // 4, place % 4)
             if place < 7:
                 each.clicked.connect(lambda _checked, place=place: self.reason_given.emit(place))
-        self.reasons[7].setText("Not spoiled\nEsc")
+        self.reasons[7].setText(tr("Not spoiled\nEsc"))
         self.reasons[7].clicked.connect(self.never_mind)
         return made
 
@@ -189,7 +190,7 @@ class BenchScreen(QWidget):
             # Room for the reasons: what is known by now steps back.
             self.lines.setVisible(False)
             self.after.setVisible(False)
-        self.begin.setText(f"{view.begin}\nEnter")
+        self.begin.setText(tr("{begin}\nEnter", begin=view.begin))
         self.begin.setVisible(bool(view.begin) and not self._asking)
         self._asking_cut = view.asking_cut
         self.not_yet.setVisible(view.asking_cut)
@@ -197,8 +198,8 @@ class BenchScreen(QWidget):
         self._reason_grid.setVisible(self._asking)
         for place, made in enumerate(self.reasons[:7]):
             if place < len(view.reasons):
-                made.setText(f"{view.reasons[place].capitalize()}\n{place + 1}")
-        self.guide.setText(f"{view.guide}\nG" if view.guide else "Try it with simulated devices\nG")
+                made.setText(f"{opened(tr(view.reasons[place]))}\n{place + 1}")
+        self.guide.setText(f"{view.guide}\nG" if view.guide else tr("Try it with simulated devices\nG"))
         self.guide.setVisible((self._guiding or not view.can_pull) and not self._asking)
         give_tips(self)
         self.update()

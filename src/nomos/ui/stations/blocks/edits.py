@@ -3,6 +3,7 @@
 from dataclasses import replace
 from typing import TYPE_CHECKING, get_args
 
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.blocks.edits import (
     with_block,
@@ -31,11 +32,11 @@ class BlockEdits:
 
     def rename_block(self, name: str) -> None:
         """Rename the chosen block."""
-        self._hand.on_block("Rename block", lambda p, block: with_block(p, block, name=name))
+        self._hand.on_block(tr("Rename block"), lambda p, block: with_block(p, block, name=name))
 
     def make_key(self, is_key: bool) -> None:
         """Make the chosen block the key, or a colour block."""
-        self._hand.on_block("Change the key", lambda p, block: with_block(p, block, is_key=is_key))
+        self._hand.on_block(tr("Change the key"), lambda p, block: with_block(p, block, is_key=is_key))
 
     def choose_key(self, kind: str) -> None:
         """Choose the kind of key; a drawn one is the line the design has, or else the chosen block."""
@@ -47,44 +48,44 @@ class BlockEdits:
             chosen = project.impression(pull).block if pull else ""
             lines = self._hand.keeper.proof.drawn_key if self._hand.keeper.proof else None
             own = next((b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen)
-            self._hand.edit("Drawn key", lambda p: with_drawn_key(p, own))
+            self._hand.edit(tr("Drawn key"), lambda p: with_drawn_key(p, own))
         elif kind == "contour":
-            self._hand.edit("Contour key", with_contour_key)
+            self._hand.edit(tr("Contour key"), with_contour_key)
         elif kind == "shadow":
-            self._hand.edit("Shadow key", with_shadow_key)
+            self._hand.edit(tr("Shadow key"), with_shadow_key)
         else:
-            self._hand.edit("No key", without_made_key)
+            self._hand.edit(tr("No key"), without_made_key)
 
     def set_contour(self, width_mm: float) -> None:
         """Set the width of the contour key."""
-        self._hand.edit("Contour", lambda p: with_contour_key(p, width_mm), merge_key="contour")
+        self._hand.edit(tr("Contour"), lambda p: with_contour_key(p, width_mm), merge_key="contour")
 
     def set_trap(self, trap_mm: float) -> None:
         """Set the trap."""
-        self._hand.edit("Trap", lambda p: with_trap(p, trap_mm), merge_key="trap")
+        self._hand.edit(tr("Trap"), lambda p: with_trap(p, trap_mm), merge_key="trap")
 
     def set_seam(self, seam_de00: float) -> None:
         """Set how visible a seam is taken before a gap."""
-        self._hand.edit("Seam", lambda p: with_seam(p, seam_de00), merge_key="seam")
+        self._hand.edit(tr("Seam"), lambda p: with_seam(p, seam_de00), merge_key="seam")
 
     def set_tolerance(self, tolerance_mm: float) -> None:
         """Set how closely sheets meet blocks."""
-        self._hand.edit("Tolerance", lambda p: with_tolerance(p, tolerance_mm), merge_key="tolerance")
+        self._hand.edit(tr("Tolerance"), lambda p: with_tolerance(p, tolerance_mm), merge_key="tolerance")
 
     def set_fineness(self, line_mm: float, tool_mm: float) -> None:
         """Set what is too fine to hold and to cut."""
-        self._hand.edit("Fineness", lambda p: with_fineness(p, line_mm=line_mm, tool_mm=tool_mm))
+        self._hand.edit(tr("Fineness"), lambda p: with_fineness(p, line_mm=line_mm, tool_mm=tool_mm))
 
     def work_out_anew(self) -> None:
         """Undo what was changed by hand on the chosen block."""
-        self._hand.on_block("Work out anew", lambda p, block: with_drawn(p, {block: None}))
+        self._hand.on_block(tr("Work out anew"), lambda p, block: with_drawn(p, {block: None}))
 
     def throw_switch(self, block: str) -> None:
         """Have a block print on the chosen colours, or no longer if it does on all of them."""
         project, colours = self._hand.document.project, self._hand.state.colours
         if project is not None and colours:
             on = not set(colours) <= set(project.block(block).colours)
-            self._hand.edit("What prints where", lambda p: with_switch(p, block, colours, on))
+            self._hand.edit(tr("What prints where"), lambda p: with_switch(p, block, colours, on))
 
     def ask_inks(self, source: str) -> None:
         """Choose where the inks of plans come from; a shelf is asked for."""
@@ -114,7 +115,7 @@ class BlockEdits:
         planned = self.planned(key)
         if planned is None:
             return
-        self._hand.edit("Take a plan", lambda _project: planned)
+        self._hand.edit(tr("Take a plan"), lambda _project: planned)
         project = self._hand.document.project
         if project is not None and project.impressions:
             self._hand.choose_pull(project.impressions[0].id)
@@ -129,4 +130,10 @@ class BlockEdits:
             self._hand.hold(colour=both[0], also=tuple(both[1:]), place=None)
         else:
             names = project.block(one).name, project.block(other).name
-            self._hand.told.emit(f"{names[0]} and {names[1]} meet nowhere: no colour is printed by both.")
+            self._hand.told.emit(
+                tr(
+                    "{names} and {names_2} meet nowhere: no colour is printed by both.",
+                    names=names[0],
+                    names_2=names[1],
+                )
+            )

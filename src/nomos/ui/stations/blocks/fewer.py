@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.separation.plans import MOST_BLOCKS
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
@@ -12,13 +13,13 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import Cards, part_column
 from nomos.ui.frame.rows import Row
 from nomos.ui.stations.blocks.plan_chart import PlanCurve
-from nomos.ui.stations.blocks.plans_view import PlanChart
+from nomos.ui.stations.blocks.plans_view import WISHES, PlanChart
 
 SOURCES = (
-    ("mix", "any ink I could mix"),
-    ("own", "the inks of this project"),
-    ("process", "a yellow, a red and a blue"),
-    ("shelf", "a shelf file…"),
+    ("mix", tr("any ink I could mix")),
+    ("own", tr("the inks of this project")),
+    ("process", tr("a yellow, a red and a blue")),
+    ("shelf", tr("a shelf file…")),
 )
 
 
@@ -44,22 +45,24 @@ class FewerPart(QWidget):
         self.source = QComboBox()
         self.source.addItems([text for _, text in SOURCES])
         self.most_box = NumberBox(1, MOST_BLOCKS, unit="", digits=0)
-        self.fields.add("Inks", self.source)
-        self.fields.add("Blocks", self.most_box)
-        self.keep = Choice((("keep", "The key stays"), ("free", "The key is free")))
-        self.wish_title = label("Wishes: choose a colour", kind="name")
-        self.wishes = ColourRows("Wishes")
-        self.wish = Choice((("none", "As it comes"), ("match", "Must match"), ("single", "One ink")))
-        self.uses_title = label("Inks: click for may, must, must not", kind="name")
-        self.uses = ColourRows("Inks to use")
-        self.look = button("Look for plans")
+        self.fields.add(tr("Inks"), self.source)
+        self.fields.add(tr("Blocks"), self.most_box)
+        self.keep = Choice((("keep", tr("The key stays")), ("free", tr("The key is free"))))
+        self.wish_title = label(tr("Wishes: choose a colour"), kind="name")
+        self.wishes = ColourRows(tr("Wishes"))
+        self.wish = Choice(
+            (("none", tr("As it comes")), ("match", tr("Must match")), ("single", tr("One ink")))
+        )
+        self.uses_title = label(tr("Inks: click for may, must, must not"), kind="name")
+        self.uses = ColourRows(tr("Inks to use"))
+        self.look = button(tr("Look for plans"))
         self.note = label(kind="quiet")
         self.curve, self.enough = PlanCurve(), label()
-        self.cards = Cards("Plans")
-        self.reach_title = label("Nearest to the sketch with two of these inks", kind="name")
-        self.reach = ColourRows("Nearest to the sketch")
+        self.cards = Cards(tr("Plans"))
+        self.reach_title = label(tr("Nearest to the sketch with two of these inks"), kind="name")
+        self.reach = ColourRows(tr("Nearest to the sketch"))
         for widget in (
-            label("Fewer blocks by overprinting", kind="name"), self.fields, self.keep, self.look,
+            label(tr("Fewer blocks by overprinting"), kind="name"), self.fields, self.keep, self.look,
             self.curve, self.enough, self.note, self.cards, self.wish_title, self.wishes,
             self.wish, self.uses_title, self.uses, self.reach_title, self.reach,
         ):  # fmt: skip
@@ -85,7 +88,7 @@ class FewerPart(QWidget):
         self._colour = int(row)
         self.wishes.show_rows(self._wish_rows, row)
         word = next((each.figure for each in self._wish_rows if each.id == row), "")
-        self.wish.show_choice({"must match": "match", "one ink only": "single"}.get(word, "none"))
+        self.wish.show_choice(next((wish for wish, said in WISHES.items() if said == word), "none"))
         self.wish.setVisible(True)
 
     def _ask(self, wish: str) -> None:

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr, within
 from nomos.progress import Progress
 from nomos.project import Project, Proof, digest, mask_to_png
 from nomos.project.blocks.edits import with_drawn
@@ -30,9 +31,9 @@ class Hands(QObject):
     ) -> None:
         super().__init__()
         self._document, self._keeper, self._questions = document, keeper, questions
-        self._simplify = Asker(runner, "simplify", self.told.emit, said="simplifying a block")
-        self._files = Asker(runner, "blocks", self.told.emit, said="writing the blocks", outlives=True)
-        self._reading = Asker(runner, "blocks in", self.told.emit, said="reading the blocks")
+        self._simplify = Asker(runner, "simplify", self.told.emit, said=tr("simplifying a block"))
+        self._files = Asker(runner, "blocks", self.told.emit, said=tr("writing the blocks"), outlives=True)
+        self._reading = Asker(runner, tr("blocks in"), self.told.emit, said=tr("reading the blocks"))
         self.pull: str | None = None
 
     def _at_hand(self) -> tuple[Project, Proof, str] | None:
@@ -41,7 +42,7 @@ class Hands(QObject):
         if project is None or proof is None or proof.project is not project:
             return None
         if self.pull is None:
-            self.told.emit("Choose a block first, on the ladder or in the list.")
+            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
             return None
         return project, proof, self.pull
 
@@ -54,7 +55,7 @@ class Hands(QObject):
         moved = replace(touch, points=tuple((x - left, y - top) for x, y in touch.points))
         block = project.impression(pull).block
         mask = touched(proof.blocks.masks[project.number_of(block)], moved, proof.blocks.px_per_mm)
-        self._take("Touch by hand", {block: mask})
+        self._take(tr("Touch by hand"), {block: mask})
 
     def _take(self, text: str, masks: dict[str, Mask]) -> None:
         names: dict[str, str | None] = {}
@@ -75,19 +76,24 @@ class Hands(QObject):
         block = project.block(project.impression(pull).block)
 
         def work(progress: Progress) -> Simpler:
-            progress.report(0.3, f"simplifying {block.name.lower()}")
+            progress.report(0.3, tr("simplifying {name}", name=within(block.name)))
             return simpler_block(project, proof.blocks, proof.laid, pull)
 
         def take(simpler: Simpler) -> None:
             saved = simpler.outline_before_mm - simpler.outline_after_mm
             if saved < 1 or self._document.project is not project:
-                self.told.emit(f"{block.name}: nothing to simplify, every edge of it is seen.")
+                self.told.emit(tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name))
                 return
-            self._take("Simplify a block", {block.id: simpler.mask})
+            self._take(tr("Simplify a block"), {block.id: simpler.mask})
             self.told.emit(
-                f"{block.name}: {length_text(saved, 0)} less to cut, "
-                f"{length_text(simpler.outline_after_mm, 0)} "
-                f"are left; it prints {number(simpler.area_change_mm2, 0)} mm² more, unseen."
+                tr(
+                    "{name}: {saved} less to cut, {outline_after_mm} are left; it prints "
+                    "{area_change_mm2} mm² more, unseen.",
+                    name=block.name,
+                    saved=length_text(saved, 0),
+                    outline_after_mm=length_text(simpler.outline_after_mm, 0),
+                    area_change_mm2=number(simpler.area_change_mm2, 0),
+                )
             )
 
         self._simplify.do(work, take)
@@ -105,15 +111,15 @@ class Hands(QObject):
             from nomos.formats import read_masks, read_openraster
 
             first = paths[0]
-            progress.report(0.1, f"reading {first.name}")
+            progress.report(0.1, tr("reading {name}", name=first.name))
             layers = read_openraster(first) if first.suffix.lower() == ".ora" else read_masks(paths)
-            progress.report(0.7, "fitting the blocks")
+            progress.report(0.7, tr("fitting the blocks"))
             return fitted_masks(project, (height, width), [(layer.name, layer.mask) for layer in layers])
 
         def take(masks: dict[str, Mask]) -> None:
             # Of another print by now: its blocks do not go into this one.
             if self._document.project is project:
-                self._take("Bring blocks in", masks)
+                self._take(tr("Bring blocks in"), masks)
 
         self._reading.do(work, take)
 
@@ -132,11 +138,11 @@ class Hands(QObject):
         known: Kind = next((each for each in KINDS if each == kind), "ora")
 
         def work(progress: Progress) -> tuple[str, ...]:
-            progress.report(0.2, "writing the blocks")
+            progress.report(0.2, tr("writing the blocks"))
             return write_blocks(folder, layers, px_per_mm, known)
 
         def say(names: tuple[str, ...]) -> None:
-            what = names[0] if len(names) == 1 else f"{len(names)} files"
-            self.told.emit(f"The blocks are in {folder}: {what}.")
+            what = names[0] if len(names) == 1 else tr("{names} files", names=len(names))
+            self.told.emit(tr("The blocks are in {folder}: {what}.", folder=folder, what=what))
 
         self._files.do(work, say)

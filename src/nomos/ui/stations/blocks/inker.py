@@ -6,6 +6,7 @@ from typing import Any, get_args
 from PyQt6.QtCore import pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.blocks.inking import (
     What,
@@ -72,14 +73,14 @@ class Inker(Hand):
     def _draw(self, drawn: tuple[Outline, ...]) -> None:
         pull, zone = self.state.pull, self.state.zone
         if pull is None:
-            self.told.emit("Choose a block first, on the ladder or in the list.")
+            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
             return
         if self.what == "further":
-            self._edit("Draw a zone", lambda p: drawn_further(p, pull, zone, drawn))
+            self._edit(tr("Draw a zone"), lambda p: drawn_further(p, pull, zone, drawn))
             return
         what: What = next((known for known in get_args(What) if known == self.what), "inked")
         before = self._document.project
-        self._edit("Draw a zone", lambda p: with_zone_drawn(p, pull, drawn, what))
+        self._edit(tr("Draw a zone"), lambda p: with_zone_drawn(p, pull, drawn, what))
         after = self._document.project
         if after is not None and after is not before:
             self.zone_made.emit(len(after.impression(pull).zones) - 1)
@@ -89,17 +90,17 @@ class Inker(Hand):
         if ink:
             self.change(ink=ink)
         else:
-            self._on_pull("An ink of its own", lambda p, pull: with_own_ink(p, pull, self.state.zone))
+            self._on_pull(tr("An ink of its own"), lambda p, pull: with_own_ink(p, pull, self.state.zone))
 
     def change(self, **changes: Any) -> None:
         """Change the chosen zone."""
         zone = self.state.zone
-        self._on_pull("Inking", lambda p, pull: with_zone_changed(p, pull, zone, **changes))
+        self._on_pull(tr("Inking"), lambda p, pull: with_zone_changed(p, pull, zone, **changes))
 
     def take_out(self) -> None:
         """Take the chosen zone out."""
         zone = self.state.zone
-        self._on_pull("Take a zone out", lambda p, pull: without_zone(p, pull, zone))
+        self._on_pull(tr("Take a zone out"), lambda p, pull: without_zone(p, pull, zone))
 
     def set_pull(self, **changes: Any) -> None:
         """Change how the chosen pull is called or printed; the block's own name is none of its own."""
@@ -108,7 +109,7 @@ class Inker(Hand):
             plain = _plain_name(project, pull)
             if changes["name"] in ("", plain):
                 changes["name"] = ""
-        self._on_pull("Way of printing", lambda p, pull: with_pull(p, pull, **changes))
+        self._on_pull(tr("Way of printing"), lambda p, pull: with_pull(p, pull, **changes))
 
     def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
         pull = self.state.pull

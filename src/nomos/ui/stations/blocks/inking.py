@@ -6,6 +6,7 @@ from typing import get_args
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
@@ -13,17 +14,18 @@ from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.blocks.inking_view import OWN_INK, PRINTINGS, TOOLS, InkingView
 
 _HANDS = (
-    ("move", "Move"), ("lasso", "Lasso"), ("line", "Line"), ("brush", "Brush"), ("field", "Field"),
+    ("move", tr("Move")), ("lasso", tr("Lasso")), ("line", tr("Line")), ("brush", tr("Brush")), ("field",
+    tr("Field")),
 )  # fmt: skip
 _DRAWS = (
-    ("inked", "is inked apart"),
-    ("uninked", "is left without ink"),
-    ("wiped", "is wiped before the pull"),
-    ("only", "alone is inked, the rest not"),
-    ("further", "joins the chosen zone"),
+    ("inked", tr("is inked apart")),
+    ("uninked", tr("is left without ink")),
+    ("wiped", tr("is wiped before the pull")),
+    ("only", tr("alone is inked, the rest not")),
+    ("further", tr("joins the chosen zone")),
 )
-_HOW = "Field: click one, with Ctrl all that touches it on the block."
-_NOTE = "Strength, film and grading of the chosen zone are set at Inks."
+_HOW = tr("Field: click one, with Ctrl all that touches it on the block.")
+_NOTE = tr("Strength, film and grading of the chosen zone are set at Inks.")
 
 
 class InkingPart(QWidget):
@@ -45,35 +47,38 @@ class InkingPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.heading = label(kind="name")
-        self.rows = ColourRows("Zones of the pull")
+        self.rows = ColourRows(tr("Zones of the pull"))
         self.hand = Choice(_HANDS)
-        self.what = _choices("What becomes of the place", [text for _, text in _DRAWS])
+        self.what = _choices(tr("What becomes of the place"), [text for _, text in _DRAWS])
         self.width_fields, self.zone_fields, self.pull_fields = Fields(), Fields(), Fields()
         self.width_box, self.soft_box = NumberBox(0.5, 200, step=1), NumberBox(0, 50, step=1, digits=0)
         self.width_box.show_value(10)
-        self.width_fields.add("What is drawn", self.what)
-        self.width_fields.add("Width of brush and line", self.width_box)
-        self.ink, self.tool = _choices("Ink", []), _choices("Put on with", [text for _, text in TOOLS])
-        self.zone_fields.add("Ink of the chosen zone", self.ink)
-        self.zone_fields.add("Put on with", self.tool)
+        self.width_fields.add(tr("What is drawn"), self.what)
+        self.width_fields.add(tr("Width of brush and line"), self.width_box)
+        self.ink, self.tool = (
+            _choices(tr("Ink"), []),
+            _choices(tr("Put on with"), [text for _, text in TOOLS]),
+        )
+        self.zone_fields.add(tr("Ink of the chosen zone"), self.ink)
+        self.zone_fields.add(tr("Put on with"), self.tool)
         self.soft_fields = Fields()
-        self.soft_fields.add("Soft edge of the wiping", self.soft_box)
-        self.take_out = button("Take this zone out")
+        self.soft_fields.add(tr("Soft edge of the wiping"), self.soft_box)
+        self.take_out = button(tr("Take this zone out"))
         self.zone_note, self.stray = label(_NOTE, kind="quiet"), label(kind="quiet")
-        self.name = NameField("Name of the pull")
-        self.printing = _choices("Printed with", [text.split(",")[0] for _, text in PRINTINGS])
+        self.name = NameField(tr("Name of the pull"))
+        self.printing = _choices(tr("Printed with"), [text.split(",")[0] for _, text in PRINTINGS])
         self.packing_box = NumberBox(0, 40, unit="", digits=0)
-        self.packing_box.setSpecialValueText("as usual")
-        self.pull_fields.add("Name of the pull", self.name)
-        self.pull_fields.add("Printed with", self.printing)
-        self.pull_fields.add("Sheets of packing", self.packing_box)
-        self.turned = QCheckBox("Block onto paper, both turned over")
-        self.again = button("Print this block once more")
+        self.packing_box.setSpecialValueText(tr("as usual"))
+        self.pull_fields.add(tr("Name of the pull"), self.name)
+        self.pull_fields.add(tr("Printed with"), self.printing)
+        self.pull_fields.add(tr("Sheets of packing"), self.packing_box)
+        self.turned = QCheckBox(tr("Block onto paper, both turned over"))
+        self.again = button(tr("Print this block once more"))
         self._own = group(
-            self.rows, label("Draw on the sheet", kind="name"), self.hand,
+            self.rows, label(tr("Draw on the sheet"), kind="name"), self.hand,
             label(_HOW, kind="quiet"), self.width_fields,
-            label("The chosen zone", kind="name"), self.zone_fields, self.soft_fields, self.take_out,
-            self.zone_note, label("The pull", kind="name"), self.pull_fields, self.turned, self.stray,
+            label(tr("The chosen zone"), kind="name"), self.zone_fields, self.soft_fields, self.take_out,
+            self.zone_note, label(tr("The pull"), kind="name"), self.pull_fields, self.turned, self.stray,
             self.again,
         )  # fmt: skip
         column.addWidget(self.heading)
@@ -121,7 +126,9 @@ class InkingPart(QWidget):
     def show_view(self, view: InkingView | None) -> None:
         """Show how the chosen pull is inked."""
         self._own.setVisible(view is not None)
-        self.heading.setText(view.heading if view else "Choose a block first, on the ladder or in the list.")
+        self.heading.setText(
+            view.heading if view else tr("Choose a block first, on the ladder or in the list.")
+        )
         if view is None:
             return
         self.rows.show_rows(view.rows, view.chosen)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.colour import lab_to_hex
+from nomos.language import opened, tr, within
 from nomos.project import Project, Proof
 from nomos.project.edition.card import zone_text
 from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS
@@ -15,9 +16,9 @@ from nomos.ui.frame.state import UiState
 from nomos.units import number
 
 TOOLS = tuple(TOOL_WORDS.items())
-USUAL = "as usual"
+USUAL = tr("as usual")
 PRINTINGS = (("", USUAL), *PRINTING_WORDS.items())
-OWN_INK = "An ink of its own"
+OWN_INK = tr("An ink of its own")
 
 
 @dataclass(frozen=True)
@@ -54,7 +55,7 @@ def inking_view(project: Project, proof: Proof | None, state: UiState) -> Inking
     zone = pull.zones[at]
     stray = proof.inking.strays.get(pull.id) if proof is not None and proof.inking is not None else None
     return InkingView(
-        f"How {project.pull_name(pull.id).lower()} is inked",
+        tr("How {id} is inked", id=within(project.pull_name(pull.id))),
         tuple(_row(project, pull, place) for place in range(len(pull.zones))),
         str(at),
         tuple((ink.id, ink.name) for ink in project.inks),
@@ -76,9 +77,9 @@ def _row(project: Project, pull: Impression, place: int) -> Row:
     zone = pull.zones[place]
     swatch = project.paper.lab if zone.bare else project.ink(zone.ink).lab
     figure = "" if zone.bare else f"{number(100 * zone.strength, 0)} %"
-    kind = "drawn by hand" if zone.areas else "by colour" if place else "all the others leave"
-    said = zone_text(project, pull, place).removeprefix("where it is drawn: ")
-    return Row(str(place), lab_to_hex(np.array(swatch)), f"{said[0].upper()}{said[1:]}", figure, kind)
+    kind = tr("drawn by hand") if zone.areas else tr("by colour") if place else tr("all the others leave")
+    said = zone_text(project, pull, place).removeprefix(tr("where it is drawn: "))
+    return Row(str(place), lab_to_hex(np.array(swatch)), opened(said), figure, kind)
 
 
 def drawn_over(project: Project, state: UiState) -> Overlay:

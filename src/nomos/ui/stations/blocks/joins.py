@@ -3,6 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM, THINNEST_LINE_MM, WIDEST_LINE_MM
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
@@ -26,31 +27,36 @@ class JoinsPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.key_kind = Choice(
-            (("drawn", "Drawn"), ("contour", "Contour"), ("shadow", "Shadow"), ("none", "None"))
+            (
+                ("drawn", tr("Drawn")),
+                ("contour", tr("Contour")),
+                ("shadow", tr("Shadow")),
+                ("none", tr("None")),
+            )
         )
         self.contour_fields, self.fields = Fields(), Fields()
         self.contour_box = NumberBox(THINNEST_LINE_MM, WIDEST_LINE_MM, step=0.1, digits=2)
-        self.contour_fields.add("Width of the contour", self.contour_box)
+        self.contour_fields.add(tr("Width of the contour"), self.contour_box)
         self.shadow_fields, self.light_box = Fields(), NumberBox(0, 360, unit="°", step=15, digits=0)
         self.light_box.show_value(135)
-        self.shadow_fields.add("Light from, 90° is above", self.light_box)
-        self.shadow = button("Shade the side away from it alone")
+        self.shadow_fields.add(tr("Light from, 90° is above"), self.light_box)
+        self.shadow = button(tr("Shade the side away from it alone"))
         self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
         self.seam_box = NumberBox(0, 100, unit="ΔE", digits=0)
         self.tolerance_box = NumberBox(0, LARGEST_TOLERANCE_MM, step=0.1, digits=2)
         self.line_box, self.tool_box = (NumberBox(0.1, 10, step=0.1, digits=2) for _ in range(2))
-        self.fields.add("Trap: lighter under darker", self.trap_box)
-        self.fields.add("Seam taken before a gap", self.seam_box)
-        self.fields.add("Sheets meet blocks within", self.tolerance_box)
-        self.fields.add("Thinnest line that holds", self.line_box)
-        self.fields.add("Finest tool", self.tool_box)
+        self.fields.add(tr("Trap: lighter under darker"), self.trap_box)
+        self.fields.add(tr("Seam taken before a gap"), self.seam_box)
+        self.fields.add(tr("Sheets meet blocks within"), self.tolerance_box)
+        self.fields.add(tr("Thinnest line that holds"), self.line_box)
+        self.fields.add(tr("Finest tool"), self.tool_box)
         self.opened, self.seams = label(), label(kind="quiet")
-        self.take_seam = button("Take that limit")
+        self.take_seam = button(tr("Take that limit"))
         self._better = 0.0
         for widget in (
-            label("The key", kind="name"), self.key_kind, self.contour_fields,
+            label(tr("The key"), kind="name"), self.key_kind, self.contour_fields,
             self.shadow_fields, self.shadow,
-            label("Where colours meet", kind="name"), self.fields, self.opened, self.seams,
+            label(tr("Where colours meet"), kind="name"), self.fields, self.opened, self.seams,
             self.take_seam,
         ):  # fmt: skip
             column.addWidget(widget)

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QWidget
 
+from nomos.language import opened, tr
 from nomos.registration import TURNS
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
@@ -11,15 +12,15 @@ from nomos.ui.stations.blocks.method_view import MethodView
 
 # Where the light comes from by default: from the upper left, as most draughtsmen have it.
 _LIGHT_DEG = 135.0
-_CAUTION = (
+_CAUTION = tr(
     "Sawing: clamp the board, fingers clear of the line, eyes and lungs covered. The makers' safety sheets, "
     "local rules and trained people come first."
 )
-_CUTTING = (
+_CUTTING = tr(
     "Cut away from the body, the other hand behind the edge, the board against a bench hook. Nothing cut "
     "away can be put back: print every sheet first."
 )
-_CARRY = "The drawing comes onto the blocks by"
+_CARRY = tr("The drawing comes onto the blocks by")
 
 
 class MethodPart(QWidget):
@@ -34,29 +35,29 @@ class MethodPart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
-        self.ways = ColourRows("Ways of printing")
+        self.ways = ColourRows(tr("Ways of printing"))
         self._make_sharing()
         self._make_jigsaw()
         self._make_boards()
         self.carrying = label(kind="quiet")
-        self.carried = Choice((("impressions", "Impressions of the key"), ("tracing", "One tracing")))
-        self.cut_out = QCheckBox("The plate is cut right through")
+        self.carried = Choice((("impressions", tr("Impressions of the key")), ("tracing", tr("One tracing"))))
+        self.cut_out = QCheckBox(tr("The plate is cut right through"))
         self.steps = Figures()
         self._groups = {
             "carry": group(label(_CARRY, kind="name"), self.carried, self.carrying),
             "reduction": group(
-                label("Between the pulls", kind="name"), self.steps, label(_CUTTING, kind="quiet"),
+                label(tr("Between the pulls"), kind="name"), self.steps, label(_CUTTING, kind="quiet"),
                 self.cut_out,
             ),
             "jigsaw": group(
-                label("Pieces", kind="name"), self.pieces, self.saw_fields,
-                label("Tints and shades by the light", kind="name"), self.light_fields, self.tint,
+                label(tr("Pieces"), kind="name"), self.pieces, self.saw_fields,
+                label(tr("Tints and shades by the light"), kind="name"), self.light_fields, self.tint,
                 label(_CAUTION, kind="quiet"),
             ),
             "twosided": group(
-                label("Boards", kind="name"), self.boards, self.turned, self.turning, self.board_fields
+                label(tr("Boards"), kind="name"), self.boards, self.turned, self.turning, self.board_fields
             ),
-            "sharing": group(label("Colours inked apart on one block", kind="name"), self.share_fields),
+            "sharing": group(label(tr("Colours inked apart on one block"), kind="name"), self.share_fields),
         }  # fmt: skip
         column.addWidget(self.ways)
         for made in self._groups.values():
@@ -67,8 +68,8 @@ class MethodPart(QWidget):
         self.share_fields = Fields()
         self.clearance_box = NumberBox(0, 200, step=1, digits=0)
         self.zones_box = NumberBox(1, 20, unit="", digits=0)
-        self.share_fields.add("Room between them", self.clearance_box)
-        self.share_fields.add("Inked before the first dries", self.zones_box)
+        self.share_fields.add(tr("Room between them"), self.clearance_box)
+        self.share_fields.add(tr("Inked before the first dries"), self.zones_box)
 
     def _make_jigsaw(self) -> None:
         self.pieces = label(kind="quiet")
@@ -76,21 +77,21 @@ class MethodPart(QWidget):
         self.kerf_box = NumberBox(0, 5, step=0.1, digits=2)
         self.grip_box = NumberBox(0, 100, step=1)
         self.neck_box = NumberBox(0.1, 50, step=0.5)
-        self.saw_fields.add("The saw takes", self.kerf_box)
-        self.saw_fields.add("Border to hold it by", self.grip_box)
-        self.saw_fields.add("Narrowest neck", self.neck_box)
+        self.saw_fields.add(tr("The saw takes"), self.kerf_box)
+        self.saw_fields.add(tr("Border to hold it by"), self.grip_box)
+        self.saw_fields.add(tr("Narrowest neck"), self.neck_box)
         self.light_box = NumberBox(0, 360, unit="°", step=15, digits=0)
         self.light_box.show_value(_LIGHT_DEG)
-        self.light_fields.add("Light from, 90° is above", self.light_box)
-        self.tint = button("Tint and shade the chosen colour")
+        self.light_fields.add(tr("Light from, 90° is above"), self.light_box)
+        self.tint = button(tr("Tint and shade the chosen colour"))
 
     def _make_boards(self) -> None:
         self.boards = Figures()
-        self.turned = Choice(tuple((turn, turn.capitalize()) for turn in TURNS))
+        self.turned = Choice(tuple((turn, opened(tr(turn))) for turn in TURNS))
         self.turning = label(kind="quiet")
         self.board_fields = Fields()
         self.untrue_box = NumberBox(0, 20, step=0.1, digits=2)
-        self.board_fields.add("A board is untrue by", self.untrue_box)
+        self.board_fields.add(tr("A board is untrue by"), self.untrue_box)
 
     def _connect(self) -> None:
         self.ways.chosen.connect(self.method_asked)

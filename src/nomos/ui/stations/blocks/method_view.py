@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.boards import board_pairs, turn_error, turned_text
 from nomos.project.blocks.jigsaw import sawn_block
@@ -58,7 +59,7 @@ def method_view(project: Project, proof: Proof | None, colour: int | None) -> Me
         _steps(project) if method == "reduction" else (),
         _pieces_text(proof) if sawn is not None else "",
         tuple(
-            (f"Board {place}: {front.name}", f"back: {back.name}")
+            (tr("Board {place}: {name}", place=place, name=front.name), tr("back: {name}", name=back.name))
             for place, (front, back) in enumerate(pairs, 1)
         ),
         turning,
@@ -74,14 +75,16 @@ def _ways(project: Project) -> tuple[Row, ...]:
     pulls = len(project.impressions) if method_of(project) in ("multiblock", "twosided") else count
 
     def row(method: Method, name: str, pulls: int, boards: int, quiet: str) -> Row:
-        figure = f"{counted(pulls, 'pull')}, {counted(boards, 'board')}"
+        figure = f"{counted(pulls, tr('pull'), tr('pulls'))}, {counted(boards, tr('board'), tr('boards'))}"
         return Row(method, "", name, figure, quiet)
 
     return (
-        row("multiblock", "Block by block", pulls, blocks, "each colour on a block of its own"),
-        row("reduction", "Reduction", count, 1, "one board, cut further before each pull"),
-        row("jigsaw", "Jigsaw", sawn, sawn, "sawn apart, inked apart, printed at once"),
-        row("twosided", "Two-sided", pulls, (blocks + 1) // 2, "two blocks on the faces of each board"),
+        row("multiblock", tr("Block by block"), pulls, blocks, tr("each colour on a block of its own")),
+        row("reduction", tr("Reduction"), count, 1, tr("one board, cut further before each pull")),
+        row("jigsaw", tr("Jigsaw"), sawn, sawn, tr("sawn apart, inked apart, printed at once")),
+        row(
+            "twosided", tr("Two-sided"), pulls, (blocks + 1) // 2, tr("two blocks on the faces of each board")
+        ),
     )
 
 
@@ -90,7 +93,10 @@ def _steps(project: Project) -> tuple[tuple[str, str], ...]:
     names = [project.pull_name(pull.id) for pull in project.impressions]
     notes = between_pulls(project)
     return tuple(
-        (f"After {place} {name}", note.split(", dry")[0].replace("cut away", "cut"))
+        (
+            tr("After {place} {name}", place=place, name=name),
+            note.split(", dry")[0].replace("cut away", "cut"),
+        )
         for place, (name, note) in enumerate(zip(names, notes, strict=False), start=1)
     )
 
@@ -98,22 +104,31 @@ def _steps(project: Project) -> tuple[tuple[str, str], ...]:
 def _pieces_text(proof: Proof | None) -> str:
     look = proof.close if proof else None
     if look is None or not look.pieces:
-        return "The pieces are being counted."
+        return tr("The pieces are being counted.")
     necks = sum(len(piece.necks) for piece in look.pieces)
     inside = sum(piece.window_of is not None for piece in look.pieces)
     least = min(piece.area_mm2 for piece in look.pieces)
-    return (
-        f"{len(look.pieces)} pieces, the smallest {number(least, 0)} mm²; {counted(necks, 'neck')} too thin, "
-        f"{inside} inside another. Numbered on the sheet and on the template."
+    return tr(
+        "{pieces} pieces, the smallest {least} mm²; {necks} too thin, {inside} inside "
+        "another. Numbered on the sheet and on the template.",
+        pieces=len(look.pieces),
+        least=number(least, 0),
+        necks=counted(necks, tr("neck"), tr("necks")),
+        inside=inside,
     )
 
 
 def _error_text(error: TurnError) -> str:
-    turned = f", turned {number(error.rotation_deg, 2)}°" if error.rotation_deg else ""
-    return (
-        f"A back drawn from the front's edges would be up to {length_text(error.most_mm)} "
-        f"out{turned}; notches "
-        "cut into each face, or a back drawn in the jig, do not mind."
+    turned = (
+        tr(", turned {rotation_deg}°", rotation_deg=number(error.rotation_deg, 2))
+        if error.rotation_deg
+        else ""
+    )
+    return tr(
+        "A back drawn from the front's edges would be up to {most_mm} out{turned}; notches "
+        "cut into each face, or a back drawn in the jig, do not mind.",
+        most_mm=length_text(error.most_mm),
+        turned=turned,
     )
 
 

@@ -7,6 +7,7 @@ from msgspec.structs import replace
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light
@@ -30,7 +31,7 @@ class Methods(QObject):
     def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
         super().__init__()
         self._document, self._keeper = document, keeper
-        self._slow = Asker(runner, "ways", self.told.emit, said="working it out anew")
+        self._slow = Asker(runner, "ways", self.told.emit, said=tr("working it out anew"))
         self.state = UiState()
         self._grade: tuple[int, Grade] | None = None
 
@@ -79,9 +80,9 @@ class Methods(QObject):
         """Take one of the orders offered; a reduction's inks follow."""
         project = self._document.project
         if project is not None and is_reduction(project):
-            self.slowly("Print order", lambda p, progress: with_usual_order(p, key, progress=progress))
+            self.slowly(tr("Print order"), lambda p, progress: with_usual_order(p, key, progress=progress))
         else:
-            self._edit("Print order", lambda p: with_usual_order(p, key))
+            self._edit(tr("Print order"), lambda p: with_usual_order(p, key))
 
     def cure(self, cure: Cure) -> None:
         """Do what a finding proposes."""
@@ -89,17 +90,17 @@ class Methods(QObject):
 
     def set_workshop(self, **changes: Any) -> None:
         """Change how the printmaker works."""
-        self._edit("Way of working", lambda p: with_workshop(p, **changes), tuple(sorted(changes)))
+        self._edit(tr("Way of working"), lambda p: with_workshop(p, **changes), tuple(sorted(changes)))
 
     def set_kerf(self, kerf_mm: float) -> None:
         """Saw with a cut of another width."""
-        self._edit("Saw cut", lambda p: with_kerf(p, kerf_mm), "kerf")
+        self._edit(tr("Saw cut"), lambda p: with_kerf(p, kerf_mm), "kerf")
 
     def tint(self, direction_deg: float) -> None:
         """Part the chosen colour into tint and shade by the light."""
         proof, colour = self._keeper.proof, self.state.colour
         if proof is None or colour is None:
-            self.told.emit("Click a field of the colour first that is to have tints and shades.")
+            self.told.emit(tr("Click a field of the colour first that is to have tints and shades."))
             return
 
         def change(project: Project) -> Project:
@@ -107,7 +108,7 @@ class Methods(QObject):
             self._document.assets[digest(png)] = png
             return after
 
-        self._edit("Tints and shades", change)
+        self._edit(tr("Tints and shades"), change)
 
     def shade(self, direction_deg: float) -> None:
         """Lay the shadow key on the side away from the light, of the chosen colours or of the darks."""
@@ -120,24 +121,24 @@ class Methods(QObject):
             self._document.assets[digest(png)] = png
             return after
 
-        self._edit("Shadow by the light", change)
+        self._edit(tr("Shadow by the light"), change)
 
     def print_again(self) -> None:
         """Print the chosen block once more."""
-        self._on_pull("Print once more", printed_again)
+        self._on_pull(tr("Print once more"), printed_again)
 
     def take_apart(self) -> None:
         """Give each zone of the chosen block a block of its own."""
-        self._on_pull("Take zones apart", taken_apart)
+        self._on_pull(tr("Take zones apart"), taken_apart)
 
     def leave_out(self) -> None:
         """Leave the chosen pull out."""
-        self._on_pull("Leave a pull out", without_impression)
+        self._on_pull(tr("Leave a pull out"), without_impression)
 
     def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
         pull = self.state.pull
         if pull is None:
-            self.told.emit("Choose a block first, on the ladder or in the list.")
+            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
             return
         self._edit(text, lambda p: change(p, pull))
 
@@ -149,11 +150,11 @@ class Methods(QObject):
             strength = project.impression(pull).zones[zone].strength
             return with_grade(project, pull, zone, grade_over_image(project, strength) if on else None)
 
-        self._on_pull("Graded inking" if on else "Even inking", change)
+        self._on_pull(tr("Graded inking") if on else tr("Even inking"), change)
 
     def set_grade_to(self, strength: float) -> None:
         """Set the strength at the end of the chosen graded zone."""
-        self._regrade(lambda grade: replace(grade, to=strength), "grade to")
+        self._regrade(lambda grade: replace(grade, to=strength), tr("grade to"))
 
     def drag_grade(self, end: str, dx_mm: float, dy_mm: float, gesture: int) -> None:
         """Drag the `start` or the `end` of the graded zone so far from where it was."""
@@ -177,12 +178,12 @@ class Methods(QObject):
         if grade is not None and pull is not None:
             changed = change(grade)
             key = (merge_key, pull, zone)
-            self._edit("Graded inking", lambda p: with_grade(p, pull, zone, changed), key)
+            self._edit(tr("Graded inking"), lambda p: with_grade(p, pull, zone, changed), key)
 
 
 _WORDS: dict[Method, str] = {
-    "multiblock": "A block a colour",
-    "reduction": "Reduction",
-    "jigsaw": "Jigsaw",
-    "twosided": "Two-sided boards",
+    "multiblock": tr("A block a colour"),
+    "reduction": tr("Reduction"),
+    "jigsaw": tr("Jigsaw"),
+    "twosided": tr("Two-sided boards"),
 }

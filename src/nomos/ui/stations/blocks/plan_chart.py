@@ -4,6 +4,7 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.rest import Rest
 from nomos.ui.stations.blocks.plans_view import PlanChart, PlanPoint
@@ -24,8 +25,8 @@ class PlanCurve(QWidget):
         super().__init__()
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Plans by their number of blocks")
-        self.setToolTip("Rest on a plan to see it on the sheet; click to print by it.")
+        self.setAccessibleName(tr("Plans by their number of blocks"))
+        self.setToolTip(tr("Rest on a plan to see it on the sheet; click to print by it."))
         self.setMouseTracking(True)
         self._chart = PlanChart()
         self._rest = Rest(self)
@@ -95,7 +96,7 @@ class PlanCurve(QWidget):
                 box, int(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter), f"{value}"
             )
         painter.drawText(QPointF(0, theme.scaled(_HEAD + 4)), "ΔE")
-        for line, name in enumerate(("blocks", "mean", "cut", "days")):
+        for line, name in enumerate((tr("blocks"), tr("mean"), tr("cut"), tr("days"))):
             painter.drawText(QPointF(0, self._foot(line) + theme.scaled(13)), name)
 
     def _foot(self, line: int) -> float:

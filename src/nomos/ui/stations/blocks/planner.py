@@ -6,6 +6,7 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
@@ -22,7 +23,7 @@ class Planner(QObject):
     def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
         super().__init__()
         self._document, self._keeper = document, keeper
-        self._search = Asker(runner, "plans", self.told.emit, said="looking for plans")
+        self._search = Asker(runner, "plans", self.told.emit, said=tr("looking for plans"))
         self.wanted = Wanted()
         self.request: Plans | None = None
         self.found: Found | None = None

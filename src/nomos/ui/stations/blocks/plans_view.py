@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
 from nomos.proof import render_view
@@ -18,8 +19,8 @@ from nomos.ui.frame.rows import Row
 from nomos.units import counted, number
 from nomos.work.plans import Found
 
-WISHES = {"none": "", "match": "must match", "single": "one ink only"}
-USES = {"may": "may be used", "must": "must be used", "not": "must not"}
+WISHES = {"none": "", "match": tr("must match"), "single": tr("one ink only")}
+USES = {"may": tr("may be used"), "must": tr("must be used"), "not": tr("must not")}
 
 
 def wish_rows(project: Project, wishes: dict[int, str], *, keep_key: bool) -> tuple[Row, ...]:
@@ -30,7 +31,7 @@ def wish_rows(project: Project, wishes: dict[int, str], *, keep_key: bool) -> tu
     return tuple(
         Row(
             str(n), lab_to_hex(np.array(project.flat.colours[n].lab)), project.flat.colours[n].name,
-            "bare paper" if n in bare else WISHES[wishes.get(n, "none")],
+            tr("bare paper") if n in bare else WISHES[wishes.get(n, "none")],
         )
         for n in planned_colours(project, keep_key=keep_key)
     )  # fmt: skip
@@ -68,16 +69,25 @@ def plan_cards(
                 continue
             costs = plan_costs(project, proof.blocks.borders, plan, keep_key=keep_key)
             blocks, cut_m = len(plan.inks) + key, costs.outline_mm / 1000
-            another = "" if place == 0 else ", another way"
+            another = "" if place == 0 else tr(", another way")
             cards.append(
                 Card(
                     f"{row}/{place}",
-                    f"{counted(blocks, 'block')}{another}",
-                    f"ΔE {number(plan.mean_de00)}   worst {number(plan.worst_de00)}{_within(within, plan)}   "
-                    f"{plan.reached} of {len(numbers)}",
-                    f"cut {number(cut_m, 0 if cut_m >= 10 else 1)} m, "
-                    f"tight {number(costs.tight_mm / 1000)} m, "
-                    f"clear {number(costs.clear_area_mm2 / 1e4, 0)} dm²",
+                    f"{counted(blocks, tr('block'), tr('blocks'))}{another}",
+                    tr(
+                        "ΔE {mean_de00}   worst {worst_de00}{within}   {reached} of {numbers}",
+                        mean_de00=number(plan.mean_de00),
+                        worst_de00=number(plan.worst_de00),
+                        within=_within(within, plan),
+                        reached=plan.reached,
+                        numbers=len(numbers),
+                    ),
+                    tr(
+                        "cut {cut_m} m, tight {tight_mm} m, clear {clear_area_mm2} dm²",
+                        cut_m=number(cut_m, 0 if cut_m >= 10 else 1),
+                        tight_mm=number(costs.tight_mm / 1000),
+                        clear_area_mm2=number(costs.clear_area_mm2 / 10000.0, 0),
+                    ),
                     False,
                     _plan_picture(project, proof, plan, numbers, tall),
                 )
@@ -136,11 +146,19 @@ def plan_chart(project: Project, found: Found | None, *, keep_key: bool) -> Plan
 def _what_is_enough(points: Sequence[PlanPoint], enough: int) -> str:
     here = next(point for point in points if point.blocks == enough)
     more = [point for point in points if point.blocks > enough]
-    said = f"{counted(enough, 'block')}: ΔE {number(here.mean)} on the mean."
+    said = tr(
+        "{enough}: ΔE {mean} on the mean.",
+        enough=counted(enough, tr("block"), tr("blocks")),
+        mean=number(here.mean),
+    )
     if not more:
-        return f"{said} Each block so far brings the colours visibly nearer."
+        return tr("{said} Each block so far brings the colours visibly nearer.", said=said)
     gain = here.mean - min(point.mean for point in more)
-    return f"{said} More blocks bring it {number(max(gain, 0))} nearer: that is hardly seen."
+    return tr(
+        "{said} More blocks bring it {gain} nearer: that is hardly seen.",
+        said=said,
+        gain=number(max(gain, 0)),
+    )
 
 
 def _within(within: Mapping[Plan, float], plan: Plan) -> str:
@@ -155,10 +173,12 @@ def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Ro
     for place, found in sorted(reach, key=lambda each: -each[1].de00):
         if place >= len(project.flat.colours):
             continue
-        inks = " over ".join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
+        inks = tr(" over ").join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
         name = project.flat.colours[place].name
         shown = lab_to_hex(np.array(found.lab))
-        rows.append(Row(str(place), shown, name, f"ΔE {number(found.de00)}", inks or "bare paper"))
+        rows.append(
+            Row(str(place), shown, name, tr("ΔE {de00}", de00=number(found.de00)), inks or tr("bare paper"))
+        )
     return tuple(rows)
 
 

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import method_of
 from nomos.project.blocks.plans import kept_key
@@ -23,19 +24,20 @@ from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66
 _AS = {
-    "multiblock": "block by block", "reduction": "as a reduction", "jigsaw": "as a jigsaw",
-    "twosided": "on two-sided boards",
+    "multiblock": tr("block by block"), "reduction": tr("as a reduction"), "jigsaw": tr("as a jigsaw"),
+    "twosided": tr("on two-sided boards"),
 }  # fmt: skip
-_PLAN_NOTE = (
-    f"Click a plan to take it. Of the colours so many come within ΔE {REACHED_DE00:g}. "
-    "Tight: borders where a gap can open."
+_PLAN_NOTE = tr(
+    "Click a plan to take it. Of the colours so many come within ΔE {reached_de00:g}. "
+    "Tight: borders where a gap can open.",
+    reached_de00=REACHED_DE00,
 )
 
 
 class BlocksHere(Here[BlocksStation]):
     """Which blocks?"""
 
-    hint = "Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer."
+    hint = tr("Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.")
 
     def made(self) -> BlocksStation:
         """The widget, wired."""
@@ -80,7 +82,7 @@ class BlocksHere(Here[BlocksStation]):
         if other is None:
             self.wishes.beside_asked.emit("", None)
             return
-        title = f"with {len(other.blocks)} blocks"
+        title = tr("with {blocks} blocks", blocks=len(other.blocks))
         self.wishes.beside_asked.emit(title, lambda _project, _progress: other)
 
     def _lay_method_beside(self, method: str) -> None:
@@ -170,6 +172,6 @@ class BlocksHere(Here[BlocksStation]):
         )
         note = ""
         if found:
-            note = _PLAN_NOTE if found.done else "Looking…"
+            note = _PLAN_NOTE if found.done else tr("Looking…")
         reach = reach_rows(project, found.reach) if found else ()
         fewer.show_found(cards, note, reach, plan_chart(project, found, keep_key=keep))

@@ -5,16 +5,17 @@ from typing import get_args
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.blocks.view import BlocksView
 
 _KINDS = (
-    ("ora", "OpenRaster, a layer a block"),
-    ("png", "PNG, black prints"),
-    ("tiff", "TIFF, black prints"),
-    ("svg", "SVG outlines"),
+    ("ora", tr("OpenRaster, a layer a block")),
+    ("png", tr("PNG, black prints")),
+    ("tiff", tr("TIFF, black prints")),
+    ("svg", tr("SVG outlines")),
 )
 
 
@@ -32,25 +33,27 @@ class HandPart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
-        self.tools = Choice((("move", "Move"), ("brush", "Brush"), ("line", "Line"), ("lasso", "Lasso")))
+        self.tools = Choice(
+            (("move", tr("Move")), ("brush", tr("Brush")), ("line", tr("Line")), ("lasso", tr("Lasso")))
+        )
         self.tools.show_choice("move")
-        self.prints = Choice((("on", "Print there"), ("off", "Print there no longer")))
+        self.prints = Choice((("on", tr("Print there")), ("off", tr("Print there no longer"))))
         self.prints.show_choice("on")
         self.fields = Fields()
         self.brush_box = NumberBox(0.1, 50, step=0.5)
         self.brush_box.show_value(2.0)
-        self.fields.add("Width of brush and line", self.brush_box)
+        self.fields.add(tr("Width of brush and line"), self.brush_box)
         self.note = label(kind="quiet")
-        self.anew = button("Work it out from the colours again")
-        self.simpler = button("Simplify it where nothing is seen")
-        self.bring = button("Bring blocks in from a file…")
-        self.send, self.kind, self.kind_fields = button("Send blocks out…"), QComboBox(), Fields()
+        self.anew = button(tr("Work it out from the colours again"))
+        self.simpler = button(tr("Simplify it where nothing is seen"))
+        self.bring = button(tr("Bring blocks in from a file…"))
+        self.send, self.kind, self.kind_fields = button(tr("Send blocks out…")), QComboBox(), Fields()
         self.kind.addItems([text for _, text in _KINDS])
-        self.kind_fields.add("As", self.kind)
+        self.kind_fields.add(tr("As"), self.kind)
         for widget in (
-            label("Touch the chosen block", kind="name"), self.note, self.tools, self.prints, self.fields,
-            self.anew, label("Where nothing is seen of it", kind="name"),
-            self.simpler, label("In another program", kind="name"), self.kind_fields, self.send,
+            label(tr("Touch the chosen block"), kind="name"), self.note, self.tools, self.prints, self.fields,
+            self.anew, label(tr("Where nothing is seen of it"), kind="name"),
+            self.simpler, label(tr("In another program"), kind="name"), self.kind_fields, self.send,
             self.bring,
         ):  # fmt: skip
             column.addWidget(widget)

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.colour import delta_e00, lab_to_hex
+from nomos.language import tr, within
 from nomos.project import Project, Proof
 from nomos.project.blocks.keys import CONTOUR_MM, KeyKind, carrying_text, key_kind
 from nomos.project.blocks.reduction import is_reduction
@@ -52,11 +53,15 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
     keys = sum(block.is_key for block in project.blocks)
     bare = len(project.bare_colours())
     colours = len(project.blocks) - keys
-    summary = f"{counted(colours, 'colour block')}{' and the key' if keys else ', no key'}"
+    summary = counted(colours, tr("colour block"), tr("colour blocks"))
+    summary += tr(" and the key") if keys else tr(", no key")
     if bare:
-        summary += f"; {counted(bare, 'colour')} left to the paper"
+        summary += tr("; {bare} left to the paper", bare=counted(bare, tr("colour"), tr("colours")))
     if is_reduction(project):
-        summary = f"One board in {len(project.blocks)} states; no sheet can be added once it is cut further"
+        summary = tr(
+            "One board in {blocks} states; no sheet can be added once it is cut further",
+            blocks=len(project.blocks),
+        )
     areas = [float(area) for area in proof.blocks.borders.area_mm2] if proof else None
     known = areas if areas and project.flat and len(areas) == len(project.flat.colours) else None
     title, switches = switch_rows(project, state.colours, known)
@@ -91,11 +96,16 @@ def _seams_text(project: Project, proof: Proof | None) -> tuple[str, float | Non
     if proof is None:
         return "", None
     found = seams_of(project, proof.blocks.borders)
-    said = f"All joins as they are seen, metres by ΔE: {number(found.seen)}."
+    said = tr("All joins as they are seen, metres by ΔE: {seen}.", seen=number(found.seen))
     if found.seen - found.least < 0.05 * found.seen or found.limit_de00 == project.seam_de00:
         return said, None
     return (
-        f"{said} Least, {number(found.least)}, with seams up to ΔE {number(found.limit_de00, 0)}.",
+        tr(
+            "{said} Least, {least}, with seams up to ΔE {limit_de00}.",
+            said=said,
+            least=number(found.least),
+            limit_de00=number(found.limit_de00, 0),
+        ),
         found.limit_de00,
     )
 
@@ -104,25 +114,33 @@ def _opened_text(project: Project, proof: Proof | None) -> str:
     """What a misregister opens at the joins, with the trap and without."""
     look = proof.close if proof else None
     if look is None:
-        return "What a misregister opens is being worked out."
+        return tr("What a misregister opens is being worked out.")
     if is_reduction(project):
-        return "Each state lies within the one before: no gap opens, a colour only shows beside its place."
+        return tr(
+            "Each state lies within the one before: no gap opens, a colour only shows beside its place."
+        )
     if look.opened.without_mm2 < 0.5:
-        return f"{length_text(project.tolerance_mm)} out of register opens no bare paper."
-    block = f", worst {look.opened.block.lower()}" if look.opened.block else ""
-    return (
-        f"One block {length_text(project.tolerance_mm)} out opens up to "
-        f"{number(look.opened.with_mm2, 0)} mm² "
-        f"of bare paper{block}; without the trap {number(look.opened.without_mm2, 0)} mm²."
+        return tr(
+            "{tolerance_mm} out of register opens no bare paper.",
+            tolerance_mm=length_text(project.tolerance_mm),
+        )
+    block = tr(", worst {block}", block=within(look.opened.block)) if look.opened.block else ""
+    return tr(
+        "One block {tolerance_mm} out opens up to {with_mm2} mm² of bare paper{block}; "
+        "without the trap {without_mm2} mm².",
+        tolerance_mm=length_text(project.tolerance_mm),
+        with_mm2=number(look.opened.with_mm2, 0),
+        block=block,
+        without_mm2=number(look.opened.without_mm2, 0),
     )
 
 
 def _touch_note(block: Block | None) -> str:
     if block is None:
-        return "Choose a block first."
+        return tr("Choose a block first.")
     if block.drawn:
-        return f"{block.name} has been changed by hand; traps and colours no longer change it."
-    return f"Strokes change {block.name} only. Wheel and arrow keys still move the sheet."
+        return tr("{name} has been changed by hand; traps and colours no longer change it.", name=block.name)
+    return tr("Strokes change {name} only. Wheel and arrow keys still move the sheet.", name=block.name)
 
 
 def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
@@ -132,16 +150,18 @@ def _rows(project: Project, proof: Proof | None) -> tuple[Row, ...]:
     for impression in project.impressions:
         block = project.block(impression.block)
         ink = project.ink(impression.main.ink)
-        figure, quiet = "", "key block" if block.is_key else "colour block"
+        figure, quiet = "", tr("key block") if block.is_key else tr("colour block")
         if reduction:
-            quiet = f"state {len(rows) + 1}"
+            quiet = tr("state {len}", len=len(rows) + 1)
         if len(impression.zones) > 1:
-            quiet = f"{len(impression.zones)} zones, {quiet}"
+            quiet = tr("{zones} zones, {quiet}", zones=len(impression.zones), quiet=quiet)
         if proof is not None and len(proof.blocks.masks) == len(project.blocks):
             area = proof.blocks.areas_mm2[project.number_of(block.id)]
-            figure = f"{number(area / 100, 1)} cm²"
-            quiet += (
-                f", prints {number(100 * area / image, 0)} %, clear {number((image - area) / 100, 0)} cm²"
+            figure = tr("{area} cm²", area=number(area / 100, 1))
+            quiet += tr(
+                ", prints {image} %, clear {image_2} cm²",
+                image=number(100 * area / image, 0),
+                image_2=number((image - area) / 100, 0),
             )
         rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block.name, figure, quiet))
     return tuple(rows)
@@ -156,7 +176,7 @@ def switch_rows(
     """
     flat = project.flat
     if flat is None or not chosen or max(chosen) >= len(flat.colours):
-        return "Click a field to see which blocks print there", ()
+        return tr("Click a field to see which blocks print there"), ()
     sets, keys = printing_sets(project), zone_keys(project)
     bare = project.bare_colours()
     wanted = np.array([project.paper.lab if n in bare else flat.colours[n].lab for n in chosen])
@@ -177,7 +197,19 @@ def switch_rows(
         on = not all(prints)
         after = [films if (films & own and on) else films | first if on else films - own for films in now]
         swatch, de00 = shown(after)
-        word = "prints" if not on else "not" if not any(prints) else f"on {sum(prints)} of {len(prints)}"
-        rows.append(Row(block, swatch, f"{word}: {project.block(block).name}", f"ΔE {number(de00)}"))
-    what = flat.colours[chosen[0]].name.lower() if len(chosen) == 1 else f"{len(chosen)} colours"
-    return f"On {what}, now ΔE {number(shown(now)[1])}", tuple(rows)
+        word = (
+            "prints"
+            if not on
+            else "not"
+            if not any(prints)
+            else tr("on {prints} of {prints_2}", prints=sum(prints), prints_2=len(prints))
+        )
+        rows.append(
+            Row(block, swatch, f"{word}: {project.block(block).name}", tr("ΔE {de00}", de00=number(de00)))
+        )
+    what = (
+        within(flat.colours[chosen[0]].name)
+        if len(chosen) == 1
+        else tr("{chosen} colours", chosen=len(chosen))
+    )
+    return tr("On {what}, now ΔE {number}", what=what, number=number(shown(now)[1])), tuple(rows)

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import NameField, button, label
 from nomos.ui.frame.lists import ColourRows
@@ -17,8 +18,8 @@ from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import BlocksView
 
 PARTS = (
-    ("blocks", "Blocks"), ("method", "Method"), ("fewer", "Fewer"), ("joins", "Joins"),
-    ("inking", "Inking"), ("hand", "Hand"),
+    ("blocks", tr("Blocks")), ("method", tr("Method")), ("fewer", tr("Fewer")), ("joins", tr("Joins")),
+    ("inking", tr("Inking")), ("hand", tr("Hand")),
 )  # fmt: skip
 
 
@@ -37,17 +38,17 @@ class BlocksStation(Answers):
     """Two blocks: choose every colour on which both print."""
 
     def __init__(self) -> None:
-        super().__init__("Which blocks?", PARTS, "blocks")
+        super().__init__(tr("Which blocks?"), PARTS, "blocks")
         self.summary = label(kind="quiet")
-        self.rows = ColourRows("Blocks")
-        self.name = NameField("Name of the block")
-        self.key = button("Make it the key")
-        self.again, self.leave_out = button("Print it once more"), button("Leave it out")
-        self.apart = button("Give each zone a block of its own")
+        self.rows = ColourRows(tr("Blocks"))
+        self.name = NameField(tr("Name of the block"))
+        self.key = button(tr("Make it the key"))
+        self.again, self.leave_out = button(tr("Print it once more")), button(tr("Leave it out"))
+        self.apart = button(tr("Give each zone a block of its own"))
         self.switch_title = label(kind="name")
-        self.switches = ColourRows("What prints on the chosen colour")
+        self.switches = ColourRows(tr("What prints on the chosen colour"))
         self.switch_note = label(
-            "Each patch is the colour that a click would give. Ctrl and click adds a field.", kind="quiet"
+            tr("Each patch is the colour that a click would give. Ctrl and click adds a field."), kind="quiet"
         )
         self._make_meeting()
         self.method, self.fewer = MethodPart(), FewerPart()
@@ -57,7 +58,7 @@ class BlocksStation(Answers):
                 self.summary, self.rows, self.name, beside(self.key), beside(self.again, self.leave_out),
                 self.apart,
                 self.switch_title, self.switches, self.switch_note,
-                label("Everywhere two blocks meet", kind="name"), self.meeting, self.meet,
+                label(tr("Everywhere two blocks meet"), kind="name"), self.meeting, self.meet,
             ),
             "method": self.method,
             "fewer": self.fewer,
@@ -71,10 +72,10 @@ class BlocksStation(Answers):
 
     def _make_meeting(self) -> None:
         self.one, self.other = QComboBox(), QComboBox()
-        self.one.setAccessibleName("One block")
-        self.other.setAccessibleName("Other block")
+        self.one.setAccessibleName(tr("One block"))
+        self.other.setAccessibleName(tr("Other block"))
         self.meeting = beside(self.one, self.other)
-        self.meet = button("Choose all colours where both print")
+        self.meet = button(tr("Choose all colours where both print"))
         self._meetable: tuple[tuple[str, str], ...] = ()
 
     def turn_to(self, part: str) -> None:
@@ -110,7 +111,7 @@ class BlocksStation(Answers):
         self.apart.setVisible(view.zones > 1)
         if view.chosen is not None:
             self.name.show_name(view.chosen_name)
-            self.key.setText("Make it a colour block" if view.chosen_is_key else "Make it the key")
+            self.key.setText(tr("Make it a colour block") if view.chosen_is_key else tr("Make it the key"))
         self.switch_title.setText(view.switch_title)
         self.switches.show_rows(view.switches, None)
         self.switches.setVisible(bool(view.switches))

@@ -9,6 +9,7 @@ from msgspec.structs import replace
 from nomos.atomic import write_bytes
 from nomos.carving import Material
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.edition.carving import (
@@ -36,9 +37,9 @@ class Crafter(Hand):
         self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
     ) -> None:
         super().__init__(document, runner, keeper, questions)
-        self._maps = Asker(runner, "carve", self._failed, said="planning the cutting")
-        self._hours = Asker(runner, "efforts", self._failed, said="comparing plans")
-        self._files = Asker(runner, "cutting", self._failed, said="writing carving maps", outlives=True)
+        self._maps = Asker(runner, "carve", self._failed, said=tr("planning the cutting"))
+        self._hours = Asker(runner, "efforts", self._failed, said=tr("comparing plans"))
+        self._files = Asker(runner, "cutting", self._failed, said=tr("writing carving maps"), outlives=True)
         self.others: tuple[tuple[str, float], ...] = ()
         self._looking = False
         keeper.changed.connect(self._look_again)
@@ -68,11 +69,11 @@ class Crafter(Hand):
 
     def set_craft(self, **changes: Any) -> None:
         """Cut with other tools, in other material, from other boards."""
-        self._edit("Cutting", lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
+        self._edit(tr("Cutting"), lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
 
     def set_material(self, block: str, material: Material | None) -> None:
         """Cut one block in a material of its own, or as all are."""
-        self._edit("Material of a block", lambda p: with_material(p, block, material))
+        self._edit(tr("Material of a block"), lambda p: with_material(p, block, material))
 
     def compare_plans(self, plans: Sequence[tuple[str, Project]]) -> None:
         """Hours of cutting of other plans beside the project's own. plans : a name and a project each."""
@@ -95,11 +96,11 @@ class Crafter(Hand):
 
     def cut_boards(self) -> None:
         """The blocks are sawn: boards fewer, offcuts kept."""
-        self._edit("Saw the blocks", with_boards_cut)
+        self._edit(tr("Saw the blocks"), with_boards_cut)
 
     def set_edition(self, **changes: Any) -> None:
         """Mean another edition."""
-        self._edit("Edition", lambda p: with_edition(p, **changes), ("edition", tuple(changes)))
+        self._edit(tr("Edition"), lambda p: with_edition(p, **changes), ("edition", tuple(changes)))
 
     def take_from_log(self, good: float, pull_min: float | None) -> None:
         """Plan with what the log says: the chance of a good pull, and the pace."""
@@ -110,11 +111,11 @@ class Crafter(Hand):
                 return project
             return replace(project, times=replace(project.times, pull_min=pull_min))
 
-        self._edit("What the log says", change)
+        self._edit(tr("What the log says"), change)
 
     def plan_sheets(self) -> None:
         """Plan ink and days for the number of sheets that is enough."""
-        self._edit("Sheets", with_planned_sheets)
+        self._edit(tr("Sheets"), with_planned_sheets)
 
     def write_cutting(self, page: str, marked: Marked) -> None:
         """Carving maps and transfer sheets into a folder asked for."""
@@ -129,7 +130,7 @@ class Crafter(Hand):
             lambda progress: write_cutting(
                 folder, project, assets, ask, marked, paper=page, progress=progress
             ),
-            lambda _: self.told.emit(f"carving.pdf and transfer.pdf are in {folder}."),
+            lambda _: self.told.emit(tr("carving.pdf and transfer.pdf are in {folder}.", folder=folder)),
         )
 
     def write_record(self, record: Record | None) -> None:
@@ -147,4 +148,4 @@ class Crafter(Hand):
         except BadInput as error:
             self._failed(str(error))
             return
-        self.told.emit(f"The statement and the tables are in {folder}.")
+        self.told.emit(tr("The statement and the tables are in {folder}.", folder=folder))

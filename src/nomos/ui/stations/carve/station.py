@@ -1,6 +1,7 @@
 """The Carve station in the window."""
 
 from nomos.carving import Material
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.rows import Note
@@ -14,7 +15,7 @@ from nomos.ui.stations.carve.widget import CarveStation
 class CarveHere(Here[CarveStation]):
     """How is it cut?"""
 
-    hint = "The block face up, mirrored: the letters are the tools at the right, dark stays."
+    hint = tr("The block face up, mirrored: the letters are the tools at the right, dark stays.")
 
     _view: CarveView | None = None
 
@@ -76,13 +77,13 @@ class CarveHere(Here[CarveStation]):
         hand, project = self.hand, self.hand.document.project
         found, request = hand.planner.found, hand.planner.request
         if project is None or found is None or request is None or not found.plans:
-            hand.told.emit("Look for plans with fewer blocks first, at Blocks.")
+            hand.told.emit(tr("Look for plans with fewer blocks first, at Blocks."))
             return
         plans = []
         for row in found.plans:
             if row:
                 other = with_plan(project, row[0], keep_key=request.wanted.keep_key)
-                plans.append((f"{len(other.blocks)} blocks", other))
+                plans.append((tr("{blocks} blocks", blocks=len(other.blocks)), other))
         hand.crafter.compare_plans(plans)
 
     def _log_cutting(self, hours: float) -> None:

@@ -12,6 +12,7 @@ from nomos.carving.nesting import CuttingPlan
 from nomos.colour import lab_to_hex
 from nomos.edition import EditionState
 from nomos.errors import BadInput
+from nomos.language import opened, tr
 from nomos.project import Project
 from nomos.project.edition.carving import (
     CarvedBlock,
@@ -96,25 +97,39 @@ def carve_view(
         said = _boards_text(boards)
     except BadInput as error:
         said = str(error)
-    total = f"{number(hours_of(tuple(carved)))} h of cutting in all" if carved else "Working out the cutting…"
+    total = (
+        tr("{hours_of} h of cutting in all", hours_of=number(hours_of(tuple(carved))))
+        if carved
+        else tr("Working out the cutting…")
+    )
     return CarveView(
-        tuple(rows), pull, total, _tool_rows(own) if own else (),
+        tuple(rows),
+        pull,
+        total,
+        _tool_rows(own) if own else (),
         tuple(
-            note_of(f) for f in carving_findings(project, tuple(carved))
+            note_of(f)
+            for f in carving_findings(project, tuple(carved))
             if own is None or not f.blocks or own.block in f.blocks
         ),
         craft,
-        f"{craft.material.capitalize()} holds lines of {length_text(facts.line_mm, 2)} and channels of "
-        f"{length_text(facts.channel_mm, 2)}.",
-        transfer.steps, transfer.block_shows,
+        tr(
+            "{material} holds lines of {line_mm} and channels of {channel_mm}.",
+            material=opened(tr(craft.material)),
+            line_mm=length_text(facts.line_mm, 2),
+            channel_mm=length_text(facts.channel_mm, 2),
+        ),
+        transfer.steps,
+        transfer.block_shows,
         " ".join(cutting_cautions(project)),
-        boards, said,
+        boards,
+        said,
         "\n".join(f"{name}: {number(hours)} h" for name, hours in others),
         learnt,
         factor,
         project.block(project.impression(pull).block).material if pull else None,
         gate.text if gate is not None else "",
-    )  # fmt: skip
+    )
 
 
 def learnt_factor(
@@ -131,7 +146,9 @@ def learnt_factor(
     if said <= 0 or took <= 0:
         return "", 1.0
     factor = round(factor_from_log(said, took), 2)
-    return f"By the log cutting takes {number(factor, 2)} times as long as the speeds say.", factor
+    return tr(
+        "By the log cutting takes {factor} times as long as the speeds say.", factor=number(factor, 2)
+    ), factor
 
 
 def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
@@ -139,16 +156,20 @@ def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
     hours = {name: took for name, _, took in own.effort.by_tool}
     rows = [
         (
-            "Outlines, first",
-            f"{number(carving.outline_mm / 10, 0)} cm, {number(own.effort.outline_h * 60, 0)} min",
+            tr("Outlines, first"),
+            tr(
+                "{outline_mm} cm, {outline_h} min",
+                outline_mm=number(carving.outline_mm / 10, 0),
+                outline_h=number(own.effort.outline_h * 60, 0),
+            ),
         )
     ]
     for letter, tool, area in zip(_LETTERS, carving.tools, carving.areas_mm2, strict=False):
-        took = f", {number(hours[tool.name] * 60, 0)} min" if tool.name in hours else ""
-        rows.append((f"{letter}  {tool.name}", f"{number(area / 100)} cm²{took}"))
+        took = tr(", {hours} min", hours=number(hours[tool.name] * 60, 0)) if tool.name in hours else ""
+        rows.append((f"{letter}  {tool.name}", tr("{area} cm²{took}", area=number(area / 100), took=took)))
     if carving.narrow_mm2 > 0.5:
-        rows.append(("Too narrow for all", f"{number(carving.narrow_mm2)} mm²"))
-    rows.append(("Deepest", length_text(float(carving.depth_mm.max(initial=0.0)))))
+        rows.append((tr("Too narrow for all"), tr("{narrow_mm2} mm²", narrow_mm2=number(carving.narrow_mm2))))
+    rows.append((tr("Deepest"), length_text(float(carving.depth_mm.max(initial=0.0)))))
     return tuple(rows)
 
 
@@ -156,10 +177,14 @@ def _boards_text(plan: CuttingPlan) -> str:
     said = []
     for cut in plan.boards:
         names = ", ".join(block.name for block in cut.blocks)
-        rest = f"; left over {size_text(cut.offcuts[0].width, cut.offcuts[0].height)}" if cut.offcuts else ""
+        rest = (
+            tr("; left over {width}", width=size_text(cut.offcuts[0].width, cut.offcuts[0].height))
+            if cut.offcuts
+            else ""
+        )
         said.append(f"{size_text(cut.board.width_mm, cut.board.height_mm)}: {names}{rest}.")
-    cost = f" They cost {plan.cost:.2f}." if plan.cost else ""
-    return "\n".join([*said, f"{100 * plan.waste:.0f} % is waste.{cost}"])
+    cost = tr(" They cost {cost:.2f}.", cost=plan.cost) if plan.cost else ""
+    return "\n".join([*said, tr("{waste:.0f} % is waste.{cost}", waste=100 * plan.waste, cost=cost)])
 
 
 def carving_overlay(project: Project, carved: Sequence[CarvedBlock], pull: str | None) -> Overlay | None:
@@ -194,7 +219,7 @@ def _letters(own: CarvedBlock, raster: Raster) -> tuple[tuple[float, float, str]
     carving = own.carving
     found = []
     pages = [(carving.zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
-    for page, word in [*pages, (carving.chatter, "roller reaches")]:
+    for page, word in [*pages, (carving.chatter, tr("roller reaches"))]:
         most, below = (_MOST_LETTERS, 0.0) if len(word) == 1 else (1, 6.0)
         for x, y in widest_places(page, carving.px_per_mm, most, least_mm=4.0):
             at_x = carving.zones.shape[1] / carving.px_per_mm - x
@@ -217,8 +242,10 @@ def read_tools(text: str) -> tuple[Tool, ...]:
         try:
             kind, width = words[0].lower(), float(words[1])
         except (IndexError, ValueError):
-            raise BadInput(f"'{part.strip()}' is no tool: write a kind and a width in mm, as u 3.") from None
+            raise BadInput(
+                tr("'{strip}' is no tool: write a kind and a width in mm, as u 3.", strip=part.strip())
+            ) from None
         if kind not in ("knife", "v", "u", "flat"):
-            raise BadInput(f"'{words[0]}' is no kind of tool: knife, v, u or flat.")
+            raise BadInput(tr("'{words}' is no kind of tool: knife, v, u or flat.", words=words[0]))
         found.append(Tool(kind, width))  # type: ignore[arg-type] # checked just above
     return tuple(found)

@@ -8,6 +8,7 @@ from nomos.carving import MATERIALS, TRANSFER_WAYS, TRANSFERS, Board
 from nomos.carving.materials import THICKNESS_MM
 from nomos.carving.nesting import CuttingPlan
 from nomos.errors import BadInput
+from nomos.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, button, label
@@ -15,7 +16,12 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
 from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
 
-PARTS = (("blocks", "Blocks"), ("tools", "Tools"), ("transfer", "Transfer"), ("boards", "Boards"))
+PARTS = (
+    ("blocks", tr("Blocks")),
+    ("tools", tr("Tools")),
+    ("transfer", tr("Transfer")),
+    ("boards", tr("Boards")),
+)
 
 
 class BoardsPicture(QWidget):
@@ -23,7 +29,7 @@ class BoardsPicture(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.setAccessibleName("Blocks on their boards")
+        self.setAccessibleName(tr("Blocks on their boards"))
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self._plan: CuttingPlan | None = None
 
@@ -91,15 +97,15 @@ class CarveStation(Answers):
     """Hours the chosen block took."""
 
     def __init__(self) -> None:
-        super().__init__("How is it cut?", PARTS, "blocks")
-        self.rows, self.total = ColourRows("Blocks to cut"), label(kind="name")
+        super().__init__(tr("How is it cut?"), PARTS, "blocks")
+        self.rows, self.total = ColourRows(tr("Blocks to cut")), label(kind="name")
         self.figures = Figures()
-        self.write = button("Write carving maps and transfer sheets…")
+        self.write = button(tr("Write carving maps and transfer sheets…"))
         self.caution = label(kind="quiet")
-        self.compare, self.compared = button("Compare with the plans found"), label(kind="quiet")
+        self.compare, self.compared = button(tr("Compare with the plans found")), label(kind="quiet")
         self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
-        self.took_fields.add("This block took", self.took)
-        self.learnt, self.take = label(kind="quiet"), button("Reckon like the log")
+        self.took_fields.add(tr("This block took"), self.took)
+        self.learnt, self.take = label(kind="quiet"), button(tr("Reckon like the log"))
         self._factor, self.gate = 1.0, label()
         self._make_tools()
         self._make_transfer()
@@ -126,29 +132,30 @@ class CarveStation(Answers):
         self.fill(groups, below=group(self.write, self.caution))
 
     def _make_tools(self) -> None:
-        self.material, self.tools = QComboBox(), NameField("Tools")
-        self.material.addItems([name.capitalize() for name in MATERIALS])
+        self.material, self.tools = QComboBox(), NameField(tr("Tools"))
+        self.material.addItems([opened(tr(name)) for name in MATERIALS])
         self.own_material = QComboBox()
-        self.own_material.addItems(["As all", *(name.capitalize() for name in MATERIALS)])
+        self.own_material.addItems([tr("As all"), *(opened(tr(name)) for name in MATERIALS)])
         self.tool_fields = Fields()
         self.thickness, self.curl = NumberBox(1, 60, step=0.1), NumberBox(0, 20, step=0.1)
         self.roller, self.roller_long = NumberBox(10, 400), NumberBox(10, 1500)
         self.shore = NumberBox(5, 100, unit="Shore A", digits=0)
         self.saw_kerf, self.factor = NumberBox(0, 10, step=0.1), NumberBox(0.1, 10, unit="times", step=0.1)
         for text, box in (
-            ("Material", self.material), ("The chosen block", self.own_material),
-            ("Tools, mm", self.tools), ("Thickness", self.thickness),
-            ("Curl", self.curl), ("Roller, diameter", self.roller), ("Roller, length", self.roller_long),
-            ("Roller, hardness", self.shore), ("Slower than reckoned", self.factor),
+            (tr("Material"), self.material), (tr("The chosen block"), self.own_material),
+            (tr("Tools, mm"), self.tools), (tr("Thickness"), self.thickness),
+            (tr("Curl"), self.curl), (tr("Roller, diameter"), self.roller), (tr("Roller, length"),
+            self.roller_long),
+            (tr("Roller, hardness"), self.shore), (tr("Slower than reckoned"), self.factor),
         ):  # fmt: skip
             self.tool_fields.add(text, box)
-        self.tools.setToolTip("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3")
+        self.tools.setToolTip(tr("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3"))
         self.holds = label(kind="quiet")
-        self.grip = QCheckBox("Leave the border to hold it by")
+        self.grip = QCheckBox(tr("Leave the border to hold it by"))
 
     def _make_transfer(self) -> None:
         self.way = QComboBox()
-        self.way.setAccessibleName("Way of transfer")
+        self.way.setAccessibleName(tr("Way of transfer"))
         self.way.addItems([TRANSFERS[way].name for way in TRANSFER_WAYS])
         self.steps, self.shows = label(), label(kind="quiet")
 
@@ -161,15 +168,16 @@ class CarveStation(Answers):
             NumberBox(0, 1e5, unit="", digits=2),
         )
         for text, box in (
-            ("Kerf of the saw", self.saw_kerf), ("A board, width", self.board_w), ("Height", self.board_h),
-            ("How many", self.board_n), ("What one costs", self.board_cost),
+            (tr("Kerf of the saw"), self.saw_kerf), (tr("A board, width"), self.board_w), (tr("Height"),
+            self.board_h),
+            (tr("How many"), self.board_n), (tr("What one costs"), self.board_cost),
         ):  # fmt: skip
             self.board_fields.add(text, box)
         self.board_w.setValue(610)
         self.board_h.setValue(305)
         self.board_n.setValue(5)
-        self.saw = button("The blocks are sawn: keep the offcuts")
-        self.add_board, self.clear = button("Add this board"), button("No boards at hand", plain=True)
+        self.saw = button(tr("The blocks are sawn: keep the offcuts"))
+        self.add_board, self.clear = button(tr("Add this board")), button(tr("No boards at hand"), plain=True)
         self._boards: tuple[Board, ...] = ()
 
     def _connect(self) -> None:

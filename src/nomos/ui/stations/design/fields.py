@@ -5,6 +5,7 @@ from typing import TYPE_CHECKING, Final, Literal
 
 from nomos.colour import Lab
 from nomos.design import Correction
+from nomos.language import opened, tr
 from nomos.project import Project, digest
 from nomos.project.blocks.edits import (
     with_bare_colour,
@@ -33,31 +34,31 @@ class Fields:
 
     def rename(self, title: str) -> None:
         """Give the print another title."""
-        self._hand.edit("Title", lambda p: with_title(p, title))
+        self._hand.edit(tr("Title"), lambda p: with_title(p, title))
 
     def rename_colour(self, number: int, name: str) -> None:
         """Rename a flat colour."""
         if number >= 0:
-            self._hand.edit("Rename colour", lambda p: with_colour(p, number, name=name))
+            self._hand.edit(tr("Rename colour"), lambda p: with_colour(p, number, name=name))
 
     def recolour(self, number: int, lab: Lab, gesture: int) -> None:
         """Recolour a flat colour."""
         self._hand.edit(
-            "Recolour", lambda p: with_colour(p, number, lab=lab), merge_key=("colour", number, gesture)
+            tr("Recolour"), lambda p: with_colour(p, number, lab=lab), merge_key=("colour", number, gesture)
         )
 
     def merge_colour(self, number: int, into: int) -> None:
         """Make one flat colour one with another."""
         proof = self._hand.keeper.proof
         if proof is not None:
-            self._refield("Make two colours one", lambda p: merged(p, proof.blocks.labels, number, into))
+            self._refield(tr("Make two colours one"), lambda p: merged(p, proof.blocks.labels, number, into))
             self._hand.hold(colour=min(into, into - (number < into)))
 
     def split_field(self) -> None:
         """Make the field last clicked a colour of its own."""
         proof, place = self._hand.keeper.proof, self._hand.state.place
         if proof is not None and place is not None:
-            self._refield("Split a field off", lambda p: split_off(p, proof.blocks.labels, *place))
+            self._refield(tr("Split a field off"), lambda p: split_off(p, proof.blocks.labels, *place))
 
     def _refield(self, text: str, change: Callable[[Project], tuple[Project, bytes]]) -> None:
         def with_asset(project: Project) -> Project:
@@ -81,11 +82,11 @@ class Fields:
         """Keep a flat colour whatever the number of colours."""
         project = self._hand.document.project
         if project is not None and project.flat is not None and number >= 0:
-            self._correct("Keep a colour", Correction("keep", project.flat.colours[number].lab))
+            self._correct(tr("Keep a colour"), Correction("keep", project.flat.colours[number].lab))
 
     def drop_faint(self) -> None:
         """Leave soft construction lines out."""
-        self._correct("Drop faint lines", Correction("drop faint"))
+        self._correct(tr("Drop faint lines"), Correction("drop faint"))
 
     def take_gradient(self, place: int) -> None:
         """Ink the bands of a gradient as one graded field."""
@@ -93,13 +94,13 @@ class Fields:
         if proof is not None and done is not None and place < len(done.flat.gradients):
             numbers, gradient = done.flat.gradients[place]
             self._refield(
-                "Ink it graded", lambda p: with_graded_field(p, proof.blocks.labels, numbers, gradient)
+                tr("Ink it graded"), lambda p: with_graded_field(p, proof.blocks.labels, numbers, gradient)
             )
 
     def _chosen_lab(self) -> Lab | None:
         project, colour = self._hand.document.project, self._hand.state.colour
         if project is None or project.flat is None or colour is None:
-            self._hand.told.emit("Choose a colour first, under Colours or with the tool Choose.")
+            self._hand.told.emit(tr("Choose a colour first, under Colours or with the tool Choose."))
             return None
         return project.flat.colours[colour].lab
 
@@ -107,26 +108,26 @@ class Fields:
         """A click on the sheet with a tool of the Design station."""
         place, tool = self._hand.designer.place(x_mm, y_mm), self._hand.state.pointing
         if place is None:
-            self._hand.told.emit("That is outside the image.")
+            self._hand.told.emit(tr("That is outside the image."))
             return
         if tool == "another":
             lab = self._hand.designer.colour_at(x_mm, y_mm)
             said = Correction("another", lab, places=(place,), everywhere=self._hand.state.everywhere)
-            self._correct("Another colour", said)
+            self._correct(tr("Another colour"), said)
         elif tool == "fill":
             lab = self._chosen_lab()
             if lab is not None:
-                self._correct("Fill a field", Correction("fill", lab, places=(place,)))
+                self._correct(tr("Fill a field"), Correction("fill", lab, places=(place,)))
         else:
             for kind in _POINTED:
                 if tool == kind:
-                    self._correct(kind.capitalize(), Correction(kind, places=(place,)))
+                    self._correct(opened(tr(kind)), Correction(kind, places=(place,)))
 
     def brush(self, touch: Touch) -> None:
         lab = self._chosen_lab()
         places = tuple(p for point in touch.points if (p := self._hand.designer.place(*point)) is not None)
         if lab is not None and places:
-            self._correct("Brush", Correction("brush", lab, places=places, width_mm=touch.width_mm))
+            self._correct(tr("Brush"), Correction("brush", lab, places=places, width_mm=touch.width_mm))
 
     def _correct(self, text: str, correction: Correction) -> None:
         proof = self._hand.keeper.proof
@@ -136,6 +137,6 @@ class Fields:
     def leave_bare(self, number: int, bare: bool) -> None:
         """Leave a flat colour to the paper, or give it a block of its own."""
         if bare:
-            self._hand.methods.in_stack("Leave bare", lambda p: with_bare_colour(p, number))
+            self._hand.methods.in_stack(tr("Leave bare"), lambda p: with_bare_colour(p, number))
         else:
-            self._hand.methods.in_stack("Print a colour", lambda p: with_printed_colour(p, number))
+            self._hand.methods.in_stack(tr("Print a colour"), lambda p: with_printed_colour(p, number))

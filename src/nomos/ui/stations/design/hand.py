@@ -10,6 +10,7 @@ from nomos.colour import Lab, srgb_to_lab
 from nomos.design import Correction, Cut, Labels, find_cut
 from nomos.design.cut import WHOLE, Corners, Found, checked_cut, through, to_print
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
@@ -18,10 +19,10 @@ from nomos.work.open import (
     size_of_drawing,
 )
 
-_NOT_SURE = (
+_NOT_SURE = tr(
     "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
 )
-_FOUND = "The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture."
+_FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
 
 
 class Designer(OpeningHand):
@@ -47,7 +48,7 @@ class Designer(OpeningHand):
         except BadInput as error:
             self._refused(str(error))
             return
-        self._with_source("Corners", cut=cut, size_mm=self._size_of(cut, project.source))
+        self._with_source(tr("Corners"), cut=cut, size_mm=self._size_of(cut, project.source))
 
     def _size_of(self, cut: Cut, source: Source) -> tuple[float, float]:
         """The size of another cut of the same picture, at the same scale."""
@@ -68,7 +69,7 @@ class Designer(OpeningHand):
             return
 
         def work(progress: Progress) -> Found:
-            progress.report(0.2, "looking for the sheet")
+            progress.report(0.2, tr("looking for the sheet"))
             return find_cut(pixels)
 
         def take(found: Found) -> None:
@@ -77,7 +78,9 @@ class Designer(OpeningHand):
             size = size_of_drawing(found, pixels)
             if self._document.project is project and project.source is not None:
                 self._with_source(
-                    "Find the sheet", cut=found.cut, size_mm=size or self._size_of(found.cut, project.source)
+                    tr("Find the sheet"),
+                    cut=found.cut,
+                    size_mm=size or self._size_of(found.cut, project.source),
                 )
             self.changed.emit()
 
@@ -89,13 +92,13 @@ class Designer(OpeningHand):
         if project is not None and project.source is not None:
             size = project.source.size_mm
             cut = (project.source.cut or Cut()).turned(quarters)
-            self._with_source("Turn", cut=cut, size_mm=(size[1], size[0]) if quarters % 2 else size)
+            self._with_source(tr("Turn"), cut=cut, size_mm=(size[1], size[0]) if quarters % 2 else size)
 
     def mirror(self) -> None:
         """Mirror the picture, left for right."""
         project = self._document.project
         if project is not None and project.source is not None:
-            self._with_source("Mirror", cut=(project.source.cut or Cut()).mirrored())
+            self._with_source(tr("Mirror"), cut=(project.source.cut or Cut()).mirrored())
 
     def set_size(self, *, width_mm: float | None = None, height_mm: float | None = None) -> None:
         """Make the print so wide, or so high; its shape stays."""
@@ -111,11 +114,11 @@ class Designer(OpeningHand):
         if project is None or project.source is None:
             return
         width, height = (round(side * scale, 2) for side in project.source.size_mm)
-        self._with_source("Size", size_mm=(width, height))
+        self._with_source(tr("Size"), size_mm=(width, height))
 
     def set_shape(self, width_mm: float, height_mm: float) -> None:
         """Make the print so wide and so high, whatever shape that gives."""
-        self._with_source("Size", size_mm=(width_mm, height_mm))
+        self._with_source(tr("Size"), size_mm=(width_mm, height_mm))
 
     def set_sheet(self, corners: Corners) -> None:
         """Set the corners of the sheet it was drawn on: the light is judged on it, and the size by it."""
@@ -129,7 +132,7 @@ class Designer(OpeningHand):
             self._refused(str(error))
             return
         self.found = Found(cut, corners, 1.0, True, "")
-        self._with_source("Sheet", cut=cut)
+        self._with_source(tr("Sheet"), cut=cut)
 
     def fit(self, paper_mm: tuple[float, float], margin_mm: float) -> None:
         """Make the print as large as a paper holds within its margins."""
@@ -149,7 +152,7 @@ class Designer(OpeningHand):
         cut, known = project.source.cut or Cut(), self.found
 
         def work(progress: Progress) -> Found:
-            progress.report(0.2, "looking for the sheet")
+            progress.report(0.2, tr("looking for the sheet"))
             return known or find_cut(pixels)
 
         def take(found: Found) -> None:
@@ -159,7 +162,7 @@ class Designer(OpeningHand):
                 return
             size = size_of_drawing(replace(found, cut=cut), pixels, paper)
             if size is not None and self._document.project is project:
-                self._with_source("Size", size_mm=size)
+                self._with_source(tr("Size"), size_mm=size)
 
         self._sheet.do(work, take)
 
@@ -181,7 +184,7 @@ class Designer(OpeningHand):
             return
         cut = project.source.cut or Cut()
         bare = () if polygon is None else (*cut.bare, polygon)
-        self._with_source("Stay bare", cut=replace(cut, bare=bare))
+        self._with_source(tr("Stay bare"), cut=replace(cut, bare=bare))
 
     def correct(self, text: str, correction: Correction, labels: Labels) -> None:
         """Make a correction; one that needs the picture again is worked out in the background."""

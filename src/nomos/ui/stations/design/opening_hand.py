@@ -11,6 +11,7 @@ from nomos.design import Correction, Labels, ReadAs, read_pixels
 from nomos.design.cut import Found
 from nomos.design.svg import is_svg
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
@@ -31,11 +32,11 @@ from nomos.work.open import (
     reflattened,
 )
 
-_NOT_SURE = (
+_NOT_SURE = tr(
     "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
 )
-_FOUND = "The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture."
-_ASK_SIZE = "How large the print is, the picture does not say: drag its corner, or type it at Picture."
+_FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
+_ASK_SIZE = tr("How large the print is, the picture does not say: drag its corner, or type it at Picture.")
 
 
 class OpeningHand(QObject):
@@ -51,9 +52,9 @@ class OpeningHand(QObject):
         super().__init__()
         self._document, self._runner = document, runner
         # One picture at a time is opened or flattened: the newest wish counts.
-        self.opening = Asker(runner, "design", self._refused, said="reading the design", outlives=True)
-        self._sheet = Asker(runner, "sheet", self._refused, said="looking for the sheet")
-        self._outlines = Asker(runner, "outlines", self._refused, said="drawing the outlines", rank=FIRST)
+        self.opening = Asker(runner, "design", self._refused, said=tr("reading the design"), outlives=True)
+        self._sheet = Asker(runner, "sheet", self._refused, said=tr("looking for the sheet"))
+        self._outlines = Asker(runner, "outlines", self._refused, said=tr("drawing the outlines"), rank=FIRST)
         self.done: Flattened | None = None
         self.sketch: Raster | None = None
         self.outlined: Outlined | None = None
@@ -107,7 +108,7 @@ class OpeningHand(QObject):
         try:
             return self.studio(project)
         except BadInput as error:
-            self.told.emit(f"The studio is left out: {error}")
+            self.told.emit(tr("The studio is left out: {error}", error=error))
             return project
 
     def _show_first(self, first: FirstLook) -> None:
@@ -225,7 +226,7 @@ class OpeningHand(QObject):
             if self._document.project is None or _digest(self._document.project) != new.digest:
                 return
             self._document.assets[digest(done.labels_png)] = done.labels_png
-            name = text or f"Flatten to {len(done.flat.colours)} colours"
+            name = text or tr("Flatten to {colours} colours", colours=len(done.flat.colours))
             try:
                 self._document.apply(name, lambda p: reflattened(p, done, keep))
             except BadInput as error:

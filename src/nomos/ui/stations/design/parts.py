@@ -5,13 +5,19 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QWidget
 
+from nomos.language import opened, tr, within
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.design.view import CorrectPartView, PicturePartView
 from nomos.units import PAPER_SIZES_MM
 
-_READ = (("", "as it looks"), ("drawing", "a clean drawing"), ("sketch", "a sketch"), ("tones", "tones"))
+_READ = (
+    ("", tr("as it looks")),
+    ("drawing", tr("a clean drawing")),
+    ("sketch", tr("a sketch")),
+    ("tones", tr("tones")),
+)
 
 
 class PicturePart(QWidget):
@@ -37,16 +43,20 @@ class PicturePart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
-        self.find_sheet = button("Find the sheet and the drawing")
-        self.whole = button("The whole picture")
-        self.left, self.right, self.mirror = button("Turn left"), button("Turn right"), button("Mirror")
+        self.find_sheet = button(tr("Find the sheet and the drawing"))
+        self.whole = button(tr("The whole picture"))
+        self.left, self.right, self.mirror = (
+            button(tr("Turn left")),
+            button(tr("Turn right")),
+            button(tr("Mirror")),
+        )
         self.tools = Choice(
             (
-                ("corners", "Print"),
-                ("size", "Size"),
-                ("sheet", "Sheet"),
-                ("length", "Length"),
-                ("bare", "Stays bare"),
+                ("corners", tr("Print")),
+                ("size", tr("Size")),
+                ("sheet", tr("Sheet")),
+                ("length", tr("Length")),
+                ("bare", tr("Stays bare")),
             )
         )
         self.tools.show_choice("corners")
@@ -54,37 +64,38 @@ class PicturePart(QWidget):
         self.length_fields = Fields()
         self.length = NumberBox(1, 2000, step=10)
         self.length.show_value(100)
-        self.length_fields.add("The line drawn is", self.length)
-        self.take_length = button("Set the size by it")
-        self.no_bare = button("Print all of it again")
+        self.length_fields.add(tr("The line drawn is"), self.length)
+        self.take_length = button(tr("Set the size by it"))
+        self.no_bare = button(tr("Print all of it again"))
         self.size_fields = Fields()
         self.width_box, self.height_box = NumberBox(5, 2000), NumberBox(5, 2000)
-        self.size_fields.add("Width of the print", self.width_box)
-        self.size_fields.add("Height", self.height_box)
-        self.shape = QCheckBox("Keep the shape as it is seen")
+        self.size_fields.add(tr("Width of the print"), self.width_box)
+        self.size_fields.add(tr("Height"), self.height_box)
+        self.shape = QCheckBox(tr("Keep the shape as it is seen"))
         self.shape.setChecked(True)
         self.paper, self.margin = QComboBox(), NumberBox(0, 200, step=5)
         self.paper.addItems(list(PAPER_SIZES_MM))
         self.paper.setCurrentText("A4")
         self.margin.show_value(15)
         self.sheet_fields = Fields()
-        self.sheet_fields.add("Sheet", self.paper)
-        self.sheet_fields.add("Margin all round", self.margin)
-        self.fit = button("Fit the print on that sheet")
-        self.drawn = button("The sketch was drawn on that sheet")
+        self.sheet_fields.add(tr("Sheet"), self.paper)
+        self.sheet_fields.add(tr("Margin all round"), self.margin)
+        self.fit = button(tr("Fit the print on that sheet"))
+        self.drawn = button(tr("The sketch was drawn on that sheet"))
         self.read_as = QComboBox()
         self.read_as.addItems([words for _, words in _READ])
         read_fields = Fields()
-        read_fields.add("Read it as", self.read_as)
+        read_fields.add(tr("Read it as"), self.read_as)
         self.found = label(kind="quiet")
         self.light = label(kind="quiet")
-        self.faint = button("Drop the faint pencil lines")
+        self.faint = button(tr("Drop the faint pencil lines"))
         for part in (
-            label("What is printed of it", kind="name"), self.find_sheet, self.whole,
+            label(tr("What is printed of it"), kind="name"), self.find_sheet, self.whole,
             _row(self.left, self.right, self.mirror), self.tools, self.hint, self.length_fields,
-            self.take_length, self.no_bare, label("How large", kind="name"), self.size_fields,
+            self.take_length, self.no_bare, label(tr("How large"), kind="name"), self.size_fields,
             self.shape, self.sheet_fields,
-            self.fit, self.drawn, label("How it is read", kind="name"), read_fields, self.found, self.light,
+            self.fit, self.drawn, label(tr("How it is read"), kind="name"), read_fields, self.found,
+            self.light,
             self.faint,
         ):  # fmt: skip
             column.addWidget(part)
@@ -143,12 +154,14 @@ class PicturePart(QWidget):
 
 
 _HINTS = {
-    "size": "Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. "
-    "Another sheet can be chosen below.",
-    "corners": "Drag the four corners to what is to be printed; arrow keys move the chosen one.",
-    "sheet": "Drag the four corners of the paper it was drawn on: light and size are judged by it.",
-    "length": "Draw a line on the picture along something whose length you know.",
-    "bare": "Click round a place that is to stay bare paper; a double click closes it.",
+    "size": tr(
+        "Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. "
+        "Another sheet can be chosen below."
+    ),
+    "corners": tr("Drag the four corners to what is to be printed; arrow keys move the chosen one."),
+    "sheet": tr("Drag the four corners of the paper it was drawn on: light and size are judged by it."),
+    "length": tr("Draw a line on the picture along something whose length you know."),
+    "bare": tr("Click round a place that is to stay bare paper; a double click closes it."),
 }
 
 
@@ -164,13 +177,17 @@ def _row(*parts: QWidget) -> QWidget:
 
 # What a click on the sheet does: value, words, and what to do.
 TOOLS: tuple[tuple[str, str, str], ...] = (
-    ("", "Choose", "Click a field to choose its colour."),
-    ("another", "Another colour", "Click where a colour is missing: it is added and takes what is like it."),
-    ("paper", "Paper", "Click a field that is bare paper: nothing is printed there."),
-    ("line", "Line", "Click a field that belongs to the drawn line."),
-    ("no line", "No line", "Click a stroke that is no line: what runs below it comes to light."),
-    ("fill", "Fill", "Click a field: it gets the colour chosen in the list."),
-    ("brush", "Brush", "Draw with the colour chosen in the list, for the last millimetre."),
+    ("", tr("Choose"), tr("Click a field to choose its colour.")),
+    (
+        "another",
+        tr("Another colour"),
+        tr("Click where a colour is missing: it is added and takes what is like it."),
+    ),
+    ("paper", tr("Paper"), tr("Click a field that is bare paper: nothing is printed there.")),
+    ("line", tr("Line"), tr("Click a field that belongs to the drawn line.")),
+    ("no line", tr("No line"), tr("Click a stroke that is no line: what runs below it comes to light.")),
+    ("fill", tr("Fill"), tr("Click a field: it gets the colour chosen in the list.")),
+    ("brush", tr("Brush"), tr("Draw with the colour chosen in the list, for the last millimetre.")),
 )
 
 
@@ -186,7 +203,7 @@ class CorrectPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.places = label()
-        self.next = button("Look at the next doubtful place")
+        self.next = button(tr("Look at the next doubtful place"))
         grid_of = QWidget()
         grid = QGridLayout(grid_of)
         grid.setContentsMargins(0, 0, 0, 0)
@@ -198,15 +215,15 @@ class CorrectPart(QWidget):
             made.clicked.connect(lambda _on, value=value: self.tool_asked.emit(value))
             grid.addWidget(made, place // 2, place % 2)
         self.hint = label(kind="quiet")
-        self.everywhere = QCheckBox("All over the picture, not only nearby")
+        self.everywhere = QCheckBox(tr("All over the picture, not only nearby"))
         self.width_fields = Fields()
         self.brush_box = NumberBox(0.2, 50, step=0.5)
         self.brush_box.show_value(2.0)
-        self.width_fields.add("Width of the brush", self.brush_box)
-        self.said_title = label("Corrected so far", kind="name")
+        self.width_fields.add(tr("Width of the brush"), self.brush_box)
+        self.said_title = label(tr("Corrected so far"), kind="name")
         self.said = label(kind="quiet")
         for part in (
-            label("Point at what is wrong", kind="name"), self.places, self.next, grid_of, self.hint,
+            label(tr("Point at what is wrong"), kind="name"), self.places, self.next, grid_of, self.hint,
             self.everywhere, self.width_fields, self.said_title, self.said,
         ):  # fmt: skip
             column.addWidget(part)
@@ -223,7 +240,11 @@ class CorrectPart(QWidget):
         self.tools["no line"].setEnabled(view.has_line)
         hint = next(text for value, _, text in TOOLS if value == view.tool)
         if view.tool in ("fill", "brush"):
-            hint += f" Chosen: {view.colour.lower()}." if view.colour else " Choose one first, under Colours."
+            hint += (
+                tr(" Chosen: {colour}.", colour=within(view.colour))
+                if view.colour
+                else tr(" Choose one first, under Colours.")
+            )
         self.hint.setText(hint)
         self.everywhere.setVisible(view.tool == "another")
         self.width_fields.setVisible(view.tool == "brush")
@@ -234,10 +255,10 @@ class CorrectPart(QWidget):
 
 def _places_text(count: int) -> str:
     if count == 0:
-        return "There is no place where two colours were hard to tell apart."
-    places = "One place is" if count == 1 else f"{count} places are"
-    return f"{places} hatched where two colours were hard to tell apart: look there first."
+        return tr("There is no place where two colours were hard to tell apart.")
+    places = tr("One place is") if count == 1 else tr("{count} places are", count=count)
+    return tr("{places} hatched where two colours were hard to tell apart: look there first.", places=places)
 
 
 def _lines(said: Sequence[str]) -> str:
-    return "\n".join(f"{place}. {text[:1].upper()}{text[1:]}" for place, text in enumerate(said, start=1))
+    return "\n".join(f"{place}. {opened(text)}" for place, text in enumerate(said, start=1))

@@ -18,6 +18,7 @@ from PyQt6.QtGui import (
 from PyQt6.QtWidgets import QWidget
 
 from nomos.design.cut import Corners, Point
+from nomos.language import tr
 from nomos.proof import render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
@@ -29,7 +30,7 @@ _HANDLE = 9
 _LOUPE_PX, _LOUPE_ZOOM = 190, 4.0
 _STEP_PX, _LONG_STEP_PX = 1.0, 10.0
 _STEP_MM, _LONG_STEP_MM = 1.0, 10.0
-_NAMES = ("top left", "top right", "bottom right", "bottom left")
+_NAMES = (tr("top left"), tr("top right"), tr("bottom right"), tr("bottom left"))
 _MOVES = {
     Qt.Key.Key_Left: (-1, 0), Qt.Key.Key_Right: (1, 0), Qt.Key.Key_Up: (0, -1), Qt.Key.Key_Down: (0, 1)
 }  # fmt: skip
@@ -54,7 +55,7 @@ class PictureView(QWidget):
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMinimumSize(240, 160)
-        self.setAccessibleName("Picture as it was opened")
+        self.setAccessibleName(tr("Picture as it was opened"))
         self._content: PictureContent | None = None
         self.tool: PictureTool = "corners"
         self.chosen = 0
@@ -367,8 +368,13 @@ class PictureView(QWidget):
         height, width = self._content.levels[0].shape
         x, y = self._held[self.chosen]
         self.said.emit(
-            f"Corner {_NAMES[self.chosen]}: {x * width:.0f}, {y * height:.0f} pixels. Arrows move it by one, "
-            "with Shift by ten; Space takes the next corner."
+            tr(
+                "Corner {name}: {x:.0f}, {y:.0f} pixels. Arrows move it by one, with Shift by ten; "
+                "Space takes the next corner.",
+                name=_NAMES[self.chosen],
+                x=x * width,
+                y=y * height,
+            )
         )
 
     def _give_corners(self) -> None:

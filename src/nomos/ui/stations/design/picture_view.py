@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.design import WHOLE
 from nomos.design.cut import Corners
+from nomos.language import tr
 from nomos.project import Project
 from nomos.proof import mips
 from nomos.ui.frame.raster import packed
@@ -60,9 +61,9 @@ def first_content(first: FirstLook) -> PictureContent:
     """A picture that is being read: what was found in it, and coarse fields as soon as there are some."""
     coarse = None if first.coarse is None else packed(first.coarse)
     note = (
-        "A first, coarse look; the fields follow."
+        tr("A first, coarse look; the fields follow.")
         if coarse is not None
-        else "The sheet and the drawing on it."
+        else tr("The sheet and the drawing on it.")
     )
     return PictureContent(
         _levels_of(first.pixels), first.cut.corners, first.cut.sheet, coarse=coarse, note=note

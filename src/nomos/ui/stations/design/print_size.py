@@ -4,6 +4,7 @@ from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF, QTransform
 
 from nomos.design.cut import Corners
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.units import LARGEST_MM, PAPER_SIZES_MM, SMALLEST_MM, size_text
 
@@ -97,7 +98,12 @@ class PrintSize:
         painter.fillRect(QRectF(box.right() - grip, box.bottom() - grip, 2 * grip, 2 * grip), accent)
         painter.setFont(theme.font(13))
         painter.setPen(QColor("#1c1c1c"))
-        words = f"The print {size_text(*self.size_mm)}, on {self.paper} {size_text(*self.paper_mm())}"
+        words = tr(
+            "The print {size_text}, on {paper} {size_text_2}",
+            size_text=size_text(*self.size_mm),
+            paper=self.paper,
+            size_text_2=size_text(*self.paper_mm()),
+        )
         painter.drawText(
             QRectF(room.left(), room.bottom() - 2, room.width(), theme.scaled(22)),
             Qt.AlignmentFlag.AlignCenter, words,

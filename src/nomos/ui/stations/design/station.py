@@ -1,5 +1,6 @@
 """The Design station in the window."""
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.separation.touch import Touch
 from nomos.ui.frame.station import Here
@@ -12,7 +13,7 @@ from nomos.units import PAPER_SIZES_MM
 class DesignHere(Here[DesignStation]):
     """What is the design made of?"""
 
-    hint = "Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design."
+    hint = tr("Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.")
 
     _place = -1
 
@@ -54,7 +55,7 @@ class DesignHere(Here[DesignStation]):
         part.fit_asked.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
         part.drawn_on_asked.connect(designer.drawn_on)
         part.read_as_asked.connect(
-            lambda value: designer.flatten_again(read_as=value or None, text="Read it as")
+            lambda value: designer.flatten_again(read_as=value or None, text=tr("Read it as"))
         )
         part.faint_dropped.connect(hand.fields.drop_faint)
 

@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from nomos.colour import lab_to_hex
 from nomos.design import Correction, FlatDesign, Labels, Looked
 from nomos.design.page import Mask, Rgb
+from nomos.language import tr, within
 from nomos.project import Project, Proof
 from nomos.proof import mips
 from nomos.registration import Rect
@@ -115,9 +116,9 @@ class PicturePartView:
 
 
 _READ = {
-    "drawing": "Read as a clean drawing: its colours are taken as they are.",
-    "sketch": "Read as a sketch drawn by hand: its line, its areas and the paper.",
-    "tones": "Read as tones: the colours that are least far off on the whole.",
+    "drawing": tr("Read as a clean drawing: its colours are taken as they are."),
+    "sketch": tr("Read as a sketch drawn by hand: its line, its areas and the paper."),
+    "tones": tr("Read as tones: the colours that are least far off on the whole."),
 }
 
 
@@ -143,12 +144,15 @@ def _light_text(looked: Looked | None) -> str:
         return ""
     light = looked.sketch.light
     if light.paper_share == 0:
-        return "No bare paper was recognised: the light is left as it is."
+        return tr("No bare paper was recognised: the light is left as it is.")
     if light.gain is None:
-        return "The light was even; nothing was changed."
-    text = f"The light varied by {number(100 * light.uneven, 0)} % over the paper and was evened out."
+        return tr("The light was even; nothing was changed.")
+    text = tr(
+        "The light varied by {uneven} % over the paper and was evened out.",
+        uneven=number(100 * light.uneven, 0),
+    )
     if light.shadow > 0.03:
-        text += f" A shadow over {number(100 * light.shadow, 0)} % of it could not be."
+        text += tr(" A shadow over {shadow} % of it could not be.", shadow=number(100 * light.shadow, 0))
     return text
 
 
@@ -169,10 +173,11 @@ class CorrectPartView:
 
 
 _SAID = {
-    "keep": "kept, whatever the number", "same": "two colours made one",
-    "another": "another colour pointed out",
-    "paper": "said to be paper", "line": "said to be line", "no line": "said to be no line",
-    "fill": "a field filled", "brush": "a stroke of the brush", "drop faint": "faint lines dropped",
+    "keep": tr("kept, whatever the number"), "same": tr("two colours made one"),
+    "another": tr("another colour pointed out"),
+    "paper": tr("said to be paper"), "line": tr("said to be line"), "no line": tr("said to be no line"),
+    "fill": tr("a field filled"), "brush": tr("a stroke of the brush"),
+    "drop faint": tr("faint lines dropped"),
 }  # fmt: skip
 
 
@@ -190,8 +195,12 @@ def correct_part_view(project: Project, state: UiState, places: int) -> CorrectP
 
 def _gradient_text(names: Sequence[str]) -> str:
     if len(names) == 1:
-        return f"Ink {names[0].lower()} graded, as it was painted"
-    return f"Ink {', '.join(name.lower() for name in names[:-1])} and {names[-1].lower()} as one graded field"
+        return tr("Ink {lower} graded, as it was painted", lower=within(names[0]))
+    return tr(
+        "Ink {join} and {lower} as one graded field",
+        join=", ".join(within(name) for name in names[:-1]),
+        lower=within(names[-1]),
+    )
 
 
 def _said(each: Correction) -> str:
@@ -244,16 +253,18 @@ def design_view(
     for place, colour in enumerate(flat.colours):
         area = areas.get(place)
         figure = f"{number(100 * area / total)} %" if area is not None else ""
-        quiet = f"Lab {lab_text(colour.lab)}" + (f", {number(area, 0)} mm²" if area is not None else "")
-        quiet += f", {counts[place]} fields" if counts.get(place, 0) > 1 else ""
-        role = " (bare paper)" if place in bare else " (the line)" if place == flat.line else ""
+        quiet = tr("Lab {lab_text}", lab_text=lab_text(colour.lab)) + (
+            tr(", {area} mm²", area=number(area, 0)) if area is not None else ""
+        )
+        quiet += tr(", {counts} fields", counts=counts[place]) if counts.get(place, 0) > 1 else ""
+        role = tr(" (bare paper)") if place in bare else tr(" (the line)") if place == flat.line else ""
         name = f"{colour.name}{role}"
         rows.append(Row(str(place), lab_to_hex(np.array(colour.lab)), name, figure, quiet))
     chosen = state.colour if state.colour is not None and state.colour < len(flat.colours) else None
     picked = flat.colours[chosen] if chosen is not None else None
     return DesignView(
         title=project.title,
-        source=project.source.name if project.source else "no source kept",
+        source=project.source.name if project.source else tr("no source kept"),
         size_mm=(project.image.width, project.image.height),
         count=len(flat.colours),
         asked=flat.asked,
@@ -282,9 +293,11 @@ def _field_text(project: Project, proof: Proof | None, state: UiState) -> str:
     names = [colour.name for colour in project.flat.colours]
     area_mm2, outline_mm, meets = _measured(Page(proof.blocks.labels), state.place, proof.blocks.px_per_mm)
     beside = ", ".join(f"{names[n]} {length_text(mm, 0)}" for n, mm in meets if n < len(names))
-    return f"This field: {number(area_mm2, 0)} mm², outline {length_text(outline_mm, 0)}" + (
-        f"; meets {beside}." if beside else "."
-    )
+    return tr(
+        "This field: {area_mm2} mm², outline {outline_mm}",
+        area_mm2=number(area_mm2, 0),
+        outline_mm=length_text(outline_mm, 0),
+    ) + (tr("; meets {beside}.", beside=beside) if beside else ".")
 
 
 @lru_cache(maxsize=2)

@@ -4,6 +4,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox
 
 from nomos.design import FEWEST, MOST
+from nomos.language import tr
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
@@ -13,7 +14,7 @@ from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePa
 from nomos.units import number, size_text
 
 _MOST_GRADIENTS = 3
-PARTS = (("picture", "Picture"), ("colours", "Colours"), ("correct", "Correct"))
+PARTS = (("picture", tr("Picture")), ("colours", tr("Colours")), ("correct", tr("Correct")))
 
 
 class DesignStation(Answers):
@@ -32,25 +33,25 @@ class DesignStation(Answers):
     grade_asked = pyqtSignal(int)
 
     def __init__(self) -> None:
-        super().__init__("What is the design made of?", PARTS, "colours")
+        super().__init__(tr("What is the design made of?"), PARTS, "colours")
         self.picture, self.correct = PicturePart(), CorrectPart()
-        self.title = NameField("Title of the print")
+        self.title = NameField(tr("Title of the print"))
         self.source = label(kind="quiet")
         self.fields = Fields()
         self.count_box = NumberBox(FEWEST, MOST, unit="", digits=0)
         self.feature_box = NumberBox(0, 20, step=0.1)
-        self.fields.add("Smallest feature", self.feature_box)
-        self.fields.add("Colours", self.count_box)
+        self.fields.add(tr("Smallest feature"), self.feature_box)
+        self.fields.add(tr("Colours"), self.count_box)
         self.why = label()
-        self.curve_note = label("Mean ΔE for each number of colours, as a second opinion.", kind="quiet")
+        self.curve_note = label(tr("Mean ΔE for each number of colours, as a second opinion."), kind="quiet")
         self.curve = ColourCurve()
-        self.rows = ColourRows("Flat colours")
-        self.name = NameField("Name of the colour")
-        self.bare = button("Leave it bare")
-        self.keep = button("Keep this colour whatever the number")
+        self.rows = ColourRows(tr("Flat colours"))
+        self.name = NameField(tr("Name of the colour"))
+        self.bare = button(tr("Leave it bare"))
+        self.keep = button(tr("Keep this colour whatever the number"))
         self.merge = QComboBox()
-        self.merge.setAccessibleName("Make this colour one with another")
-        self.split = button("Split the clicked field off")
+        self.merge.setAccessibleName(tr("Make this colour one with another"))
+        self.split = button(tr("Split the clicked field off"))
         self.editor = ColourEditor()
         self.field = label(kind="quiet")
         self.gradients = [button("") for _ in range(_MOST_GRADIENTS)]
@@ -87,8 +88,12 @@ class DesignStation(Answers):
         """Show the station."""
         self.title.show_name(view.title)
         self.source.setText(
-            f"{view.source}, {size_text(*view.size_mm)}. "
-            f"The flat colours are ΔE {number(view.mean_de00, 2)} from it on average."
+            tr(
+                "{source}, {size_text}. The flat colours are ΔE {mean_de00} from it on average.",
+                source=view.source,
+                size_text=size_text(*view.size_mm),
+                mean_de00=number(view.mean_de00, 2),
+            )
         )
         self.picture.show_view(picture)
         self.correct.show_view(correct)
@@ -116,11 +121,13 @@ class DesignStation(Answers):
             self.name.show_name(view.chosen_name)
             self.editor.show_colour(view.strips)
             self.keep.setText(
-                "Kept whatever the number" if view.kept else "Keep this colour whatever the number"
+                tr("Kept whatever the number") if view.kept else tr("Keep this colour whatever the number")
             )
             self.keep.setEnabled(view.has_source and not view.kept)
             self.bare.setText(
-                "Print it with a block of its own" if view.chosen_bare else "Leave it to the bare paper"
+                tr("Print it with a block of its own")
+                if view.chosen_bare
+                else tr("Leave it to the bare paper")
             )
         self.field.setText(view.field)
         self.field.setVisible(bool(view.field))
@@ -128,7 +135,7 @@ class DesignStation(Answers):
     def _show_merge(self, view: DesignView) -> None:
         names = [row.name for place, row in enumerate(view.rows) if place != view.chosen]
         self._count = len(view.rows)
-        wanted = ["Make it one with…", *names]
+        wanted = [tr("Make it one with…"), *names]
         if [self.merge.itemText(n) for n in range(self.merge.count())] != wanted:
             self.merge.clear()
             self.merge.addItems(wanted)

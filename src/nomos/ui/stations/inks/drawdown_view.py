@@ -1,31 +1,37 @@
 """What a drawdown card asks for, and what was read from it."""
 
+from nomos.language import tr
 from nomos.project.inks.drawdown import Card
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.units import number
 
 _ASKED = {
-    "paper": "Click the card's bare paper on the sheet.",
-    "grey": "Click its grey patch, or go on without.",
-    "ink": "Click an ink patch.",
-    "black": "Click the bare black stripe.",
-    "over": "Click the ink where it runs over the stripe.",
+    "paper": tr("Click the card's bare paper on the sheet."),
+    "grey": tr("Click its grey patch, or go on without."),
+    "ink": tr("Click an ink patch."),
+    "black": tr("Click the bare black stripe."),
+    "over": tr("Click the ink where it runs over the stripe."),
 }
 
 
 def card_view(card: Card | None) -> tuple[str, bool, bool, bool]:
     """What the drawdown card asks for or has read, whether it asks for grey, whether there is a reading."""
     if card is None:
-        return "A scan of ink drawn down on this paper gives its colour.", False, False, False
+        return tr("A scan of ink drawn down on this paper gives its colour."), False, False, False
     said = f"{card.name}. {_ASKED[card.asked]}"
     if card.reading is not None:
         read = card.reading
-        said = f"{card.name}: Lab {lab_text(read.lab)}, even to ΔE {number(read.spread)}."
+        said = tr(
+            "{name}: Lab {lab_text}, even to ΔE {spread}.",
+            name=card.name,
+            lab_text=lab_text(read.lab),
+            spread=number(read.spread),
+        )
         said += "".join(f" △ {warning}." for warning in read.warnings)
     if card.asked in ("black", "over"):
         said += (
             f" {_ASKED[card.asked]}"
             if card.over is None
-            else " Over black it is read: its K and S are known."
+            else tr(" Over black it is read: its K and S are known.")
         )
     return said, card.asked == "grey", card.reading is not None, card.asked in ("black", "over")

@@ -4,6 +4,7 @@ from typing import TYPE_CHECKING
 
 from nomos.colour import Lab, Opacity
 from nomos.colour.light import Eyes, Light
+from nomos.language import tr
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.model.edits import (
     with_paper,
@@ -22,25 +23,27 @@ class InkEdits:
     def rename_ink(self, name: str) -> None:
         """Rename the chosen ink, or the paper."""
         if self._hand.state.paper_chosen:
-            self._hand.edit("Rename paper", lambda p: with_paper(p, name=name))
+            self._hand.edit(tr("Rename paper"), lambda p: with_paper(p, name=name))
             return
-        self._hand.on_ink("Rename ink", lambda p, ink: with_ink(p, ink, name=name))
+        self._hand.on_ink(tr("Rename ink"), lambda p, ink: with_ink(p, ink, name=name))
 
     def recolour_ink(self, lab: Lab, gesture: int) -> None:
         """Change the colour of the chosen ink, or of the paper."""
         if self._hand.state.paper_chosen:
-            self._hand.edit("Paper colour", lambda p: with_paper(p, lab=lab), merge_key=("paper", gesture))
+            self._hand.edit(
+                tr("Paper colour"), lambda p: with_paper(p, lab=lab), merge_key=("paper", gesture)
+            )
             return
-        self._hand.on_ink("Ink colour", lambda p, ink: with_ink(p, ink, lab=lab), ("ink", gesture))
+        self._hand.on_ink(tr("Ink colour"), lambda p, ink: with_ink(p, ink, lab=lab), ("ink", gesture))
 
     def set_opacity(self, opacity: Opacity) -> None:
         """Change the opacity of the chosen ink."""
-        self._hand.on_ink("Opacity", lambda p, ink: with_ink(p, ink, opacity=opacity))
+        self._hand.on_ink(tr("Opacity"), lambda p, ink: with_ink(p, ink, opacity=opacity))
 
     def set_strength(self, strength: float, gesture: int) -> None:
         """Change how strongly the chosen impression is inked."""
         self._hand.on_pull(
-            "Strength",
+            tr("Strength"),
             lambda p, pull: with_strength(p, pull, strength, self._hand.state.zone),
             ("strength", self._hand.state.pull, self._hand.state.zone, gesture),
         )

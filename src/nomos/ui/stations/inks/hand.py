@@ -6,6 +6,7 @@ import numpy as np
 
 from nomos.edition import film_from_weights
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project.inks.chart import MOST_INKS, ChartReading, overlap_chart, read_chart
 from nomos.project.inks.data import with_optics
@@ -31,7 +32,7 @@ class InkRoom(MixingHand):
             return
 
         def work(progress: Progress) -> Card:
-            progress.report(0.3, "reading the card")
+            progress.report(0.3, tr("reading the card"))
             return Card(path.name, _picture(path))
 
         def take(card: Card) -> None:
@@ -65,18 +66,18 @@ class InkRoom(MixingHand):
         ink, lab = project.ink(project.impression(pull).zones[zone].ink), card.reading.lab
         readings = card.readings(project.paper.lab)
         if not readings:
-            self._edit("Colour from a drawdown", lambda p: with_ink(p, ink.id, lab=lab))
+            self._edit(tr("Colour from a drawdown"), lambda p: with_ink(p, ink.id, lab=lab))
             return
 
         def work(progress: Progress) -> Optics:
             from nomos.colour.fitting import fit_ink
 
-            progress.report(0.2, "fitting the ink")
+            progress.report(0.2, tr("fitting the ink"))
             fit = fit_ink(readings, ink.opacity, project.paper.kind)
             return Optics(tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering)), fit.k1)
 
         def take(optics: Optics) -> None:
-            self._edit("Ink from a drawdown", lambda p: with_optics(p, ink.id, lab, optics))
+            self._edit(tr("Ink from a drawdown"), lambda p: with_optics(p, ink.id, lab, optics))
 
         self._readings.do(work, take)
 
@@ -95,10 +96,10 @@ class InkRoom(MixingHand):
         def work(progress: Progress) -> Path:
             from nomos.formats.card import write_card
 
-            progress.report(0.2, "drawing the card")
+            progress.report(0.2, tr("drawing the card"))
             return write_card(folder / "drawdown-card.pdf")
 
-        self._files.do(work, lambda path: self.told.emit(f"The card is in {path}."))
+        self._files.do(work, lambda path: self.told.emit(tr("The card is in {path}.", path=path)))
 
     def weigh_film(self, before_g: float, after_g: float, pulls: int) -> None:
         """Work out what a solid film holds from weights before and after some pulls of the chosen one."""
@@ -110,9 +111,9 @@ class InkRoom(MixingHand):
         try:
             film = film_from_weights(before_g, after_g, area, pulls)
         except ValueError:
-            self.told.emit("Weigh ink, slab and roller together: less must be there after than before.")
+            self.told.emit(tr("Weigh ink, slab and roller together: less must be there after than before."))
             return
-        self._edit("Film by weight", lambda p: with_workshop(p, film_g_m2=round(film, 2)))
+        self._edit(tr("Film by weight"), lambda p: with_workshop(p, film_g_m2=round(film, 2)))
 
     def write_chart(self) -> None:
         """Write the chart of all overlaps into a folder asked for."""
@@ -123,13 +124,19 @@ class InkRoom(MixingHand):
         def work(progress: Progress) -> Path:
             from nomos.formats.chart import write_chart
 
-            progress.report(0.2, "drawing the chart")
+            progress.report(0.2, tr("drawing the chart"))
             write_chart(folder / "chart.pdf", project)
             return folder / "chart.pdf"
 
         count = len(zone_keys(project))
-        which = f" of the {MOST_INKS} inks of {count} that overlap most" if count > MOST_INKS else ""
-        self._files.do(work, lambda path: self.told.emit(f"The chart{which} is in {path}."))
+        which = (
+            tr(" of the {most_inks} inks of {count} that overlap most", most_inks=MOST_INKS, count=count)
+            if count > MOST_INKS
+            else ""
+        )
+        self._files.do(
+            work, lambda path: self.told.emit(tr("The chart{which} is in {path}.", which=which, path=path))
+        )
 
     def read_chart(self) -> None:
         """Compare a scan of the printed chart, asked for, with what was predicted for it."""
@@ -138,7 +145,7 @@ class InkRoom(MixingHand):
             return
 
         def work(progress: Progress) -> tuple[ChartReading, ...]:
-            progress.report(0.3, "reading the chart")
+            progress.report(0.3, tr("reading the chart"))
             return read_chart(overlap_chart(project), _picture(path), project.paper.lab)
 
         def take(found: tuple[ChartReading, ...]) -> None:
@@ -160,17 +167,17 @@ class InkRoom(MixingHand):
         def work(progress: Progress) -> ChartLearned:
             from nomos.formats.chart import read_chart_file
 
-            progress.report(0.1, "reading the chart")
+            progress.report(0.1, tr("reading the chart"))
             chart = overlap_chart(project)
             if path is not None:
                 read = read_chart_file(path, chart, project.paper.lab)
             else:
                 read = {place: np.array(each.read.lab) for place, each in enumerate(seen)}
-            progress.report(0.4, "refining the inks")
+            progress.report(0.4, tr("refining the inks"))
             return learn_chart(project, chart, read)
 
         def take(found: ChartLearned) -> None:
-            self._edit("Learn from a chart", lambda p: with_learned(p, found.inks))
+            self._edit(tr("Learn from a chart"), lambda p: with_learned(p, found.inks))
             self.learned = found
             self.changed.emit()
 
@@ -188,7 +195,7 @@ class InkRoom(MixingHand):
         except BadInput as error:
             self.told.emit(str(error))
             return
-        self.told.emit(f"The inks are kept in {folder / 'shelf.json'}.")
+        self.told.emit(tr("The inks are kept in {folder}.", folder=folder / "shelf.json"))
 
     def learn(self) -> None:
         """Compare a scan of a proof, asked for, with what is predicted, and explain the difference."""
@@ -213,7 +220,7 @@ class InkRoom(MixingHand):
         """Make an explanation part of the plan."""
         if self.learnt is not None and place < len(self.learnt.causes):
             cause = self.learnt.causes[place]
-            self._edit("Learn from the proof", lambda p: with_cause(p, cause))
+            self._edit(tr("Learn from the proof"), lambda p: with_cause(p, cause))
 
 
 def _picture(path: Path) -> Picture:

@@ -7,12 +7,13 @@ import numpy as np
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
 from nomos.colour.trapping import knife_test
+from nomos.language import opened, tr
 from nomos.project import (
     Project,
     Proof,
     Zone,
 )
-from nomos.project.inks.films import can_be_on, film_on, ground_of, solid_film, tack_of
+from nomos.project.inks.films import FilmKey, can_be_on, film_on, ground_of, solid_film, tack_of
 from nomos.project.inks.sureness import WORTH_SAYING, Judged
 from nomos.project.model import Ink
 from nomos.ui.frame.colours import PATCHES, ColourStrips, Strip, colour_strips
@@ -51,18 +52,40 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
     """The Inks station; how sure its colours are, once that is known."""
     paper, ground = project.paper, ground_of(project)
     rows = [
-        Row(PAPER_ROW, lab_to_hex(np.array(paper.lab)), paper.name, "paper", f"Lab {lab_text(paper.lab)}")
+        Row(
+            PAPER_ROW,
+            lab_to_hex(np.array(paper.lab)),
+            paper.name,
+            tr("paper"),
+            tr("Lab {lab_text}", lab_text=lab_text(paper.lab)),
+        )
     ]
     for place, impression in enumerate(project.impressions, start=1):
         for zone_at, zone in enumerate(impression.zones):
             own = project.ink(zone.ink)
             figure = f"{number(100 * zone.strength, 0)} %"
             if zone.grade is not None:
-                figure = f"{number(100 * zone.strength, 0)} to {number(100 * zone.grade.to, 0)} %"
-            apart = f"pull {place}, zone {zone_at + 1}, " if len(impression.zones) > 1 else ""
-            quiet = f"{apart}Lab {lab_text(own.lab)}, {_OPACITY[own.opacity]}"
+                figure = tr(
+                    "{strength} to {to} %",
+                    strength=number(100 * zone.strength, 0),
+                    to=number(100 * zone.grade.to, 0),
+                )
+            apart = (
+                tr("pull {place}, zone {zone_at}, ", place=place, zone_at=zone_at + 1)
+                if len(impression.zones) > 1
+                else ""
+            )
+            quiet = tr(
+                "{apart}Lab {lab_text}, {opacity}",
+                apart=apart,
+                lab_text=lab_text(own.lab),
+                opacity=_OPACITY[own.opacity],
+            )
             if not can_be_on(own, ground):
-                quiet = f"△ duller here: read on whiter paper. {_OPACITY[own.opacity].capitalize()}"
+                quiet = tr(
+                    "△ duller here: read on whiter paper. {capitalize}",
+                    capitalize=opened(_OPACITY[own.opacity]),
+                )
             key, shown = ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab))
             rows.append(Row(key, shown, own.name, figure, quiet, over=_over_black(own, ground)))
     matches: list[Row] = []
@@ -72,7 +95,11 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
                 str(match.number),
                 lab_to_hex(np.array(match.predicted)),
                 project.flat.colours[match.number].name,
-                f"ΔE {number(match.de00)}{_give_or_take(doubt, match.number)}",
+                tr(
+                    "ΔE {de00}{give_or_take}",
+                    de00=number(match.de00),
+                    give_or_take=_give_or_take(doubt, match.number),
+                ),
             )
             for match in sorted(proof.matches, key=lambda match: -match.de00)
         ]
@@ -90,9 +117,9 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
         colour_strips(in_hand.lab) if in_hand else None,
         _strength_strip(project, chosen.zones[at]) if chosen else None,
         grade.to if grade else None,
-        "Inks keep the colour they have on it."
+        tr("Inks keep the colour they have on it.")
         if state.paper_chosen
-        else "Each patch: the ink alone on this paper.",
+        else tr("Each patch: the ink alone on this paper."),
         tuple(matches[:5]),
         proof.mean_de00 if proof else None,
         _sure_text(doubt),
@@ -123,21 +150,24 @@ def _sure_text(doubt: Judged | None) -> str:
     if doubt is None or doubt.surer is None or doubt.surer.before < WORTH_SAYING:
         return ""
     surer = doubt.surer
-    said = (
-        f"Nine in ten colours come out within the ± given; the least sure within ΔE {number(surer.before)}."
+    said = tr(
+        "Nine in ten colours come out within the ± given; the least sure within ΔE {before}.",
+        before=number(surer.before),
     )
     if surer.after < 0.8 * surer.before and len(surer.inks) > 1:
-        said += (
-            f" Print the chart of {', '.join(surer.inks[:-1])} and {surer.inks[-1]}, at See: "
-            f"the range falls to ±{number(surer.after)}."
+        said += tr(
+            " Print the chart of {join} and {inks}, at See: the range falls to ±{after}.",
+            join=", ".join(surer.inks[:-1]),
+            inks=surer.inks[-1],
+            after=number(surer.after),
         )
     return said
 
 
 _OPACITY: dict[Opacity, str] = {
-    "transparent": "transparent",
-    "semi": "half opaque",
-    "opaque": "opaque",
+    "transparent": tr("transparent"),
+    "semi": tr("half opaque"),
+    "opaque": tr("opaque"),
 }
 
 
@@ -150,7 +180,9 @@ def _strength_strip(project: Project, zone: Zone) -> Strip | None:
         return None
     labs = reflectance_to_lab(overprints(ground, films, np.eye(PATCHES, dtype=bool)))
     return Strip(
-        zone.strength, f"{number(100 * zone.strength, 0)} % ink", tuple(lab_to_hex(lab) for lab in labs)
+        zone.strength,
+        tr("{strength} % ink", strength=number(100 * zone.strength, 0)),
+        tuple(lab_to_hex(lab) for lab in labs),
     )
 
 
@@ -163,5 +195,10 @@ def step_pct(project: Project, ink: Ink) -> float:
 def knife_text(project: Project, ink: Ink) -> str:
     """What a knife shows of an ink with what was worked into it."""
     tack = tack_of(project, ink)
-    changed = f"Now {number(tack)}: on" if abs(tack - ink.tack) > 0.05 else "On"
-    return f"{changed} the knife it {knife_test(tack)}."
+    changed = tr("Now {tack}: on", tack=number(tack)) if abs(tack - ink.tack) > 0.05 else tr("On")
+    return tr("{changed} the knife it {knife_test}.", changed=changed, knife_test=knife_test(tack))
+
+
+def ink_of(project: Project, key: FilmKey) -> Ink:
+    """The ink of a zone of a pull."""
+    return project.ink(project.impression(key.pull).zones[key.zone].ink)

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QVBoxLayout, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import part_column
@@ -25,28 +26,28 @@ class LearnPart(QWidget):
         self.sheets_box = NumberBox(1, 100_000, unit="", step=5, digits=0)
         self.film_box = NumberBox(0.1, 500, unit="g/m²", step=0.5)
         self.slab_box = NumberBox(0, 10_000, unit="g", step=1)
-        self.fields.add("Sheets, bad ones too", self.sheets_box)
-        self.fields.add("A solid film holds", self.film_box)
-        self.fields.add("Left on slab and roller", self.slab_box)
+        self.fields.add(tr("Sheets, bad ones too"), self.sheets_box)
+        self.fields.add(tr("A solid film holds"), self.film_box)
+        self.fields.add(tr("Left on slab and roller"), self.slab_box)
         self.needs = Figures()
         self.note = label(kind="quiet")
         self.weigh = Fields()
         self.before_box, self.after_box = (NumberBox(0, 100_000, unit="g", step=1) for _ in range(2))
         self.pulls_box = NumberBox(1, 10_000, unit="", digits=0)
-        self.weigh.add("Ink before", self.before_box)
-        self.weigh.add("Ink after", self.after_box)
-        self.weigh.add("Pulls between", self.pulls_box)
-        self.take_weights = button("Work the film out from these weights")
-        self.scan = button("Compare with a scan of a proof…")
-        self.scan_note = label("Scan the whole sheet, edge to edge and upright.", kind="quiet")
-        self.read = ColourRows("Fields of the proof")
+        self.weigh.add(tr("Ink before"), self.before_box)
+        self.weigh.add(tr("Ink after"), self.after_box)
+        self.weigh.add(tr("Pulls between"), self.pulls_box)
+        self.take_weights = button(tr("Work the film out from these weights"))
+        self.scan = button(tr("Compare with a scan of a proof…"))
+        self.scan_note = label(tr("Scan the whole sheet, edge to edge and upright."), kind="quiet")
+        self.read = ColourRows(tr("Fields of the proof"))
         self.causes = QWidget()
         self._causes = QVBoxLayout(self.causes)
         self._causes.setContentsMargins(0, 0, 0, 0)
         self._shown: tuple[str, ...] = ()
         for widget in (
-            label("Ink for the edition", kind="name"), self.fields, self.needs, self.note, self.weigh,
-            self.take_weights, label("Learning from the proof", kind="name"), self.scan, self.scan_note,
+            label(tr("Ink for the edition"), kind="name"), self.fields, self.needs, self.note, self.weigh,
+            self.take_weights, label(tr("Learning from the proof"), kind="name"), self.scan, self.scan_note,
             self.read, self.causes,
         ):  # fmt: skip
             column.addWidget(widget)
@@ -68,7 +69,7 @@ class LearnPart(QWidget):
         self.needs.show_rows(view.needs)
         self.note.setText(view.note)
         if view.scan:
-            self.scan_note.setText(f"{view.scan}: furthest from what was predicted.")
+            self.scan_note.setText(tr("{scan}: furthest from what was predicted.", scan=view.scan))
         self.read.show_rows(view.fields, None)
         if view.causes == self._shown:
             return
@@ -78,6 +79,6 @@ class LearnPart(QWidget):
                 widget.deleteLater()
         for place, text in enumerate(view.causes):
             self._causes.addWidget(label(text))
-            made = button("Take it into the plan")
+            made = button(tr("Take it into the plan"))
             made.clicked.connect(lambda _checked, place=place: self.cause_taken.emit(place))
             self._causes.addWidget(made, 0, Qt.AlignmentFlag.AlignLeft)

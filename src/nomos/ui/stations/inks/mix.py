@@ -3,12 +3,13 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.inks.view import MixView
 
-_CAUTION = "Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first."
+_CAUTION = tr("Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first.")
 
 
 class MixPart(QWidget):
@@ -34,36 +35,39 @@ class MixPart(QWidget):
         column = part_column(self)
         self.heading = label(kind="name")
         self.shelf = label(kind="quiet")
-        self.open_shelf, self.look = button("Open a shelf…"), button("Find recipes")
-        self.keep = button("Keep this print's inks as a shelf…")
+        self.open_shelf, self.look = button(tr("Open a shelf…")), button(tr("Find recipes"))
+        self.keep = button(tr("Keep this print's inks as a shelf…"))
         self.fields = Fields()
         self.most_box = NumberBox(1, 4, unit="", digits=0)
         self.batch_box = NumberBox(0.5, 100_000, unit="g", step=5)
-        self.fields.add("Inks at most", self.most_box)
-        self.fields.add("Batch", self.batch_box)
-        self.rows = ColourRows("Recipes")
+        self.fields.add(tr("Inks at most"), self.most_box)
+        self.fields.add(tr("Batch"), self.batch_box)
+        self.rows = ColourRows(tr("Recipes"))
         self.weights = Figures()
         self.note = label(kind="quiet")
-        self.take = button("Use this recipe")
-        self.came_title = label("It came out otherwise", kind="name")
+        self.take = button(tr("Use this recipe"))
+        self.came_title = label(tr("It came out otherwise"), kind="name")
         self.came = Fields()
         self.boxes = [
             NumberBox(low, high, unit="", step=1) for low, high in ((0, 100), (-128, 128), (-128, 128))
         ]
         for name, box in zip(("L*", "a*", "b*"), self.boxes, strict=True):
             self.came.add(name, box)
-        self.right = button("Say what to add")
+        self.right = button(tr("Say what to add"))
         self.added = Figures()
         self.added_note = label(kind="quiet")
-        self.teach = button("Teach the ink from readings…")
-        self.card, self.card_note = button("Read a drawdown card…"), label(kind="quiet")
-        self.no_grey, self.take_card = button("It has no grey patch"), button("Use this colour for the ink")
-        self.over_black = button("It runs over a black stripe too")
-        self.write_card = button("A card to draw down on, to print…")
+        self.teach = button(tr("Teach the ink from readings…"))
+        self.card, self.card_note = button(tr("Read a drawdown card…")), label(kind="quiet")
+        self.no_grey, self.take_card = (
+            button(tr("It has no grey patch")),
+            button(tr("Use this colour for the ink")),
+        )
+        self.over_black = button(tr("It runs over a black stripe too"))
+        self.write_card = button(tr("A card to draw down on, to print…"))
         for widget in (
             self.heading, self.shelf, self.open_shelf, self.fields, self.look, self.rows, self.weights,
             self.note, self.take, self.came_title, self.came, self.right, self.added, self.added_note,
-            label("A measured ink", kind="name"), self.teach, self.write_card, self.card, self.card_note,
+            label(tr("A measured ink"), kind="name"), self.teach, self.write_card, self.card, self.card_note,
             self.no_grey, self.over_black, self.take_card, self.keep, label(_CAUTION, kind="quiet"),
         ):  # fmt: skip
             column.addWidget(widget)
@@ -89,7 +93,7 @@ class MixPart(QWidget):
     def show_view(self, view: MixView) -> None:
         """Show the recipes."""
         self.heading.setText(view.heading)
-        self.shelf.setText(f"From {view.shelf}. The batch is for the sheets at Proof.")
+        self.shelf.setText(tr("From {shelf}. The batch is for the sheets at Proof.", shelf=view.shelf))
         self.most_box.show_value(view.most_inks)
         if view.heading != self._for:
             # Another ink in hand: its own batch, until another is set by hand.

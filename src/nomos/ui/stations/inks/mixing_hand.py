@@ -14,6 +14,7 @@ from nomos.colour.mixing import mixed
 from nomos.colour.trapping import Inking, preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.blocks.zones import flat_then_graded
@@ -49,11 +50,11 @@ class MixingHand(Hand):
         self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
     ) -> None:
         super().__init__(document, runner, keeper, questions)
-        self._recipes = Asker(runner, "mix", self.told.emit, said="finding recipes")
-        self._readings = Asker(runner, "readings", self.told.emit, said="fitting the ink")
-        self._charts = Asker(runner, "chart", self.told.emit, said="reading the chart")
-        self._proofs = Asker(runner, "learn", self.told.emit, said="reading the proof")
-        self._files = Asker(runner, "ink files", self.told.emit, said="writing a file", outlives=True)
+        self._recipes = Asker(runner, "mix", self.told.emit, said=tr("finding recipes"))
+        self._readings = Asker(runner, "readings", self.told.emit, said=tr("fitting the ink"))
+        self._charts = Asker(runner, "chart", self.told.emit, said=tr("reading the chart"))
+        self._proofs = Asker(runner, "learn", self.told.emit, said=tr("reading the proof"))
+        self._files = Asker(runner, tr("ink files"), self.told.emit, said=tr("writing a file"), outlives=True)
         self.state = UiState()
         self.shelf_name = DEMO_SHELF
         self._shelf: tuple[Ink, ...] = ()
@@ -84,7 +85,7 @@ class MixingHand(Hand):
         if project is None:
             return None
         if pull is None or self.state.paper_chosen:
-            self.told.emit("Choose an ink first, in the list.")
+            self.told.emit(tr("Choose an ink first, in the list."))
             return None
         return project, pull, min(self.state.zone, len(project.impression(pull).zones) - 1)
 
@@ -160,13 +161,13 @@ class MixingHand(Hand):
             )
             return with_optics(inked, ink, (float(lab[0]), float(lab[1]), float(lab[2])), optics)
 
-        self._edit("Take a recipe", change)
+        self._edit(tr("Take a recipe"), change)
 
     def put_right(self, came_out: Lab, batch_g: float) -> None:
         """Say what to add to a batch of the recipe in hand that came out otherwise."""
         made = self.mixed
         if made is None or not made.recipes:
-            self.told.emit("Find a recipe first.")
+            self.told.emit(tr("Find a recipe first."))
             return
         recipe = made.recipes[made.chosen][1]
         try:
@@ -191,7 +192,7 @@ class MixingHand(Hand):
             from nomos.colour.fitting import fit_ink
             from nomos.formats import read_readings
 
-            progress.report(0.2, "fitting the ink")
+            progress.report(0.2, tr("fitting the ink"))
             some = read_readings(path)
             own = next((each for each in some if each.name.lower() == ink.name.lower()), some[0])
             fit = fit_ink(own.readings, ink.opacity)
@@ -206,22 +207,26 @@ class MixingHand(Hand):
             solid = msgspec.structs.replace(ink, optics=optics)
             lab = reflectance_to_lab(overprints(ground_of(project), [solid_film(project, solid)])[-1])
             unsure = 100 * float(np.mean(fit.uncertain[1]))
-            said = (
-                f"{own.name}: {len(own.readings)} readings, worst ΔE {max(fit.de00):.1f}; "
-                f"S is uncertain in {unsure:.0f} % of the spectrum."
+            said = tr(
+                "{name}: {readings} readings, worst ΔE {de00:.1f}; S is uncertain in {unsure:.0f} % "
+                "of the spectrum.",
+                name=own.name,
+                readings=len(own.readings),
+                de00=max(fit.de00),
+                unsure=unsure,
             )
             return (float(lab[0]), float(lab[1]), float(lab[2])), optics, said
 
         def take(result: tuple[Lab, Optics, str]) -> None:
             lab, optics, said = result
-            self._edit("Teach an ink", lambda p: with_optics(p, ink.id, lab, optics))
+            self._edit(tr("Teach an ink"), lambda p: with_optics(p, ink.id, lab, optics))
             self.told.emit(said)
 
         self._readings.do(work, take)
 
     def set_inking(self, inking: Inking) -> None:
         """Ink the chosen zone light, normal or heavy."""
-        self._on_zone("Film", lambda zone: msgspec.structs.replace(zone, inking=inking))
+        self._on_zone(tr("Film"), lambda zone: msgspec.structs.replace(zone, inking=inking))
 
     def _on_zone(self, text: str, change: Callable[[Zone], Zone]) -> None:
         found = self._chosen()
@@ -233,7 +238,7 @@ class MixingHand(Hand):
         """Print the chosen impression wet or dry, or with a measured trapping."""
         found = self._chosen()
         if found is not None:
-            self._edit("Wet or dry", lambda p: with_pull(p, found[1], **changes), tuple(changes))
+            self._edit(tr("Wet or dry"), lambda p: with_pull(p, found[1], **changes), tuple(changes))
 
     def trap_from_densities(self, first: float, second: float, both: float) -> None:
         """Work the chosen impression's trapping out from three densities by Preucil's formula."""
@@ -261,11 +266,11 @@ class MixingHand(Hand):
         if found is not None:
             project, pull, zone = found
             ink = project.impression(pull).zones[zone].ink
-            self._edit("Ink", lambda p: with_ink_data(p, ink, **changes), (ink, *changes))
+            self._edit(tr("Ink"), lambda p: with_ink_data(p, ink, **changes), (ink, *changes))
 
     def set_paper(self, **changes: object) -> None:
         """Change what the paper is like."""
-        self._edit("Paper", lambda p: with_paper_data(p, **changes), tuple(changes))
+        self._edit(tr("Paper"), lambda p: with_paper_data(p, **changes), tuple(changes))
 
     def bend_grade(self, **changes: object) -> None:
         """Change the course of the chosen graded zone."""
@@ -275,11 +280,11 @@ class MixingHand(Hand):
                 return zone
             return msgspec.structs.replace(zone, grade=msgspec.structs.replace(zone.grade, **changes))
 
-        self._on_zone("Graded inking", change)
+        self._on_zone(tr("Graded inking"), change)
 
     def flat_first(self) -> None:
         """Print the chosen graded impression flat first, then graded over it."""
         found = self._chosen()
         if found is not None:
             _, pull, zone = found
-            self._edit("Flat first, then graded", lambda p: flat_then_graded(p, pull, zone))
+            self._edit(tr("Flat first, then graded"), lambda p: flat_then_graded(p, pull, zone))

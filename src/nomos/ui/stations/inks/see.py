@@ -8,15 +8,17 @@ from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 from nomos.colour import Lab, lab_to_hex
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.colour.spectra import Array
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group, part_column
-from nomos.ui.stations.inks.view import SeeView
+from nomos.ui.stations.inks.see_view import SeeView
 
 EYES = (
-    ("normal", "all colours"), ("grey", "lightness alone, grey"), ("protan", "eyes that miss red (protan)"),
-    ("deutan", "eyes that miss green (deutan)"), ("tritan", "eyes that miss blue (tritan)"),
+    ("normal", tr("all colours")), ("grey", tr("lightness alone, grey")), ("protan",
+    tr("eyes that miss red (protan)")),
+    ("deutan", tr("eyes that miss green (deutan)")), ("tritan", tr("eyes that miss blue (tritan)")),
 )  # fmt: skip
 _SLICE, _SPAN = 9.0, 100.0
 
@@ -27,7 +29,7 @@ class GamutSlice(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Colours in reach")
+        self.setAccessibleName(tr("Colours in reach"))
         self._cloud: Array = np.zeros((0, 3))
         self._wanted: tuple[Lab, ...] = ()
         self._lightness = 60.0
@@ -50,7 +52,7 @@ class GamutSlice(QWidget):
         painter.drawLine(QPointF(box.center().x(), box.top()), QPointF(box.center().x(), box.bottom()))
         painter.setFont(theme.quiet_font())
         painter.setPen(QColor("#2b2b2b"))
-        painter.drawText(box.adjusted(4, 0, -4, 0), Qt.AlignmentFlag.AlignRight, "b* up, a* right")
+        painter.drawText(box.adjusted(4, 0, -4, 0), Qt.AlignmentFlag.AlignRight, tr("b* up, a* right"))
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
         def at(a: float, b: float) -> QPointF:
@@ -88,32 +90,32 @@ class SeePart(QWidget):
         self.light, self.eyes = QComboBox(), QComboBox()
         self.light.addItems([LIGHT_NAMES[light] for light in LIGHTS])
         self.eyes.addItems([text for _, text in EYES])
-        self.fields.add("Light", self.light)
-        self.fields.add("Seen by", self.eyes)
-        self.dry = Choice((("dry", "As it dries"), ("wet", "While it is wet")))
+        self.fields.add(tr("Light"), self.light)
+        self.fields.add(tr("Seen by"), self.eyes)
+        self.dry = Choice((("dry", tr("As it dries")), ("wet", tr("While it is wet"))))
         self.parting = label(kind="quiet")
         self.here_title = label(kind="name")
-        self.here = ColourRows("Layers here")
-        self.overlaps = ColourRows("Overlaps on the sheet")
-        self.chart = button("Chart of all overlaps, to print…")
-        self.read_chart = button("Compare a scan of it…")
-        self.chart_rows = ColourRows("The printed chart")
-        self.learn_chart = button("Learn the inks from it…")
+        self.here = ColourRows(tr("Layers here"))
+        self.overlaps = ColourRows(tr("Overlaps on the sheet"))
+        self.chart = button(tr("Chart of all overlaps, to print…"))
+        self.read_chart = button(tr("Compare a scan of it…"))
+        self.chart_rows = ColourRows(tr("The printed chart"))
+        self.learn_chart = button(tr("Learn the inks from it…"))
         self.learned = label(kind="quiet")
         self.slice_fields = Fields()
         self.lightness_box = NumberBox(0, 100, unit="L*", step=5, digits=0)
         self.lightness_box.show_value(60)
-        self.slice_fields.add("At lightness", self.lightness_box)
+        self.slice_fields.add(tr("At lightness"), self.lightness_box)
         self.gamut = GamutSlice()
         self.reach = label(kind="quiet")
         for widget in (
             self.fields, self.dry, self.parting, self.here_title, self.here,
-            label("Overlaps on the sheet, by area", kind="name"), self.overlaps, self.chart,
+            label(tr("Overlaps on the sheet, by area"), kind="name"), self.overlaps, self.chart,
             self.read_chart, self.chart_rows, self.learn_chart, self.learned,
         ):  # fmt: skip
             column.addWidget(widget)
         self.reaching = group(
-            label("What these inks can reach, wanted as rings", kind="name"),
+            label(tr("What these inks can reach, wanted as rings"), kind="name"),
             self.slice_fields,
             self.gamut,
             self.reach,

@@ -10,15 +10,18 @@ from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 from nomos.colour.layering import PAPER_KINDS
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
 from nomos.colour.trapping import INKINGS, Surface, Vehicle
+from nomos.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.inks.view import StackView
 
-_WHY_FLAT = (
+_VEHICLES = get_args(Vehicle)
+
+_WHY_FLAT = tr(
     "A pale and a dark end on one roller leaves roller marks in the pale part: print the pale flat first."
 )
-_WHY_KIND = (
+_WHY_KIND = tr(
     "A coated sheet gives little light back from its surface; an absorbent one, as most papers for "
     "printing by hand, more: its darks are lighter."
 )
@@ -30,7 +33,7 @@ class Spectra(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Spectrum, K and S")
+        self.setAccessibleName(tr("Spectrum, K and S"))
         self._curves: tuple[Array, Array, Array] | None = None
 
     def show_curves(self, curves: tuple[Array, Array, Array] | None) -> None:
@@ -55,7 +58,9 @@ class Spectra(QWidget):
             painter.setPen(QPen(QColor(tone.line), 1))
             painter.drawLine(QPointF(x, box.top()), QPointF(x, box.bottom()))
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(QRectF(x - 30, box.bottom(), 60, foot), Qt.AlignmentFlag.AlignCenter, f"{nm} nm")
+            painter.drawText(
+                QRectF(x - 30, box.bottom(), 60, foot), Qt.AlignmentFlag.AlignCenter, tr("{nm} nm", nm=nm)
+            )
         if self._curves is None:
             return
         reflectance, k, s = self._curves
@@ -92,46 +97,52 @@ class StackPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.heading = label(kind="name")
-        self.inking = Choice(tuple((word, f"{word.capitalize()} film") for word in INKINGS))
-        self.wet = Choice((("dry", "On dry ink"), ("wet", "On wet ink")))
+        self.inking = Choice(tuple((word, tr("{word} film", word=opened(tr(word)))) for word in INKINGS))
+        self.wet = Choice((("dry", tr("On dry ink")), ("wet", tr("On wet ink"))))
         self.trapping_note = label(kind="quiet")
         self.fields, self.grade_fields, self.paper_fields = Fields(), Fields(), Fields()
         self.trapping_box = NumberBox(0, 100, unit="%", step=5, digits=0)
         self.tack_box = NumberBox(0, 10, unit="", step=0.5)
         self.drying_box = NumberBox(0, 10_000, unit="h", step=6, digits=0)
         self.vehicle = QComboBox()
-        self.vehicle.addItems(get_args(Vehicle))
-        self.fields.add("Ink trapping, measured", self.trapping_box)
-        self.fields.add("Tack, 0 loose to 10 tight", self.tack_box)
-        self.fields.add("Overprint after", self.drying_box)
+        self.vehicle.addItems([tr(vehicle) for vehicle in _VEHICLES])
+        self.fields.add(tr("Ink trapping, measured"), self.trapping_box)
+        self.fields.add(tr("Tack, 0 loose to 10 tight"), self.tack_box)
+        self.fields.add(tr("Overprint after"), self.drying_box)
         self.vehicle_fields = Fields()
-        self.vehicle_fields.add("Vehicle", self.vehicle)
+        self.vehicle_fields.add(tr("Vehicle"), self.vehicle)
         self._make_densities()
         self.modifier = Fields()
         self.modifier_box = NumberBox(0, 60, unit="%", step=1)
-        self.modifier.add("Worked into it, of the whole", self.modifier_box)
-        self.modifier_kind = Choice((("oil", "Oil"), ("carbonate", "Carbonate"), ("", "Paste, other")))
+        self.modifier.add(tr("Worked into it, of the whole"), self.modifier_box)
+        self.modifier_kind = Choice(
+            (("oil", tr("Oil")), ("carbonate", tr("Carbonate")), ("", tr("Paste, other")))
+        )
         self.step_fields, self.knife = Fields(), label(kind="quiet")
         self.step_box = NumberBox(0.1, 50, unit="%", step=0.5)
-        self.step_fields.add("Changes the tack by a step", self.step_box)
+        self.step_fields.add(tr("Changes the tack by a step"), self.step_box)
         self.passes = label(kind="quiet")
-        self.course = Choice((("one", "One end"), ("both", "Two ends"), ("edge", "Along the edge")))
+        self.course = Choice(
+            (("one", tr("One end")), ("both", tr("Two ends")), ("edge", tr("Along the edge")))
+        )
         self.curve_box = NumberBox(0.2, 5, unit="", step=0.1)
         self.edge_box = NumberBox(0.5, 500, step=1)
-        self.grade_fields.add("Bends by, 1 is even", self.curve_box)
-        self.grade_fields.add("Width along the edge", self.edge_box)
-        self.edges = Choice((("every", "Every edge"), ("outer", "Outer edge only")))
-        self.flat = button("Print it flat first, then graded")
+        self.grade_fields.add(tr("Bends by, 1 is even"), self.curve_box)
+        self.grade_fields.add(tr("Width along the edge"), self.edge_box)
+        self.edges = Choice((("every", tr("Every edge")), ("outer", tr("Outer edge only"))))
+        self.flat = button(tr("Print it flat first, then graded"))
         self.why_flat = label(_WHY_FLAT, kind="quiet")
-        self.surface = Choice(tuple((word, f"{word.capitalize()} face") for word in get_args(Surface)))
-        self.kind = Choice(tuple((word, word.capitalize()) for word in PAPER_KINDS))
+        self.surface = Choice(
+            tuple((word, tr("{word} face", word=opened(tr(word)))) for word in get_args(Surface))
+        )
+        self.kind = Choice(tuple((word, opened(tr(word))) for word in PAPER_KINDS))
         self.kind_note = label(_WHY_KIND, kind="quiet")
         self.weight_box = NumberBox(0, 2000, unit="g/m²", step=10, digits=0)
         self.along_box, self.across_box = (NumberBox(0, 20, unit="%", step=0.1) for _ in range(2))
-        self.paper_fields.add("Weight, 0 not known", self.weight_box)
-        self.paper_fields.add("Damp, along the grain", self.along_box)
-        self.paper_fields.add("Damp, across it", self.across_box)
-        self.grain = Choice((("height", "Grain runs up"), ("width", "Grain runs across")))
+        self.paper_fields.add(tr("Weight, 0 not known"), self.weight_box)
+        self.paper_fields.add(tr("Damp, along the grain"), self.along_box)
+        self.paper_fields.add(tr("Damp, across it"), self.across_box)
+        self.grain = Choice((("height", tr("Grain runs up")), ("width", tr("Grain runs across"))))
         self.spectra = Spectra()
         self._step = "oil_step_pct"
         self._grade = (self.course, self.grade_fields, self.edges, self.flat, self.why_flat)
@@ -139,12 +150,12 @@ class StackPart(QWidget):
             self.heading, self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields,
             self.knife, self.modifier, self.modifier_kind, self.step_fields,
             self.density_fields, self.from_densities, self.passes,
-            *self._grade, label("Spectrum on the paper, K dashed, S dotted", kind="name"), self.spectra,
+            *self._grade, label(tr("Spectrum on the paper, K dashed, S dotted"), kind="name"), self.spectra,
         ):  # fmt: skip
             column.addWidget(widget)
         # A part of its own: the paper is the same under every ink.
         self.paper = group(
-            label("The paper", kind="name"), self.surface, self.kind, self.kind_note, self.grain,
+            label(tr("The paper"), kind="name"), self.surface, self.kind, self.kind_note, self.grain,
             self.paper_fields,
         )  # fmt: skip
         self._connect()
@@ -153,9 +164,11 @@ class StackPart(QWidget):
         """Densities from which the trapping is worked out."""
         self.density_fields = Fields()
         self.density_boxes = [NumberBox(0, 4, unit="D", step=0.05, digits=2) for _ in range(3)]
-        for name, box in zip(("Density, first ink", "second ink", "both"), self.density_boxes, strict=True):
+        for name, box in zip(
+            (tr("Density, first ink"), tr("second ink"), tr("both")), self.density_boxes, strict=True
+        ):
             self.density_fields.add(name, box)
-        self.from_densities = button("Trapping from these densities")
+        self.from_densities = button(tr("Trapping from these densities"))
 
     def _connect(self) -> None:
         self.inking.chosen.connect(self.inking_asked)
@@ -163,7 +176,7 @@ class StackPart(QWidget):
         self.trapping_box.set_by_hand.connect(lambda value: self.pull_asked.emit("trapping", value / 100))
         self.tack_box.set_by_hand.connect(lambda value: self.ink_asked.emit("tack", value))
         self.drying_box.set_by_hand.connect(lambda value: self.ink_asked.emit("drying_h", value))
-        self.vehicle.textActivated.connect(lambda text: self.ink_asked.emit("vehicle", text))
+        self.vehicle.activated.connect(lambda place: self.ink_asked.emit("vehicle", _VEHICLES[place]))
         self.course.chosen.connect(self._ask_course)
         self.curve_box.set_by_hand.connect(lambda value: self.grade_asked.emit("curve", value))
         self.edge_box.set_by_hand.connect(lambda value: self.grade_asked.emit("edge_mm", value))
@@ -193,7 +206,7 @@ class StackPart(QWidget):
     def show_view(self, view: StackView | None) -> None:
         """Show how the chosen ink lies."""
         if view is None:
-            self.heading.setText("Choose an ink in the list first")
+            self.heading.setText(tr("Choose an ink in the list first"))
         own = (self.inking, self.wet, self.trapping_note, self.fields, self.vehicle_fields, self.passes)
         for measured in (self.density_fields, self.from_densities):
             measured.setVisible(view is not None and view.wet)
@@ -216,7 +229,7 @@ class StackPart(QWidget):
         self.trapping_box.setEnabled(view.wet)
         self.tack_box.show_value(view.tack)
         self.drying_box.show_value(view.drying_h)
-        self.vehicle.setCurrentText(view.vehicle)
+        self.vehicle.setCurrentIndex(_VEHICLES.index(view.vehicle))
         self.modifier_box.show_value(view.modifier_pct)
         self.modifier_kind.show_choice(view.modifier)
         self.step_box.show_value(view.step_pct)

@@ -1,16 +1,18 @@
 """The Inks station in the window."""
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.inks.ink_view import inks_view
-from nomos.ui.stations.inks.view import mix_view, proof_view, see_view, sheet_overlaps, stack_view
+from nomos.ui.stations.inks.see_view import see_view, sheet_overlaps
+from nomos.ui.stations.inks.view import mix_view, proof_view, stack_view
 from nomos.ui.stations.inks.widget import InksStation
 
 
 class InksHere(Here[InksStation]):
     """Which inks?"""
 
-    hint = "Choose an ink, then drag along a strip: the print answers at once."
+    hint = tr("Choose an ink, then drag along a strip: the print answers at once.")
 
     def made(self) -> InksStation:
         """The widget, wired."""

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, label
 from nomos.ui.frame.lists import ColourRows
@@ -18,8 +19,9 @@ from nomos.ui.stations.inks.stack import StackPart
 from nomos.units import number
 
 PARTS = (
-    ("ink", "Ink"), ("mix", "Mix"), ("stack", "Stack"), ("paper", "Paper"), ("see", "See"),
-    ("reach", "Reach"), ("learn", "Proof"),
+    ("ink", tr("Ink")), ("mix", tr("Mix")), ("stack", tr("Stack")), ("paper", tr("Paper")), ("see",
+    tr("See")),
+    ("reach", tr("Reach")), ("learn", tr("Proof")),
 )  # fmt: skip
 
 
@@ -36,22 +38,26 @@ class InksStation(Answers):
     grade_to_asked = pyqtSignal(float)
 
     def __init__(self) -> None:
-        super().__init__("Which inks?", PARTS, "ink")
+        super().__init__(tr("Which inks?"), PARTS, "ink")
         self.mean = label(kind="quiet")
-        self.rows = ColourRows("Inks")
-        self.name = NameField("Name of the ink")
-        self.opacity = Choice((("transparent", "Transparent"), ("semi", "Half"), ("opaque", "Opaque")))
+        self.rows = ColourRows(tr("Inks"))
+        self.name = NameField(tr("Name of the ink"))
+        self.opacity = Choice(
+            (("transparent", tr("Transparent")), ("semi", tr("Half")), ("opaque", tr("Opaque")))
+        )
         self.editor = ColourEditor()
-        self.strength = PatchStrip("Strength", 0, 1, 0.01)
-        self.inking = Choice((("even", "Inked evenly"), ("graded", "Graded")))
+        self.strength = PatchStrip(tr("Strength"), 0, 1, 0.01)
+        self.inking = Choice((("even", tr("Inked evenly")), ("graded", tr("Graded"))))
         self.grade_fields = Fields()
         self.grade_box = NumberBox(0, 100, unit="%", step=5, digits=0)
-        self.grade_fields.add("At the end", self.grade_box)
-        self.grade_note = label("Drag the two rings on the sheet to where it begins and ends.", kind="quiet")
+        self.grade_fields.add(tr("At the end"), self.grade_box)
+        self.grade_note = label(
+            tr("Drag the two rings on the sheet to where it begins and ends."), kind="quiet"
+        )
         self.printed = label(kind="quiet")
         self.sure = label(kind="quiet")
-        self.match_head = label("Furthest from what is wanted", kind="name")
-        self.matches = ColourRows("Wanted and predicted")
+        self.match_head = label(tr("Furthest from what is wanted"), kind="name")
+        self.matches = ColourRows(tr("Wanted and predicted"))
         self.mix, self.stack, self.see, self.learn = MixPart(), StackPart(), SeePart(), LearnPart()
         editing = group(
             self.mean, self.name, self.strength, self.inking, self.grade_fields,
@@ -79,8 +85,11 @@ class InksStation(Answers):
     def show_view(self, view: InksView) -> None:
         """Show the station."""
         self.mean.setText(
-            f"On the finished print, colours are ΔE {number(view.mean_de00)} from what is wanted on average. "
-            "The right of each swatch: the ink over black."
+            tr(
+                "On the finished print, colours are ΔE {mean_de00} from what is wanted on average. "
+                "The right of each swatch: the ink over black.",
+                mean_de00=number(view.mean_de00),
+            )
             if view.mean_de00 is not None
             else ""
         )

@@ -6,6 +6,7 @@ from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
@@ -21,7 +22,7 @@ class DaysPicture(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName("Days")
+        self.setAccessibleName(tr("Days"))
         self._plan: Calendar | None = None
 
     def show_plan(self, plan: Calendar | None) -> None:
@@ -54,7 +55,9 @@ class DaysPicture(QWidget):
         for place, day in enumerate(self._days()):
             top = place * tall
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(QRectF(0, top, left, tall), Qt.AlignmentFlag.AlignVCenter, f"{day:%a %d %b}")
+            painter.drawText(
+                QRectF(0, top, left, tall), Qt.AlignmentFlag.AlignVCenter, tr("{day:%a %d %b}", day=day)
+            )
             box = QRectF(left, top + 2, wide, tall - 4)
             painter.fillRect(box, QColor(tone.chosen))
             self._draw_day(painter, day, box)
@@ -94,7 +97,10 @@ class DaysPart(QWidget):
         self.said, self.refused = label(), label()
         self.picture, self.steps = DaysPicture(), Figures()
         self.legend = label(
-            "Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, 12, 18 h.",
+            tr(
+                "Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, "
+                "12, 18 h."
+            ),
             kind="quiet",
         )
         self.start = QDateEdit()
@@ -104,23 +110,25 @@ class DaysPart(QWidget):
             box.setCalendarPopup(True)
             box.setDateRange(QDate(FIRST_YEAR, 1, 1), QDate(LAST_YEAR, 12, 31))
         self.dates = Fields()
-        self.dates.add("Begin on", self.start)
-        self.dates.add("A day lost", self.lost)
-        self.lose, self.lost_note = button("Lose that day, or have it back"), label(kind="quiet")
-        self.way = Choice((("whole edition", "Whole edition a layer"), ("sheet by sheet", "Sheet by sheet")))
+        self.dates.add(tr("Begin on"), self.start)
+        self.dates.add(tr("A day lost"), self.lost)
+        self.lose, self.lost_note = button(tr("Lose that day, or have it back")), label(kind="quiet")
+        self.way = Choice(
+            (("whole edition", tr("Whole edition a layer")), ("sheet by sheet", tr("Sheet by sheet")))
+        )
         self.fields = Fields()
         self.boxes = {
             name: self._box(text, unit, most, step)
             for name, text, unit, most, step in (
-                ("setup_min", "Set-up", "min", 600, 5), ("pull_min", "One pull", "min", 120, 0.5),
-                ("wash_min", "Wash-up", "min", 600, 5), ("wipe_min", "Wipe", "min", 120, 1),
-                ("cutting_min", "Cutting a state further", "min", 10_000, 30),
-                ("opens", "Work begins at", "h", 23, 0.5), ("closes", "Work ends at", "h", 24, 0.5),
-                ("rack", "Places on the rack", "", 100_000, 5),
-                ("pulls_a_day", "Pulls a day, 0 any", "", 100_000, 5),
-                ("temperature", "Air", "°C", 45, 1), ("humidity", "Humidity", "%", 100, 5),
-                ("damp_min", "Damping and pressing", "min", 600, 5),
-                ("keeps_days", "Stays damp", "days", 60, 1),
+                ("setup_min", tr("Set-up"), "min", 600, 5), ("pull_min", tr("One pull"), "min", 120, 0.5),
+                ("wash_min", tr("Wash-up"), "min", 600, 5), ("wipe_min", tr("Wipe"), "min", 120, 1),
+                ("cutting_min", tr("Cutting a state further"), "min", 10_000, 30),
+                ("opens", tr("Work begins at"), "h", 23, 0.5), ("closes", tr("Work ends at"), "h", 24, 0.5),
+                ("rack", tr("Places on the rack"), "", 100_000, 5),
+                ("pulls_a_day", tr("Pulls a day, 0 any"), "", 100_000, 5),
+                ("temperature", tr("Air"), "°C", 45, 1), ("humidity", tr("Humidity"), "%", 100, 5),
+                ("damp_min", tr("Damping and pressing"), "min", 600, 5),
+                ("keeps_days", tr("Stays damp"), "days", 60, 1),
             )
         }  # fmt: skip
         week = QWidget()
@@ -132,18 +140,18 @@ class DaysPart(QWidget):
             made.setCheckable(True)
             made.setProperty("narrow", True)
             row.addWidget(made, 1)
-        self.damp = QCheckBox("Damped the evening before")
-        self.air = button("Read the air (simulated gauge)")
-        self.file = button("Write the days as iCalendar…")
+        self.damp = QCheckBox(tr("Damped the evening before"))
+        self.air = button(tr("Read the air (simulated gauge)"))
+        self.file = button(tr("Write the days as iCalendar…"))
         for widget in (
             self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
             self.dates, self.lose, self.lost_note,
         ):  # fmt: skip
             column.addWidget(widget)
         self.times = group(
-            label("Working days", kind="name"),
+            label(tr("Working days"), kind="name"),
             week,
-            label("Times", kind="name"),
+            label(tr("Times"), kind="name"),
             self.fields,
             self.damp,
             self.air,
@@ -152,7 +160,7 @@ class DaysPart(QWidget):
 
     def _box(self, text: str, unit: str, most: float, step: float) -> NumberBox:
         whole = unit in ("", "days")
-        box = NumberBox(0, most, unit=unit, step=step, digits=0 if whole else 1)
+        box = NumberBox(0, most, unit=tr(unit), step=step, digits=0 if whole else 1)
         self.fields.add(text, box)
         return box
 
@@ -194,7 +202,7 @@ class DaysPart(QWidget):
         self.start.blockSignals(False)
         if self.lost.date() < first:
             self.lost.setDate(first)
-        self.lost_note.setText(f"Lost: {view.lost}." if view.lost else "")
+        self.lost_note.setText(tr("Lost: {lost}.", lost=view.lost) if view.lost else "")
         self.lost_note.setVisible(bool(view.lost))
         for name, number_box in self.boxes.items():
             number_box.show_value(float(getattr(view.times, name)))
@@ -213,12 +221,12 @@ class SittingPart(QWidget):
         column = part_column(self)
         self.fields = Fields()
         self.rollers_box = NumberBox(1, 6, unit="", digits=0)
-        self.fields.add("Rollers or brushes", self.rollers_box)
+        self.fields.add(tr("Rollers or brushes"), self.rollers_box)
         self.steps, self.said = Figures(), label(kind="quiet")
         self.advice, self.caution = label(), label(kind="quiet")
         for widget in (
-            label("Which roller takes which ink", kind="name"), self.fields, self.steps, self.said,
-            label("Tack of what goes on wet", kind="name"), self.advice, self.caution,
+            label(tr("Which roller takes which ink"), kind="name"), self.fields, self.steps, self.said,
+            label(tr("Tack of what goes on wet"), kind="name"), self.advice, self.caution,
         ):  # fmt: skip
             column.addWidget(widget)
         self.rollers_box.set_by_hand.connect(lambda value: self.rollers_asked.emit(round(value)))
@@ -228,6 +236,8 @@ class SittingPart(QWidget):
         self.rollers_box.show_value(view.rollers)
         self.steps.show_rows(view.steps)
         self.said.setText(view.said)
-        self.advice.setText("\n\n".join(view.advice) or "Nothing goes on wet ink that is not looser than it.")
+        self.advice.setText(
+            "\n\n".join(view.advice) or tr("Nothing goes on wet ink that is not looser than it.")
+        )
         self.caution.setText(view.caution)
         self.caution.setVisible(bool(view.caution))

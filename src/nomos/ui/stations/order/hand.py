@@ -9,6 +9,7 @@ from msgspec.structs import replace
 from nomos.atomic import write_bytes
 from nomos.devices import ThermoHygrometer
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.progress import NULL_PROGRESS
 from nomos.project import Project
 from nomos.project.order.days import first_day
@@ -37,7 +38,7 @@ class Orderer(Hand):
         self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
     ) -> None:
         super().__init__(document, runner, keeper, questions)
-        self._search = Asker(runner, "orders", self.told.emit, said="looking for orders")
+        self._search = Asker(runner, "orders", self.told.emit, said=tr("looking for orders"))
         self.state = UiState()
         self.wanted = Wanted()
         self.rollers = 1
@@ -59,7 +60,7 @@ class Orderer(Hand):
         """Pin the chosen impression to the place it has, or let it go."""
         project, pull = self._document.project, self.state.pull
         if project is None or pull is None:
-            self.told.emit("Choose a rung of the ladder first.")
+            self.told.emit(tr("Choose a rung of the ladder first."))
             return
         pins = dict(self.wanted.pins)
         if pull in pins:
@@ -93,7 +94,7 @@ class Orderer(Hand):
         """Print in one of the orders found, by its place among them."""
         change = self.printed_in(key)
         if change is not None:
-            self._edit("Print order", lambda p: change(p, NULL_PROGRESS))
+            self._edit(tr("Print order"), lambda p: change(p, NULL_PROGRESS))
 
     def printed_in(self, key: str) -> Slow | None:
         """What makes the project printed in one of the orders found, by its place among them."""
@@ -105,7 +106,7 @@ class Orderer(Hand):
 
     def set_times(self, **changes: object) -> None:
         """Change how long things take, or when there is time."""
-        self._edit("Times", lambda p: replace(p, times=replace(p.times, **changes)), tuple(changes))
+        self._edit(tr("Times"), lambda p: replace(p, times=replace(p.times, **changes)), tuple(changes))
 
     def read_air(self) -> None:
         """Take temperature and humidity from the gauge."""
@@ -119,7 +120,7 @@ class Orderer(Hand):
             lost = set(project.times.lost) ^ {day}
             return replace(project, times=replace(project.times, lost=tuple(sorted(lost))))
 
-        self._edit("A day lost", change)
+        self._edit(tr("A day lost"), change)
 
     def set_rollers(self, rollers: int) -> None:
         """How many rollers there are."""
@@ -141,4 +142,4 @@ class Orderer(Hand):
         except BadInput as error:
             self.told.emit(str(error))
             return
-        self.told.emit(f"The days are in {path}.")
+        self.told.emit(tr("The days are in {path}.", path=path))

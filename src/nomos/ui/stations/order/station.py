@@ -2,6 +2,7 @@
 
 from datetime import date
 
+from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import with_usual_order
@@ -17,7 +18,7 @@ _CARD_PICTURE = 66
 class OrderHere(Here[OrderStation]):
     """Which order?"""
 
-    hint = "Click a rung to see the sheet after that pull; drag a rung to print it earlier or later."
+    hint = tr("Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.")
 
     def made(self) -> OrderStation:
         """The widget, wired."""
@@ -43,10 +44,10 @@ class OrderHere(Here[OrderStation]):
         def make(project: Project, progress: Progress) -> Project:
             return with_usual_order(project, key, progress=progress)
 
-        self.wishes.beside_asked.emit("in that order", make if key else None)
+        self.wishes.beside_asked.emit(tr("in that order"), make if key else None)
 
     def _lay_best_beside(self, key: str) -> None:
-        self.wishes.beside_asked.emit("in that order", self.hand.orderer.printed_in(key))
+        self.wishes.beside_asked.emit(tr("in that order"), self.hand.orderer.printed_in(key))
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; days and cleaning are worked out when they are in sight."""

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from nomos.language import tr, within
 from nomos.order import before_next, reasons
 from nomos.project import (
     Project,
@@ -32,9 +33,9 @@ class OrderView:
 
 def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: int) -> OrderView:
     """The Order station."""
-    offers = [("rule", "Light to dark, key last", "the usual order")]
+    offers = [("rule", tr("Light to dark, key last"), tr("the usual order"))]
     if any(block.is_key for block in project.blocks):
-        offers.append(("key-first", "Key first, as the guide", "knocks the key back"))
+        offers.append(("key-first", tr("Key first, as the guide"), tr("knocks the key back")))
     choices = []
     for key, name, quiet in offers:
         other = ordered(project, key)
@@ -42,20 +43,23 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
             _choice(key, name, quiet, other, other.impressions == project.impressions, proof, thumb_px)
         )
     if not any(choice.chosen for choice in choices):
-        choices.insert(0, _choice("own", "Your order", "as on the ladder", project, True, proof, thumb_px))
+        choices.insert(
+            0, _choice("own", tr("Your order"), tr("as on the ladder"), project, True, proof, thumb_px)
+        )
     places = [impression.id for impression in project.impressions]
     place = places.index(state.pull) if state.pull in places else None
     title = why = ""
     if place is not None:
         name = project.block(project.impressions[place].block).name
-        title = f"Why {name.lower()} is {_ordinal(place + 1)}"
+        title = tr("Why {name} is {ordinal}", name=within(name), ordinal=_ordinal(place + 1))
         why = reasons(layers(project))[place]
         gone = cut_before(project)[place]
         if gone and project.flat:
-            names = ", ".join(project.flat.colours[n].name.lower() for n in gone)
-            why += (
-                f" Before it {names} is cut away for good: have every sheet printed through the pull before, "
-                "and one proof kept."
+            names = ", ".join(within(project.flat.colours[n].name) for n in gone)
+            why += tr(
+                " Before it {names} is cut away for good: have every sheet printed through the pull "
+                "before, and one proof kept.",
+                names=names,
             )
     return OrderView(
         tuple(choices),
@@ -75,24 +79,28 @@ def _choice(
     labs = sheet_labs(project, proof.laid)
     matches = colour_matches(project, proof.laid, labs)
     worst = max((match.de00 for match in matches), default=0.0)
-    figures = f"ΔE {number(mean_difference(matches))}   worst {number(worst)}"
-    washes = sum("wash up" in note for note in before_next(layers(project)))
-    quiet = f"{quiet}, {counted(washes, 'wash-up')}"
+    figures = tr(
+        "ΔE {mean_difference}   worst {worst}",
+        mean_difference=number(mean_difference(matches)),
+        worst=number(worst),
+    )
+    washes = sum(tr("wash up") in note for note in before_next(layers(project)))
+    quiet = f"{quiet}, {counted(washes, tr('wash-up'), tr('wash-ups'))}"
     return Card(key, name, figures, quiet, chosen, small_print(proof, project, tall))
 
 
 def _ordinal(place: int) -> str:
     words = (
         "",
-        "first",
-        "second",
-        "third",
-        "fourth",
-        "fifth",
-        "sixth",
-        "seventh",
-        "eighth",
-        "ninth",
-        "tenth",
+        tr("first"),
+        tr("second"),
+        tr("third"),
+        tr("fourth"),
+        tr("fifth"),
+        tr("sixth"),
+        tr("seventh"),
+        tr("eighth"),
+        tr("ninth"),
+        tr("tenth"),
     )
-    return words[place] if place < len(words) else f"number {place}"
+    return words[place] if place < len(words) else tr("number {place}", place=place)

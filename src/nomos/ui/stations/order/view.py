@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from nomos.errors import BadInput
+from nomos.language import opened, tr
 from nomos.order.calendar import Calendar, Times
 from nomos.order.washing import CAUTION, rollers_for
 from nomos.project import Project, Proof, colour_matches, mean_difference, sheet_labs
@@ -17,8 +18,8 @@ from nomos.ui.frame.view import small_print
 from nomos.units import counted, number
 
 Figures = tuple[tuple[str, str], ...]
-_WEEK = ("Mo", "Tu", "We", "Th", "Fr", "Sa", "Su")
-_CLEANING = {"none": "as it is", "wipe": "wipe", "wash": "wash up"}
+_WEEK = (tr("Mo"), tr("Tu"), tr("We"), tr("Th"), tr("Fr"), tr("Sa"), tr("Su"))
+_CLEANING = {"none": tr("as it is"), "wipe": tr("wipe"), "wash": tr("wash up")}
 
 
 @dataclass(frozen=True, eq=False)
@@ -45,32 +46,49 @@ def orders_view(
 ) -> OrdersView:
     """Orders found, what they cost, and the one on the ladder."""
     names = {each.id: project.pull_name(each.id) for each in project.impressions}
-    pinned = ", ".join(f"{names[each]} at {place + 1}" for each, place in pins if each in names)
+    pinned = ", ".join(
+        tr("{names} at {place}", names=names[each], place=place + 1) for each, place in pins if each in names
+    )
     now = tuple(each.id for each in project.impressions)
     cards = []
     for place, choice in enumerate(report.choices if report else ()):
         picture = None
         if proof is not None and proof.laid.pulls == set(choice.pulls):
             picture = small_print(proof, with_order(project, choice.pulls), tall)
-        washes = f"{counted(choice.washups, 'wash-up')}"
+        washes = counted(choice.washups, tr("wash-up"), tr("wash-ups"))
         cards.append(
             Card(
                 str(place),
-                ", ".join(choice.words).capitalize(),
-                f"ΔE {number(choice.mean_de00)}   worst {number(choice.worst_de00)}",
-                f"{washes}, {choice.days} days, hides {number(100 * choice.hides, 0)} %",
+                opened(", ".join(choice.words)),
+                tr(
+                    "ΔE {mean_de00}   worst {worst_de00}",
+                    mean_de00=number(choice.mean_de00),
+                    worst_de00=number(choice.worst_de00),
+                ),
+                tr(
+                    "{washes}, {days} days, hides {hides} %",
+                    washes=washes,
+                    days=choice.days,
+                    hides=number(100 * choice.hides, 0),
+                ),
                 choice.pulls == now,
                 picture,
             )
         )
     note = ""
     if report is not None:
-        exact = "all are considered" if report.exact else "too many to consider all: the best found so far"
-        note = f"{report.outcomes:,} different sheets can come out; {exact}.".replace(",", " ")
+        exact = (
+            tr("all are considered")
+            if report.exact
+            else tr("too many to consider all: the best found so far")
+        )
+        note = tr(
+            "{outcomes:,} different sheets can come out; {exact}.", outcomes=report.outcomes, exact=exact
+        ).replace(",", " ")
     elif not searched_exactly(project):
-        note = "With more than ten pulls not every order is tried."
+        note = tr("With more than ten pulls not every order is tried.")
     return OrdersView(
-        school, SCHOOLS[school][1], f"Pinned: {pinned}." if pinned else "",
+        school, SCHOOLS[school][1], tr("Pinned: {pinned}.", pinned=pinned) if pinned else "",
         pull is not None and pull in dict(pins), tuple(cards), note, _own(project, proof),
     )  # fmt: skip
 
@@ -82,9 +100,11 @@ def _own(project: Project, proof: Proof | None) -> str:
     matches = colour_matches(project, proof.laid, sheet_labs(project, proof.laid))
     washes = sum(run.after == "wash" for run in runs_of(project)[:-1])
     worst = max((match.de00 for match in matches), default=0.0)
-    return (
-        f"On the ladder: ΔE {number(mean_difference(matches))}, worst {number(worst)}, "
-        f"{counted(washes, 'wash-up')}."
+    return tr(
+        "On the ladder: ΔE {mean_difference}, worst {worst}, {washes}.",
+        mean_difference=number(mean_difference(matches)),
+        worst=number(worst),
+        washes=counted(washes, tr("wash-up"), tr("wash-ups")),
     )
 
 
@@ -114,14 +134,27 @@ def days_view(project: Project, today: date) -> DaysView:
     for task in plan.tasks:
         if task.kind == "dry":
             continue
-        sheets = f", {task.sheets} sheets" if task.sheets and task.sheets != planned_sheets(project) else ""
-        steps.append((f"{task.start:%a %d %b} {task.text}{sheets}", f"{task.start:%H:%M} – {task.end:%H:%M}"))
-    said = (
-        f"{planned_sheets(project)} sheets in {counted(plan.days, 'day')}, dry on "
-        f"{plan.end:%a %d %b %H:%M}. What limits it: {plan.limit}. {plan.help}"
+        sheets = (
+            tr(", {sheets} sheets", sheets=task.sheets)
+            if task.sheets and task.sheets != planned_sheets(project)
+            else ""
+        )
+        steps.append(
+            (
+                tr("{start:%a %d %b} {what}", start=task.start, what=task.text) + sheets,
+                f"{task.start:%H:%M} – {task.end:%H:%M}",
+            )
+        )
+    said = tr(
+        "{planned_sheets} sheets in {days}, dry on {end:%a %d %b %H:%M}. What limits it: {limit}. {help}",
+        planned_sheets=planned_sheets(project),
+        days=counted(plan.days, tr("day"), tr("days")),
+        end=plan.end,
+        limit=tr(plan.limit),
+        help=plan.help,
     )
     if times.way == "sheet by sheet":
-        said += " Wet on wet, and every sheet a little different."
+        said += tr(" Wet on wet, and every sheet a little different.")
     return DaysView(times, start, plan, "", said, tuple(steps), lost)
 
 
@@ -143,16 +176,22 @@ def sitting_view(project: Project, rollers: int) -> SittingView:
     labs = [[ink.lab for ink in some] for some in inked]
     shared, one = rollers_for(labs, rollers), rollers_for(labs, 1)
     steps = tuple(
-        (f"{place}  {ink.name}", f"roller {roller + 1}, {_CLEANING[what]}")
+        (
+            f"{place}  {ink.name}",
+            tr("roller {roller}, {cleaning}", roller=roller + 1, cleaning=_CLEANING[what]),
+        )
         for place, (some, taken, before) in enumerate(
             zip(inked, shared.roller, shared.before, strict=True), start=1
         )
         for ink, roller, what in zip(some, taken, before, strict=True)
     )
-    said = f"{counted(shared.washes, 'full wash-up')} before or between the pulls"
-    said += f", {one.washes} with one roller." if rollers > 1 else "."
+    said = tr(
+        "{washes} before or between the pulls",
+        washes=counted(shared.washes, tr("full wash-up"), tr("full wash-ups")),
+    )
+    said += tr(", {washes} with one roller.", washes=one.washes) if rollers > 1 else "."
     if shared.needed > rollers:
-        said += f" One pull takes {shared.needed} rollers or brushes at once."
+        said += tr(" One pull takes {needed} rollers or brushes at once.", needed=shared.needed)
     texts = tuple(each.text for each in sitting_advice(project))
     return SittingView(rollers, steps, said, texts, CAUTION if texts else "")
 

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.project.order.search import SCHOOLS
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, button, label
@@ -11,7 +12,7 @@ from nomos.ui.stations.order.days import DaysPart, SittingPart
 from nomos.ui.stations.order.usual_view import OrderView
 from nomos.ui.stations.order.view import OrdersView
 
-PARTS = (("orders", "Orders"), ("days", "Days"), ("times", "Times"), ("sitting", "Cleaning"))
+PARTS = (("orders", tr("Orders")), ("days", tr("Days")), ("times", tr("Times")), ("sitting", tr("Cleaning")))
 _SCHOOLS = tuple(SCHOOLS)
 
 
@@ -29,29 +30,29 @@ class OrderStation(Answers):
     """Earlier (-1) or later (1) for the chosen impression."""
 
     def __init__(self) -> None:
-        super().__init__("Which order?", PARTS, "orders")
+        super().__init__(tr("Which order?"), PARTS, "orders")
         self.note = label(
-            "Drag a rung on the ladder to try another; sheet and figures answer at once.", kind="quiet"
+            tr("Drag a rung on the ladder to try another; sheet and figures answer at once."), kind="quiet"
         )
         self.own = label()
-        self.cards = Cards("Usual orders")
+        self.cards = Cards(tr("Usual orders"))
         self.school = QComboBox()
         self.school.addItems([SCHOOLS[key][0] for key in _SCHOOLS])
         self.fields = Fields()
-        self.fields.add("Keep to", self.school)
+        self.fields.add(tr("Keep to"), self.school)
         self.why_school = label(kind="quiet")
-        self.look = button("Look for the best orders")
-        self.best, self.best_note = Cards("Best orders"), label(kind="quiet")
+        self.look = button(tr("Look for the best orders"))
+        self.best, self.best_note = Cards(tr("Best orders")), label(kind="quiet")
         self.why_title, self.why = label(kind="name"), label()
-        self.earlier, self.later = button("Print it earlier"), button("Print it later")
-        self.pin, self.pins = button("Pin it to its place"), label(kind="quiet")
+        self.earlier, self.later = button(tr("Print it earlier")), button(tr("Print it later"))
+        self.pin, self.pins = button(tr("Pin it to its place")), label(kind="quiet")
         self.days, self.sitting = DaysPart(), SittingPart()
         groups: dict[str, QWidget] = {
             "orders": group(
                 self.note, self.own, self.why_title, self.why, beside(self.earlier, self.later), self.pin,
                 self.pins,
-                label("The usual ways", kind="name"), self.cards,
-                label("The best of all", kind="name"), self.fields, self.why_school, self.look, self.best,
+                label(tr("The usual ways"), kind="name"), self.cards,
+                label(tr("The best of all"), kind="name"), self.fields, self.why_school, self.look, self.best,
                 self.best_note,
             ),
             "days": self.days,
@@ -74,13 +75,13 @@ class OrderStation(Answers):
         """Show the station."""
         self.cards.show_choices(view.choices)
         self.own.setText(orders.own)
-        self.why_title.setText(view.why_title or "Choose a rung to see why it stands there")
+        self.why_title.setText(view.why_title or tr("Choose a rung to see why it stands there"))
         self.why.setText(view.why)
         self.why.setVisible(bool(view.why))
         self.earlier.setEnabled(view.can_go_earlier)
         self.later.setEnabled(view.can_go_later)
         self.pin.setEnabled(view.pull is not None)
-        self.pin.setText("Let it go again" if orders.pinned else "Pin it to its place")
+        self.pin.setText(tr("Let it go again") if orders.pinned else tr("Pin it to its place"))
         self.pins.setText(orders.pins)
         self.pins.setVisible(bool(orders.pins))
         self.school.setCurrentIndex(_SCHOOLS.index(orders.school))

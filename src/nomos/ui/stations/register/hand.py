@@ -6,6 +6,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.register.plausible import DOZEN
 from nomos.project.register.system import with_budget, with_reading, with_register
@@ -60,9 +61,9 @@ class Registrar(Hand):
     ) -> None:
         super().__init__(document, runner, keeper, questions)
         self._flashes = Asker(runner, "flash", self._failed)
-        self._sheets = Asker(runner, "sheets", self._failed, said="printing plausible sheets")
-        self._scans = Asker(runner, "scan", self._failed, said="reading the scan")
-        self._exercises = Asker(runner, "exercise", self._failed, said="making a proof to read")
+        self._sheets = Asker(runner, "sheets", self._failed, said=tr("printing plausible sheets"))
+        self._scans = Asker(runner, "scan", self._failed, said=tr("reading the scan"))
+        self._exercises = Asker(runner, "exercise", self._failed, said=tr("making a proof to read"))
         self.state = UiState()
         self.scanned: Scanned | None = None
         self.practice: Practice | None = None
@@ -91,11 +92,11 @@ class Registrar(Hand):
 
     def set_register(self, **changes: Any) -> None:
         """Choose another system, its side, its pins or stops, marks, or damp paper."""
-        self._edit("Registration", lambda p: with_register(p, **changes))
+        self._edit(tr("Registration"), lambda p: with_register(p, **changes))
 
     def set_budget(self, **figures: Any) -> None:
         """Give one's own figure for a part of the error, or say whose hand it is; None takes the default."""
-        self._edit("Tolerance", lambda p: with_budget(p, **figures), ("budget", tuple(figures)))
+        self._edit(tr("Tolerance"), lambda p: with_budget(p, **figures), ("budget", tuple(figures)))
 
     # What flashes
 
@@ -175,7 +176,7 @@ class Registrar(Hand):
 
         project, pull = self._document.project, self.state.pull
         if project is None or pull is None:
-            self.told.emit("Choose a block first.")
+            self.told.emit(tr("Choose a block first."))
             return
         try:
             fit = read_by_eye(project, pull, read_mm)
@@ -183,7 +184,7 @@ class Registrar(Hand):
             self.told.emit(str(error))
             return
         reading = reading_by_eye(project, pull, fit, self.sheet)
-        self._edit("Read a proof", lambda p: with_reading(p, reading))
+        self._edit(tr("Read a proof"), lambda p: with_reading(p, reading))
 
     def open_scan(self) -> None:
         """Read a scan, asked for."""
@@ -209,7 +210,7 @@ class Registrar(Hand):
         """Scan the sheet as it is tried on the screen, on the simulated scanner."""
         project, cut = self._document.project, self._keeper.cut
         if project is not None and cut is not None:
-            name = "a simulated scan"
+            name = tr("a simulated scan")
             self._scans.ask(scan_tried_of(project, cut), lambda found: self._take_scan(name, found))
 
     def _take_scan(self, name: str, found: "ScanFound") -> None:
@@ -234,7 +235,7 @@ class Registrar(Hand):
                     project = with_reading(project, reading)
             return project
 
-        self._edit("Keep a scan", change)
+        self._edit(tr("Keep a scan"), change)
 
     def show_reading(self) -> None:
         """Put the chosen pull on the screen where it was last found."""
@@ -246,13 +247,13 @@ class Registrar(Hand):
             return
         kept = next((each for each in reversed(project.readings) if each.pull == pull), None)
         if kept is None:
-            self.told.emit("This block has not been read yet.")
+            self.told.emit(tr("This block has not been read yet."))
             return
         motion = motion_kept(project, kept)
         offset = Misregister(
             round(motion.shift_mm[0], 2), round(motion.shift_mm[1], 2), round(motion.rotation_deg, 2)
         )
-        self._edit("Show a reading", lambda p: with_offset(p, pull, offset))
+        self._edit(tr("Show a reading"), lambda p: with_offset(p, pull, offset))
 
     # Practice
 

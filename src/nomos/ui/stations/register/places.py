@@ -3,6 +3,7 @@
 from dataclasses import replace
 from typing import TYPE_CHECKING
 
+from nomos.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM
 from nomos.project.model.edits import (
     with_image_at,
@@ -27,7 +28,7 @@ class Places:
     def set_offset(self, offset: Misregister, gesture: object = None) -> None:
         """Try the chosen impression out of register."""
         self._hand.on_pull(
-            "Out of register",
+            tr("Out of register"),
             lambda p, pull: with_offset(p, pull, offset),
             None if gesture is None else ("offset", self._hand.state.pull, gesture),
         )
@@ -49,16 +50,16 @@ class Places:
 
     def all_in_register(self) -> None:
         """Put every block back."""
-        self._hand.edit("Back in register", in_register)
+        self._hand.edit(tr("Back in register"), in_register)
 
     def set_kento(self, settings: KentoSettings) -> None:
         """Choose how the kento is laid out."""
-        self._hand.edit("Kento", lambda p: with_kento(p, settings))
+        self._hand.edit(tr("Kento"), lambda p: with_kento(p, settings))
 
     def set_sheet(self, width_mm: float, height_mm: float) -> None:
         """Choose another sheet."""
-        self._hand.edit("Sheet", lambda p: with_sheet(p, (width_mm, height_mm)))
+        self._hand.edit(tr("Sheet"), lambda p: with_sheet(p, (width_mm, height_mm)))
 
     def set_image_at(self, left_mm: float, top_mm: float) -> None:
         """Move the image on the sheet."""
-        self._hand.edit("Image on the sheet", lambda p: with_image_at(p, left_mm, top_mm))
+        self._hand.edit(tr("Image on the sheet"), lambda p: with_image_at(p, left_mm, top_mm))

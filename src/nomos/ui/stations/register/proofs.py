@@ -5,6 +5,7 @@ from functools import partial
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
 
+from nomos.language import opened, tr
 from nomos.project.register.plausible import DOZEN
 from nomos.project.register.practice import KINDS, Fault
 from nomos.registration.printed_marks import STROKES, vernier_reading_mm
@@ -38,22 +39,28 @@ class TolerancePart(QWidget):
         column = part_column(self)
         self.slider = QSlider(Qt.Orientation.Horizontal)
         self.slider.setRange(round(CRISP_MM / _STEP_MM), round(LOOSE_MM / _STEP_MM))
-        self.slider.setAccessibleName("From crisp to loose")
+        self.slider.setAccessibleName(tr("From crisp to loose"))
         self.ends, self.school = label(kind="name"), label(kind="quiet")
         self.apart, self.flashes = label(), label()
         self.fields = Fields()
         self.boxes: dict[str, NumberBox] = {}
-        self.defaults = button("Back to the usual figures", plain=True)
-        self.damp = QCheckBox("Printed on damp paper")
-        self.hand = Choice((("practised", "Practised hand"), ("beginner", "First edition")))
-        self.simulate = button("Print 100 whole sheets")
-        self.nine, self.back = button("See nine plausible sheets"), button("Back to the print", plain=True)
-        self.one = button("See one at full size")
+        self.defaults = button(tr("Back to the usual figures"), plain=True)
+        self.damp = QCheckBox(tr("Printed on damp paper"))
+        self.hand = Choice((("practised", tr("Practised hand")), ("beginner", tr("First edition"))))
+        self.simulate = button(tr("Print 100 whole sheets"))
+        self.nine, self.back = (
+            button(tr("See nine plausible sheets")),
+            button(tr("Back to the print"), plain=True),
+        )
+        self.one = button(tr("See one at full size"))
         self.cures = [label() for _ in range(_CURES)]
         self.trap = button("")
         self._trap_mm = 0.0
         self._budget = group(
-            label("Parts of the error, 95 of 100 sheets", kind="name"), self.hand, self.fields, self.defaults
+            label(tr("Parts of the error, 95 of 100 sheets"), kind="name"),
+            self.hand,
+            self.fields,
+            self.defaults,
         )
         for widget in (
             self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
@@ -77,9 +84,13 @@ class TolerancePart(QWidget):
 
     def show_view(self, view: ToleranceView, *, nine: bool = False, alone: int | None = None) -> None:
         """Show the part. nine : plausible sheets are in sight; alone : which of a dozen, if it is one."""
-        self.nine.setText("See nine others" if nine and alone is None else "See nine plausible sheets")
+        self.nine.setText(
+            tr("See nine others") if nine and alone is None else tr("See nine plausible sheets")
+        )
         self.one.setText(
-            "See one at full size" if alone is None else f"See the next one ({alone + 1} of {DOZEN} in sight)"
+            tr("See one at full size")
+            if alone is None
+            else tr("See the next one ({alone} of {dozen} in sight)", alone=alone + 1, dozen=DOZEN)
         )
         self.back.setVisible(nine)
         for name, value, text in view.parts:
@@ -96,16 +107,18 @@ class TolerancePart(QWidget):
         self.slider.blockSignals(True)
         self.slider.setValue(round(view.tolerance_mm / _STEP_MM))
         self.slider.blockSignals(False)
-        self.ends.setText(f"Crisp – {length_text(view.tolerance_mm, 2)} may be out – loose")
+        self.ends.setText(
+            tr("Crisp – {tolerance_mm} may be out – loose", tolerance_mm=length_text(view.tolerance_mm, 2))
+        )
         self.school.setText(view.school)
         self.apart.setText(view.apart)
-        self.flashes.setText(view.flashes or "Working out what flashes…")
+        self.flashes.setText(view.flashes or tr("Working out what flashes…"))
         shown = [text for text, _ in view.cures]
         for place, line in enumerate(self.cures):
             line.setText(f"→ {shown[place]}" if place < len(shown) else "")
             line.setVisible(place < len(shown))
         self._trap_mm = next((trap for _, trap in view.cures if trap is not None), 0.0)
-        self.trap.setText(f"Trap {length_text(self._trap_mm, 2)}")
+        self.trap.setText(tr("Trap {trap_mm}", trap_mm=length_text(self._trap_mm, 2)))
         self.trap.setVisible(self._trap_mm > 0)
         self.damp.setChecked(view.damp)
         self.hand.show_choice(view.hand)
@@ -127,33 +140,36 @@ class ProofPart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
-        self.scan, self.demo_scan = button("Read a scan of a sheet…"), button("Scan the sheet as tried here")
-        self.scan_hint = label(
-            "The whole sheet on a ground darker than the paper, 300 pixels an inch.", kind="quiet"
+        self.scan, self.demo_scan = (
+            button(tr("Read a scan of a sheet…")),
+            button(tr("Scan the sheet as tried here")),
         )
-        self.rows = ColourRows("Pulls on the proof")
+        self.scan_hint = label(
+            tr("The whole sheet on a ground darker than the paper, 300 pixels an inch."), kind="quiet"
+        )
+        self.rows = ColourRows(tr("Pulls on the proof"))
         self.source, self.found = label(kind="quiet"), label()
         self.steps, self.next_proof = label(), label(kind="quiet")
-        self.uncut = QCheckBox("This block is not cut yet")
-        self.show_it = button("Show it on the sheet", plain=True)
-        self.keep = button("Keep this reading for every block")
+        self.uncut = QCheckBox(tr("This block is not cut yet"))
+        self.show_it = button(tr("Show it on the sheet"), plain=True)
+        self.keep = button(tr("Keep this reading for every block"))
         self.sheet = QSpinBox()
         self.sheet.setRange(0, 10_000)
-        self.sheet.setSpecialValueText("a proof")
+        self.sheet.setSpecialValueText(tr("a proof"))
         sheet_field = Fields()
-        sheet_field.add("Sheet of the edition", self.sheet)
+        sheet_field.add(tr("Sheet of the edition"), self.sheet)
         self.hint = label(kind="quiet")
         self.eye = Fields()
         self.eye_boxes: dict[tuple[int, str], NumberBox] = {}
         self._eye_key: object = None
-        self.read = button("Keep what was read")
+        self.read = button(tr("Keep what was read"))
         self._eye_column = group(self.hint, self.eye)
-        self.history_title, self.history = label("What was read before", kind="name"), Figures()
+        self.history_title, self.history = label(tr("What was read before"), kind="name"), Figures()
         self.drift = label()
         for widget in (
             self.scan, self.demo_scan, self.scan_hint, self.rows, self.source, self.found, self.steps,
             self.next_proof, self.uncut, self.show_it, self.keep, sheet_field,
-            label("Read by eye", kind="name"), self._eye_column, self.read,
+            label(tr("Read by eye"), kind="name"), self._eye_column, self.read,
             self.history_title, self.history, self.drift,
         ):  # fmt: skip
             column.addWidget(widget)
@@ -190,7 +206,7 @@ class ProofPart(QWidget):
         self.eye.deleteLater()
         self.eye, self.eye_boxes = fresh, {}
         for number_of, place in enumerate(view.places):
-            for way, text in (("x", "to the right"), ("y", "down")):
+            for way, text in (("x", tr("to the right")), ("y", "down")):
                 if place.way not in ("both", way):
                     continue
                 if place.way == "both":
@@ -199,11 +215,11 @@ class ProofPart(QWidget):
                 else:
                     most = STROKES // 2
                     box = NumberBox(-most - 1, most, unit="", step=1, digits=0)
-                    name = f"{way} strokes"
-                box.setSpecialValueText("not read")
+                    name = tr("{way} strokes", way=way)
+                box.setSpecialValueText(tr("not read"))
                 box.setValue(box.minimum())
                 self.eye_boxes[number_of, name] = box
-                self.eye.add(f"{place.name.capitalize()}, {text}", box)
+                self.eye.add(f"{opened(place.name)}, {text}", box)
 
     def show_view(self, view: ProofView) -> None:
         """Show the part."""
@@ -235,7 +251,7 @@ class PracticePart(QWidget):
         super().__init__()
         column = part_column(self)
         self.task = label()
-        self.one, self.two = button("A proof with one fault"), button("A proof with two faults")
+        self.one, self.two = button(tr("A proof with one fault")), button(tr("A proof with two faults"))
         self.block, self.kind = QComboBox(), QComboBox()
         for box in (self.block, self.kind):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
@@ -243,11 +259,11 @@ class PracticePart(QWidget):
         self.dy = NumberBox(-3, 3, step=0.1, digits=1)
         self.fields = Fields()
         for text, control in (
-            ("Block", self.block), ("Fault", self.kind),
-            ("To the right", self.dx), ("Down", self.dy),
+            (tr("Block"), self.block), (tr("Fault"), self.kind),
+            (tr("To the right"), self.dx), (tr("Down"), self.dy),
         ):  # fmt: skip
             self.fields.add(text, control)
-        self.say = button("Say so")
+        self.say = button(tr("Say so"))
         self.marking, self.score = label(), label(kind="name")
         for widget in (self.one, self.two, self.task, self.fields, self.say, self.marking, self.score):
             column.addWidget(widget)

@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.register.practice import KIND_WORDS, Exercise, Marking
 from nomos.project.register.readings import (
@@ -30,10 +31,10 @@ from nomos.units import length_text, lengths_text, number
 # The two schools, and the tolerance each would ask for; chosen by us, no source.
 CRISP_MM, LOOSE_MM = 0.1, 1.5
 _SCHOOLS = (
-    (0.2, "Crisp: every edge meets; asks for pins or sharp notches and an even, dry sheet."),
-    (0.45, "Close: as careful hand printing comes out."),
-    (0.8, "Easy: small gaps and overlaps belong to the print."),
-    (9.0, "Loose: the layers may wander, and that is the look."),
+    (0.2, tr("Crisp: every edge meets; asks for pins or sharp notches and an even, dry sheet.")),
+    (0.45, tr("Close: as careful hand printing comes out.")),
+    (0.8, tr("Easy: small gaps and overlaps belong to the print.")),
+    (9.0, tr("Loose: the layers may wander, and that is the look.")),
 )
 _MAP_STEPS, _MOST_TILES, _LEAST_SHARE = 3, 10, 0.1
 _MOST_READINGS = 6
@@ -59,20 +60,23 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
     """The Tolerance part. fast, exact : what was found for this project, if it has been."""
     budget, own = budget_for(project), project.register.budget
     parts: tuple[tuple[str, float, str], ...] = (
-        ("seating_mm", budget.seating_mm, "Seating of the sheet"),
-        ("block_mm", budget.block_mm, "Seating of the block"),
-        ("cutting_mm", budget.cutting_mm, "Cutting of notches or stops"),
-        ("transfer_mm", budget.transfer_mm, "Transfer of the drawing"),
+        ("seating_mm", budget.seating_mm, tr("Seating of the sheet")),
+        ("block_mm", budget.block_mm, tr("Seating of the block")),
+        ("cutting_mm", budget.cutting_mm, tr("Cutting of notches or stops")),
+        ("transfer_mm", budget.transfer_mm, tr("Transfer of the drawing")),
     )
     grain = budget.growth_pct if project.paper.grain == "width" else budget.growth_pct[::-1]
     parts += (
-        ("growth_along_pct", grain[0], "Growth along the grain"),
-        ("growth_across_pct", grain[1], "Growth across the grain"),
+        ("growth_along_pct", grain[0], tr("Growth along the grain")),
+        ("growth_across_pct", grain[1], tr("Growth across the grain")),
     )
     apart = ""
     if plan_of_system(project)[0] is not None:
         least, most = worst_mm(project)
-        apart = f"On 95 of 100 sheets two pulls lie within {lengths_text(least, most, 2, between=' to ')}."
+        apart = tr(
+            "On 95 of 100 sheets two pulls lie within {least}.",
+            least=lengths_text(least, most, 2, between=tr(" to ")),
+        )
     shown = exact or fast
     return ToleranceView(
         project.tolerance_mm,
@@ -89,18 +93,30 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
 
 
 def _flashes_text(found: Flashing, exact: bool) -> str:
-    how = "whole sheets" if exact else "estimated along borders"
+    how = tr("whole sheets") if exact else tr("estimated along borders")
     count = len(found.bare_mm2)
     if not found.bare_sheets and not found.seam_sheets:
-        return f"Nothing flashes on any of {count} plausible sheets ({how})."
+        return tr("Nothing flashes on any of {count} plausible sheets ({how}).", count=count, how=how)
     said = []
     if found.bare_sheets:
         area = number(float(found.bare_mm2.mean()))
-        said.append(f"bare paper on {100 * found.bare_sheets:.0f} % of them, {area} mm² a sheet")
+        said.append(
+            tr(
+                "bare paper on {bare_sheets:.0f} % of them, {area} mm² a sheet",
+                bare_sheets=100 * found.bare_sheets,
+                area=area,
+            )
+        )
     if found.seam_sheets:
         area = number(float(found.seam_mm2.mean()))
-        said.append(f"dark seams on {100 * found.seam_sheets:.0f} %, {area} mm² a sheet")
-    return f"Of {count} plausible sheets ({how}): {'; '.join(said)}."
+        said.append(
+            tr(
+                "dark seams on {seam_sheets:.0f} %, {area} mm² a sheet",
+                seam_sheets=100 * found.seam_sheets,
+                area=area,
+            )
+        )
+    return tr("Of {count} plausible sheets ({how}): {said}.", count=count, how=how, said="; ".join(said))
 
 
 def apart_overlay(project: Project, found: Flashing | None) -> Overlay:
@@ -158,36 +174,44 @@ def proof_view(
     for impression in project.impressions:
         found = by_pull.get(impression.id)
         kept = next((each for each in reversed(project.readings) if each.pull == impression.id), None)
-        figure = "not read"
+        figure = tr("not read")
         if found is not None and found.motion is not None:
-            figure = f"{length_text(worst_corner_mm(project, found.motion), 2)} out"
+            figure = tr(
+                "{worst_corner_mm} out",
+                worst_corner_mm=length_text(worst_corner_mm(project, found.motion), 2),
+            )
         elif found is not None:
-            figure = "cannot be told"
+            figure = tr("cannot be told")
         elif kept is not None:
-            figure = f"{length_text(worst_corner_mm(project, motion_kept(project, kept)), 2)} out"
+            figure = tr(
+                "{worst_corner_mm} out",
+                worst_corner_mm=length_text(worst_corner_mm(project, motion_kept(project, kept)), 2),
+            )
         ink = project.ink(impression.main.ink)
         block = project.pull_name(impression.id)
         rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), block, figure))
     places = eye_places(project, pull) if pull else ()
     verniers = bool(places) and places[0].way != "both"
     hint = (
-        "On each vernier count strokes from the long one to the pair that meets; to the right or down is "
-        "plus. Each stroke is 0.1 mm."
+        tr(
+            "On each vernier count strokes from the long one to the pair that meets; to the right or down is "
+            "plus. Each stroke is 0.1 mm."
+        )
         if verniers
-        else "How far this block's print lies from where it should, at two corners or more."
+        else tr("How far this block's print lies from where it should, at two corners or more.")
     )
     own = by_pull.get(pull or "")
     readings = [each for each in project.readings if each.pull == pull]
     said = None
     source = ""
     if own is not None and own.motion is not None:
-        said, source = verdict(project, own.motion, own.sigma_mm, uncut=uncut), f"From {name}:"
+        said, source = verdict(project, own.motion, own.sigma_mm, uncut=uncut), tr("From {name}:", name=name)
     elif own is not None:
         source = own.problem
     elif readings:
         last = readings[-1]
         said = verdict(project, motion_kept(project, last), last.sigma_mm, uncut=uncut)
-        source = f"Last read on {last.day}:"
+        source = tr("Last read on {day}:", day=last.day)
     return ProofView(
         tuple(rows), pull, places, hint, source,
         said.found if said else "", said.steps if said else (), said.next_proof if said else "",
@@ -201,10 +225,10 @@ def _kept_line(project: Project, reading: object) -> tuple[str, str]:
     from nomos.project.model import ProofReading
 
     assert isinstance(reading, ProofReading)
-    sheet = f"sheet {reading.sheet}" if reading.sheet else "proof"
+    sheet = tr("sheet {sheet}", sheet=reading.sheet) if reading.sheet else "proof"
     worst = length_text(worst_corner_mm(project, motion_kept(project, reading)), 2)
     shift = lengths_text(reading.dx_mm, reading.dy_mm, 2)
-    return f"{reading.day}, {sheet}", f"{shift}; worst {worst}"
+    return f"{reading.day}, {sheet}", tr("{shift}; worst {worst}", shift=shift, worst=worst)
 
 
 @dataclass(frozen=True)
@@ -226,12 +250,14 @@ def practice_view(
     blocks = tuple((pull.id, project.pull_name(pull.id)) for pull in project.impressions)
     kinds = tuple((kind, words) for kind, words in KIND_WORDS.items())
     if exercise is None:
-        task = "A proof with a fault, to be read. Ask for one."
+        task = tr("A proof with a fault, to be read. Ask for one.")
     else:
         many = len(exercise.faults)
-        wrong = "one thing is wrong" if many == 1 else f"{many} things are wrong"
-        task = f"Proof {exercise.number}: {wrong}. Which block, what, and how far?"
-    score = f"{points} of {3 * answered} points" if answered else ""
+        wrong = tr("one thing is wrong") if many == 1 else tr("{many} things are wrong", many=many)
+        task = tr(
+            "Proof {number}: {wrong}. Which block, what, and how far?", number=exercise.number, wrong=wrong
+        )
+    score = tr("{points} of {answered} points", points=points, answered=3 * answered) if answered else ""
     said = marking.text if marking else ""
     return PracticeView(task, blocks, kinds, said, score, exercise is not None and marking is None)
 

@@ -1,5 +1,6 @@
 """The Register station in the window."""
 
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
@@ -19,7 +20,7 @@ from nomos.ui.stations.register.widget import RegisterStation
 class RegisterHere(Here[RegisterStation]):
     """How does every sheet meet every block?"""
 
-    hint = "Drag the ring on the sheet to put the chosen block out of register."
+    hint = tr("Drag the ring on the sheet to put the chosen block out of register.")
 
     def made(self) -> RegisterStation:
         """The widget, wired."""

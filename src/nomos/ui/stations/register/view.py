@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.colour import lab_to_hex
+from nomos.language import opened, tr, within
 from nomos.project import Project, Proof, kento_or_reason
 from nomos.project.register.system import advice_for, cure_text, marks_of, plan_of_system
 from nomos.registration import (
@@ -62,16 +63,16 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
     figures: tuple[tuple[str, str], ...] = ()
     kento = kento_or_reason(project)[0]
     if plan is not None:
-        figures = (("Every block", size_text(plan.block.width, plan.block.height)),)
+        figures = ((tr("Every block"), size_text(plan.block.width, plan.block.height)),)
         if register.system in ("kento", "floating") and kento is not None:
             figures += (
-                ("Corner notch, block face up", f"lower {hand}"),
-                ("Wood beyond, near edge", length_text(kento.wood_beyond_mm[0])),
-                ("Wood beyond, corner side", length_text(kento.wood_beyond_mm[1])),
-                ("Notch floor to image", length_text(min(kento.floor_to_image_mm))),
+                (tr("Corner notch, block face up"), tr("lower {hand}", hand=tr(hand))),
+                (tr("Wood beyond, near edge"), length_text(kento.wood_beyond_mm[0])),
+                (tr("Wood beyond, corner side"), length_text(kento.wood_beyond_mm[1])),
+                (tr("Notch floor to image"), length_text(min(kento.floor_to_image_mm))),
             )
         figures += tuple(
-            (each.what.capitalize(), each.length) for each in plan.dimensions if register.system != "kento"
+            (opened(each.what), each.length) for each in plan.dimensions if register.system != "kento"
         )
     advice = advice_for(project)
     own = next(each for each in advice if each.system == register.system)
@@ -80,7 +81,7 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
     for impression in project.impressions:
         ink = project.ink(impression.main.ink)
         at = impression.offset
-        figure = "in register"
+        figure = tr("in register")
         if at:
             figure = lengths_text(at.dx_mm, at.dy_mm, 2)
             figure += f", {number(at.rotation_deg, 2)}°" if at.rotation_deg else ""
@@ -100,20 +101,24 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
         state.pull,
         (offset.dx_mm, offset.dy_mm, offset.rotation_deg) if offset else (0.0, 0.0, 0.0),
         any(impression.offset for impression in project.impressions),
-        f"△ Bare paper shows, largest spots {number(bare)} mm² in all." if bare > 0.05 else "",
+        tr("△ Bare paper shows, largest spots {bare} mm² in all.", bare=number(bare)) if bare > 0.05 else "",
         cure_text(project, chosen) if chosen else "",
         state.page,
         register,
         tuple(SystemChoice(each, SYSTEM_NAMES[each], _fits(advice, each)) for each in SYSTEMS),
         f"{own.reason}"
-        + (f" Better here: {SYSTEM_NAMES[best.system].lower()}. {best.reason}" if best else ""),
+        + (
+            tr(" Better here: {lower}. {reason}", lower=within(SYSTEM_NAMES[best.system]), reason=best.reason)
+            if best
+            else ""
+        ),
         "\n".join(plan.limits) if plan else "",
         marks_of(project)[1],
         _block_text(project) if register.system == "jig" else "",
     )
 
 
-_WORDS = ("will not do", "with care", "suits")
+_WORDS = (tr("will not do"), tr("with care"), tr("suits"))
 
 
 def _fits(advice: tuple[SystemAdvice, ...], system: System) -> str:
@@ -129,9 +134,10 @@ def _block_text(project: Project) -> str:
     right = project.kento.hand == "right"
     small = block_effect(size, (0.5, 0.5), 0.0, "middle", right_handed=right)
     lean = block_effect(size, (0.0, 0.0), 0.5, "side", right_handed=right)
-    return (
-        f"A block 0.5 mm too small with its drawing in the middle prints "
-        f"{length_text(small.worst_mm, 2)} out; "
-        f"drawn from its stopped corner it prints in place. One side 0.5 mm out of square puts the far "
-        f"corner {length_text(lean.worst_mm, 2)} out if the drawing follows that side."
+    return tr(
+        "A block 0.5 mm too small with its drawing in the middle prints {worst_mm} out; "
+        "drawn from its stopped corner it prints in place. One side 0.5 mm out of square "
+        "puts the far corner {worst_mm_2} out if the drawing follows that side.",
+        worst_mm=length_text(small.worst_mm, 2),
+        worst_mm_2=length_text(lean.worst_mm, 2),
     )

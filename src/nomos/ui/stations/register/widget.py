@@ -6,6 +6,7 @@ from typing import Any
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 
+from nomos.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, RegisterSettings
@@ -18,14 +19,20 @@ from nomos.ui.stations.register.proofs import PracticePart, ProofPart, Tolerance
 from nomos.ui.stations.register.view import RegisterView
 
 PARTS = (
-    ("system", "System"), ("measures", "Measures"), ("try", "Try out"), ("tolerance", "Tolerance"),
-    ("proofs", "Proofs"), ("practice", "Practice"),
+    ("system", tr("System")), ("measures", tr("Measures")), ("try", tr("Try out")), ("tolerance",
+    tr("Tolerance")),
+    ("proofs", tr("Proofs")), ("practice", tr("Practice")),
 )  # fmt: skip
 _SIDES: tuple[tuple[str | None, str], ...] = (
-    (None, "the lower edge"), ("long", "the long side"), ("short", "the short side"),
+    (None, tr("the lower edge")), ("long", tr("the long side")), ("short", tr("the short side")),
 )  # fmt: skip
-_MARKS = (("none", "none"), ("rings", "dots"), ("crosses", "crosses"), ("verniers", "verniers"))
-_CAUTION = (
+_MARKS = (
+    ("none", tr("none")),
+    ("rings", tr("dots")),
+    ("crosses", tr("crosses")),
+    ("verniers", tr("verniers")),
+)
+_CAUTION = tr(
     "Cut notches with the block clamped or against a bench hook, away from the body, the other hand "
     "behind the edge. A sharp chisel is safer than a blunt one. Trained people and local rules come first."
 )
@@ -51,21 +58,21 @@ class RegisterStation(Answers):
         # Imported here: what writes files is not needed before this station is shown.
         from nomos.formats import PAPERS_MM
 
-        super().__init__("How does every sheet meet every block?", PARTS, "system")
+        super().__init__(tr("How does every sheet meet every block?"), PARTS, "system")
         self.tolerance, self.proofs, self.practice = TolerancePart(), ProofPart(), PracticePart()
-        self.systems = ColourRows("Systems of registration")
-        self.why, self.limits, self.no_marks = label(), Aside("What it cannot do"), label(kind="quiet")
+        self.systems = ColourRows(tr("Systems of registration"))
+        self.why, self.limits, self.no_marks = label(), Aside(tr("What it cannot do")), label(kind="quiet")
         self.blocks_text = label(kind="quiet")
-        self.steps = Aside("Steps")
-        self.hand = Choice((("right", "Right-handed"), ("left", "Left-handed")))
+        self.steps = Aside(tr("Steps"))
+        self.hand = Choice((("right", tr("Right-handed")), ("left", tr("Left-handed"))))
         self.figures = Figures()
         self._make_try_out()
         self._make_fields()
         self.page = QComboBox()
         self.page.addItems(list(PAPERS_MM))
         page_fields = Fields()
-        page_fields.add("Templates on", self.page)
-        self.packet = button("Write the packet…")
+        page_fields.add(tr("Templates on"), self.page)
+        self.packet = button(tr("Write the packet…"))
         caution = label(_CAUTION, kind="quiet")
         self._make_system()
         system = group(
@@ -83,9 +90,9 @@ class RegisterStation(Answers):
             self.limits,
             caution,
         )
-        measures = group(label("Sheet and notches", kind="name"), self.fields, self.pin_fields)
+        measures = group(label(tr("Sheet and notches"), kind="name"), self.fields, self.pin_fields)
         out = group(
-            label("Try a block out of register", kind="name"), self.rows, self.offsets, self.bare,
+            label(tr("Try a block out of register"), kind="name"), self.rows, self.offsets, self.bare,
             self.cure, self.all_in,
         )  # fmt: skip
         groups: dict[str, QWidget] = {
@@ -103,20 +110,20 @@ class RegisterStation(Answers):
         self.side.addItems([words for _, words in _SIDES])
         self.marks.addItems([words for _, words in _MARKS])
         self.system_fields = Fields()
-        self.system_fields.add("Along the printer", self.side)
-        self.system_fields.add("Marks in the margin", self.marks)
+        self.system_fields.add(tr("Along the printer"), self.side)
+        self.system_fields.add(tr("Marks in the margin"), self.marks)
         self.thickness = NumberBox(1, 60, step=0.1)
         self.jig_fields = Fields()
-        self.jig_fields.add("Thickness of the block", self.thickness)
+        self.jig_fields.add(tr("Thickness of the block"), self.thickness)
         self.pin_fields = Fields()
-        self.pairs, self.taped = QComboBox(), QCheckBox("Tabs taped on, not punched")
-        self.pairs.addItems(["two pairs", "three pairs"])
+        self.pairs, self.taped = QComboBox(), QCheckBox(tr("Tabs taped on, not punched"))
+        self.pairs.addItems([tr("two pairs"), tr("three pairs")])
         self.clearance, self.kerf = NumberBox(0, 1, step=0.05, digits=2), NumberBox(0, 3, step=0.05, digits=2)
         self.stock_w, self.stock_h = NumberBox(60, 3000, step=10), NumberBox(60, 3000, step=10)
         for text, box in (
-            ("Pins", self.pairs), ("", self.taped), ("Clearance, each side", self.clearance),
-            ("Kerf of the cutter", self.kerf), ("Board to cut from, width", self.stock_w),
-            ("Board, height", self.stock_h),
+            (tr("Pins"), self.pairs), ("", self.taped), (tr("Clearance, each side"), self.clearance),
+            (tr("Kerf of the cutter"), self.kerf), (tr("Board to cut from, width"), self.stock_w),
+            (tr("Board, height"), self.stock_h),
         ):  # fmt: skip
             self.pin_fields.add(text, box)
         self.side.activated.connect(lambda n: self.register_asked.emit({"side": _SIDES[n][0]}))
@@ -138,17 +145,17 @@ class RegisterStation(Answers):
         self.register_asked.emit({"pins": replace(self._register.pins, **changes)})
 
     def _make_try_out(self) -> None:
-        self.rows = ColourRows("Impressions")
+        self.rows = ColourRows(tr("Impressions"))
         self.offsets = Fields()
         self.dx = NumberBox(-LARGEST_SHIFT_MM, LARGEST_SHIFT_MM, step=0.1, digits=2)
         self.dy = NumberBox(-LARGEST_SHIFT_MM, LARGEST_SHIFT_MM, step=0.1, digits=2)
         self.turn = NumberBox(-LARGEST_TURN_DEG, LARGEST_TURN_DEG, unit="°", step=0.05, digits=2)
-        self.offsets.add("To the right", self.dx)
-        self.offsets.add("Down", self.dy)
-        self.offsets.add("Turned clockwise", self.turn)
+        self.offsets.add(tr("To the right"), self.dx)
+        self.offsets.add(tr("Down"), self.dy)
+        self.offsets.add(tr("Turned clockwise"), self.turn)
         self.bare = label()
         self.cure = label()
-        self.all_in = button("Put every block back in register")
+        self.all_in = button(tr("Put every block back in register"))
 
     def _make_fields(self) -> None:
         self.fields = Fields()
@@ -160,14 +167,14 @@ class RegisterStation(Answers):
         self.wall_box = NumberBox(5, 100)
         self.block_w, self.block_h = NumberBox(0, 2000), NumberBox(0, 2000)
         for box in (self.block_w, self.block_h):
-            box.setSpecialValueText("as needed")
+            box.setSpecialValueText(tr("as needed"))
         for text, box in (
-            ("Sheet width", self.sheet_w), ("Sheet height", self.sheet_h),
-            ("Margin left of the image", self.left_box), ("Margin above it", self.top_box),
-            ("Corner notch, each arm", self.arm_box), ("Straight notch, length", self.straight_box),
-            ("Its middle, of the edge", self.place_box), ("Depth of the notches", self.depth_box),
-            ("Wood beyond the notches", self.wall_box),
-            ("Block at hand, width", self.block_w), ("Block at hand, height", self.block_h),
+            (tr("Sheet width"), self.sheet_w), (tr("Sheet height"), self.sheet_h),
+            (tr("Margin left of the image"), self.left_box), (tr("Margin above it"), self.top_box),
+            (tr("Corner notch, each arm"), self.arm_box), (tr("Straight notch, length"), self.straight_box),
+            (tr("Its middle, of the edge"), self.place_box), (tr("Depth of the notches"), self.depth_box),
+            (tr("Wood beyond the notches"), self.wall_box),
+            (tr("Block at hand, width"), self.block_w), (tr("Block at hand, height"), self.block_h),
         ):  # fmt: skip
             self.fields.add(text, box)
 

@@ -3,6 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.ui.frame.controls import Figures, NameField, button, label
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.sheets.board_view import BoardView
@@ -20,9 +21,9 @@ class BoardPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.said, self.heading, self.facts = label(kind="quiet"), label(kind="name"), Figures()
-        self.best, self.give_up = button(""), button("Give it up: it goes first at every layer")
-        self.how, self.mend = NameField("How it was put right"), button("It goes on with the others")
-        self.how.setPlaceholderText("how it was put right")
+        self.best, self.give_up = button(""), button(tr("Give it up: it goes first at every layer"))
+        self.how, self.mend = NameField(tr("How it was put right")), button(tr("It goes on with the others"))
+        self.how.setPlaceholderText(tr("how it was put right"))
         self._mending = group(self.how, self.mend)
         self._one = group(self.heading, self.facts, self.best, self.give_up, self._mending)
         column.addWidget(self.said)
@@ -35,7 +36,7 @@ class BoardPart(QWidget):
     def _mend(self) -> None:
         how = self.how.text().strip()
         self.how.clear()
-        self.mended.emit(how or "put right by hand")
+        self.mended.emit(how or tr("put right by hand"))
 
     def show_view(self, view: BoardView) -> None:
         """Show the chosen sheet."""
@@ -44,7 +45,7 @@ class BoardPart(QWidget):
         self.heading.setText(view.heading)
         self.facts.show_rows(view.facts)
         self._is_best = view.best
-        self.best.setText("No longer among the best" if view.best else "Count it among the best")
+        self.best.setText(tr("No longer among the best") if view.best else tr("Count it among the best"))
         self.best.setVisible(not view.spoiled)
         self.give_up.setVisible(not view.spoiled)
         self._mending.setVisible(view.spoiled)

@@ -4,11 +4,12 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from nomos.edition import EditionState
+from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.board import MOST_SHEETS, sheet_facts
 from nomos.units import counted
 
-_HOW = "Each picture is a sheet as it looks now; a spoiled one is crossed through. Click one."
+_HOW = tr("Each picture is a sheet as it looks now; a spoiled one is crossed through. Click one.")
 
 
 @dataclass(frozen=True)
@@ -25,14 +26,23 @@ class BoardView:
 def board_view(project: Project, state: EditionState | None, sheet: int | None, now: datetime) -> BoardView:
     """The board."""
     if state is None:
-        return BoardView("There is nothing to print yet.")
+        return BoardView(tr("There is nothing to print yet."))
     beyond = len(state.histories) - MOST_SHEETS
-    said = f"{_HOW} {counted(beyond, 'sheet')} more have no room here." if beyond > 0 else _HOW
+    said = (
+        tr(
+            "{how} {beyond} more have no room here.",
+            how=_HOW,
+            beyond=counted(beyond, tr("sheet"), tr("sheets")),
+        )
+        if beyond > 0
+        else _HOW
+    )
     if sheet is None or sheet not in state.histories:
         return BoardView(said)
     history = state.histories[sheet]
     number = f", {history.number}" if history.number else ""
     return BoardView(
-        said, f"Sheet {sheet}{number}", sheet_facts(project, state, sheet, now), history.chosen,
+        said, tr("Sheet {sheet}{number}", sheet=sheet, number=number), sheet_facts(project, state, sheet,
+        now), history.chosen,
         history.spoiled_at is not None,
     )  # fmt: skip

@@ -5,6 +5,7 @@ from dataclasses import replace
 from datetime import datetime
 
 from nomos.edition import EditionState
+from nomos.language import tr
 from nomos.project import LaidSheet, Project, Proof
 from nomos.project.edition.board import Board, sheets_board
 from nomos.project.register.comparison import marks_text
@@ -20,7 +21,7 @@ from nomos.ui.stations.sheets.widget import SheetsStation
 class SheetsHere(Here[SheetsStation]):
     """How many sheets?"""
 
-    hint = "Set the edition: the sheets to start with follow."
+    hint = tr("Set the edition: the sheets to start with follow.")
     _drawn: tuple[EditionState, LaidSheet, Board] | None = None
 
     def made(self) -> SheetsStation:

@@ -6,6 +6,7 @@ import numpy as np
 
 from nomos.edition.sheets import BuyingLine
 from nomos.errors import BadInput
+from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import Record, buying_list, layer_names
 from nomos.project.model.craft import EditionPlan
@@ -43,10 +44,10 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
     pulled = record is not None and any(each.good + each.spoiled + each.repaired for each in record.figures)
     if record is not None and pulled:
         good = round(record.good, 3)
-        learnt = f"The log says {100 * record.good:.1f} % of pulls are good"
+        learnt = tr("The log says {good:.1f} % of pulls are good", good=100 * record.good)
         paces = [each.minutes_a_pull for each in record.figures if each.minutes_a_pull is not None]
         pace = round(sum(paces) / len(paces), 1) if paces else None
-        learnt += f", {number(pace)} min a pull." if pace else "."
+        learnt += tr(", {pace} min a pull.", pace=number(pace)) if pace else "."
     try:
         found = sheets_of(project)
         total = all_sheets(project, found)
@@ -56,22 +57,36 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
     cost = sum(line.cost for line in lines)
     return SheetsView(
         plan,
-        f"Cut {total} sheets: {found.start_sheets} for the edition, the rest for proofs and first pulls.",
+        tr(
+            "Cut {total} sheets: {start_sheets} for the edition, the rest for proofs and first pulls.",
+            total=total,
+            start_sheets=found.start_sheets,
+        ),
         (
-            ("Good sheets wanted", f"{plan.wanted}"),
-            ("Come through all layers", f"{100 * found.p_sheet:.0f} %"),
-            ("For proofing", f"{plan.proofing} sheets"),
-            ("Sacrificed, one a layer", f"{total - found.start_sheets - plan.proofing} sheets"),
-            ("Bench, ink and days go by", f"{planned_sheets(project)} sheets"),
+            (tr("Good sheets wanted"), f"{plan.wanted}"),
+            (tr("Come through all layers"), tr("{p_sheet:.0f} %", p_sheet=100 * found.p_sheet)),
+            (tr("For proofing"), tr("{proofing} sheets", proofing=plan.proofing)),
+            (
+                tr("Sacrificed, one a layer"),
+                tr("{proofing} sheets", proofing=total - found.start_sheets - plan.proofing),
+            ),
+            (
+                tr("Bench, ink and days go by"),
+                tr("{planned_sheets} sheets", planned_sheets=planned_sheets(project)),
+            ),
         ),
         found.curve,
         found.start_sheets,
         planned_sheets(project) == total,
         tuple(
-            (line.what, f"{number(line.amount, 0)} {line.unit}" + (f", {line.cost:.2f}" if line.cost else ""))
+            (
+                line.what,
+                f"{number(line.amount, 0)} {line.unit}"
+                + (tr(", {cost:.2f}", cost=line.cost) if line.cost else ""),
+            )
             for line in lines
         ),
-        f"In all {cost:.2f}" if cost else "",
+        tr("In all {cost:.2f}", cost=cost) if cost else "",
         learnt,
         good,
         pace,
@@ -105,7 +120,9 @@ def record_view(
     remarks: tuple[str, ...] = ()
     apart = ""
     if apart_de00 is not None:
-        apart = f"On the whole they are ΔE {number(apart_de00)} apart. {drift}"
+        apart = tr(
+            "On the whole they are ΔE {apart_de00} apart. {drift}", apart_de00=number(apart_de00), drift=drift
+        )
     if record is not None:
         proofs = tuple(event.text.removesuffix(".png") for event in record.state.pictures)
         remarks = tuple(
@@ -113,17 +130,27 @@ def record_view(
             for event in record.state.remarks[-_MOST_REMARKS:]
         )
     if record is None or not record.figures:
-        empty = "Nothing has been printed yet: the bench writes it down."
+        empty = tr("Nothing has been printed yet: the bench writes it down.")
         return RecordView((), (), "", empty, True, proofs, how, apart, remarks)
     names = layer_names(project, record.state)
     layers = []
     for each in record.figures:
-        pace = f", {number(each.minutes_a_pull)} min a pull" if each.minutes_a_pull else ""
-        reasons = f" ({', '.join(f'{n} {why}' for why, n in each.reasons)})" if each.reasons else ""
+        pace = (
+            tr(", {minutes_a_pull} min a pull", minutes_a_pull=number(each.minutes_a_pull))
+            if each.minutes_a_pull
+            else ""
+        )
+        reasons = f" ({', '.join(f'{n} {tr(why)}' for why, n in each.reasons)})" if each.reasons else ""
         layers.append(
             (
                 f"{each.layer + 1} {names[each.layer]}",
-                f"{each.good} good, {each.spoiled} spoiled{reasons}{pace}",
+                tr(
+                    "{good} good, {spoiled} spoiled{reasons}{pace}",
+                    good=each.good,
+                    spoiled=each.spoiled,
+                    reasons=reasons,
+                    pace=pace,
+                ),
             )
         )
     given = dict(record.numbers.given)
@@ -133,13 +160,17 @@ def record_view(
             continue
         state = history.number or given.get(history.sheet, "")
         if history.spoiled_at is not None:
-            state = f"spoiled: {history.reason}"
-        best = "best; " if history.chosen else ""
-        through = f"{len(history.layers)} of {record.state.layers} layers"
-        rows.append(Row(str(history.sheet), "", f"Sheet {history.sheet}", f"{best}{state or through}"))
-    short = f"; {record.numbers.short} missing to the edition" if record.numbers.short else ""
+            state = tr("spoiled: {reason}", reason=tr(history.reason))
+        best = tr("best; ") if history.chosen else ""
+        through = tr(
+            "{layers} of {layers_2} layers", layers=len(history.layers), layers_2=record.state.layers
+        )
+        rows.append(
+            Row(str(history.sheet), "", tr("Sheet {sheet}", sheet=history.sheet), f"{best}{state or through}")
+        )
+    short = tr("; {short} missing to the edition", short=record.numbers.short) if record.numbers.short else ""
     ink = sum(each.ink_g or 0.0 for each in record.figures)
-    said = f"{100 * record.good:.1f} % of pulls are good by the log"
-    said += f"; {number(ink)} g of ink weighed" if ink else ""
-    numbered = f"{len(given)} sheets can be numbered{short}."
+    said = tr("{good:.1f} % of pulls are good by the log", good=100 * record.good)
+    said += tr("; {ink} g of ink weighed", ink=number(ink)) if ink else ""
+    numbered = tr("{given} sheets can be numbered{short}.", given=len(given), short=short)
     return RecordView(tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks)

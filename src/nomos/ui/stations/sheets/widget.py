@@ -6,6 +6,7 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QColor, QHideEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
 
+from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
@@ -17,7 +18,7 @@ from nomos.ui.stations.sheets.view import RecordView, SheetsView
 
 # How long each of two pictures is seen while they flicker.
 _FLICKER_MS = 700
-PARTS = (("sheets", "Sheets"), ("buy", "To buy"), ("board", "Board"), ("record", "Record"))
+PARTS = (("sheets", tr("Sheets")), ("buy", tr("To buy")), ("board", tr("Board")), ("record", tr("Record")))
 
 
 class ChanceCurve(QWidget):
@@ -25,7 +26,7 @@ class ChanceCurve(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.setAccessibleName("Chance that so many sheets are enough")
+        self.setAccessibleName(tr("Chance that so many sheets are enough"))
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self._curve: tuple[tuple[int, float], ...] = ()
         self._start, self._confidence = 0, 0.9
@@ -60,7 +61,7 @@ class ChanceCurve(QWidget):
             painter.drawLine(at(first, chance), at(last, chance))
             place = QRectF(0, at(first, chance).y() - 9, theme.scaled(30), 18)
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(place, Qt.AlignmentFlag.AlignRight, f"{100 * chance:.0f} %")
+            painter.drawText(place, Qt.AlignmentFlag.AlignRight, tr("{chance:.0f} %", chance=100 * chance))
             painter.setPen(QPen(QColor(tone.line), 1))
         painter.setPen(QPen(QColor(tone.accent), 2))
         painter.drawPolyline(QPolygonF([at(count, chance) for count, chance in self._curve]))
@@ -71,7 +72,7 @@ class ChanceCurve(QWidget):
         painter.drawEllipse(here, 4, 4)
         painter.setPen(QColor(tone.text))
         below = QRectF(here.x() - 60, box.bottom() + 4, 120, 18)
-        painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, f"{self._start} sheets")
+        painter.drawText(below, Qt.AlignmentFlag.AlignHCenter, tr("{start} sheets", start=self._start))
 
 
 class SheetsStation(Answers):
@@ -93,32 +94,35 @@ class SheetsStation(Answers):
     anew_asked = pyqtSignal()
 
     def __init__(self) -> None:
-        super().__init__("How many sheets?", PARTS, "sheets")
+        super().__init__(tr("How many sheets?"), PARTS, "sheets")
         self.answer, self.figures, self.curve = label(kind="name"), Figures(), ChanceCurve()
         self.fields, self.boxes = Fields(), {}
         for name, text, box in (
-            ("edition", "Edition", NumberBox(1, 10_000, unit="", digits=0)),
-            ("artist", "Artist's proofs", NumberBox(0, 1000, unit="", digits=0)),
-            ("printer", "Printer's proofs", NumberBox(0, 1000, unit="", digits=0)),
-            ("proofing", "Sheets for proofing", NumberBox(0, 1000, unit="", digits=0)),
-            ("good", "A pull is good with", NumberBox(1, 100, unit="%", digits=1)),
-            ("confidence", "Sure to", NumberBox(50, 99.9, unit="%", digits=1)),
+            ("edition", tr("Edition"), NumberBox(1, 10_000, unit="", digits=0)),
+            ("artist", tr("Artist's proofs"), NumberBox(0, 1000, unit="", digits=0)),
+            ("printer", tr("Printer's proofs"), NumberBox(0, 1000, unit="", digits=0)),
+            ("proofing", tr("Sheets for proofing"), NumberBox(0, 1000, unit="", digits=0)),
+            ("good", tr("A pull is good with"), NumberBox(1, 100, unit="%", digits=1)),
+            ("confidence", tr("Sure to"), NumberBox(50, 99.9, unit="%", digits=1)),
         ):
             self.boxes[name] = box
             self.fields.add(text, box)
-        self.bat, self.sacrificed = QCheckBox("A BAT beside it"), QCheckBox("One bad sheet for every layer")
-        self.varied = QCheckBox("A varied edition")
-        self.varied.setToolTip("Sheets differ on purpose, and are numbered so")
-        self.learnt, self.take = label(kind="quiet"), button("Take what the log says")
+        self.bat, self.sacrificed = (
+            QCheckBox(tr("A BAT beside it")),
+            QCheckBox(tr("One bad sheet for every layer")),
+        )
+        self.varied = QCheckBox(tr("A varied edition"))
+        self.varied.setToolTip(tr("Sheets differ on purpose, and are numbered so"))
+        self.learnt, self.take = label(kind="quiet"), button(tr("Take what the log says"))
         self.plan = button("")
         self.buy, self.cost = Figures(), label(kind="name")
         self._make_prices()
-        self.layers, self.sheets = Figures(), ColourRows("Sheets of the edition")
+        self.layers, self.sheets = Figures(), ColourRows(tr("Sheets of the edition"))
         self.numbers, self.said = label(), label(kind="quiet")
-        self.number, self.write = button("Number the sheets"), button("Write statement and tables…")
-        self.anew = button("Begin another edition", plain=True)
+        self.number, self.write = button(tr("Number the sheets")), button(tr("Write statement and tables…"))
+        self.anew = button(tr("Begin another edition"), plain=True)
         self.hint = label(
-            "Click a sheet to count it among the best: the best are numbered first.", kind="quiet"
+            tr("Click a sheet to count it among the best: the best are numbered first."), kind="quiet"
         )
         self._make_proofs()
         self.board = BoardPart()
@@ -134,8 +138,8 @@ class SheetsStation(Answers):
             "board": self.board,
             "record": group(
                 self.said, self.layers, self.numbers, self.number, self.write,
-                label("Proofs beside the plan", kind="name"), self.picture, self.proof_fields, self.how,
-                self.flicker, self.apart, label("A remark", kind="name"), self.remark, self.remarks,
+                label(tr("Proofs beside the plan"), kind="name"), self.picture, self.proof_fields, self.how,
+                self.flicker, self.apart, label(tr("A remark"), kind="name"), self.remark, self.remarks,
                 self.hint, self.sheets, self.anew,
             ),
         }  # fmt: skip
@@ -151,23 +155,28 @@ class SheetsStation(Answers):
             NumberBox(0, 1e4, unit="", digits=2),
         )
         for text, price in (
-            ("Full sheet, width", self.full_w), ("Full sheet, height", self.full_h),
-            ("A full sheet costs", self.paper_cost), ("A sheet of newsprint", self.news_cost),
+            (tr("Full sheet, width"), self.full_w), (tr("Full sheet, height"), self.full_h),
+            (tr("A full sheet costs"), self.paper_cost), (tr("A sheet of newsprint"), self.news_cost),
         ):  # fmt: skip
             self.prices.add(text, price)
 
     def _make_proofs(self) -> None:
         """Pictures of proofs, two of them laid together, and remarks."""
-        self.picture = button("Keep a picture of a proof…")
+        self.picture = button(tr("Keep a picture of a proof…"))
         self.proof, self.against, self.proof_fields = QComboBox(), QComboBox(), Fields()
-        self.proof_fields.add("Proof", self.proof)
-        self.proof_fields.add("Beside", self.against)
+        self.proof_fields.add(tr("Proof"), self.proof)
+        self.proof_fields.add(tr("Beside"), self.against)
         self.how = Choice(
-            (("split", "Split"), ("difference", "Difference"), ("other", "Proof"), ("one", "Beside"))
+            (
+                ("split", tr("Split")),
+                ("difference", tr("Difference")),
+                ("other", tr("Proof")),
+                ("one", tr("Beside")),
+            )
         )
-        self.flicker, self.apart = button("Flicker"), label(kind="quiet")
+        self.flicker, self.apart = button(tr("Flicker")), label(kind="quiet")
         self.flicker.setCheckable(True)
-        self.remark, self.remarks = NameField("A remark"), label(kind="quiet")
+        self.remark, self.remarks = NameField(tr("A remark")), label(kind="quiet")
         self.remark.setMaxLength(400)
         self._clock = QTimer(self)
         self._clock.setInterval(_FLICKER_MS)
@@ -242,7 +251,7 @@ class SheetsStation(Answers):
         for part in (self.learnt, self.take):
             part.setVisible(bool(view.learnt))
         self.plan.setText(
-            "Ink and days are planned for them" if view.planned else "Plan ink and days for them"
+            tr("Ink and days are planned for them") if view.planned else tr("Plan ink and days for them")
         )
         self.plan.setEnabled(bool(view.start) and not view.planned)
         self.buy.show_rows(view.buy)
@@ -265,7 +274,7 @@ class SheetsStation(Answers):
     def _show_proofs(self, record: RecordView) -> None:
         if record.proofs != self._names:
             self._names = record.proofs
-            for box, first in ((self.proof, ()), (self.against, ("the plan",))):
+            for box, first in ((self.proof, ()), (self.against, (tr("the plan"),))):
                 box.clear()
                 box.addItems([*first, *record.proofs])
             self.proof.setCurrentIndex(len(record.proofs) - 1)

@@ -1,0 +1,75 @@
+"""The language of the window: Qt's translation, from catalogues that are read as they are written.
+
+It is chosen before any other part of the window or the heart is imported: see nomos.language.
+"""
+
+from pathlib import Path
+from xml.etree import ElementTree
+
+from PyQt6.QtCore import QCoreApplication, QLibraryInfo, QLocale, QSettings, QTranslator
+
+from nomos import language
+from nomos.folders import config_folder
+
+# The one that is spoken; None for English.
+_spoken: "Catalogue | None" = None
+# The folder of catalogues: <language>.ts, Qt's translation sources; tools/words.py keeps them with the code.
+_CATALOGUES = Path(language.__file__).parent / "words"
+# As each calls itself; English stands in the code.
+LANGUAGES = {"en": "English", "de": "Deutsch"}
+
+
+class Catalogue(QTranslator):
+    """A catalogue of translations, read from its source: what is shipped is what a translator edits."""
+
+    def __init__(self, path: Path) -> None:
+        super().__init__()
+        messages = ElementTree.parse(path).getroot().iter("message")
+        self._words = {each.findtext("source"): each.findtext("translation") for each in messages}
+
+    def translate(  # type: ignore[override]  # None is Qt's null string: it has no translation
+        self, _context: str | None, message: str | None, _apart: str | None = None, _count: int = -1
+    ) -> str | None:
+        """The translation of a message, None where there is none."""
+        return self._words.get(message) or None
+
+    def isEmpty(self) -> bool:
+        return not self._words
+
+    def changed(self) -> frozenset[str]:
+        """The messages that are other words in this language."""
+        return frozenset(message for message, said in self._words.items() if message and said != message)
+
+
+def window_settings() -> QSettings:
+    """What is set for the windows of this machine."""
+    return QSettings(str(config_folder() / "window.ini"), QSettings.Format.IniFormat)
+
+
+def wanted(settings: QSettings) -> str:
+    """The language of the window: as set, or the desktop's where there is a catalogue for it."""
+    known = str(settings.value("language", "", str))
+    desktop = QLocale.system().name()[:2]
+    return known if known in LANGUAGES else desktop if desktop in LANGUAGES else "en"
+
+
+def choose(name: str) -> None:
+    """Speak a language from now on; English needs no catalogue."""
+    global _spoken
+    if name == "en":
+        return
+    _spoken = catalogue = Catalogue(_CATALOGUES / f"{name}.ts")
+    locale = QLocale(name)
+    QLocale.setDefault(locale)
+    language.speak(name, lambda said: catalogue.translate("nomos", said) or said, locale.decimalPoint())
+
+
+def install() -> None:
+    """Have Qt speak it too, and its own dialogs with what Qt brings for them. Needs the application."""
+    if _spoken is None:
+        return
+    QCoreApplication.installTranslator(_spoken)
+    own = QTranslator(QCoreApplication.instance())
+    place = QLibraryInfo.path(QLibraryInfo.LibraryPath.TranslationsPath)
+    if own.load(QLocale(), "qtbase", "_", place):
+        QCoreApplication.installTranslator(own)
