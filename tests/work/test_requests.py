@@ -54,6 +54,7 @@ from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of, sheet_of
 from nomos.work.flash import flash_of, practise_of
+from nomos.work.freedom import freedom_request, look_for_freedom
 from nomos.work.inking import inking_of
 from nomos.work.orders import orders_of
 from nomos.work.recipes import recipes_of
@@ -62,6 +63,9 @@ from nomos.work.scan import planned_of
 from nomos.work.sure import sure_of
 
 Edit = Callable[[Project], Project]
+
+# The second pull of the small print.
+PULL = "pull2"
 
 EDITS: dict[str, Edit] = {
     "as it is": lambda p: p,
@@ -146,6 +150,10 @@ def _look(whole: Whole) -> Any:
 JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     "carve": (carve_of, _carved),
     "look": (look_of, _look),
+    "freedom": (
+        lambda p, cut: freedom_request(p, cut, PULL),
+        lambda w: look_for_freedom(w.project, w.laid, PULL),
+    ),
     "inking": (inking_of, lambda w: look_at_inking(w.project, w.blocks)),
     "flash": (lambda p, cut: flash_of(p, cut, 3), lambda w: flash_fast(w.project, w.blocks, 3)),
     "practise": (lambda p, cut: practise_of(p, cut, 3), lambda w: make_exercise(w.project, w.blocks, 3)),
@@ -229,7 +237,7 @@ def test_what_does_not_matter_asks_nothing_anew(little: tuple[Project, Assets]) 
         return found
 
     assert changed("title", "a reading") == set()
-    inked = {"orders", "flash", "practise", "planned", "sure", "inking"}
+    inked = {"orders", "flash", "practise", "planned", "sure", "inking", "freedom"}
     assert changed("sheets", "working day", "drying") == inked
     assert not changed("shade", "drying") & {"cut", "sheet", "carve", "look"}
     assert changed("grip") == {"carve"}

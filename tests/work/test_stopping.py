@@ -19,6 +19,7 @@ from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
 from nomos.work.flash import flash_of, grid_of, one_sheet_of, practise_of
+from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
 from nomos.work.open import Wish, flatten_of
 from nomos.work.orders import orders_of
@@ -48,6 +49,7 @@ REQUESTS: dict[str, Make] = {
     "Grid": lambda p, _a, cut: grid_of(p, cut, 1),
     "OneSheet": lambda p, _a, cut: one_sheet_of(p, cut, 1),
     "Practise": lambda p, _a, cut: practise_of(p, cut, 1),
+    "LookForFreedom": lambda p, _a, cut: freedom_request(p, cut, p.impressions[1].id),
     "LookAtInking": lambda p, _a, cut: inking_of(p, cut),
     "Look": lambda p, a, _cut: _flatten(p, a),
     "Flatten": lambda p, a, _cut: _flatten(p, a),

@@ -52,8 +52,10 @@ class Middle(QStackedWidget):
             outlines = Overlay(spots=found.places, raster=found.raster) if found else None
         over = self._column.laid_over(project)
         card = hand.inkroom.card
+        pull = looked_at.pull if looked_at.shown == "free" else None
+        free = hand.keeper.free_of(pull) if pull is not None else None
         self.sheet.show_content(
-            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines)
+            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines, free)
         )
 
     def _belonging(self) -> QWidget:

@@ -11266,6 +11266,10 @@ N</translation>
    <translation>ein glaubhafter Bogen wird gedruckt</translation>
   </message>
   <message>
+   <source>looking where nothing is seen</source>
+   <translation>Unsichtbares wird gesucht</translation>
+  </message>
+  <message>
    <source>a first look</source>
    <translation>ein erster Blick</translation>
   </message>

@@ -10,6 +10,7 @@ from nomos.project.sheet.laying import colour_matches
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
+from nomos.work.freedom import Freedom, LookForFreedom, freedom_request
 from nomos.work.inking import LookAtInking, inking_of
 from nomos.work.review import LookClosely, look_of, slow_findings
 
@@ -41,6 +42,8 @@ class ProofKeeper(QObject):
         self._sheets = Asker(runner, "proof", self.failed.emit, said=tr("laying the sheet"), rank=FIRST)
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
         self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
+        self._frees = Asker(runner, "free", self.failed.emit, said=LookForFreedom.said)
+        self._free: tuple[str, Freedom] | None = None
         self._laid: _Laid | None = None
         self._wanted: Bare | None = None
         self._look: LookClosely | None = None
@@ -59,6 +62,20 @@ class ProofKeeper(QObject):
     def close(self) -> None:
         """Make nothing up any more."""
         self._still.stop()
+
+    def free_of(self, pull: str) -> Freedom | None:
+        """Where a pull's block is free; asked for when it is not known, and what was known until then."""
+        project, proof = self._document.project, self.proof
+        if project is None or self.cut is None or proof is None or pull not in proof.laid.pulls:
+            return None
+        if not self.rough:
+            request = freedom_request(project, self.cut, pull)
+            known = self._runner.answers.known(request)
+            if known is None:
+                self._frees.ask(request, lambda _: self.changed.emit())
+            else:
+                self._free = (pull, known)
+        return self._free[1] if self._free is not None and self._free[0] == pull else None
 
     def _make_up(self) -> None:
         """Do what was left while a hand was dragging."""
@@ -101,6 +118,8 @@ class ProofKeeper(QObject):
             self._sheets.cancel()
             self._looks.cancel()
             self._inkings.cancel()
+            self._frees.cancel()
+            self._free = None
             self._laid, self.proof, self._wanted, self._look, self._inking = None, None, None, None, None
             self.changed.emit()
             return

@@ -1,38 +1,29 @@
 """What can be laid over the design: where colours run under each other, and where the knife is free."""
 
-from dataclasses import replace
 from functools import lru_cache
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb, srgb_to_lab
-from nomos.project import Block, CutBlocks, LaidSheet, Project, Proof
+from nomos.project import Block, CutBlocks, Project, Proof
 from nomos.project.blocks.traps import border_traps
-from nomos.project.check.cutting import freedom_of
-from nomos.project.check.inking import stray_lines
-from nomos.project.model import Outline
-from nomos.proof import CombinationMap, Index, mips
+from nomos.proof import Index, mips
 from nomos.separation.contour import contour_mask
 from nomos.ui.frame.raster import Raster
-from nomos.work import held
+from nomos.work.freedom import Freedom
 
 # Overlays are worked out at no more than so many pixels: a few dozen milliseconds.
 _PIXELS = 2_500_000
-# What lines are traced on.
-_LINE_PIXELS = 300_000
 # A trap, a run under the key, a kiss; where the knife is free to remove, or to leave. Colours to tell
 # apart on the pale design, chosen by us.
 _TRAP, _UNDER_KEY, _KISS = (34.0, 12.0, -44.0), (62.0, 0.0, 0.0), (40.0, 52.0, 34.0)
 _REMOVE, _LEAVE, _PRINTS, _CLEAR = (66.0, 8.0, -26.0), (84.0, 3.0, -12.0), (30.0, 0.0, 0.0), (96.0, 0.0, 2.0)
 _PALE = 0.72
-# What decides whether a change of a block is seen.
-_SEEN = ("flat", "inks", "paper", "blocks", "impressions", "register", "tolerance_mm")
 
 
-def _step(shape: tuple[int, ...], pixels: int = _PIXELS) -> int:
+def _step(shape: tuple[int, ...]) -> int:
     step = 1
-    while shape[0] * shape[1] // step**2 > pixels:
+    while shape[0] * shape[1] // step**2 > _PIXELS:
         step += 1
     return step
 
@@ -74,38 +65,7 @@ def _trap_page(
     return mips(page), cut.px_per_mm / step
 
 
-def free_raster(proof: Proof, pull: str) -> Raster:
+def free_raster(project: Project, free: Freedom) -> Raster:
     """One block: what it prints, and where it may print or not without a visible change."""
-    project, laid = proof.project, proof.laid
-    levels, px_per_mm = _free_page(held(project, *_SEEN), laid, pull)
     labs = np.array([_CLEAR, _PRINTS, _LEAVE, _REMOVE])
-    return Raster(levels, labs, px_per_mm, project.image.left, project.image.top)
-
-
-def free_lines(proof: Proof, pull: str) -> tuple[Outline, ...]:
-    """How far a pull's ink may run, unseen; mm on the sheet."""
-    return _free_lines(held(proof.project, *_SEEN), proof.laid, pull)
-
-
-@lru_cache(maxsize=1)
-def _free_lines(project: Project, laid: LaidSheet, pull: str) -> tuple[Outline, ...]:
-    return stray_lines(project, _inside(laid, _LINE_PIXELS), pull)
-
-
-@lru_cache(maxsize=1)
-def _free_page(project: Project, laid: LaidSheet, pull: str) -> tuple[tuple[Index, ...], float]:
-    """1 prints; 2 more where it is free."""
-    small = _inside(laid)
-    free = freedom_of(project, small, pull)
-    prints = small.printed_by(pull)[small.map.index].astype(np.uint8)
-    page: NDArray[np.uint8] = free * np.uint8(2) + prints
-    return mips(page), small.px_per_mm
-
-
-def _inside(laid: LaidSheet, pixels: int = _PIXELS) -> LaidSheet:
-    """The image of a laid sheet without its margin, at no more pixels than an overlay needs."""
-    inner = laid.inner
-    step = _step(inner.shape, pixels)
-    index: Index = inner[::step, ::step].copy()
-    small = CombinationMap(index, laid.map.members, laid.map.pixels)
-    return replace(laid, map=small, pad_px=0, px_per_mm=laid.px_per_mm / step)
+    return Raster(free.levels, labs, free.px_per_mm, project.image.left, project.image.top)

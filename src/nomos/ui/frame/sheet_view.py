@@ -22,10 +22,11 @@ from nomos.project.model import Outline
 from nomos.project.register.system import marks_of, plan_of_system
 from nomos.proof import Index
 from nomos.registration import PrintedMark, Rect, SystemPlan
-from nomos.ui.frame.overlays import free_lines, free_raster, trap_raster
+from nomos.ui.frame.overlays import free_raster, trap_raster
 from nomos.ui.frame.raster import Page, Raster, index_levels, picture_levels
 from nomos.ui.frame.state import MIRRORED, Marked, UiState
 from nomos.units import lengths_text, number
+from nomos.work.freedom import Freedom
 
 
 @dataclass(frozen=True)
@@ -80,11 +81,13 @@ def sheet_content(
     card: Card | None = None,
     laid_over: Overlay | None = None,
     outlines: Overlay | None = None,
+    free: Freedom | None = None,
 ) -> SheetContent:
     """The sheet for a station.
 
     sketch : the design's own pixels, once read; outlines : the same with the outlines of the fields.
     card : a drawdown card. laid_over : words, spots, or another picture of the whole sheet.
+    free : where the chosen block is free, if that is what is looked at.
     """
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
@@ -94,13 +97,15 @@ def sheet_content(
         raster, spots = outlines.raster, outlines.spots
     elif state.shown == "card" and card is not None:
         raster = _card_raster(project, card)
+    elif free is not None:
+        raster = free_raster(project, free)
     elif proof is not None:
         raster = _flat(proof) if state.shown in ("flat", "outlined", "picture") else _print(proof, state)
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
     words = _piece_numbers(project, proof) if state.shown == "pieces" else ()
-    lines = _stray_lines(proof, state)
+    lines = free.lines if free is not None else ()
     if laid_over is not None:
         raster, spots, words = laid_over.raster or raster, laid_over.spots, laid_over.words
         lines = laid_over.lines
@@ -118,13 +123,6 @@ def sheet_content(
         marks_of(project)[0] if at_register and not plain else (),
         lines,
     )
-
-
-def _stray_lines(proof: Proof | None, state: UiState) -> tuple[Outline, ...]:
-    """How far the chosen pull's ink may run, where it is looked at where the block is free."""
-    if state.shown != "free" or proof is None or state.pull is None:
-        return ()
-    return free_lines(proof, state.pull) if state.pull in proof.laid.pulls else ()
 
 
 def _handles(project: Project, state: UiState) -> tuple[Handle, ...]:
@@ -191,8 +189,6 @@ def _print(proof: Proof, state: UiState) -> Raster:
         return _sawn(proof)
     elif state.shown == "traps":
         return trap_raster(proof)
-    elif state.shown == "free" and state.pull is not None and state.pull in laid.pulls:
-        return free_raster(proof, state.pull)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
     elif state.shown == "where" and state.pull is not None and state.pull in laid.pulls:
