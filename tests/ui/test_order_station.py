@@ -5,9 +5,11 @@ from pathlib import Path
 import pytest
 from msgspec.structs import replace
 from PyQt6.QtCore import QDate
-from PyQt6.QtWidgets import QPushButton
+from PyQt6.QtWidgets import QApplication, QPushButton
 
+from nomos.project.model.edits import with_workshop
 from nomos.ui.desk import Desk
+from nomos.ui.stations.order.view import MOST_STEPS
 from tests.ui.conftest import Answers, click, names, press, project_of, settle
 
 
@@ -80,11 +82,31 @@ def test_the_days_follow_times_and_a_day_lost(order: Desk, answers: Answers, tmp
     assert 5 in project_of(desk).times.days
     answers.folder = tmp_path
     click(station.days.file)
+    settle(desk)
     assert (tmp_path / "edition.ics").read_bytes().startswith(b"BEGIN:VCALENDAR")
     station.days.boxes["closes"].set_by_hand.emit(9.2)
     settle(desk)
     assert "too short" in station.days.refused.text()
     assert desk.window.grab().width() == 1280
+
+
+def test_the_days_of_a_huge_edition_are_asked_for_and_begin_in_sight(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.controller.go_to("order")
+    station = desk.window.at("order")
+    station.turn_to("days")
+    settle(desk)
+    before = desk.window.strip._tabs[3].answer
+    desk.controller.edit("Sheets", lambda project: with_workshop(project, sheets=2_000))
+    QApplication.processEvents()
+    # The window's thread has not planned them: it waits, and shows what it had.
+    assert {"days", "day count"} <= set(desk.runner.busy())
+    assert desk.window.strip._tabs[3].answer == before
+    settle(desk)
+    assert "2000 sheets in" in station.days.said.text()
+    assert "beginning" in station.days.said.text()
+    assert len(station.days.steps._rows) == MOST_STEPS
+    assert desk.window.strip._tabs[3].answer != before
 
 
 def test_rollers_and_tack(order: Desk) -> None:

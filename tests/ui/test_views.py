@@ -60,7 +60,7 @@ def test_lightness_chroma_hue_go_there_and_back(lightness: float, chroma: float,
 def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
-    tabs = {tab.station: tab for tab in frame.station_tabs(project, proof, UiState("inks"))}
+    tabs = {tab.station: tab for tab in frame.station_tabs(project, proof, UiState("inks"), 10)}
     assert tabs["design"].answer == "9 colours, 180 × 240 mm"
     assert tabs["blocks"].answer == "8 blocks, 5 findings"
     assert tabs["order"].answer == "8 pulls, 10 days"

@@ -3,6 +3,7 @@
 import dataclasses
 from collections.abc import Callable
 from dataclasses import dataclass
+from datetime import date
 from typing import Any
 
 import msgspec
@@ -43,6 +44,7 @@ from nomos.project.model.edits import (
     with_trap,
     with_workshop,
 )
+from nomos.project.order.days import calendar_of, days_needed
 from nomos.project.order.search import best_orders
 from nomos.project.register.comparison import planned
 from nomos.project.register.edits import with_offset
@@ -53,6 +55,7 @@ from nomos.proof import Misregister
 from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of, sheet_of
+from nomos.work.days import Planned, count_of, days_of
 from nomos.work.flash import flash_of, practise_of
 from nomos.work.freedom import freedom_request, look_for_freedom
 from nomos.work.inking import inking_of
@@ -66,6 +69,7 @@ Edit = Callable[[Project], Project]
 
 # The second pull of the small print.
 PULL = "pull2"
+MONDAY = date(2026, 11, 30)
 
 EDITS: dict[str, Edit] = {
     "as it is": lambda p: p,
@@ -150,6 +154,8 @@ def _look(whole: Whole) -> Any:
 JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     "carve": (carve_of, _carved),
     "look": (look_of, _look),
+    "days": (lambda p, _cut: days_of(p, MONDAY), lambda w: Planned(calendar_of(w.project, MONDAY))),
+    "day count": (lambda p, _cut: count_of(p), lambda w: days_needed(w.project)),
     "freedom": (
         lambda p, cut: freedom_request(p, cut, PULL),
         lambda w: look_for_freedom(w.project, w.laid, PULL),
@@ -237,7 +243,7 @@ def test_what_does_not_matter_asks_nothing_anew(little: tuple[Project, Assets]) 
         return found
 
     assert changed("title", "a reading") == set()
-    inked = {"orders", "flash", "practise", "planned", "sure", "inking", "freedom"}
+    inked = {"orders", "flash", "practise", "planned", "sure", "inking", "freedom", "days", "day count"}
     assert changed("sheets", "working day", "drying") == inked
     assert not changed("shade", "drying") & {"cut", "sheet", "carve", "look"}
     assert changed("grip") == {"carve"}

@@ -6,6 +6,7 @@ import pkgutil
 import threading
 import time
 from collections.abc import Callable
+from datetime import date
 from typing import Any
 
 import numpy as np
@@ -18,6 +19,7 @@ from nomos.project import Assets, Project
 from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
+from nomos.work.days import count_of, days_of
 from nomos.work.flash import flash_of, grid_of, one_sheet_of, practise_of
 from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
@@ -49,6 +51,8 @@ REQUESTS: dict[str, Make] = {
     "Grid": lambda p, _a, cut: grid_of(p, cut, 1),
     "OneSheet": lambda p, _a, cut: one_sheet_of(p, cut, 1),
     "Practise": lambda p, _a, cut: practise_of(p, cut, 1),
+    "CountDays": lambda p, _a, _cut: count_of(p),
+    "PlanDays": lambda p, _a, _cut: days_of(p, date(2026, 11, 30)),
     "LookForFreedom": lambda p, _a, cut: freedom_request(p, cut, p.impressions[1].id),
     "LookAtInking": lambda p, _a, cut: inking_of(p, cut),
     "Look": lambda p, a, _cut: _flatten(p, a),

@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import date, datetime, time, timedelta
-from functools import lru_cache
 from heapq import heappop, heappush
 from typing import Literal
 
@@ -11,10 +10,13 @@ from msgspec import Struct
 
 from nomos.language import tr
 from nomos.order.washing import Cleaning
+from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.units import counted
 
 Way = Literal["whole edition", "sheet by sheet"]
 Limit = Literal["drying", "rack", "hours", "work"]
+# Of the work of a plan with its help, the plan itself.
+_OWN_PART = 0.15
 _FOREVER_DAYS, _NO_LIMIT = 3000, 1_000_000
 # Times are whole microseconds: what misses by less than this fits.
 _BLINK = timedelta(milliseconds=1)
@@ -140,7 +142,9 @@ def drying_hours(hours: float, times: Times, *, film: float = 1.0, water: bool =
     return hours * warm * film * max(damp, 0.3)
 
 
-def plan_days(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
+def plan_days(
+    runs: Sequence[Run], sheets: int, times: Times, start: date, *, progress: Progress = NULL_PROGRESS
+) -> Calendar:
     """The days of an edition.
 
     Parameters
@@ -156,19 +160,20 @@ def plan_days(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
     layer with the first dry sheet and waiting until all are dry; the one that ends
     earlier is kept.
     """
-    return _planned(tuple(runs), sheets, times, start)
-
-
-@lru_cache(maxsize=64)
-def _planned(runs: tuple[Run, ...], sheets: int, times: Times, start: date) -> Calendar:
     if times.way == "sheet by sheet":
         return _sheet_by_sheet(runs, sheets, times, start)
-    eager = _Desk(times, start).whole_edition(runs, sheets, patient=False)
-    patient = _Desk(times, start).whole_edition(runs, sheets, patient=True)
+    eager, patient = (
+        _Desk(times, start).whole_edition(
+            runs, sheets, patient=waits, progress=Part(progress, waits / 2, (waits + 1) / 2)
+        )
+        for waits in (False, True)
+    )
     return min(eager, patient, key=lambda found: (found.end, len(found.tasks)))
 
 
-def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
+def with_help(
+    runs: Sequence[Run], sheets: int, times: Times, start: date, *, progress: Progress = NULL_PROGRESS
+) -> Calendar:
     """The days, and which change would shorten them most.
 
     Parameters
@@ -181,7 +186,7 @@ def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
     -------
     The calendar with its limit and its help in words.
     """
-    plan = plan_days(runs, sheets, times, start)
+    plan = plan_days(runs, sheets, times, start, progress=Part(progress, 0.0, _OWN_PART))
     tries: list[tuple[str, Sequence[Run], Times]] = [
         (
             tr("a drier that halves the drying"),
@@ -198,7 +203,12 @@ def with_help(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Ca
         )
     if times.pulls_a_day:
         tries.append((tr("no limit of pulls a day"), runs, _changed(times, pulls_a_day=0)))
-    best = min(((plan_days(r, sheets, t, start).end, text) for text, r, t in tries), default=None)
+    ends = []
+    for place, (text, others, changed) in enumerate(tries):
+        step = (1 - _OWN_PART) / len(tries)
+        part = Part(progress, _OWN_PART + place * step, _OWN_PART + (place + 1) * step)
+        ends.append((plan_days(others, sheets, changed, start, progress=part).end, text))
+    best = min(ends, default=None)
     if best is None or best[0] >= plan.end:
         return replace(plan, help=tr("Nothing of what was tried would end it earlier."))
     saved = (plan.end.date() - best[0].date()).days
@@ -265,7 +275,9 @@ class _Desk:
             self.tasks.append(Task(kind, layer, text, self.now, end))
             self.now, left = end, left - piece
 
-    def whole_edition(self, runs: Sequence[Run], sheets: int, *, patient: bool) -> Calendar:
+    def whole_edition(
+        self, runs: Sequence[Run], sheets: int, *, patient: bool, progress: Progress
+    ) -> Calendar:
         """Every sheet through one layer before the next."""
         ready = [self.now] * sheets
         for place, run in enumerate(runs):
@@ -277,6 +289,7 @@ class _Desk:
             done = 0
             while done < sheets:
                 done = self._stint(place, run, ready, done)
+                progress.report((place + done / sheets) / len(runs), "")
         return self.finished()
 
     def _stint(self, place: int, run: Run, ready: list[datetime], done: int) -> int:

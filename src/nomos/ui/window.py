@@ -228,7 +228,8 @@ class Window(QMainWindow):
             self.middle.refresh()
             return
         project, proof, state = hand.document.project, hand.keeper.proof, hand.state
-        self.strip.render_tabs(frame.station_tabs(project, proof, state))
+        days = self.controller.orderer.count_of(project) if project is not None and project.flat else None
+        self.strip.render_tabs(frame.station_tabs(project, proof, state, days))
         pictures = self.ladder.picture_height()
         self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
         at_bench = self.middle.at_bench()

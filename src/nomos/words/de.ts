@@ -10170,6 +10170,10 @@ N</translation>
    <translation>Folgen werden gesucht</translation>
   </message>
   <message>
+   <source>planning the days</source>
+   <translation>Tage werden geplant</translation>
+  </message>
+  <message>
    <source>Choose a rung of the ladder first.</source>
    <translation>Zuerst eine Sprosse der Leiter wählen.</translation>
   </message>
@@ -10276,6 +10280,10 @@ N</translation>
   <message>
    <source> Wet on wet, and every sheet a little different.</source>
    <translation> Nass in nass, und jeder Bogen etwas anders.</translation>
+  </message>
+  <message>
+   <source> Only the beginning is listed here; the calendar file has all of it.</source>
+   <translation> Hier steht nur der Anfang; die Kalenderdatei hat alles.</translation>
   </message>
   <message>
    <source>, {washes} with one roller.</source>
@@ -11260,6 +11268,10 @@ N</translation>
   <message>
    <source>cutting the blocks</source>
    <translation>Stöcke werden geschnitten</translation>
+  </message>
+  <message>
+   <source>counting the days</source>
+   <translation>Tage werden gezählt</translation>
   </message>
   <message>
    <source>printing a plausible sheet</source>

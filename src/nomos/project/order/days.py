@@ -6,6 +6,7 @@ from nomos.colour.trapping import FILM
 from nomos.language import tr
 from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.pulls import inked_with, stays_damp
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.inks.films import printing_sets, zone_keys
@@ -88,19 +89,20 @@ def first_day(project: Project, today: date) -> date:
     return today + timedelta(days=-today.weekday() % 7)
 
 
-def days_needed(project: Project) -> int:
+def days_needed(project: Project, *, progress: Progress = NULL_PROGRESS) -> int:
     """Days from the first pull to the last, 0 where a working day is too short for anything."""
     try:
         start = first_day(project, A_MONDAY)
-        return plan_days(runs_of(project), planned_sheets(project), project.times, start).days
+        sheets = planned_sheets(project)
+        return plan_days(runs_of(project), sheets, project.times, start, progress=progress).days
     except ValueError:
         return 0
 
 
-def calendar_of(project: Project, start: date) -> Calendar:
+def calendar_of(project: Project, start: date, *, progress: Progress = NULL_PROGRESS) -> Calendar:
     """The days of the edition, and what would shorten them. Raises ProjectError if no day is long enough."""
     try:
-        return with_help(runs_of(project), planned_sheets(project), project.times, start)
+        return with_help(runs_of(project), planned_sheets(project), project.times, start, progress=progress)
     except ValueError as error:
         raise ProjectError(
             "times", tr("{error} Make the day longer, or things shorter.", error=error)

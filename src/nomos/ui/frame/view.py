@@ -14,7 +14,6 @@ from nomos.project import LaidSheet, Project, Proof, Station, sheet_labs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model.sheets import planned_sheets, sheets_of
-from nomos.project.order.days import days_needed
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import sheet_labs_by_pull
@@ -48,16 +47,18 @@ class StationTab:
     chosen: bool
 
 
-def station_tabs(project: Project | None, proof: Proof | None, state: UiState) -> tuple[StationTab, ...]:
-    """The strip: what each station has to say."""
-    answers = _answers(project, proof) if project and project.flat else {"design": tr("open a sketch")}
+def station_tabs(
+    project: Project | None, proof: Proof | None, state: UiState, days: int | None = None
+) -> tuple[StationTab, ...]:
+    """The strip: what each station has to say. days : of the edition, once they are counted."""
+    answers = _answers(project, proof, days) if project and project.flat else {"design": tr("open a sketch")}
     return tuple(
         StationTab(station, STATION_NAMES[station], answers.get(station, ""), station == state.station)
         for station in STATIONS
     )
 
 
-def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
+def _answers(project: Project, proof: Proof | None, days: int | None) -> dict[str, str]:
     assert project.flat is not None
     counts: dict[str, int] = {}
     for finding in proof.findings if proof else ():
@@ -67,8 +68,9 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         many = counts.get(station, 0)
         return f", {counted(many, tr('finding'), tr('findings'))}" if many else ""
 
-    pulls = len(project.impressions)
-    days = days_needed(project)
+    order = counted(len(project.impressions), tr("pull"), tr("pulls"))
+    if days is not None:
+        order += f", {counted(days, tr('day'), tr('days'))}"
     out = [i for i in project.impressions if i.offset]
     register = _register(project)
     if out:
@@ -80,7 +82,7 @@ def _answers(project: Project, proof: Proof | None) -> dict[str, str]:
         "inks": tr("mean ΔE {mean_de00}{found}", mean_de00=number(proof.mean_de00), found=found("inks"))
         if proof
         else tr("working"),
-        "order": f"{counted(pulls, tr('pull'), tr('pulls'))}, {counted(days, tr('day'), tr('days'))}",
+        "order": order,
         "register": register,
         "carve": tr(
             "{material}, {tools} tools", material=tr(project.craft.material), tools=len(project.craft.tools)

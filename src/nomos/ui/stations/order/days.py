@@ -7,7 +7,7 @@ from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
 from nomos.language import tr
-from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar
+from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar, Task
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.parts import group, part_column
@@ -24,10 +24,13 @@ class DaysPicture(QWidget):
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(tr("Days"))
         self._plan: Calendar | None = None
+        self._drawn: list[Task] = []
 
     def show_plan(self, plan: Calendar | None) -> None:
         """Show these days."""
         self._plan = plan
+        end = self._days()[-1] + timedelta(days=1) if self._days() else None
+        self._drawn = [task for task in plan.tasks if end and task.start < end] if plan is not None else []
         self.updateGeometry()
         self.update()
 
@@ -68,9 +71,8 @@ class DaysPicture(QWidget):
 
     def _draw_day(self, painter: QPainter, day: datetime, box: QRectF) -> None:
         tone = theme.tones()
-        assert self._plan is not None
         for kind in ("dry", "damp", "cut", "print"):
-            for task in self._plan.tasks:
+            for task in self._drawn:
                 start, end = max(task.start, day), min(task.end, day + timedelta(days=1))
                 if task.kind != kind or start >= end:
                     continue

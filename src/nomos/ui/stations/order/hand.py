@@ -2,15 +2,14 @@
 
 from dataclasses import dataclass
 from datetime import date
-from pathlib import Path
+from typing import TypeVar
 
 from msgspec.structs import replace
 
 from nomos.atomic import write_bytes
 from nomos.devices import ThermoHygrometer
-from nomos.errors import BadInput
 from nomos.language import tr
-from nomos.progress import NULL_PROGRESS
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Project
 from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order
@@ -20,7 +19,11 @@ from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.state import UiState
+from nomos.work import Request
+from nomos.work.days import Planned, at_once, count_of, days_of
 from nomos.work.orders import Orders, orders_of
+
+A = TypeVar("A")
 
 
 @dataclass(frozen=True)
@@ -39,6 +42,10 @@ class Orderer(Hand):
     ) -> None:
         super().__init__(document, runner, keeper, questions)
         self._search = Asker(runner, "orders", self.told.emit, said=tr("looking for orders"))
+        self._days = Asker(runner, "days", self.told.emit, said=tr("planning the days"))
+        self._file = Asker(runner, "calendar", self.told.emit, said=tr("writing a file"), outlives=True)
+        self._count = Asker(runner, "day count", self.told.emit)
+        self._known: tuple[int | None, Planned | None] = (None, None)
         self.state = UiState()
         self.wanted = Wanted()
         self.rollers = 1
@@ -90,6 +97,27 @@ class Orderer(Hand):
             self._search.ask(request, lambda _: self.changed.emit())
             self.changed.emit()
 
+    def days_of(self, project: Project) -> Planned | None:
+        """The days; for many sheets they are asked for, and those of before stand until they are there."""
+        request = days_of(project, first_day(project, date.today()))
+        self._known = (self._known[0], self._soon(self._days, request, project) or self._known[1])
+        return self._known[1]
+
+    def count_of(self, project: Project) -> int | None:
+        """How many days; the same."""
+        found = self._soon(self._count, count_of(project), project)
+        self._known = (found if found is not None else self._known[0], self._known[1])
+        return self._known[0]
+
+    def _soon(self, asker: Asker, request: Request[A], project: Project) -> A | None:
+        answers = self._runner.answers
+        if at_once(project):
+            return answers(request)
+        known = answers.known(request)
+        if known is None:
+            asker.ask(request, lambda _: self.changed.emit())
+        return known
+
     def take(self, key: str) -> None:
         """Print in one of the orders found, by its place among them."""
         change = self.printed_in(key)
@@ -132,14 +160,16 @@ class Orderer(Hand):
         project, folder = self._document.project, self._questions.folder_for_packet()
         if project is None or folder is None:
             return
-        from nomos.formats.ical import calendar_ics
-        from nomos.project.order.days import calendar_of
+        request = days_of(project, first_day(project, date.today()))
+        path, title, answers = folder / "edition.ics", project.title, self._runner.answers
 
-        path: Path = folder / "edition.ics"
-        try:
-            data = calendar_ics(calendar_of(project, first_day(project, date.today())), project.title)
-            write_bytes(path, data)
-        except BadInput as error:
-            self.told.emit(str(error))
-            return
-        self.told.emit(tr("The days are in {path}.", path=path))
+        def work(progress: Progress) -> str:
+            from nomos.formats.ical import calendar_ics
+
+            planned = answers(request, progress)
+            if planned.calendar is None:
+                return planned.refused
+            write_bytes(path, calendar_ics(planned.calendar, title))
+            return tr("The days are in {path}.", path=path)
+
+        self._file.do(work, self.told.emit)

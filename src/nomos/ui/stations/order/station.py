@@ -57,6 +57,6 @@ class OrderHere(Here[OrderStation]):
         found = orders_view(project, proof, orderer.report, wanted.school, wanted.pins, state.pull, tall)
         station.show_view(order_view(project, proof, state, tall), found)
         if station.part in ("days", "times"):
-            station.days.show_view(days_view(project, date.today()))
+            station.days.show_view(days_view(project, date.today(), orderer.days_of(project)))
         elif station.part == "sitting":
             station.sitting.show_view(sitting_view(project, orderer.rollers))

@@ -3,7 +3,6 @@
 from dataclasses import dataclass
 from datetime import date
 
-from nomos.errors import BadInput
 from nomos.language import opened, tr
 from nomos.order.calendar import Calendar, Times
 from nomos.order.washing import CAUTION, rollers_for
@@ -11,11 +10,12 @@ from nomos.project import Project, Proof, colour_matches, mean_difference, sheet
 from nomos.project.blocks.pulls import inked_with
 from nomos.project.inks.films import sitting_advice
 from nomos.project.model.sheets import planned_sheets
-from nomos.project.order.days import calendar_of, first_day, runs_of
+from nomos.project.order.days import first_day, runs_of
 from nomos.project.order.search import SCHOOLS, OrderReport, searched_exactly, with_order
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.view import small_print
 from nomos.units import counted, number
+from nomos.work.days import Planned
 
 Figures = tuple[tuple[str, str], ...]
 _WEEK = (tr("Mo"), tr("Tu"), tr("We"), tr("Th"), tr("Fr"), tr("Sa"), tr("Su"))
@@ -108,6 +108,10 @@ def _own(project: Project, proof: Proof | None) -> str:
     )
 
 
+# So much of a long edition is listed and drawn.
+MOST_STEPS = 120
+
+
 @dataclass(frozen=True, eq=False)
 class DaysView:
     """On which days?"""
@@ -121,19 +125,16 @@ class DaysView:
     lost: str
 
 
-def days_view(project: Project, today: date) -> DaysView:
-    """The days of the edition. today : where it begins if nothing else is said."""
+def days_view(project: Project, today: date, planned: Planned | None) -> DaysView:
+    """The days of the edition. today : where it begins if nothing else is said; planned : once they are."""
     times = project.times
     start = first_day(project, today).isoformat()
     lost = ", ".join(times.lost)
-    try:
-        plan = calendar_of(project, date.fromisoformat(start))
-    except BadInput as error:
-        return DaysView(times, start, None, str(error), "", (), lost)
-    steps = []
-    for task in plan.tasks:
-        if task.kind == "dry":
-            continue
+    if planned is None or planned.calendar is None:
+        refused = planned.refused if planned is not None else ""
+        return DaysView(times, start, None, refused, "" if refused else tr("working"), (), lost)
+    plan, steps = planned.calendar, []
+    for task in [each for each in plan.tasks if each.kind != "dry"][:MOST_STEPS]:
         sheets = (
             tr(", {sheets} sheets", sheets=task.sheets)
             if task.sheets and task.sheets != planned_sheets(project)
@@ -155,6 +156,8 @@ def days_view(project: Project, today: date) -> DaysView:
     )
     if times.way == "sheet by sheet":
         said += tr(" Wet on wet, and every sheet a little different.")
+    if len(plan.tasks) > 2 * MOST_STEPS:
+        said += tr(" Only the beginning is listed here; the calendar file has all of it.")
     return DaysView(times, start, plan, "", said, tuple(steps), lost)
 
 
