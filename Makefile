@@ -1,6 +1,6 @@
 # `make demo` and `make test` need nothing done before them; see README.md.
 PY := .venv/bin/python
-TESTED := src tests benchmarks
+TESTED := src tests benchmarks conftest.py
 
 .PHONY: setup demo test coverage golden mutate format bench lock screenshots package attack
 setup:
@@ -19,9 +19,9 @@ test: setup
 	@rm -f build-imports.log
 	@! grep -n '://' requirements.lock
 # Two tests run side by side: threads of one library more would only stand in each other's way.
-	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal
+	@NOMOS_COUNT=1 OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal
 
-# The same tests with the lines counted that they pass over: half as long again, so not in `make test`.
+# The same tests with every line counted and said by file: half as long again, so not in `make test`.
 coverage: setup
 	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal \
 	  --cov=nomos --cov-report=
