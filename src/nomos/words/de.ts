@@ -5348,6 +5348,10 @@
    <translation>Schwarz: druckt und muss es. Blau: druckt, könnte aber unbemerkt weggeschnitten werden. Blassblau: könnte unbemerkt stehen bleiben, beim Einfärben darf man achtlos sein. Weiß: muss weg.</translation>
   </message>
   <message>
+   <source>A pile for every pull, the print on top of it: sheets that go in, less those lost there, in red. Expected on the average; as logged where a layer is done.</source>
+   <translation>Ein Stapel je Druckgang, der Druck obenauf: Bogen, die hineingehen, minus die dort verlorenen, rot. Im Mittel erwartet; wie protokolliert, wo ein Druckgang fertig ist.</translation>
+  </message>
+  <message>
    <source>There are no blocks yet.</source>
    <translation>Es gibt noch keine Stöcke.</translation>
   </message>
@@ -5462,6 +5466,14 @@
   <message>
    <source>How far two pulls may lie apart, place by place</source>
    <translation>Wie weit zwei Druckgänge auseinanderliegen können, Stelle für Stelle</translation>
+  </message>
+  <message>
+   <source>Stack</source>
+   <translation>Stapel</translation>
+  </message>
+  <message>
+   <source>The sheets at every pull, and how many are lost there</source>
+   <translation>Die Bogen bei jedem Druckgang, und wie viele dort verloren gehen</translation>
   </message>
   <message>
    <source>Card</source>
@@ -6150,6 +6162,10 @@
   <message>
    <source>exercise</source>
    <translation>Übung</translation>
+  </message>
+  <message>
+   <source>stack</source>
+   <translation>Stapel</translation>
   </message>
   <message>
    <source>Stations</source>
@@ -9972,10 +9988,6 @@ N</translation>
   <message>
    <source>Mix</source>
    <translation>Mischen</translation>
-  </message>
-  <message>
-   <source>Stack</source>
-   <translation>Stapel</translation>
   </message>
   <message>
    <source>See</source>

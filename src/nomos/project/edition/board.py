@@ -63,24 +63,24 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
     shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
     px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
-    columns, cell = _grid(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
+    columns, cell = grid_of(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
     tiles = []
     for at, history in enumerate(shown):
         left, top = (at % columns) * cell[0], (at // columns) * cell[1]
         gap = _GAP_SHARE * min(cell)
         room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
-        place = _inside(room, project.image.width / project.image.height)
+        place = fitted(room, project.image.width / project.image.height)
         layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
         if layers not in known:
-            known[layers] = _look(project, laid, layers, size)
+            known[layers] = look_after(project, laid, layers, size)
         _put(picture, known[layers], place, px_per_mm, crossed=history.spoiled_at is not None)
         tiles.append(Tile(history.sheet, place, _word(history)))
     return Board(picture, px_per_mm, tuple(tiles), len(state.histories) - len(shown))
 
 
-def _grid(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
+def grid_of(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
     """Columns, and the size of a cell, so that pictures of a shape (width by height) come out largest."""
     best = (0.0, 1)
     for columns in range(1, count + 1):
@@ -90,14 +90,15 @@ def _grid(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int,
     return columns, (sheet_mm[0] / columns, sheet_mm[1] / math.ceil(max(count, 1) / columns))
 
 
-def _inside(room: Rect, shape: float) -> Rect:
+def fitted(room: Rect, shape: float) -> Rect:
+    """The largest place of a shape, width by height, in the middle of a room."""
     wide = min(room.width, room.height * shape)
     tall = wide / shape
     left, top = room.left + (room.width - wide) / 2, room.top + (room.height - tall) / 2
     return Rect(left, top, left + wide, top + tall)
 
 
-def _look(
+def look_after(
     project: Project, laid: LaidSheet, layers: tuple[int, ...], size: tuple[int, int]
 ) -> NDArray[np.uint8]:
     """A sheet with these layers and no others, (height, width, 3) uint8."""

@@ -34,6 +34,10 @@ _FREE = tr(
     "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
     "standing unseen, the inker may be careless. White: it must go."
 )
+_STACK = tr(
+    "A pile for every pull, the print on top of it: sheets that go in, less those lost there, in red. "
+    "Expected on the average; as logged where a layer is done."
+)
 LOOKS: tuple[Look, ...] = (
     Look("picture", tr("Opened"), tr("The picture as it was opened")),
     Look("sketch", tr("Sketch"), tr("The part of the picture that is printed; held F shows it for a moment")),
@@ -59,6 +63,7 @@ LOOKS: tuple[Look, ...] = (
         legend=_FREE,
     ),
     Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place")),
+    Look("stack", tr("Stack"), tr("The sheets at every pull, and how many are lost there"), legend=_STACK),
     Look("card", tr("Card"), tr("The drawdown card that was read")),
     Look("exercise", tr("Practice"), tr("The proof to practise on")),
 )
@@ -67,7 +72,12 @@ _NO_PULL = tr("Choose a pull on the ladder first.")
 _OF_A_PULL = ("where", "block", "carved", "cut", "free")
 # There only while there is something of the kind to look at.
 _PASSING = ("picture", "pieces", "card", "exercise")
-STATION_OF_LOOK: dict[str, Station] = {"cut": "carve", "apart": "register", "exercise": "register"}
+STATION_OF_LOOK: dict[str, Station] = {
+    "cut": "carve",
+    "apart": "register",
+    "exercise": "register",
+    "stack": "sheets",
+}
 """Looks that a station lays over the sheet, wherever they are asked for."""
 
 

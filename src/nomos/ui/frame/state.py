@@ -23,6 +23,7 @@ Shown = Literal[
     "apart",
     "exercise",
     "cut",
+    "stack",
 ]
 # Views of the wood itself, face up: the mirror image of the print.
 MIRRORED = ("carved", "pieces", "cut")
@@ -48,7 +49,7 @@ class UiState:
         fields, the picture as it was opened, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
         runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, a
-        proof to practise on, or the carving map of a block.
+        proof to practise on, the carving map of a block, or the piles of sheets at every pull.
     marked : on the carved block, what stays or what goes.
     """
 

@@ -8,6 +8,7 @@ from nomos.edition import EditionState
 from nomos.language import tr
 from nomos.project import LaidSheet, Project, Proof
 from nomos.project.edition.board import Board, sheets_board
+from nomos.project.edition.stack import Stack, edition_stack
 from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here
@@ -22,6 +23,7 @@ class SheetsHere(Here[SheetsStation]):
     """How many sheets?"""
 
     hint = tr("Set the edition: the sheets to start with follow.")
+    _piled: tuple[tuple[object, ...], Stack] | None = None
     _drawn: tuple[EditionState, LaidSheet, Board] | None = None
 
     def made(self) -> SheetsStation:
@@ -31,7 +33,7 @@ class SheetsHere(Here[SheetsStation]):
         made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
         made.plan_asked.connect(crafter.plan_sheets)
         made.log_asked.connect(crafter.take_from_log)
-        made.part_turned.connect(hand.look_again)
+        made.part_turned.connect(lambda: self._turn(made.part))
         made.chosen_asked.connect(bencher.choose)
         made.number_asked.connect(bencher.number_all)
         made.write_asked.connect(lambda: crafter.write_record(bencher.record()))
@@ -66,8 +68,23 @@ class SheetsHere(Here[SheetsStation]):
             board_view(project, bencher.state(), bencher.sheet, datetime.now()),
         )
 
+    def come(self) -> None:
+        """The sheet shows the stack while it is planned."""
+        super().come()
+        self._turn(self.widget.part)
+
+    def _turn(self, part: str) -> None:
+        if part == "sheets":
+            self.hand.show("stack")
+        elif self.hand.state.shown == "stack":
+            self.hand.show("print")
+        else:
+            self.hand.look_again()
+
     def laid_over(self, project: Project) -> Overlay | None:
-        """Where the print would be: the board of all sheets, or two proofs beside each other."""
+        """The stack; or where the print would be the board of all sheets, or two proofs beside each other."""
+        if self.hand.state.shown == "stack":
+            return self._stack_overlay(project)
         if self.hand.state.shown != "print":
             return None
         if self.widget.part == "board":
@@ -94,6 +111,17 @@ class SheetsHere(Here[SheetsStation]):
         if self._drawn is None or self._drawn[0] is not state or self._drawn[1] is not proof.laid:
             self._drawn = (state, proof.laid, sheets_board(project, proof.laid, state))
         return self._drawn[2]
+
+    def _stack_overlay(self, project: Project) -> Overlay | None:
+        proof, state = self.hand.keeper.proof, self.hand.bencher.state()
+        if proof is None or proof.project is not project or not project.impressions:
+            return None
+        made_of = (project, proof.laid, state)
+        if self._piled is None or any(a is not b for a, b in zip(self._piled[0], made_of, strict=True)):
+            self._piled = (made_of, edition_stack(project, proof.laid, state))
+        stack = self._piled[1]
+        words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in stack.tiles)
+        return replace(picture_overlay(project, stack.picture, stack.px_per_mm), words=words)
 
     def _board_overlay(self, project: Project) -> Overlay | None:
         board = self._board()

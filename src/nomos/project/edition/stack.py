@@ -1,0 +1,137 @@
+"""The stack: how many sheets go into every pull, how many are lost there, how they look after it."""
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nomos.colour import lab_to_srgb
+from nomos.edition import EditionState
+from nomos.project.edition.board import Tile, fitted, grid_of, look_after
+from nomos.project.model import Project
+from nomos.project.model.sheets import planned_sheets
+from nomos.project.sheet.laying import LaidSheet
+from nomos.registration import Rect
+from nomos.units import number
+
+# Of a cell, the height of the whole pile at the first pull; a sheet is never thicker than this.
+_PILE_SHARE, _THICKEST_MM = 0.32, 0.6
+_PX_PER_MM, _MOST_PX = 6.0, 2_000_000
+# Below a pile stands what it says.
+_GAP_SHARE, _FOOT_SHARE = 0.16, 0.05
+_GROUND, _EDGE, _LOST = (222, 222, 222), (120, 112, 100), (190, 70, 55)
+
+
+@dataclass(frozen=True)
+class Step:
+    """Sheets at one pull.
+
+    before : that go into it. lost : that do not come out good, proofs and sacrificed ones among them.
+    printed : whether the log says so; it is expected otherwise, on the average.
+    """
+
+    before: float
+    lost: float
+    printed: bool
+
+    @property
+    def after(self) -> float:
+        """That go on."""
+        return self.before - self.lost
+
+
+@dataclass(frozen=True, eq=False)
+class Stack:
+    """The piles of all pulls, one beside the other.
+
+    picture : (height, width, 3) uint8 of the whole sheet. tiles : a cell for each pull, and what it says.
+    """
+
+    picture: NDArray[np.uint8]
+    px_per_mm: float
+    tiles: tuple[Tile, ...]
+
+
+def steps_of(project: Project, state: EditionState | None) -> tuple[Step, ...]:
+    """Sheets at every pull, in print order: as logged where a layer is done, as expected where it is not.
+
+    On the average a share of `plan.good` goes on; proofing takes its sheets at the
+    first pull, and one is sacrificed at each if that is meant.
+    """
+    plan, layers = project.plan, len(project.impressions)
+    each = int(plan.sacrificed)
+    aside = [each + (plan.proofing if layer == 0 else 0) for layer in range(layers)]
+    before, steps = float(planned_sheets(project)), []
+    for layer in range(layers):
+        done = _done(state, layer)
+        if done is not None:
+            steps.append(Step(float(sum(done)), float(done[1]), True))
+        else:
+            # What is put aside later is no part of the edition: its share is not at risk now.
+            rest = min(float(sum(aside[layer:])), before)
+            own = min(float(aside[layer]), rest)
+            steps.append(Step(before, own + (before - rest) * (1 - plan.good), False))
+        before = steps[-1].after
+    return tuple(steps)
+
+
+def _done(state: EditionState | None, layer: int) -> tuple[int, int] | None:
+    """Good and spoiled pulls of a layer that is done, or None."""
+    if state is None or state.by_sheet or layer > state.layer or (layer == state.layer and state.queue()):
+        return None
+    how = [each for _, _, each in state.pulled.get(layer, [])]
+    return len(how) - how.count("spoiled"), how.count("spoiled")
+
+
+def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None) -> Stack:
+    """A pile of sheets for every pull, those that are lost there moved aside and marked."""
+    wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
+    px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
+    picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
+    steps = steps_of(project, state)
+    shape = project.image.width / (project.image.height / (1 - _PILE_SHARE))
+    columns, cell = grid_of(len(steps), (wide_mm, tall_mm), shape)
+    thick = min(_THICKEST_MM, _PILE_SHARE * cell[1] * (1 - _GAP_SHARE) / max(planned_sheets(project), 1))
+    paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
+    tiles = []
+    for layer, step in enumerate(steps):
+        left, top = (layer % columns) * cell[0], (layer // columns) * cell[1]
+        gap = _GAP_SHARE * min(cell)
+        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
+        above = Rect(room.left, room.top, room.right, room.top + room.height * (1 - _PILE_SHARE))
+        place = fitted(above, project.image.width / project.image.height)
+        size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
+        look = look_after(project, laid, tuple(range(layer + 1)), size)
+        x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
+        picture[y : y + size[1], x : x + size[0]] = look
+        _draw_pile(picture, place, room.bottom - _FOOT_SHARE * cell[1], step, thick, paper, px_per_mm)
+        tiles.append(Tile(layer, room, _word(layer, step, last=layer + 1 == len(steps))))
+    return Stack(picture, px_per_mm, tuple(tiles))
+
+
+def _draw_pile(
+    picture: NDArray[np.uint8], place: Rect, foot_mm: float, step: Step, thick_mm: float,
+    paper: NDArray[np.uint8], px_per_mm: float,
+) -> None:  # fmt: skip
+    """Sheets from the side below their picture, the lost ones on top and to the right."""
+    aside = 0.1 * place.width
+    kept = round(step.after)
+    for sheet in range(round(step.before)):
+        lost = sheet >= kept
+        left = place.left + (aside if lost else 0.0)
+        y0 = round((foot_mm - (sheet + 1) * thick_mm) * px_per_mm)
+        y1 = max(round((foot_mm - sheet * thick_mm) * px_per_mm), y0 + 1)
+        x0, x1 = round(left * px_per_mm), round((left + place.width - aside) * px_per_mm)
+        picture[y0:y1, x0:x1] = _LOST if lost else paper
+        # The edge of every sheet where there is room for one, of every tenth where there is not.
+        if y1 - y0 > 1 or sheet % 10 == 0:
+            picture[y0, x0:x1] = _EDGE
+
+
+def _word(layer: int, step: Step, *, last: bool) -> str:
+    digits = 0 if step.printed else 1
+    # As rounded, so that what is read adds up.
+    before, after = round(step.before, digits), round(step.after, digits)
+    left = f" = {number(after, digits)}" if last else ""
+    return f"{layer + 1}:  {number(before, digits)} − {number(before - after, digits)}{left}"
