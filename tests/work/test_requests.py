@@ -48,6 +48,7 @@ from nomos.project.order.days import calendar_of, days_needed
 from nomos.project.order.search import best_orders
 from nomos.project.register.comparison import planned
 from nomos.project.register.edits import with_offset
+from nomos.project.register.magnified import magnify
 from nomos.project.register.practice import make_exercise
 from nomos.project.register.system import with_budget, with_register
 from nomos.project.register.tolerance import flash_fast
@@ -56,7 +57,7 @@ from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of, sheet_of
 from nomos.work.days import Planned, count_of, days_of
-from nomos.work.flash import flash_of, practise_of
+from nomos.work.flash import flash_of, magnify_of, practise_of
 from nomos.work.freedom import freedom_request, look_for_freedom
 from nomos.work.inking import inking_of
 from nomos.work.orders import orders_of
@@ -68,7 +69,7 @@ from nomos.work.sure import sure_of
 Edit = Callable[[Project], Project]
 
 # The second pull of the small print.
-PULL = "pull2"
+PULL, PLACE = "pull2", (60.0, 70.0)
 MONDAY = date(2026, 11, 30)
 
 EDITS: dict[str, Edit] = {
@@ -162,6 +163,7 @@ JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     ),
     "inking": (inking_of, lambda w: look_at_inking(w.project, w.blocks)),
     "flash": (lambda p, cut: flash_of(p, cut, 3), lambda w: flash_fast(w.project, w.blocks, 3)),
+    "close": (lambda p, cut: magnify_of(p, cut, PLACE), lambda w: magnify(w.project, w.blocks, PLACE)),
     "practise": (lambda p, cut: practise_of(p, cut, 3), lambda w: make_exercise(w.project, w.blocks, 3)),
     "planned": (planned_of, lambda w: planned(w.project, w.blocks)),
     "orders": (orders_of, lambda w: _figures(best_orders(w.project, w.laid, w.blocks.borders))),
@@ -243,12 +245,23 @@ def test_what_does_not_matter_asks_nothing_anew(little: tuple[Project, Assets]) 
         return found
 
     assert changed("title", "a reading") == set()
-    inked = {"orders", "flash", "practise", "planned", "sure", "inking", "freedom", "days", "day count"}
+    inked = {
+        "orders",
+        "flash",
+        "close",
+        "practise",
+        "planned",
+        "sure",
+        "inking",
+        "freedom",
+        "days",
+        "day count",
+    }
     assert changed("sheets", "working day", "drying") == inked
     assert not changed("shade", "drying") & {"cut", "sheet", "carve", "look"}
     assert changed("grip") == {"carve"}
     assert changed("clearance") == {"look", "inking"}
-    assert changed("carried") == {"flash", "practise"}
+    assert changed("carried") == {"flash", "close", "practise"}
     assert "orders" not in changed("order")
     assert changed("material") == {"carve", "orders"}
     assert {"cut", "sheet", "carve", "look", "flash"} <= changed("trap")

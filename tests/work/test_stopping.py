@@ -20,7 +20,7 @@ from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
 from nomos.work.days import count_of, days_of
-from nomos.work.flash import flash_of, grid_of, one_sheet_of, practise_of
+from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
 from nomos.work.open import Wish, flatten_of
@@ -51,6 +51,7 @@ REQUESTS: dict[str, Make] = {
     "Grid": lambda p, _a, cut: grid_of(p, cut, 1),
     "OneSheet": lambda p, _a, cut: one_sheet_of(p, cut, 1),
     "Practise": lambda p, _a, cut: practise_of(p, cut, 1),
+    "Magnify": lambda p, _a, cut: magnify_of(p, cut, (60.0, 70.0)),
     "CountDays": lambda p, _a, _cut: count_of(p),
     "PlanDays": lambda p, _a, _cut: days_of(p, date(2026, 11, 30)),
     "LookForFreedom": lambda p, _a, cut: freedom_request(p, cut, p.impressions[1].id),

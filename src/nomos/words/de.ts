@@ -5348,6 +5348,10 @@
    <translation>Schwarz: druckt und muss es. Blau: druckt, könnte aber unbemerkt weggeschnitten werden. Blassblau: könnte unbemerkt stehen bleiben, beim Einfärben darf man achtlos sein. Weiß: muss weg.</translation>
   </message>
   <message>
+   <source>The darker, the further two pulls may lie apart there. Triangles: paper flashes most often.</source>
+   <translation>Je dunkler, desto weiter können zwei Druckgänge dort auseinanderliegen. Dreiecke: dort blitzt Papier am häufigsten auf.</translation>
+  </message>
+  <message>
    <source>A pile for every pull, the print on top of it: sheets that go in, less those lost there, in red. Expected on the average; as logged where a layer is done.</source>
    <translation>Ein Stapel je Druckgang, der Druck obenauf: Bogen, die hineingehen, minus die dort verlorenen, rot. Im Mittel erwartet; wie protokolliert, wo ein Druckgang fertig ist.</translation>
   </message>
@@ -10600,6 +10604,10 @@ N</translation>
   <message>
    <source>Of {count} plausible sheets ({how}): {said}.</source>
    <translation>Von {count} glaubhaften Bogen ({how}): {said}.</translation>
+  </message>
+  <message>
+   <source>{width_mm:g} mm, on one sheet in 20: {bare} mm² bare</source>
+   <translation>{width_mm:g} mm, auf einem von 20 Bogen: {bare} mm² blank</translation>
   </message>
   <message>
    <source>Crisp: every edge meets; asks for pins or sharp notches and an even, dry sheet.</source>

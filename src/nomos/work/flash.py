@@ -10,6 +10,7 @@ from nomos.work.cut import Cut
 from nomos.work.request import Ask, held
 
 if TYPE_CHECKING:
+    from nomos.project.register.magnified import Magnified
     from nomos.project.register.practice import Exercise, Picture
     from nomos.proof.flashing import Flashing
 
@@ -77,6 +78,24 @@ class OneSheet:
 
 
 @dataclass(frozen=True)
+class Magnify:
+    """A place from close by, on a sheet that is worse there than most."""
+
+    project: Project
+    cut: Cut
+    place_mm: tuple[float, float]
+    said: ClassVar[str] = tr("printing a plausible sheet")
+
+    def work(self, ask: Ask, progress: Progress) -> "Magnified":
+        """Print it. Raises ProjectError."""
+        from nomos.project.register.magnified import magnify
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.5))
+        progress.report(0.6, self.said)
+        return magnify(self.project, blocks, self.place_mm)
+
+
+@dataclass(frozen=True)
 class Practise:
     """A proof with faults to find, always the same for its number."""
 
@@ -113,6 +132,11 @@ def grid_of(project: Project, cut: Cut, seed: int) -> Grid:
 def one_sheet_of(project: Project, cut: Cut, number: int) -> OneSheet:
     """The request for one of a dozen plausible sheets of a project."""
     return OneSheet(held(project, *_PRINTED), cut, number)
+
+
+def magnify_of(project: Project, cut: Cut, place_mm: tuple[float, float]) -> Magnify:
+    """The request for a place of a project's print from close by."""
+    return Magnify(held(project, *_PRINTED), cut, place_mm)
 
 
 def practise_of(project: Project, cut: Cut, number: int, faults: int = 1) -> Practise:

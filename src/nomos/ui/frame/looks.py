@@ -34,6 +34,7 @@ _FREE = tr(
     "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
     "standing unseen, the inker may be careless. White: it must go."
 )
+_APART = tr("The darker, the further two pulls may lie apart there. Triangles: paper flashes most often.")
 _STACK = tr(
     "A pile for every pull, the print on top of it: sheets that go in, less those lost there, in red. "
     "Expected on the average; as logged where a layer is done."
@@ -62,7 +63,7 @@ LOOKS: tuple[Look, ...] = (
         tr("Where the chosen block may print or not, and nothing is seen of it"),
         legend=_FREE,
     ),
-    Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place")),
+    Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place"), legend=_APART),
     Look("stack", tr("Stack"), tr("The sheets at every pull, and how many are lost there"), legend=_STACK),
     Look("card", tr("Card"), tr("The drawdown card that was read")),
     Look("exercise", tr("Practice"), tr("The proof to practise on")),

@@ -23,12 +23,13 @@ from nomos.separation.touch import Touch
 from nomos.ui.frame import sheet_marks, theme
 from nomos.ui.frame.beside import Beside
 from nomos.ui.frame.raster import Raster
-from nomos.ui.frame.sheet_view import SheetContent
+from nomos.ui.frame.sheet_view import Inset, SheetContent
 from nomos.ui.frame.system_marks import draw_system
 from nomos.ui.frame.viewport import Viewport, fitted
 from nomos.units import MM_PER_INCH
 
 _LOUPE_PX, _LOUPE_MM = 210, 14.0
+_INSET_PX = 170
 _MARGINS = 56, 44, 30, 26
 # What is dragged when it is the sheet itself; anything else is the name of a handle.
 _PAN = "sheet"
@@ -177,6 +178,8 @@ class SheetView(QWidget):
             if self._beside is not None:
                 self._draw_beside(painter, sheet, self._beside)
             painter.restore()
+        if content.shade is not None:
+            sheet_marks.draw_shade(painter, view, content.image, content.shade)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if content.plan is not None:
             draw_system(painter, view, content.plan, content.marks)
@@ -190,8 +193,9 @@ class SheetView(QWidget):
             sheet_marks.draw_outline(painter, view, outline)
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
-        for x, y, word in content.words:
-            sheet_marks.draw_word(painter, QPointF(*view.to_screen(x, y)), word)
+        sheet_marks.draw_words(painter, view, content.words)
+        if content.inset is not None:
+            self._draw_inset(painter, content.inset)
         for handle in content.handles:
             sheet_marks.draw_handle(painter, QPointF(*view.to_screen(*handle.place_mm)), handle.word)
         if self._beside is not None:
@@ -252,6 +256,20 @@ class SheetView(QWidget):
         y = at.y() + 24 if at.y() + 24 + side < self.height() else at.y() - 24 - side
         painter.drawImage(QPointF(x, y), image)
         sheet_marks.draw_loupe_frame(painter, QRectF(x, y, side, side), _LOUPE_MM)
+
+    def _draw_inset(self, painter: QPainter, inset: Inset) -> None:
+        """A place from close by, in the corner of the view that is furthest from it."""
+        side, gap = theme.scaled(_INSET_PX), theme.scaled(12)
+        x, y = self._view.to_screen(inset.place.left, inset.place.top)
+        there = QRectF(x, y, inset.place.width * self._view.scale, inset.place.height * self._view.scale)
+        left = gap if there.center().x() > self.width() / 2 else self.width() - side - gap
+        # Below the rulers, or above the lower edge.
+        top = 3 * gap if there.center().y() > self.height() / 2 else self.height() - side - 2 * gap
+        frame = QRectF(left, top, side, side)
+        height, width = inset.raster.levels[0].shape
+        whole = (0.0, 0.0, float(width), float(height))
+        view = render_view(inset.raster.levels, inset.raster.labs, whole, (side, side))
+        sheet_marks.draw_inset(painter, frame, there, image_of(view, 1.0), inset.word)
 
     def resizeEvent(self, _event: QResizeEvent | None) -> None:
         if self._following:

@@ -1,7 +1,11 @@
 """What is drawn over the sheet: rulers, findings, the handle and the loupe's frame."""
 
+from collections.abc import Sequence
+
+import numpy as np
+from numpy.typing import NDArray
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
-from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPainterPath, QPen, QPolygonF
+from PyQt6.QtGui import QColor, QFontMetrics, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
 from nomos.language import tr
 from nomos.project.model import Outline
@@ -12,6 +16,8 @@ from nomos.ui.frame.viewport import Viewport, inch_step, tick_step
 from nomos.units import MM_PER_INCH, length_text, shown_unit
 
 _INK = QColor("#2b2b2b")
+# A map over the image: the darkest it makes a place, of 255.
+_SHADE_ALPHA, _SHADE_RGB = 150, 0x18204F
 _ACCENT = QColor(theme.LIGHT.accent)
 
 
@@ -68,13 +74,18 @@ def draw_rulers(
 
 def draw_label(painter: QPainter, at: QPointF, text: str) -> None:
     """Words on a ground of their own, about a place."""
+    box = _label_box(at, text)
     painter.setFont(theme.font(12))
-    metrics = QFontMetrics(painter.font())
-    box = QRectF(0, 0, metrics.horizontalAdvance(text) + 10, metrics.height() + 2)
-    box.moveCenter(at)
     painter.fillRect(box, QColor(theme.GROUND))
     painter.setPen(_INK)
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
+def _label_box(at: QPointF, text: str) -> QRectF:
+    metrics = QFontMetrics(theme.font(12))
+    box = QRectF(0, 0, metrics.horizontalAdvance(text) + 10, metrics.height() + 2)
+    box.moveCenter(at)
+    return box
 
 
 def draw_spot(painter: QPainter, at: QPointF) -> None:
@@ -130,9 +141,14 @@ def draw_divider(painter: QPainter, x: float, height: int, title: str) -> None:
     draw_label(painter, QPointF(x + metrics.horizontalAdvance(title) / 2 + theme.scaled(14), top), title)
 
 
-def draw_word(painter: QPainter, at: QPointF, word: str) -> None:
-    """A word or number on a piece, on a light ground so that it reads on any colour."""
-    draw_label(painter, at, word)
+def draw_words(painter: QPainter, view: Viewport, words: Sequence[tuple[float, float, str]]) -> None:
+    """Words at places (mm), each on a ground of its own; one that would cover another is left out."""
+    drawn: list[QRectF] = []
+    for x, y, word in words:
+        box = _label_box(QPointF(*view.to_screen(x, y)), word)
+        if not any(box.intersects(other) for other in drawn):
+            draw_label(painter, box.center(), word)
+            drawn.append(box)
 
 
 def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
@@ -146,6 +162,32 @@ def draw_handle(painter: QPainter, at: QPointF, word: str = "") -> None:
             painter.drawLine(at + QPointF(dx * radius, dy * radius), at + QPointF(dx * arm, dy * arm))
     if word:
         draw_label(painter, at + QPointF(0, arm + theme.scaled(12)), word)
+
+
+def draw_shade(painter: QPainter, view: Viewport, image: Rect, shade: NDArray[np.float64]) -> None:
+    """The image darkened place by place. shade : (rows, columns) 0 to 1."""
+    alpha = np.rint(_SHADE_ALPHA * np.clip(shade, 0, 1)).astype(np.uint32)
+    pixels = np.ascontiguousarray((alpha << np.uint32(24)) | np.uint32(_SHADE_RGB))
+    rows, columns = pixels.shape
+    tint = QImage(pixels.tobytes(), columns, rows, 4 * columns, QImage.Format.Format_ARGB32).copy()
+    left, top = view.to_screen(image.left, image.top)
+    painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+    painter.drawImage(QRectF(left, top, image.width * view.scale, image.height * view.scale), tint)
+
+
+def draw_inset(painter: QPainter, frame: QRectF, there: QRectF, image: QImage, word: str) -> None:
+    """A place from close by, framed, with a line to where it is and what is said of it."""
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for colour, width in ((QColor("#ffffff"), 3.5), (_INK, 1.5)):
+        painter.setPen(QPen(colour, width))
+        painter.drawLine(frame.center(), there.center())
+        painter.drawRect(there)
+    painter.drawImage(frame.topLeft(), image)
+    painter.drawRect(frame)
+    box = _label_box(QPointF(frame.center().x(), frame.bottom() + theme.scaled(10)), word)
+    # Words longer than the frame is wide reach into the view, not out of it.
+    box.moveRight(frame.right()) if frame.left() > there.left() else box.moveLeft(frame.left())
+    draw_label(painter, box.center(), word)
 
 
 def draw_loupe_frame(painter: QPainter, frame: QRectF, width_mm: float) -> None:

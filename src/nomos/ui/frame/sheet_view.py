@@ -39,16 +39,28 @@ class Handle:
 
 
 @dataclass(frozen=True, eq=False)
+class Inset:
+    """A place seen from close by: its picture, where it is on the sheet (mm), and what is said of it."""
+
+    raster: Raster
+    place: Rect
+    word: str
+
+
+@dataclass(frozen=True, eq=False)
 class Overlay:
     """What a station lays over the sheet: words in mm, spots, lines, or a picture of the whole sheet.
 
-    lines : closed outlines in mm on the sheet.
+    lines : closed outlines in mm on the sheet. inset : a place seen from close by.
+    shade : (rows, columns) 0 to 1 over the image, the more the darker.
     """
 
     words: tuple[tuple[float, float, str], ...] = ()
     spots: tuple[tuple[float, float], ...] = ()
     raster: Raster | None = None
     lines: tuple[Outline, ...] = ()
+    inset: Inset | None = None
+    shade: NDArray[np.float64] | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -71,6 +83,8 @@ class SheetContent:
     words: tuple[tuple[float, float, str], ...] = ()
     marks: tuple[PrintedMark, ...] = ()
     lines: tuple[Outline, ...] = ()
+    inset: Inset | None = None
+    shade: NDArray[np.float64] | None = None
 
 
 def sheet_content(
@@ -122,6 +136,8 @@ def sheet_content(
         words,
         marks_of(project)[0] if at_register and not plain else (),
         lines,
+        laid_over.inset if laid_over is not None else None,
+        laid_over.shade if laid_over is not None else None,
     )
 
 

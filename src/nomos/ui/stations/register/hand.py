@@ -17,11 +17,12 @@ from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.state import UiState
-from nomos.work.flash import flash_of, grid_of, one_sheet_of, practise_of
+from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.scan import scan_of, scan_tried_of
 
 if TYPE_CHECKING:
     # Imported where they are used: none of it is needed before its part of the station is in sight.
+    from nomos.project.register.magnified import Magnified
     from nomos.project.register.practice import Exercise, Fault, Marking, Picture
     from nomos.project.register.scan import ScanFound
     from nomos.proof.flashing import Flashing
@@ -61,6 +62,7 @@ class Registrar(Hand):
     ) -> None:
         super().__init__(document, runner, keeper, questions)
         self._flashes = Asker(runner, "flash", self._failed)
+        self._magnified = Asker(runner, "magnified", self._failed)
         self._sheets = Asker(runner, "sheets", self._failed, said=tr("printing plausible sheets"))
         self._scans = Asker(runner, "scan", self._failed, said=tr("reading the scan"))
         self._exercises = Asker(runner, "exercise", self._failed, said=tr("making a proof to read"))
@@ -121,6 +123,17 @@ class Registrar(Hand):
         known = self._runner.answers.known
         fast = known(flash_of(project, cut))
         return None if fast is None else Flashed(fast, known(flash_of(project, cut, exact=True)))
+
+    def magnified(self, place_mm: tuple[float, float]) -> "Magnified | None":
+        """A place from close by, on a sheet that is worse there than most; asked for if it is not known."""
+        project, cut = self._document.project, self._keeper.cut
+        if project is None or cut is None or self._keeper.rough:
+            return None
+        request = magnify_of(project, cut, place_mm)
+        known = self._runner.answers.known(request)
+        if known is None:
+            self._magnified.ask(request, lambda _: self.changed.emit())
+        return known
 
     def simulate(self) -> None:
         """Print whole sheets, one by one."""

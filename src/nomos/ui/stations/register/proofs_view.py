@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 from nomos.colour import lab_to_hex
 from nomos.language import tr
 from nomos.project import Project
+from nomos.project.register.magnified import Magnified
 from nomos.project.register.practice import KIND_WORDS, Exercise, Marking
 from nomos.project.register.readings import (
     EyePlace,
@@ -25,7 +26,7 @@ from nomos.proof.flashing import TILE_MM, Flashing
 from nomos.registration import Rect
 from nomos.registration.settings import Hand
 from nomos.ui.frame.rows import Row
-from nomos.ui.frame.sheet_view import Overlay, sketch_raster
+from nomos.ui.frame.sheet_view import Inset, Overlay, sketch_raster
 from nomos.units import length_text, lengths_text, number
 
 # The two schools, and the tolerance each would ask for; chosen by us, no source.
@@ -36,6 +37,7 @@ _SCHOOLS = (
     (0.8, tr("Easy: small gaps and overlaps belong to the print.")),
     (9.0, tr("Loose: the layers may wander, and that is the look.")),
 )
+_SHADE_STEPS = 24
 _MAP_STEPS, _MOST_TILES, _LEAST_SHARE = 3, 10, 0.1
 _MOST_READINGS = 6
 
@@ -139,7 +141,9 @@ def apart_overlay(project: Project, found: Flashing | None) -> Overlay:
                 spots.append(
                     (image.left + (float(column) + 0.5) * TILE_MM, image.top + (float(row) + 0.5) * TILE_MM)
                 )
-    return Overlay(tuple(words), tuple(spots))
+    _, fine = tolerance_map(error_model(project), project, _SHADE_STEPS)
+    shade = (fine - fine.min()) / max(float(np.ptp(fine)), 1e-9)
+    return Overlay(tuple(words), tuple(spots), shade=shade)
 
 
 @dataclass(frozen=True)
@@ -267,6 +271,17 @@ def exercise_overlay(project: Project, exercise: Exercise | None) -> Overlay:
     if exercise is None:
         return Overlay()
     return picture_overlay(project, exercise.picture, exercise.px_per_mm)
+
+
+def inset_of(close: Magnified) -> Inset:
+    """A place where paper flashes, from close by."""
+    word = tr(
+        "{width_mm:g} mm, on one sheet in 20: {bare} mm² bare",
+        width_mm=close.place.width,
+        bare=number(close.bare_mm2, 2),
+    )
+    fine = close.picture.shape[1] / close.place.width
+    return Inset(sketch_raster(close.picture, fine, close.place), close.place, word)
 
 
 def picture_overlay(project: Project, picture: NDArray[np.uint8], px_per_mm: float) -> Overlay:

@@ -1,5 +1,7 @@
 """The Register station in the window."""
 
+from dataclasses import replace
+
 from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.sheet_view import Overlay
@@ -8,6 +10,7 @@ from nomos.ui.frame.station import Here
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
     exercise_overlay,
+    inset_of,
     picture_overlay,
     practice_view,
     proof_view,
@@ -102,7 +105,9 @@ class RegisterHere(Here[RegisterStation]):
             return picture_overlay(project, registrar.grid, registrar.grid.shape[1] / project.paper.width_mm)
         if state.shown == "apart":
             flashed = registrar.flashed
-            return apart_overlay(project, (flashed.exact or flashed.fast) if flashed else None)
+            over = apart_overlay(project, (flashed.exact or flashed.fast) if flashed else None)
+            close = registrar.magnified(over.spots[0]) if over.spots else None
+            return replace(over, inset=inset_of(close)) if close is not None else over
         if state.shown == "exercise":
             return exercise_overlay(project, registrar.practice.exercise if registrar.practice else None)
         return None
