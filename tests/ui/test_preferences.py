@@ -115,3 +115,27 @@ def test_in_inches_every_station_reads_and_takes_inches(desk: Desk, tmp_path: Pa
     QTest.keyClick(box.lineEdit(), Qt.Key.Key_Return)
     settle(desk)
     assert project_of(desk).image.width == pytest.approx(63.5)
+
+
+def test_the_studios_inks_are_a_source_for_recipes_and_for_plans(little_desk: Desk) -> None:
+    desk = little_desk
+    desk.controller.go_to("inks")
+    mix = desk.window.at("inks").mix
+    desk.window.at("inks").turn_to("mix")
+    settle(desk)
+    click(mix.studio)
+    assert "Nothing is kept in the studio" in desk.window.notice.text()
+    shown = opened(desk)
+    click(shown.keep)
+    click(shown.close_it)
+    click(mix.studio)
+    settle(desk)
+    names = [ink.name for ink in project_of(desk).inks]
+    assert [ink.name for ink in desk.controller.inkroom.shelf()] == names
+    assert mix.shelf.text().startswith("From studio.json")
+    desk.controller.go_to("blocks")
+    blocks = desk.window.at("blocks")
+    blocks.turn_to("fewer")
+    blocks.fewer.source_asked.emit("studio")
+    wanted = desk.controller.planner.wanted
+    assert (wanted.source, [each.ink.name for each in wanted.shelf]) == ("studio", names)

@@ -7,6 +7,7 @@ from typing import Any, get_args
 
 import msgspec
 import numpy as np
+from msgspec.structs import replace
 
 from nomos.atomic import write_text
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
@@ -18,6 +19,7 @@ from nomos.formats.files import read_table, read_text
 from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
+from nomos.project.edition.studio import read_studio
 from nomos.project.model import Ink, Known, Optics
 from nomos.separation.plans import WEAKEST
 
@@ -46,30 +48,47 @@ def read_inks(path: Path) -> tuple[ShelfInk, ...]:
     list of objects with the same keys, or `{"inks": [...]}`; strengths as a
     list; `reflectance`, 36 values from 380 to 730 nm, in place of L, a, b;
     `absorption` and `scattering`, 36 values each, and `k1`, where they are
-    known. Colours are of the solid on the paper in use.
+    known. Colours are of the solid on the paper in use. A studio file is a shelf
+    of the inks that are kept in it.
 
     Raises
     ------
     BadInput : the file cannot be read, or a line of it makes no sense; names the line.
     """
     text = read_text(path)
+    if path.suffix.lower() == ".json" and _is_studio(text):
+        kept = read_studio(path).inks
+        inks = [ShelfInk(replace(ink, id=ink.name), _strengths(None, path.name)) for ink in kept]
+        return _checked(inks, path.name)
     rows = _json_rows(text, path.name) if path.suffix.lower() == ".json" else _csv_rows(text, path.name)
-    inks = [_ink(row, where) for where, row in rows]
+    return _checked([_ink(row, where) for where, row in rows], path.name)
+
+
+def _checked(inks: Sequence[ShelfInk], name: str) -> tuple[ShelfInk, ...]:
     if not inks:
         raise BadInput(
             tr(
                 "{name} holds no ink; write one a line below the header {columns}.",
-                name=path.name,
+                name=name,
                 columns=",".join(COLUMNS),
             )
         )
     names = [each.ink.name for each in inks]
-    twice = next((name for name in names if names.count(name) > 1), None)
+    twice = next((each for each in names if names.count(each) > 1), None)
     if twice is not None:
         raise BadInput(
-            tr("{name} has two inks called {twice}; give each its own name.", name=path.name, twice=twice)
+            tr("{name} has two inks called {twice}; give each its own name.", name=name, twice=twice)
         )
     return tuple(inks)
+
+
+def _is_studio(text: str) -> bool:
+    """Whether a file is a studio's: a shelf holds no workshop."""
+    try:
+        content = json.loads(text)
+    except (RecursionError, ValueError):
+        return False
+    return isinstance(content, dict) and "workshop" in content
 
 
 def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:

@@ -43,6 +43,8 @@ class Files(QObject):
         self._designer = designer
         designer.may_leave = self._may_leave
         self._hold: Hold | None = None
+        self.studio: Path | None = None
+        """The file of this machine's studio, whether it is there or not."""
         document.changed.connect(self._let_go)
         self._packets = Asker(runner, "packet", self.told.emit, said=tr("writing the packet"), outlives=True)
         self._exports = Asker(runner, "export", self.told.emit, said=tr("writing the sheet"), outlives=True)
@@ -117,6 +119,13 @@ class Files(QObject):
     def ask_shelf(self) -> Path | None:
         """Ask for an ink shelf file."""
         return self._questions.shelf_to_open()
+
+    def studio_file(self) -> Path | None:
+        """The studio of this machine; None, and that is said, where nothing is kept in it."""
+        if self.studio is None or not self.studio.exists():
+            self.told.emit(tr("Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks."))
+            return None
+        return self.studio
 
     def ask_project(self) -> Path | None:
         """Ask for a project file."""

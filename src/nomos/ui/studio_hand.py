@@ -38,6 +38,7 @@ class StudioHand(QObject):
         self._path = studio_path(settings)
         self.preferences: Preferences | None = None
         controller.designer.studio = self._begun
+        controller.files.studio = self._path
         page = settings.value("page", "", str)
         if page:
             controller.choose_page(page)

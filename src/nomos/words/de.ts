@@ -3260,6 +3260,30 @@
    <translation>{said} Aus {prints}, zuletzt {prints_2}.</translation>
   </message>
   <message>
+   <source>papers</source>
+   <translation>Papiere</translation>
+  </message>
+  <message>
+   <source>inks</source>
+   <translation>Druckfarben</translation>
+  </message>
+  <message>
+   <source>board</source>
+   <translation>Platte</translation>
+  </message>
+  <message>
+   <source>boards</source>
+   <translation>Platten</translation>
+  </message>
+  <message>
+   <source>tool</source>
+   <translation>Werkzeug</translation>
+  </message>
+  <message>
+   <source>tools</source>
+   <translation>Werkzeuge</translation>
+  </message>
+  <message>
    <source>prints</source>
    <translation>Drucke</translation>
   </message>
@@ -3562,10 +3586,6 @@
   <message>
    <source>design</source>
    <translation>Entwurf</translation>
-  </message>
-  <message>
-   <source>inks</source>
-   <translation>Druckfarben</translation>
   </message>
   <message>
    <source>register</source>
@@ -4820,10 +4840,6 @@
    <translation>Kreuz</translation>
   </message>
   <message>
-   <source>board</source>
-   <translation>Platte</translation>
-  </message>
-  <message>
    <source>Laser cutting needs extraction and someone who watches for fire; the board's safety sheet, local rules and trained people come first.</source>
    <translation>Laserschneiden braucht Absaugung und jemanden, der auf Feuer achtet; das Sicherheitsblatt der Platte, örtliche Vorschriften und ausgebildete Leute gehen vor.</translation>
   </message>
@@ -4994,6 +5010,10 @@
   <message>
    <source>drawing the pages</source>
    <translation>Seiten werden gezeichnet</translation>
+  </message>
+  <message>
+   <source>Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks.</source>
+   <translation>Im Studio ist noch nichts behalten: Bearbeiten, Einstellungen behält die Farben eines Drucks.</translation>
   </message>
   <message>
    <source>{name} is open in another window: this one is saved under a name of its own.</source>
@@ -6860,6 +6880,10 @@
    <translation>Aus eigenen Druckfarben mischen: eine Tabelle davon.</translation>
   </message>
   <message>
+   <source>Mix from the inks that are kept in the studio.</source>
+   <translation>Aus den im Studio behaltenen Druckfarben mischen.</translation>
+  </message>
+  <message>
    <source>Look for mixtures of the shelf that show this ink's colour here.</source>
    <translation>Mischungen aus dem Vorrat suchen, die hier diese Farbe zeigen.</translation>
   </message>
@@ -7702,6 +7726,10 @@ N</translation>
    <translation>ein Gelb, ein Rot und ein Blau</translation>
   </message>
   <message>
+   <source>the inks of the studio</source>
+   <translation>die Farben des Studios</translation>
+  </message>
+  <message>
    <source>a shelf file…</source>
    <translation>eine Vorratsdatei…</translation>
   </message>
@@ -8156,10 +8184,6 @@ N</translation>
   <message>
    <source>back: {name}</source>
    <translation>Rückseite: {name}</translation>
-  </message>
-  <message>
-   <source>boards</source>
-   <translation>Platten</translation>
   </message>
   <message>
    <source>A block a colour</source>
@@ -9520,6 +9544,10 @@ N</translation>
   <message>
    <source>Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first.</source>
    <translation>Handschuhe und Luft bei Lösungsmitteln; kein Staub trockener Pigmente. Das Sicherheitsblatt der Farbe geht vor.</translation>
+  </message>
+  <message>
+   <source>The studio's inks</source>
+   <translation>Farben des Studios</translation>
   </message>
   <message>
    <source>Keep this print's inks as a shelf…</source>
@@ -11336,6 +11364,10 @@ N</translation>
   <message>
    <source>shelf</source>
    <translation>Vorrat</translation>
+  </message>
+  <message>
+   <source>studio</source>
+   <translation>Studio</translation>
   </message>
   <message>
    <source>templates</source>

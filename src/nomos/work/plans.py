@@ -31,7 +31,7 @@ from nomos.separation.solver import solve
 from nomos.work.cut import Cut
 from nomos.work.request import Ask, held
 
-InkSource = Literal["own", "mix", "process", "shelf"]
+InkSource = Literal["own", "mix", "process", "shelf", "studio"]
 DEFAULT_BLOCKS = 5
 # A mean that differs by less is not seen side by side; chosen by us.
 _SEEN_DE00 = 0.5
@@ -158,7 +158,7 @@ def candidates(project: Project, wanted: Wanted) -> tuple[CandidateInk, ...]:
     """The inks that plans are made of. Raises ColourError."""
     if wanted.source == "process":
         return PROCESS_INKS
-    if wanted.source == "shelf":
+    if wanted.source in ("shelf", "studio"):
         return candidates_of(wanted.shelf, project)
     if wanted.source == "own":
         return inks_in_use(project)

@@ -118,10 +118,10 @@ def studio_text(studio: Studio) -> str:
     """What is kept, in a sentence."""
     boards = sum(board.count for board in studio.craft.boards)
     counts = (
-        (len(studio.papers), "paper", "papers"), (len(studio.inks), "ink", "inks"),
-        (boards, "board", "boards"), (len(studio.craft.tools), "tool", "tools"),
+        (len(studio.papers), tr("paper"), tr("papers")), (len(studio.inks), tr("ink"), tr("inks")),
+        (boards, tr("board"), tr("boards")), (len(studio.craft.tools), tr("tool"), tr("tools")),
     )  # fmt: skip
-    kept = ", ".join(f"{many} {one if many == 1 else more}" for many, one, more in counts)
+    kept = ", ".join(counted(*each) for each in counts)
     said = tr(
         "{kept}; {good:.0f} of 100 pulls good, {pull_min:g} min a pull.",
         kept=kept,

@@ -194,6 +194,7 @@ _BUTTONS = {
     "Work the film out from these weights": tr("How thick your films are, from what was weighed."),
     "Compare with a scan of a proof…": tr("Measure the colours of a real proof against the plan."),
     "Open a shelf…": tr("Mix from your own inks: a table of them."),
+    "The studio's inks": tr("Mix from the inks that are kept in the studio."),
     "Find recipes": tr("Look for mixtures of the shelf that show this ink's colour here."),
     "Teach the ink from readings…": tr("Take the ink's optics from measured readings."),
     "A card to draw down on, to print…": tr("A card with black and white bars for a drawdown of the ink."),

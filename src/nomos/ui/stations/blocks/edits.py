@@ -88,7 +88,13 @@ class BlockEdits:
             self._hand.edit(tr("What prints where"), lambda p: with_switch(p, block, colours, on))
 
     def ask_inks(self, source: str) -> None:
-        """Choose where the inks of plans come from; a shelf is asked for."""
+        """Choose where the inks of plans come from; a shelf is asked for, the studio's is at hand."""
+        if source == "studio":
+            kept = self._hand.files.studio_file()
+            if kept is not None:
+                self._hand.planner.ask_shelf(kept, "studio")
+            self._hand.shown.emit()
+            return
         if source == "shelf":
             path = self._hand.files.ask_shelf()
             if path is not None:

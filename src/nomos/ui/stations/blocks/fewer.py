@@ -19,6 +19,7 @@ SOURCES = (
     ("mix", tr("any ink I could mix")),
     ("own", tr("the inks of this project")),
     ("process", tr("a yellow, a red and a blue")),
+    ("studio", tr("the inks of the studio")),
     ("shelf", tr("a shelf file…")),
 )
 

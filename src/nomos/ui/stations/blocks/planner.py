@@ -11,7 +11,7 @@ from nomos.project import Project
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
-from nomos.work.plans import Found, Plans, Wanted, candidates, plans_of
+from nomos.work.plans import Found, InkSource, Plans, Wanted, candidates, plans_of
 
 
 class Planner(QObject):
@@ -42,8 +42,8 @@ class Planner(QObject):
         self.wanted = wanted
         self.changed.emit()
 
-    def ask_shelf(self, path: Path) -> None:
-        """Take the inks of a shelf file."""
+    def ask_shelf(self, path: Path, source: InkSource = "shelf") -> None:
+        """Take the inks of a shelf file, or of the studio."""
         from nomos.formats import read_inks
 
         try:
@@ -51,7 +51,7 @@ class Planner(QObject):
         except BadInput as error:
             self.told.emit(str(error))
             return
-        self.ask(replace(self.wanted, source="shelf", shelf=shelf))
+        self.ask(replace(self.wanted, source=source, shelf=shelf))
 
     def look(self) -> None:
         """Look for plans."""

@@ -6,7 +6,7 @@ from PyQt6.QtWidgets import QWidget
 from nomos.language import tr
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
-from nomos.ui.frame.parts import part_column
+from nomos.ui.frame.parts import beside, part_column
 from nomos.ui.stations.inks.view import MixView
 
 _CAUTION = tr("Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first.")
@@ -16,6 +16,7 @@ class MixPart(QWidget):
     """Finds recipes for the chosen ink, weighs them, and corrects a batch."""
 
     shelf_asked = pyqtSignal()
+    studio_asked = pyqtSignal()
     most_asked = pyqtSignal(int)
     mix_asked = pyqtSignal()
     recipe_chosen = pyqtSignal(str)
@@ -36,6 +37,7 @@ class MixPart(QWidget):
         self.heading = label(kind="name")
         self.shelf = label(kind="quiet")
         self.open_shelf, self.look = button(tr("Open a shelf…")), button(tr("Find recipes"))
+        self.studio = button(tr("The studio's inks"))
         self.keep = button(tr("Keep this print's inks as a shelf…"))
         self.fields = Fields()
         self.most_box = NumberBox(1, 4, unit="", digits=0)
@@ -65,7 +67,8 @@ class MixPart(QWidget):
         self.over_black = button(tr("It runs over a black stripe too"))
         self.write_card = button(tr("A card to draw down on, to print…"))
         for widget in (
-            self.heading, self.shelf, self.open_shelf, self.fields, self.look, self.rows, self.weights,
+            self.heading, self.shelf, beside(self.open_shelf, self.studio), self.fields, self.look, self.rows,
+            self.weights,
             self.note, self.take, self.came_title, self.came, self.right, self.added, self.added_note,
             label(tr("A measured ink"), kind="name"), self.teach, self.write_card, self.card, self.card_note,
             self.no_grey, self.over_black, self.take_card, self.keep, label(_CAUTION, kind="quiet"),
@@ -73,6 +76,7 @@ class MixPart(QWidget):
             column.addWidget(widget)
         self._for = ""
         self.open_shelf.clicked.connect(self.shelf_asked)
+        self.studio.clicked.connect(self.studio_asked)
         self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
         self.look.clicked.connect(self.mix_asked)
         self.rows.chosen.connect(self.recipe_chosen)

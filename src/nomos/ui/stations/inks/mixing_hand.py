@@ -101,8 +101,11 @@ class MixingHand(Hand):
     def open_shelf(self) -> None:
         """Mix from another shelf, asked for."""
         path = self._questions.shelf_to_open()
-        if path is None:
-            return
+        if path is not None:
+            self.take_shelf(path)
+
+    def take_shelf(self, path: Path) -> None:
+        """Mix from the inks of a file."""
         from nomos.formats import read_inks
 
         try:

@@ -31,6 +31,7 @@ class InksHere(Here[InksStation]):
     def _wire_ink_parts(self, made: "InksStation") -> None:
         hand, room = self.hand, self.hand.inkroom
         made.mix.shelf_asked.connect(room.open_shelf)
+        made.mix.studio_asked.connect(self._mix_from_studio)
         made.mix.most_asked.connect(room.set_most_inks)
         made.mix.mix_asked.connect(room.mix)
         made.mix.recipe_chosen.connect(room.choose_recipe)
@@ -61,6 +62,11 @@ class InksHere(Here[InksStation]):
         made.learn.weights_asked.connect(room.weigh_film)
         made.learn.scan_asked.connect(room.learn)
         made.learn.cause_taken.connect(room.take_cause)
+
+    def _mix_from_studio(self) -> None:
+        path = self.hand.files.studio_file()
+        if path is not None:
+            self.hand.inkroom.take_shelf(path)
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
