@@ -6,7 +6,9 @@ from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import with_usual_order
+from nomos.project.sheet.changes import overprinted
 from nomos.ui.frame import theme
+from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.order.usual_view import order_view
 from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
@@ -19,6 +21,8 @@ class OrderHere(Here[OrderStation]):
     """Which order?"""
 
     hint = tr("Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.")
+
+    _marked: tuple[tuple[object, ...], Overlay] | None = None
 
     def made(self) -> OrderStation:
         """The widget, wired."""
@@ -48,6 +52,16 @@ class OrderHere(Here[OrderStation]):
 
     def _lay_best_beside(self, key: str) -> None:
         self.wishes.beside_asked.emit(tr("in that order"), self.hand.orderer.printed_in(key))
+
+    def laid_over(self, project: Project) -> Overlay | None:
+        """While the sheet grows, where the last pull changes what is printed already."""
+        state, proof = self.hand.state, self.hand.keeper.proof
+        if state.shown != "print" or not state.pulls or proof is None or proof.project is not project:
+            return None
+        made_of = (project, proof.laid, state.pulls)
+        if self._marked is None or any(a is not b for a, b in zip(self._marked[0], made_of, strict=True)):
+            self._marked = (made_of, Overlay(lines=overprinted(*made_of)))
+        return self._marked[1]
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; days and cleaning are worked out when they are in sight."""
