@@ -9,7 +9,7 @@ from PyQt6.QtCore import QPoint, Qt
 from nomos.colour import delta_e00
 from nomos.project import Assets, Project, sheet_labs
 from nomos.ui.desk import Desk
-from tests.ui.conftest import Answers, QTest, click, drag, project_of, settle
+from tests.ui.conftest import Answers, QTest, click, drag, press, project_of, settle
 
 
 def act(desk: Desk, name: str) -> None:
@@ -126,6 +126,20 @@ def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_des
     settle(desk)
     assert desk.window.beside.beside is None
     assert np.array_equal(project_of(desk).image, before.image)
+    # All of them beside what is wanted, as large as there is room; a click takes one.
+    click(desk.window.looks.buttons["plans"])
+    settle(desk)
+    content = desk.window.sheet._content
+    assert content is not None
+    points = station.fewer.curve._chart.points
+    assert [word.split(":")[0] for _, _, word in content.words] == [
+        "wanted", *(str(point.blocks) for point in points)
+    ]  # fmt: skip
+    x, y, word = content.words[-1]
+    press(desk.window.sheet, *desk.window.sheet.viewport.to_screen(x, y - 4))
+    settle(desk)
+    assert f"{len(project_of(desk).blocks)}:" in word
+    assert desk.controller.state.shown == "print"
 
 
 def test_the_sheet_grows_pull_by_pull_and_rests_finished(little_desk: Desk) -> None:

@@ -134,6 +134,15 @@ class Controller(QObject):
         if station == "design":
             self.designer.need_reading()
 
+    def at_hand(self) -> frozenset[str]:
+        """Looks that are there only while there is something of their kind."""
+        there = {
+            "picture": self.designer.pixels() is not None and self.state.station == "design",
+            "card": self.inkroom.card is not None,
+            "plans": self.planner.found is not None,
+        }
+        return frozenset(shown for shown, known in there.items() if known)
+
     def show(self, shown: Shown) -> None:
         """Have the sheet show the print, the flat design, the sketch, or one block."""
         self.hold(shown=shown, pulls=None)

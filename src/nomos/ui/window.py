@@ -239,9 +239,7 @@ class Window(QMainWindow):
         self.side.setVisible(not at_bench and (project is not None or self.side.count() > 1))
         self.looks.setVisible(project is not None and not at_bench and hand.designer.first is None)
         if project is not None:
-            known = hand.designer.pixels() is not None
-            looks = looks_of(project, state, picture=known, card=hand.inkroom.card is not None)
-            self.looks.show_looks(looks, state)
+            self.looks.show_looks(looks_of(project, state, hand.at_hand()), state)
             # Figures of an earlier design would be wrong ones: better none until the new proof is there.
             self.column.show_station(project, proof if proof and proof.project is project else None)
         stack = hand.document.stack

@@ -5492,6 +5492,14 @@
    <translation>Wie weit zwei Druckgänge auseinanderliegen können, Stelle für Stelle</translation>
   </message>
   <message>
+   <source>Plans</source>
+   <translation>Pläne</translation>
+  </message>
+  <message>
+   <source>The best plan of each number of blocks, beside what is wanted</source>
+   <translation>Der beste Plan für jede Zahl von Stöcken, neben dem Gewünschten</translation>
+  </message>
+  <message>
    <source>Stack</source>
    <translation>Stapel</translation>
   </message>
@@ -5514,6 +5522,10 @@
   <message>
    <source>The proof to practise on</source>
    <translation>Der Probedruck zum Üben</translation>
+  </message>
+  <message>
+   <source>Number of blocks, and the mean ΔE over the colours. Click a print to take its plan.</source>
+   <translation>Zahl der Stöcke und mittleres ΔE über die Farben. Einen Druck anklicken, um seinen Plan zu nehmen.</translation>
   </message>
   <message>
    <source>What the sheet shows</source>
@@ -6190,6 +6202,10 @@
   <message>
    <source>stack</source>
    <translation>Stapel</translation>
+  </message>
+  <message>
+   <source>plans</source>
+   <translation>Pläne</translation>
   </message>
   <message>
    <source>Stations</source>
@@ -7754,10 +7770,6 @@ N</translation>
    <translation>Pläne suchen</translation>
   </message>
   <message>
-   <source>Plans</source>
-   <translation>Pläne</translation>
-  </message>
-  <message>
    <source>Nearest to the sketch with two of these inks</source>
    <translation>Am nächsten an der Skizze mit zweien dieser Farben</translation>
   </message>
@@ -8288,6 +8300,10 @@ N</translation>
   <message>
    <source>{said} Each block so far brings the colours visibly nearer.</source>
    <translation>{said} Bisher bringt jeder Stock die Farben sichtbar näher.</translation>
+  </message>
+  <message>
+   <source>wanted</source>
+   <translation>gewünscht</translation>
   </message>
   <message>
    <source>, another way</source>

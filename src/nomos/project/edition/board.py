@@ -16,6 +16,7 @@ from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import LaidSheet, sheet_labs
+from nomos.project.sheet.tiles import Tile, cells_of, fitted
 from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
 
@@ -26,15 +27,6 @@ MOST_SHEETS = 240
 _PX_PER_MM, _MOST_PX = 6.0, 2_000_000
 _GAP_SHARE = 0.14
 _GROUND, _CROSS = (222, 222, 222), (160, 40, 30)
-
-
-@dataclass(frozen=True)
-class Tile:
-    """One sheet on the board: its number, where its picture lies (mm on the sheet) and a word."""
-
-    sheet: int
-    place: Rect
-    word: str
 
 
 @dataclass(frozen=True, eq=False)
@@ -63,7 +55,7 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
     shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
     px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
-    columns, cell = grid_of(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
+    columns, cell = cells_of(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
     tiles = []
     for at, history in enumerate(shown):
@@ -78,24 +70,6 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
         _put(picture, known[layers], place, px_per_mm, crossed=history.spoiled_at is not None)
         tiles.append(Tile(history.sheet, place, _word(history)))
     return Board(picture, px_per_mm, tuple(tiles), len(state.histories) - len(shown))
-
-
-def grid_of(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
-    """Columns, and the size of a cell, so that pictures of a shape (width by height) come out largest."""
-    best = (0.0, 1)
-    for columns in range(1, count + 1):
-        wide, tall = sheet_mm[0] / columns, sheet_mm[1] / math.ceil(count / columns)
-        best = max(best, (min(wide, tall * shape), columns))
-    columns = best[1]
-    return columns, (sheet_mm[0] / columns, sheet_mm[1] / math.ceil(max(count, 1) / columns))
-
-
-def fitted(room: Rect, shape: float) -> Rect:
-    """The largest place of a shape, width by height, in the middle of a room."""
-    wide = min(room.width, room.height * shape)
-    tall = wide / shape
-    left, top = room.left + (room.width - wide) / 2, room.top + (room.height - tall) / 2
-    return Rect(left, top, left + wide, top + tall)
 
 
 def look_after(

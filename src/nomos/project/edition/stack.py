@@ -8,10 +8,11 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
-from nomos.project.edition.board import Tile, fitted, grid_of, look_after
+from nomos.project.edition.board import look_after
 from nomos.project.model import Project
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.laying import LaidSheet
+from nomos.project.sheet.tiles import Tile, cells_of, fitted
 from nomos.registration import Rect
 from nomos.units import number
 
@@ -91,7 +92,7 @@ def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None)
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     steps = steps_of(project, state)
     shape = project.image.width / (project.image.height / (1 - _PILE_SHARE))
-    columns, cell = grid_of(len(steps), (wide_mm, tall_mm), shape)
+    columns, cell = cells_of(len(steps), (wide_mm, tall_mm), shape)
     thick = min(_THICKEST_MM, _PILE_SHARE * cell[1] * (1 - _GAP_SHARE) / max(planned_sheets(project), 1))
     paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
     tiles = []

@@ -1,6 +1,6 @@
 """What the sheet shows: one row on the sheet's own edge, the same at every station."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 
 from PyQt6.QtCore import pyqtSignal
@@ -64,6 +64,12 @@ LOOKS: tuple[Look, ...] = (
         legend=_FREE,
     ),
     Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place"), legend=_APART),
+    Look(
+        "plans",
+        tr("Plans"),
+        tr("The best plan of each number of blocks, beside what is wanted"),
+        legend=tr("Number of blocks, and the mean ΔE over the colours. Click a print to take its plan."),
+    ),
     Look("stack", tr("Stack"), tr("The sheets at every pull, and how many are lost there"), legend=_STACK),
     Look("card", tr("Card"), tr("The drawdown card that was read")),
     Look("exercise", tr("Practice"), tr("The proof to practise on")),
@@ -72,23 +78,24 @@ _NO_BLOCKS = tr("There are no blocks yet.")
 _NO_PULL = tr("Choose a pull on the ladder first.")
 _OF_A_PULL = ("where", "block", "carved", "cut", "free")
 # There only while there is something of the kind to look at.
-_PASSING = ("picture", "pieces", "card", "exercise")
+_PASSING = ("picture", "pieces", "card", "exercise", "plans")
 STATION_OF_LOOK: dict[str, Station] = {
     "cut": "carve",
     "apart": "register",
     "exercise": "register",
     "stack": "sheets",
+    "plans": "blocks",
 }
 """Looks that a station lays over the sheet, wherever they are asked for."""
 
 
-def looks_of(project: Project, state: UiState, *, picture: bool, card: bool) -> tuple[Look, ...]:
-    """The looks there are now. picture, card : whether an opened picture or a card is at hand."""
-    sawn = any(block.kerf_mm is not None for block in project.blocks)
-    at_hand = {"picture": picture and state.station == "design", "card": card, "pieces": sawn}
+def looks_of(project: Project, state: UiState, at_hand: Collection[str] = ()) -> tuple[Look, ...]:
+    """The looks there are now. at_hand : those of the passing ones that there is something for."""
+    if any(block.kerf_mm is not None for block in project.blocks):
+        at_hand = {*at_hand, "pieces"}
     found = []
     for look in LOOKS:
-        if look.shown in _PASSING and not at_hand.get(look.shown) and look.shown != state.shown:
+        if look.shown in _PASSING and look.shown not in at_hand and look.shown != state.shown:
             continue
         why = ""
         if look.shown not in ("picture", "sketch", "outlined", "flat") and not project.impressions:

@@ -24,6 +24,7 @@ Shown = Literal[
     "exercise",
     "cut",
     "stack",
+    "plans",
 ]
 # Views of the wood itself, face up: the mirror image of the print.
 MIRRORED = ("carved", "pieces", "cut")
@@ -49,7 +50,8 @@ class UiState:
         fields, the picture as it was opened, one block alone, the block as
         it is carved (mirrored), all blocks as coloured sheets over each other, the pieces of a jigsaw, what
         runs under what, where the chosen block is free, a drawdown card, how far pulls may lie apart, a
-        proof to practise on, the carving map of a block, or the piles of sheets at every pull.
+        proof to practise on, the carving map of a block, the piles of sheets at every pull, or
+        the plans that were found.
     marked : on the carved block, what stays or what goes.
     """
 

@@ -11,7 +11,9 @@ from nomos.colour import lab_to_hex
 from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
-from nomos.proof import render_view
+from nomos.project.sheet.tiles import Tile, cells_of, fitted
+from nomos.proof import render_view, to_rgb
+from nomos.registration import Rect
 from nomos.separation.plans import CandidateInk, Plan
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.raster import Page, index_levels
@@ -19,6 +21,8 @@ from nomos.ui.frame.rows import Row
 from nomos.units import counted, number
 from nomos.work.plans import Found
 
+# Plans in the place of one sheet: pixels for each mm of it, and the room between them.
+_BOARD_PX, _BOARD_GAP, _GROUND = 5.0, 0.1, (222, 222, 222)
 WISHES = {"none": "", "match": tr("must match"), "single": tr("one ink only")}
 USES = {"may": tr("may be used"), "must": tr("must be used"), "not": tr("must not")}
 
@@ -182,14 +186,57 @@ def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Ro
     return tuple(rows)
 
 
+@dataclass(frozen=True, eq=False)
+class PlanBoard:
+    """Plans as large as there is room. keys : of the plans, by tile; "" for what is wanted."""
+
+    picture: NDArray[np.uint8]
+    px_per_mm: float
+    tiles: tuple[Tile, ...]
+    keys: tuple[str, ...]
+
+
+def plan_board(project: Project, proof: Proof, found: Found, *, keep_key: bool) -> PlanBoard:
+    """What is wanted, and the best plan of each number of blocks, beside each other."""
+    points = plan_chart(project, found, keep_key=keep_key).points
+    numbers = planned_colours(project, keep_key=keep_key)
+    wide, tall = project.paper.width_mm, project.paper.height_mm
+    shape = project.image.width / project.image.height
+    columns, cell = cells_of(len(points) + 1, (wide, tall), shape)
+    picture = np.full((round(tall * _BOARD_PX), round(wide * _BOARD_PX), 3), _GROUND, np.uint8)
+    tiles, keys = [], []
+    for at, point in enumerate((None, *points)):
+        left, top, gap = (at % columns) * cell[0], (at // columns) * cell[1], _BOARD_GAP * min(cell)
+        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
+        place = fitted(room, shape)
+        height = max(1, round(place.height * _BOARD_PX))
+        plan = None if point is None else found.plans[int(point.key.split("/")[0])][0]
+        look = to_rgb(_plan_picture(project, proof, plan, numbers, height, narrow=False))
+        x, y = round(place.left * _BOARD_PX), round(place.top * _BOARD_PX)
+        part = picture[y : y + look.shape[0], x : x + look.shape[1]]
+        part[:] = look[: part.shape[0], : part.shape[1]]
+        word = tr("wanted") if point is None else f"{point.blocks}: ΔE {number(point.mean)}"
+        tiles.append(Tile(at, place, word))
+        keys.append("" if point is None else point.key)
+    return PlanBoard(picture, _BOARD_PX, tuple(tiles), tuple(keys))
+
+
 def _plan_picture(
-    project: Project, proof: Proof, plan: Plan, numbers: Sequence[int], tall: int
+    project: Project,
+    proof: Proof,
+    plan: Plan | None,
+    numbers: Sequence[int],
+    tall: int,
+    *,
+    narrow: bool = True,
 ) -> NDArray[np.uint32]:
+    """A print by a plan, None for what is wanted. narrow : for a card, whose picture is never wide."""
     assert project.flat is not None
     labs = np.array([colour.lab for colour in project.flat.colours])
-    labs[list(numbers)] = plan.printed
+    if plan is not None:
+        labs[list(numbers)] = plan.printed
     levels = index_levels(Page(proof.blocks.labels))
     height, width = proof.blocks.labels.shape
-    wide = min(tall * width / height, tall * 0.75)
+    wide = min(tall * width / height, tall * 0.75 if narrow else np.inf)
     size = max(1, round(wide)), max(1, round(wide * height / width))
     return render_view(levels, labs, (0.0, 0.0, float(width), float(height)), size)

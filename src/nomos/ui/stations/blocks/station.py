@@ -16,10 +16,19 @@ from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
 from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
 from nomos.ui.stations.blocks.method_view import loose_over, method_view
-from nomos.ui.stations.blocks.plans_view import ink_rows, plan_cards, plan_chart, reach_rows, wish_rows
+from nomos.ui.stations.blocks.plans_view import (
+    PlanBoard,
+    ink_rows,
+    plan_board,
+    plan_cards,
+    plan_chart,
+    reach_rows,
+    wish_rows,
+)
 from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import blocks_view
 from nomos.ui.stations.blocks.widget import BlocksStation
+from nomos.ui.stations.register.proofs_view import picture_overlay
 from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66
@@ -38,6 +47,8 @@ class BlocksHere(Here[BlocksStation]):
     """Which blocks?"""
 
     hint = tr("Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.")
+
+    _plans: tuple[tuple[object, ...], PlanBoard] | None = None
 
     def made(self) -> BlocksStation:
         """The widget, wired."""
@@ -129,6 +140,9 @@ class BlocksHere(Here[BlocksStation]):
     def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:
         """With the field in hand a click draws that field's zone; with Ctrl all that touches it as well."""
         project, inker = self.hand.document.project, self.hand.inker
+        if self.hand.state.shown == "plans":
+            self._take_plan_at(x_mm, y_mm)
+            return True
         if inker.tool != "field" or project is None:
             return False
         inker.point_at(*on_print(project, self.hand.state, (x_mm, y_mm)), touching=more)
@@ -136,11 +150,34 @@ class BlocksHere(Here[BlocksStation]):
 
     def laid_over(self, project: Project) -> Overlay | None:
         """What was drawn on a pull by hand; at the method, the parts of a plate that fall out."""
+        if self.hand.state.shown == "plans":
+            return self._plans_overlay(project)
         if self.hand.state.shown != "print":
             return None
         if self.widget.part == "method":
             return loose_over(project, self.hand.keeper.proof, self.hand.state)
         return drawn_over(project, self.hand.state) if self.widget.part == "inking" else None
+
+    def _plans_overlay(self, project: Project) -> Overlay | None:
+        planner, proof = self.hand.planner, self.hand.keeper.proof
+        if planner.found is None or proof is None or project.flat is None:
+            return None
+        made_of = (project, proof.blocks, planner.found)
+        if self._plans is None or any(a is not b for a, b in zip(self._plans[0], made_of, strict=True)):
+            board = plan_board(project, proof, planner.found, keep_key=planner.wanted.keep_key)
+            self._plans = (made_of, board)
+        board = self._plans[1]
+        words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in board.tiles)
+        return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words)
+
+    def _take_plan_at(self, x_mm: float, y_mm: float) -> None:
+        board = self._plans[1] if self._plans is not None else None
+        for tile, key in zip(board.tiles, board.keys, strict=True) if board is not None else ():
+            place = tile.place
+            if key and place.left <= x_mm <= place.right and place.top <= y_mm <= place.bottom:
+                self.hand.blocks.take_plan(key)
+                self.hand.show("print")
+                return
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
