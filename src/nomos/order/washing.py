@@ -115,6 +115,10 @@ def rollers_for(layers: Sequence[Sequence[Lab]], rollers: int) -> Rollers:
     return Rollers(tuple(used), tuple(before), needed)
 
 
+# Weight so far, the roller of each layer, its cleaning, and the layer whose ink each roller carries.
+_Shared = tuple[float, tuple[int, ...], tuple[Cleaning, ...], tuple[int, ...]]
+
+
 def shared_rollers(labs: Sequence[Lab], rollers: int) -> Rollers:
     """Layers in print order shared out among some rollers with the least cleaning.
 
@@ -129,21 +133,24 @@ def shared_rollers(labs: Sequence[Lab], rollers: int) -> Rollers:
     -------
     The roller of each layer, and the cleanings.
     """
-    states: dict[tuple[int, ...], tuple[float, tuple[int, ...], tuple[Cleaning, ...]]] = {
-        (-1,) * rollers: (0.0, (), ())
-    }
-    for layer, lab in enumerate(labs):
-        following: dict[tuple[int, ...], tuple[float, tuple[int, ...], tuple[Cleaning, ...]]] = {}
-        for carried, (cost, used, done) in states.items():
-            for roller in range(rollers):
+    ways = [[cleaning(one, other) for other in labs] for one in labs]
+    # Rollers are alike: what they carry decides, not which of them carries it, and of clean ones the first
+    # is taken.
+    start: _Shared = (0.0, (), (), (-1,) * rollers)
+    states: dict[tuple[int, ...], _Shared] = {start[3]: start}
+    for layer in range(len(labs)):
+        following: dict[tuple[int, ...], _Shared] = {}
+        for cost, used, done, carried in states.values():
+            for roller in range(min(rollers, len(set(used)) + 1)):
                 before = carried[roller]
-                what: Cleaning = "none" if before < 0 else cleaning(labs[before], lab)
-                state = tuple(layer if n == roller else ink for n, ink in enumerate(carried))
-                new = (cost + WEIGHT[what], (*used, roller), (*done, what))
-                if state not in following or new < following[state]:
-                    following[state] = new
+                what: Cleaning = "none" if before < 0 else ways[before][layer]
+                after = (*carried[:roller], layer, *carried[roller + 1 :])
+                new = (cost + WEIGHT[what], (*used, roller), (*done, what), after)
+                key = tuple(sorted(after))
+                if key not in following or new < following[key]:
+                    following[key] = new
         states = following
-    _, used, done = min(states.values())
+    _, used, done, _ = min(states.values())
     return Rollers(tuple((n,) for n in used), tuple((way,) for way in done), 1)
 
 
