@@ -16,7 +16,7 @@ from nomos.work.request import Request
 A = TypeVar("A")
 
 # What is kept for a hand that comes back to it.
-MOST_BYTES = 300_000_000
+MOST_BYTES = 240_000_000
 # How often who waits for another's answer looks whether it has been called off.
 _LOOK_S = 0.05
 
