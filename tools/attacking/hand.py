@@ -221,7 +221,7 @@ def endurance(folder: Path, turns: int, seed: int) -> None:
         hand.turn()
         if turn % 200 == 0:
             settle(hand.desk)
-            hand.desk.collector.collect()
+            hand.desk.collector.collect(whole=True)
             now = _resident_mb()
             at_200 = at_200 or now
             print(f"{turn} actions: {now:.0f} MB, {now - at_200:+.0f} since 200; answers kept "

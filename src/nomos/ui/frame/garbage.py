@@ -23,13 +23,13 @@ class Collector(QObject):
         self._times = 0
         self._timer = QTimer(self)
         self._timer.setInterval(_EVERY_MS)
-        self._timer.timeout.connect(self.collect)
+        self._timer.timeout.connect(lambda: self.collect())
         self._timer.start()
 
-    def collect(self) -> None:
-        """Collect the young, and every now and then all."""
+    def collect(self, *, whole: bool = False) -> None:
+        """Collect the young, and every now and then, or if it is asked for, all."""
         self._times += 1
-        whole = self._times % _ALL_EVERY == 0
+        whole = whole or self._times % _ALL_EVERY == 0
         gc.collect(2 if whole else 1)
         if whole:
             _give_back()

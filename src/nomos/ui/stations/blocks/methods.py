@@ -8,6 +8,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
 from nomos.language import tr
+from nomos.progress import Progress
 from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light
@@ -103,12 +104,12 @@ class Methods(QObject):
             self.told.emit(tr("Click a field of the colour first that is to have tints and shades."))
             return
 
-        def change(project: Project) -> Project:
+        def change(project: Project, _progress: Progress) -> Project:
             after, png = with_light(project, proof.blocks.labels, colour, direction_deg)
             self._document.assets[digest(png)] = png
             return after
 
-        self._edit(tr("Tints and shades"), change)
+        self.slowly(tr("Tints and shades"), change)
 
     def shade(self, direction_deg: float) -> None:
         """Lay the shadow key on the side away from the light, of the chosen colours or of the darks."""
@@ -116,12 +117,12 @@ class Methods(QObject):
         if proof is None:
             return
 
-        def change(project: Project) -> Project:
+        def change(project: Project, _progress: Progress) -> Project:
             after, png = with_shadow_side(project, proof.blocks.labels, self.state.colours, direction_deg)
             self._document.assets[digest(png)] = png
             return after
 
-        self._edit(tr("Shadow by the light"), change)
+        self.slowly(tr("Shadow by the light"), change)
 
     def print_again(self) -> None:
         """Print the chosen block once more."""
