@@ -1,5 +1,7 @@
 """What a station is to the window: a widget wired to the hand, and what it shows of the project."""
 
+from collections.abc import Callable
+from operator import is_
 from typing import TYPE_CHECKING, Generic, TypeVar
 
 from PyQt6.QtCore import QObject, pyqtSignal
@@ -16,6 +18,7 @@ if TYPE_CHECKING:
     from nomos.ui.controller import Controller
 
 W = TypeVar("W", bound=QWidget)
+A = TypeVar("A")
 
 
 class Wishes(QObject):
@@ -78,3 +81,18 @@ class Here(Generic[W]):
     def notes(self, proof: Proof | None) -> tuple[Note, ...]:
         """The findings that belong to it."""
         return notes(proof, self.hand.state.station)
+
+
+class Latest(Generic[A]):
+    """The last thing that was made, made anew only of other things: the same ones, not equal ones."""
+
+    def __init__(self) -> None:
+        self._made_of: tuple[object, ...] = ()
+        self.made: A | None = None
+
+    def of(self, made_of: tuple[object, ...], make: Callable[[], A]) -> A:
+        """What these things make."""
+        alike = len(made_of) == len(self._made_of) and all(map(is_, made_of, self._made_of))
+        if self.made is None or not alike:
+            self._made_of, self.made = made_of, make()
+        return self.made

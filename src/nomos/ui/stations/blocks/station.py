@@ -9,7 +9,7 @@ from nomos.project.blocks.plans import kept_key
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet_view import Overlay, on_print
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import Here, Latest
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
@@ -48,10 +48,9 @@ class BlocksHere(Here[BlocksStation]):
 
     hint = tr("Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.")
 
-    _plans: tuple[tuple[object, ...], PlanBoard] | None = None
-
     def made(self) -> BlocksStation:
         """The widget, wired."""
+        self._plans = Latest[PlanBoard]()
         made, hand = BlocksStation(), self.hand
         made.pull_chosen.connect(hand.choose_pull)
         made.renamed.connect(hand.blocks.rename_block)
@@ -162,16 +161,15 @@ class BlocksHere(Here[BlocksStation]):
         planner, proof = self.hand.planner, self.hand.keeper.proof
         if planner.found is None or proof is None or project.flat is None:
             return None
-        made_of = (project, proof.blocks, planner.found)
-        if self._plans is None or any(a is not b for a, b in zip(self._plans[0], made_of, strict=True)):
-            board = plan_board(project, proof, planner.found, keep_key=planner.wanted.keep_key)
-            self._plans = (made_of, board)
-        board = self._plans[1]
+        found, keep = planner.found, planner.wanted.keep_key
+        board = self._plans.of(
+            (project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep)
+        )
         words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in board.tiles)
         return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words)
 
     def _take_plan_at(self, x_mm: float, y_mm: float) -> None:
-        board = self._plans[1] if self._plans is not None else None
+        board = self._plans.made
         for tile, key in zip(board.tiles, board.keys, strict=True) if board is not None else ():
             place = tile.place
             if key and place.left <= x_mm <= place.right and place.top <= y_mm <= place.bottom:

@@ -9,7 +9,7 @@ from nomos.project.blocks.methods import with_usual_order
 from nomos.project.sheet.changes import overprinted
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import Here, Latest
 from nomos.ui.stations.order.usual_view import order_view
 from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
 from nomos.ui.stations.order.widget import OrderStation
@@ -22,10 +22,9 @@ class OrderHere(Here[OrderStation]):
 
     hint = tr("Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.")
 
-    _marked: tuple[tuple[object, ...], Overlay] | None = None
-
     def made(self) -> OrderStation:
         """The widget, wired."""
+        self._marked = Latest[Overlay]()
         made = OrderStation()
         made.order_asked.connect(self.hand.methods.take_order)
         made.step_asked.connect(self.hand.step_pull)
@@ -58,10 +57,10 @@ class OrderHere(Here[OrderStation]):
         state, proof = self.hand.state, self.hand.keeper.proof
         if state.shown != "print" or not state.pulls or proof is None or proof.project is not project:
             return None
-        made_of = (project, proof.laid, state.pulls)
-        if self._marked is None or any(a is not b for a, b in zip(self._marked[0], made_of, strict=True)):
-            self._marked = (made_of, Overlay(lines=overprinted(*made_of)))
-        return self._marked[1]
+        pulls, laid = state.pulls, proof.laid
+        return self._marked.of(
+            (project, laid, pulls), lambda: Overlay(lines=overprinted(project, laid, pulls))
+        )
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it; days and cleaning are worked out when they are in sight."""

@@ -4,14 +4,13 @@ from collections.abc import Callable
 from dataclasses import replace
 from datetime import datetime
 
-from nomos.edition import EditionState
 from nomos.language import tr
-from nomos.project import LaidSheet, Project, Proof
+from nomos.project import Project, Proof
 from nomos.project.edition.board import Board, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack
 from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import Here, Latest
 from nomos.ui.stations.register.proofs_view import picture_overlay
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import board_view
@@ -23,11 +22,10 @@ class SheetsHere(Here[SheetsStation]):
     """How many sheets?"""
 
     hint = tr("Set the edition: the sheets to start with follow.")
-    _piled: tuple[tuple[object, ...], Stack] | None = None
-    _drawn: tuple[EditionState, LaidSheet, Board] | None = None
 
     def made(self) -> SheetsStation:
         """The widget, wired."""
+        self._piled, self._drawn = Latest[Stack](), Latest[Board]()
         made, hand = SheetsStation(), self.hand
         crafter, bencher = hand.crafter, hand.bencher
         made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
@@ -108,18 +106,15 @@ class SheetsHere(Here[SheetsStation]):
         project, proof, state = self.hand.document.project, self.hand.keeper.proof, self.hand.bencher.state()
         if project is None or proof is None or state is None or proof.project is not project:
             return None
-        if self._drawn is None or self._drawn[0] is not state or self._drawn[1] is not proof.laid:
-            self._drawn = (state, proof.laid, sheets_board(project, proof.laid, state))
-        return self._drawn[2]
+        laid = proof.laid
+        return self._drawn.of((state, laid), lambda: sheets_board(project, laid, state))
 
     def _stack_overlay(self, project: Project) -> Overlay | None:
         proof, state = self.hand.keeper.proof, self.hand.bencher.state()
         if proof is None or proof.project is not project or not project.impressions:
             return None
-        made_of = (project, proof.laid, state)
-        if self._piled is None or any(a is not b for a, b in zip(self._piled[0], made_of, strict=True)):
-            self._piled = (made_of, edition_stack(project, proof.laid, state))
-        stack = self._piled[1]
+        laid = proof.laid
+        stack = self._piled.of((project, laid, state), lambda: edition_stack(project, laid, state))
         words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in stack.tiles)
         return replace(picture_overlay(project, stack.picture, stack.px_per_mm), words=words)
 
