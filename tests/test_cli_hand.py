@@ -6,6 +6,7 @@ from typing import Any
 
 import numpy as np
 import pytest
+from msgspec.structs import replace
 from PIL import Image
 
 from nomos.cli.main import run
@@ -101,6 +102,11 @@ def test_the_bench_writes_down_and_reminds(path: Path, capsys: pytest.CaptureFix
     record = answer(capsys, "edition", path)
     assert record["layers"][0]["spoiled"] == 1
     assert "Every layer is printed" in refusal(capsys, "log", path, "layer", "--layer", "9")
+    # The layer in hand is left out of the plan.
+    project, assets = load(path)
+    kept = tuple(pull for place, pull in enumerate(project.impressions) if place != 1)
+    save(path, replace(project, impressions=kept), assets)
+    assert "no longer planned" in refusal(capsys, "reminders", path)
 
 
 def test_rollers_and_practice(path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:

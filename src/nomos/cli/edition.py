@@ -267,6 +267,8 @@ def _reminders(options: argparse.Namespace) -> int:
     state = _state(project, options.project)
     if state.layer < 0:
         raise BadInput("No layer has been begun: nomos log PROJECT layer begins the first.")
+    if state.layer >= state.layers:
+        raise BadInput("The layer in hand is no longer planned: nomos log PROJECT layer begins the next.")
     cut = printable(project, assets)
     own = None
     if not options.quick:
