@@ -32,6 +32,8 @@ from nomos.ui.stations.register.proofs_view import picture_overlay
 from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66
+# How far below a plan's picture stands what it is.
+_WORD_MM = 3.0
 _AS = {
     "multiblock": tr("block by block"), "reduction": tr("as a reduction"), "jigsaw": tr("as a jigsaw"),
     "twosided": tr("on two-sided boards"),
@@ -165,7 +167,9 @@ class BlocksHere(Here[BlocksStation]):
         board = self._plans.of(
             (project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep)
         )
-        words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in board.tiles)
+        words = tuple(
+            ((t.place.left + t.place.right) / 2, t.place.bottom + _WORD_MM, t.word) for t in board.tiles
+        )
         return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words)
 
     def _take_plan_at(self, x_mm: float, y_mm: float) -> None:
