@@ -17,12 +17,7 @@ CONTEXT = "nomos"
 
 
 def messages() -> list[str]:
-    """Every message of the code, in the order of files, each once.
-
-    Raises
-    ------
-    SystemExit : a call of `tr` in a place where it is no text that is translated, so that nobody can.
-    """
+    """Every message of the code, in the order of files, each once."""
     found: dict[str, None] = {}
     for path in sorted(SOURCE.rglob("*.py")):
         if path.parent.name == "cli":

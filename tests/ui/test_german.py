@@ -68,7 +68,8 @@ def look_through(folder: str) -> dict[str, object]:
     desk.document.stack.setClean()
     desk.close()
     assert language._spoken is not None
-    english = sorted((seen.texts & language._spoken.changed()) - own)
+    others = {message for message, said in language._spoken._words.items() if message and said != message}
+    english = sorted((seen.texts & others) - own)
     return {"seen": len(seen.texts), "english": english, "cut off": cut}
 
 

@@ -5,14 +5,8 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import command, print_json, seed
+from nomos.cli.common import answers, command, print_json, seed
 from nomos.errors import BadInput
-
-if TYPE_CHECKING:
-    pass
-from typing import TYPE_CHECKING
-
-from nomos.cli.common import answers
 
 if TYPE_CHECKING:
     from nomos.project import CutBlocks, Project

@@ -3,7 +3,7 @@
 import re
 from collections.abc import Callable
 from pathlib import Path
-from typing import TYPE_CHECKING, cast
+from typing import cast
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -18,9 +18,6 @@ from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
-
-if TYPE_CHECKING:
-    pass
 
 
 class Files(QObject):

@@ -36,10 +36,6 @@ class Catalogue(QTranslator):
     def isEmpty(self) -> bool:
         return not self._words
 
-    def changed(self) -> frozenset[str]:
-        """The messages that are other words in this language."""
-        return frozenset(message for message, said in self._words.items() if message and said != message)
-
 
 def window_settings() -> QSettings:
     """What is set for the windows of this machine."""

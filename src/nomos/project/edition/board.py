@@ -16,7 +16,7 @@ from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import LaidSheet, sheet_labs
-from nomos.project.sheet.tiles import Tile, cells_of, fitted
+from nomos.project.sheet.tiles import Tile, fitted, rooms_for, tile_at
 from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
 
@@ -43,10 +43,8 @@ class Board:
 
     def sheet_at(self, x_mm: float, y_mm: float) -> int | None:
         """The sheet at a place, or None."""
-        for tile in self.tiles:
-            if tile.place.left <= x_mm <= tile.place.right and tile.place.top <= y_mm <= tile.place.bottom:
-                return tile.sheet
-        return None
+        tile = tile_at(self.tiles, x_mm, y_mm)
+        return tile.sheet if tile is not None else None
 
 
 def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Board:
@@ -55,14 +53,12 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
     shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
     px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
-    columns, cell = cells_of(len(shown), (wide_mm, tall_mm), project.image.width / project.image.height)
+    shape = project.image.width / project.image.height
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
     tiles = []
-    for at, history in enumerate(shown):
-        left, top = (at % columns) * cell[0], (at // columns) * cell[1]
-        gap = _GAP_SHARE * min(cell)
-        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
-        place = fitted(room, project.image.width / project.image.height)
+    rooms = rooms_for(len(shown), (wide_mm, tall_mm), shape, _GAP_SHARE)
+    for history, room in zip(shown, rooms, strict=True):
+        place = fitted(room, shape)
         layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
         if layers not in known:

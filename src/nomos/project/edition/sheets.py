@@ -63,13 +63,13 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     full = math.ceil(sheets / each)
     found = [
         BuyingLine(tr("{name}, full sheets of {lengths_text}, {each} from one", name=project.paper.name,
-        lengths_text=lengths_text(*plan.full_mm, None, between=" × "), each=each), full, tr("sheets"),
+        lengths_text=lengths_text(*plan.full_mm, None, between=" × "), each=each), full, "sheets",
         full * plan.paper_cost)
     ]  # fmt: skip
     if blocks is not None:
         found += _inks(project, blocks, sheets)
     paper = newsprint_sheets(sheets, len(project.impressions))
-    found.append(BuyingLine(tr("Newsprint"), paper, tr("sheets"), paper * plan.newsprint_cost))
+    found.append(BuyingLine(tr("Newsprint"), paper, "sheets", paper * plan.newsprint_cost))
     return tuple(found)
 
 

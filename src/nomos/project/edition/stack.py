@@ -12,7 +12,7 @@ from nomos.project.edition.board import look_after
 from nomos.project.model import Project
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.laying import LaidSheet
-from nomos.project.sheet.tiles import Tile, cells_of, fitted
+from nomos.project.sheet.tiles import Tile, fitted, rooms_for
 from nomos.registration import Rect
 from nomos.units import number
 
@@ -92,21 +92,19 @@ def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None)
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     steps = steps_of(project, state)
     shape = project.image.width / (project.image.height / (1 - _PILE_SHARE))
-    columns, cell = cells_of(len(steps), (wide_mm, tall_mm), shape)
-    thick = min(_THICKEST_MM, _PILE_SHARE * cell[1] * (1 - _GAP_SHARE) / max(planned_sheets(project), 1))
+    rooms = rooms_for(len(steps), (wide_mm, tall_mm), shape, _GAP_SHARE)
+    thick = _PILE_SHARE * rooms[0].height / max(planned_sheets(project), 1) if rooms else 0.0
+    thick = min(_THICKEST_MM, thick)
     paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
     tiles = []
-    for layer, step in enumerate(steps):
-        left, top = (layer % columns) * cell[0], (layer // columns) * cell[1]
-        gap = _GAP_SHARE * min(cell)
-        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
+    for layer, (step, room) in enumerate(zip(steps, rooms, strict=True)):
         above = Rect(room.left, room.top, room.right, room.top + room.height * (1 - _PILE_SHARE))
         place = fitted(above, project.image.width / project.image.height)
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
         look = look_after(project, laid, tuple(range(layer + 1)), size)
         x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
         picture[y : y + size[1], x : x + size[0]] = look
-        _draw_pile(picture, place, room.bottom - _FOOT_SHARE * cell[1], step, thick, paper, px_per_mm)
+        _draw_pile(picture, place, room.bottom - _FOOT_SHARE * room.height, step, thick, paper, px_per_mm)
         tiles.append(Tile(layer, room, _word(layer, step, last=layer + 1 == len(steps))))
     return Stack(picture, px_per_mm, tuple(tiles))
 
@@ -117,17 +115,20 @@ def _draw_pile(
 ) -> None:  # fmt: skip
     """Sheets from the side below their picture, the lost ones on top and to the right."""
     aside = 0.1 * place.width
-    kept = round(step.after)
-    for sheet in range(round(step.before)):
-        lost = sheet >= kept
-        left = place.left + (aside if lost else 0.0)
-        y0 = round((foot_mm - (sheet + 1) * thick_mm) * px_per_mm)
-        y1 = max(round((foot_mm - sheet * thick_mm) * px_per_mm), y0 + 1)
-        x0, x1 = round(left * px_per_mm), round((left + place.width - aside) * px_per_mm)
-        picture[y0:y1, x0:x1] = _LOST if lost else paper
-        # The edge of every sheet where there is room for one, of every tenth where there is not.
-        if y1 - y0 > 1 or sheet % 10 == 0:
-            picture[y0, x0:x1] = _EDGE
+
+    def row(sheets: int) -> int:
+        return round((foot_mm - sheets * thick_mm) * px_per_mm)
+
+    def across(sheet: int) -> slice:
+        left = place.left + (aside if sheet >= kept else 0.0)
+        return slice(round(left * px_per_mm), round((left + place.width - aside) * px_per_mm))
+
+    kept, before = round(step.after), round(step.before)
+    picture[row(kept) : row(0), across(0)] = paper
+    picture[row(before) : row(kept), across(before)] = _LOST
+    # The edge of every sheet where there is room for one, of as many as there is room for elsewhere.
+    for sheet in range(0, before, max(1, math.ceil(2 / (thick_mm * px_per_mm)))):
+        picture[row(sheet + 1), across(sheet)] = _EDGE
 
 
 def _word(layer: int, step: Step, *, last: bool) -> str:

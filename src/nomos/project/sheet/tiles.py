@@ -1,6 +1,7 @@
 """Several pictures beside each other in the place of one sheet."""
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from nomos.registration import Rect
@@ -15,14 +16,28 @@ class Tile:
     word: str
 
 
-def cells_of(count: int, sheet_mm: tuple[float, float], shape: float) -> tuple[int, tuple[float, float]]:
-    """Columns, and the size of a cell, so that pictures of a shape (width by height) come out largest."""
+def tile_at(tiles: Sequence[Tile], x_mm: float, y_mm: float) -> Tile | None:
+    """The tile whose picture lies at a place, or None."""
+    for tile in tiles:
+        if tile.place.left <= x_mm <= tile.place.right and tile.place.top <= y_mm <= tile.place.bottom:
+            return tile
+    return None
+
+
+def rooms_for(count: int, sheet_mm: tuple[float, float], shape: float, gap_share: float) -> tuple[Rect, ...]:
+    """Places for so many pictures of a shape (width by height), so parted that they come out largest.
+
+    gap_share : of the smaller side of a place with its gap, the gap.
+    """
     best = (0.0, 1)
     for columns in range(1, count + 1):
         wide, tall = sheet_mm[0] / columns, sheet_mm[1] / math.ceil(count / columns)
         best = max(best, (min(wide, tall * shape), columns))
     columns = best[1]
-    return columns, (sheet_mm[0] / columns, sheet_mm[1] / math.ceil(max(count, 1) / columns))
+    wide, tall = sheet_mm[0] / columns, sheet_mm[1] / math.ceil(max(count, 1) / columns)
+    half = gap_share * min(wide, tall) / 2
+    corners = [((at % columns) * wide, (at // columns) * tall) for at in range(count)]
+    return tuple(Rect(x + half, y + half, x + wide - half, y + tall - half) for x, y in corners)
 
 
 def fitted(room: Rect, shape: float) -> Rect:

@@ -43,7 +43,7 @@ class ProofKeeper(QObject):
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
         self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
         self._frees = Asker(runner, "free", self.failed.emit, said=LookForFreedom.said)
-        self._free: tuple[str, Freedom] | None = None
+        self._free: tuple[object, Freedom] | None = None
         self._laid: _Laid | None = None
         self._wanted: Bare | None = None
         self._look: LookClosely | None = None
@@ -68,14 +68,16 @@ class ProofKeeper(QObject):
         project, proof = self._document.project, self.proof
         if project is None or self.cut is None or proof is None or pull not in proof.laid.pulls:
             return None
+        # The same pull of another print is another one.
+        key = (project.source, pull)
         if not self.rough:
             request = freedom_request(project, self.cut, pull)
             known = self._runner.answers.known(request)
             if known is None:
                 self._frees.ask(request, lambda _: self.changed.emit())
             else:
-                self._free = (pull, known)
-        return self._free[1] if self._free is not None and self._free[0] == pull else None
+                self._free = (key, known)
+        return self._free[1] if self._free is not None and self._free[0] == key else None
 
     def _make_up(self) -> None:
         """Do what was left while a hand was dragging."""

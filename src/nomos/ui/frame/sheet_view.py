@@ -191,6 +191,12 @@ def sketch_raster(rgb: NDArray[np.uint8], px_per_mm: float, image: Rect) -> Rast
     return Raster(picture_levels(Page(rgb)), None, px_per_mm, image.left, image.top)
 
 
+def picture_overlay(project: Project, picture: NDArray[np.uint8], px_per_mm: float) -> Overlay:
+    """A picture of the whole sheet as the sheet."""
+    whole = Rect(0, 0, project.paper.width_mm, project.paper.height_mm)
+    return Overlay(raster=sketch_raster(picture, px_per_mm, whole))
+
+
 def _print(proof: Proof, state: UiState) -> Raster:
     laid, image = proof.laid, proof.project.image
     if state.shown == "block" and state.pull is not None and state.pull in laid.pulls:

@@ -11,9 +11,8 @@ from nomos.colour import lab_to_hex
 from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
-from nomos.project.sheet.tiles import Tile, cells_of, fitted
+from nomos.project.sheet.tiles import Tile, fitted, rooms_for
 from nomos.proof import render_view, to_rgb
-from nomos.registration import Rect
 from nomos.separation.plans import CandidateInk, Plan
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.raster import Page, index_levels
@@ -202,12 +201,10 @@ def plan_board(project: Project, proof: Proof, found: Found, *, keep_key: bool) 
     numbers = planned_colours(project, keep_key=keep_key)
     wide, tall = project.paper.width_mm, project.paper.height_mm
     shape = project.image.width / project.image.height
-    columns, cell = cells_of(len(points) + 1, (wide, tall), shape)
     picture = np.full((round(tall * _BOARD_PX), round(wide * _BOARD_PX), 3), _GROUND, np.uint8)
+    rooms = rooms_for(len(points) + 1, (wide, tall), shape, _BOARD_GAP)
     tiles, keys = [], []
-    for at, point in enumerate((None, *points)):
-        left, top, gap = (at % columns) * cell[0], (at // columns) * cell[1], _BOARD_GAP * min(cell)
-        room = Rect(left + gap / 2, top + gap / 2, left + cell[0] - gap / 2, top + cell[1] - gap / 2)
+    for at, (point, room) in enumerate(zip((None, *points), rooms, strict=True)):
         place = fitted(room, shape)
         height = max(1, round(place.height * _BOARD_PX))
         plan = None if point is None else found.plans[int(point.key.split("/")[0])][0]

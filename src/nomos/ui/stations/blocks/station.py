@@ -6,9 +6,10 @@ from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import method_of
 from nomos.project.blocks.plans import kept_key
+from nomos.project.sheet.tiles import tile_at
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
-from nomos.ui.frame.sheet_view import Overlay, on_print
+from nomos.ui.frame.sheet_view import Overlay, on_print, picture_overlay
 from nomos.ui.frame.station import Here, Latest
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
@@ -28,7 +29,6 @@ from nomos.ui.stations.blocks.plans_view import (
 from nomos.ui.stations.blocks.touch import HandPart
 from nomos.ui.stations.blocks.view import blocks_view
 from nomos.ui.stations.blocks.widget import BlocksStation
-from nomos.ui.stations.register.proofs_view import picture_overlay
 from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66
@@ -165,7 +165,9 @@ class BlocksHere(Here[BlocksStation]):
             return None
         found, keep = planner.found, planner.wanted.keep_key
         board = self._plans.of(
-            (project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep)
+            (project, proof.blocks, found),
+            lambda: plan_board(project, proof, found, keep_key=keep),
+            rough=self.hand.keeper.rough,
         )
         words = tuple(
             ((t.place.left + t.place.right) / 2, t.place.bottom + _WORD_MM, t.word) for t in board.tiles
@@ -174,12 +176,10 @@ class BlocksHere(Here[BlocksStation]):
 
     def _take_plan_at(self, x_mm: float, y_mm: float) -> None:
         board = self._plans.made
-        for tile, key in zip(board.tiles, board.keys, strict=True) if board is not None else ():
-            place = tile.place
-            if key and place.left <= x_mm <= place.right and place.top <= y_mm <= place.bottom:
-                self.hand.blocks.take_plan(key)
-                self.hand.show("print")
-                return
+        tile = tile_at(board.tiles, x_mm, y_mm) if board is not None else None
+        if board is not None and tile is not None and board.keys[tile.sheet]:
+            self.hand.blocks.take_plan(board.keys[tile.sheet])
+            self.hand.show("print")
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""

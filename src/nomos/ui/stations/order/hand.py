@@ -52,7 +52,10 @@ class Orderer(Hand):
         self._gauge = ThermoHygrometer()
         document.changed.connect(self._project_changed)
 
-    def _project_changed(self, _before: Project | None, after: Project | None) -> None:
+    def _project_changed(self, before: Project | None, after: Project | None) -> None:
+        if before is None or after is None or before.source != after.source:
+            # The days of another print stand for none of this one.
+            self._known = (None, None)
         ids = {pull.id for pull in after.impressions} if after else set()
         kept = tuple(pin for pin in self.wanted.pins if pin[0] in ids)
         if kept != self.wanted.pins:

@@ -59,7 +59,9 @@ class OrderHere(Here[OrderStation]):
             return None
         pulls, laid = state.pulls, proof.laid
         return self._marked.of(
-            (project, laid, pulls), lambda: Overlay(lines=overprinted(project, laid, pulls))
+            (project, laid, pulls),
+            lambda: Overlay(lines=overprinted(project, laid, pulls)),
+            rough=self.hand.keeper.rough,
         )
 
     def show(self, project: Project, proof: Proof | None) -> None:

@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.language import tr
@@ -23,10 +22,9 @@ from nomos.project.register.scan import PullFound
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import budget_for, cures, error_model, tolerance_map, worst_mm
 from nomos.proof.flashing import TILE_MM, Flashing
-from nomos.registration import Rect
 from nomos.registration.settings import Hand
 from nomos.ui.frame.rows import Row
-from nomos.ui.frame.sheet_view import Inset, Overlay, sketch_raster
+from nomos.ui.frame.sheet_view import Inset, Overlay, picture_overlay, sketch_raster
 from nomos.units import length_text, lengths_text, number
 
 # The two schools, and the tolerance each would ask for; chosen by us, no source.
@@ -282,9 +280,3 @@ def inset_of(close: Magnified) -> Inset:
     )
     fine = close.picture.shape[1] / close.place.width
     return Inset(sketch_raster(close.picture, fine, close.place), close.place, word)
-
-
-def picture_overlay(project: Project, picture: NDArray[np.uint8], px_per_mm: float) -> Overlay:
-    """A picture of the whole sheet as the sheet."""
-    whole = Rect(0, 0, project.paper.width_mm, project.paper.height_mm)
-    return Overlay(raster=sketch_raster(picture, px_per_mm, whole))

@@ -4,14 +4,13 @@ from dataclasses import replace
 
 from nomos.language import tr
 from nomos.project import Project, Proof
-from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
     exercise_overlay,
     inset_of,
-    picture_overlay,
     practice_view,
     proof_view,
     tolerance_view,

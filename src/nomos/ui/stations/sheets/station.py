@@ -9,9 +9,8 @@ from nomos.project import Project, Proof
 from nomos.project.edition.board import Board, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack
 from nomos.project.register.comparison import marks_text
-from nomos.ui.frame.sheet_view import Overlay
+from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.station import Here, Latest
-from nomos.ui.stations.register.proofs_view import picture_overlay
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import board_view
 from nomos.ui.stations.sheets.view import record_view, sheets_view
@@ -114,7 +113,11 @@ class SheetsHere(Here[SheetsStation]):
         if proof is None or proof.project is not project or not project.impressions:
             return None
         laid = proof.laid
-        stack = self._piled.of((project, laid, state), lambda: edition_stack(project, laid, state))
+        stack = self._piled.of(
+            (project, laid, state),
+            lambda: edition_stack(project, laid, state),
+            rough=self.hand.keeper.rough,
+        )
         words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in stack.tiles)
         return replace(picture_overlay(project, stack.picture, stack.px_per_mm), words=words)
 

@@ -81,7 +81,7 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
         tuple(
             (
                 line.what,
-                f"{number(line.amount, 0)} {line.unit}"
+                f"{number(line.amount, 0)} {tr(line.unit)}"
                 + (tr(", {cost:.2f}", cost=line.cost) if line.cost else ""),
             )
             for line in lines
