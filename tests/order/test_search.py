@@ -3,17 +3,14 @@
 from itertools import combinations, pairwise, permutations
 
 import numpy as np
+import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nomos.colour import Film, Ground, Lab, delta_e00, ink_film, overprints, reflectance_to_lab
-from nomos.order.search import (
-    Order,
-    OrderProblem,
-    cheapest_extension,
-    distinct_outcomes,
-    search_orders,
-)
+from nomos.order.extension import cheapest_extension
+from nomos.order.outcomes import distinct_outcomes
+from nomos.order.search import Order, OrderProblem, search_orders
 
 PAPER: Lab = (95.0, 0.0, 3.0)
 GROUND = Ground.from_lab(PAPER)
@@ -74,6 +71,54 @@ def test_no_permutation_is_better(count: int, seed: int, ruled: bool) -> None:
     least, best = found.orders[0]
     assert abs(least - min(costs.values())) < 1e-9
     assert abs(costs[best] - least) < 1e-9
+
+
+@settings(max_examples=25)
+@given(st.integers(4, 6), st.integers(0, 100_000), st.integers(3, 40))
+def test_a_search_that_stops_first_says_how_far_it_may_be_off(count: int, seed: int, nodes: int) -> None:
+    problem = problem_of(count, seed)
+    least = search_orders(problem).orders[0][0]
+    with pytest.MonkeyPatch.context() as patch:
+        patch.setattr("nomos.order.search._MOST_NODES", nodes)
+        found = search_orders(problem)
+    best = found.orders[0][0]
+    assert best - found.gap - 1e-9 <= least <= best + 1e-9
+    assert found.exact == (found.gap <= 1e-9)
+
+
+@settings(max_examples=60)
+@given(st.integers(1, 6), st.floats(0, 1), st.floats(0, 0.6), st.integers(0, 100_000))
+def test_outcomes_are_the_acyclic_ways_to_stand(count: int, met: float, ruled: float, seed: int) -> None:
+    generator = np.random.default_rng(seed)
+    rank = generator.permutation(count)
+    pairs = list(combinations(range(count), 2))
+    sets = tuple(pair for pair in pairs if generator.random() < met)
+    before = frozenset(
+        (a, b) if rank[a] < rank[b] else (b, a) for a, b in pairs if generator.random() < ruled
+    )
+    tied = {*sets, *(tuple(sorted(pair)) for pair in before)}
+    ways = {
+        tuple(order.index(a) < order.index(b) for a, b in sorted(tied))
+        for order in permutations(range(count))
+        if all(order.index(a) < order.index(b) for a, b in before)
+    }
+    problem = OrderProblem(count, sets, lambda _, orders: np.zeros(len(orders)), before)
+    assert distinct_outcomes(problem) == len(ways)
+
+
+def test_seventeen_layers_in_a_ring_are_counted_as_the_chromatic_polynomial_says() -> None:
+    # A ring of n has 2^n - 2 acyclic orientations (Stanley 1973: the chromatic polynomial at -1).
+    ring = (*((n, n + 1) for n in range(16)), (0, 16))
+    problem = OrderProblem(17, ring, lambda _, orders: np.zeros(len(orders)))
+    assert distinct_outcomes(problem) == 2**17 - 2
+
+
+def test_twenty_four_free_layers_are_put_in_a_cheap_order() -> None:
+    # Each is cheap to print after its neighbour alone: the chain is the one best order.
+    step = np.ones((24, 24))
+    step[np.arange(23), np.arange(1, 24)] = 0.0
+    tangled = tuple(int(n) for n in np.argsort(np.arange(24) + np.random.default_rng(4).uniform(0, 9, 24)))
+    assert cheapest_extension(tangled, np.zeros((24, 24), bool), step) == tuple(range(24))
 
 
 @settings(max_examples=25)

@@ -48,7 +48,7 @@ def test_no_order_of_the_demo_is_better(demo: Demo, demo_blocks: CutBlocks, laid
         project = with_ink(project, pull.zones[0].ink, opacity="semi")
     report = best_orders(project, laid, demo_blocks.borders)
     assert report.exact
-    assert report.outcomes > 1000
+    assert (report.outcomes or 0) > 1000
     least = min(choice.mean_de00 for choice in report.choices)
     generator = np.random.default_rng(1)
     ids = [pull.id for pull in project.impressions]

@@ -67,7 +67,10 @@ def _order(options: argparse.Namespace) -> int:
     ]
     if options.out:
         save_out(options, with_order(project, report.choices[0].pulls), assets)
-    figures = {"orders": orders, "exact": report.exact, "distinct_outcomes": report.outcomes}
+    figures = {
+        "orders": orders, "exact": report.exact, "gap_de00": round(report.gap_de00, 3),
+        "distinct_outcomes": report.outcomes,
+    }  # fmt: skip
     if options.json:
         print_json(figures)
         return DONE
@@ -77,8 +80,9 @@ def _order(options: argparse.Namespace) -> int:
             f"{' and '.join(choice.words)}: dE00 {choice.mean_de00:.2f}, {choice.washups} wash-ups, "
             f"{choice.days} days: {order}"
         )
-    how = "all of them considered" if report.exact else "not all considered: too many pulls"
-    print(f"{report.outcomes} different sheets can come out, {how}")
+    many = "more than can be counted" if report.outcomes is None else report.outcomes
+    nearer = "none comes nearer" if report.exact else f"one may come nearer by dE00 {report.gap_de00:.2f}"
+    print(f"{many} different sheets can come out; {nearer} in the mean than the best here")
     return DONE
 
 

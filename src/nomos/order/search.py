@@ -2,7 +2,6 @@
 
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from functools import cache
 from itertools import combinations, permutations
 
 import numpy as np
@@ -16,11 +15,11 @@ Order = tuple[int, ...]
 # Costs of the colours of a set of layers for some orders of its own members.
 Cost = Callable[[Order, Sequence[Order]], Array]
 
-# Up to so many layers all outcomes are considered; beyond, the search may have to stop first.
-MOST_EXACT = 10
 # All orders of a set of up to so many layers are worked out beforehand; of larger ones when they are met.
 _TABLED = 6
 _MOST_NODES = 400_000
+# Costs nearer than this are the same.
+_SAME = 1e-9
 
 
 @dataclass(frozen=True, eq=False)
@@ -58,11 +57,13 @@ class OrderProblem:
 class FoundOrders:
     """Orders by rising cost, each standing for all that give the same sheet.
 
-    exact : nothing better, or as good within the slack, was left out.
+    exact : no order is cheaper than the first.
+    gap : by how much one could be at most, where the search stopped first.
     """
 
     orders: tuple[tuple[float, Order], ...]
     exact: bool
+    gap: float = 0.0
 
 
 def search_orders(
@@ -73,7 +74,7 @@ def search_orders(
     Parameters
     ----------
     slack : how much dearer than the best an order may be to be kept.
-    keep : no more than so many orders.
+    keep : no more than so many orders; of those that cost the same the first ones met.
 
     Notes
     -----
@@ -83,13 +84,14 @@ def search_orders(
     given up when the sum of the least cost of every set below what is fixed of
     it already is too dear. Raises Cancelled.
     """
-    tables = {some: _table(problem, some) for some in problem.sets if len(some) <= _TABLED}
-    state = _Search(problem, tables, problem.meets(), slack, keep, progress)
-    state.grow((), dict.fromkeys(problem.sets, ()), state.bound_of_nothing())
+    tables = [_table(problem, some) if len(some) <= _TABLED else {} for some in problem.sets]
+    state = _Search(problem, tables, slack, keep, progress)
+    state.grow(0, 0, state.bound_of_nothing())
     orders = sorted(state.found)
     least = orders[0][0] if orders else 0.0
     good = tuple(each for each in orders if each[0] <= least + slack + 1e-12)[:keep]
-    return FoundOrders(good, not state.stopped)
+    gap = max(least - state.left, 0.0)
+    return FoundOrders(good, gap <= _SAME, gap)
 
 
 def _table(problem: OrderProblem, some: Order) -> dict[Order, float]:
@@ -102,171 +104,100 @@ def _table(problem: OrderProblem, some: Order) -> dict[Order, float]:
     return least
 
 
+def bits_of(members: Iterable[int]) -> int:
+    """Layers as a set of bits."""
+    return sum(1 << int(n) for n in members)
+
+
 class _Search:
-    """Depth-first branch and bound over normal forms."""
+    """Depth-first branch and bound over normal forms; sets of layers are bits.
+
+    left : the least that an order could cost that was left out because the search stopped.
+    """
 
     def __init__(
         self,
         problem: OrderProblem,
-        tables: dict[Order, dict[Order, float]],
-        meets: NDArray[np.bool_],
+        tables: Sequence[Mapping[Order, float]],
         slack: float,
         keep: int,
         progress: Progress,
     ) -> None:
-        self.problem, self.tables, self.meets = problem, tables, meets
+        self.problem, self.tables = problem, tables
         self.slack, self.keep, self.progress = slack, keep, progress
         self.found: list[tuple[float, Order]] = []
-        self.limit, self.nodes, self.stopped = np.inf, 0, False
-        self.of_layer = [[s for s in problem.sets if n in s] for n in range(problem.count)]
+        self.limit, self.nodes, self.left = np.inf, 0, np.inf
+        self.order: list[int] = []
+        self.begun: list[Order] = [()] * len(problem.sets)
+        layers = range(problem.count)
+        self.of_layer = [[n for n, some in enumerate(problem.sets) if layer in some] for layer in layers]
+        self.near = [bits_of(np.flatnonzero(row)) for row in problem.meets()]
+        self.earlier = [bits_of(a for a, b in problem.before if b == layer) for layer in layers]
         self.pinned = {place: layer for layer, place in (problem.pins or {}).items()}
-        self.earlier = [{a for a, b in problem.before if b == n} for n in range(problem.count)]
+        self.free = bits_of(layer for layer in layers if layer not in (problem.pins or {}))
 
     def bound_of_nothing(self) -> float:
         """The least that any order can cost."""
-        return sum(table[()] for table in self.tables.values())
+        return sum(table[()] for table in self.tables if table)
 
-    def grow(self, order: Order, begun: dict[Order, Order], bound: float) -> None:
-        """Try every layer that may come next."""
+    def grow(self, done: int, barred: int, bound: float) -> None:
+        """Try every layer that may come next, after what is printed.
+
+        barred : layers that would rather have stood before one they could change places with.
+        """
         self.nodes += 1
         if self.nodes % 2000 == 0:
             self.progress.report(min(self.nodes / _MOST_NODES, 0.99), tr("trying orders"))
-        if self.nodes > _MOST_NODES and self.found:
-            self.stopped = True
+        if len(self.order) == self.problem.count:
+            self._take(tuple(self.order), bound)
             return
-        if len(order) == self.problem.count:
-            self._take(order, bound)
-            return
-        choices = []
-        for layer in self._allowed(order):
-            following, cost = self._with(begun, layer)
-            choices.append((bound + cost, layer, following))
-        for new_bound, layer, following in sorted(choices, key=lambda choice: choice[:2]):
+        choices = sorted((bound + self._price(layer), layer) for layer in self._allowed(done, barred))
+        for new_bound, layer in choices:
             if new_bound > self.limit:
                 break
-            self.grow((*order, layer), {**begun, **following}, new_bound)
+            if self.nodes > _MOST_NODES and self.found:
+                self.left = min(self.left, new_bound)
+                break
+            apart = ~self.near[layer]
+            waits = (barred | ((1 << layer) - 1) & ~done) & apart
+            self._print(layer)
+            self.grow(done | 1 << layer, waits, new_bound)
+            self._take_back(layer)
 
-    def _allowed(self, order: Order) -> Iterable[int]:
-        wanted = self.pinned.get(len(order))
-        for layer in range(self.problem.count):
-            if layer in order or (wanted is not None and layer != wanted):
-                continue
-            if wanted is None and layer in (self.problem.pins or {}):
-                continue
-            if self.earlier[layer] <= set(order) and self._is_normal(order, layer):
-                yield layer
+    def _allowed(self, done: int, barred: int) -> Iterable[int]:
+        wanted = self.pinned.get(len(self.order))
+        may = self.free & ~done & ~barred if wanted is None else 1 << wanted & ~done & ~barred
+        return [
+            layer for layer in range(self.problem.count)
+            if may >> layer & 1 and not self.earlier[layer] & ~done
+        ]  # fmt: skip
 
-    def _is_normal(self, order: Order, layer: int) -> bool:
-        """Whether no layer that this one could change places with would rather stand after it."""
-        for other in reversed(order):
-            if self.meets[layer, other]:
-                return True
-            if other > layer:
-                return False
-        return True
+    def _price(self, layer: int) -> float:
+        """What printing a layer next adds to the bound."""
+        price = 0.0
+        for n in self.of_layer[layer]:
+            before, table = self.begun[n], self.tables[n]
+            after = (*before, layer)
+            if table:
+                price += table[after] - table[before]
+            elif len(after) == len(self.problem.sets[n]):
+                price += float(self.problem.cost(self.problem.sets[n], [after])[0])
+        return price
 
-    def _with(self, begun: dict[Order, Order], layer: int) -> tuple[dict[Order, Order], float]:
-        """The sets that a layer belongs to with it printed, and what that adds to the bound."""
-        following: dict[Order, Order] = {}
-        cost = 0.0
-        for some in self.of_layer[layer]:
-            before, after = begun[some], (*begun[some], layer)
-            following[some] = after
-            if some in self.tables:
-                cost += self.tables[some][after] - self.tables[some][before]
-            elif len(after) == len(some):
-                cost += float(self.problem.cost(some, [after])[0])
-        return following, cost
+    def _print(self, layer: int) -> None:
+        self.order.append(layer)
+        for n in self.of_layer[layer]:
+            self.begun[n] = (*self.begun[n], layer)
+
+    def _take_back(self, layer: int) -> None:
+        self.order.pop()
+        for n in self.of_layer[layer]:
+            self.begun[n] = self.begun[n][:-1]
 
     def _take(self, order: Order, cost: float) -> None:
         self.found.append((cost, order))
         self.limit = min(self.limit, cost + self.slack)
-        if len(self.found) > 2 * self.keep:
+        if len(self.found) >= 2 * self.keep:
             self.found = sorted(self.found)[: self.keep]
-            self.limit = min(self.limit, self.found[-1][0])
-
-
-def distinct_outcomes(problem: OrderProblem) -> int:
-    """How many different sheets all allowed orders give.
-
-    Acyclic orientations of the graph of layers that meet, with some edges given
-    (Stanley 1973), by inclusion and exclusion over the sets of layers that can be
-    printed first. Pins are not counted in.
-
-    Parameters
-    ----------
-    problem : layers, which of them meet, and what must precede what.
-
-    Returns
-    -------
-    A count, at least 1.
-    """
-    count, meets = (
-        problem.count,
-        OrderProblem(problem.count, problem.sets, problem.cost, problem.before).meets(),
-    )
-    earlier = [sum(1 << a for a, b in problem.before if b == n) for n in range(count)]
-    near = [sum(1 << n for n in range(count) if meets[layer, n]) for layer in range(count)]
-
-    @cache
-    def ways(left: int) -> int:
-        if not left:
-            return 1
-        total = 0
-        free = [n for n in range(count) if left >> n & 1 and not earlier[n] & left]
-
-        def choose(place: int, chosen: int, barred: int, sign: int) -> None:
-            nonlocal total
-            for at in range(place, len(free)):
-                layer = free[at]
-                if barred >> layer & 1:
-                    continue
-                some = chosen | 1 << layer
-                total += sign * ways(left & ~some)
-                choose(at + 1, some, barred | near[layer], -sign)
-
-        choose(0, 0, 0, 1)
-        return total
-
-    return ways((1 << count) - 1)
-
-
-def cheapest_extension(
-    order: Order, meets: NDArray[np.bool_], step: Array, *, fixed: frozenset[tuple[int, int]] = frozenset()
-) -> Order:
-    """Of all orders with the same sheet the one whose steps from layer to layer cost least.
-
-    Parameters
-    ----------
-    order : one of them.
-    meets : (n, n) layers that cannot change places freely.
-    step : (n, n) cost of printing the second right after the first.
-    fixed : further pairs that keep their order.
-
-    Notes
-    -----
-    Dynamic programming over the sets of layers already printed (Held & Karp 1962).
-    """
-    count = len(order)
-    at = {layer: place for place, layer in enumerate(order)}
-    needs = [0] * count
-    for one in range(count):
-        for other in range(count):
-            tied = meets[one, other] or (one, other) in fixed or (other, one) in fixed
-            if tied and at[other] < at[one]:
-                needs[one] |= 1 << other
-    best: dict[tuple[int, int], tuple[float, Order]] = {
-        (1 << layer, layer): (0.0, (layer,)) for layer in range(count) if not needs[layer]
-    }
-    for _ in range(count - 1):
-        following: dict[tuple[int, int], tuple[float, Order]] = {}
-        for (done, last), (cost, so_far) in best.items():
-            for layer in range(count):
-                if done >> layer & 1 or needs[layer] & ~done:
-                    continue
-                key = (done | 1 << layer, layer)
-                new = (cost + float(step[last, layer]), (*so_far, layer))
-                if key not in following or new < following[key]:
-                    following[key] = new
-        best = following
-    return min(best.values())[1]
+            # What costs as much as the dearest that is kept is not looked for either.
+            self.limit = min(self.limit, self.found[-1][0] - _SAME)

@@ -10338,6 +10338,10 @@ N</translation>
    <translation>{washes} vor oder zwischen den Druckgängen</translation>
   </message>
   <message>
+   <source>{outcomes} different sheets can come out; {exact}.</source>
+   <translation>{outcomes} verschiedene Blätter sind möglich; {exact}.</translation>
+  </message>
+  <message>
    <source> Wet on wet, and every sheet a little different.</source>
    <translation> Nass in nass, und jeder Bogen etwas anders.</translation>
   </message>
@@ -10358,16 +10362,16 @@ N</translation>
    <translation>{names} auf Platz {place}</translation>
   </message>
   <message>
-   <source>all are considered</source>
-   <translation>alle sind bedacht</translation>
+   <source>none comes nearer in the mean than the first here</source>
+   <translation>im Mittel kommt keines näher als das erste hier</translation>
   </message>
   <message>
-   <source>too many to consider all: the best found so far</source>
-   <translation>zu viele, um alle zu bedenken: die beste bisher gefundene</translation>
+   <source>too many to try all: one may come nearer by a mean ΔE of {gap} at most</source>
+   <translation>zu viele, um alle zu versuchen: eines kann im Mittel um höchstens ΔE {gap} näher kommen</translation>
   </message>
   <message>
-   <source>With more than ten pulls not every order is tried.</source>
-   <translation>Bei mehr als zehn Druckgängen wird nicht jede Folge probiert.</translation>
+   <source>Too many</source>
+   <translation>Zu viele</translation>
   </message>
   <message>
    <source>Pinned: {pinned}.</source>
@@ -10380,10 +10384,6 @@ N</translation>
   <message>
    <source>{washes}, {days} days, hides {hides} %</source>
    <translation>{washes}, {days} Tage, verbirgt {hides} %</translation>
-  </message>
-  <message>
-   <source>{outcomes:,} different sheets can come out; {exact}.</source>
-   <translation>{outcomes:,} verschiedene Bogen können herauskommen; {exact}.</translation>
   </message>
   <message>
    <source>roller {roller}, {cleaning}</source>

@@ -14,14 +14,9 @@ from nomos.colour.spectra import Array
 from nomos.language import tr
 from nomos.order import reasons
 from nomos.order.calendar import plan_days
-from nomos.order.search import (
-    MOST_EXACT,
-    Order,
-    OrderProblem,
-    cheapest_extension,
-    distinct_outcomes,
-    search_orders,
-)
+from nomos.order.extension import cheapest_extension
+from nomos.order.outcomes import distinct_outcomes
+from nomos.order.search import Order, OrderProblem, search_orders
 from nomos.order.washing import WEIGHT, cleaning
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.pulls import in_rule_order, layers
@@ -69,11 +64,17 @@ class OrderChoice:
 
 @dataclass(frozen=True)
 class OrderReport:
-    """The best orders found, whether nothing better was left out, and how many sheets can come out at all."""
+    """The best orders found, and how many different sheets can come out at all.
+
+    exact : no order comes nearer than the best of them in the mean.
+    gap_de00 : by how much one may come nearer at most, where not all could be tried.
+    outcomes : None where they are too many to be counted.
+    """
 
     choices: tuple[OrderChoice, ...]
     exact: bool
-    outcomes: int
+    gap_de00: float
+    outcomes: int | None
 
 
 def with_order(project: Project, pulls: Sequence[str]) -> Project:
@@ -130,7 +131,7 @@ def best_orders(
         choices.append(_judged(project, laid, borders, pulls, start))
     usual = in_rule_order(project)
     own = _judged(project, laid, borders, tuple(pull.id for pull in usual.impressions), start)
-    return OrderReport(_worth_a_look(choices, own), found.exact, distinct_outcomes(problem))
+    return OrderReport(_worth_a_look(choices, own), found.exact, found.gap, distinct_outcomes(problem))
 
 
 def _units(project: Project) -> tuple[tuple[str, ...], ...]:
@@ -311,8 +312,3 @@ def _worth_a_look(choices: Sequence[OrderChoice], usual: OrderChoice) -> tuple[O
 def order_reasons(project: Project, pulls: Sequence[str]) -> tuple[str, ...]:
     """Why each impression stands where it does in an order."""
     return reasons(layers(with_order(project, pulls)))
-
-
-def searched_exactly(project: Project) -> bool:
-    """Whether all orders of a project are considered."""
-    return len(project.impressions) <= MOST_EXACT

@@ -11,7 +11,7 @@ from nomos.project.blocks.pulls import inked_with
 from nomos.project.inks.films import sitting_advice
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.order.days import first_day, runs_of
-from nomos.project.order.search import SCHOOLS, OrderReport, searched_exactly, with_order
+from nomos.project.order.search import SCHOOLS, OrderReport, with_order
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.view import small_print
 from nomos.units import counted, number
@@ -78,15 +78,15 @@ def orders_view(
     note = ""
     if report is not None:
         exact = (
-            tr("all are considered")
+            tr("none comes nearer in the mean than the first here")
             if report.exact
-            else tr("too many to consider all: the best found so far")
+            else tr(
+                "too many to try all: one may come nearer by a mean ΔE of {gap} at most",
+                gap=number(report.gap_de00, 2),
+            )
         )
-        note = tr(
-            "{outcomes:,} different sheets can come out; {exact}.", outcomes=report.outcomes, exact=exact
-        ).replace(",", " ")
-    elif not searched_exactly(project):
-        note = tr("With more than ten pulls not every order is tried.")
+        outcomes = tr("Too many") if report.outcomes is None else f"{report.outcomes:,}".replace(",", " ")
+        note = tr("{outcomes} different sheets can come out; {exact}.", outcomes=outcomes, exact=exact)
     return OrdersView(
         school, SCHOOLS[school][1], tr("Pinned: {pinned}.", pinned=pinned) if pinned else "",
         pull is not None and pull in dict(pins), tuple(cards), note, _own(project, proof),
