@@ -26,7 +26,7 @@ def test_the_best_orders_are_found_and_taken(order: Desk) -> None:
     settle(desk)
     cards = station.best._choices
     assert any("Best colour" in card.name for card in cards)
-    assert "different sheets can come out; all are considered" in station.best_note.text()
+    assert "different sheets can come out; none comes nearer" in station.best_note.text()
     assert all(card.thumb is not None for card in cards)
     before = names(desk)
     other = next(place for place, card in enumerate(cards) if not card.chosen)
