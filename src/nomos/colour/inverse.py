@@ -6,7 +6,7 @@ import numpy as np
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.ink import SCATTERING, Opacity, ink_film, solid_of
-from nomos.colour.layering import Film, Ground, overprints
+from nomos.colour.layering import Film, Ground, laid_on, measured_under
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import Array
@@ -39,14 +39,14 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
     best ink met is kept. The steps shrink when an ink is one that cannot be.
     """
     ground = paper if isinstance(paper, Ground) else Ground.from_lab(paper)
-    target = np.array(wanted)
+    target, stack = np.array(wanted), laid_on(ground, below)
 
     def shown(lab: Array) -> Array:
         film = ink_film((float(lab[0]), float(lab[1]), float(lab[2])), opacity, ground)
         bound = SCATTERING[opacity] + _SCATTER_SLACK
         if below and (not solid_of(lab.tolist(), opacity, ground).reached or film.scattering.max() > bound):
             raise ColourError(tr("not a colour that an ink of that opacity can have on this paper"))
-        return reflectance_to_lab(overprints(ground, [*below, film])[-1])
+        return reflectance_to_lab(measured_under(stack, film))
 
     lab, best, left, step = target.copy(), target.copy(), np.inf, _DAMPING
     for _ in range(_ROUNDS):
@@ -85,7 +85,8 @@ def nearest_film(
     -------
     Its place, and the ΔE00 left.
     """
-    labs = [reflectance_to_lab(overprints(ground, [*below, film])[-1]) for film in films]
-    left = delta_e00(np.array(labs), np.array(wanted))
+    stack = laid_on(ground, below)
+    labs = reflectance_to_lab(np.array([measured_under(stack, film) for film in films]))
+    left = delta_e00(labs, np.array(wanted))
     place = int(left.argmin())
     return place, float(left[place])

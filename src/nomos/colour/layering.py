@@ -292,7 +292,11 @@ class OnWet:
     share: float
 
 
-def laid_on(ground: Ground, films: Sequence[Film]) -> tuple[Array, Surface]:
+# Internal reflectance (36,) of a stack of films on its paper, and the surface that is seen.
+Stack = tuple[Array, Surface]
+
+
+def laid_on(ground: Ground, films: Sequence[Film]) -> Stack:
     """What films in print order leave for the next.
 
     Parameters
@@ -304,12 +308,23 @@ def laid_on(ground: Ground, films: Sequence[Film]) -> tuple[Array, Surface]:
     -------
     Internal reflectance (36,), 0 to 1, and the surface that is seen.
     """
-    internal, surface = ground.internal, Surface.bare(ground.k1, ())
+    stack: Stack = ground.internal, Surface.bare(ground.k1, ())
     for film in films:
-        laid = film_over(internal, film.absorption, film.scattering, film.thickness)
-        internal = partly_covered(internal, laid, film.cover) if film.cover < 1 else laid
-        surface = surface.under(film.k1, np.asarray(film.thickness), float(film.scattering.mean()))
-    return internal, surface
+        stack = _with_film(stack, film)
+    return stack
+
+
+def _with_film(below: Stack, film: Film) -> Stack:
+    internal, surface = below
+    laid = film_over(internal, film.absorption, film.scattering, film.thickness)
+    internal = partly_covered(internal, laid, film.cover) if film.cover < 1 else laid
+    return internal, surface.under(film.k1, np.asarray(film.thickness), float(film.scattering.mean()))
+
+
+def measured_under(below: Stack, film: Film) -> Array:
+    """Measured reflectance (36,) of a film laid on what others leave for it (`laid_on`)."""
+    internal, surface = _with_film(below, film)
+    return to_measured(internal, float(surface.k1))
 
 
 def overprints(
