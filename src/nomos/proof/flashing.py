@@ -4,7 +4,7 @@ A pull moves by an affine change (a, b, c, d, e, f): a place (x, y), mm from the
 image's top left, moves by (a + b x + c y, d + e x + f y).
 """
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
@@ -13,7 +13,9 @@ from numpy.typing import NDArray
 from nomos.design import Labels
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.proof.moved import MovedSheets
 from nomos.separation import Mask
+from nomos.together import together
 
 Floats = NDArray[np.float64]
 # Which sets of pulls, one bit each, show as a dark seam. (n,) to (n,) bool.
@@ -119,17 +121,17 @@ def along_borders(
     seams = _Seams(rule, pulls)
     place = np.arange(sample.own.shape[1])
     tile = sample.tile_of(columns, rows)
-    rows_of = np.arange(len(tile))[:, None]
+    still, edges = sample.still_and_edges()
     seen_bare = seen_seam = 0
     widths = np.zeros((sheets, len(tile)))
     for sheet in range(sheets):
         progress.report(sheet / sheets, tr("printing plausible sheets"))
-        bits = np.zeros(sample.own.shape, np.uint32)
-        for pull in range(pulls):
-            across = (_moved(changes[sheet, pull], sample.places) * sample.normals).sum(axis=1)
+        bits = still.copy()
+        for pull, edge in enumerate(edges):
+            across = (_moved(changes[sheet, pull], sample.places[edge]) * sample.normals[edge]).sum(axis=1)
             shifted = place[None] - np.rint(across / _STEP_MM).astype(int)[:, None]
-            here = sample.profiles[pull][rows_of, np.clip(shifted, 0, len(place) - 1)]
-            bits |= here.astype(np.uint32) << pull
+            here = sample.profiles[pull][edge[:, None], np.clip(shifted, 0, len(place) - 1)]
+            bits[edge] |= here.astype(np.uint32) << pull
         bare = (bits == 0) & sample.wanted
         seam = seams(bits) & sample.own
         widths[sheet] = bare.sum(axis=1) * _STEP_MM
@@ -178,6 +180,14 @@ class _Sample:
             widest = float(np.quantile(own.max(axis=1), 0.9))
             found.append(Gap((int(one), int(other)), area, widest))
         return tuple(sorted((gap for gap in found if gap.area_mm2 > 0), key=lambda gap: -gap.area_mm2))
+
+    def still_and_edges(self) -> tuple[NDArray[np.uint32], list[NDArray[np.intp]]]:
+        """What prints all along the profiles, a bit for each pull, and for each pull where it has an edge."""
+        still = np.zeros(self.own.shape, np.uint32)
+        for pull, profile in enumerate(self.profiles):
+            still[profile.all(axis=1)] |= np.uint32(1 << pull)
+        edges = [profile.any(axis=1) & ~profile.all(axis=1) for profile in self.profiles]
+        return still, [np.flatnonzero(edge) for edge in edges]
 
     def tile_of(self, columns: int, rows: int) -> NDArray[np.int64]:
         x = np.clip(self.places[:, 0] // TILE_MM, 0, columns - 1)
@@ -281,33 +291,6 @@ def _tiles(size_mm: tuple[float, float]) -> tuple[int, int]:
     return rows, columns
 
 
-def lay_moved(masks: Sequence[Mask], changes: Floats, px_per_mm: float) -> NDArray[np.unsignedinteger]:
-    """Which pulls print at each pixel of one sheet, a bit each. changes : (pulls, 6)."""
-    import cv2
-
-    height, width = masks[0].shape
-    planes = [np.zeros((height, width), np.uint8) for _ in range(0, len(masks), 8)]
-    for pull, (mask, change) in enumerate(zip(masks, changes, strict=True)):
-        a, b, c, d, e, f = change
-        # Pixel middles lie half a pixel in from the image's edge.
-        half = 0.5 / px_per_mm
-        matrix = np.array(
-            [
-                [1 + b, c, (a + (b + c) * half) * px_per_mm],
-                [e, 1 + f, (d + (e + f) * half) * px_per_mm],
-            ]
-        )
-        moved = cv2.warpAffine(mask * np.uint8(255), matrix, (width, height), flags=cv2.INTER_LINEAR)
-        _, bit = cv2.threshold(moved, 127, 1 << (pull % 8), cv2.THRESH_BINARY)
-        cv2.bitwise_or(planes[pull // 8], bit, dst=planes[pull // 8])
-    if len(planes) == 1:
-        return planes[0]
-    bits = np.zeros((height, width), np.uint32)
-    for place, plane in enumerate(planes):
-        bits |= plane.astype(np.uint32) << (8 * place)
-    return bits
-
-
 def on_whole_sheets(
     prints: Prints, changes: Floats, rule: SeamRule, *, progress: Progress = NULL_PROGRESS
 ) -> Flashing:
@@ -324,27 +307,27 @@ def on_whole_sheets(
     sheets, pulls, _ = changes.shape
     seams = _Seams(rule, pulls)
     scale = prints.px_per_mm
-    rows, columns = _tiles((prints.labels.shape[0] / scale, prints.labels.shape[1] / scale))
+    tiles = _tiles((prints.labels.shape[0] / scale, prints.labels.shape[1] / scale))
     inner = _counted(prints)
     wanted = prints.wanted[prints.labels] & inner
-    bare_mm2, seam_mm2 = np.zeros(sheets), np.zeros(sheets)
-    bare_share, seam_share = np.zeros((rows, columns)), np.zeros((rows, columns))
-    seen = [0, 0]
-    for sheet in range(sheets):
-        progress.report(
-            sheet / sheets, tr("printing sheet {sheet} of {sheets}", sheet=sheet + 1, sheets=sheets)
-        )
-        bits = lay_moved(prints.masks, changes[sheet], scale)
-        for place, (page, total, share) in enumerate(
-            (((bits == 0) & wanted, bare_mm2, bare_share), (seams(bits) & inner, seam_mm2, seam_share))
-        ):
-            tiled = _tiled(page, scale, (rows, columns))
-            total[sheet] = tiled.sum()
-            share += tiled > SEEN_MM2
-            seen[place] += bool((tiled > SEEN_MM2).any())
-    return Flashing(
-        bare_mm2, seam_mm2, bare_share / sheets, seam_share / sheets, seen[0] / sheets, seen[1] / sheets
+    moved = MovedSheets(prints.masks, changes, scale)
+
+    def flashes(sheet: int) -> tuple[Floats, Floats]:
+        bits = moved.laid(sheet)
+        return _tiled((bits == 0) & wanted, scale, tiles), _tiled(seams(bits) & inner, scale, tiles)
+
+    def words(sheet: int) -> str:
+        return tr("printing sheet {sheet} of {sheets}", sheet=sheet + 1, sheets=sheets)
+
+    bare, seam = (
+        np.array(each)
+        for each in zip(*together(flashes, range(sheets), progress=progress, words=words), strict=True)
     )
+    bare_seen, seam_seen = bare > SEEN_MM2, seam > SEEN_MM2
+    return Flashing(
+        bare.sum(axis=(1, 2)), seam.sum(axis=(1, 2)), bare_seen.mean(axis=0), seam_seen.mean(axis=0),
+        float(bare_seen.any(axis=(1, 2)).mean()), float(seam_seen.any(axis=(1, 2)).mean()),
+    )  # fmt: skip
 
 
 def _tiled(page: NDArray[np.bool_], scale: float, tiles: tuple[int, int]) -> Floats:

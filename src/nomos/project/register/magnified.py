@@ -9,7 +9,7 @@ from nomos.project.model import Project
 from nomos.project.register.scan import motion_of_change, printed_sheet
 from nomos.project.register.tolerance import plausible_changes, prints_of
 from nomos.project.sheet.masks import CutBlocks
-from nomos.proof.flashing import lay_moved
+from nomos.proof.moved import MovedSheets
 from nomos.registration import Rect
 
 # What is seen of it, and how fine; sheets that are drawn, and how many of them show less bare paper there.
@@ -67,4 +67,5 @@ def _bare_mm2(
     wanted[:rim], wanted[-rim:], wanted[:, :rim], wanted[:, -rim:] = False, False, False, False
     a, b, c, d, e, f = np.moveaxis(changes, -1, 0)
     there = np.stack([a + b * x_mm + c * y_mm, b, c, d + e * x_mm + f * y_mm, e, f], axis=-1)
-    return np.array([((lay_moved(masks, each, scale) == 0) & wanted).sum() for each in there]) / scale**2
+    moved = MovedSheets(masks, there, scale)
+    return np.array([((moved.laid(n) == 0) & wanted).sum() for n in range(len(there))]) / scale**2
