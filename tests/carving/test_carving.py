@@ -26,6 +26,7 @@ from nomos.carving import (
     plan_cutting,
 )
 from nomos.carving.effort import rough_hours
+from nomos.carving.maps import cutting_depth_mm
 from nomos.carving.transfer import TRANSFERS
 
 PX = 12.0
@@ -96,11 +97,15 @@ def test_depth_grows_with_the_distance_to_the_edge_and_stops_at_the_board() -> N
     mask = disc(5)
     found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
     middle = mask.shape[0] // 2
-    row = found.depth_mm[middle, middle + round(5 * PX) + 2 :]
-    assert (np.diff(row) >= -1e-6).all()
-    assert row[round(2 * PX)] == pytest.approx(0.6 + 0.18 * (2 + 2 / PX), abs=0.05)
-    assert found.depth_mm.max() <= FACTS["lino"].deepest_mm
-    assert (found.depth_mm[mask == 1] == 0).all()
+    assert cutting_depth_mm(np.array([0, 2, 1000], np.float32), FACTS["lino"]) == pytest.approx(
+        [0.6, 0.6 + 0.18 * 2, FACTS["lino"].deepest_mm]
+    )
+    # The corner of the board is furthest away.
+    corner = np.hypot(middle, middle) / PX - 5
+    assert found.deepest_mm == pytest.approx(min(0.6 + 0.18 * corner, FACTS["lino"].deepest_mm), abs=0.05)
+    # The first tool's ground lies within its width of the edge, all else further.
+    assert 0.6 < found.depths_mm[0] < 0.6 + 0.18 * found.band_mm
+    assert max(found.depths_mm) <= found.deepest_mm
     assert found.stays_mm2 == pytest.approx(np.pi * 25, rel=0.01)
 
 
@@ -143,7 +148,7 @@ def test_hours_follow_outline_and_ground_and_the_log() -> None:
     assert effort_of(found, FACTS["hard wood"]).hours > 2 * effort.hours
     # Deeper ground takes more layers: twice as deep takes twice as long where one layer is passed.
     deep = [
-        effort_of(replace(found, depth_mm=np.full_like(found.depth_mm, d)), FACTS["lino"]) for d in (2, 4)
+        effort_of(replace(found, depths_mm=(float(d),) * len(found.tools)), FACTS["lino"]) for d in (2, 4)
     ]
     assert deep[1].by_tool[-1][2] == pytest.approx(2 * deep[0].by_tool[-1][2])
     assert deep[0].by_tool[-1][2] > effort.by_tool[-1][2]

@@ -47,11 +47,9 @@ def effort_of(carving: CarvingMap, facts: MaterialFacts, factor: float = 1.0) ->
     outline_h = factor * carving.outline_mm / facts.outline_mm_min / 60
     rows = []
     outliner = outline_tool(carving.tools)
-    for place, (tool, area) in enumerate(zip(carving.tools, carving.areas_mm2, strict=True), start=1):
+    for tool, area, depth in zip(carving.tools, carving.areas_mm2, carving.depths_mm, strict=True):
         if tool.kind in ("knife", "v") or tool == outliner or area <= 0:
             continue
-        own = carving.zones == place
-        depth = float(carving.depth_mm[own].mean()) if own.any() else 0.0
         rate = tool.width_mm * _OVERLAP * facts.feed_mm_min
         rows.append((tool.name, area, factor * area / rate * max(1.0, depth * _LAYERS_A_MM) / 60))
     return Effort(carving.outline_mm, outline_h, tuple(rows))

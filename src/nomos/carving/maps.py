@@ -11,7 +11,8 @@ from nomos.carving.materials import CarvingError, MaterialFacts, Tool, check_too
 from nomos.language import tr
 from nomos.separation import Mask
 
-Floats = NDArray[np.float64]
+Floats = NDArray[np.floating]
+Floats32 = NDArray[np.float32]
 
 # Where nothing is cut, and where no tool of the set goes in.
 STAYS, TOO_NARROW = 0, 255
@@ -22,10 +23,6 @@ FIRST_DEPTH_MM, FALL = 0.6, 0.18
 _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 # Ground this near the roller's lowest point catches ink.
 _CLEAR_MM = 0.3
-
-
-# No block is as thick: where nothing prints the wall is that far away.
-_BEYOND_MM = 1000.0
 
 
 @dataclass(frozen=True)
@@ -44,7 +41,8 @@ class Roller:
         its ends, and only the skin gives.
         """
         radius = self.diameter_mm / 2
-        gap = np.asarray(gap_mm, np.float64)
+        gap = np.asarray(gap_mm)
+        gap = gap if gap.dtype == np.float32 else gap.astype(np.float64)
         half = np.minimum(gap / 2, radius)
         hard = np.clip((self.shore_a - 30) / 30, 0, 1)
         skin = self.diameter_mm * (_SOFT_SHARE + hard * (_HARD_SHARE - _SOFT_SHARE))
@@ -58,24 +56,29 @@ class CarvingMap:
     """How one block is cut.
 
     zones : (height, width) uint8, 0 what stays, n the n-th tool of `tools`, 255 too narrow for any.
-    depth_mm : (height, width) how deep, to a thousandth or so, 0 where it stays.
-    chatter : (height, width) bool, ground the roller reaches however deep it may be cut.
+    reached : which pixels of the ground the roller reaches however deep it may be cut, a bit each.
     outline_mm : length of all edges.
-    areas_mm2 : cleared by each tool.
+    areas_mm2, depths_mm : cleared by each tool, and how deep in the mean.
     band_mm : how wide the cut beside the outlines is.
     """
 
     zones: NDArray[np.uint8]
-    depth_mm: NDArray[np.float16]
-    chatter: NDArray[np.bool_]
+    reached: NDArray[np.uint8]
     tools: tuple[Tool, ...]
     px_per_mm: float
     outline_mm: float
     areas_mm2: tuple[float, ...]
+    depths_mm: tuple[float, ...]
+    deepest_mm: float
     narrow_mm2: float
     chatter_mm2: float
     band_mm: float
     stays_mm2: float
+
+    @property
+    def chatter(self) -> NDArray[np.bool_]:
+        """(height, width), where the roller reaches the ground."""
+        return np.unpackbits(self.reached, count=self.zones.size).reshape(self.zones.shape) > 0
 
 
 def outline_length_mm(mask: Mask, px_per_mm: float) -> float:
@@ -151,20 +154,26 @@ def carve(
         inside = _opened(room, chosen[n].width_mm * px_per_mm / 2) & beyond
         zones[inside] = n + 1
     pixel = 1 / px_per_mm**2
-    depth = np.minimum(FIRST_DEPTH_MM + FALL * edge / px_per_mm, facts.deepest_mm).astype(np.float32)
+    depth = cutting_depth_mm(edge / px_per_mm, facts)
     depth[cut == 0] = 0.0
     dip = roller.dip_mm(2 * _span(edge) / px_per_mm)
     chatter = (cut == 1) & (dip + _CLEAR_MM > depth) & (edge > band * px_per_mm)
     chatter = np.asarray(
         cv2.morphologyEx(chatter.astype(np.uint8), cv2.MORPH_OPEN, np.ones((5, 5), np.uint8)) == 1
     )
-    areas = tuple(float(np.count_nonzero(zones == n + 1) * pixel) for n in range(len(chosen)))
+    own = [(zones == n + 1).view(np.uint8) for n in range(len(chosen))]
     return CarvingMap(
-        zones, np.minimum(depth, _BEYOND_MM).astype(np.float16), chatter, chosen, px_per_mm,
-        outline_length_mm(mask, px_per_mm), areas,
+        zones, np.packbits(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
+        tuple(float(np.count_nonzero(each) * pixel) for each in own),
+        tuple(float(cv2.mean(depth, each)[0]) for each in own), float(depth.max(initial=0.0)),
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
         band, float(np.count_nonzero(mask) * pixel),
     )  # fmt: skip
+
+
+def cutting_depth_mm(edge_mm: Floats32, facts: MaterialFacts) -> Floats32:
+    """How deep ground is cut that lies so far from an edge: ever deeper, as far as the board allows; mm."""
+    return np.minimum(np.float32(FIRST_DEPTH_MM) + np.float32(FALL) * edge_mm, np.float32(facts.deepest_mm))
 
 
 def outline_tool(tools: Sequence[Tool]) -> Tool:
@@ -230,9 +239,13 @@ def bevels(mask: Mask, px_per_mm: float, every_mm: float = 12.0) -> tuple[Bevel,
     """
     import cv2
 
-    inside = cv2.GaussianBlur(mask.astype(np.float32), (0, 0), max(1.0, 0.4 * px_per_mm))
-    slope_x = cv2.Sobel(inside, cv2.CV_32F, 1, 0)
-    slope_y = cv2.Sobel(inside, cv2.CV_32F, 0, 1)
+    # The slope of the mask blurred, at the places alone: the derivative of a Gaussian laid on each.
+    sigma = max(1.0, 0.4 * px_per_mm)
+    reach = int(np.ceil(3 * sigma))
+    off = np.arange(-reach, reach + 1, dtype=np.float32)
+    bell = np.exp(-(off**2) / (2 * sigma**2))
+    slope = np.outer(bell, off * bell)
+    page = cv2.copyMakeBorder(mask, reach, reach, reach, reach, cv2.BORDER_REPLICATE)
     contours, _ = cv2.findContours(mask, cv2.RETR_LIST, cv2.CHAIN_APPROX_NONE)
     step = max(1, round(every_mm * px_per_mm))
     found = []
@@ -242,9 +255,10 @@ def bevels(mask: Mask, px_per_mm: float, every_mm: float = 12.0) -> tuple[Bevel,
         for x, y in contour[step // 2 :: step, 0]:
             if not (1 < x < mask.shape[1] - 2 and 1 < y < mask.shape[0] - 2):
                 continue
-            way = np.array([-slope_x[y, x], -slope_y[y, x]])
+            around = page[y : y + 2 * reach + 1, x : x + 2 * reach + 1]
+            way = -np.array([(slope * around).sum(), (slope.T * around).sum()])
             size = float(np.hypot(*way))
-            if size > 1e-3:
+            if size > 1e-3 * bell.sum() ** 2:
                 found.append(
                     Bevel(
                         ((float(x) + 0.5) / px_per_mm, (float(y) + 0.5) / px_per_mm),

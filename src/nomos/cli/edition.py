@@ -112,7 +112,7 @@ def _block(project: "Project", each: "CarvedBlock") -> dict[str, Any]:
         "stays_mm2": round(carving.stays_mm2, 1),
         "too_narrow_mm2": round(carving.narrow_mm2, 1),
         "chatter_mm2": round(carving.chatter_mm2, 1),
-        "deepest_mm": round(float(carving.depth_mm.max(initial=0.0)), 2),
+        "deepest_mm": round(carving.deepest_mm, 2),
         "too_fine": each.too_fine,
         "finest_mm": None if each.finest_mm is None else round(each.finest_mm, 3),
     }

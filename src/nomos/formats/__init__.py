@@ -4,7 +4,7 @@ from nomos.formats.files import writing_into
 from nomos.formats.masks import KINDS, Kind, mask_layers, read_masks, write_blocks
 from nomos.formats.openraster import MaskLayer, openraster, read_openraster
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, drawings_pdf
-from nomos.formats.pictures import png
+from nomos.formats.pictures import png, print_png
 from nomos.formats.plan_json import findings_as_json, plan_of
 from nomos.formats.readings import InkReadings, read_readings
 from nomos.formats.shelf import read_inks, write_shelf
@@ -28,6 +28,7 @@ __all__ = [
     "openraster",
     "plan_of",
     "png",
+    "print_png",
     "read_inks",
     "read_masks",
     "read_openraster",

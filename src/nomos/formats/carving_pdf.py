@@ -1,7 +1,6 @@
 """The carving map as a PDF at true size: the block face up, zones by tool, depth, the order of work."""
 
 from collections.abc import Sequence
-from io import BytesIO
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
@@ -84,9 +83,7 @@ class _Page:
         canvas.setFont(BOLD, 12)
         canvas.drawString(0, (height - 4.5) * MM, tr("{name}: the block face up, mirrored", name=name))
         bottom = height - _HEAD_MM - self._image_mm[1]
-        picture = BytesIO()
-        Image.fromarray(np.ascontiguousarray(self._picture)).save(picture, "PNG")
-        picture.seek(0)
+        picture = Image.fromarray(np.ascontiguousarray(self._picture))
         wide, tall = self._image_mm
         canvas.drawImage(ImageReader(picture), 0, bottom * MM, wide * MM, tall * MM)
         canvas.setLineWidth(0.5)
@@ -181,14 +178,13 @@ def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
 def notes_of(carved: CarvedBlock) -> tuple[str, ...]:
     """What is special about a block: time, outline, depth, and what is delicate."""
     carving = carved.carving
-    deepest = float(carving.depth_mm.max()) if carving.depth_mm.size else 0.0
     said = [
         tr(
             "{hours} h. Outlines {outline_mm} cm, {outline_h} min. Deepest {deepest}.",
             hours=number(carved.effort.hours),
             outline_mm=number(carving.outline_mm / 10, 0),
             outline_h=number(carved.effort.outline_h * 60, 0),
-            deepest=length_text(deepest),
+            deepest=length_text(carving.deepest_mm),
         )
     ]
     if carved.finest_mm is not None:

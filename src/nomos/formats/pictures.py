@@ -6,19 +6,37 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
+from nomos.colour import lab_to_srgb
+from nomos.proof import Index, render, to_rgb
 from nomos.units import MM_PER_INCH
 
+# From so many pixels on a print is written as numbers and their colours, a third of the work.
 _LARGE_PX = 12_000_000
 
 
 def png(rgb: NDArray[np.uint8], px_per_mm: float) -> bytes:
     """A PNG of (height, width, 3) uint8 sRGB pixels with its dpi set."""
     buffer = BytesIO()
+    _save(Image.fromarray(rgb), buffer, px_per_mm)
+    return buffer.getvalue()
+
+
+def print_png(index: Index, labs: NDArray[np.float64], px_per_mm: float) -> bytes:
+    """A PNG of a print: (height, width) combinations, and the CIELAB of each."""
+    if index.size < _LARGE_PX or len(labs) > 256:
+        return png(to_rgb(render(index, labs)), px_per_mm)
+    buffer = BytesIO()
+    picture = Image.fromarray(np.ascontiguousarray(index, np.uint8), "L")
+    picture.putpalette(lab_to_srgb(labs).tobytes())
+    _save(picture, buffer, px_per_mm)
+    return buffer.getvalue()
+
+
+def _save(picture: Image.Image, buffer: BytesIO, px_per_mm: float) -> None:
     dpi = px_per_mm * MM_PER_INCH
     # A large page is packed less hard: it takes half as long, and a third more room.
-    hard = 4 if rgb.shape[0] * rgb.shape[1] < _LARGE_PX else 1
-    Image.fromarray(rgb).save(buffer, "PNG", dpi=(dpi, dpi), compress_level=hard)
-    return buffer.getvalue()
+    hard = 4 if picture.width * picture.height < _LARGE_PX else 1
+    picture.save(buffer, "PNG", dpi=(dpi, dpi), compress_level=hard)
 
 
 def picture_pdf(rgb: NDArray[np.uint8], size_mm: tuple[float, float]) -> bytes:

@@ -13,7 +13,6 @@ from nomos.language import opened, tr
 from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
 from nomos.project.check.inking import InkingLook
 from nomos.project.edition.card import PullCard, pull_card
-from nomos.proof import render, to_rgb
 
 if TYPE_CHECKING:
     from reportlab.platypus import Flowable
@@ -88,7 +87,7 @@ def _side_by_side(*pictures: tuple[NDArray[np.uint8], str]) -> "Flowable":
 
 
 def _after(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
-    return _shrunk(_image(laid, sheet_labs(project, laid, layer + 1)))
+    return laid.small(sheet_labs(project, laid, layer + 1), _PICTURE_PX)
 
 
 def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
@@ -100,7 +99,7 @@ def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
     for column, key in enumerate(laid.films):
         if key.pull == pull.id:
             labs[laid.map.members[:, column]] = project.ink(pull.zones[key.zone].ink).lab
-    picture = _shrunk(_image(laid, labs))
+    picture = laid.small(labs, _PICTURE_PX)
     scale = picture.shape[1] / project.image.width
     for place, zone in enumerate(pull.zones, start=1):
         for outline in zone.areas:
@@ -119,18 +118,3 @@ def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
                 cv2.LINE_AA,
             )
     return picture
-
-
-def _image(laid: LaidSheet, labs: NDArray[np.float64]) -> NDArray[np.uint8]:
-    """The image without its margin."""
-    return to_rgb(render(laid.inner, labs))
-
-
-def _shrunk(picture: NDArray[np.uint8]) -> NDArray[np.uint8]:
-    import cv2
-
-    share = _PICTURE_PX / max(picture.shape[:2])
-    if share >= 1:
-        return np.ascontiguousarray(picture)
-    small = cv2.resize(picture, None, fx=share, fy=share, interpolation=cv2.INTER_AREA)
-    return np.asarray(small, np.uint8)

@@ -1,6 +1,6 @@
 """Seeing the print before it is printed: combinations, colours, stages, misregister."""
 
-from nomos.proof.combinations import CombinationMap, Index, combine
+from nomos.proof.combinations import CombinationMap, Index, combine, strips
 from nomos.proof.misregister import Misregister, displaced, displaced_numbers, padded
 from nomos.proof.render import mips, render, render_view, to_rgb
 
@@ -15,5 +15,6 @@ __all__ = [
     "padded",
     "render",
     "render_view",
+    "strips",
     "to_rgb",
 ]

@@ -1,7 +1,8 @@
 """The combination map: one small number per pixel, saying which films lie there."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
+from itertools import islice
 
 import numpy as np
 from numpy.typing import NDArray
@@ -9,6 +10,7 @@ from numpy.typing import NDArray
 Index = NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32]
 # Pages are packed into numbers of two bytes, as many at a time as go in.
 _MOST_PACKED = 1 << 16
+_STRIP_PX = 1 << 20
 
 
 @dataclass(frozen=True, eq=False)
@@ -26,14 +28,15 @@ class CombinationMap:
 
 
 def combine(
-    pages: Sequence[NDArray[np.uint8]], shape: tuple[int, int], parts: Sequence[int] | None = None
+    pages: Iterable[NDArray[np.uint8]], shape: tuple[int, int], parts: Sequence[int] | None = None
 ) -> CombinationMap:
     """The map of a set of blocks, each of one or more parts that are inked apart.
 
     Parameters
     ----------
-    pages : (height, width) uint8 for each block: 0 where it does not print, else the part's number from 1.
-    shape : height and width, for the case without blocks.
+    pages : (height, width) uint8 for each block: 0 where it does not print, else the part's number from 1;
+        each is looked at once, so that they need not all be there together.
+    shape : height and width of the pages.
     parts : how many parts each has; None is one each.
 
     Returns
@@ -48,38 +51,41 @@ def combine(
     Nothing here depends on inks or order: changing those touches a table of
     some dozens of rows.
     """
-    counts = list(parts) if parts is not None else [1] * len(pages)
+    if parts is None:
+        pages = list(pages)
+        parts = [1] * len(pages)
+    counts, rest = list(parts), iter(pages)
     index: Index = np.zeros(shape, np.uint8)
     digits = np.zeros((1, 0), np.uint8)
     pixels = np.array([shape[0] * shape[1]], np.int64)
     first = 0
-    while first < len(pages):
+    while first < len(counts):
         last, size = first, 1
-        while last < len(pages) and size * (counts[last] + 1) <= _MOST_PACKED:
+        while last < len(counts) and size * (counts[last] + 1) <= _MOST_PACKED:
             size *= counts[last] + 1
             last += 1
-        packed, own = _packed(pages[first:last], counts[first:last], shape)
+        packed, own = _packed(islice(rest, last - first), counts[first:last], shape)
         if first == 0:
             index, used, pixels = _renumbered(packed, size)
             digits = own[used]
         else:
-            joined = packed.astype(np.int64) * len(digits) + index
+            joined = _joined(packed, index, len(digits), size)
             index, used, pixels = _renumbered(joined, size * len(digits))
             digits = np.hstack([digits[used % len(digits)], own[used // len(digits)]])
         first = last
     index.flags.writeable = False
-    columns = [digits[:, page] == part for page in range(len(pages)) for part in range(1, counts[page] + 1)]
+    columns = [digits[:, page] == part for page in range(len(counts)) for part in range(1, counts[page] + 1)]
     members = np.stack(columns, axis=1) if columns else np.zeros((len(digits), 0), bool)
     return CombinationMap(index, members, pixels)
 
 
 def _packed(
-    pages: Sequence[NDArray[np.uint8]], counts: Sequence[int], shape: tuple[int, int]
+    pages: Iterable[NDArray[np.uint8]], counts: Sequence[int], shape: tuple[int, int]
 ) -> tuple[Index, NDArray[np.uint8]]:
     """Pages as one number a pixel, and for each such number the part of each page."""
     size = int(np.prod([count + 1 for count in counts]))
     packed = np.zeros(shape, np.uint8 if size <= 256 else np.uint16)
-    digits = np.zeros((size, len(pages)), np.uint8)
+    digits = np.zeros((size, len(counts)), np.uint8)
     stride = 1
     for place, (page, count) in enumerate(zip(pages, counts, strict=True)):
         packed += page if stride == 1 else page.astype(packed.dtype) * packed.dtype.type(stride)
@@ -88,10 +94,28 @@ def _packed(
     return packed, digits
 
 
+def _joined(packed: Index, index: Index, many: int, size: int) -> NDArray[np.integer]:
+    if size * many < 1 << 32:
+        return packed.astype(np.uint32) * np.uint32(many) + index
+    return packed.astype(np.int64) * many + index
+
+
 def _renumbered(page: NDArray[np.integer], size: int) -> tuple[Index, NDArray[np.int64], NDArray[np.int64]]:
-    counts = np.bincount(page.ravel(), minlength=size)
+    counts = np.zeros(size, np.int64)
+    for rows in strips(page.shape):
+        counts += np.bincount(page[rows].ravel(), minlength=size)
     used = np.flatnonzero(counts)
     kind = np.uint8 if len(used) <= 256 else np.uint16 if len(used) <= _MOST_PACKED else np.uint32
     table = np.zeros(len(counts), kind)
     table[used] = np.arange(len(used))
-    return np.take(table, page, mode="clip"), used, counts[used].astype(np.int64)
+    index = np.empty(page.shape, kind)
+    for rows in strips(page.shape):
+        np.take(table, page[rows], out=index[rows], mode="clip")
+    return index, used, counts[used]
+
+
+def strips(shape: tuple[int, ...]) -> Iterator[slice]:
+    """Some rows of a page at a time: NumPy widens what it counts or looks up to 64 bits a pixel."""
+    rows = max(1, _STRIP_PX // max(shape[1], 1))
+    for top in range(0, shape[0], rows):
+        yield slice(top, top + rows)

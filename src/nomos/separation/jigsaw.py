@@ -7,7 +7,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels
-from nomos.separation.outline import Ring, outlines
+from nomos.separation.contours import Ring
+from nomos.separation.outline import outlines
 
 # Pieces are numbered along bands of this height from the top, so that a number is found by its place.
 _BAND_MM = 25.0

@@ -1,17 +1,17 @@
 """Smooth outlines of a block's mask, in millimetres."""
 
-from itertools import pairwise
+from collections.abc import Sequence
 
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.separation.contours import Ring, contour_rings
 from nomos.separation.masks import Mask
-
-Ring = NDArray[np.float64]
 
 _BLUR_PX = 1.0
 _TOLERANCE_PX = 0.25
 _PAD = 4
+_HALF = 127.5
 
 
 def outline_mm(mask: Mask, px_per_mm: float) -> float:
@@ -39,28 +39,38 @@ def outlines(mask: Mask, px_per_mm: float) -> tuple[tuple[Ring, ...], ...]:
     Notes
     -----
     Contours are drawn at half height of the blurred mask, so that stairs become
-    slopes; marching squares (contourpy) keeps holes with their areas.
+    slopes. A hole belongs to the area whose pixels lie beside it.
     """
-    import contourpy
     import cv2
     import shapely
 
-    padded = cv2.copyMakeBorder(mask, _PAD, _PAD, _PAD, _PAD, cv2.BORDER_CONSTANT, value=0)
-    soft = cv2.GaussianBlur(padded.astype(np.float32), (0, 0), _BLUR_PX)
-    generator = contourpy.contour_generator(z=soft, fill_type=contourpy.FillType.OuterOffset, name="serial")
-    filled = generator.filled(0.5, 2.0)
-    areas = []
-    for chain, marks in zip(*filled[:2], strict=True):
-        assert chain is not None
-        assert marks is not None
-        rings = []
-        for start, end in pairwise(marks):
-            # Contours run through pixel centres, the page begins half a pixel before.
-            ring = (np.asarray(chain[start:end], np.float64) - _PAD + 0.5) / px_per_mm
-            line = shapely.LineString(ring).simplify(_TOLERANCE_PX / px_per_mm, preserve_topology=True)
-            simple = np.asarray(line.coords)
-            if len(simple) >= 4:
-                rings.append(simple)
-        if rings:
-            areas.append(tuple(rings))
-    return tuple(areas)
+    padded = cv2.copyMakeBorder(mask, _PAD, _PAD, _PAD, _PAD, cv2.BORDER_CONSTANT, value=(0.0,))
+    padded *= np.uint8(255)
+    soft = np.asarray(cv2.GaussianBlur(padded, (0, 0), _BLUR_PX), np.uint8)
+    areas: dict[int, list[Ring]] = {}
+    rings = contour_rings(soft, _HALF)
+    for ring, area in zip(rings, _areas_of(rings, soft > _HALF), strict=True):
+        # Contours run through pixel centres, the page begins half a pixel before.
+        line = shapely.LineString((ring - _PAD + 0.5) / px_per_mm)
+        simple = np.asarray(line.simplify(_TOLERANCE_PX / px_per_mm, preserve_topology=True).coords)
+        if len(simple) >= 4:
+            areas.setdefault(area, []).append(simple)
+    return tuple(tuple(own) for own in areas.values())
+
+
+def _areas_of(rings: Sequence[Ring], high: NDArray[np.bool_]) -> list[int]:
+    """Which area each ring bounds; the outer ring of each area comes before its holes."""
+    import cv2
+
+    if len(rings) < 2:
+        return [0] * len(rings)
+    # Numbers of sixteen bits where they suffice: there are no more areas than rings.
+    kind = cv2.CV_16U if len(rings) < 1 << 16 else cv2.CV_32S
+    _, numbers = cv2.connectedComponents(high.view(np.uint8), connectivity=4, ltype=kind)
+    found = []
+    for ring in rings:
+        # The pixels on both sides of the first crossing; one of them is the area's.
+        x, y = ring[0]
+        low, up = (int(np.floor(y)), int(np.floor(x))), (int(np.ceil(y)), int(np.ceil(x)))
+        found.append(int(numbers[low] or numbers[up]))
+    return found

@@ -5728,8 +5728,8 @@
    <translation>Weglegen</translation>
   </message>
   <message>
-   <source>Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL).</source>
-   <translation>Qt und PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, msgspec, icalendar, ezdxf und platformdirs unter eigenen Lizenzen; die Schrift ist Lato (SIL OFL).</translation>
+   <source>Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL).</source>
+   <translation>Qt und PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf und platformdirs unter eigenen Lizenzen; die Schrift ist Lato (SIL OFL).</translation>
   </message>
   <message>
    <source>About Nomos</source>

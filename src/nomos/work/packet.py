@@ -5,9 +5,6 @@ from datetime import date
 from pathlib import Path
 from typing import Any
 
-import numpy as np
-from numpy.typing import NDArray
-
 from nomos.errors import BadInput
 from nomos.formats import (
     DEFAULT_PAPER,
@@ -15,6 +12,7 @@ from nomos.formats import (
     drawings_pdf,
     plan_of,
     png,
+    print_png,
     template_drawings,
     templates,
     writing_into,
@@ -34,7 +32,6 @@ from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
-from nomos.proof import render, to_rgb
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of
 from nomos.work.inking import inking_of
@@ -123,13 +120,13 @@ def write_packet(
 
 def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Progress) -> list[str]:
     """The sheet after each pull, the finished print, and all stages on one page."""
-    stages = [(stage_words(project, 0), _small(_stage(project, laid, 0)))]
+    stages = [(stage_words(project, 0), laid.small(sheet_labs(project, laid, 0), _STAGE_PX))]
     names, picture = [], b""
     for pull in range(1, len(project.impressions) + 1):
         progress.report(pull / len(project.impressions), tr("writing proofs"))
-        rgb = _stage(project, laid, pull)
-        stages.append((stage_words(project, pull), _small(rgb)))
-        picture = png(rgb, laid.px_per_mm)
+        labs = sheet_labs(project, laid, pull)
+        stages.append((stage_words(project, pull), laid.small(labs, _STAGE_PX)))
+        picture = print_png(laid.inner, labs, laid.px_per_mm)
         names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
     # The finished print is the sheet after the last pull.
     names.append(write_file(folder, "proof.png", picture))
@@ -137,21 +134,6 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
     names.append(write_file(folder, "process.png", png(page, 6.0)))
     names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))
     return names
-
-
-def _stage(project: Project, laid: LaidSheet, pull: int) -> NDArray[np.uint8]:
-    """The image after so many pulls, without the margin."""
-    return np.ascontiguousarray(to_rgb(render(laid.inner, sheet_labs(project, laid, pull))))
-
-
-def _small(rgb: NDArray[np.uint8]) -> NDArray[np.uint8]:
-    """A stage as large as the page of all of them needs: not a dozen whole sheets at a time."""
-    import cv2
-
-    height, width = rgb.shape[:2]
-    wide = min(width, _STAGE_PX)
-    size = wide, max(1, round(height * wide / width))
-    return np.asarray(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), np.uint8)
 
 
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:

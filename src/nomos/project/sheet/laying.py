@@ -19,6 +19,9 @@ from nomos.proof import (
     displaced_numbers,
     mips,
     padded,
+    render_view,
+    strips,
+    to_rgb,
 )
 from nomos.separation import Mask
 from nomos.separation.zones import (
@@ -72,6 +75,13 @@ class LaidSheet:
         pad = float(self.pad_px)
         return pad, pad, width - pad, height - pad
 
+    def small(self, labs: Array, most_px: int) -> NDArray[np.uint8]:
+        """A picture of the image alone, no side of it longer than so many pixels. (height, width, 3) sRGB."""
+        height, width = self.inner.shape
+        share = min(1.0, most_px / max(height, width))
+        size = max(1, round(width * share)), max(1, round(height * share))
+        return to_rgb(render_view(self.levels, labs, self.inner_window, size))
+
     def printed_by(self, pull: str) -> NDArray[np.bool_]:
         """In which combinations an impression prints. (combinations,)."""
         return np.asarray(self.map.members[:, [key.pull == pull for key in self.films]].any(axis=1))
@@ -113,24 +123,38 @@ def lay_sheet(blocks: CutBlocks, impressions: Sequence[ToLay], *, pad_mm: float 
     pad_mm : how much around the image is mapped.
     """
     pad = round(pad_mm * blocks.px_per_mm)
-    parts = [_parts(blocks, each, pad) for each in impressions]
+    # One film all over needs no page of its own until it is laid.
+    mixed = [None if _is_even(each) else _parts(blocks, each, pad) for each in impressions]
+    films = [(FilmKey(each.pull, 0),) if some is None else some[1]
+             for each, some in zip(impressions, mixed, strict=True)]  # fmt: skip
+    pages = (_mask(blocks, each, pad) if some is None else some[0]
+             for each, some in zip(impressions, mixed, strict=True))  # fmt: skip
     height, width = blocks.labels.shape
     shape = (height + 2 * pad, width + 2 * pad)
-    laid = combine([page for page, _ in parts], shape, [len(films) for _, films in parts])
+    laid = combine(pages, shape, [len(some) for some in films])
     inner = laid.index[pad : pad + height, pad : pad + width]
     colours, combinations = int(blocks.labels.max(initial=0)) + 1, len(laid.pixels)
-    joint = blocks.labels.astype(np.uint32) * combinations + inner
-    counts = np.bincount(joint.ravel(), minlength=colours * combinations)
-    meetings = counts.reshape(colours, combinations).astype(np.int64)
-    films = tuple(film for _, some in parts for film in some)
-    return LaidSheet(laid, films, pad, blocks.px_per_mm, meetings, mips(laid.index))
+    counts = np.zeros(colours * combinations, np.int64)
+    for rows in strips(blocks.labels.shape):
+        joint = blocks.labels[rows].astype(np.int64) * combinations + inner[rows]
+        counts += np.bincount(joint.ravel(), minlength=len(counts))
+    meetings = counts.reshape(colours, combinations)
+    every = tuple(film for some in films for film in some)
+    return LaidSheet(laid, every, pad, blocks.px_per_mm, meetings, mips(laid.index))
+
+
+def _is_even(laid: ToLay) -> bool:
+    """Whether an impression prints one film wherever it prints."""
+    return len(laid.zones) == 1 and laid.zones[0].grade is None
+
+
+def _mask(blocks: CutBlocks, laid: ToLay, pad: int) -> Mask:
+    return displaced(padded(blocks.masks[laid.block], pad), laid.offset, blocks.px_per_mm)
 
 
 def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKey, ...]]:
     """Where an impression prints, with the number (from 1) of the film there, and those films."""
-    mask = displaced(padded(blocks.masks[laid.block], pad), laid.offset, blocks.px_per_mm)
-    if len(laid.zones) == 1 and laid.zones[0].grade is None:
-        return mask, (FilmKey(laid.pull, 0),)
+    mask = _mask(blocks, laid, pad)
     joint = _zone_steps(blocks, laid)
     here = np.flatnonzero(np.bincount(joint[blocks.masks[laid.block] > 0], minlength=1))
     printed = [n for n in here if _prints(laid, int(n))]

@@ -13,7 +13,7 @@ from nomos.folders import state_folder
 from nomos.language import tr
 
 _PARTS = tr(
-    "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, contourpy, Shapely, "
+    "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, "
     "msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL)."
 )
 

@@ -169,7 +169,7 @@ def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
         rows.append((f"{letter}  {tool.name}", tr("{area} cm²{took}", area=number(area / 100), took=took)))
     if carving.narrow_mm2 > 0.5:
         rows.append((tr("Too narrow for all"), tr("{narrow_mm2} mm²", narrow_mm2=number(carving.narrow_mm2))))
-    rows.append((tr("Deepest"), length_text(float(carving.depth_mm.max(initial=0.0)))))
+    rows.append((tr("Deepest"), length_text(carving.deepest_mm)))
     return tuple(rows)
 
 
