@@ -35,11 +35,11 @@ def test_clearance_is_the_distance_between_the_nearest_edges() -> None:
 def test_what_prints_between_and_meets_both_keeps_them_apart() -> None:
     masks = [spot(10, 10), spot(0, 0, 90), spot(60, 60)]
     meets = np.array([[1, 1, 0], [1, 1, 1], [0, 1, 1]], bool)
-    assert share(masks, meets, PPM).groups == ((0,), (1,), (2,))
+    assert share(clearances(masks, PPM), meets).groups == ((0,), (1,), (2,))
     # Printed after both, it is no obstacle.
     late = [masks[0], masks[2], masks[1]]
     order = np.array([[1, 0, 1], [0, 1, 1], [1, 1, 1]], bool)
-    found = share(late, order, PPM)
+    found = share(clearances(late, PPM), order)
     assert found.groups == ((0, 1), (2,))
     assert found.clearance_mm[0] == pytest.approx(np.hypot(40, 40), abs=1.5)
     assert np.isinf(found.clearance_mm[1])

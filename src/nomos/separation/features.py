@@ -7,6 +7,7 @@ from typing import Any, Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.design.regions import find_regions
 from nomos.separation.masks import Mask
 
 FeatureKind = Literal["thin line", "narrow channel", "speck", "island"]
@@ -59,17 +60,15 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
     a strip of width w has the mean depth w/4. Along the pixels' own directions a
     width is known to half a pixel only.
     """
-    import cv2
-
     thin = _thin_pixels(page, least_px)
     if not len(thin.rows):
         return []
     rest = np.zeros(page.shape, np.uint8)
     rest[thin.rows, thin.columns] = 1
-    count, parts = cv2.connectedComponents(rest, connectivity=8)
-    part_of = parts[thin.rows, thin.columns]
+    parts = find_regions(rest, only=1, slanted=True)
+    part_of = parts.region_at(thin.rows * page.shape[1] + thin.columns)
     order = np.argsort(part_of, kind="stable")
-    starts = np.searchsorted(part_of[order], np.arange(1, count + 1))
+    starts = np.searchsorted(part_of[order], np.arange(len(parts.area_px) + 1))
     found = []
     for first, end in pairwise(starts):
         area = int(end - first)
@@ -204,24 +203,17 @@ def find_features(
 
 
 def _small_areas(mask: Mask, px_per_mm: float, speck_mm2: float, lonely_mm: float) -> list[Feature]:
-    import cv2
-
-    count, parts, stats, centres = cv2.connectedComponentsWithStats(mask, connectivity=8)
-    area_mm2 = stats[:, cv2.CC_STAT_AREA] / px_per_mm**2
+    parts = find_regions(mask, only=1, slanted=True)
+    area_mm2 = parts.area_px / px_per_mm**2
     found = []
     reach = round(lonely_mm * px_per_mm)
-    for part in range(1, count):
-        place = (float(centres[part][0] + 0.5) / px_per_mm, float(centres[part][1] + 0.5) / px_per_mm)
-        width = float(np.sqrt(area_mm2[part]))
-        if area_mm2[part] < speck_mm2:
-            found.append(Feature("speck", place, width, float(area_mm2[part])))
-        elif area_mm2[part] < _ISLAND_TIMES * speck_mm2:
-            left, top, wide, tall = (int(value) for value in stats[part, :4])
-            window = (
-                slice(max(top - reach, 0), top + tall + reach),
-                slice(max(left - reach, 0), left + wide + reach),
-            )  # fmt: skip
-            others = (parts[window] != 0) & (parts[window] != part)
-            if not others.any():
-                found.append(Feature("island", place, width, float(area_mm2[part])))
+    for part in np.flatnonzero(area_mm2 < _ISLAND_TIMES * speck_mm2):
+        area = float(area_mm2[part])
+        x, y = parts.centre(int(part))
+        place = ((x + 0.5) / px_per_mm, (y + 0.5) / px_per_mm)
+        if area < speck_mm2:
+            found.append(Feature("speck", place, float(np.sqrt(area)), area))
+        # Nothing around it prints but itself.
+        elif np.count_nonzero(mask[parts.window(int(part), reach)]) == parts.area_px[part]:
+            found.append(Feature("island", place, float(np.sqrt(area)), area))
     return found

@@ -6,10 +6,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels
-from nomos.design.regions import find_regions
+from nomos.design.regions import Regions, find_regions
 
 Array = NDArray[np.float64]
 _COLOURS = 256
+_STRIP_PX = 1 << 20
 
 
 @dataclass(frozen=True)
@@ -143,17 +144,7 @@ def find_fields(labels: Labels, px_per_mm: float, *, least_mm2: float = 0.0) -> 
     """
     regions = find_regions(labels)
     count = len(regions.area_px)
-    number = np.repeat(regions.region, regions.length).reshape(labels.shape)
-    steps = np.zeros(count)
-    for one, other, share in (
-        (number[:, 1:], number[:, :-1], 1.0), (number[1:], number[:-1], 1.0),
-        (number[1:, 1:], number[:-1, :-1], np.sqrt(0.5)), (number[1:, :-1], number[:-1, 1:], np.sqrt(0.5)),
-    ):  # fmt: skip
-        differs = one != other
-        for side in (one, other):
-            steps += share * np.bincount(side[differs], minlength=count)
-    rim = np.concatenate([number[0], number[-1], number[:, 0], number[:, -1]])
-    along_edge = np.bincount(rim, minlength=count)
+    steps, along_edge = _steps_between(regions, labels.shape)
     # A place that is certainly inside: the middle of the region's longest run.
     longest = np.lexsort((regions.length, regions.region))
     last = np.flatnonzero(np.diff(regions.region[longest], append=count))
@@ -167,6 +158,29 @@ def find_fields(labels: Labels, px_per_mm: float, *, least_mm2: float = 0.0) -> 
         Field(int(colour[n]), float(area[n]), float(outline[n]), (float(places[n, 0]), float(places[n, 1])))
         for n in chosen
     )
+
+
+def _steps_between(regions: Regions, shape: tuple[int, ...]) -> tuple[NDArray[np.float64], NDArray[np.int64]]:
+    """For each region its steps to others, slanted ones by their share, and its pixels along the rim."""
+    count, (height, width) = len(regions.area_px), shape
+    steps, rim = np.zeros(count), np.zeros(count, np.int64)
+    # As many rows at a time as a page of this width leaves room for, the last one once more.
+    rows = max(2, _STRIP_PX // width)
+    for top in range(0, height, rows):
+        number = regions.rows(top, min(top + rows + 1, height))
+        own = number[:rows]
+        for one, other, share in (
+            (own[:, 1:], own[:, :-1], 1.0), (number[1:], number[:-1], 1.0),
+            (number[1:, 1:], number[:-1, :-1], np.sqrt(0.5)),
+            (number[1:, :-1], number[:-1, 1:], np.sqrt(0.5)),
+        ):  # fmt: skip
+            differs = one != other
+            for side in (one, other):
+                steps += share * np.bincount(side[differs], minlength=count)
+        edges = [own[:, 0], own[:, -1], *([own[0]] if top == 0 else [])]
+        edges += [own[-1]] if top + rows >= height else []
+        rim += np.bincount(np.concatenate(edges), minlength=count)
+    return steps, rim
 
 
 def field_at(labels: Labels, x: int, y: int) -> NDArray[np.bool_]:

@@ -30,29 +30,44 @@ class Sharing:
 def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
     """Least distance between what any two blocks print, in mm; infinite where one prints nothing.
 
-    Exact to a pixel: one distance transform a block, looked up under the others.
+    Exact to a pixel: one distance transform a block, looked up along the edges of the others.
 
     Parameters
     ----------
-    masks : (height, width) uint8 each, 1 prints.
+    masks : (height, width) uint8 each, 1 prints; looked at one at a time.
 
     Returns
     -------
-    (n, n) mm, symmetric.
+    (n, n) mm, symmetric; 0 where two overlap.
     """
     import cv2
 
     count = len(masks)
     found = np.full((count, count), np.inf)
-    for one, mask in enumerate(masks):
-        if not mask.any():
+    edges = [_edge(masks[n]) for n in range(count)]
+    for one in range(count):
+        if not len(edges[one]):
             continue
-        away = cv2.distanceTransform(1 - mask, cv2.DIST_L2, cv2.DIST_MASK_5)
-        for other in range(one + 1, count):
-            under = away[masks[other] == 1]
-            if under.size:
-                found[one, other] = found[other, one] = float(under.min()) / px_per_mm
+        mask = masks[one]
+        away = cv2.distanceTransform(1 - mask, cv2.DIST_L2, cv2.DIST_MASK_5).ravel()
+        flat = mask.ravel()
+        for other in range(count):
+            if other == one or not len(edges[other]):
+                continue
+            # Where one lies within the other, only the edge of the inner one says so.
+            least = 0.0 if flat[edges[other]].any() else float(away[edges[other]].min()) / px_per_mm
+            found[one, other] = found[other, one] = min(found[one, other], least)
     return found
+
+
+def _edge(mask: Mask) -> NDArray[np.intp]:
+    """The printing pixels, of the flattened page, beside which something does not print."""
+    import cv2
+
+    cross = cv2.getStructuringElement(cv2.MORPH_CROSS, (3, 3))
+    # What surrounds the page does not print.
+    inner = cv2.erode(mask, cross, borderType=cv2.BORDER_CONSTANT, borderValue=(0.0,))
+    return np.flatnonzero(np.asarray(inner) != mask)
 
 
 def conflicts(
@@ -164,9 +179,8 @@ def fewest_blocks(
 
 
 def share(
-    masks: Sequence[Mask],
+    distance_mm: NDArray[np.float64],
     meets: NDArray[np.bool_],
-    px_per_mm: float,
     *,
     clearance_mm: float = CLEARANCE_MM,
     most_zones: int = MOST_ZONES,
@@ -176,7 +190,7 @@ def share(
 
     Parameters
     ----------
-    masks : (height, width) uint8 each, 1 prints, in print order.
+    distance_mm : (n, n) from `clearances`, in print order.
     meets : (n, n) bool, which of them overlap.
     clearance_mm : least distance between two inks on a block.
     most_zones : inks on one block at the most.
@@ -186,14 +200,16 @@ def share(
     -------
     The groups, and the distance between the closest two of each.
     """
-    distance = clearances(masks, px_per_mm)
-    barred = conflicts(distance, meets, clearance_mm)
-    apart = np.ones(len(masks), bool) if able is None else np.asarray(able, bool)
+    barred = conflicts(distance_mm, meets, clearance_mm)
+    apart = np.ones(len(meets), bool) if able is None else np.asarray(able, bool)
     barred |= ~(apart[:, None] & apart[None])
     np.fill_diagonal(barred, False)
     groups = fewest_blocks(barred, most_zones, meets)
     tight = [
-        min((float(distance[one, other]) for one in group for other in group if one != other), default=np.inf)
+        min(
+            (float(distance_mm[one, other]) for one in group for other in group if one != other),
+            default=np.inf,
+        )
         for group in groups
     ]
     return Sharing(groups, tuple(tight), meets)

@@ -2,6 +2,7 @@
 
 import sys
 import threading
+import time
 from collections import OrderedDict
 from collections.abc import Callable
 from dataclasses import dataclass, fields, is_dataclass
@@ -10,6 +11,7 @@ from typing import Any, TypeVar
 import msgspec
 import numpy as np
 
+from nomos.freed import give_back
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.work.request import Request
 
@@ -17,6 +19,8 @@ A = TypeVar("A")
 
 # What is kept for a hand that comes back to it.
 MOST_BYTES = 240_000_000
+# What took longer has had pages that came and went.
+_LONG_S = 1.0
 # How often who waits for another's answer looks whether it has been called off.
 _LOOK_S = 0.05
 
@@ -53,8 +57,11 @@ class Answers:
                 found = self._look(request)
                 if found is not None:
                     return found.answer
+                began = time.monotonic()
                 answer = request.work(self, progress)
                 self._keep(request, answer)
+                if time.monotonic() - began > _LONG_S:
+                    give_back()
                 return answer
             finally:
                 turn.release()

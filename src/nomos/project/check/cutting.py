@@ -17,7 +17,7 @@ from nomos.project.sheet.laying import LaidSheet, films_in_order
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
-from nomos.separation.sharing import Sharing, share, shared_order
+from nomos.separation.sharing import Sharing, clearances, share, shared_order
 from nomos.together import together
 from nomos.units import length_text, listed, number
 
@@ -118,12 +118,15 @@ def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block."""
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))
-    masks = [blocks.masks[project.number_of(impression.block)] for impression in project.impressions]
+    distance = clearances(blocks.masks, blocks.px_per_mm)
+    # A block that prints twice lies on itself.
+    np.fill_diagonal(distance, 0.0)
+    numbers = [project.number_of(impression.block) for impression in project.impressions]
     printed = [laid.printed_by(impression.id) for impression in project.impressions]
     members = np.stack(printed, axis=1).astype(np.int64)
     meets = members.T @ members > 0
     return share(
-        masks, meets, blocks.px_per_mm,
+        distance[np.ix_(numbers, numbers)], meets,
         clearance_mm=project.workshop.clearance_mm,
         most_zones=project.workshop.most_zones,
         able=[can_share(project, impression) for impression in project.impressions],

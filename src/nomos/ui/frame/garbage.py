@@ -1,9 +1,10 @@
 """Python's garbage is collected on the window's thread alone, and what it leaves goes back to the machine."""
 
-import ctypes
 import gc
 
 from PyQt6.QtCore import QObject, QTimer
+
+from nomos.freed import give_back
 
 _EVERY_MS = 1_000
 # Cycles that have outlived two collections are gone through once in so many.
@@ -32,19 +33,9 @@ class Collector(QObject):
         whole = whole or self._times % _ALL_EVERY == 0
         gc.collect(2 if whole else 1)
         if whole:
-            _give_back()
+            give_back()
 
     def close(self) -> None:
         """Leave it to Python again."""
         self._timer.stop()
         gc.enable()
-
-
-def _give_back() -> None:
-    """Let go of memory that is free but kept by the C library: hundreds of MB after pages have come and gone.
-
-    malloc_trim(3) of glibc; another C library has none, and keeps less.
-    """
-    trim = getattr(ctypes.CDLL(None), "malloc_trim", None)
-    if trim is not None:
-        trim(0)
