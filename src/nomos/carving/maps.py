@@ -23,6 +23,8 @@ FIRST_DEPTH_MM, FALL = 0.6, 0.18
 _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 # Ground this near the roller's lowest point catches ink.
 _CLEAR_MM = 0.3
+# Rows of a large block that are reckoned at a time.
+_STRIP_ROWS = 256
 
 
 @dataclass(frozen=True)
@@ -130,7 +132,6 @@ def carve(
     transforms: the room for a tool's middle exact, how far from there it
     reaches within 2 %.
     """
-    import cv2
 
     chosen = tuple(sorted(tools, key=lambda tool: tool.width_mm))
     check_tools(chosen)
@@ -145,7 +146,7 @@ def carve(
     zones = np.where(cut == 1, np.uint8(TOO_NARROW), np.uint8(STAYS))
     gouges = [n for n, tool in enumerate(chosen) if tool.kind in ("u", "flat", "pen") and tool != outliner]
     first = chosen.index(outliner)
-    beyond = cut.astype(bool) & (edge > band * px_per_mm)
+    beyond = (cut == 1) & (edge > band * px_per_mm)
     # A knife's cut is as narrow as wanted; a V tool's only as narrow as the tool.
     least = 0.3 if outliner.kind == "knife" else outliner.width_mm
     reached = _opened(room, least * px_per_mm / 2) & (cut == 1)
@@ -154,21 +155,37 @@ def carve(
         inside = _opened(room, chosen[n].width_mm * px_per_mm / 2) & beyond
         zones[inside] = n + 1
     pixel = 1 / px_per_mm**2
-    depth = cutting_depth_mm(edge / px_per_mm, facts)
-    depth[cut == 0] = 0.0
-    dip = roller.dip_mm(2 * _span(edge) / px_per_mm)
-    chatter = (cut == 1) & (dip + _CLEAR_MM > depth) & (edge > band * px_per_mm)
-    chatter = np.asarray(
-        cv2.morphologyEx(chatter.astype(np.uint8), cv2.MORPH_OPEN, np.ones((5, 5), np.uint8)) == 1
-    )
-    own = [(zones == n + 1).view(np.uint8) for n in range(len(chosen))]
+    chatter, depths, deepest = _depths_and_chatter(edge, zones, beyond, px_per_mm, facts, roller, len(chosen))
+    counts = [np.count_nonzero(zones == n + 1) for n in range(len(chosen))]
     return CarvingMap(
         zones, np.packbits(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
-        tuple(float(np.count_nonzero(each) * pixel) for each in own),
-        tuple(float(cv2.mean(depth, each)[0]) for each in own), float(depth.max(initial=0.0)),
+        tuple(float(count * pixel) for count in counts),
+        tuple(float(whole / max(count, 1)) for whole, count in zip(depths, counts, strict=True)), deepest,
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
         band, float(np.count_nonzero(mask) * pixel),
     )  # fmt: skip
+
+
+def _depths_and_chatter(
+    edge: Floats32, zones: NDArray[np.uint8], beyond: NDArray[np.bool_], px_per_mm: float,
+    facts: MaterialFacts, roller: Roller, tools: int,
+) -> tuple[NDArray[np.uint8], Floats, float]:  # fmt: skip
+    """What the roller reaches, the depths of each tool's pixels summed up, and the deepest cut; by strips."""
+    import cv2
+
+    chatter = np.zeros(zones.shape, np.uint8)
+    depths, deepest = np.zeros(tools), 0.0
+    span = _span(edge)
+    for top in range(0, len(zones), _STRIP_ROWS):
+        rows = slice(top, top + _STRIP_ROWS)
+        depth = cutting_depth_mm(edge[rows] / px_per_mm, facts)
+        depth[zones[rows] == STAYS] = 0.0
+        deepest = max(deepest, float(depth.max(initial=0.0)))
+        for n in range(tools):
+            depths[n] += depth[zones[rows] == n + 1].sum(dtype=np.float64)
+        chatter[rows] = beyond[rows] & (roller.dip_mm(2 * span[rows] / px_per_mm) + _CLEAR_MM > depth)
+    opened = cv2.morphologyEx(chatter, cv2.MORPH_OPEN, np.ones((5, 5), np.uint8))
+    return np.asarray(opened, np.uint8), depths, deepest
 
 
 def cutting_depth_mm(edge_mm: Floats32, facts: MaterialFacts) -> Floats32:
@@ -211,8 +228,11 @@ def _span(edge: NDArray[np.float32]) -> NDArray[np.float32]:
     import cv2
 
     size = 31
-    widest = cv2.dilate(edge, np.ones((size, size), np.uint8))
-    return np.asarray(np.minimum(widest, edge * 2 + size / 2), np.float32)
+    widest = np.asarray(cv2.dilate(edge, np.ones((size, size), np.uint8)), np.float32)
+    for top in range(0, len(edge), _STRIP_ROWS):
+        rows = slice(top, top + _STRIP_ROWS)
+        np.minimum(widest[rows], edge[rows] * 2 + np.float32(size / 2), out=widest[rows])
+    return widest
 
 
 @dataclass(frozen=True)

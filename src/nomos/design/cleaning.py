@@ -16,6 +16,8 @@ _MAJORITY = 5
 # darker neighbours is the mixture along an edge, not a colour of the design.
 _FRINGE_SHARE = 0.8
 _NEAR_EXTREME = 0.2
+# A page of more pixels is filled so many rows at a time, with so many around them.
+_WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 16_000_000, 1024, 192
 
 
 def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) -> Labels:
@@ -130,16 +132,40 @@ def remove_specks(
 
 
 def fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
-    """A page where each doomed pixel (non-zero) has the colour of the nearest that is kept."""
+    """A page where each doomed pixel (non-zero) has the colour of the nearest that is kept.
+
+    A large page is filled a band of rows at a time, with enough around it, so long as nothing lies deeper
+    inside what is doomed than that.
+    """
+    height = len(labels)
+    if labels.size <= _WHOLE_PX:
+        return _filled(labels, doomed, slice(0, height))[0]
+    filled = np.empty_like(labels)
+    for top in range(0, height, _BAND_ROWS):
+        bottom = min(top + _BAND_ROWS, height)
+        first, last = max(top - _AROUND_ROWS, 0), min(bottom + _AROUND_ROWS, height)
+        own = slice(top - first, bottom - first)
+        band, deepest = _filled(labels[first:last], doomed[first:last], own)
+        if deepest >= _AROUND_ROWS:
+            return _filled(labels, doomed, slice(0, height))[0]
+        filled[top:bottom] = band
+    return filled
+
+
+def _filled(labels: Labels, doomed: NDArray[np.uint8], rows: slice) -> tuple[Labels, float]:
+    """Some rows of a page filled from all of it, and how far the furthest of them had to look."""
     import cv2
 
-    _, nearest = cv2.distanceTransformWithLabels(
+    if not doomed.any():
+        return labels[rows], 0.0
+    away, nearest = cv2.distanceTransformWithLabels(
         doomed, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
     )
     kept = doomed == 0
     of_source = np.zeros(int(nearest.max()) + 1, np.uint8)
     of_source[nearest[kept]] = labels[kept]
-    return np.where(kept, labels, of_source[nearest])
+    found = np.where(kept[rows], labels[rows], of_source[nearest[rows]])
+    return found, float(np.asarray(away)[rows].max(initial=0.0))
 
 
 def _merge_leftovers(labels: Labels, least: int) -> bool:

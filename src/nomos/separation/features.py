@@ -115,8 +115,8 @@ def _runs_with_thin_parts(page: NDArray[np.uint8], least_px: float) -> list[tupl
     import cv2
 
     side = int(np.ceil(least_px + _SLACK_PX)) + 2
-    opened = cv2.morphologyEx(page, cv2.MORPH_OPEN, np.ones((side, side), np.uint8))
-    unreached = np.asarray(opened) != page
+    opened = np.asarray(cv2.morphologyEx(page, cv2.MORPH_OPEN, np.ones((side, side), np.uint8)), np.uint8)
+    unreached = np.not_equal(opened, page, out=opened.view(bool))
     found = []
     for top in range(0, len(page), _TILE_PX):
         columns = np.flatnonzero(unreached[top : top + _TILE_PX].any(axis=0))
@@ -191,10 +191,11 @@ def find_features(
     Features, narrowest first within each kind.
     """
     found = []
-    kinds: tuple[tuple[FeatureKind, NDArray[np.uint8], float], ...] = (
-        ("thin line", np.ascontiguousarray(mask), line_mm), ("narrow channel", 1 - mask, tool_mm),
+    kinds: tuple[tuple[FeatureKind, int, float], ...] = (
+        ("thin line", 1, line_mm), ("narrow channel", 0, tool_mm),
     )  # fmt: skip
-    for kind, page, least_mm in kinds:
+    for kind, of, least_mm in kinds:
+        page = np.ascontiguousarray(mask) if of == 1 else 1 - mask
         for x, y, width, area in too_narrow(page, least_mm * px_per_mm):
             place = ((x + 0.5) / px_per_mm, (y + 0.5) / px_per_mm)
             found.append(Feature(kind, place, max(width, 1.0) / px_per_mm, area / px_per_mm**2))

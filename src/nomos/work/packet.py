@@ -32,6 +32,7 @@ from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
+from nomos.together import together
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of
 from nomos.work.inking import inking_of
@@ -121,15 +122,21 @@ def write_packet(
 def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Progress) -> list[str]:
     """The sheet after each pull, the finished print, and all stages on one page."""
     stages = [(stage_words(project, 0), laid.small(sheet_labs(project, laid, 0), _STAGE_PX))]
-    names, picture = [], b""
-    for pull in range(1, len(project.impressions) + 1):
-        progress.report(pull / len(project.impressions), tr("writing proofs"))
+
+    def written(pull: int) -> str:
         labs = sheet_labs(project, laid, pull)
-        stages.append((stage_words(project, pull), laid.small(labs, _STAGE_PX)))
         picture = print_png(laid.inner, labs, laid.px_per_mm)
-        names.append(write_file(folder, f"stage-{pull:02d}.png", picture))
-    # The finished print is the sheet after the last pull.
-    names.append(write_file(folder, "proof.png", picture))
+        if pull == len(project.impressions):
+            # The finished print is the sheet after the last pull.
+            write_file(folder, "proof.png", picture)
+        return write_file(folder, f"stage-{pull:02d}.png", picture)
+
+    pulls = range(1, len(project.impressions) + 1)
+    names = together(written, pulls, progress=progress, words=lambda _: tr("writing proofs"))
+    names.append("proof.png")
+    stages += [
+        (stage_words(project, pull), laid.small(sheet_labs(project, laid, pull), _STAGE_PX)) for pull in pulls
+    ]
     page = process_page(project.title, stages)
     names.append(write_file(folder, "process.png", png(page, 6.0)))
     names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))

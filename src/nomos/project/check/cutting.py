@@ -15,8 +15,10 @@ from nomos.project.model import Block, Project
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.sheet.laying import LaidSheet, films_in_order
 from nomos.project.sheet.masks import CutBlocks
+from nomos.separation import Mask
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
+from nomos.separation.masks import Masks
 from nomos.separation.sharing import Sharing, clearances, share, shared_order
 from nomos.together import together
 from nomos.units import length_text, listed, number
@@ -45,6 +47,8 @@ _WORDS: dict[FeatureKind, tuple[str, str]] = {
 }
 # So much finer than the limit, and it will fail, not perhaps (chosen by us, no source).
 _HOPELESS = 0.5
+# The room between two inks on a larger page is measured on a smaller one, and never as too large.
+_CLEAR_PX = 16_000_000
 
 
 def features_of(
@@ -118,7 +122,9 @@ def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block."""
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))
-    distance = clearances(blocks.masks, blocks.px_per_mm)
+    step = int(np.ceil(np.sqrt(blocks.labels.size / _CLEAR_PX)))
+    small = Masks.of((_any_of(mask, step) for mask in blocks.masks), blocks.labels[::step, ::step].shape)
+    distance = clearances(small, blocks.px_per_mm / step)
     # A block that prints twice lies on itself.
     np.fill_diagonal(distance, 0.0)
     numbers = [project.number_of(impression.block) for impression in project.impressions]
@@ -131,6 +137,18 @@ def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
         most_zones=project.workshop.most_zones,
         able=[can_share(project, impression) for impression in project.impressions],
     )  # fmt: skip
+
+
+def _any_of(mask: Mask, step: int) -> Mask:
+    """A mask at a fraction of its size, where a pixel prints if any of those it stands for does."""
+    if step == 1:
+        return mask
+    small = np.zeros((-(-len(mask) // step), -(-mask.shape[1] // step)), np.uint8)
+    for down in range(step):
+        for across in range(step):
+            part = mask[down::step, across::step]
+            small[: len(part), : part.shape[1]] |= part
+    return small
 
 
 def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
