@@ -7,6 +7,7 @@ from pathlib import Path
 from benchmarks import (
     flashing,
     flattening,
+    growing,
     heartbeat,
     mixing,
     ordering,
@@ -49,6 +50,7 @@ def main() -> None:
         flashing,
         starting,
         heartbeat,
+        growing,
     ):
         parts.append(table(module.measure()))
         print(parts[-1], flush=True)
