@@ -72,6 +72,12 @@ def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, ph
     settle(desk)
     station, designer = desk.window.at("design"), desk.controller.designer
     assert "cut out" in desk.window.notice.text()
+    # What was read here is of no use elsewhere; what went wrong still is.
+    desk.window.notice.tell("The disk is full.")
+    desk.window.go_to("inks")
+    assert desk.window.notice.text() == "The disk is full."
+    desk.window.go_to("design")
+    settle(desk)
     flat = project_of(desk).flat
     assert flat is not None
     assert len(flat.colours) == 9

@@ -107,6 +107,7 @@ class Window(QMainWindow):
         hand, files = self.controller, self.controller.files
         hand.shown.connect(self.refresh_soon)
         hand.told.connect(self.notice.tell)
+        hand.designer.advised.connect(self.notice.advise)
         # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
         hand.document.stack.cleanChanged.connect(self._cleaned)
         self.runner.progressed.connect(self._show_progress)
@@ -114,12 +115,10 @@ class Window(QMainWindow):
         self.foot.stopped.connect(lambda asker: asker.cancel())
         files.opened.connect(self.notice.clear)
         self.welcome.open.clicked.connect(files.open_asked)
-        for made, name in (
-            (self.welcome.demo, "glasshouse"),
-            (self.welcome.reduction, "coldframe"),
-            (self.welcome.jigsaw, "pots"),
-            (self.welcome.photo, "photo"),
-        ):  # fmt: skip
+        welcome = self.welcome
+        demos = {"glasshouse": welcome.demo, "coldframe": welcome.reduction, "pots": welcome.jigsaw,
+                 "photo": welcome.photo}  # fmt: skip
+        for name, made in demos.items():
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
         self.welcome.walk.clicked.connect(self.guided.begin)
         self.welcome.recent_chosen.connect(files.open)
@@ -316,6 +315,7 @@ class Window(QMainWindow):
 
     def go_to(self, station: Station) -> None:
         """Turn to a station, and let it show on the sheet what it is about."""
+        self.notice.come_to(station)
         self.controller.go_to(station)
         self.column.come_to(station)
 

@@ -7,6 +7,7 @@ from PyQt6.QtWidgets import QHBoxLayout, QWidget
 from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
+from nomos.ui.frame.state import Station
 
 _MOST_LINES = 4
 
@@ -17,6 +18,7 @@ class Notice(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self._lines: list[str] = []
+        self._advice: set[str] = set()
         row = QHBoxLayout(self)
         row.setContentsMargins(theme.scaled(14), theme.scaled(6), theme.scaled(8), theme.scaled(6))
         self._text = label()
@@ -31,8 +33,19 @@ class Notice(QWidget):
         """Add a sentence; one already there is not said twice."""
         older = [line for line in self._lines if line != sentence]
         self._lines = [*older[1 - _MOST_LINES :], sentence]
-        self._text.setText("\n".join(self._lines))
-        self.show()
+        self._show_lines()
+
+    def advise(self, sentence: str) -> None:
+        """Add a sentence that is of use at Design alone."""
+        self._advice.add(sentence)
+        self.tell(sentence)
+
+    def come_to(self, station: Station) -> None:
+        """Put away what is of no use at another station than Design, where sketches are read."""
+        if station == "design":
+            return
+        self._lines = [line for line in self._lines if line not in self._advice]
+        self._show_lines()
 
     def text(self) -> str:
         """What stands there."""
@@ -41,7 +54,11 @@ class Notice(QWidget):
     def clear(self) -> None:
         """Put everything away."""
         self._lines = []
-        self.hide()
+        self._show_lines()
+
+    def _show_lines(self) -> None:
+        self._text.setText(self.text())
+        self.setVisible(bool(self._lines))
 
     def sizeHint(self) -> QSize:
         size = super().sizeHint()

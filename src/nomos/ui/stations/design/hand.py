@@ -14,15 +14,10 @@ from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
-from nomos.ui.stations.design.opening_hand import OpeningHand
+from nomos.ui.stations.design.opening_hand import FOUND, NOT_SURE, OpeningHand
 from nomos.work.open import (
     size_of_drawing,
 )
-
-_NOT_SURE = tr(
-    "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
-)
-_FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
 
 
 class Designer(OpeningHand):
@@ -74,7 +69,7 @@ class Designer(OpeningHand):
 
         def take(found: Found) -> None:
             self.found = found
-            self.told.emit(_FOUND if found.certain else _NOT_SURE)
+            self.advised.emit(FOUND if found.certain else NOT_SURE)
             size = size_of_drawing(found, pixels)
             if self._document.project is project and project.source is not None:
                 self._with_source(
@@ -158,7 +153,7 @@ class Designer(OpeningHand):
         def take(found: Found) -> None:
             self.found = found
             if not found.certain:
-                self.told.emit(_NOT_SURE)
+                self.advised.emit(NOT_SURE)
                 return
             size = size_of_drawing(replace(found, cut=cut), pixels, paper)
             if size is not None and self._document.project is project:

@@ -32,10 +32,10 @@ from nomos.work.open import (
     reflattened,
 )
 
-_NOT_SURE = tr(
+NOT_SURE = tr(
     "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
 )
-_FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
+FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
 _ASK_SIZE = tr("How large the print is, the picture does not say: drag its corner, or type it at Picture.")
 
 
@@ -47,6 +47,8 @@ class OpeningHand(QObject):
     opened = pyqtSignal(str)
     """A sketch has become a project; the station to begin at."""
     told = pyqtSignal(str)
+    advised = pyqtSignal(str)
+    """What was read in the sketch, and what to look after here; of no use at another station."""
 
     def __init__(self, document: Document, runner: JobRunner) -> None:
         super().__init__()
@@ -117,14 +119,11 @@ class OpeningHand(QObject):
 
     def _tell_of(self, opened: Opened) -> None:
         if opened.found is not None:
-            self.told.emit(_FOUND if opened.found.certain else _NOT_SURE)
-        if not opened.sized:
-            self.told.emit(_ASK_SIZE)
-        else:
-            for note in opened.notes:
-                self.told.emit(note)
+            self.advised.emit(FOUND if opened.found.certain else NOT_SURE)
+        for note in opened.notes if opened.sized else (_ASK_SIZE,):
+            self.advised.emit(note)
         for note in opened.done.flat.notes:
-            self.told.emit(note)
+            self.advised.emit(note)
 
     def pixels(self) -> Rgb | None:
         """The picture as it was opened, for its corners to be set on; None where there is none yet."""
@@ -234,7 +233,7 @@ class OpeningHand(QObject):
                 return
             self._take(done)
             for note in done.flat.notes:
-                self.told.emit(note)
+                self.advised.emit(note)
             self.changed.emit()
 
         self.opening.ask(flatten_of(new, data, wish), take)
