@@ -5,6 +5,7 @@ Each command runs in a process of its own: wall time, and peak resident memory b
 
 import colorsys
 import os
+import shutil
 import subprocess
 import sys
 import tempfile
@@ -104,9 +105,11 @@ def _beside(what: str, now: Cost | None, then: Cost | None) -> Line:
 
 def measure() -> Section:
     """Large work now and before, in turns; then the growth of what there is now."""
-    ours = earlier.ROOT / "src"
     with tempfile.TemporaryDirectory() as name, earlier.sources(earlier.COMMIT) as before:
         folder = Path(name)
+        # A copy: whoever goes on writing meanwhile measures one thing all the same.
+        ours = folder / "now" / "src"
+        shutil.copytree(earlier.ROOT / "src", ours)
         empty = cost_of(ours, "--version")
         assert empty is not None
         lines, bytes_a_pixel = _large(folder, ours, before, empty)
@@ -133,7 +136,7 @@ def _large(folder: Path, ours: Path, before: Path, empty: Cost) -> tuple[list[Li
         return now
 
     for source in sources:
-        (folder / source.parent.name).mkdir()
+        (folder / source.parent.name).mkdir(exist_ok=True)
     a2, a4 = str(folder / "a2.png"), str(folder / "a4.png")
     plan = both("plan, A2 at 300 dpi, 12 colours", "plan", a2, "--colours", "12", "--out", "HERE/a2")
     both("carve, the same", "carve", "HERE/a2/project.nomos")

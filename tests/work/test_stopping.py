@@ -1,5 +1,6 @@
 """Whatever is asked for can be called off, and soon: one test over all requests, those of tomorrow too."""
 
+import contextlib
 import importlib
 import inspect
 import pkgutil
@@ -7,15 +8,23 @@ import threading
 import time
 from collections.abc import Callable
 from datetime import date
-from typing import Any
+from pathlib import Path
+from typing import Any, get_args
 
 import numpy as np
 import pytest
 
+import nomos.demo
+import nomos.formats
+import nomos.project.blocks
 import nomos.work
 from nomos.cli.common import answers
-from nomos.progress import Cancelled
+from nomos.demo import POTS, demo_project
+from nomos.progress import Cancelled, Progress
 from nomos.project import Assets, Project
+from nomos.project.blocks.methods import with_method, with_usual_order
+from nomos.project.blocks.plans import PROCESS_INKS, nearest_reachable
+from nomos.project.blocks.reduction import inked_apart, with_reduction
 from nomos.work import Answers, Request
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
@@ -23,11 +32,13 @@ from nomos.work.days import count_of, days_of
 from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
-from nomos.work.open import Wish, flatten_of
+from nomos.work.open import Wish, flatten_of, open_design
 from nomos.work.orders import orders_of
+from nomos.work.packet import write_cutting, write_packet
 from nomos.work.plans import Wanted, plans_of
+from nomos.work.printing import What, pages_pdf
 from nomos.work.recipes import recipes_of
-from nomos.work.review import look_of
+from nomos.work.review import look_of, review
 from nomos.work.scan import learn_of, planned_of, scan_of, scan_tried_of
 from nomos.work.sure import sure_of
 
@@ -135,3 +146,61 @@ def test_a_request_can_be_called_off_at_any_report_and_reports_often(
             assert fresh._turns == {}
         assert watch.longest / sort_s < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
         assert threading.active_count() < 20
+
+
+Job = Callable[[Project, Assets, Answers, Path, Progress], object]
+JOBS: dict[str, Job] = {
+    "write_packet": lambda p, a, ask, out, on: write_packet(out, p, a, ask, progress=on),
+    "write_cutting": lambda p, a, ask, out, on: write_cutting(out, p, a, ask, progress=on),
+    "pages_pdf": lambda p, a, ask, _out, on: [
+        pages_pdf(p, a, ask, what, frozenset(b.id for b in p.blocks), progress=on) for what in get_args(What)
+    ],
+    "review": lambda p, a, ask, _out, on: review(p, a, ask, progress=on),
+    "open_design": lambda p, a, ask, out, on: open_design(_sketch(p, a, out), ask, on),
+    "demo_project": lambda _p, _a, ask, _out, on: demo_project(POTS, ask, progress=on),
+    "with_method": lambda p, _a, _ask, _out, on: with_method(p, "reduction", progress=on),
+    "with_usual_order": lambda p, _a, _ask, _out, on: with_usual_order(p, "light-to-dark", progress=on),
+    "with_reduction": lambda p, _a, _ask, _out, on: with_reduction(p, progress=on),
+    "inked_apart": lambda p, _a, _ask, _out, on: inked_apart(with_reduction(p), 2, 3, progress=on),
+    "nearest_reachable": lambda p, _a, _ask, _out, on: _reach(p, on),
+}
+# Drawn for those above, and asked for by nobody else.
+_PARTS = {"carving_pdf", "drawings_pdf", "pulls_pdf", "templates", "transfer_pdf", "look_for_freedom"}
+
+
+def _sketch(project: Project, assets: Assets, folder: Path) -> Path:
+    path = folder / "sketch.png"
+    path.write_bytes(_picture(project, assets))
+    return path
+
+
+def _reach(project: Project, progress: Progress) -> object:
+    assert project.flat is not None
+    wanted = {n: colour.lab for n, colour in enumerate(project.flat.colours)}
+    return nearest_reachable(project.paper.lab, wanted, PROCESS_INKS, progress=progress)
+
+
+def test_no_job_is_left_out() -> None:
+    """Whatever takes a progress where commands and the window's hands look for jobs."""
+    found = set()
+    for room in (nomos.work, nomos.formats, nomos.demo, nomos.project.blocks):
+        for module in pkgutil.walk_packages(room.__path__, f"{room.__name__}."):
+            for name, job in inspect.getmembers(importlib.import_module(module.name), inspect.isfunction):
+                own = job.__module__ == module.name and not name.startswith("_")
+                if own and "progress" in inspect.signature(job).parameters:
+                    found.add(name)
+    assert found - _PARTS == set(JOBS)
+
+
+@pytest.mark.parametrize("name", JOBS)
+def test_a_job_can_be_called_off_at_any_report_and_reports_often(
+    name: str, demo: tuple[Project, Assets], sort_s: float, tmp_path: Path
+) -> None:
+    known = answers()
+    for reports in (0, 5, 10_000):
+        watch = _Watch(reports)
+        with contextlib.suppress(Cancelled):
+            JOBS[name](*demo, known, tmp_path, watch)
+        assert watch.longest / sort_s < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        # Whole files or none.
+        assert not [path for path in tmp_path.rglob("*") if path.name.startswith(".")]

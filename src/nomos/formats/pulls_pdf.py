@@ -10,6 +10,7 @@ from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
 from nomos.language import opened, tr
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
 from nomos.project.check.inking import InkingLook
 from nomos.project.edition.card import PullCard, pull_card
@@ -23,16 +24,22 @@ _PICTURE_PX = 900
 _LINE = (47, 62, 134)
 
 
-def pulls_pdf(project: Project, blocks: CutBlocks, laid: LaidSheet, look: InkingLook | None = None) -> bytes:
+def pulls_pdf(
+    project: Project, blocks: CutBlocks, laid: LaidSheet, look: InkingLook | None = None,
+    *, progress: Progress = NULL_PROGRESS,
+) -> bytes:  # fmt: skip
     """All pulls, each on a page of its own; one with many zones runs on.
 
     Parameters
     ----------
     blocks, laid : of the project in register.
     look : how far ink may stray; without it nothing is said of that.
+
+    Raises Cancelled.
     """
     buffer, canvas = new_canvas(tr("{title}: pulls", title=project.title))
     for layer, pull in enumerate(project.impressions):
+        progress.report(layer / len(project.impressions), tr("drawing the pulls"))
         card = pull_card(project, blocks, layer)
         stray = look.strays.get(pull.id) if look is not None else None
         text_pages(canvas, _page(project, laid, layer, card, stray.text if stray is not None else ""))

@@ -6,6 +6,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.language import tr
+from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation.masks import Mask
 
 # Room for a small roller or brush between two colours, and how many zones can be inked before the
@@ -27,7 +29,9 @@ class Sharing:
     meets: NDArray[np.bool_]
 
 
-def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
+def clearances(
+    masks: Sequence[Mask], px_per_mm: float, *, progress: Progress = NULL_PROGRESS
+) -> NDArray[np.float64]:
     """Least distance between what any two blocks print, in mm; infinite where one prints nothing.
 
     Exact to a pixel: one distance transform a block, looked up along the edges of the others.
@@ -38,7 +42,7 @@ def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
 
     Returns
     -------
-    (n, n) mm, symmetric; 0 where two overlap.
+    (n, n) mm, symmetric; 0 where two overlap. Raises Cancelled.
     """
     import cv2
 
@@ -46,6 +50,7 @@ def clearances(masks: Sequence[Mask], px_per_mm: float) -> NDArray[np.float64]:
     found = np.full((count, count), np.inf)
     edges = [_edge(masks[n]) for n in range(count)]
     for one in range(count):
+        progress.report(one / count, tr("looking for blocks that could be one"))
         if not len(edges[one]):
             continue
         mask = masks[one]

@@ -1260,6 +1260,10 @@
    <translation>{title}: Druckgänge</translation>
   </message>
   <message>
+   <source>drawing the pulls</source>
+   <translation>Druckgänge werden gezeichnet</translation>
+  </message>
+  <message>
    <source>Ink, in all</source>
    <translation>Farbe insgesamt</translation>
   </message>
@@ -2234,10 +2238,6 @@
   <message>
    <source>It fades to nothing: there is no pale layer to print flat first.</source>
    <translation>Der Verlauf geht auf nichts aus: es gibt keine helle Schicht, die zuerst flach zu drucken wäre.</translation>
-  </message>
-  <message>
-   <source>looking for blocks that could be one</source>
-   <translation>Stöcke, die einer sein könnten, werden gesucht</translation>
   </message>
   <message>
    <source>looking at the pieces</source>
@@ -4922,6 +4922,10 @@
   <message>
    <source>spreading colours</source>
    <translation>Farben werden unterlegt</translation>
+  </message>
+  <message>
+   <source>looking for blocks that could be one</source>
+   <translation>Stöcke, die einer sein könnten, werden gesucht</translation>
   </message>
   <message>
    <source>There is no colour to print; flatten a design first.</source>
@@ -8854,14 +8858,6 @@ N</translation>
    <translation>Ein Feld füllen</translation>
   </message>
   <message>
-   <source>I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture.</source>
-   <translation>Wo der Bogen liegt, ist nicht sicher: bitte unter Bild die vier Ecken auf das ziehen, was gedruckt werden soll.</translation>
-  </message>
-  <message>
-   <source>The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.</source>
-   <translation>Der Bogen wurde gefunden und die Zeichnung darauf ausgeschnitten. Ist eine Ecke daneben, unter Bild ziehen.</translation>
-  </message>
-  <message>
    <source>Corners</source>
    <translation>Ecken</translation>
   </message>
@@ -8884,6 +8880,14 @@ N</translation>
   <message>
    <source>Find the sheet</source>
    <translation>Bogen suchen</translation>
+  </message>
+  <message>
+   <source>I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture.</source>
+   <translation>Wo der Bogen liegt, ist nicht sicher: bitte unter Bild die vier Ecken auf das ziehen, was gedruckt werden soll.</translation>
+  </message>
+  <message>
+   <source>The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.</source>
+   <translation>Der Bogen wurde gefunden und die Zeichnung darauf ausgeschnitten. Ist eine Ecke daneben, unter Bild ziehen.</translation>
   </message>
   <message>
    <source>How large the print is, the picture does not say: drag its corner, or type it at Picture.</source>
@@ -11350,6 +11354,10 @@ N</translation>
    <translation>ein erster Blick</translation>
   </message>
   <message>
+   <source>writing proofs</source>
+   <translation>Probedrucke werden geschrieben</translation>
+  </message>
+  <message>
    <source>{title}: templates</source>
    <translation>{title}: Schablonen</translation>
   </message>
@@ -11358,8 +11366,8 @@ N</translation>
    <translation>Mappe geschrieben</translation>
   </message>
   <message>
-   <source>writing proofs</source>
-   <translation>Probedrucke werden geschrieben</translation>
+   <source>writing the page of all stages</source>
+   <translation>das Blatt aller Stufen wird geschrieben</translation>
   </message>
   <message>
    <source>{title}: bench</source>

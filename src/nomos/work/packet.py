@@ -95,23 +95,27 @@ def write_packet(
     }
     plan["sheets"] = sheets_as_json(project, blocks)
     inking = ask(inking_of(project, cut), Part(progress, 0.6, 0.61))
-    pulls = pulls_pdf(project, blocks, laid, inking)
+    pulls = pulls_pdf(project, blocks, laid, inking, progress=Part(progress, 0.61, 0.66))
+    carving = carving_pdf(project, blocks, carved, paper=paper, progress=Part(progress, 0.66, 0.75))
+    way = project.craft.transfer
+    transfer = transfer_pdf(project, drawn, way, paper=paper, progress=Part(progress, 0.75, 0.8))
     names = []
     with writing_into(folder):
         (folder / "svg").mkdir(parents=True, exist_ok=True)
         save(folder / "project.nomos", project, assets)
         names.append("project.nomos")
-        names += [
-            write_file(folder, f"svg/{face.name}.svg", drawing_svg(face, headed=True)) for face in faces
-        ]
+        for face in faces:
+            progress.report(0.8, tr("writing proofs"))
+            names.append(write_file(folder, f"svg/{face.name}.svg", drawing_svg(face, headed=True)))
         names.append(write_file(folder, "blocks.pdf", pdf))
         names.append(write_file(folder, "pulls.pdf", pulls))
         names += [write_file(folder, name, data) for name, data in _bench_files(project, paper)]
-        names.append(write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper)))
-        way = project.craft.transfer
-        names.append(write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, paper=paper)))
-        names += _write_proofs(folder, project, laid, Part(progress, 0.61, 0.95))
+        names.append(write_file(folder, "carving.pdf", carving))
+        names.append(write_file(folder, "transfer.pdf", transfer))
+        names += _write_proofs(folder, project, laid, Part(progress, 0.8, 0.97))
+        progress.report(0.97, tr("writing proofs"))
         names.append(write_file(folder, "statement.pdf", statement_pdf(project, None, date.today())))
+        progress.report(0.98, tr("writing proofs"))
         plan["files"] = ["index.pdf", *names, "plan.json"]
         write_file(folder, "index.pdf", index_pdf(project.title, plan))
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
@@ -132,13 +136,18 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
         return write_file(folder, f"stage-{pull:02d}.png", picture)
 
     pulls = range(1, len(project.impressions) + 1)
-    names = together(written, pulls, progress=progress, words=lambda _: tr("writing proofs"))
+    words = tr("writing proofs")
+    names = together(written, pulls, progress=Part(progress, 0.0, 0.6), words=lambda _: words)
     names.append("proof.png")
-    stages += [
-        (stage_words(project, pull), laid.small(sheet_labs(project, laid, pull), _STAGE_PX)) for pull in pulls
-    ]
+    for pull in pulls:
+        progress.report(0.6 + 0.2 * pull / len(pulls), words)
+        labs = sheet_labs(project, laid, pull)
+        stages.append((stage_words(project, pull), laid.small(labs, _STAGE_PX)))
+    progress.report(0.8, tr("writing the page of all stages"))
     page = process_page(project.title, stages)
+    progress.report(0.85, tr("writing the page of all stages"))
     names.append(write_file(folder, "process.png", png(page, 6.0)))
+    progress.report(0.9, tr("writing the page of all stages"))
     names.append(write_file(folder, "process.pdf", process_pdf(project.title, page)))
     return names
 
@@ -179,5 +188,7 @@ def write_cutting(
     way = project.craft.transfer
     with writing_into(folder):
         folder.mkdir(parents=True, exist_ok=True)
-        write_file(folder, "transfer.pdf", transfer_pdf(project, drawn, way, marked, paper=paper))
-        write_file(folder, "carving.pdf", carving_pdf(project, blocks, carved, paper=paper))
+        transfer = transfer_pdf(project, drawn, way, marked, paper=paper, progress=Part(progress, 0.8, 0.85))
+        write_file(folder, "transfer.pdf", transfer)
+        carving = carving_pdf(project, blocks, carved, paper=paper, progress=Part(progress, 0.85, 1.0))
+        write_file(folder, "carving.pdf", carving)

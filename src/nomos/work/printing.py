@@ -50,7 +50,8 @@ def pages_pdf(
     blocks = ask(cut, Part(progress, 0.0, 0.3))
     if what == "pulls":
         laid = ask(lay_of(project, cut), Part(progress, 0.3, 0.5))
-        return pulls_pdf(project, blocks, laid, ask(inking_of(project, cut), Part(progress, 0.5, 0.9)))
+        inking = ask(inking_of(project, cut), Part(progress, 0.5, 0.8))
+        return pulls_pdf(project, blocks, laid, inking, progress=Part(progress, 0.8, 1.0))
     if what == "carving":
         carved = ask(carve_of(project, cut), Part(progress, 0.3, 0.8))
         own = tuple(each for each in carved if each.block in chosen)

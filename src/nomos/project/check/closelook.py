@@ -61,8 +61,7 @@ def look_closely(
 ) -> CloseLook:
     """Everything that takes seconds. request : that the blocks were cut for. Raises Cancelled."""
     features = features_of(project, blocks, progress=Part(progress, 0.0, 0.6))
-    progress.report(0.6, tr("looking for blocks that could be one"))
-    sharing = sharing_of(project, blocks, laid)
+    sharing = sharing_of(project, blocks, laid, progress=Part(progress, 0.6, 0.7))
     progress.report(0.7, tr("looking at the pieces"))
     pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
     apart = None

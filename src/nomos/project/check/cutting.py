@@ -118,13 +118,15 @@ def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
     return "will fail" if hopeless else "could show"
 
 
-def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet) -> Sharing:
-    """Which of the impressions, by place, could be inked apart on one block."""
+def sharing_of(
+    project: Project, blocks: CutBlocks, laid: LaidSheet, *, progress: Progress = NULL_PROGRESS
+) -> Sharing:
+    """Which of the impressions, by place, could be inked apart on one block. Raises Cancelled."""
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))
     step = int(np.ceil(np.sqrt(blocks.labels.size / _CLEAR_PX)))
     small = Masks.of((_any_of(mask, step) for mask in blocks.masks), blocks.labels[::step, ::step].shape)
-    distance = clearances(small, blocks.px_per_mm / step)
+    distance = clearances(small, blocks.px_per_mm / step, progress=progress)
     # A block that prints twice lies on itself.
     np.fill_diagonal(distance, 0.0)
     numbers = [project.number_of(impression.block) for impression in project.impressions]

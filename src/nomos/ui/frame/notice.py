@@ -5,9 +5,9 @@ from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QWidget
 
 from nomos.language import tr
+from nomos.project import Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
-from nomos.ui.frame.state import Station
 
 _MOST_LINES = 4
 
