@@ -5,6 +5,7 @@ from typing import Literal, get_args
 
 from nomos.errors import BadInput
 from nomos.language import tr
+from nomos.units import range_text
 
 Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam"]
 MATERIALS: tuple[Material, ...] = get_args(Material)
@@ -91,4 +92,4 @@ def check_tools(tools: tuple[Tool, ...]) -> None:
     if not any(tool.kind in ("u", "flat") for tool in tools):
         raise CarvingError(tr("The tools need at least one gouge to clear ground with."))
     if len(tools) > 12 or any(not 0.2 <= tool.width_mm <= 50 for tool in tools):
-        raise CarvingError(tr("Up to twelve tools of 0.2 to 50 mm can be set."))
+        raise CarvingError(tr("Up to twelve tools of {range} can be set.", range=range_text(0.2, 50)))

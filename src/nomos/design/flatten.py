@@ -31,7 +31,7 @@ from nomos.design.sketch import (
 from nomos.errors import BadInput
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.units import counted, length_text
+from nomos.units import counted, length_text, range_text
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
@@ -173,8 +173,9 @@ def flatten(
     if not 0 <= smallest_feature_mm <= 20:
         raise BadInput(
             tr(
-                "The smallest feature must be 0 to 20 mm, not {smallest_feature_mm}.",
+                "The smallest feature must be {range}, not {smallest_feature_mm}.",
                 smallest_feature_mm=length_text(smallest_feature_mm, None),
+                range=range_text(0, 20),
             )
         )
     if looked is None:

@@ -187,8 +187,9 @@ def depth_for(paper_mm: float | None) -> float:
     if not 0 < paper_mm <= 2.5:
         raise KentoError(
             tr(
-                "Paper of {paper_mm} does not seat in notches: give 0.01 to 2.5 mm.",
+                "Paper of {paper_mm} does not seat in notches: give {range}.",
                 paper_mm=length_text(paper_mm, None),
+                range=range_text(0.01, 2.5),
             )
         )
     return max(DEFAULT_DEPTH_MM, round(2 * paper_mm, 2))

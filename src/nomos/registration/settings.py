@@ -129,7 +129,7 @@ def check_settings(settings: RegisterSettings) -> None:
         if value is not None and not 0 <= value <= 5:
             raise RegisterError(tr("Growth of {value:g} % does not work: choose 0 to 5 %.", value=value))
     if jig.block_mm is not None and not all(5 <= side <= 2000 for side in jig.block_mm):
-        raise RegisterError(tr("A side of the block must be 5 to 2000 mm."))
+        raise RegisterError(tr("A side of the block must be {range}.", range=range_text(5, 2000)))
 
 
 @dataclass(frozen=True)

@@ -84,8 +84,8 @@
    <translation>Zu den Werkzeugen gehört mindestens ein Hohleisen zum Ausräumen.</translation>
   </message>
   <message>
-   <source>Up to twelve tools of 0.2 to 50 mm can be set.</source>
-   <translation>Bis zu zwölf Werkzeuge von 0,2 bis 50 mm sind möglich.</translation>
+   <source>Up to twelve tools of {range} can be set.</source>
+   <translation>Bis zu zwölf Werkzeuge von {range} sind möglich.</translation>
   </message>
   <message>
    <source>There are too few boards at hand for all blocks: add one.</source>
@@ -556,8 +556,8 @@
    <translation>Ein Entwurf lässt sich auf {fewest} bis {most} Farben bringen, nicht auf {colours}.</translation>
   </message>
   <message>
-   <source>The smallest feature must be 0 to 20 mm, not {smallest_feature_mm}.</source>
-   <translation>Die kleinste Einzelheit muss 0 bis 20 mm groß sein, nicht {smallest_feature_mm}.</translation>
+   <source>The smallest feature must be {range}, not {smallest_feature_mm}.</source>
+   <translation>Die kleinste Einzelheit muss {range} groß sein, nicht {smallest_feature_mm}.</translation>
   </message>
   <message>
    <source>colour</source>
@@ -3400,8 +3400,8 @@
    <translation>Eine von Hand gezeichnete Zone ist ein geschlossener Umriss aus mindestens 3 Punkten auf dem Bogen.</translation>
   </message>
   <message>
-   <source>A soft edge is 0 to 100 mm wide.</source>
-   <translation>Ein weicher Rand ist 0 bis 100 mm breit.</translation>
+   <source>A soft edge is {range} wide.</source>
+   <translation>Ein weicher Rand ist {range} breit.</translation>
   </message>
   <message>
    <source>Only what is wiped off has a soft edge.</source>
@@ -3420,8 +3420,8 @@
    <translation>feinstes Werkzeug</translation>
   </message>
   <message>
-   <source>{value} for the {what} is not possible: choose 0.1 to 10 mm.</source>
-   <translation>{value} ist nicht möglich ({what}): 0,1 bis 10 mm wählen.</translation>
+   <source>{value} for the {what} is not possible: choose {range}.</source>
+   <translation>{value} ist nicht möglich ({what}): {range} wählen.</translation>
   </message>
   <message>
    <source>clearance between two inks</source>
@@ -3492,8 +3492,8 @@
    <translation>Eine Kontur von {width_mm} ist nicht möglich: {thinnest_line_mm} wählen.</translation>
   </message>
   <message>
-   <source>A saw cut {kerf_mm} wide is not possible: choose 0 to 5 mm.</source>
-   <translation>Ein Sägeschnitt von {kerf_mm} ist nicht möglich: 0 bis 5 mm wählen.</translation>
+   <source>A saw cut {kerf_mm} wide is not possible: choose {range}.</source>
+   <translation>Ein Sägeschnitt von {kerf_mm} ist nicht möglich: {range} wählen.</translation>
   </message>
   <message>
    <source>An impression uses an ink that is not there.</source>
@@ -3512,8 +3512,8 @@
    <translation>Eine verlaufende Zone braucht zwei verschiedene Stellen auf dem Bogen.</translation>
   </message>
   <message>
-   <source>A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.</source>
-   <translation>Eine verlaufende Zone krümmt sich mit 0,2 bis 5 oder folgt einem Rand über 0,5 bis 500 mm.</translation>
+   <source>A graded zone bends by 0.2 to 5, or follows an edge over {range}.</source>
+   <translation>Eine verlaufende Zone krümmt sich mit 0,2 bis 5 oder folgt einem Rand über {range}.</translation>
   </message>
   <message>
    <source>{day} is not a date; write it as 2026-12-01.</source>
@@ -3560,16 +3560,16 @@
    <translation>Ein Druck gelingt mit 1 bis 100 %, und die Sicherheit ist 50 bis 99,9 %.</translation>
   </message>
   <message>
-   <source>A full sheet has sides of 50 to 5000 mm, and prices are not below nothing.</source>
-   <translation>Ein ganzer Bogen hat Seiten von 50 bis 5000 mm, und Preise liegen nicht unter null.</translation>
+   <source>A full sheet has sides of {range}, and prices are not below nothing.</source>
+   <translation>Ein ganzer Bogen hat Seiten von {range}, und Preise liegen nicht unter null.</translation>
   </message>
   <message>
    <source>{value:g} {what} does not work: choose {least:g} to {most:g}.</source>
    <translation>{value:g} {what} geht nicht: {least:g} bis {most:g} wählen.</translation>
   </message>
   <message>
-   <source>A board at hand must be 20 to 3000 mm on each side, up to 1000 of them.</source>
-   <translation>Eine vorhandene Platte muss je Seite 20 bis 3000 mm messen, bis zu 1000 davon.</translation>
+   <source>A board at hand must be {range} on each side, up to 1000 of them.</source>
+   <translation>Eine vorhandene Platte muss je Seite {range} messen, bis zu 1000 davon.</translation>
   </message>
   <message>
    <source>will fail</source>
@@ -4264,8 +4264,8 @@
    <translation>gerade Kerbe</translation>
   </message>
   <message>
-   <source>Paper of {paper_mm} does not seat in notches: give 0.01 to 2.5 mm.</source>
-   <translation>Papier von {paper_mm} sitzt nicht in Kerben: 0,01 bis 2,5 mm angeben.</translation>
+   <source>Paper of {paper_mm} does not seat in notches: give {range}.</source>
+   <translation>Papier von {paper_mm} sitzt nicht in Kerben: {range} angeben.</translation>
   </message>
   <message>
    <source>each arm of the corner notch</source>
@@ -4556,8 +4556,8 @@
    <translation>die Übertragung</translation>
   </message>
   <message>
-   <source>A side of the block must be 5 to 2000 mm.</source>
-   <translation>Eine Seite des Stocks muss 5 bis 2000 mm messen.</translation>
+   <source>A side of the block must be {range}.</source>
+   <translation>Eine Seite des Stocks muss {range} messen.</translation>
   </message>
   <message>
    <source>The margin leaves no room for notches, which need {notch_margin_mm}.</source>
@@ -4684,8 +4684,8 @@
    <translation>Ein Stock von {size_text} geht nicht in den losen Kento: das Bild ist {width}, und die Kerben lassen {near} darunter und {side} an der Eckseite. Den Stock beschneiden.</translation>
   </message>
   <message>
-   <source>The sheet must reach 1 mm beyond the block on the two stopped sides, or its stops would stand on the block: take a larger sheet, or smaller blocks.</source>
-   <translation>Der Bogen muss an den beiden Anschlagseiten 1 mm über den Stock reichen, sonst stünden seine Anschläge auf dem Stock: einen größeren Bogen oder kleinere Stöcke nehmen.</translation>
+   <source>The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops would stand on the block: take a larger sheet, or smaller blocks.</source>
+   <translation>Der Bogen muss an den beiden Anschlagseiten {clear_mm} über den Stock reichen, sonst stünden seine Anschläge auf dem Stock: einen größeren Bogen oder kleinere Stöcke nehmen.</translation>
   </message>
   <message>
    <source>Block stops: strips {thickness_mm} high, below the block's face.</source>
@@ -10690,8 +10690,8 @@ N</translation>
    <translation>Auf keinem von {count} glaubhaften Bogen blitzt etwas auf ({how}).</translation>
   </message>
   <message>
-   <source>On each vernier count strokes from the long one to the pair that meets; to the right or down is plus. Each stroke is 0.1 mm.</source>
-   <translation>An jedem Nonius die Striche vom langen bis zu dem Paar zählen, das sich trifft; nach rechts oder unten ist plus. Jeder Strich ist 0,1 mm.</translation>
+   <source>On each vernier count strokes from the long one to the pair that meets; to the right or down is plus. Each stroke is {stroke_mm}.</source>
+   <translation>An jedem Nonius die Striche vom langen bis zu dem Paar zählen, das sich trifft; nach rechts oder unten ist plus. Jeder Strich ist {stroke_mm}.</translation>
   </message>
   <message>
    <source>How far this block's print lies from where it should, at two corners or more.</source>
@@ -10794,8 +10794,8 @@ N</translation>
    <translation>passt</translation>
   </message>
   <message>
-   <source>A block 0.5 mm too small with its drawing in the middle prints {worst_mm} out; drawn from its stopped corner it prints in place. One side 0.5 mm out of square puts the far corner {worst_mm_2} out if the drawing follows that side.</source>
-   <translation>Ein 0,5 mm zu kleiner Stock mit der Zeichnung in der Mitte druckt {worst_mm} verschoben; von der angelegten Ecke aus gezeichnet, druckt er am Platz. Eine 0,5 mm schiefe Seite verschiebt die ferne Ecke um {worst_mm_2}, wenn die Zeichnung dieser Seite folgt.</translation>
+   <source>A block {wrong_mm} too small with its drawing in the middle prints {worst_mm} out; drawn from its stopped corner it prints in place. One side {wrong_mm} out of square puts the far corner {worst_mm_2} out if the drawing follows that side.</source>
+   <translation>Ein {wrong_mm} zu kleiner Stock mit der Zeichnung in der Mitte druckt {worst_mm} verschoben; von der angelegten Ecke aus gezeichnet, druckt er am Platz. Eine {wrong_mm} schiefe Seite verschiebt die ferne Ecke um {worst_mm_2}, wenn die Zeichnung dieser Seite folgt.</translation>
   </message>
   <message>
    <source>in register</source>

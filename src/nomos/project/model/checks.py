@@ -97,8 +97,9 @@ def _check_sizes(project: "Project") -> None:
             _held(value, "fineness_mm"),
             "line_mm",
             tr(
-                "{value} for the {what} is not possible: choose 0.1 to 10 mm.",
+                "{value} for the {what} is not possible: choose {range}.",
                 value=length_text(value, None),
+                range=range_text(0.1, 10),
                 what=what,
             ),
         )
@@ -267,8 +268,9 @@ def _check_references(project: "Project") -> None:
                 _held(block.kerf_mm, "kerf_mm"),
                 "kerf_mm",
                 tr(
-                    "A saw cut {kerf_mm} wide is not possible: choose 0 to 5 mm.",
+                    "A saw cut {kerf_mm} wide is not possible: choose {range}.",
                     kerf_mm=length_text(block.kerf_mm, None),
+                    range=range_text(0, 5),
                 ),
             )
     for impression in project.impressions:
@@ -340,7 +342,12 @@ def _check_zones(impression: "Impression") -> None:
             _require(known and apart, "grade", tr("A graded zone needs two different places on the sheet."))
             bent = _held(zone.grade.curve, "curve") and _held(zone.grade.edge_mm or 1, "edge_mm")
             _require(
-                bent, "grade", tr("A graded zone bends by 0.2 to 5, or follows an edge over 0.5 to 500 mm.")
+                bent,
+                "grade",
+                tr(
+                    "A graded zone bends by 0.2 to 5, or follows an edge over {range}.",
+                    range=range_text(0.5, 500),
+                ),
             )
 
 
@@ -349,5 +356,7 @@ def _check_areas(zone: "Zone") -> None:
     known = all(_within(value, -LARGEST_MM, LARGEST_MM) for value in points)
     known = known and all(len(outline) >= 3 for outline in zone.areas) and len(points) <= 2 * _MOST_POINTS
     _require(known, "zones", tr("A zone drawn by hand is a closed outline of 3 points or more on the sheet."))
-    _require(_held(zone.soft_mm, "soft_mm"), "zones", tr("A soft edge is 0 to 100 mm wide."))
+    _require(
+        _held(zone.soft_mm, "soft_mm"), "zones", tr("A soft edge is {range} wide.", range=range_text(0, 100))
+    )
     _require(not zone.soft_mm or zone.bare == "wiped", "zones", tr("Only what is wiped off has a soft edge."))

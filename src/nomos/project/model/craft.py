@@ -5,6 +5,7 @@ from msgspec import Struct
 from nomos.carving import USUAL_TOOLS, Board, CarvingError, Material, Tool, TransferWay, check_tools
 from nomos.errors import BadInput
 from nomos.language import tr
+from nomos.units import range_text
 
 # Chosen by us, no source; the log corrects the chance of a good pull.
 GOOD, CONFIDENCE = 0.95, 0.9
@@ -101,7 +102,11 @@ def check_craft(craft: Craft) -> None:
         sides = 20 <= board.width_mm <= 3000 and 20 <= board.height_mm <= 3000
         if not (sides and 0 <= board.count <= 1000 and board.cost >= 0):
             raise ProjectError(
-                "craft", tr("A board at hand must be 20 to 3000 mm on each side, up to 1000 of them.")
+                "craft",
+                tr(
+                    "A board at hand must be {range} on each side, up to 1000 of them.",
+                    range=range_text(20, 3000),
+                ),
             )
 
 
@@ -116,5 +121,9 @@ def check_edition(plan: EditionPlan) -> None:
         raise ProjectError("plan", tr("A pull is good with 1 to 100 %, and the confidence is 50 to 99.9 %."))
     if not all(50 <= side <= 5000 for side in plan.full_mm) or min(plan.paper_cost, plan.newsprint_cost) < 0:
         raise ProjectError(
-            "plan", tr("A full sheet has sides of 50 to 5000 mm, and prices are not below nothing.")
+            "plan",
+            tr(
+                "A full sheet has sides of {range}, and prices are not below nothing.",
+                range=range_text(50, 5000),
+            ),
         )

@@ -197,7 +197,8 @@ def proof_view(
     hint = (
         tr(
             "On each vernier count strokes from the long one to the pair that meets; to the right or down is "
-            "plus. Each stroke is 0.1 mm."
+            "plus. Each stroke is {stroke_mm}.",
+            stroke_mm=length_text(0.1),
         )
         if verniers
         else tr("How far this block's print lies from where it should, at two corners or more.")

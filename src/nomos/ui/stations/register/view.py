@@ -135,9 +135,10 @@ def _block_text(project: Project) -> str:
     small = block_effect(size, (0.5, 0.5), 0.0, "middle", right_handed=right)
     lean = block_effect(size, (0.0, 0.0), 0.5, "side", right_handed=right)
     return tr(
-        "A block 0.5 mm too small with its drawing in the middle prints {worst_mm} out; "
-        "drawn from its stopped corner it prints in place. One side 0.5 mm out of square "
+        "A block {wrong_mm} too small with its drawing in the middle prints {worst_mm} out; "
+        "drawn from its stopped corner it prints in place. One side {wrong_mm} out of square "
         "puts the far corner {worst_mm_2} out if the drawing follows that side.",
+        wrong_mm=length_text(0.5),
         worst_mm=length_text(small.worst_mm, 2),
         worst_mm_2=length_text(lean.worst_mm, 2),
     )
