@@ -44,8 +44,8 @@ def jig_plan(
     if beyond < JIG_CLEAR_MM - 1e-6:
         raise RegisterError(
             tr(
-                "The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops would "
-                "stand on the block: take a larger sheet, or smaller blocks.",
+                "The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops "
+                "would stand on the block: take a larger sheet, or smaller blocks.",
                 clear_mm=length_text(JIG_CLEAR_MM, None),
             )
         )
