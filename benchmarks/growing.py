@@ -23,7 +23,16 @@ from benchmarks.timing import Line, Section
 _MM_PER_INCH = 25.4
 A6, A5, A4, A3, A2 = ((148, 105), (210, 148), (297, 210), (420, 297), (594, 420))
 _LONGEST_S = 600.0
-_RUN = "import sys; from nomos.__main__ import main; sys.exit(main())"
+# A process's own peak: what the kernel counts begins at that of the process it was started from.
+_RUN = """
+import os, sys
+from nomos.__main__ import main
+try:
+    sys.exit(main())
+finally:
+    peak = next(line for line in open("/proc/self/status") if line.startswith("VmHWM"))
+    open(os.environ["NOMOS_PEAK"], "w").write(peak.split()[1])
+"""
 
 
 @dataclass(frozen=True)
@@ -61,23 +70,17 @@ def beds(path: Path, colours: int, size_mm: tuple[int, int], dpi: int, seed: int
 
 def cost_of(source: Path, *words: str) -> Cost | None:
     """What a command of the program in some sources costs; None where it takes longer than anyone waits."""
-    began = time.perf_counter()
-    process = subprocess.Popen(
-        [sys.executable, "-c", _RUN, *words], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL,
-        env={**os.environ, "PYTHONPATH": str(source)},
-    )  # fmt: skip
-    while time.perf_counter() - began < _LONGEST_S:
-        # Not `poll`, which would take the usage of the process away with it.
-        found, status, used = os.wait4(process.pid, os.WNOHANG)
-        if found:
-            process.returncode = os.waitstatus_to_exitcode(status)
-            if process.returncode != 0:
-                raise RuntimeError(f"nomos {' '.join(words)} ended with {process.returncode}")
-            return Cost(time.perf_counter() - began, used.ru_maxrss / 1024)
-        time.sleep(0.02)
-    process.kill()
-    process.wait()
-    return None
+    with tempfile.NamedTemporaryFile("r") as peak:
+        began = time.perf_counter()
+        try:
+            subprocess.run(
+                [sys.executable, "-c", _RUN, *words], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL,
+                env={**os.environ, "PYTHONPATH": str(source), "NOMOS_PEAK": peak.name}, check=True,
+                timeout=_LONGEST_S,
+            )  # fmt: skip
+        except subprocess.TimeoutExpired:
+            return None
+        return Cost(time.perf_counter() - began, int(peak.read()) / 1024)
 
 
 def exponent(sizes: list[float], costs: list[float]) -> float:

@@ -1,5 +1,6 @@
 """The carving map of a block: which tool clears what, how deep, and where the roller would dip in."""
 
+import zlib
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -54,18 +55,31 @@ class Roller:
 
 
 @dataclass(frozen=True, eq=False)
+class _Packed:
+    """A page of few numbers, which packs to a hundredth of itself."""
+
+    data: bytes
+    shape: tuple[int, ...]
+
+    @classmethod
+    def of(cls, page: NDArray[np.uint8]) -> "_Packed":
+        return cls(zlib.compress(page.tobytes(), 1), page.shape)
+
+    def page(self) -> NDArray[np.uint8]:
+        return np.frombuffer(zlib.decompress(self.data), np.uint8).reshape(self.shape)
+
+
+@dataclass(frozen=True, eq=False)
 class CarvingMap:
     """How one block is cut.
 
-    zones : (height, width) uint8, 0 what stays, n the n-th tool of `tools`, 255 too narrow for any.
-    reached : which pixels of the ground the roller reaches however deep it may be cut, a bit each.
     outline_mm : length of all edges.
     areas_mm2, depths_mm : cleared by each tool, and how deep in the mean.
     band_mm : how wide the cut beside the outlines is.
     """
 
-    zones: NDArray[np.uint8]
-    reached: NDArray[np.uint8]
+    packed_zones: _Packed
+    packed_chatter: _Packed
     tools: tuple[Tool, ...]
     px_per_mm: float
     outline_mm: float
@@ -78,9 +92,19 @@ class CarvingMap:
     stays_mm2: float
 
     @property
+    def shape(self) -> tuple[int, ...]:
+        """Height and width of its pages, pixels."""
+        return self.packed_zones.shape
+
+    @property
+    def zones(self) -> NDArray[np.uint8]:
+        """(height, width), 0 what stays, n the n-th of `tools`, 255 too narrow for any; unpacked anew."""
+        return self.packed_zones.page()
+
+    @property
     def chatter(self) -> NDArray[np.bool_]:
-        """(height, width), where the roller reaches the ground."""
-        return np.unpackbits(self.reached, count=self.zones.size).reshape(self.zones.shape) > 0
+        """(height, width), ground the roller reaches however deep it may be cut; unpacked anew."""
+        return self.packed_chatter.page() > 0
 
 
 def outline_length_mm(mask: Mask, px_per_mm: float) -> float:
@@ -154,11 +178,12 @@ def carve(
     for n in gouges:
         inside = _opened(room, chosen[n].width_mm * px_per_mm / 2) & beyond
         zones[inside] = n + 1
+    del room, reached
     pixel = 1 / px_per_mm**2
     chatter, depths, deepest = _depths_and_chatter(edge, zones, beyond, px_per_mm, facts, roller, len(chosen))
     counts = [np.count_nonzero(zones == n + 1) for n in range(len(chosen))]
     return CarvingMap(
-        zones, np.packbits(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
+        _Packed.of(zones), _Packed.of(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
         tuple(float(count * pixel) for count in counts),
         tuple(float(whole / max(count, 1)) for whole, count in zip(depths, counts, strict=True)), deepest,
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),

@@ -101,9 +101,7 @@ class _Page:
         canvas.setLineWidth(0.4)
         canvas.setStrokeGray(0)
         wide = self._image_mm[0]
-        pad = (
-            self._carved.carving.zones.shape[1] / self._carved.carving.px_per_mm - self._project.image.width
-        ) / 2
+        pad = (self._carved.carving.shape[1] / self._carved.carving.px_per_mm - self._project.image.width) / 2
         for bevel in bevels(self._mask, self._mask_px):
             x, y = wide - (bevel.place[0] + pad), bevel.place[1] + pad
             end = x - bevel.way[0] * _ARROW_MM, y + bevel.way[1] * _ARROW_MM
@@ -113,9 +111,10 @@ class _Page:
     def _letters(self, canvas: Any, top: float) -> None:
         """The letter of each zone where it is widest."""
         carving = self._carved.carving
+        zones = carving.zones
         canvas.setFont(BOLD, 9)
         for number_of in range(1, len(carving.tools) + 1):
-            for x, y in widest_places(carving.zones == number_of, carving.px_per_mm):
+            for x, y in widest_places(zones == number_of, carving.px_per_mm):
                 at = self._image_mm[0] - x, top - y
                 canvas.setFillGray(1)
                 canvas.circle(at[0] * MM, at[1] * MM, 2.2 * MM, stroke=1, fill=1)

@@ -51,8 +51,14 @@ def _pairs(labels: Labels, count: int) -> tuple[Array, Array]:
     """(count, count) steps between neighbours: along the grid, and across it."""
 
     def counted(one: Labels, other: Labels) -> Array:
-        joint = one.astype(np.uint16).ravel() * _COLOURS + other.ravel()
-        table = np.bincount(joint, minlength=_COLOURS * _COLOURS).reshape(_COLOURS, _COLOURS)
+        counts = np.zeros(_COLOURS * _COLOURS, np.int64)
+        # Strip by strip: what is counted is widened to 64 bits.
+        rows = max(1, _STRIP_PX // max(one.shape[1], 1))
+        for top in range(0, len(one), rows):
+            part = slice(top, top + rows)
+            joint = one[part].astype(np.int64) * _COLOURS + other[part]
+            counts += np.bincount(joint.ravel(), minlength=len(counts))
+        table = counts.reshape(_COLOURS, _COLOURS)
         both = (table + table.T)[:count, :count].astype(np.float64)
         np.fill_diagonal(both, 0)
         return both

@@ -199,9 +199,10 @@ def carving_overlay(project: Project, carved: Sequence[CarvedBlock], pull: str |
 @lru_cache(maxsize=2)
 def _zone_overlay(own: CarvedBlock, image: Rect, sheet_width_mm: float) -> Overlay:
     carving = own.carving
-    page = carving.zones.copy()
+    zones = carving.zones
+    page = zones.copy()
     narrow, chatter = len(carving.tools) + 1, len(carving.tools) + 2
-    page[carving.zones == TOO_NARROW] = narrow
+    page[zones == TOO_NARROW] = narrow
     page[carving.chatter] = chatter
     count = max(len(carving.tools) - 1, 1)
     labs = [np.array(_STAYS_LAB)]
@@ -218,11 +219,12 @@ def _letters(own: CarvedBlock, raster: Raster) -> tuple[tuple[float, float, str]
     """The letter of each zone where it is widest, and where the roller reaches, on the block face up."""
     carving = own.carving
     found = []
-    pages = [(carving.zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
+    zones = carving.zones
+    pages = [(zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
     for page, word in [*pages, (carving.chatter, tr("roller reaches"))]:
         most, below = (_MOST_LETTERS, 0.0) if len(word) == 1 else (1, 6.0)
         for x, y in widest_places(page, carving.px_per_mm, most, least_mm=4.0):
-            at_x = carving.zones.shape[1] / carving.px_per_mm - x
+            at_x = zones.shape[1] / carving.px_per_mm - x
             found.append((raster.left_mm + at_x, raster.top_mm + y + below, word))
     return tuple(found)
 
