@@ -1,7 +1,9 @@
 """Run all measurements and write docs/benchmarks.md."""
 
+import argparse
 import os
 import platform
+import re
 from pathlib import Path
 
 from benchmarks import (
@@ -18,6 +20,7 @@ from benchmarks import (
 )
 from benchmarks.timing import Section
 
+_SECTION = re.compile(r"^(?=## (.*)\n)((?:.|\n)*?)(?=\n## |\Z)", re.MULTILINE)
 OUT = Path(__file__).parents[1] / "docs" / "benchmarks.md"
 _HEAD = """# Measurements
 
@@ -33,28 +36,27 @@ def table(section: Section) -> str:
     return f"## {section.title}\n\n| | time | |\n|---|---:|---|\n{rows}\n\nAim {section.verdict}.\n"
 
 
+MODULES = (
+    recolouring, flattening, sketches, solving, mixing, ordering, flashing, starting, heartbeat, growing,
+)  # fmt: skip
+_MACHINE = "Machine: {cores} cores, {kind}, Python {version}.\n"
+
+
 def main() -> None:
-    """Measure, print, write."""
-    machine = (
-        f"Machine of this run: {os.cpu_count()} cores, {platform.machine()}, "
-        f"Python {platform.python_version()}.\n\n"
+    """Measure all, or the parts that are named, print, and write; what is not measured stays as it was."""
+    parser = argparse.ArgumentParser(description=main.__doc__)
+    names = {module.__name__.rpartition(".")[2]: module for module in MODULES}
+    parser.add_argument("parts", nargs="*", metavar="PART", help=", ".join(names))
+    wanted = parser.parse_args().parts or list(names)
+    kept = dict(_SECTION.findall(OUT.read_text("utf-8"))) if OUT.exists() else {}
+    machine = _MACHINE.format(
+        cores=os.cpu_count(), kind=platform.machine(), version=platform.python_version()
     )
-    parts = []
-    for module in (
-        recolouring,
-        flattening,
-        sketches,
-        solving,
-        mixing,
-        ordering,
-        flashing,
-        starting,
-        heartbeat,
-        growing,
-    ):
-        parts.append(table(module.measure()))
-        print(parts[-1], flush=True)
-    OUT.write_text(_HEAD + machine + "\n".join(parts), "utf-8")
+    for name in wanted:
+        section = names[name].measure()
+        kept[section.title] = table(section)
+        print(kept[section.title], flush=True)
+    OUT.write_text("\n".join([_HEAD + machine, *kept.values()]), "utf-8")
     print(f"written to {OUT}")
 
 
