@@ -13,7 +13,6 @@ from nomos.colour import delta_e00, lab_to_srgb, srgb_to_lab
 from nomos.demo import demo_picture
 from nomos.design import FlatDesign, Picture, flatten, read_picture, suggest
 from nomos.design.cleaning import majority, remove_specks
-from nomos.design.regions import find_regions
 from nomos.errors import BadInput
 from nomos.progress import Cancelled
 
@@ -77,14 +76,6 @@ def test_cleaning_any_noise_leaves_no_speck(seed: int, smallest_px: float) -> No
     labels = np.random.default_rng(seed).integers(0, 4, (60, 70)).astype(np.uint8)
     cleaned = remove_specks(majority(labels, 4), smallest_px)
     assert smallest_region_px(cleaned) >= np.ceil(smallest_px**2)
-
-
-def test_regions_agree_with_scipy() -> None:
-    labels = np.random.default_rng(9).integers(0, 3, (80, 90)).astype(np.uint8)
-    ours = find_regions(labels)
-    theirs = sum(ndimage.label(labels == number)[1] for number in range(3))
-    assert len(ours.area_px) == theirs
-    assert ours.area_px.sum() == labels.size
 
 
 def test_the_same_seed_gives_the_same_design() -> None:

@@ -5,8 +5,9 @@ from itertools import permutations
 
 import numpy as np
 import pytest
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
+from scipy.spatial.distance import cdist
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
 from nomos.project.blocks.pulls import moved_impression
@@ -30,6 +31,24 @@ def test_clearance_is_the_distance_between_the_nearest_edges() -> None:
     assert found[1, 2] == pytest.approx(50, abs=1)
     assert np.isinf(found[3]).all()
     np.testing.assert_array_equal(found, found.T)
+
+
+@settings(max_examples=30)
+@given(st.integers(0, 100_000))
+def test_clearance_is_the_least_of_all_pairs_of_pixels(seed: int) -> None:
+    """Each pixel of one with each of the other; chamfer distances are within 2 % (Borgefors 1986)."""
+    hand = np.random.default_rng(seed)
+    masks = []
+    for _ in range(3):
+        mask = np.zeros((40, 50), np.uint8)
+        y, x = hand.integers(0, 35, 2)
+        mask[y : y + int(hand.integers(0, 14)), x : x + int(hand.integers(1, 14))] = 1
+        masks.append(mask)
+    found = clearances(masks, 1.0)
+    for one, other in ((0, 1), (0, 2), (1, 2)):
+        here, there = np.argwhere(masks[one]), np.argwhere(masks[other])
+        least = cdist(here, there).min() if len(here) and len(there) else np.inf
+        assert found[one, other] == found[other, one] == pytest.approx(least, rel=0.03)
 
 
 def test_what_prints_between_and_meets_both_keeps_them_apart() -> None:
