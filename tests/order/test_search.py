@@ -74,14 +74,19 @@ def test_no_permutation_is_better(count: int, seed: int, ruled: bool) -> None:
 
 
 @settings(max_examples=25)
-@given(st.integers(4, 6), st.integers(0, 100_000), st.integers(3, 40))
-def test_a_search_that_stops_first_says_how_far_it_may_be_off(count: int, seed: int, nodes: int) -> None:
-    problem = problem_of(count, seed)
+@given(st.integers(4, 6), st.integers(0, 100_000), st.integers(3, 400), st.sampled_from([0, 4, 100]))
+def test_a_search_that_stops_first_says_how_far_it_may_be_off(
+    count: int, seed: int, nodes: int, tabled: int
+) -> None:
+    problem = problem_of(count, seed, frozenset({(0, count - 1)}))
     least = search_orders(problem).orders[0][0]
     with pytest.MonkeyPatch.context() as patch:
         patch.setattr("nomos.order.search._MOST_NODES", nodes)
+        patch.setattr("nomos.order.search._TABLED", tabled)
         found = search_orders(problem)
-    best = found.orders[0][0]
+    best, order = found.orders[0]
+    assert order.index(0) < order.index(count - 1)
+    assert cost_of(problem, order) == pytest.approx(best)
     assert best - found.gap - 1e-9 <= least <= best + 1e-9
     assert found.exact == (found.gap <= 1e-9)
 

@@ -3,6 +3,7 @@
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from itertools import combinations, permutations
+from math import factorial
 
 import numpy as np
 from numpy.typing import NDArray
@@ -15,8 +16,10 @@ Order = tuple[int, ...]
 # Costs of the colours of a set of layers for some orders of its own members.
 Cost = Callable[[Order, Sequence[Order]], Array]
 
-# All orders of a set of up to so many layers are worked out beforehand; of larger ones when they are met.
-_TABLED = 6
+# All orders of sets are worked out beforehand, small sets first, up to so many; of others when they are met.
+_TABLED = 100_000
+# What working out one order of a set takes, in steps of the search.
+_A_COST = 50
 _MOST_NODES = 400_000
 # Costs nearer than this are the same.
 _SAME = 1e-9
@@ -84,14 +87,27 @@ def search_orders(
     given up when the sum of the least cost of every set below what is fixed of
     it already is too dear. Raises Cancelled.
     """
-    tables = [_table(problem, some) if len(some) <= _TABLED else {} for some in problem.sets]
-    state = _Search(problem, tables, slack, keep, progress)
+    state = _Search(problem, _tables(problem), slack, keep, progress)
     state.grow(0, 0, state.bound_of_nothing())
     orders = sorted(state.found)
+    if orders and state.left < np.inf:
+        orders = sorted([state.moved_to_better(*orders[0]), *orders])
     least = orders[0][0] if orders else 0.0
     good = tuple(each for each in orders if each[0] <= least + slack + 1e-12)[:keep]
     gap = max(least - state.left, 0.0)
     return FoundOrders(good, gap <= _SAME, gap)
+
+
+def _tables(problem: OrderProblem) -> list[dict[Order, float]]:
+    """A table for every set, the small ones first, as far as so many orders go; empty for the rest."""
+    tables: list[dict[Order, float]] = [{} for _ in problem.sets]
+    left = _TABLED
+    for n in sorted(range(len(problem.sets)), key=lambda n: len(problem.sets[n])):
+        left -= factorial(len(problem.sets[n]))
+        if left < 0:
+            break
+        tables[n] = _table(problem, problem.sets[n])
+    return tables
 
 
 def _table(problem: OrderProblem, some: Order) -> dict[Order, float]:
@@ -126,7 +142,8 @@ class _Search:
         self.problem, self.tables = problem, tables
         self.slack, self.keep, self.progress = slack, keep, progress
         self.found: list[tuple[float, Order]] = []
-        self.limit, self.nodes, self.left = np.inf, 0, np.inf
+        self.limit, self.nodes, self.left, self.told = np.inf, 0, np.inf, 0
+        self.met: dict[tuple[int, Order], float] = {}
         self.order: list[int] = []
         self.begun: list[Order] = [()] * len(problem.sets)
         layers = range(problem.count)
@@ -146,8 +163,7 @@ class _Search:
         barred : layers that would rather have stood before one they could change places with.
         """
         self.nodes += 1
-        if self.nodes % 2000 == 0:
-            self.progress.report(min(self.nodes / _MOST_NODES, 0.99), tr("trying orders"))
+        self._report()
         if len(self.order) == self.problem.count:
             self._take(tuple(self.order), bound)
             return
@@ -181,8 +197,47 @@ class _Search:
             if table:
                 price += table[after] - table[before]
             elif len(after) == len(self.problem.sets[n]):
-                price += float(self.problem.cost(self.problem.sets[n], [after])[0])
+                price += self._cost(n, after)
         return price
+
+    def _cost(self, n: int, order: Order) -> float:
+        """The cost of a set in a whole order of its members, worked out when it is first met."""
+        if self.tables[n]:
+            return self.tables[n][order]
+        if (n, order) not in self.met:
+            self.nodes += _A_COST
+            self.met[n, order] = float(self.problem.cost(self.problem.sets[n], [order])[0])
+        return self.met[n, order]
+
+    def moved_to_better(self, cost: float, order: Order) -> tuple[float, Order]:
+        """An order made cheaper by taking one layer to another place, as long as that helps."""
+        better = True
+        while better:
+            better = False
+            for one, other in permutations(range(len(order)), 2):
+                rest = [*order[:one], *order[one + 1 :]]
+                moved = (*rest[:other], order[one], *rest[other:])
+                if not self._may_be(moved):
+                    continue
+                self._report()
+                new = sum(
+                    self._cost(n, tuple(layer for layer in moved if layer in some))
+                    for n, some in enumerate(self.problem.sets)
+                )
+                if new < cost - _SAME:
+                    cost, order, better = new, moved, True
+        return cost, order
+
+    def _may_be(self, order: Order) -> bool:
+        at = {layer: place for place, layer in enumerate(order)}
+        return all(at[a] < at[b] for a, b in self.problem.before) and all(
+            at[layer] == place for place, layer in self.pinned.items()
+        )
+
+    def _report(self) -> None:
+        if self.nodes >= self.told:
+            self.told = self.nodes + 2000
+            self.progress.report(min(self.nodes / _MOST_NODES, 0.99), tr("trying orders"))
 
     def _print(self, layer: int) -> None:
         self.order.append(layer)
