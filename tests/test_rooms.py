@@ -33,7 +33,9 @@ def test_no_room_but_ui_needs_qt(module: str) -> None:
 
 def test_heavy_packages_wait_until_they_are_used() -> None:
     """So that `nomos --help` and the window come up at once."""
-    heavy = ("reportlab", "scipy", "skimage", "colour", "shapely", "contourpy", "PyQt6")
+    heavy = (
+        "reportlab", "scipy", "skimage", "colour", "shapely", "contourpy", "PyQt6", "cv2", "nomos.project",
+    )  # fmt: skip
     code = f"import sys, nomos.cli.main; print([n for n in {heavy!r} if n in sys.modules])"
     done = subprocess.run(
         [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=True

@@ -8,13 +8,12 @@ from functools import cache
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-import numpy as np
-
 from nomos.errors import BadInput
 from nomos.holding import check_free
 from nomos.reading import read_whole
 
 if TYPE_CHECKING:
+    import numpy as np
     from numpy.typing import NDArray
 
     from nomos.colour import Lab
@@ -166,6 +165,8 @@ def _cut_of(
     options: argparse.Namespace, data: bytes, size: tuple[float, float] | None
 ) -> tuple["Pixels | None", "Cut | None", tuple[float, float] | None, dict[str, Any]]:
     """The pixels, what of them is printed, its size if the sheet says it, and the figures for JSON."""
+    import numpy as np
+
     from nomos.design import Cut, find_cut, read_pixels
     from nomos.design.cut import as_corners, checked_cut, drawn_size
 
@@ -201,6 +202,8 @@ def _cut_of(
 
 
 def _parsed_corners(text: str) -> "NDArray[np.float64]":
+    import numpy as np
+
     parts = text.replace(";", " ").split()
     try:
         points = [tuple(float(value) for value in part.split(",")) for part in parts]
@@ -219,6 +222,8 @@ def _in_pixels(corners: "Corners", shape: "NDArray[np.float64]") -> list[list[fl
 
 
 def _sheet_size(text: str, sheet: "Corners", shape: tuple[int, ...]) -> tuple[float, float]:
+    import numpy as np
+
     from nomos.design.cut import paper_size, proportions
     from nomos.units import parse_size
 

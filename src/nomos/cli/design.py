@@ -113,6 +113,8 @@ def _plan(options: argparse.Namespace) -> int:
 
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
     project, assets = project_of_design(options, paper_of(options), sheet)
+    # The picture is not looked at again: three bytes a pixel for what follows.
+    answers().forget()
     if options.studio is not None:
         project = begun_in(read_studio(options.studio), project)
     if options.hand is not None or options.studio is None:

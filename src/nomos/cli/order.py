@@ -7,7 +7,6 @@ from typing import Any
 from nomos.atomic import write_bytes
 from nomos.cli.common import answers, command, print_json, save_out, say
 from nomos.errors import BadInput
-from nomos.project.model.sheets import planned_sheets
 
 DONE = 0
 
@@ -90,6 +89,7 @@ def _calendar(options: argparse.Namespace) -> int:
     from nomos.formats.ical import calendar_ics
     from nomos.order.calendar import day_of
     from nomos.project import load
+    from nomos.project.model.sheets import planned_sheets
     from nomos.project.order.days import calendar_of
 
     project, _ = load(options.project)

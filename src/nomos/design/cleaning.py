@@ -17,7 +17,7 @@ _MAJORITY = 5
 _FRINGE_SHARE = 0.8
 _NEAR_EXTREME = 0.2
 # A page of more pixels is filled so many rows at a time, with so many around them.
-_WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 16_000_000, 1024, 192
+_WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 6_000_000, 1024, 192
 
 
 def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) -> Labels:

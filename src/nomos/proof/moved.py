@@ -2,7 +2,6 @@
 
 from collections.abc import Iterator, Sequence
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
@@ -39,6 +38,8 @@ class MovedSheets:
 
     def laid(self, sheet: int) -> NDArray[np.unsignedinteger]:
         """Which pulls print at each pixel of a sheet, a bit each."""
+        import cv2
+
         planes = [plane.copy() for plane in self._still]
         for pull, (mask, strips) in enumerate(zip(self._masks, self._strips, strict=True)):
             matrix, plane = _matrix(self._changes[sheet, pull], self._px_per_mm), planes[pull // 8]
@@ -78,6 +79,8 @@ def _reach_mm(changes: Floats, shape: tuple[int, int], px_per_mm: float) -> Floa
 
 def _strips(mask: NDArray[np.uint8], reach_px: float) -> Iterator[tuple[int, int, int, int]]:
     """Where an edge of a mask, or the image's own, lies within reach: left, top, right, bottom, pixels."""
+    import cv2
+
     height, width = mask.shape
     down, across = -(-height // _CELL), -(-width // _CELL)
     even = cv2.copyMakeBorder(
