@@ -16,5 +16,5 @@ def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(name: str) -> Non
         import attack  # type: ignore[import-not-found] # a tool, no part of the program
     finally:
         sys.path.pop(0)
-    found = [each for each in attack.attacked(12, 7, {name}, workers=1) if each[2]]
+    found = [each for each in attack.attacked(8, 7, {name}, workers=1) if each[2]]
     assert not found
