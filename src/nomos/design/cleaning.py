@@ -158,7 +158,7 @@ def _filled(labels: Labels, doomed: NDArray[np.uint8], rows: slice) -> tuple[Lab
     import cv2
 
     if not doomed.any():
-        return labels[rows], 0.0
+        return labels[rows].copy(), 0.0
     away, nearest = cv2.distanceTransformWithLabels(
         doomed, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
     )

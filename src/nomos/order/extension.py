@@ -65,7 +65,7 @@ def _levels(needs: list[np.uint32], most: int | None) -> list[_Sets]:
     """The sets that can have been printed, by their size; none where they are too many."""
     levels, total = [np.zeros(1, np.uint32)], 1
     for _ in needs:
-        wider = [sets[can] | np.uint32(1 << n) for n, sets, can in _next(needs, levels[-1])]
+        wider = [levels[-1][can] | np.uint32(1 << n) for n, can in _next(needs, levels[-1])]
         levels.append(np.unique(np.concatenate(wider)))
         total += len(levels[-1])
         if most is not None and total > most:
@@ -73,11 +73,9 @@ def _levels(needs: list[np.uint32], most: int | None) -> list[_Sets]:
     return levels
 
 
-def _next(needs: list[np.uint32], sets: _Sets) -> list[tuple[int, _Sets, NDArray[np.intp]]]:
+def _next(needs: list[np.uint32], sets: _Sets) -> list[tuple[int, NDArray[np.intp]]]:
     """For each layer after which of some sets it can be printed."""
-    return [
-        (n, sets, np.flatnonzero((sets & (need | np.uint32(1 << n))) == need)) for n, need in enumerate(needs)
-    ]
+    return [(n, np.flatnonzero((sets & (need | np.uint32(1 << n))) == need)) for n, need in enumerate(needs)]
 
 
 def _best(needs: list[np.uint32], levels: list[_Sets], step: Array) -> Order:
@@ -86,7 +84,7 @@ def _best(needs: list[np.uint32], levels: list[_Sets], step: Array) -> Order:
     to_pay = [np.zeros((1, count))]
     for sets, wider in zip(levels[-2::-1], levels[:0:-1], strict=True):
         least = np.full((len(sets), count), np.inf)
-        for n, _, can in _next(needs, sets):
+        for n, can in _next(needs, sets):
             there = np.searchsorted(wider, sets[can] | np.uint32(1 << n))
             # step[:, n] is what printing n costs after each last layer.
             least[can] = np.minimum(least[can], to_pay[-1][there, n][:, None] + step[:, n])

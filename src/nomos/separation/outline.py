@@ -5,6 +5,7 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.design.regions import find_regions
 from nomos.separation.contours import Ring, contour_rings
 from nomos.separation.masks import Mask
 
@@ -58,19 +59,12 @@ def outlines(mask: Mask, px_per_mm: float) -> tuple[tuple[Ring, ...], ...]:
     return tuple(tuple(own) for own in areas.values())
 
 
-def _areas_of(rings: Sequence[Ring], high: NDArray[np.bool_]) -> list[int]:
+def _areas_of(rings: Sequence[Ring], high: NDArray[np.bool_]) -> NDArray[np.int64]:
     """Which area each ring bounds; the outer ring of each area comes before its holes."""
-    import cv2
-
     if len(rings) < 2:
-        return [0] * len(rings)
-    # Numbers of sixteen bits where they suffice: there are no more areas than rings.
-    kind = cv2.CV_16U if len(rings) < 1 << 16 else cv2.CV_32S
-    _, numbers = cv2.connectedComponents(high.view(np.uint8), connectivity=4, ltype=kind)
-    found = []
-    for ring in rings:
-        # The pixels on both sides of the first crossing; one of them is the area's.
-        x, y = ring[0]
-        low, up = (int(np.floor(y)), int(np.floor(x))), (int(np.ceil(y)), int(np.ceil(x)))
-        found.append(int(numbers[low] or numbers[up]))
-    return found
+        return np.zeros(len(rings), np.int64)
+    # The pixels on both sides of each ring's first crossing; one of them is the area's.
+    first = np.array([ring[0] for ring in rings])
+    beside = [(side.astype(np.int64) @ (1, high.shape[1])) for side in (np.floor(first), np.ceil(first))]
+    inside = np.where(high.ravel()[beside[0]], *beside)
+    return find_regions(high.view(np.uint8), only=1).region_at(inside)

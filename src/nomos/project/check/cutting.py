@@ -125,7 +125,9 @@ def sharing_of(
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))
     step = int(np.ceil(np.sqrt(blocks.labels.size / _CLEAR_PX)))
-    small = Masks.of((_any_of(mask, step) for mask in blocks.masks), blocks.labels[::step, ::step].shape)
+    small = blocks.masks
+    if step > 1:
+        small = Masks.of((_any_of(mask, step) for mask in blocks.masks), blocks.labels[::step, ::step].shape)
     distance = clearances(small, blocks.px_per_mm / step, progress=progress)
     # A block that prints twice lies on itself.
     np.fill_diagonal(distance, 0.0)
@@ -143,8 +145,6 @@ def sharing_of(
 
 def _any_of(mask: Mask, step: int) -> Mask:
     """A mask at a fraction of its size, where a pixel prints if any of those it stands for does."""
-    if step == 1:
-        return mask
     small = np.zeros((-(-len(mask) // step), -(-mask.shape[1] // step)), np.uint8)
     for down in range(step):
         for across in range(step):

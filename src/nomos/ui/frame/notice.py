@@ -45,6 +45,7 @@ class Notice(QWidget):
         if station == "design":
             return
         self._lines = [line for line in self._lines if line not in self._advice]
+        self._advice.clear()
         self._show_lines()
 
     def text(self) -> str:
@@ -54,6 +55,7 @@ class Notice(QWidget):
     def clear(self) -> None:
         """Put everything away."""
         self._lines = []
+        self._advice.clear()
         self._show_lines()
 
     def _show_lines(self) -> None:
