@@ -128,6 +128,18 @@ def test_wide_ground_chatters_and_narrow_ground_does_not() -> None:
         assert (found.chatter_mm2 > 100) == chatters
 
 
+def test_what_the_roller_reaches_hangs_little_on_the_resolution() -> None:
+    areas = []
+    for every in (1, 2, 3):
+        mask = np.ascontiguousarray(comb(4, 34, 2, 60)[::every, ::every])
+        ground = np.ones(mask.shape, bool)
+        found = carve(mask, ground, PX / every, USUAL_TOOLS, FACTS["lino"], Roller(40, 30, 30))
+        areas.append(found.chatter_mm2)
+        assert not (found.chatter & (mask == 1)).any()
+    assert areas[0] > 500
+    assert areas == pytest.approx([areas[0]] * 3, rel=0.05)
+
+
 def test_bevels_lean_away_from_what_prints() -> None:
     mask = disc(12)
     middle = mask.shape[0] / PX / 2

@@ -2,14 +2,27 @@
 
 from datetime import datetime, timedelta
 
+import numpy as np
 import pytest
 from msgspec.structs import replace
 
 from nomos.carving import Board, CarvingError, Tool
 from nomos.demo import demo_project, scenario_called
+from nomos.design import FlatColour, FlatDesign
 from nomos.edition import Event, replay, start_sheets
 from nomos.edition.reminders import LayerWork, reminders
-from nomos.project import Assets, CutBlocks, Project, ProjectError, coarse, cut_blocks, mask_request
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    Project,
+    ProjectError,
+    coarse,
+    cut_blocks,
+    digest,
+    labels_to_png,
+    mask_request,
+)
+from nomos.project.blocks.edits import with_flat_design
 from nomos.project.edition.bench import layer_card
 from nomos.project.edition.carving import (
     boards_plan,
@@ -23,6 +36,7 @@ from nomos.project.edition.carving import (
 )
 from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
 from nomos.project.inks.data import with_ink_data
+from nomos.project.model.edits import new_project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.ui.stations.carve.view import read_tools, tools_text
 
@@ -175,3 +189,23 @@ def test_what_repeats_for_every_block_is_one_finding_with_its_blocks(
     reached = next(finding for finding in found if "roller reaches" in finding.text)
     assert len(reached.blocks) > 1
     assert "cm²" in reached.text
+
+
+def test_a_large_page_is_planned_no_finer_than_it_needs() -> None:
+    """A block of 12.6 million pixels at 8 to the millimetre is planned at 6, and what is cut is the same."""
+    labels = np.zeros((3000, 4200), np.uint8)
+    labels[400:2600, 500:3000] = 1
+    labels[900:2000, 1000:1600] = 0
+    png = labels_to_png(labels)
+    colours = FlatColour((95.0, 0.0, 3.0), 0.0, 0.0), FlatColour((30.0, 0.0, 0.0), 0.0, 0.0)
+    flat = FlatDesign(labels, colours, 0.0, (525.0, 375.0))
+    project = with_flat_design(
+        new_project("Pane", (525.0, 375.0), paper_lab=(95.0, 0.0, 3.0)), flat, digest(png), asked=2,
+        smallest_feature_mm=0.8, names=["Paper", "Frame"],
+    )  # fmt: skip
+    request = mask_request(project, {digest(png): png})
+    assert request is not None
+    (carved,) = carve_blocks(project, cut_blocks(request))
+    assert carved.carving.px_per_mm == pytest.approx(6.0, rel=1e-3)
+    assert carved.carving.stays_mm2 == pytest.approx((2200 * 2500 - 1100 * 600) / 64, rel=0.01)
+    assert carved.carving.outline_mm == pytest.approx(2 * (2200 + 2500 + 1100 + 600) / 8, rel=0.01)

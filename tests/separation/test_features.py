@@ -10,6 +10,7 @@ from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sh
 from nomos.project.check.cutting import cutting_findings, features_of, freedom_of, simpler_block
 from nomos.project.inks.edits import with_ink
 from nomos.project.model.edits import with_fineness, with_tolerance
+from nomos.separation import features as separation_features
 from nomos.separation.features import Feature, find_features, too_narrow
 from nomos.separation.freedom import shrunk, simplify
 from nomos.separation.outline import outline_mm
@@ -35,6 +36,23 @@ def test_a_thin_line_is_found_with_its_width(width_px: int) -> None:
     assert feature.kind == "thin line"
     assert feature.width_mm == pytest.approx(width_px / PPM, abs=1.2 / PPM)
     assert 250 <= feature.place[0] * PPM <= 400
+
+
+@given(seed=st.integers(0, 999), least_px=st.floats(2.0, 11.0))
+@settings(max_examples=12)
+def test_squares_looked_at_by_themselves_give_what_the_whole_page_gives(seed: int, least_px: float) -> None:
+    noise = ndimage.gaussian_filter(np.random.default_rng(seed).normal(size=(300, 420)), 4)
+    mask = (noise > 0.1 * noise.std()).astype(np.uint8)
+    with pytest.MonkeyPatch.context() as patched:
+        patched.setattr(separation_features, "_TILE_PX", 1000)
+        whole = too_narrow(mask, least_px)
+        patched.setattr(separation_features, "_TILE_PX", 40)
+        parted = too_narrow(mask, least_px)
+    assert whole or least_px < 4
+    assert [(x, y, area) for x, y, _, area in parted] == [(x, y, area) for x, y, _, area in whole]
+    assert [width for _, _, width, _ in parted] == pytest.approx(
+        [width for _, _, width, _ in whole], rel=1e-4
+    )
 
 
 def test_lines_and_channels_wide_enough_and_corners_are_let_be() -> None:

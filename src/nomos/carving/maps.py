@@ -26,6 +26,10 @@ _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 _CLEAR_MM = 0.3
 # Rows of a large block that are reckoned at a time.
 _STRIP_ROWS = 256
+# How far around a place the gap it lies in is looked for; and specks so small that no roller finds them.
+_NEARBY_MM, _FLECK_MM = 5.2, 0.8
+# The roller, which bridges centimetres, is followed on every second pixel where that is as fine as this.
+_ROLLER_PX_PER_MM = 2.5
 
 
 @dataclass(frozen=True)
@@ -180,7 +184,8 @@ def carve(
         zones[inside] = n + 1
     del room, reached
     pixel = 1 / px_per_mm**2
-    chatter, depths, deepest = _depths_and_chatter(edge, zones, beyond, px_per_mm, facts, roller, len(chosen))
+    depths, deepest = _depths(edge, zones, px_per_mm, facts, len(chosen))
+    chatter = _chatter(edge, beyond, px_per_mm, facts, roller)
     counts = [np.count_nonzero(zones == n + 1) for n in range(len(chosen))]
     return CarvingMap(
         _Packed.of(zones), _Packed.of(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
@@ -191,26 +196,43 @@ def carve(
     )  # fmt: skip
 
 
-def _depths_and_chatter(
-    edge: Floats32, zones: NDArray[np.uint8], beyond: NDArray[np.bool_], px_per_mm: float,
-    facts: MaterialFacts, roller: Roller, tools: int,
-) -> tuple[NDArray[np.uint8], Floats, float]:  # fmt: skip
-    """What the roller reaches, the depths of each tool's pixels summed up, and the deepest cut; by strips."""
-    import cv2
-
-    chatter = np.zeros(zones.shape, np.uint8)
-    depths, deepest = np.zeros(tools), 0.0
-    span = _span(edge)
+def _depths(
+    edge: Floats32, zones: NDArray[np.uint8], px_per_mm: float, facts: MaterialFacts, tools: int
+) -> tuple[Floats, float]:
+    """The depths of each tool's pixels summed up, and the deepest cut; by strips."""
+    sums, deepest = np.zeros(TOO_NARROW + 1), 0.0
     for top in range(0, len(zones), _STRIP_ROWS):
         rows = slice(top, top + _STRIP_ROWS)
-        depth = cutting_depth_mm(edge[rows] / px_per_mm, facts)
+        depth = cutting_depth_mm(edge[rows] / np.float32(px_per_mm), facts)
+        sums += np.bincount(zones[rows].ravel(), weights=depth.ravel(), minlength=TOO_NARROW + 1)
         depth[zones[rows] == STAYS] = 0.0
         deepest = max(deepest, float(depth.max(initial=0.0)))
-        for n in range(tools):
-            depths[n] += depth[zones[rows] == n + 1].sum(dtype=np.float64)
-        chatter[rows] = beyond[rows] & (roller.dip_mm(2 * span[rows] / px_per_mm) + _CLEAR_MM > depth)
-    opened = cv2.morphologyEx(chatter, cv2.MORPH_OPEN, np.ones((5, 5), np.uint8))
-    return np.asarray(opened, np.uint8), depths, deepest
+    return sums[1 : tools + 1], deepest
+
+
+def _chatter(
+    edge: Floats32, beyond: NDArray[np.bool_], px_per_mm: float, facts: MaterialFacts, roller: Roller
+) -> NDArray[np.uint8]:
+    """Ground that the roller reaches however deep it may be cut, 1; specks left out."""
+    import cv2
+
+    step = 2 if px_per_mm >= 2 * _ROLLER_PX_PER_MM else 1
+    coarse = px_per_mm / step
+    far = np.ascontiguousarray(edge[::step, ::step])
+    depth = cutting_depth_mm(far / np.float32(px_per_mm), facts)
+    reaches = roller.dip_mm(_span(far, step, _odd(_NEARBY_MM * coarse)) * np.float32(2 / px_per_mm))
+    reached = (beyond[::step, ::step] & (reaches + _CLEAR_MM > depth)).astype(np.uint8)
+    fleck = _odd(_FLECK_MM * coarse)
+    reached = np.asarray(cv2.morphologyEx(reached, cv2.MORPH_OPEN, np.ones((fleck, fleck), np.uint8)))
+    if step == 1:
+        return reached
+    whole = reached.repeat(step, axis=0).repeat(step, axis=1)[: len(edge), : edge.shape[1]]
+    return np.asarray(whole & beyond, np.uint8)
+
+
+def _odd(pixels: float) -> int:
+    """The nearest odd number."""
+    return 2 * round((pixels - 1) / 2) + 1
 
 
 def cutting_depth_mm(edge_mm: Floats32, facts: MaterialFacts) -> Floats32:
@@ -248,16 +270,15 @@ def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
     return np.asarray(away <= np.float32(radius_px + 0.5 + 1e-4))
 
 
-def _span(edge: NDArray[np.float32]) -> NDArray[np.float32]:
-    """For each place the largest distance to an edge nearby: half the width of the gap it lies in."""
+def _span(edge: Floats32, step: int, size: int) -> Floats32:
+    """For each place the largest distance to an edge nearby: half the width of the gap it lies in.
+
+    edge : in pixels of which `step` lie between two places of the page; size : places looked at, across.
+    """
     import cv2
 
-    size = 31
     widest = np.asarray(cv2.dilate(edge, np.ones((size, size), np.uint8)), np.float32)
-    for top in range(0, len(edge), _STRIP_ROWS):
-        rows = slice(top, top + _STRIP_ROWS)
-        np.minimum(widest[rows], edge[rows] * 2 + np.float32(size / 2), out=widest[rows])
-    return widest
+    return np.minimum(widest, edge * 2 + np.float32(step * size / 2))
 
 
 @dataclass(frozen=True)

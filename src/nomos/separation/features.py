@@ -25,7 +25,7 @@ _RIDGE, _CLEARLY, _DOUBT = 0.75, 1.05, 1.02
 _EDGE_PX = 0.45
 # A page is looked at in squares of this side, and only in those where something may be thin: a large page
 # takes no more memory than a small one.
-_TILE_PX = 256
+_TILE_PX = 128
 
 
 @dataclass(frozen=True)
@@ -90,7 +90,9 @@ def _thin_pixels(page: NDArray[np.uint8], least_px: float) -> _Thin:
     Nothing here depends on what lies further away than a few such widths, so a
     tile with that much around it gives what the whole page would give.
     """
-    around = int(np.ceil(4 * least_px)) + 8
+    # Width is measured over `_STRETCH` widths around; what is thin there, from half a width of depth and half
+    # a width of reach.
+    around = int(np.ceil((1 + _STRETCH) * least_px)) + 6
     found = [_NONE]
     for top, left, right in _runs_with_thin_parts(page, least_px):
         above, before = max(top - around, 0), max(left - around, 0)

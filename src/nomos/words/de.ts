@@ -145,7 +145,7 @@
   </message>
   <message>
    <source>Trace it in soft pencil right-reading, turn it face down on the block and rub it off.</source>
-   <translation>Seitenrichtig mit weichem Bleistift pausen, mit dem Gesicht nach unten auf den Stock legen und abreiben.</translation>
+   <translation>Seitenrichtig mit weichem Bleistift pausen, mit der Bildseite nach unten auf den Stock legen und abreiben.</translation>
   </message>
   <message>
    <source>Turning it over mirrors it: writing on the block reads backwards, as it must.</source>
@@ -153,7 +153,7 @@
   </message>
   <message>
    <source>Lay transfer paper on the block, this sheet face up on it, and draw over every line.</source>
-   <translation>Durchschreibpapier auf den Stock legen, diesen Bogen mit dem Gesicht nach oben darauf, und jede Linie nachziehen.</translation>
+   <translation>Durchschreibpapier auf den Stock legen, diesen Bogen mit der Bildseite nach oben darauf, und jede Linie nachziehen.</translation>
   </message>
   <message>
    <source>The sheet is mirrored already: what you see is what you cut.</source>
@@ -161,7 +161,7 @@
   </message>
   <message>
    <source>Print the finished key on thin paper, paste it face down on the fresh block, and rub the back away.</source>
-   <translation>Den fertigen Linienstock auf dünnes Papier drucken, mit dem Gesicht nach unten auf den frischen Stock kleben und den Rücken abreiben.</translation>
+   <translation>Den fertigen Linienstock auf dünnes Papier drucken, mit der Bildseite nach unten auf den frischen Stock kleben und den Rücken abreiben.</translation>
   </message>
   <message>
    <source>It carries the key's cut lines exactly, mirrored by being face down.</source>
@@ -169,11 +169,11 @@
   </message>
   <message>
    <source>Print it on a laser printer, lay it face down, and bring the toner off with heat or solvent.</source>
-   <translation>Mit einem Laserdrucker drucken, mit dem Gesicht nach unten auflegen und den Toner mit Wärme oder Lösungsmittel übertragen.</translation>
+   <translation>Mit einem Laserdrucker drucken, mit der Bildseite nach unten auflegen und den Toner mit Wärme oder Lösungsmittel übertragen.</translation>
   </message>
   <message>
    <source>Face down it mirrors itself: writing on the block reads backwards, as it must.</source>
-   <translation>Mit dem Gesicht nach unten spiegelt es sich selbst: Schrift steht auf dem Stock rückwärts, wie es sein muss.</translation>
+   <translation>Mit der Bildseite nach unten spiegelt es sich selbst: Schrift steht auf dem Stock rückwärts, wie es sein muss.</translation>
   </message>
   <message>
    <source>transparent</source>
@@ -921,7 +921,7 @@
   </message>
   <message>
    <source>As it lies before you: the block face up, the sheet face down. Print at 100 %.</source>
-   <translation>Wie es vor einem liegt: der Stock mit dem Gesicht nach oben, der Bogen mit dem Gesicht nach unten. Mit 100 % drucken.</translation>
+   <translation>Wie es vor einem liegt: der Stock mit der Druckfläche nach oben, der Bogen mit der Bildseite nach unten. Mit 100 % drucken.</translation>
   </message>
   <message>
    <source>Block {width}, sheet {width_2}.</source>
@@ -977,7 +977,7 @@
   </message>
   <message>
    <source>{name}: the block face up, mirrored</source>
-   <translation>{name}: der Stock mit dem Gesicht nach oben, gespiegelt</translation>
+   <translation>{name}: der Stock mit der Druckfläche nach oben, gespiegelt</translation>
   </message>
   <message>
    <source>, {hours} min</source>
@@ -1601,7 +1601,7 @@
   </message>
   <message>
    <source>Tracing, right-reading: turn it face down on the block, which mirrors it.</source>
-   <translation>Pause, seitenrichtig: mit dem Gesicht nach unten auf den Stock wenden, das spiegelt sie.</translation>
+   <translation>Pause, seitenrichtig: mit der Bildseite nach unten auf den Stock wenden, das spiegelt sie.</translation>
   </message>
   <message>
    <source>{pulls} of {impressions}: {name}{kind}. {some}</source>
@@ -2121,7 +2121,7 @@
   </message>
   <message>
    <source>Cut {name} first. Pull {count} impressions of it on thin paper, with both notches printed: one to paste face down on each of {faces}, and one to spare.</source>
-   <translation>Zuerst {name} schneiden. Davon {count} Drucke auf dünnem Papier ziehen, mit beiden Kerben gedruckt: je einen mit dem Gesicht nach unten auf {faces} zu kleben und einen in Reserve.</translation>
+   <translation>Zuerst {name} schneiden. Davon {count} Drucke auf dünnem Papier ziehen, mit beiden Kerben gedruckt: je einen mit der Bildseite nach unten auf {faces} zu kleben und einen in Reserve.</translation>
   </message>
   <message>
    <source>Contour key</source>
@@ -2129,7 +2129,7 @@
   </message>
   <message>
    <source>Trace the drawing once, with both notches. Lay it face down on each of {faces} in the same corner of the jig and rub it over; ink of the tracing must not bleed into pale inks.</source>
-   <translation>Die Zeichnung einmal pausen, mit beiden Kerben. Mit dem Gesicht nach unten auf {faces} in dieselbe Ecke der Anlage legen und abreiben; die Farbe der Pause darf nicht in helle Druckfarben bluten.</translation>
+   <translation>Die Zeichnung einmal pausen, mit beiden Kerben. Mit der Bildseite nach unten auf {faces} in dieselbe Ecke der Anlage legen und abreiben; die Farbe der Pause darf nicht in helle Druckfarben bluten.</translation>
   </message>
   <message>
    <source>No drawn line was found: choose the block that is to be the key first.</source>
@@ -3437,7 +3437,7 @@
   </message>
   <message>
    <source>untrueness of a board</source>
-   <translation>Unebenheit einer Platte</translation>
+   <translation>Maßabweichung einer Platte</translation>
   </message>
   <message>
    <source>{value} for the {what} is not possible: choose {least}.</source>
@@ -5445,7 +5445,7 @@
   </message>
   <message>
    <source>The chosen block face up, mirrored</source>
-   <translation>Der gewählte Stock mit dem Gesicht nach oben, gespiegelt</translation>
+   <translation>Der gewählte Stock mit der Druckfläche nach oben, gespiegelt</translation>
   </message>
   <message>
    <source>To cut</source>
@@ -5469,7 +5469,7 @@
   </message>
   <message>
    <source>The pieces of the jigsaw, face up</source>
-   <translation>Die Teile des Puzzledrucks, mit dem Gesicht nach oben</translation>
+   <translation>Die Teile des Puzzledrucks, mit der Druckfläche nach oben</translation>
   </message>
   <message>
    <source>Joins</source>
@@ -5781,7 +5781,7 @@
   </message>
   <message>
    <source>as the desktop</source>
-   <translation>wie der Schreibtisch</translation>
+   <translation>wie das System</translation>
   </message>
   <message>
    <source>Preferences and studio</source>
@@ -6733,7 +6733,7 @@
   </message>
   <message>
    <source>The block lies face down on the paper for this pull.</source>
-   <translation>Der Stock liegt bei diesem Druckgang mit dem Gesicht nach unten auf dem Papier.</translation>
+   <translation>Der Stock liegt bei diesem Druckgang mit der Druckfläche nach unten auf dem Papier.</translation>
   </message>
   <message>
    <source>One more pass, with an ink and zones of its own.</source>
@@ -8111,7 +8111,7 @@ N</translation>
   </message>
   <message>
    <source>A board is untrue by</source>
-   <translation>Eine Platte ist uneben um</translation>
+   <translation>Eine Platte weicht ab um</translation>
   </message>
   <message>
    <source>Impressions of the key</source>
@@ -8611,7 +8611,7 @@ N</translation>
   </message>
   <message>
    <source>The block face up, mirrored: the letters are the tools at the right, dark stays.</source>
-   <translation>Der Stock mit dem Gesicht nach oben, gespiegelt: die Buchstaben sind die Werkzeuge rechts, Dunkles bleibt.</translation>
+   <translation>Der Stock mit der Druckfläche nach oben, gespiegelt: die Buchstaben sind die Werkzeuge rechts, Dunkles bleibt.</translation>
   </message>
   <message>
    <source>Look for plans with fewer blocks first, at Blocks.</source>
@@ -10815,7 +10815,7 @@ N</translation>
   </message>
   <message>
    <source>Corner notch, block face up</source>
-   <translation>Eckkerbe, Stock mit dem Gesicht nach oben</translation>
+   <translation>Eckkerbe, Stock mit der Druckfläche nach oben</translation>
   </message>
   <message>
    <source>lower {hand}</source>

@@ -35,8 +35,6 @@ class Cut:
         blank = replace(self.masks, drawn=())
         earlier = ask.alike(Cut, lambda other: replace(other.masks, drawn=()) == blank)
         cut: CutBlocks = cut_blocks(self.masks, earlier=earlier, progress=progress)
-        # Measured here, or whoever asks for them first would wait.
-        _ = cut.borders, cut.areas_mm2
         return cut
 
 
@@ -52,6 +50,9 @@ class Lay:
     def work(self, ask: Ask, progress: Progress) -> LaidSheet:
         """Lay it."""
         blocks = ask(self.cut, progress)
+        progress.report(0.8, self.said)
+        # Measured here, or who asks for them first when the sheet is shown would wait.
+        _ = blocks.borders, blocks.areas_mm2
         progress.report(0.9, self.said)
         return lay_sheet(blocks, self.pulls, pad_mm=self.pad_mm)
 

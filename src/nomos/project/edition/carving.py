@@ -27,6 +27,8 @@ from nomos.units import counted, length_text, lengths_text, listed, number
 
 # Maps are worked out at no more than so many pixels for each mm.
 _FINE_PX_PER_MM = 6.0
+# Up to so many pixels in all it may be a little more, so that every n-th pixel of the block will do.
+_MOST_PX = 10_000_000
 # A block that rises more than this off a flat board prints unevenly; chatter and ground beyond this area
 # and share are worth a word. Chosen by us, no source.
 _CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
@@ -57,16 +59,16 @@ def carve_blocks(
 
     In a reduction only what is cut for a state counts: the ground of the state before is gone already.
     """
-    step = max(1, round(blocks.px_per_mm / _FINE_PX_PER_MM))
+    apart = _apart(blocks.labels.shape, blocks.px_per_mm)
     printed = _in_print_order(project)
 
     def mask_of(block: Block) -> Mask:
-        return np.ascontiguousarray(blocks.masks[project.number_of(block.id)][::step, ::step])
+        return _sampled(blocks.masks[project.number_of(block.id)], apart)
 
     def carved(block: Block) -> CarvedBlock:
         place = printed.index(block)
         before = mask_of(printed[place - 1]) if place > 0 and is_reduction(project) else None
-        return _carved(project, block, mask_of(block), blocks.px_per_mm / step, before)
+        return _carved(project, block, mask_of(block), blocks.px_per_mm / apart, before)
 
     made = together(
         carved, printed, progress=progress,
@@ -74,6 +76,24 @@ def carve_blocks(
     )  # fmt: skip
     by_id = {each.block: each for each in made}
     return tuple(by_id[block.id] for block in project.blocks if block.id in by_id)
+
+
+def _apart(shape: tuple[int, ...], px_per_mm: float) -> float:
+    """How far apart the pixels are that a map is worked out on: whole ones, if the page is not too large."""
+    whole = max(1, round(px_per_mm / _FINE_PX_PER_MM))
+    if shape[0] * shape[1] <= _MOST_PX * whole**2:
+        return whole
+    return max(whole, px_per_mm / _FINE_PX_PER_MM)
+
+
+def _sampled(mask: Mask, apart: float) -> Mask:
+    if apart == int(apart):
+        return np.ascontiguousarray(mask[:: int(apart), :: int(apart)])
+    import cv2
+
+    height, width = (round(side / apart) for side in mask.shape)
+    share = cv2.resize(mask * np.uint8(254), (width, height), interpolation=cv2.INTER_AREA)
+    return np.asarray(share >= 127, np.uint8)
 
 
 def _in_print_order(project: Project) -> list[Block]:
