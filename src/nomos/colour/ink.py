@@ -169,13 +169,16 @@ def _from_measured(
 
 def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
     """K that brings a film of unit thickness to `wanted`; R falls steadily as K grows."""
-    low = np.zeros_like(wanted)
-    high = np.full_like(wanted, _MOST_ABSORBING)
+    clear = scattering == 0
+    found = np.empty_like(wanted)
+    found[clear] = np.log(ground[clear] / wanted[clear]) / 2
+    if clear.all():
+        return found
+    wanted, ground, scattering = wanted[~clear], ground[~clear], scattering[~clear]
+    low, high = np.zeros_like(wanted), np.full_like(wanted, _MOST_ABSORBING)
     for _ in range(_HALVINGS):
         middle = (low + high) / 2
         too_bright = film_over(ground, middle, scattering) > wanted
         low, high = np.where(too_bright, middle, low), np.where(too_bright, high, middle)
-    clear = scattering == 0
-    found = (low + high) / 2
-    found[clear] = np.log(ground[clear] / wanted[clear]) / 2
+    found[~clear] = (low + high) / 2
     return found

@@ -79,7 +79,7 @@ def answer(px_per_mm: float = 10.0) -> Answer:
 
     picture = read_picture(water_butt().encode(), "water-butt.svg")
     colours = np.array([[int(text[n : n + 2], 16) for n in (1, 3, 5)] for text in _COLOURS], np.uint8)
-    labels = lay_drawing(picture.rgb, srgb_to_lab(colours.astype(np.float64)))
+    labels = lay_drawing(picture.rgb, srgb_to_lab(colours))
     step = picture.px_per_mm / px_per_mm
     rows = (np.arange(round(labels.shape[0] / step)) * step).astype(int)
     columns = (np.arange(round(labels.shape[1] / step)) * step).astype(int)

@@ -1,6 +1,7 @@
 """Recognising a clean digital drawing, whose colours are taken as they are, and laying it untouched."""
 
 from dataclasses import dataclass
+from functools import cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -58,7 +59,7 @@ def recognise_drawing(rgb: Rgb) -> Drawing | None:
     if not len(centres) or len(centres) > _MOST_COLOURS or share[centres].sum() < _LEAST_EXACT:
         return None
     colours = _unpacked(values[centres])
-    drawing = Drawing(colours, srgb_to_lab(colours.astype(np.float64)), share[centres])
+    drawing = Drawing(colours, srgb_to_lab(colours), share[centres])
     return _with_thin_colours(rgb, drawing, flat)
 
 
@@ -83,7 +84,7 @@ def lay_drawing(rgb: Rgb, lab: Array) -> Labels:
         return labels
     unsure = np.zeros(labels.shape, bool)
     unsure[row, column] = True
-    own_lab = srgb_to_lab(own[apart > 3].astype(np.float64))
+    own_lab = srgb_to_lab(own[apart > 3])
     # On an edge only the colours that lie there count, or a mixture would pass for a third.
     best = np.full(len(row), np.inf)
     chosen = labels[row, column]
@@ -119,11 +120,19 @@ def fine_numbers(rgb: Rgb) -> NDArray[np.uint32]:
     return numbers
 
 
-def nearest_table(lab: Array) -> NDArray[np.uint8]:
-    """The nearest of some colours for the middle of each cell. (262144,) uint8."""
+@cache
+def _cells() -> Array:
+    """The middle of each cell in CIELAB. (262144, 3)"""
     axis = (np.arange(1 << _FINE_BITS) + 0.5) * (256 >> _FINE_BITS) - 0.5
     cells = np.stack(np.meshgrid(axis, axis, axis, indexing="ij"), axis=-1).reshape(-1, 3)
     own = srgb_to_lab(cells)
+    own.flags.writeable = False
+    return own
+
+
+def nearest_table(lab: Array) -> NDArray[np.uint8]:
+    """The nearest of some colours for the middle of each cell. (262144,) uint8."""
+    own = _cells()
     apart = (own**2).sum(axis=1)[:, None] - 2 * own @ lab.T + (lab**2).sum(axis=1)
     return np.argmin(apart, axis=1).astype(np.uint8)
 
@@ -133,7 +142,7 @@ def _flat(rgb: Rgb) -> Mask:
 
     near = np.ones((3, 3), np.uint8)
     spread = cv2.subtract(cv2.dilate(rgb, near), cv2.erode(rgb, near))
-    return np.asarray(spread.max(axis=-1) <= _FLAT_RANGE)
+    return np.asarray(cv2.inRange(spread, (0, 0, 0), (_FLAT_RANGE,) * 3)) > 0
 
 
 def _packed(rgb: Rgb) -> NDArray[np.uint32]:
@@ -154,7 +163,7 @@ def _exact(packed: NDArray[np.uint32]) -> tuple[NDArray[np.uint32], Array]:
 def _distinct(values: NDArray[np.uint32], share: Array) -> NDArray[np.int64]:
     """Places of the colours that are common, and no grain of a commoner one."""
     common = np.flatnonzero(share >= _LEAST_SHARE)[: 4 * _MOST_COLOURS]
-    own = srgb_to_lab(_unpacked(values[common]).astype(np.float64))
+    own = srgb_to_lab(_unpacked(values[common]))
     centres: list[int] = []
     for place in range(len(common)):
         if not centres or float(delta_e00(own[centres], own[place]).min()) > _ONE_DE00:
@@ -179,7 +188,7 @@ def _with_thin_colours(rgb: Rgb, drawing: Drawing, flat: Mask) -> Drawing:
     # With one colour on both sides it is a line; between two it is their mixture.
     alone = np.bincount(place, kinds[~flat] <= 1)[common] > 0.6 * count[common]
     colours = _unpacked(values[common[alone]])
-    labs, shares = srgb_to_lab(colours.astype(np.float64)), count[common[alone]] / flat.size
+    labs, shares = srgb_to_lab(colours), count[common[alone]] / flat.size
     found_rgb, found_lab, found_share = list(drawing.rgb), list(drawing.lab), list(drawing.share)
     # The most distinct first: what is less so may be its mixture with the ground.
     distance = [float(delta_e00(drawing.lab, lab).min()) for lab in labs]

@@ -162,11 +162,14 @@ def _between_parts(
 
     joined = before.copy()
     joined[np.isin(parts, list(kept))] = 0
-    count, bridges, _, centres = cv2.connectedComponentsWithStats(joined, connectivity=8)
+    count, bridges, stats, centres = cv2.connectedComponentsWithStats(joined, connectivity=8)
     near = np.ones((3, 3), np.uint8)
     for bridge in range(1, count):
-        ring = cv2.dilate((bridges == bridge).astype(np.uint8), near).astype(bool)
-        touched = set(np.unique(parts[ring])) & set(kept)
+        left, top, wide, tall = (int(value) for value in stats[bridge, :4])
+        # The piece is padded: a bridge has a pixel around it everywhere.
+        around = slice(top - 1, top + tall + 1), slice(left - 1, left + wide + 1)
+        ring = cv2.dilate((bridges[around] == bridge).astype(np.uint8), near).astype(bool)
+        touched = set(np.unique(parts[around][ring])) & set(kept)
         if len(touched) > 1:
             return float(centres[bridge][0] - 0.5), float(centres[bridge][1] - 0.5)
     return None
