@@ -76,7 +76,7 @@ def test_a_scan_gives_every_block_with_what_to_do(
     assert request is not None
     page = printed_sheet(project, cut_blocks(request), [Motion(middle_of(project), (0.6, -0.3), 0.1)])
     scan = Scanner(turn_deg=-0.8, blur_px=0.8, border_px=70, noise=2).scan(page)
-    Image.fromarray(scan).save(tmp_path / "scan.png")
+    Image.fromarray(scan).save(tmp_path / "scan.png", compress_level=1)
     assert nomos("scan", str(saved), str(tmp_path / "scan.png"), "--json") == 0
     said = json.loads(capsys.readouterr().out)
     (pull,) = said["pulls"]

@@ -58,17 +58,17 @@ def corner_errors(project: Project, motions: list[Motion], found: tuple[PullFoun
 
 
 def test_marks_are_found_to_a_tenth_at_the_corners(little: tuple[Project, Assets]) -> None:
-    """95 % of blocks within 0.1 mm: dots and crosses, three sheets each of a small print of four blocks."""
+    """95 % of blocks within 0.1 mm: dots and crosses, two sheets each of a small print of four blocks."""
     blocks = blocks_of(*little)
     errors = []
     for kind in ("rings", "crosses"):
         project = with_register(little[0], marks=kind)
-        for seed in (0, 1, 2):
+        for seed in (0, 1):
             motions = faults(project, seed)
             found = measure_scan(project, blocks, scanned(project, blocks, motions, seed))
             errors += corner_errors(project, motions, found.pulls)
             assert found.px_per_mm[0] == pytest.approx(PX, rel=0.012)
-    assert len(errors) == 2 * 3 * 4
+    assert len(errors) == 2 * 2 * 4
     assert np.mean(np.array(errors) < 0.1) >= 0.95
 
 

@@ -173,7 +173,7 @@ def test_the_chart_is_written_printed_scanned_and_compared(
     picture = chart_picture(overlap_chart(project_of(desk)), project_of(desk).paper.lab)
     answers.scan = tmp_path / "scan.png"
     Image.fromarray(Scanner().scan(np.pad(picture, ((20, 20), (20, 20), (0, 0)), mode="edge"))).save(
-        answers.scan
+        answers.scan, compress_level=1
     )
     click(station.see.read_chart)
     settle(desk)
@@ -247,7 +247,9 @@ def test_a_scanned_proof_is_compared_and_taken_into_the_plan(
     assert proof is not None
     printed = with_cause(project, Cause("", 1.35, 0, 0, ink=own_ink(desk)))
     answers.scan = tmp_path / "proof.png"
-    Image.fromarray(Scanner(seed=1).scan(sheet_of(printed, proof.blocks))).save(answers.scan)
+    Image.fromarray(Scanner(seed=1).scan(sheet_of(printed, proof.blocks))).save(
+        answers.scan, compress_level=1
+    )
     station.turn_to("learn")
     click(station.learn.scan)
     settle(desk)

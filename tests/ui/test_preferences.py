@@ -1,6 +1,8 @@
 """Preferences, and the studio: kept, given to the next new print, carried, brought in, put aside."""
 
+import os
 import re
+import sys
 from pathlib import Path
 
 import numpy as np
@@ -13,6 +15,7 @@ from nomos.project.edition.studio import read_studio
 from nomos.ui.desk import Desk
 from nomos.ui.frame.preferences import Preferences
 from nomos.ui.frame.state import STATIONS
+from nomos.ui.start import start_anew
 from nomos.ui.studio_hand import studio_path
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
@@ -139,3 +142,28 @@ def test_the_studios_inks_are_a_source_for_recipes_and_for_plans(little_desk: De
     blocks.fewer.source_asked.emit("studio")
     wanted = desk.controller.planner.wanted
     assert (wanted.source, [each.ink.name for each in wanted.shelf]) == ("studio", names)
+
+
+def test_nomos_starts_anew_on_the_same_file_with_what_was_set(
+    saved: Desk, answers: Answers, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    desk = saved
+    shown = opened(desk)
+    assert not shown.anew.isVisible()
+    shown.unit.setCurrentIndex(1)
+    shown.unit.activated.emit(1)
+    answers.leave = "cancel"
+    desk.controller.orderer.set_times(pull_min=7.5)
+    click(shown.anew)
+    assert desk.window.isVisible(), "who goes on working is not thrown out"
+    assert not desk.window.studio.anew
+    shown = opened(desk)
+    shown.unit.activated.emit(1)
+    answers.leave = "discard"
+    click(shown.anew)
+    assert not desk.window.isVisible()
+    assert desk.window.studio.anew
+    begun: list[list[str]] = []
+    monkeypatch.setattr(os, "execv", lambda _program, words: begun.append(words))
+    start_anew(desk.document.path)
+    assert begun == [[sys.executable, "-m", "nomos", str(desk.document.path)]]

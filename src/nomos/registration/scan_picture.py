@@ -195,15 +195,17 @@ class _Level:
         """The least-squares change of one pull, and its covariance."""
         import cv2
 
-        others = self._bits & ~np.int32(1 << pull)
+        bit = np.int32(1 << pull)
+        sets = np.arange(len(self._table), dtype=np.int32)
+        changes = self._table[sets | bit] - self._table[sets & ~bit]
+        others = self._bits & ~bit
         own = self._own[pull]
-        off, on = self._table[others], self._table[others | np.int32(1 << pull)]
-        difference = on - off
+        off, difference = self._table[others], changes[others]
         blurred = cv2.GaussianBlur(own, (0, 0), _SMOOTH_PX)
         expected = cv2.GaussianBlur(off + own[..., None] * difference, (0, 0), _SMOOTH_PX)
         slope_x = cv2.Sobel(blurred, cv2.CV_32F, 1, 0, ksize=3, scale=1 / 8)
         slope_y = cv2.Sobel(blurred, cv2.CV_32F, 0, 1, ksize=3, scale=1 / 8)
-        edge = (np.abs(slope_x) + np.abs(slope_y) > 0.04) & (np.abs(difference).max(axis=2) > 4)
+        edge = (np.abs(slope_x) + np.abs(slope_y) > 0.04) & (np.abs(changes).max(axis=1) > 4)[others]
         if np.count_nonzero(edge) < 30:
             return np.zeros(6), self._prior()
         y, x = np.nonzero(edge)

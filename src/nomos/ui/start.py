@@ -1,5 +1,6 @@
 """Where the window is put together and opened."""
 
+import contextlib
 import gc
 import os
 import socket
@@ -72,7 +73,17 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     status = application.exec()
     keeping.close()
     desk.close()
+    if desk.window.studio.anew:
+        settings.sync()
+        start_anew(desk.document.path)
     return status
+
+
+def start_anew(path: Path | None) -> None:
+    """Another Nomos in this one's place, on a project. Returns only where that cannot be."""
+    opened = [] if path is None else [str(path.resolve())]
+    with contextlib.suppress(OSError):
+        os.execv(sys.executable, [sys.executable, "-m", "nomos", *opened])
 
 
 def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Rescue | None = None) -> None:

@@ -37,6 +37,8 @@ class StudioHand(QObject):
         self._window, self._hand, self._settings = window, controller, settings
         self._path = studio_path(settings)
         self.preferences: Preferences | None = None
+        self.anew = False
+        """Whether the program is to start anew once the window is closed."""
         controller.designer.studio = self._begun
         controller.files.studio = self._path
         page = settings.value("page", "", str)
@@ -60,10 +62,16 @@ class StudioHand(QObject):
         made.carry_asked.connect(self._carry)
         made.bring_asked.connect(self._bring)
         made.forget_asked.connect(self._forget)
+        made.anew_asked.connect(self._start_anew)
         made.finished.connect(self._closed)
         self.preferences = made
         self._show()
         made.open()
+
+    def _start_anew(self) -> None:
+        if self.preferences is not None:
+            self.preferences.accept()
+        self.anew = self._window.close()
 
     def _closed(self) -> None:
         self.preferences = None

@@ -5792,6 +5792,14 @@
    <translation>Neue Drucke ohne das beginnen</translation>
   </message>
   <message>
+   <source>Start Nomos anew with these</source>
+   <translation>Nomos damit neu starten</translation>
+  </message>
+  <message>
+   <source>Closes this window and opens it again on the same file.</source>
+   <translation>Schließt dieses Fenster und öffnet es auf derselben Datei wieder.</translation>
+  </message>
+  <message>
    <source>Size of the text</source>
    <translation>Schriftgröße</translation>
   </message>

@@ -23,6 +23,7 @@ class Preferences(QDialog):
     carry_asked = pyqtSignal()
     bring_asked = pyqtSignal()
     forget_asked = pyqtSignal()
+    anew_asked = pyqtSignal()
 
     def __init__(self, parent: QWidget, settings: QSettings, papers: list[str], page: str) -> None:
         super().__init__(parent)
@@ -49,11 +50,14 @@ class Preferences(QDialog):
         self.kept, self.keep = label(), button(tr("Keep this print's tools, paper and inks"))
         self.carry, self.bring = button(tr("Carry it to a file…")), button(tr("Bring one in…"))
         self.forget = button(tr("Begin new prints without it"), plain=True)
+        self.anew = button(tr("Start Nomos anew with these"))
+        self.anew.setToolTip(tr("Closes this window and opens it again on the same file."))
+        self.anew.hide()
         self.close_it = button(tr("Close"))
         for widget in (
             label(tr("This machine"), kind="question"), fields,
             label(tr("Text, light, lengths and language change when Nomos is next started."), kind="quiet"),
-            label(tr("The studio"), kind="question"),
+            self.anew, label(tr("The studio"), kind="question"),
             label(
                 tr("Tools, boards, rollers, times, papers, inks and how far your sheets meet: kept from one "
                 "print and given to the next new one."),
@@ -85,13 +89,19 @@ class Preferences(QDialog):
         self.look.activated.connect(lambda place: self._settings.setValue("light or dark", LOOKS[place][0]))
         self.unit.activated.connect(lambda place: self._settings.setValue("lengths in", UNITS[place][0]))
         self.language.activated.connect(lambda n: self._settings.setValue("language", _SPOKEN[n][0]))
+        for control in (self.text, self.look, self.unit, self.language):
+            control.activated.connect(self._offer_anew)
         self.page.textActivated.connect(self._take_page)
         for made, wish in (
             (self.keep, self.keep_asked), (self.carry, self.carry_asked), (self.bring, self.bring_asked),
-            (self.forget, self.forget_asked),
+            (self.forget, self.forget_asked), (self.anew, self.anew_asked),
         ):  # fmt: skip
             made.clicked.connect(wish)
         self.close_it.clicked.connect(self.accept)
+
+    def _offer_anew(self) -> None:
+        self.anew.show()
+        self._fit()
 
     def _take_page(self, page: str) -> None:
         self._settings.setValue("page", page)
@@ -104,6 +114,9 @@ class Preferences(QDialog):
         self.keep.setToolTip("" if project else tr("Open a sketch or a project first."))
         self.carry.setEnabled(bool(kept))
         self.forget.setVisible(bool(kept))
+        self._fit()
+
+    def _fit(self) -> None:
         # Text that wraps has no height of its own until its width is known.
         column = self.layout()
         if column is not None:
