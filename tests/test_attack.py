@@ -5,16 +5,17 @@ from pathlib import Path
 
 import pytest
 
+FED = "projects", "pictures", "shelves", "logs", "studios", "scans", "readings", "options", "layers"
+KILLED = "saves killed", "logs killed", "full disk"
 
-@pytest.mark.parametrize("name", [
-    "projects", "pictures", "shelves", "logs", "studios", "scans", "readings", "options", "layers",
-    "saves killed", "logs killed", "full disk",
-])  # fmt: skip
-def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(name: str) -> None:
+
+@pytest.mark.parametrize("names", [FED, KILLED])
+def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(names: tuple[str, ...]) -> None:
     sys.path.insert(0, str(Path(__file__).resolve().parents[1] / "tools"))
     try:
         import attack  # type: ignore[import-not-found] # a tool, no part of the program
     finally:
         sys.path.pop(0)
-    found = [each for each in attack.attacked(8, 7, {name}, workers=1) if each[2]]
-    assert not found
+    found = list(attack.attacked(6 * len(names), 7, set(names), workers=1))
+    assert {name for name, _, _ in found} == set(names)
+    assert [each for each in found if each[2]] == []

@@ -51,22 +51,8 @@ def test_words_stand_out_from_their_ground_in_both_themes(tones: theme.Tones) ->
             assert contrast(words, ground) >= LEAST_CONTRAST, (words, ground)
 
 
-def test_everything_a_hand_can_reach_has_a_name(demo_desk: Desk) -> None:
-    """What assistive technology reads out: words of its own, or a name given."""
-    desk = demo_desk
-    for station in STATIONS:
-        desk.window.go_to(station)
-        settle(desk)
-        for widget in desk.window.findChildren(QWidget):
-            reached = widget.isVisible() and widget.focusPolicy() & Qt.FocusPolicy.TabFocus
-            inside = isinstance(widget, QLineEdit) and isinstance(widget.parent(), QWidget)
-            if not reached or (inside and type(widget).__name__ == "QLineEdit"):
-                continue
-            words = widget.text() if isinstance(widget, QAbstractButton) else ""
-            assert widget.accessibleName() or words, f"{station}: {type(widget).__name__}"
-
-
-def test_every_control_says_what_it_is_for(little_desk: Desk) -> None:
+def test_every_control_has_a_name_and_says_what_it_is_for(little_desk: Desk) -> None:
+    """Words of its own or a name given, which assistive technology reads out; and a tip."""
     desk = little_desk
     for station in STATIONS:
         desk.window.go_to(station)
@@ -76,11 +62,18 @@ def test_every_control_says_what_it_is_for(little_desk: Desk) -> None:
             if part:
                 widget.turn_to(part)
                 settle(desk)
-            for control in widget.findChildren(QWidget):
-                used = isinstance(control, QAbstractButton | QComboBox | QAbstractSpinBox | QSlider)
-                if used and control.isVisible():
-                    words = control.accessibleName() or getattr(control, "text", str)()
-                    assert control.toolTip(), f"{station}, {part}: {words}"
+            for control in desk.window.findChildren(QWidget):
+                if control.isVisible():
+                    look_at(control, f"{station}, {part}", tip=widget.isAncestorOf(control))
+
+
+def look_at(control: QWidget, where: str, *, tip: bool) -> None:
+    words = control.text() if isinstance(control, QAbstractButton) else ""
+    inside = type(control) is QLineEdit and isinstance(control.parent(), QWidget)
+    if control.focusPolicy() & Qt.FocusPolicy.TabFocus and not inside:
+        assert control.accessibleName() or words, f"{where}: {type(control).__name__}"
+    if tip and isinstance(control, QAbstractButton | QComboBox | QAbstractSpinBox | QSlider):
+        assert control.toolTip(), f"{where}: {control.accessibleName() or words}"
 
 
 def press(desk: Desk, key: Qt.Key, modifier: Qt.KeyboardModifier = Qt.KeyboardModifier.NoModifier) -> None:
