@@ -9,8 +9,10 @@ than ten seconds or more than 1.5 GB is a fault, and so is a window held for hal
 """
 
 import argparse
+import importlib
 import multiprocessing
 import os
+import pkgutil
 import random
 import resource
 import shutil
@@ -63,11 +65,23 @@ def attack(job: tuple[str, int, str]) -> tuple[str, int, str]:
 _SEEDS: list[Seeds] = []
 
 
+def _load_all() -> None:
+    """Every module but the window's, so that no process that is attacked loads its own."""
+    import scipy.optimize  # noqa: F401
+
+    import nomos
+
+    for module in pkgutil.walk_packages(nomos.__path__, "nomos."):
+        if not module.name.startswith(("nomos.ui", "nomos.__main__")):
+            importlib.import_module(module.name)
+
+
 def attacked(runs: int, seed: int, only: set[str], workers: int = 2) -> Iterator[tuple[str, int, str]]:
     """Run so many attacks, over all that is attacked. (name, seed, fault or "")."""
     home = tempfile.mkdtemp()
     seeding = tempfile.mkdtemp()
     _SEEDS[:] = [Seeds(Path(seeding))]
+    _load_all()
     names = [name for name in attacks(_SEEDS[0]) if not only or name in only]
     seldom, often = ([name for name in names if (name in _SELDOM) == rare] for rare in (True, False))
     jobs = [(_turn_of(n, seldom, often), seed * 1_000_000 + n, home) for n in range(runs)]
