@@ -1,4 +1,4 @@
-"""Where the program keeps its own things, and what it does where nothing can be kept there."""
+"""Where the program keeps its own things, what stands in where nothing can be kept, and names of files."""
 
 import tempfile
 from collections.abc import Callable
@@ -6,6 +6,8 @@ from pathlib import Path
 
 from platformdirs import user_config_path, user_state_path
 
+# A file name may take 255 bytes, and a letter up to four of them.
+_MOST_LETTERS = 40
 _STANDING_IN: dict[Path | str, Path] = {}
 
 
@@ -36,3 +38,10 @@ def _usable(kind: str, place: Callable[[str], Path]) -> Path:
         if wanted not in _STANDING_IN:
             _STANDING_IN[wanted] = Path(tempfile.mkdtemp(prefix=f"nomos-{kind}-"))
         return _STANDING_IN[wanted]
+
+
+def file_name(name: str) -> str:
+    """A name of any letters as part of a file name."""
+    kept = "".join(letter if letter.isalnum() else "-" for letter in name.lower())
+    whole = "-".join(part for part in kept.split("-") if part)
+    return whole[:_MOST_LETTERS].strip("-") or "block"

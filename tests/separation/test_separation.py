@@ -31,7 +31,8 @@ def two_fields_and_a_line() -> np.ndarray:
 
 
 def test_the_plain_way_makes_a_block_a_colour_and_finds_the_key() -> None:
-    found = one_block_per_colour(two_fields_and_a_line(), LABS, PPM, PAPER)
+    key = find_key(two_fields_and_a_line(), LABS, PPM)
+    found = one_block_per_colour(LABS, PAPER, key=key)
     assert [plan.colours for plan in found.blocks] == [(1,), (2,), (3,)]
     assert [plan.is_key for plan in found.blocks] == [False, False, True]
     assert found.bare == (0,)

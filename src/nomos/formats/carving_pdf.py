@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from PIL import Image
 
 from nomos.carving.maps import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
-from nomos.formats.files import file_name
+from nomos.folders import file_name
 from nomos.formats.pdf import DEFAULT_PAPER, Sheet, draw_pages, new_canvas
 from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, space, text_pages
 from nomos.language import tr

@@ -88,14 +88,3 @@ def write_file(folder: Path, name: str, data: bytes) -> str:
     with replacing(folder / name) as file:
         file.write(data)
     return name
-
-
-_MOST_LETTERS = 40
-
-
-def file_name(name: str) -> str:
-    """A name of any letters as part of a file name."""
-    kept = "".join(letter if letter.isalnum() else "-" for letter in name.lower())
-    whole = "-".join(part for part in kept.split("-") if part)
-    # A file name may take 255 bytes, and a letter up to four of them.
-    return whole[:_MOST_LETTERS].strip("-") or "block"

@@ -12,8 +12,9 @@ from PIL import Image
 from nomos.colour import lab_to_hex
 from nomos.design.limits import MAX_PAGE_PIXELS, check_pixels
 from nomos.errors import BadInput
+from nomos.folders import file_name
 from nomos.formats.drawing import Drawing, Shape
-from nomos.formats.files import file_name, write_file, writing_into
+from nomos.formats.files import write_file, writing_into
 from nomos.formats.openraster import MaskLayer, openraster
 from nomos.formats.svg import drawing_svg
 from nomos.language import tr

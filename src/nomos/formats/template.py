@@ -7,7 +7,7 @@ from typing import Literal
 import numpy as np
 
 from nomos.colour import lab_to_hex
-from nomos.formats.files import file_name
+from nomos.folders import file_name
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project

@@ -2,8 +2,8 @@
 
 from collections.abc import Sequence
 from functools import cache
+from html import escape
 from typing import TYPE_CHECKING, Any
-from xml.sax.saxutils import escape
 
 from nomos import typeface
 
@@ -47,7 +47,7 @@ def paragraph(text: str, size_pt: float = 10.0, *, bold: bool = False, after_mm:
         f"{name}{size_pt}", fontName=name, fontSize=size_pt, leading=size_pt * _LEADING,
         spaceAfter=after_mm * MM, splitLongWords=1,
     )  # fmt: skip
-    return Paragraph(escape("".join(letter for letter in text if letter.isprintable())), style)
+    return Paragraph(escape("".join(letter for letter in text if letter.isprintable()), quote=False), style)
 
 
 def space(height_mm: float) -> "Flowable":

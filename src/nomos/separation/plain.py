@@ -82,26 +82,18 @@ def find_key(labels: Labels, labs: Sequence[Lab], px_per_mm: float) -> int | Non
 
 
 def one_block_per_colour(
-    labels: Labels,
-    labs: Sequence[Lab],
-    px_per_mm: float,
-    paper: Lab,
-    *,
-    line: int | None = None,
-    bare: int | None = None,
+    labs: Sequence[Lab], paper: Lab, *, key: int | None, bare: int | None = None
 ) -> PlainSeparation:
     """Separate a flat design the plain way.
 
     Parameters
     ----------
-    labels : (height, width) uint8 colour numbers.
-    labs : CIELAB D50/2 deg of each number.
-    px_per_mm : resolution of the labels.
+    labs : CIELAB D50/2 deg of each colour number.
     paper : CIELAB of the paper. The lightest colour stays bare if it is within
         ΔE00 6 of the paper, or within 6 of white (a sketch on white paper).
-    line, bare : the numbers of the drawn line and of bare paper, where the sketch was read with them.
+    key : the number of the line, as drawn or as `find_key` finds it; None if there is none.
+    bare : the number of bare paper, where the sketch was read with it.
     """
-    key = find_key(labels, labs, px_per_mm) if line is None else line
     lightest = max(range(len(labs)), key=lambda n: labs[n][0])
     white = np.array([paper, (100.0, 0.0, 0.0)])
     is_bare = (

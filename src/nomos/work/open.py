@@ -30,7 +30,7 @@ from nomos.design.svg import is_svg
 from nomos.language import tr
 from nomos.progress import Part, Progress, show
 from nomos.project import Project, Source, digest, labels_to_png
-from nomos.project.blocks.edits import with_flat_design
+from nomos.project.blocks.edits import key_of, with_flat_design
 from nomos.project.blocks.fields import carried
 from nomos.project.model.edits import DEFAULT_PAPER_LAB, new_project, with_image_size, with_source
 from nomos.project.model.naming import carried_names
@@ -84,7 +84,10 @@ class Look:
 
 @dataclass(frozen=True, eq=False)
 class Flattened:
-    """A design flattened, and what it was made of; `even` is the picture with its light evened out."""
+    """A design flattened, and what it was made of.
+
+    even : the picture with its light evened out. key : the colour that a key is cut from, if there is one.
+    """
 
     source: Source
     wish: Wish
@@ -92,6 +95,7 @@ class Flattened:
     flat: FlatDesign
     labels_png: bytes
     even: Rgb
+    key: int | None
 
 
 @dataclass(frozen=True)
@@ -111,7 +115,8 @@ class Flatten:
             read_as=wish.read_as, corrections=wish.corrections, looked=looked,
             progress=Part(progress, 0.6, 1.0),
         )  # fmt: skip
-        return Flattened(self.look.source, wish, looked, flat, labels_to_png(flat.labels), looked.even_rgb())
+        png = labels_to_png(flat.labels)
+        return Flattened(self.look.source, wish, looked, flat, png, looked.even_rgb(), key_of(flat))
 
 
 def flatten_of(source: Source, data: bytes, wish: Wish) -> Flatten:
@@ -249,4 +254,5 @@ def reflattened(
         seed=done.wish.seed,
         read_as=done.wish.read_as,
         corrections=done.wish.corrections,
+        key=done.key,
     )

@@ -168,6 +168,15 @@ def candidates(project: Project, wanted: Wanted) -> tuple[CandidateInk, ...]:
     return mixable_inks(stock_of(project), [project.flat.colours[n].lab for n in numbers if n not in bare])
 
 
+def ink_names(project: Project, wanted: Wanted) -> frozenset[str]:
+    """What the inks are called that plans are made of; those still to be mixed have no names."""
+    if wanted.source == "process":
+        return frozenset(ink.name for ink in PROCESS_INKS)
+    if wanted.source in ("shelf", "studio"):
+        return frozenset(each.ink.name for each in wanted.shelf)
+    return frozenset(ink.name for ink in project.inks) if wanted.source == "own" else frozenset()
+
+
 def plans_of(project: Project, cut: Cut, wanted: Wanted) -> Plans:
     """The request for plans for a project's flat design."""
     own = held(

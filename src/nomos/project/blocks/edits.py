@@ -1,6 +1,7 @@
 """Edits of colours, blocks and what prints where."""
 
 from collections.abc import Mapping, Sequence
+from typing import Literal
 
 from msgspec.structs import replace
 
@@ -22,7 +23,14 @@ from nomos.project.model import (
 )
 from nomos.project.model.naming import fresh_number, named
 from nomos.project.model.pruning import pruned
-from nomos.separation import one_block_per_colour
+from nomos.separation import find_key, one_block_per_colour
+
+
+def key_of(flat: FlatDesign) -> int | None:
+    """The number of the colour that a key is cut from: the line as it was read, or else as it is found."""
+    if flat.line is not None:
+        return flat.line
+    return find_key(flat.labels, [colour.lab for colour in flat.colours], flat.px_per_mm)
 
 
 def with_flat_design(
@@ -36,13 +44,16 @@ def with_flat_design(
     seed: int = 0,
     read_as: ReadAs | None = None,
     corrections: tuple[Correction, ...] = (),
+    key: int | Literal["to be found"] | None = "to be found",
 ) -> Project:
-    """The project with a new flat design, separated the plain way and ordered light to dark."""
+    """The project with a new flat design, separated the plain way and ordered light to dark.
+
+    key : what `key_of` finds of the design, where it was looked for beforehand.
+    """
     labs = [colour.lab for colour in flat.colours]
     names = names or colour_names(labs)
-    separation = one_block_per_colour(
-        flat.labels, labs, flat.px_per_mm, project.paper.lab, line=flat.line, bare=flat.paper
-    )
+    key = key_of(flat) if key == "to be found" else key
+    separation = one_block_per_colour(labs, project.paper.lab, key=key, bare=flat.paper)
     inks, blocks, impressions = [], [], []
     for number, plan in enumerate(separation.blocks, start=1):
         own = plan.colours[0]

@@ -24,6 +24,7 @@ Done = Callable[[A], None]
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
 _TURN_S = 0.001
+_TELL_S = 0.03
 # A window that is closed is gone within a second, whatever is being worked on.
 _LAST_S = 0.7
 _NO_MEMORY = tr("There is not enough memory for this; close other programs or make the design smaller.")
@@ -43,16 +44,23 @@ class _Job(Generic[A]):
     request: Request[A] | None
     owner: object
     called_off: threading.Event = field(default_factory=threading.Event)
+    told_at: float = -1.0
+    parts: list[object] = field(default_factory=list)
 
     def report(self, fraction: float, message: str) -> None:
         if self.called_off.is_set():
             raise Cancelled
-        self.asker.runner.reported.emit(self, fraction, message)
+        # More often than this nobody sees it, and each word takes a turn of the window's thread.
+        now = time.monotonic()
+        if now - self.told_at >= _TELL_S:
+            self.told_at = now
+            self.asker.runner.reported.emit(self, fraction, message)
 
     def show(self, part: object) -> None:
-        """Hand a first answer over before the last one is there."""
+        """Hand a first answer over before the last one is there; of several not yet seen the newest."""
         self.report(0.0, "")
-        self.asker.runner.showed.emit(self, part)
+        self.parts[:] = [part]
+        self.asker.runner.showed.emit(self)
 
 
 class Asker:
@@ -129,7 +137,7 @@ class JobRunner(QObject):
     settled = pyqtSignal(object)
     """(asker): its work has ended, failed or been called off."""
     reported = pyqtSignal(object, float, str)
-    showed = pyqtSignal(object, object)
+    showed = pyqtSignal(object)
     _ended = pyqtSignal(object, object, object)
 
     def __init__(self) -> None:
@@ -241,9 +249,10 @@ class JobRunner(QObject):
         if job.asker.job is job:
             self.progressed.emit(job.asker, fraction, message)
 
-    def _show(self, job: _Job[Any], part: object) -> None:
-        if job.asker.job is job and self._still_wanted(job) and job.shown is not None:
-            job.shown(part)
+    def _show(self, job: _Job[Any]) -> None:
+        wanted = job.asker.job is job and self._still_wanted(job)
+        if job.parts and wanted and job.shown is not None:
+            job.shown(job.parts.pop())
 
     def _settle(self, job: _Job[Any], result: object, problem: str | None) -> None:
         if job.asker.job is not job:

@@ -11,7 +11,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.edition import EditionState, Event, LogError, append_event, now_text, read_log, set_aside
 from nomos.errors import BadInput
-from nomos.folders import state_folder
+from nomos.folders import file_name, state_folder
 from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import written
@@ -52,9 +52,6 @@ class LogBook(QObject):
             return self._kept_in / f"print{LOG_SUFFIX}"
         if self._document.path is not None:
             return log_path(self._document.path)
-        # Imported here: what writes files is not needed before a project is printed.
-        from nomos.formats.files import file_name
-
         title = self._document.project.title if self._document.project else "print"
         # Two projects that are not saved may have one title; their records are two all the same.
         return bench_folder() / f"{file_name(title)[:60]}-{self._document.session}{LOG_SUFFIX}"

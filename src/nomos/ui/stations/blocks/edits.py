@@ -4,6 +4,7 @@ from dataclasses import replace
 from typing import TYPE_CHECKING, get_args
 
 from nomos.language import tr
+from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.blocks.edits import (
     with_block,
@@ -45,10 +46,16 @@ class BlockEdits:
             return
         if kind == "drawn":
             pull = self._hand.state.pull
-            chosen = project.impression(pull).block if pull else ""
-            lines = self._hand.keeper.proof.drawn_key if self._hand.keeper.proof else None
-            own = next((b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen)
-            self._hand.edit(tr("Drawn key"), lambda p: with_drawn_key(p, own))
+            chosen, proof = project.impression(pull).block if pull else "", self._hand.keeper.proof
+
+            def drawn(project: Project, _progress: Progress) -> Project:
+                lines = proof.drawn_key if proof else None
+                own = next(
+                    (b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen
+                )
+                return with_drawn_key(project, own)
+
+            self._hand.methods.slowly(tr("Drawn key"), drawn)
         elif kind == "contour":
             self._hand.edit(tr("Contour key"), with_contour_key)
         elif kind == "shadow":

@@ -71,11 +71,12 @@ class Methods(QObject):
 
     def printed_by(self, method: str) -> Slow | None:
         """What makes the project printed another way."""
-        key = self._keeper.proof.drawn_key if self._keeper.proof else None
-        known = next((each for each in METHODS if each == method), None)
+        proof, known = self._keeper.proof, next((each for each in METHODS if each == method), None)
         if known is None:
             return None
-        return lambda project, progress: with_method(project, known, key, progress=progress)
+        return lambda project, progress: with_method(
+            project, known, proof.drawn_key if proof else None, progress=progress
+        )
 
     def take_order(self, key: str) -> None:
         """Take one of the orders offered; a reduction's inks follow."""

@@ -11,7 +11,7 @@ from nomos.project import Project
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
-from nomos.work.plans import Found, InkSource, Plans, Wanted, candidates, plans_of
+from nomos.work.plans import Found, InkSource, Plans, Wanted, ink_names, plans_of
 
 
 class Planner(QObject):
@@ -58,11 +58,7 @@ class Planner(QObject):
         project, cut = self._document.project, self._keeper.cut
         if project is None or project.flat is None or cut is None:
             return
-        try:
-            known = {ink.name for ink in candidates(project, self.wanted)}
-        except BadInput as error:
-            self.told.emit(str(error))
-            return
+        known = ink_names(project, self.wanted)
         # A use that was wished of an ink of another shelf is kept for when that comes back.
         uses = tuple(each for each in self.wanted.uses if each[0] in known)
         self.request = plans_of(project, cut, replace(self.wanted, uses=uses))
