@@ -126,10 +126,12 @@ def all_actions(beats: Beats) -> None:
                 beats.time(f"{station}: turn to {part}", partial(widget.turn_to, part))
             for made in pressable(widget):
                 before = stack.index()
+                # A button may be gone once another was pressed, or by its own press.
                 with contextlib.suppress(RuntimeError):
-                    beats.time(f"{station} {part}: {made.text()}", made.click)
-                if stack.index() > before:
-                    beats.time(f"{station} {part}: undo {made.text()}", stack.undo)
+                    words = made.text()
+                    beats.time(f"{station} {part}: {words}", made.click)
+                    if stack.index() > before:
+                        beats.time(f"{station} {part}: undo {words}", stack.undo)
         for look, made in window.looks.buttons.items():
             if made.isVisible() and made.isEnabled():
                 beats.time(f"{station}: look at {look}", made.click)

@@ -32,6 +32,7 @@ from nomos.work.days import count_of, days_of
 from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
+from nomos.work.joins import joins_of
 from nomos.work.open import Wish, flatten_of, open_design
 from nomos.work.orders import orders_of
 from nomos.work.packet import write_cutting, write_packet
@@ -65,6 +66,7 @@ REQUESTS: dict[str, Make] = {
     "Magnify": lambda p, _a, cut: magnify_of(p, cut, (60.0, 70.0)),
     "CountDays": lambda p, _a, _cut: count_of(p),
     "PlanDays": lambda p, _a, _cut: days_of(p, date(2026, 11, 30)),
+    "Joins": lambda p, _a, cut: joins_of(p, cut),
     "LookForFreedom": lambda p, _a, cut: freedom_request(p, cut, p.impressions[1].id),
     "LookAtInking": lambda p, _a, cut: inking_of(p, cut),
     "Look": lambda p, a, _cut: _flatten(p, a),

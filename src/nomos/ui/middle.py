@@ -54,8 +54,9 @@ class Middle(QStackedWidget):
         card = hand.inkroom.card
         pull = looked_at.pull if looked_at.shown == "free" else None
         free = hand.keeper.free_of(pull) if pull is not None else None
+        joins = hand.keeper.joins() if looked_at.shown == "traps" else None
         self.sheet.show_content(
-            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines, free)
+            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines, free, joins)
         )
 
     def _belonging(self) -> QWidget:

@@ -11358,6 +11358,10 @@ N</translation>
    <translation>Unsichtbares wird gesucht</translation>
   </message>
   <message>
+   <source>looking at the joins</source>
+   <translation>Nähte werden angesehen</translation>
+  </message>
+  <message>
    <source>a first look</source>
    <translation>ein erster Blick</translation>
   </message>

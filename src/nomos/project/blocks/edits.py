@@ -1,7 +1,6 @@
 """Edits of colours, blocks and what prints where."""
 
 from collections.abc import Mapping, Sequence
-from typing import Literal
 
 from msgspec.structs import replace
 
@@ -25,6 +24,9 @@ from nomos.project.model.naming import fresh_number, named
 from nomos.project.model.pruning import pruned
 from nomos.separation import find_key, one_block_per_colour
 
+TO_BE_FOUND = -1
+"""No colour's number: the key of a design has not been looked for."""
+
 
 def key_of(flat: FlatDesign) -> int | None:
     """The number of the colour that a key is cut from: the line as it was read, or else as it is found."""
@@ -44,7 +46,7 @@ def with_flat_design(
     seed: int = 0,
     read_as: ReadAs | None = None,
     corrections: tuple[Correction, ...] = (),
-    key: int | Literal["to be found"] | None = "to be found",
+    key: int | None = TO_BE_FOUND,
 ) -> Project:
     """The project with a new flat design, separated the plain way and ordered light to dark.
 
@@ -52,7 +54,7 @@ def with_flat_design(
     """
     labs = [colour.lab for colour in flat.colours]
     names = names or colour_names(labs)
-    key = key_of(flat) if key == "to be found" else key
+    key = key_of(flat) if key == TO_BE_FOUND else key
     separation = one_block_per_colour(labs, project.paper.lab, key=key, bare=flat.paper)
     inks, blocks, impressions = [], [], []
     for number, plan in enumerate(separation.blocks, start=1):

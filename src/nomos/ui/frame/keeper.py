@@ -1,6 +1,7 @@
 """Keeps the proof that belongs to the project: cuts, lays and colours again only what has changed."""
 
 from dataclasses import dataclass, replace
+from typing import TypeVar
 
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
@@ -12,7 +13,11 @@ from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
 from nomos.work.freedom import Freedom, LookForFreedom, freedom_request
 from nomos.work.inking import LookAtInking, inking_of
+from nomos.work.joins import Joins, JoinsPage, joins_of
+from nomos.work.request import Request
 from nomos.work.review import LookClosely, look_of, slow_findings
+
+A = TypeVar("A")
 
 # While a hand drags a block the sheet is laid at this size, about that of the view: 10 ms.
 _DRAG_PIXELS = 350_000
@@ -43,6 +48,8 @@ class ProofKeeper(QObject):
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
         self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
         self._frees = Asker(runner, "free", self.failed.emit, said=LookForFreedom.said)
+        self._joinings = Asker(runner, "joins", self.failed.emit, said=Joins.said)
+        self._joins: tuple[object, JoinsPage] | None = None
         self._free: tuple[object, Freedom] | None = None
         self._laid: _Laid | None = None
         self._wanted: Bare | None = None
@@ -71,13 +78,25 @@ class ProofKeeper(QObject):
         # The same pull of another print is another one.
         key = (project.source, pull)
         if not self.rough:
-            request = freedom_request(project, self.cut, pull)
-            known = self._runner.answers.known(request)
-            if known is None:
-                self._frees.ask(request, lambda _: self.changed.emit())
-            else:
-                self._free = (key, known)
+            known = self._known(self._frees, freedom_request(project, self.cut, pull))
+            self._free = self._free if known is None else (key, known)
         return self._free[1] if self._free is not None and self._free[0] == key else None
+
+    def joins(self) -> JoinsPage | None:
+        """How the colours join; asked for when it is not known, and what was known until then."""
+        project = self._document.project
+        if project is None or self.cut is None or self.proof is None:
+            return None
+        if not self.rough:
+            known = self._known(self._joinings, joins_of(project, self.cut))
+            self._joins = self._joins if known is None else (self.cut.masks.labels_png, known)
+        return self._joins[1] if self._joins and self._joins[0] == self.cut.masks.labels_png else None
+
+    def _known(self, asker: Asker, request: Request[A]) -> A | None:
+        known = self._runner.answers.known(request)
+        if known is None:
+            asker.ask(request, lambda _: self.changed.emit())
+        return known
 
     def _make_up(self) -> None:
         """Do what was left while a hand was dragging."""
@@ -121,7 +140,8 @@ class ProofKeeper(QObject):
             self._looks.cancel()
             self._inkings.cancel()
             self._frees.cancel()
-            self._free = None
+            self._joinings.cancel()
+            self._free = self._joins = None
             self._laid, self.proof, self._wanted, self._look, self._inking = None, None, None, None, None
             self.changed.emit()
             return

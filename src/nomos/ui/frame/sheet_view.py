@@ -22,11 +22,12 @@ from nomos.project.model import Outline
 from nomos.project.register.system import marks_of, plan_of_system
 from nomos.proof import Index
 from nomos.registration import PrintedMark, Rect, SystemPlan
-from nomos.ui.frame.overlays import free_raster, trap_raster
+from nomos.ui.frame.overlays import free_raster, joins_raster
 from nomos.ui.frame.raster import Page, Raster, index_levels, picture_levels
 from nomos.ui.frame.state import MIRRORED, Marked, UiState
 from nomos.units import lengths_text, number
 from nomos.work.freedom import Freedom
+from nomos.work.joins import JoinsPage
 
 
 @dataclass(frozen=True)
@@ -96,12 +97,13 @@ def sheet_content(
     laid_over: Overlay | None = None,
     outlines: Overlay | None = None,
     free: Freedom | None = None,
+    joins: JoinsPage | None = None,
 ) -> SheetContent:
     """The sheet for a station.
 
     sketch : the design's own pixels, once read; outlines : the same with the outlines of the fields.
     card : a drawdown card. laid_over : words, spots, or another picture of the whole sheet.
-    free : where the chosen block is free, if that is what is looked at.
+    free : where the chosen block is free, joins : how colours join, if that is what is looked at.
     """
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
@@ -113,8 +115,10 @@ def sheet_content(
         raster = _card_raster(project, card)
     elif free is not None:
         raster = free_raster(project, free)
+    elif joins is not None:
+        raster = joins_raster(project, joins)
     elif proof is not None:
-        raster = _flat(proof) if state.shown in ("flat", "outlined", "picture") else _print(proof, state)
+        raster = _flat(proof) if state.shown in _FLAT else _print(proof, state)
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
     at_register = state.station == "register"
@@ -209,8 +213,6 @@ def _print(proof: Proof, state: UiState) -> Raster:
         return _carved(proof, state.pull, state.marked)
     elif state.shown == "pieces":
         return _sawn(proof)
-    elif state.shown == "traps":
-        return trap_raster(proof)
     elif state.shown == "sheets":
         labs = _coloured_sheets(proof)
     elif state.shown == "where" and state.pull is not None and state.pull in laid.pulls:
@@ -234,6 +236,8 @@ def looked_at(proof: Proof, state: UiState) -> NDArray[np.float64]:
 
 # So much of what the chosen pull leaves alone is still seen.
 _FADED_SHARE = 0.22
+# What is looked at on the flat design, or shows it until it is there.
+_FLAT = ("flat", "outlined", "picture", "traps")
 
 
 def _faded(proof: Proof, labs: NDArray[np.float64], kept: NDArray[np.bool_]) -> NDArray[np.float64]:

@@ -1,0 +1,76 @@
+"""How the colours of a print join: what runs under what, and what only kisses, as a page to look at."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+import numpy as np
+
+from nomos.language import tr
+from nomos.progress import Part, Progress
+from nomos.project import Block, Project
+from nomos.project.blocks.traps import border_traps
+from nomos.proof import Index, mips
+from nomos.separation.contour import contour_mask
+from nomos.work.cut import Cut
+from nomos.work.request import Ask
+
+# It is looked at on a screen: no more pixels than that.
+_PIXELS = 2_500_000
+
+
+@dataclass(frozen=True, eq=False)
+class JoinsPage:
+    """The image by numbers: its flat colours; then what is trapped, what runs under the key, what kisses.
+
+    levels : (height, width) numbers, each half as fine as the one before.
+    px_per_mm : of the finest.
+    """
+
+    levels: tuple[Index, ...]
+    px_per_mm: float
+
+
+@dataclass(frozen=True)
+class Joins:
+    """Where colours join.
+
+    blocks : the project's. kisses : flat colours that only meet. tolerance_mm : how wide that is shown.
+    """
+
+    cut: Cut
+    blocks: tuple[Block, ...]
+    kisses: tuple[tuple[int, int], ...]
+    tolerance_mm: float
+    said: ClassVar[str] = tr("looking at the joins")
+
+    def work(self, ask: Ask, progress: Progress) -> JoinsPage:
+        """Look. Raises Cancelled."""
+        cut = ask(self.cut, Part(progress, 0.0, 0.5))
+        step = max(1, int(np.ceil(np.sqrt(cut.labels.size / _PIXELS))))
+        labels = np.ascontiguousarray(cut.labels[::step, ::step])
+        count = int(cut.labels.max(initial=0)) + 1
+        hidden = _among(labels, {n for block in self.blocks if block.is_key for n in block.colours})
+        more = np.zeros(labels.shape, bool)
+        for place, block in enumerate(self.blocks):
+            progress.report(0.5 + 0.3 * place / len(self.blocks), self.said)
+            if not block.is_key and block.contour is None:
+                more |= (cut.masks[place][::step, ::step] == 1) & ~_among(labels, set(block.colours))
+        page = labels.copy()
+        page[more & ~hidden] = count
+        page[more & hidden] = count + 1
+        progress.report(0.85, self.said)
+        if self.kisses:
+            wide = max(self.tolerance_mm * cut.px_per_mm / step, 2.0)
+            page[contour_mask(labels, [(a, b, wide) for a, b in self.kisses]) == 1] = count + 2
+        return JoinsPage(mips(page), cut.px_per_mm / step)
+
+
+def _among(labels: Index, colours: set[int]) -> np.ndarray:
+    """Where one of some colours lies. (height, width) bool."""
+    return np.asarray(np.isin(np.arange(256), list(colours)))[labels]
+
+
+def joins_of(project: Project, cut: Cut) -> Joins:
+    """The request for a project's joins; of its inks only what runs under what matters."""
+    kisses = tuple((trap.lighter, trap.darker) for trap in border_traps(project) if trap.kind == "kiss")
+    return Joins(cut, project.blocks, kisses, project.tolerance_mm)
