@@ -5,7 +5,7 @@ or an eye sees has gone through the surface twice. `internal` and `measured`
 name the two sides throughout.
 """
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal, NamedTuple, get_args
@@ -353,9 +353,29 @@ def overprints(
     """
     if rows is None:
         rows = all_combinations(len(films))
+    *_, (internal, k1) = _printed_in_turn(ground, films, rows, on_wet)
+    return to_measured(internal, k1)
+
+
+def overprints_in_turn(
+    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_], on_wet: Sequence[OnWet | None]
+) -> Iterator[Array]:
+    """What `overprints` gives on the bare ground, and after every film of N. N + 1 times (n, 36)."""
+    for internal, k1 in _printed_in_turn(ground, films, rows, on_wet):
+        yield to_measured(internal, k1)
+
+
+def _printed_in_turn(
+    ground: Ground,
+    films: Sequence[Film],
+    rows: NDArray[np.bool_],
+    on_wet: Sequence[OnWet | None] | None,
+) -> Iterator[tuple[Array, Array]]:
+    """Internal reflectance and the surface that is seen, before every film and after the last."""
     internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
     seen = Surface.bare(ground.k1, (len(rows),))
     wets: Sequence[OnWet | None] = on_wet if on_wet is not None else [None] * len(films)
+    yield internal, seen.k1[:, None]
     for film, printed, wet in zip(films, rows.T, wets, strict=True):
         below = internal[printed]
         thickness = np.full(len(below), film.thickness)
@@ -366,4 +386,4 @@ def overprints(
         covered = Surface(*(part[printed] for part in seen))
         for part, new in zip(seen, covered.under(film.k1, thickness, film.scattering.mean()), strict=True):
             part[printed] = new
-    return to_measured(internal, seen.k1[:, None])
+        yield internal, seen.k1[:, None]

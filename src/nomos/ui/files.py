@@ -14,7 +14,7 @@ from nomos.progress import Progress
 from nomos.project import Project, load
 from nomos.project.model.edits import with_title
 from nomos.project.model.store import SUFFIX
-from nomos.ui.frame.document import Document
+from nomos.ui.frame.document import Document, mark_of
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
@@ -65,17 +65,26 @@ class Files(QObject):
         self._designer.open(path)
 
     def _open_project(self, path: Path) -> None:
+        """Read it beside the window; what it holds is held from when it is there."""
+        asked_at, mark = self._document.project, mark_of(path)
+
+        def take(read: tuple[Project, dict[str, bytes]]) -> None:
+            if not self._may_leave(asked_at):
+                return
+            if mark_of(path) != mark:
+                # Another window has saved it meanwhile.
+                self._open_project(path)
+                return
+            self._begin_on(path, *read)
+
+        self._designer.opening.do(lambda _progress: load(path), take)
+
+    def _begin_on(self, path: Path, project: Project, assets: dict[str, bytes]) -> None:
         ours = self._hold is not None and self._hold.path == path.resolve()
         held = self._hold if ours else hold(path)
         if isinstance(held, Holder) and not self._questions.open_to_read(path.name, str(held)):
             return
-        try:
-            self._document.open(path)
-        except BadInput as error:
-            if isinstance(held, Hold) and not ours:
-                held.let_go()
-            self.told.emit(str(error))
-            return
+        self._document.begin(project, assets, path=path, saved=True)
         self._hold = held if isinstance(held, Hold) else None
         self._document.read_only = isinstance(held, Holder)
         self.opened.emit("blocks")

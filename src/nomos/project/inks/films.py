@@ -1,6 +1,6 @@
 """Which film each zone of each impression lays down, and on which flat colours."""
 
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import replace
 from typing import NamedTuple
 
@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
 from nomos.colour.ink import solid_of, spectral_solid
-from nomos.colour.layering import Stock, surface_on
+from nomos.colour.layering import Stock, overprints_in_turn, surface_on
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import (
     COVER,
@@ -182,6 +182,12 @@ def printed_reflectance(
     if wet_look:
         films = [_wet(project, key, film) for key, film in zip(keys, films, strict=True)]
     return overprints(ground_of(project), films, rows, on_wet(project, keys))
+
+
+def printed_in_turn(project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_]) -> Iterator[Array]:
+    """What `printed_reflectance` gives on bare paper, and after every film. films + 1 times (n, 36)."""
+    films = [film_of(project, key) for key in keys]
+    return overprints_in_turn(ground_of(project), films, rows, on_wet(project, keys))
 
 
 def pulls_of(project: Project, places: Collection[int]) -> frozenset[int]:

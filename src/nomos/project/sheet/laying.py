@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import delta_e00, reflectance_to_lab
-from nomos.project.inks.films import FilmKey, printed_reflectance, zone_colours
+from nomos.project.inks.films import FilmKey, printed_in_turn, printed_reflectance, zone_colours
 from nomos.project.model import Impression, Project
 from nomos.project.sheet.masks import CutBlocks
 from nomos.proof import (
@@ -277,14 +277,13 @@ def sheet_labs_by_pull(project: Project, laid: LaidSheet) -> Array:
     order = films_in_order(project, laid)
     keys = [laid.films[n] for n in order]
     place_of = {pull.id: place for place, pull in enumerate(project.impressions, start=1)}
-    printed = (
-        np.array([place_of[key.pull] for key in keys]) <= np.arange(len(project.impressions) + 1)[:, None]
-    )
-    rows = laid.map.members[None, :, order] & printed[:, None, :]
-    # Its length is said: where no pull has ink, there is nothing to tell it by.
-    rows = rows.reshape(len(printed) * len(laid.map.members), len(order))
-    reflectance = printed_reflectance(project, keys, rows)
-    return reflectance_to_lab(reflectance).reshape(len(printed), len(laid.map.members), 3)
+    last = np.cumsum(np.bincount([place_of[key.pull] for key in keys], minlength=len(place_of) + 1))
+    shown = np.empty((len(last), len(laid.map.members), 3))
+    for films, reflectance in enumerate(printed_in_turn(project, keys, laid.map.members[:, order])):
+        if films in last:
+            # A pull without ink leaves the sheet as it was.
+            shown[last == films] = reflectance_to_lab(reflectance)
+    return shown
 
 
 def sheet_reflectance(

@@ -8,7 +8,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtGui import QUndoCommand, QUndoStack
 
 from nomos.progress import Progress
-from nomos.project import Assets, Project, load, save
+from nomos.project import Assets, Project, save
 
 Edit = Callable[[Project], Project]
 Slow = Callable[[Project, Progress], Project]
@@ -111,19 +111,14 @@ class Document(QObject):
         self.session = session or uuid.uuid4().hex[:12]
         self.assets = dict(assets)
         self.path = path
-        self._mark = _mark_of(path)
+        self._mark = mark_of(path)
         self._show(project)
         if not saved:
             self.stack.resetClean()
 
-    def open(self, path: Path) -> None:
-        """Read a project file and start on it. Raises BadInput, leaving everything as it is."""
-        project, assets = load(path)
-        self.begin(project, assets, path=path, saved=True)
-
     def changed_elsewhere(self, path: Path) -> bool:
         """Whether a file would be lost by saving that is not the one this was opened from or saved as."""
-        now = _mark_of(path)
+        now = mark_of(path)
         return now is not None and not (path == self.path and now == self._mark)
 
     def save(self, path: Path) -> None:
@@ -131,7 +126,7 @@ class Document(QObject):
         assert self._project is not None
         save(path, self._project, self.assets)
         before, self.path = self.path, path
-        self._mark = _mark_of(path)
+        self._mark = mark_of(path)
         self.stack.setClean()
         if before != path:
             self.moved.emit(before, self.session, path)
@@ -141,7 +136,7 @@ class Document(QObject):
         self.changed.emit(before, project)
 
 
-def _mark_of(path: Path | None) -> tuple[int, int, int] | None:
+def mark_of(path: Path | None) -> tuple[int, int, int] | None:
     """What tells one writing of a file from another; None for a file that is not there."""
     try:
         found = path.stat() if path is not None else None

@@ -24,7 +24,7 @@ from nomos.errors import BadInput
 from nomos.folders import state_folder
 from nomos.holding import is_locked
 from nomos.language import tr
-from nomos.project import Project, save
+from nomos.project import Project, load, save
 from nomos.ui.frame.document import Document
 
 EVERY_MS = 20_000
@@ -157,17 +157,15 @@ def offer(
     """
     damaged = []
     for left in left_behind(folder):
-        probe = Document()
         try:
-            probe.open(left.copy)
+            project, assets = load(left.copy)
         except BadInput:
             damaged.append(left.copy.name)
             continue
-        assert probe.project is not None
-        if not take_up(probe.project.title):
+        if not take_up(project.title):
             _clear_away(left.copy)
             continue
-        document.begin(probe.project, probe.assets, path=left.path, session=left.session)
+        document.begin(project, assets, path=left.path, session=left.session)
         if keep():
             _clear_away(left.copy)
         break
