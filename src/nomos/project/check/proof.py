@@ -56,6 +56,16 @@ class Proof:
         labs = [colour.lab for colour in self.project.flat.colours]
         return find_key(self.blocks.labels, labs, self.blocks.px_per_mm)
 
+    def labs_of(self, project: Project) -> Array:
+        """CIELAB of each combination for any order of the same pulls. (combinations, 3)."""
+        return self.labs if project is self.project else sheet_labs(project, self.laid)
+
+    def matches_of(self, project: Project) -> tuple[ColourMatch, ...]:
+        """Wanted against predicted for any order of the same pulls."""
+        if project is self.project:
+            return self.matches
+        return colour_matches(project, self.laid, sheet_labs(project, self.laid))
+
     @property
     def mean_de00(self) -> float:
         """Area-weighted mean ΔE00 to the wanted colours."""

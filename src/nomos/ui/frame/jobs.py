@@ -23,7 +23,7 @@ Done = Callable[[A], None]
 # What nothing can be shown without, what a hand waits for, and what nobody waits for.
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
-_TURN_S = 0.001
+_TURN_S = 0.0002
 _TELL_S = 0.03
 # A window that is closed is gone within a second, whatever is being worked on.
 _LAST_S = 0.7

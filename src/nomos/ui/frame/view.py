@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
 from nomos.language import tr, within
-from nomos.project import LaidSheet, Project, Proof, Station, sheet_labs
+from nomos.project import LaidSheet, Project, Proof, Station
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model.sheets import planned_sheets, sheets_of
@@ -175,7 +175,7 @@ def small_print(proof: Proof, project: Project, tall: int) -> NDArray[np.uint32]
 
     tall : its height; a picture wider than three quarters of that is made lower instead.
     """
-    return _small(proof.laid, sheet_labs(project, proof.laid), tall)
+    return _small(proof.laid, proof.labs_of(project), tall)
 
 
 def _small(laid: LaidSheet, labs: NDArray[np.float64], tall: int) -> NDArray[np.uint32]:

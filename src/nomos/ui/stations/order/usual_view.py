@@ -7,9 +7,7 @@ from nomos.order import before_next, reasons
 from nomos.project import (
     Project,
     Proof,
-    colour_matches,
     mean_difference,
-    sheet_labs,
 )
 from nomos.project.blocks.pulls import layers, ordered
 from nomos.project.blocks.reduction import cut_before
@@ -39,9 +37,8 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
     choices = []
     for key, name, quiet in offers:
         other = ordered(project, key)
-        choices.append(
-            _choice(key, name, quiet, other, other.impressions == project.impressions, proof, thumb_px)
-        )
+        chosen = other.impressions == project.impressions
+        choices.append(_choice(key, name, quiet, project if chosen else other, chosen, proof, thumb_px))
     if not any(choice.chosen for choice in choices):
         choices.insert(
             0, _choice("own", tr("Your order"), tr("as on the ladder"), project, True, proof, thumb_px)
@@ -76,8 +73,7 @@ def _choice(
 ) -> Card:
     if proof is None or proof.laid.pulls != {i.id for i in project.impressions}:
         return Card(key, name, "", quiet, chosen, None)
-    labs = sheet_labs(project, proof.laid)
-    matches = colour_matches(project, proof.laid, labs)
+    matches = proof.matches_of(project)
     worst = max((match.de00 for match in matches), default=0.0)
     figures = tr(
         "ΔE {mean_difference}   worst {worst}",

@@ -6,7 +6,7 @@ from datetime import date
 from nomos.language import opened, tr
 from nomos.order.calendar import Calendar, Times
 from nomos.order.washing import CAUTION, rollers_for
-from nomos.project import Project, Proof, colour_matches, mean_difference, sheet_labs
+from nomos.project import Project, Proof, mean_difference
 from nomos.project.blocks.pulls import inked_with
 from nomos.project.inks.films import sitting_advice
 from nomos.project.model.sheets import planned_sheets
@@ -97,7 +97,7 @@ def _own(project: Project, proof: Proof | None) -> str:
     """The figures of the order on the ladder, while a rung is dragged too."""
     if proof is None or proof.laid.pulls != {each.id for each in project.impressions}:
         return ""
-    matches = colour_matches(project, proof.laid, sheet_labs(project, proof.laid))
+    matches = proof.matches_of(project)
     washes = sum(run.after == "wash" for run in runs_of(project)[:-1])
     worst = max((match.de00 for match in matches), default=0.0)
     return tr(
