@@ -236,31 +236,50 @@ def _of_release(source: Path, print_of: str) -> dict[str, Any]:
     return found
 
 
+# What is measured, and whether the release before is measured beside it: on each it takes minutes.
+_PRINTS = (
+    ("glasshouse", "The demo", True), ("coldframe", "A reduction", False), ("pots", "A jigsaw", False),
+    ("photo", "A photograph of a sketch", False), ("large", "A3 at 300 dpi, 12 colours", True),
+)  # fmt: skip
+
+
 def measure() -> Section:
-    """The demo and a large print, now and in the release before."""
+    """All demos and a large print; the first demo and the large print in the release before too."""
     lines, slowest_s = [], 0.0
     with earlier.sources(earlier.LANDED) as before:
-        for print_of, words in (("glasshouse", "The demo"), ("large", "A3 at 300 dpi, 12 colours")):
-            now, then = (_of_release(source, print_of) for source in (earlier.ROOT / "src", before))
-            (slowest, worst), (was, worst_was) = now["worst"][0], then["worst"][0]
-            slowest_s = max(slowest_s, worst)
-            lines += [
-                Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms",
-                     f"{slowest}; the release before {1000 * worst_was:.0f} ms, {was}"),
-                Line(f"{words}: actions over 100 ms", str(sum(s > 0.1 for _, s in now["worst"])),
-                     f"the release before {sum(s > 0.1 for _, s in then['worst'])}, of the slowest 30"),
-                Line(f"{words}: entering a station", f"{1000 * now['entering_s']:.0f} ms",
-                     f"the release before {1000 * then['entering_s']:.0f} ms"),
-            ]  # fmt: skip
-            lines += [
-                Line(f"{words}: dragging {what}", f"{rate:.0f} pictures a second",
-                     f"the release before {then['pictures_per_s'][what]:.0f}")
-                for what, rate in now["pictures_per_s"].items()
-            ]  # fmt: skip
+        for print_of, words, beside in _PRINTS:
+            now = _of_release(earlier.ROOT / "src", print_of)
+            then = _of_release(before, print_of) if beside else None
+            slowest_s = max(slowest_s, now["worst"][0][1])
+            lines += _lines(words, now, then)
     verdict = "met" if slowest_s <= _AIM_S else f"of {1000 * _AIM_S:.0f} ms for every action missed"
     return Section(
         "How long an action keeps the window's thread, workers busy beside it", tuple(lines), verdict
     )
+
+
+def _lines(words: str, now: dict[str, Any], then: dict[str, Any] | None) -> list[Line]:
+    slowest, worst = now["worst"][0]
+    over = sum(seconds > _AIM_S for _, seconds in now["worst"])
+    entering = f"{1000 * now['entering_s']:.0f} ms"
+    if then is None:
+        others = ", ".join(f"{name} {1000 * seconds:.0f}" for name, seconds in now["worst"][1:over])
+        return [
+            Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms", slowest),
+            Line(f"{words}: actions over 100 ms; entering a station", f"{over}; {entering}", others),
+        ]
+    was_slowest, was_worst = then["worst"][0]
+    was_over = sum(seconds > _AIM_S for _, seconds in then["worst"])
+    return [
+        Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms",
+             f"{slowest}; the release before {1000 * was_worst:.0f} ms, {was_slowest}"),
+        Line(f"{words}: actions over 100 ms, of the slowest 30", str(over), f"the release before {was_over}"),
+        Line(f"{words}: entering a station", entering,
+             f"the release before {1000 * then['entering_s']:.0f} ms"),
+        *(Line(f"{words}: dragging {what}", f"{rate:.0f} pictures a second",
+               f"the release before {then['pictures_per_s'][what]:.0f}")
+          for what, rate in now["pictures_per_s"].items()),
+    ]  # fmt: skip
 
 
 def main() -> None:
