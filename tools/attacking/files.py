@@ -199,7 +199,7 @@ def broken_files(seeds: Seeds) -> dict[str, Attack]:
         tree = mutated_tree(msgspec.to_builtins(Studio()), rng)
         (folder / "s.json").write_bytes(json.dumps(tree).encode("utf-8", "surrogatepass"))
         (folder / "a.svg").write_bytes(seeds.pictures["svg"])
-        if rng.random() < 0.8:
+        if rng.random() < 0.9:
             return ["studio", "s.json"]
         return ["plan", "a.svg", "--colours", "3", "--studio", "s.json", "--out", "p"]
 
