@@ -5,6 +5,7 @@ import signal
 import subprocess
 import sys
 import time
+from collections.abc import Iterator
 from itertools import pairwise
 from pathlib import Path
 
@@ -28,6 +29,7 @@ from nomos.edition import (
     set_aside,
     start_sheets,
 )
+from nomos.edition.log import EventKind
 
 
 def ids(count: int) -> list[str]:
@@ -119,6 +121,34 @@ def test_a_log_is_replayed_and_the_bad_sheet_goes_first(tmp_path: Path) -> None:
     assert state.histories[1].good_through(2)
     undone = replay([*events(), Event(at(71), "undo")], ids(2), 4)
     assert undone.queue() == [2, 4]
+
+
+class Counted(list[Event]):
+    """A log that counts how many of its events are looked at."""
+
+    looked_at = 0
+
+    def __iter__(self) -> Iterator[Event]:
+        for event in super().__iter__():
+            self.looked_at += 1
+            yield event
+
+
+@given(st.lists(st.sampled_from(["good", "spoiled", "remark", "undo"]), max_size=30))
+def test_an_undo_takes_back_the_last_pull_that_stands(kinds: list[EventKind]) -> None:
+    begun = Event("2026-11-27T09:00:00", "layer", layer=0, pull="pull1")
+    events, kept = Counted([begun]), [begun]
+    for place, kind in enumerate(kinds):
+        pull = "pull1" if kind in ("good", "spoiled") else ""
+        events.append(
+            Event(f"2026-11-27T10:{place:02d}:00", kind, 0 if pull else -1, pull=pull, sheet=place + 1)
+        )
+        if kind != "undo":
+            kept.append(events[-1])
+        elif pulls := [event for event in kept if event.kind in ("good", "spoiled")]:
+            kept.remove(pulls[-1])
+    assert replay(events, ids(2), 40).pulled == replay(kept, ids(2), 40).pulled
+    assert events.looked_at <= 3 * len(events), "a long log is gone through a few times, not once an event"
 
 
 @given(st.integers(0, 2000))

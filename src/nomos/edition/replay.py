@@ -5,6 +5,8 @@ from dataclasses import dataclass, field, replace
 
 from nomos.edition.log import Event, Printed
 
+_PULLED = ("good", "spoiled", "repaired")
+
 
 @dataclass
 class SheetHistory:
@@ -134,7 +136,8 @@ def replay(
     impression's id. Logs of old know its place alone; the plan at the time is taken
     from their `order` line, or while there is none from the plan of today.
     """
-    kept = [_named(event, planned, _first_order(events)) for event in _without_undone(events)]
+    order = _first_order(events)
+    kept = [_named(event, planned, order) for event in _without_undone(events)]
     gone = [event.pull for event in kept if event.pull and event.pull not in planned]
     pulls = (*planned, *dict.fromkeys(gone))
     place = {pull: n for n, pull in enumerate(pulls)}
@@ -175,16 +178,16 @@ def adopted(events: Sequence[Event], planned: Sequence[str], at: str) -> tuple[E
 
 def _without_undone(events: Sequence[Event]) -> list[Event]:
     """An undo takes back the last pull that stands."""
-    kept: list[Event] = []
-    for event in events:
-        if event.kind != "undo":
-            kept.append(event)
-            continue
-        for place in range(len(kept) - 1, -1, -1):
-            if kept[place].kind in ("good", "spoiled", "repaired"):
-                del kept[place]
-                break
-    return kept
+    standing: list[int] = []
+    gone = set[int]()
+    for place, event in enumerate(events):
+        if event.kind in _PULLED:
+            standing.append(place)
+        elif event.kind == "undo":
+            gone.add(place)
+            if standing:
+                gone.add(standing.pop())
+    return [event for place, event in enumerate(events) if place not in gone]
 
 
 def _apply(state: EditionState, event: Event) -> None:
@@ -193,7 +196,7 @@ def _apply(state: EditionState, event: Event) -> None:
         state.started.setdefault(event.layer, event.at)
         if event.printed is not None:
             state.printed.setdefault(event.layer, event.printed)
-    elif event.kind in ("good", "spoiled", "repaired"):
+    elif event.kind in _PULLED:
         history = state.histories[event.sheet]
         sacrificed = history.spoiled_at not in (None, event.layer)
         how = "sacrificed" if sacrificed else event.kind
