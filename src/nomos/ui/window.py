@@ -360,7 +360,7 @@ class Window(QMainWindow):
         self.sheet.update()
 
     def _list_keys(self) -> None:
-        listed = keys.KeyList(self)
+        listed = self.findChild(keys.KeyList) or keys.KeyList(self)
         listed.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         listed.open()
 
