@@ -214,7 +214,13 @@ def _played(folder: Path, rng: random.Random) -> str:
 
 
 def endurance(folder: Path, turns: int, seed: int) -> None:
-    """Say how memory grows over so many actions in one window."""
+    """Say how memory grows over so many actions in one window.
+
+    What is open, and how many answers are kept, moves it by hundreds of MB either way. What may have been
+    lost shows at rest: on the same project each time, with nothing kept.
+    """
+    rest = folder / "rest.nomos"
+    rest.write_bytes((folder / "a.nomos").read_bytes())
     hand = Hand(folder, random.Random(f"endurance {seed}"))
     at_200 = 0.0
     for turn in range(1, turns + 1):
@@ -222,10 +228,11 @@ def endurance(folder: Path, turns: int, seed: int) -> None:
         if turn % 200 == 0:
             settle(hand.desk)
             hand.desk.collector.collect(whole=True)
-            now = _resident_mb()
+            busy, kept = _resident_mb(), hand.desk.runner.answers.size / 1e6
+            now = _at_rest(hand, rest)
             at_200 = at_200 or now
-            print(f"{turn} actions: {now:.0f} MB, {now - at_200:+.0f} since 200; answers kept "
-                  f"{hand.desk.runner.answers.size / 1e6:.0f} MB; held longest {hand.longest[0]:.2f} s by "
+            print(f"{turn} actions: {busy:.0f} MB with {kept:.0f} MB of answers; at rest {now:.0f} MB, "
+                  f"{now - at_200:+.0f} since 200; held longest {hand.longest[0]:.2f} s by "
                   f"{hand.longest[1]}", flush=True)  # fmt: skip
             hand.longest = 0.0, ""
     for fault in dict.fromkeys(hand.faults):
@@ -233,6 +240,17 @@ def endurance(folder: Path, turns: int, seed: int) -> None:
     peak = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss // 1024
     print(f"{len(set(hand.faults))} distinct faults; peak {peak} MB")
     hand.close()
+
+
+def _at_rest(hand: Hand, path: Path) -> float:
+    hand.desk.document.stack.setClean()
+    hand.desk.files.open(path)
+    settle(hand.desk)
+    hand.desk.window.go_to("blocks")
+    settle(hand.desk)
+    hand.desk.runner.answers.forget()
+    hand.desk.collector.collect(whole=True)
+    return _resident_mb()
 
 
 def _resident_mb() -> float:
