@@ -1,7 +1,9 @@
 """What is around the stations: packet, saving, zoom, keys, long work, large text."""
 
+import gc
 import json
 import threading
+import weakref
 from pathlib import Path
 
 import numpy as np
@@ -10,9 +12,10 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QApplication, QPushButton
 
 from nomos.progress import Progress
-from nomos.project import Project, load, save
+from nomos.project import Assets, Project, load, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.jobs import QUIET, Asker
+from nomos.work import Answers as Known
 from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -273,3 +276,26 @@ def test_what_nobody_waits_for_is_not_begun_beside_what_somebody_does(desk: Desk
     while quiet.busy or wanted.busy:
         QApplication.processEvents()
     assert set(told) == {"also", "asked", "begun", "quiet"}
+
+
+def test_nothing_is_kept_of_the_pages_of_a_design_that_is_gone(
+    desk: Desk, little: tuple[Project, Assets], demo: tuple[Project, Assets]
+) -> None:
+    desk.runner.answers = Known()
+    desk.document.begin(little[0], dict(little[1]), saved=True)
+    desk.controller.go_to("blocks")
+    settle(desk)
+    for look in ("flat", "print", "traps"):
+        desk.window.looks.buttons[look].click()
+        settle(desk)
+    proof = desk.keeper.proof
+    assert proof is not None
+    labels = weakref.ref(proof.blocks.labels)
+    del proof
+    desk.document.begin(demo[0], dict(demo[1]), saved=True)
+    settle(desk)
+    desk.runner.answers.forget()
+    desk.collector.collect(whole=True)
+    gc.collect()
+    assert desk.keeper.proof is not None
+    assert labels() is None

@@ -5,10 +5,13 @@ from dataclasses import replace
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QScrollArea, QStackedWidget, QWidget
 
+from nomos.project import Project
 from nomos.ui.column import Column
 from nomos.ui.controller import Controller
+from nomos.ui.frame.raster import index_levels, picture_levels
 from nomos.ui.frame.sheet import SheetView
 from nomos.ui.frame.sheet_view import Overlay, sheet_content
+from nomos.ui.frame.view import prints_by_pull
 from nomos.ui.frame.welcome import Welcome
 from nomos.ui.stations.design.picture import PictureView
 from nomos.ui.stations.design.picture_view import first_content, picture_content
@@ -28,6 +31,16 @@ class Middle(QStackedWidget):
         """Whether a held key shows the sketch in place of what was made of it."""
         for part in (self.welcome, self.sheet, self.picture, self._bench):
             self.addWidget(part)
+        self._shown_of: object = None
+
+    def _let_go(self, project: Project) -> None:
+        """Of another design's pages nothing is kept, once the sheet is of this one."""
+        design = project.source.digest if project.source else project.flat
+        if design != self._shown_of:
+            self._shown_of = design
+            self.picture.show_content(None)
+            for kept in (index_levels, picture_levels, prints_by_pull):
+                kept.cache_clear()
 
     def at_bench(self) -> bool:
         """Whether the bench has the window: there is something to print."""
@@ -45,6 +58,8 @@ class Middle(QStackedWidget):
         if project is None:
             self.sheet.show_content(None)
             return
+        if proof is not None:
+            self._let_go(proof.project)
         looked_at = replace(hand.state, shown="sketch") if self.flipped else hand.state
         outlines = None
         if looked_at.shown == "outlined" and proof is not None and proof.project is project:

@@ -76,7 +76,7 @@ class OpeningHand(QObject):
             self.sketch, self.done, self.outlined = None, None, None
             self._outlines.cancel()
         if before is None or after is None or _digest(before) != _digest(after):
-            self.found = None
+            self.found = self._pixels = None
         elif before.flat != after.flat and self.done is not None:
             self.outlined = None
 

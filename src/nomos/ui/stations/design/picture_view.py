@@ -10,8 +10,7 @@ from nomos.design import WHOLE
 from nomos.design.cut import Corners
 from nomos.language import tr
 from nomos.project import Project
-from nomos.proof import mips
-from nomos.ui.frame.raster import packed
+from nomos.ui.frame.raster import Page, packed, picture_levels
 from nomos.work.open import FirstLook
 
 PictureTool = Literal["corners", "sheet", "length", "bare", "size"]
@@ -38,23 +37,13 @@ class PictureContent:
     size_mm: tuple[float, float] = (100.0, 100.0)
 
 
-_levels: list[tuple[NDArray[np.uint8], tuple[NDArray[np.uint32], ...]]] = []
-
-
-def _levels_of(pixels: NDArray[np.uint8]) -> tuple[NDArray[np.uint32], ...]:
-    """The picture and its halves, made once for the last picture shown."""
-    if not _levels or _levels[0][0] is not pixels:
-        _levels[:] = [(pixels, mips(packed(pixels)))]
-    return _levels[0][1]
-
-
 def picture_content(project: Project, pixels: NDArray[np.uint8]) -> PictureContent:
     """The picture of a project with what is printed of it."""
     cut = project.source.cut if project.source else None
     size = (project.image.width, project.image.height)
     if cut is None:
-        return PictureContent(_levels_of(pixels), WHOLE, size_mm=size)
-    return PictureContent(_levels_of(pixels), cut.corners, cut.sheet, cut.bare, size_mm=size)
+        return PictureContent(picture_levels(Page(pixels)), WHOLE, size_mm=size)
+    return PictureContent(picture_levels(Page(pixels)), cut.corners, cut.sheet, cut.bare, size_mm=size)
 
 
 def first_content(first: FirstLook) -> PictureContent:
@@ -66,5 +55,5 @@ def first_content(first: FirstLook) -> PictureContent:
         else tr("The sheet and the drawing on it.")
     )
     return PictureContent(
-        _levels_of(first.pixels), first.cut.corners, first.cut.sheet, coarse=coarse, note=note
+        picture_levels(Page(first.pixels)), first.cut.corners, first.cut.sheet, coarse=coarse, note=note
     )
