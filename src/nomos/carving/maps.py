@@ -231,7 +231,7 @@ def _chatter(
 
 
 def _odd(pixels: float) -> int:
-    """The nearest odd number."""
+    """The nearest odd number; `odd` of the sketches' pages rounds up, and so hangs on the resolution."""
     return 2 * round((pixels - 1) / 2) + 1
 
 

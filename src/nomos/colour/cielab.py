@@ -119,7 +119,8 @@ def srgb_decode(encoded: Array) -> Array:
     return np.where(encoded <= 0.04045, encoded / 12.92, ((encoded + 0.055) / 1.055) ** 2.4)
 
 
-_DECODED = srgb_decode(np.arange(256) / 255)
+LINEAR_OF_SRGB = srgb_decode(np.arange(256) / 255)
+"""Linear shares of the whole numbers of sRGB. (256,)"""
 
 
 def lab_to_srgb(lab: Array) -> NDArray[np.uint8]:
@@ -154,7 +155,9 @@ def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
     """
     values = np.asarray(srgb)
     # Whole numbers are looked up: a power costs a hundred times as much.
-    linear = _DECODED[values] if values.dtype == np.uint8 else srgb_decode(values.astype(np.float64) / 255)
+    linear = (
+        LINEAR_OF_SRGB[values] if values.dtype == np.uint8 else srgb_decode(values.astype(np.float64) / 255)
+    )
     return xyz_to_lab(linear @ SRGB_TO_XYZ.T)
 
 

@@ -1,11 +1,9 @@
 """What the steps of reading a sketch share: a page in CIELAB, discs, and looking past what is masked."""
 
-from functools import cache
-
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour.cielab import SRGB_TO_XYZ, srgb_decode
+from nomos.colour.cielab import LINEAR_OF_SRGB, SRGB_TO_XYZ
 from nomos.colour.spectra import WHITE_XYZ
 
 Rgb = NDArray[np.uint8]
@@ -18,9 +16,7 @@ WEIGHTS = np.array([0.7, 1.2, 1.2], np.float32)
 _STRIP = 128
 
 
-@cache
-def _decoded() -> NDArray[np.float32]:
-    return srgb_decode(np.arange(256) / 255.0).astype(np.float32)
+_DECODED = LINEAR_OF_SRGB.astype(np.float32)
 
 
 def lab_page(rgb: Rgb) -> Page:
@@ -33,7 +29,7 @@ def lab_page(rgb: Rgb) -> Page:
     matrix = (SRGB_TO_XYZ / WHITE_XYZ[:, None]).astype(np.float32)
     lab = np.empty(rgb.shape, np.float32)
     for top in range(0, len(rgb), _STRIP):
-        t = cv2.transform(cv2.LUT(rgb[top : top + _STRIP], _decoded()), matrix)
+        t = cv2.transform(cv2.LUT(rgb[top : top + _STRIP], _DECODED), matrix)
         # CIE 15: the cube root, and a straight line below (6/29)^3.
         dark = t < np.float32((6 / 29) ** 3)
         f = cv2.pow(np.maximum(t, 0), 1 / 3)

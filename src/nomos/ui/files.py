@@ -15,7 +15,7 @@ from nomos.project import Project, load
 from nomos.project.model.edits import with_title
 from nomos.project.model.store import SUFFIX
 from nomos.ui.frame.document import Document, mark_of
-from nomos.ui.frame.jobs import Asker, JobRunner
+from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
 
@@ -43,6 +43,10 @@ class Files(QObject):
         self.studio: Path | None = None
         """The file of this machine's studio, whether it is there or not."""
         document.changed.connect(self._let_go)
+        # Nothing can be shown without it: it waits for no other work.
+        self._reading = Asker(
+            runner, "reading", self.told.emit, said=tr("reading the project"), rank=FIRST, outlives=True
+        )
         self._packets = Asker(runner, "packet", self.told.emit, said=tr("writing the packet"), outlives=True)
         self._exports = Asker(runner, "export", self.told.emit, said=tr("writing the sheet"), outlives=True)
         self._pages = Asker(runner, "pages", self.told.emit, said=tr("drawing the pages"), outlives=True)
@@ -61,7 +65,7 @@ class Files(QObject):
             self._designer.opening.cancel()
             self._open_project(path)
             return
-
+        self._reading.cancel()
         self._designer.open(path)
 
     def _open_project(self, path: Path) -> None:
@@ -77,7 +81,7 @@ class Files(QObject):
                 return
             self._begin_on(path, *read)
 
-        self._designer.opening.do(lambda _progress: load(path), take)
+        self._reading.do(lambda _progress: load(path), take)
 
     def _begin_on(self, path: Path, project: Project, assets: dict[str, bytes]) -> None:
         ours = self._hold is not None and self._hold.path == path.resolve()
@@ -108,6 +112,7 @@ class Files(QObject):
             return
         from nomos.demo import demo_project, scenario_called
 
+        self._reading.cancel()
         asked_at = self._document.project
 
         def begin(result: tuple[Project, dict[str, bytes]]) -> None:

@@ -5004,6 +5004,10 @@
    <translation>{resolve}. Die Fassung vor dem letzten Speichern ist {name}.previous; das Protokoll der Werkbank liegt daneben.</translation>
   </message>
   <message>
+   <source>reading the project</source>
+   <translation>Projekt wird gelesen</translation>
+  </message>
+  <message>
    <source>writing the packet</source>
    <translation>Mappe wird geschrieben</translation>
   </message>

@@ -7,7 +7,7 @@ import numpy as np
 
 from nomos.language import tr
 from nomos.progress import Part, Progress
-from nomos.project import Block, Project
+from nomos.project import Project
 from nomos.project.blocks.traps import border_traps
 from nomos.proof import Index, mips
 from nomos.separation.contour import contour_mask
@@ -34,11 +34,10 @@ class JoinsPage:
 class Joins:
     """Where colours join.
 
-    blocks : the project's. kisses : flat colours that only meet. tolerance_mm : how wide that is shown.
+    kisses : pairs of flat colours that only meet. tolerance_mm : how wide that is shown.
     """
 
     cut: Cut
-    blocks: tuple[Block, ...]
     kisses: tuple[tuple[int, int], ...]
     tolerance_mm: float
     said: ClassVar[str] = tr("looking at the joins")
@@ -49,12 +48,13 @@ class Joins:
         step = max(1, int(np.ceil(np.sqrt(cut.labels.size / _PIXELS))))
         labels = np.ascontiguousarray(cut.labels[::step, ::step])
         count = int(cut.labels.max(initial=0)) + 1
-        hidden = _among(labels, {n for block in self.blocks if block.is_key for n in block.colours})
+        plans = self.cut.masks.plans
+        hidden = _among(labels, {n for plan in plans if plan.is_key for n in plan.colours})
         more = np.zeros(labels.shape, bool)
-        for place, block in enumerate(self.blocks):
-            progress.report(0.5 + 0.3 * place / len(self.blocks), self.said)
-            if not block.is_key and block.contour is None:
-                more |= (cut.masks[place][::step, ::step] == 1) & ~_among(labels, set(block.colours))
+        for place, plan in enumerate(plans):
+            progress.report(0.5 + 0.3 * place / len(plans), self.said)
+            if not plan.is_key and not plan.lines:
+                more |= (cut.masks[place][::step, ::step] == 1) & ~_among(labels, set(plan.colours))
         page = labels.copy()
         page[more & ~hidden] = count
         page[more & hidden] = count + 1
@@ -73,4 +73,4 @@ def _among(labels: Index, colours: set[int]) -> np.ndarray:
 def joins_of(project: Project, cut: Cut) -> Joins:
     """The request for a project's joins; of its inks only what runs under what matters."""
     kisses = tuple((trap.lighter, trap.darker) for trap in border_traps(project) if trap.kind == "kiss")
-    return Joins(cut, project.blocks, kisses, project.tolerance_mm)
+    return Joins(cut, kisses, project.tolerance_mm)

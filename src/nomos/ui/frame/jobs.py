@@ -24,6 +24,7 @@ Done = Callable[[A], None]
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
 _TURN_S = 0.0002
+# More often than this nobody sees how far work is, and each word takes a turn of the window's thread.
 _TELL_S = 0.03
 # A window that is closed is gone within a second, whatever is being worked on.
 _LAST_S = 0.7
@@ -47,10 +48,12 @@ class _Job(Generic[A]):
     told_at: float = -1.0
     parts: list[object] = field(default_factory=list)
 
-    def report(self, fraction: float, message: str) -> None:
+    def _go_on(self) -> None:
         if self.called_off.is_set():
             raise Cancelled
-        # More often than this nobody sees it, and each word takes a turn of the window's thread.
+
+    def report(self, fraction: float, message: str) -> None:
+        self._go_on()
         now = time.monotonic()
         if now - self.told_at >= _TELL_S:
             self.told_at = now
@@ -58,7 +61,7 @@ class _Job(Generic[A]):
 
     def show(self, part: object) -> None:
         """Hand a first answer over before the last one is there; of several not yet seen the newest."""
-        self.report(0.0, "")
+        self._go_on()
         self.parts[:] = [part]
         self.asker.runner.showed.emit(self)
 
