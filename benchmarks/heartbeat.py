@@ -199,6 +199,18 @@ def large_print(folder: Path) -> Path:
     return path
 
 
+def _begin(desk: Desk) -> None:
+    """As the program begins: what the first print needs is made while nothing is open."""
+    with contextlib.suppress(ImportError):
+        # The release before makes it when it is needed.
+        from nomos.ui.ahead import make_ahead
+
+        make_ahead(desk.window.column, desk.runner)
+    settle(desk)
+    for _ in STATIONS:
+        QApplication.processEvents()
+
+
 def figures(print_of: str) -> dict[str, Any]:
     """What a window on a demo, or on the large print, does; in a window of its own."""
     application = QApplication(["nomos"])
@@ -210,7 +222,7 @@ def figures(print_of: str) -> dict[str, Any]:
         desk = set_up(nobody, settings)
         desk.window.resize(1280, 800)
         desk.window.show()
-        settle(desk)
+        _begin(desk)
         beats = Beats(desk)
         path = large_print(Path(folder)) if print_of == "large" else None
         begun = time.perf_counter()

@@ -197,7 +197,7 @@ def saved(little_desk: Desk, tmp_path: Path) -> Desk:
 def settle(desk: Desk, *, closely: bool = False) -> None:
     """Wait for everything; the close look and how sure colours are is begun only when it matters."""
     desk.runner.hold_quiet(not closely)
-    walk.settle(desk, () if closely else ("check", "sure", "inking"))
+    walk.settle(desk, () if closely else ("check", "sure", "inking", "ahead"))
 
 
 def press(widget: QWidget, x: float, y: float) -> None:

@@ -27,11 +27,7 @@ def sized(
 ) -> Iterator[Desk]:
     """The demo in a window of a width, a height and a height of text."""
     wide, tall, text = request.param
-    before = application.font(), application.styleSheet()
-    font = application.font()
-    font.setPixelSize(text)
-    application.setFont(font)
-    application.setStyleSheet(theme._style(theme.tones()))
+    theme.dress(application, round(100 * text / 13))
     made = set_up(Replies(), QSettings(f"{tmp_path}/w.ini", QSettings.Format.IniFormat))
     made.runner.answers = known()
     made.window.resize(wide, tall)
@@ -43,8 +39,7 @@ def sized(
     made.window.close()
     made.close()
     made.window.deleteLater()
-    application.setFont(before[0])
-    application.setStyleSheet(before[1])
+    theme.dress(application)
 
 
 def parts_of(desk: Desk) -> Iterator[tuple[str, Answers]]:

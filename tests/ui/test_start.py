@@ -23,6 +23,7 @@ from nomos.ui.desk import Desk
 from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.jobs import Asker
 from nomos.ui.frame.questions import Dialogs
+from nomos.ui.frame.state import STATIONS
 from nomos.ui.stations.design import opening_hand
 from nomos.work import Ask
 from nomos.work.open import open_design
@@ -112,6 +113,10 @@ def test_the_window_begins_on_what_it_is_given(
     monkeypatch.setattr(desk.files, "open_demo", begun.append)
     start._begin(desk, None, demo="glasshouse")
     assert begun == ["glasshouse"]
+    settle(desk, closely=True)
+    assert desk.document.project is None
+    # What a print will need stands before one is there: all stations but the bench, which is in the middle.
+    assert desk.window.column.count() == len(STATIONS) - 1
     start._begin(desk, sketch, demo=None)
     settle(desk)
     assert desk.document.project is not None

@@ -4,6 +4,8 @@ One white point and one set of matrices serve the whole program: two libraries
 that round theirs differently disagree by some hundredths of a Lab unit.
 """
 
+from functools import lru_cache
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -172,7 +174,13 @@ def lab_to_hex(lab: Array) -> str:
     -------
     #rrggbb.
     """
-    return "#{:02x}{:02x}{:02x}".format(*lab_to_srgb(np.asarray(lab)))
+    return _hex_of(*(float(each) for each in lab))
+
+
+@lru_cache(maxsize=4096)
+def _hex_of(lightness: float, a: float, b: float) -> str:
+    """The same: a window asks for its few colours at every change."""
+    return "#{:02x}{:02x}{:02x}".format(*lab_to_srgb(np.array([lightness, a, b])))
 
 
 def labs_to_hex(labs: Array) -> tuple[str, ...]:

@@ -1,8 +1,9 @@
-"""The column at the right: the stations, each made when it is first shown."""
+"""The column at the right: the stations, each made when it is first shown, or before."""
 
 from typing import Any
 
-from PyQt6.QtWidgets import QStackedWidget
+from PyQt6.QtCore import QTimer
+from PyQt6.QtWidgets import QStackedWidget, QWidget
 
 from nomos.project import Project, Proof, Station
 from nomos.ui.controller import Controller
@@ -13,7 +14,7 @@ from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import Here, Wishes
 from nomos.ui.frame.tips import give_tips
-from nomos.ui.stations import make
+from nomos.ui.stations import TABLE, make
 
 
 class Column(QStackedWidget):
@@ -23,6 +24,9 @@ class Column(QStackedWidget):
         super().__init__()
         self._hand, self.wishes = controller, Wishes()
         self._made: dict[Station, Here[Any]] = {}
+        # Due as soon as the hand does nothing.
+        self._idle = QTimer(self)
+        self._idle.timeout.connect(self._make_one)
         self.setMinimumWidth(theme.scaled(240))
 
     def here(self, station: Station) -> Here[Any]:
@@ -36,6 +40,20 @@ class Column(QStackedWidget):
                 made.widget.findings.show_asked.connect(self.wishes.show_asked)
                 made.widget.findings.cure_asked.connect(self._hand.methods.cure)
         return self._made[station]
+
+    def make_all(self) -> None:
+        """Make all stations, one each time the hand does nothing."""
+        self._idle.start(0)
+
+    def _make_one(self) -> None:
+        missing = [station for station in TABLE if station not in self._made]
+        if not missing:
+            self._idle.stop()
+            return
+        made = self.here(missing[0]).widget
+        # Style and font, too, are worked out now and not when it is first shown.
+        for part in (made, *made.findChildren(QWidget)):
+            part.ensurePolished()
 
     def show_station(self, project: Project, proof: Proof | None) -> None:
         """Render the present station. proof : only one that belongs to the project."""

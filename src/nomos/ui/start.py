@@ -14,6 +14,7 @@ from PyQt6.QtWidgets import QApplication
 from nomos.errors import BadInput
 from nomos.folders import passing_folders, state_folder
 from nomos.language import tr
+from nomos.ui.ahead import make_ahead
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.fault import fault_handler, last_edits
@@ -51,7 +52,6 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     show_lengths_in("in" if settings.value("lengths in", "mm", str) == "in" else "mm")
     desk = set_up(None, settings)
     # What stands now stands until the end: looking through it for garbage would only take time.
-    gc.collect()
     gc.freeze()
     stack, hand = desk.document.stack, desk.controller
     sys.excepthook = fault_handler(
@@ -101,6 +101,7 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
         desk.files.open_demo(demo)
     elif path is not None:
         desk.files.open(path)
+    make_ahead(desk.window.column, desk.runner)
 
 
 def _check_display() -> None:

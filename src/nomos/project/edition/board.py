@@ -1,6 +1,5 @@
 """The board: every sheet of the edition as it looks now, and what is known of one."""
 
-import math
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
@@ -16,15 +15,12 @@ from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import LaidSheet, sheet_labs
-from nomos.project.sheet.tiles import Tile, fitted, rooms_for, tile_at
+from nomos.project.sheet.tiles import Tile, fine_enough, fitted, rooms_for, tile_at
 from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
 
 # More sheets than this are too small to be looked at.
 MOST_SHEETS = 240
-# A board is drawn at so many pixels for each mm of the sheet, and at no more than so many in all:
-# it is drawn anew after every pull, while the hand waits.
-_PX_PER_MM, _MOST_PX = 6.0, 2_000_000
 _GAP_SHARE = 0.14
 _GROUND, _CROSS = (222, 222, 222), (160, 40, 30)
 
@@ -51,7 +47,7 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
     """Every sheet with the layers it really has, the spoiled ones crossed through."""
     wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
     shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
-    px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
+    px_per_mm = fine_enough((wide_mm, tall_mm))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     shape = project.image.width / project.image.height
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
@@ -62,13 +58,13 @@ def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Boar
         layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
         if layers not in known:
-            known[layers] = look_after(project, laid, layers, size)
+            known[layers] = _look_after(project, laid, layers, size)
         _put(picture, known[layers], place, px_per_mm, crossed=history.spoiled_at is not None)
         tiles.append(Tile(history.sheet, place, _word(history)))
     return Board(picture, px_per_mm, tuple(tiles), len(state.histories) - len(shown))
 
 
-def look_after(
+def _look_after(
     project: Project, laid: LaidSheet, layers: tuple[int, ...], size: tuple[int, int]
 ) -> NDArray[np.uint8]:
     """A sheet with these layers and no others, (height, width, 3) uint8."""

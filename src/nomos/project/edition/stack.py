@@ -8,17 +8,16 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
-from nomos.project.edition.board import look_after
 from nomos.project.model import Project
 from nomos.project.model.sheets import planned_sheets
-from nomos.project.sheet.laying import LaidSheet
-from nomos.project.sheet.tiles import Tile, fitted, rooms_for
+from nomos.project.sheet.laying import LaidSheet, sheet_labs_by_pull
+from nomos.project.sheet.tiles import Tile, fine_enough, fitted, rooms_for
+from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
 from nomos.units import number
 
 # Of a cell, the height of the whole pile at the first pull; a sheet is never thicker than this.
 _PILE_SHARE, _THICKEST_MM = 0.32, 0.6
-_PX_PER_MM, _MOST_PX = 6.0, 2_000_000
 # Below a pile stands what it says.
 _GAP_SHARE, _FOOT_SHARE = 0.16, 0.05
 _GROUND, _EDGE, _LOST = (222, 222, 222), (120, 112, 100), (190, 70, 55)
@@ -88,7 +87,7 @@ def _done(state: EditionState | None, layer: int) -> tuple[int, int] | None:
 def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None) -> Stack:
     """A pile of sheets for every pull, those that are lost there moved aside and marked."""
     wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
-    px_per_mm = min(_PX_PER_MM, math.sqrt(_MOST_PX / (wide_mm * tall_mm)))
+    px_per_mm = fine_enough((wide_mm, tall_mm))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     steps = steps_of(project, state)
     shape = project.image.width / (project.image.height / (1 - _PILE_SHARE))
@@ -97,11 +96,12 @@ def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None)
     thick = min(_THICKEST_MM, thick)
     paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
     tiles = []
+    labs = sheet_labs_by_pull(project, laid)[1:]
     for layer, (step, room) in enumerate(zip(steps, rooms, strict=True)):
         above = Rect(room.left, room.top, room.right, room.top + room.height * (1 - _PILE_SHARE))
         place = fitted(above, project.image.width / project.image.height)
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
-        look = look_after(project, laid, tuple(range(layer + 1)), size)
+        look = to_rgb(render_view(laid.levels, labs[layer], laid.inner_window, size))
         x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
         picture[y : y + size[1], x : x + size[0]] = look
         _draw_pile(picture, place, room.bottom - _FOOT_SHARE * room.height, step, thick, paper, px_per_mm)

@@ -6,6 +6,10 @@ from dataclasses import dataclass
 
 from nomos.registration import Rect
 
+# Several pictures are drawn at so many pixels for each mm of the sheet, and at no more than so many in all:
+# they are drawn anew after every change, while the hand waits.
+_PX_PER_MM, _MOST_PX = 6.0, 2_000_000
+
 
 @dataclass(frozen=True)
 class Tile:
@@ -22,6 +26,11 @@ def tile_at(tiles: Sequence[Tile], x_mm: float, y_mm: float) -> Tile | None:
         if tile.place.left <= x_mm <= tile.place.right and tile.place.top <= y_mm <= tile.place.bottom:
             return tile
     return None
+
+
+def fine_enough(sheet_mm: tuple[float, float]) -> float:
+    """How finely a sheet of several pictures is drawn, pixels per mm."""
+    return min(_PX_PER_MM, math.sqrt(_MOST_PX / (sheet_mm[0] * sheet_mm[1])))
 
 
 def rooms_for(count: int, sheet_mm: tuple[float, float], shape: float, gap_share: float) -> tuple[Rect, ...]:

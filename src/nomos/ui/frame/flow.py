@@ -69,19 +69,20 @@ class FlowLayout(QLayout):
 
     def _rows(self, width: int) -> list[list[QLayoutItem]]:
         """The rows; with the last of them no shorter than need be."""
-        rows = self._packed(width)
+        # Asked once: many widths are tried.
+        wide = [(item, item.sizeHint().width() + self.spacing()) for item in self._shown()]
+        rows = self._packed(wide, width)
         if not self._fill or len(rows) < 2:
             return rows
         narrower = width
-        while narrower > 0 and len(trial := self._packed(narrower - 8)) == len(rows):
+        while narrower > 0 and len(trial := self._packed(wide, narrower - 8)) == len(rows):
             rows, narrower = trial, narrower - 8
         return rows
 
-    def _packed(self, width: int) -> list[list[QLayoutItem]]:
+    def _packed(self, wide: list[tuple[QLayoutItem, int]], width: int) -> list[list[QLayoutItem]]:
         rows: list[list[QLayoutItem]] = []
         free = -1
-        for item in self._shown():
-            needed = item.sizeHint().width() + self.spacing()
+        for item, needed in wide:
             if not rows or needed > free:
                 rows.append([])
                 free = width + self.spacing()

@@ -1,6 +1,8 @@
 """Long work off the window's thread: who asks anew is answered anew, and nothing stale arrives."""
 
+import contextlib
 import logging
+import os
 import sys
 import threading
 import time
@@ -24,6 +26,7 @@ Done = Callable[[A], None]
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
 _TURN_S = 0.0002
+_NICE = 5
 # More often than this nobody sees how far work is, and each word takes a turn of the window's thread.
 _TELL_S = 0.03
 # A window that is closed is gone within a second, whatever is being worked on.
@@ -212,6 +215,9 @@ class JobRunner(QObject):
 
     def _serve(self, rank: int) -> None:
         """Do jobs of this rank or before until the runner is closed."""
+        # On Linux each thread has its own (setpriority(2)): beside the window's thread this one steps back.
+        with contextlib.suppress(OSError):
+            os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), _NICE)
         while (job := self._next(rank)) is not None:
             self._work(job)
             with self._something:

@@ -60,10 +60,11 @@ class ColourRows(QWidget):
     def _tops(self, width: int) -> list[float]:
         """Where each row begins, and where the last one ends; words that find no room wrap."""
         tops = [0.0]
+        least = theme.scaled(38 if any(each.quiet for each in self._rows) else 26)
+        line = theme.scaled(17)
         for row in self._rows:
             name, quiet = self._lines(row, width)
-            least = theme.scaled(38 if any(each.quiet for each in self._rows) else 26)
-            tops.append(tops[-1] + least + theme.scaled(17) * (max(name - 1, 0) + max(quiet - 1, 0)))
+            tops.append(tops[-1] + least + line * (max(name - 1, 0) + max(quiet - 1, 0)))
         return tops
 
     def _lines(self, row: Row, width: int) -> tuple[int, int]:

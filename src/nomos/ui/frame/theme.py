@@ -1,6 +1,7 @@
 """Tones and type. Greys around the sheet are untinted, because a tinted surround falsifies colour."""
 
 from dataclasses import dataclass
+from functools import cache
 
 from PyQt6.QtGui import QColor, QFont, QFontDatabase, QFontMetrics, QPalette
 from PyQt6.QtWidgets import QApplication
@@ -44,6 +45,7 @@ def tones() -> Tones:
     return DARK if dark else LIGHT
 
 
+@cache
 def base_px() -> float:
     """Height of the running text in pixels: 13 at the usual setting, more if the user wants more."""
     return float(QApplication.font().pixelSize())
@@ -105,6 +107,7 @@ def dress(application: QApplication, text_pct: int = 0, look: str = "") -> None:
     running = QFont("Lato")
     running.setPixelSize(pixels)
     application.setFont(running)
+    base_px.cache_clear()
     application.setPalette(_palette(tones()))
     application.setStyleSheet(_style(tones()))
 

@@ -11,7 +11,7 @@ from nomos.colour import lab_to_hex
 from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
-from nomos.project.sheet.tiles import Tile, fitted, rooms_for
+from nomos.project.sheet.tiles import Tile, fine_enough, fitted, rooms_for
 from nomos.proof import render_view, to_rgb
 from nomos.separation.plans import CandidateInk, Plan
 from nomos.ui.frame.cards import Card
@@ -20,8 +20,8 @@ from nomos.ui.frame.rows import Row
 from nomos.units import counted, number
 from nomos.work.plans import Found
 
-# Plans in the place of one sheet: pixels for each mm of it, and the room between them.
-_BOARD_PX, _BOARD_GAP, _GROUND = 5.0, 0.1, (222, 222, 222)
+# Plans in the place of one sheet: the room between them.
+_BOARD_GAP, _GROUND = 0.1, (222, 222, 222)
 WISHES = {"none": "", "match": tr("must match"), "single": tr("one ink only")}
 USES = {"may": tr("may be used"), "must": tr("must be used"), "not": tr("must not")}
 
@@ -201,21 +201,22 @@ def plan_board(project: Project, proof: Proof, found: Found, *, keep_key: bool) 
     numbers = planned_colours(project, keep_key=keep_key)
     wide, tall = project.paper.width_mm, project.paper.height_mm
     shape = project.image.width / project.image.height
-    picture = np.full((round(tall * _BOARD_PX), round(wide * _BOARD_PX), 3), _GROUND, np.uint8)
+    px_per_mm = fine_enough((wide, tall))
+    picture = np.full((round(tall * px_per_mm), round(wide * px_per_mm), 3), _GROUND, np.uint8)
     rooms = rooms_for(len(points) + 1, (wide, tall), shape, _BOARD_GAP)
     tiles, keys = [], []
     for at, (point, room) in enumerate(zip((None, *points), rooms, strict=True)):
         place = fitted(room, shape)
-        height = max(1, round(place.height * _BOARD_PX))
+        height = max(1, round(place.height * px_per_mm))
         plan = None if point is None else found.plans[int(point.key.split("/")[0])][0]
         look = to_rgb(_plan_picture(project, proof, plan, numbers, height, narrow=False))
-        x, y = round(place.left * _BOARD_PX), round(place.top * _BOARD_PX)
+        x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
         part = picture[y : y + look.shape[0], x : x + look.shape[1]]
         part[:] = look[: part.shape[0], : part.shape[1]]
         word = tr("wanted") if point is None else f"{point.blocks}: ΔE {number(point.mean)}"
         tiles.append(Tile(at, place, word))
         keys.append("" if point is None else point.key)
-    return PlanBoard(picture, _BOARD_PX, tuple(tiles), tuple(keys))
+    return PlanBoard(picture, px_per_mm, tuple(tiles), tuple(keys))
 
 
 def _plan_picture(

@@ -5,9 +5,10 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.carving import FACTS, TRANSFERS, Material, Tool, factor_from_log
-from nomos.carving.maps import TOO_NARROW, widest_places
+from nomos.carving.maps import TOO_NARROW, CarvingMap, widest_places
 from nomos.carving.nesting import CuttingPlan
 from nomos.colour import lab_to_hex
 from nomos.edition import EditionState
@@ -193,17 +194,16 @@ def carving_overlay(project: Project, carved: Sequence[CarvedBlock], pull: str |
     own = next((each for each in carved if each.block == block), None)
     if own is None:
         return None
-    return _zone_overlay(own, project.image, project.paper.width_mm)
+    return _zone_overlay(own.carving, project.image, project.paper.width_mm)
 
 
 @lru_cache(maxsize=2)
-def _zone_overlay(own: CarvedBlock, image: Rect, sheet_width_mm: float) -> Overlay:
-    carving = own.carving
-    zones = carving.zones
+def _zone_overlay(carving: CarvingMap, image: Rect, sheet_width_mm: float) -> Overlay:
+    zones, reached = carving.zones, carving.chatter
     page = zones.copy()
     narrow, chatter = len(carving.tools) + 1, len(carving.tools) + 2
     page[zones == TOO_NARROW] = narrow
-    page[carving.chatter] = chatter
+    page[reached] = chatter
     count = max(len(carving.tools) - 1, 1)
     labs = [np.array(_STAYS_LAB)]
     labs += [_NEAR_LAB + (_FAR_LAB - _NEAR_LAB) * n / count for n in range(len(carving.tools))]
@@ -212,19 +212,19 @@ def _zone_overlay(own: CarvedBlock, image: Rect, sheet_width_mm: float) -> Overl
     pad = (page.shape[1] / carving.px_per_mm - image.width) / 2
     left = sheet_width_mm - image.right - pad
     raster = Raster(mips(page), np.array(labs), carving.px_per_mm, left, image.top - pad)
-    return Overlay(_letters(own, raster), raster=raster)
-
-
-def _letters(own: CarvedBlock, raster: Raster) -> tuple[tuple[float, float, str], ...]:
-    """The letter of each zone where it is widest, and where the roller reaches, on the block face up."""
-    carving = own.carving
-    found = []
-    zones = carving.zones
     pages = [(zones == n + 1, _LETTERS[n]) for n in range(len(carving.tools))]
-    for page, word in [*pages, (carving.chatter, tr("roller reaches"))]:
+    return Overlay(_letters([*pages, (reached, tr("roller reaches"))], raster), raster=raster)
+
+
+def _letters(
+    pages: Sequence[tuple[NDArray[np.bool_], str]], raster: Raster
+) -> tuple[tuple[float, float, str], ...]:
+    """The letter of each zone where it is widest, and where the roller reaches, on the block face up."""
+    found = []
+    for page, word in pages:
         most, below = (_MOST_LETTERS, 0.0) if len(word) == 1 else (1, 6.0)
-        for x, y in widest_places(page, carving.px_per_mm, most, least_mm=4.0):
-            at_x = zones.shape[1] / carving.px_per_mm - x
+        for x, y in widest_places(page, raster.px_per_mm, most, least_mm=4.0):
+            at_x = page.shape[1] / raster.px_per_mm - x
             found.append((raster.left_mm + at_x, raster.top_mm + y + below, word))
     return tuple(found)
 
