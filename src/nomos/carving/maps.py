@@ -24,11 +24,9 @@ FIRST_DEPTH_MM, FALL = 0.6, 0.18
 _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 # Ground this near the roller's lowest point catches ink.
 _CLEAR_MM = 0.3
-# Rows of a large block that are reckoned at a time.
-_STRIP_ROWS = 256
 # How far around a place the gap it lies in is looked for; and specks so small that no roller finds them.
 _NEARBY_MM, _FLECK_MM = 5.2, 0.8
-# The roller, which bridges centimetres, is followed on every second pixel where that is as fine as this.
+# Depths and the roller, which bridges centimetres, are followed on every second pixel where this is met.
 _ROLLER_PX_PER_MM = 2.5
 
 
@@ -67,7 +65,7 @@ class _Packed:
 
     @classmethod
     def of(cls, page: NDArray[np.uint8]) -> "_Packed":
-        return cls(zlib.compress(page.tobytes(), 1), page.shape)
+        return cls(zlib.compress(np.ascontiguousarray(page).data, 1), page.shape)
 
     def page(self) -> NDArray[np.uint8]:
         return np.frombuffer(zlib.decompress(self.data), np.uint8).reshape(self.shape)
@@ -178,19 +176,17 @@ def carve(
     # A knife's cut is as narrow as wanted; a V tool's only as narrow as the tool.
     least = 0.3 if outliner.kind == "knife" else outliner.width_mm
     reached = _opened(room, least * px_per_mm / 2) & (cut == 1)
-    zones[reached] = first + 1
+    np.copyto(zones, first + 1, where=reached)
     for n in gouges:
         inside = _opened(room, chosen[n].width_mm * px_per_mm / 2) & beyond
-        zones[inside] = n + 1
+        np.copyto(zones, n + 1, where=inside)
     del room, reached
     pixel = 1 / px_per_mm**2
     depths, deepest = _depths(edge, zones, px_per_mm, facts, len(chosen))
     chatter = _chatter(edge, beyond, px_per_mm, facts, roller)
-    counts = [np.count_nonzero(zones == n + 1) for n in range(len(chosen))]
     return CarvingMap(
         _Packed.of(zones), _Packed.of(chatter), chosen, px_per_mm, outline_length_mm(mask, px_per_mm),
-        tuple(float(count * pixel) for count in counts),
-        tuple(float(whole / max(count, 1)) for whole, count in zip(depths, counts, strict=True)), deepest,
+        tuple(float(np.count_nonzero(zones == n + 1) * pixel) for n in range(len(chosen))), depths, deepest,
         float(np.count_nonzero(zones == TOO_NARROW) * pixel), float(np.count_nonzero(chatter) * pixel),
         band, float(np.count_nonzero(mask) * pixel),
     )  # fmt: skip
@@ -198,16 +194,21 @@ def carve(
 
 def _depths(
     edge: Floats32, zones: NDArray[np.uint8], px_per_mm: float, facts: MaterialFacts, tools: int
-) -> tuple[Floats, float]:
-    """The depths of each tool's pixels summed up, and the deepest cut; by strips."""
-    sums, deepest = np.zeros(TOO_NARROW + 1), 0.0
-    for top in range(0, len(zones), _STRIP_ROWS):
-        rows = slice(top, top + _STRIP_ROWS)
-        depth = cutting_depth_mm(edge[rows] / np.float32(px_per_mm), facts)
-        sums += np.bincount(zones[rows].ravel(), weights=depth.ravel(), minlength=TOO_NARROW + 1)
-        depth[zones[rows] == STAYS] = 0.0
-        deepest = max(deepest, float(depth.max(initial=0.0)))
-    return sums[1 : tools + 1], deepest
+) -> tuple[tuple[float, ...], float]:
+    """The mean depth of each tool's ground, and the deepest cut."""
+    step = _step(px_per_mm)
+    depth = cutting_depth_mm(edge[::step, ::step] / np.float32(px_per_mm), facts)
+    zones = np.ascontiguousarray(zones[::step, ::step])
+    counts = np.bincount(zones.ravel(), minlength=TOO_NARROW + 1)
+    sums = np.bincount(zones.ravel(), weights=depth.ravel(), minlength=TOO_NARROW + 1)
+    means = sums / np.maximum(counts, 1)
+    deepest = float(depth.max(where=zones != STAYS, initial=0.0))
+    return tuple(means[1 : tools + 1].tolist()), deepest
+
+
+def _step(px_per_mm: float) -> int:
+    """Every how many pixels depths and the roller are looked at: neither is known any finer."""
+    return 2 if px_per_mm >= 2 * _ROLLER_PX_PER_MM else 1
 
 
 def _chatter(
@@ -216,7 +217,7 @@ def _chatter(
     """Ground that the roller reaches however deep it may be cut, 1; specks left out."""
     import cv2
 
-    step = 2 if px_per_mm >= 2 * _ROLLER_PX_PER_MM else 1
+    step = _step(px_per_mm)
     coarse = px_per_mm / step
     far = np.ascontiguousarray(edge[::step, ::step])
     depth = cutting_depth_mm(far / np.float32(px_per_mm), facts)
@@ -251,7 +252,7 @@ def _distance(page: NDArray[np.bool_]) -> NDArray[np.float32]:
 
     if page.all():
         return np.full(page.shape, float(max(page.shape)), np.float32)
-    distance = cv2.distanceTransform(page.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    distance = cv2.distanceTransform(page.view(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
     # Whole squares of pixels under the root: the last bit of what comes back hangs on where memory lies.
     np.square(distance, out=distance)
     np.rint(distance, out=distance)

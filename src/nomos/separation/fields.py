@@ -51,17 +51,11 @@ def _pairs(labels: Labels, count: int) -> tuple[Array, Array]:
     """(count, count) steps between neighbours: along the grid, and across it."""
 
     def counted(one: Labels, other: Labels) -> Array:
-        counts = np.zeros(_COLOURS * _COLOURS, np.int64)
-        # Strip by strip: what is counted is widened to 64 bits.
-        rows = max(1, _STRIP_PX // max(one.shape[1], 1))
-        for top in range(0, len(one), rows):
-            part = slice(top, top + rows)
-            joint = one[part].astype(np.int64) * _COLOURS + other[part]
-            counts += np.bincount(joint.ravel(), minlength=len(counts))
-        table = counts.reshape(_COLOURS, _COLOURS)
-        both = (table + table.T)[:count, :count].astype(np.float64)
-        np.fill_diagonal(both, 0)
-        return both
+        differs = one != other
+        # What is counted is widened to 64 bits, and most neighbours are alike.
+        joint = one[differs].astype(np.int64) * _COLOURS + other[differs]
+        table = np.bincount(joint, minlength=_COLOURS**2).reshape(_COLOURS, _COLOURS)
+        return np.asarray((table + table.T)[:count, :count], np.float64)
 
     square = counted(labels[:, 1:], labels[:, :-1]) + counted(labels[1:], labels[:-1])
     slanted = counted(labels[1:, 1:], labels[:-1, :-1]) + counted(labels[1:, :-1], labels[:-1, 1:])
@@ -87,9 +81,13 @@ def measure_borders(labels: Labels, count: int, px_per_mm: float) -> Borders:
     shared = (square + slanted / np.sqrt(2)) * np.pi / 8 / px_per_mm
     rim = np.concatenate([labels[0], labels[-1], labels[:, 0], labels[:, -1]])
     edge = np.bincount(rim, minlength=count)[:count] / px_per_mm
-    area = np.bincount(labels.ravel(), minlength=count)[:count] / px_per_mm**2
+    area = np.zeros(count)
+    # Strip by strip: what is counted is widened to 64 bits.
+    rows = max(1, _STRIP_PX // max(labels.shape[1], 1))
+    for top in range(0, len(labels), rows):
+        area += np.bincount(labels[top : top + rows].ravel(), minlength=count)[:count] / px_per_mm**2
     places = _places(labels, count) / px_per_mm
-    return Borders(shared, edge.astype(np.float64), area.astype(np.float64), places)
+    return Borders(shared, edge.astype(np.float64), area, places)
 
 
 def _places(labels: Labels, count: int) -> Array:

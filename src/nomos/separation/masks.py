@@ -101,8 +101,7 @@ def block_masks(
     under_key = _under_key(labels, key)
     spread = _spread(labels, spreads, trap_px, Part(progress, 0.1, 0.6))
 
-    def cut(done: int, plan: BlockPlan) -> Mask:
-        progress.report(0.6 + 0.4 * done / len(plans), tr("cutting block masks"))
+    def cut(plan: BlockPlan) -> Mask:
         mask = contour_mask(labels, plan.lines) if plan.lines else _membership(labels, plan.colours)
         if not plan.is_key:
             mask |= _membership(spread, plan.colours)
@@ -111,7 +110,11 @@ def block_masks(
             mask &= 1 - kerf_mask(under_key, plan.kerf_px)
         return mask
 
-    return Masks.of((cut(done, plan) for done, plan in enumerate(plans)), labels.shape)
+    bits = together(
+        lambda plan: np.packbits(cut(plan)), plans, progress=Part(progress, 0.6, 1.0),
+        words=lambda _: tr("cutting block masks"),
+    )  # fmt: skip
+    return Masks(labels.shape, tuple(bits))
 
 
 def _membership(labels: Labels, numbers: Collection[int]) -> Mask:

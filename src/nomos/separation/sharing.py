@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation.masks import Mask
+from nomos.together import together
 
 # Room for a small roller or brush between two colours, and how many zones can be inked before the
 # first dries. Both chosen by us, no source; the user's own tools and inks decide.
@@ -38,7 +39,7 @@ def clearances(
 
     Parameters
     ----------
-    masks : (height, width) uint8 each, 1 prints; looked at one at a time.
+    masks : (height, width) uint8 each, 1 prints; looked at a few at a time.
 
     Returns
     -------
@@ -49,10 +50,10 @@ def clearances(
     count = len(masks)
     found = np.full((count, count), np.inf)
     edges = [_edge(masks[n]) for n in range(count)]
-    for one in range(count):
-        progress.report(one / count, tr("looking for blocks that could be one"))
+
+    def from_one(one: int) -> None:
         if not len(edges[one]):
-            continue
+            return
         mask = masks[one]
         away = cv2.distanceTransform(1 - mask, cv2.DIST_L2, cv2.DIST_MASK_5).ravel()
         flat = mask.ravel()
@@ -60,9 +61,11 @@ def clearances(
             if other == one or not len(edges[other]):
                 continue
             # Where one lies within the other, only the edge of the inner one says so.
-            least = 0.0 if flat[edges[other]].any() else float(away[edges[other]].min()) / px_per_mm
-            found[one, other] = found[other, one] = min(found[one, other], least)
-    return found
+            found[one, other] = 0.0 if flat[edges[other]].any() else away[edges[other]].min() / px_per_mm
+
+    said = tr("looking for blocks that could be one")
+    together(from_one, range(count), progress=progress, words=lambda _: said)
+    return np.minimum(found, found.T)
 
 
 def _edge(mask: Mask) -> NDArray[np.intp]:
