@@ -205,7 +205,7 @@ def _begin(desk: Desk) -> None:
         # The release before makes it when it is needed.
         from nomos.ui.ahead import make_ahead
 
-        make_ahead(desk.window.column, desk.runner)
+        make_ahead(desk.window.column, desk.document, desk.runner)
     settle(desk)
     for _ in STATIONS:
         QApplication.processEvents()

@@ -307,15 +307,16 @@ class _Desk:
             self.to_next_day()
             return done
         start, clock = self.now, self.now + timedelta(minutes=times.setup_min)
-        first, pull = done, timedelta(minutes=each)
+        first, pull, dries = done, timedelta(minutes=each), timedelta(hours=run.drying_h)
+        # The last pull that leaves time for the cleaning ends then.
+        latest = closes + _BLINK - timedelta(minutes=after)
         while done < len(ready) and done - first < room:
-            fits = clock + pull + timedelta(minutes=after) <= closes + _BLINK
-            if ready[done] > clock + _BLINK or not fits or not self._place_at(clock + pull):
+            pulled = clock + pull
+            if ready[done] > clock + _BLINK or pulled > latest or not self._place_at(pulled):
                 break
-            clock += pull
-            dry = clock + timedelta(hours=run.drying_h)
-            ready[done] = dry
-            heappush(self.drying, dry)
+            clock = pulled
+            ready[done] = clock + dries
+            heappush(self.drying, ready[done])
             done += 1
         if done == first:
             # The first sheet was not dry, or had no place: the desk waits for it and tries again.
@@ -324,9 +325,7 @@ class _Desk:
             return done
         end = clock + timedelta(minutes=after)
         self.tasks.append(Task("print", place, run.name, start, end, done - first))
-        self.tasks.append(
-            Task("dry", place, run.name, clock, clock + timedelta(hours=run.drying_h), done - first)
-        )
+        self.tasks.append(Task("dry", place, run.name, clock, clock + dries, done - first))
         self.pulled[start.date()] = self.pulled.get(start.date(), 0) + done - first
         self.now = end
         return done

@@ -1,9 +1,11 @@
 """What the first print will need is loaded and made while nobody waits for it."""
 
+import gc
 from importlib import import_module
 
 from nomos.progress import Progress
 from nomos.ui.column import Column
+from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import QUIET, Asker, JobRunner
 from nomos.ui.stations import TABLE
 
@@ -11,12 +13,19 @@ from nomos.ui.stations import TABLE
 _LARGE = ("cv2", "scipy.special")
 
 
-def make_ahead(column: Column, runner: JobRunner) -> None:
+def make_ahead(column: Column, document: Document, runner: JobRunner) -> None:
     """Load beside the window, then make the stations one by one between the events of the hand.
 
     What fails to load says so when it is used.
     """
     asker = Asker(runner, "ahead", lambda _problem: None, rank=QUIET, outlives=True)
+
+    def let_stand() -> None:
+        # What stands now stands until the end: looking through it for garbage would only take time.
+        if document.project is None:
+            gc.freeze()
+
+    column.complete.connect(let_stand)
     asker.do(_load, lambda _loaded: column.make_all())
 
 

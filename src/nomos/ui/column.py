@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from PyQt6.QtCore import QTimer
+from PyQt6.QtCore import QTimer, pyqtSignal
 from PyQt6.QtWidgets import QStackedWidget, QWidget
 
 from nomos.project import Project, Proof, Station
@@ -19,6 +19,9 @@ from nomos.ui.stations import TABLE, make
 
 class Column(QStackedWidget):
     """Shows the station the hand is at; what is asked for there goes to the controller."""
+
+    complete = pyqtSignal()
+    """All stations have been made."""
 
     def __init__(self, controller: Controller) -> None:
         super().__init__()
@@ -49,6 +52,7 @@ class Column(QStackedWidget):
         missing = [station for station in TABLE if station not in self._made]
         if not missing:
             self._idle.stop()
+            self.complete.emit()
             return
         made = self.here(missing[0]).widget
         # Style and font, too, are worked out now and not when it is first shown.

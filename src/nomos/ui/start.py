@@ -101,7 +101,7 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
         desk.files.open_demo(demo)
     elif path is not None:
         desk.files.open(path)
-    make_ahead(desk.window.column, desk.runner)
+    make_ahead(desk.window.column, desk.document, desk.runner)
 
 
 def _check_display() -> None:

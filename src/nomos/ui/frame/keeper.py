@@ -21,6 +21,8 @@ A = TypeVar("A")
 
 # While a hand drags a block the sheet is laid at this size, about that of the view: 10 ms.
 _DRAG_PIXELS = 350_000
+# What blocks are cut by, beside the inks that lie over each other.
+_CUT_BY = ("flat", "blocks", "trap_mm", "seam_de00", "image")
 # What is not needed to see where a hand drags something is made up for this often, and when it rests.
 _STILL_MS = 250
 
@@ -114,8 +116,12 @@ class ProofKeeper(QObject):
     def _colour_roughly(self) -> bool:
         """Colours of the sheet, laid coarsely; whether there is one to begin with."""
         project, have, proof = self._document.project, self._laid, self.proof
-        cut = cut_of(project, self._document.assets) if project else None
-        if project is None or have is None or proof is None or cut is None or have.lay.cut != cut:
+        if project is None or have is None or proof is None:
+            return False
+        # Inks and places change how blocks trap, if at all, only when the hand rests.
+        held = all(getattr(project, name) == getattr(proof.project, name) for name in _CUT_BY)
+        cut = have.lay.cut if held else cut_of(project, self._document.assets)
+        if have.lay.cut != cut:
             return False
         wanted = sheet_of(project, cut)
         for asker in (self._sheets, self._looks, self._inkings):
