@@ -4,7 +4,7 @@ A pull moves by an affine change (a, b, c, d, e, f): a place (x, y), mm from the
 image's top left, moves by (a + b x + c y, d + e x + f y).
 """
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -59,12 +59,12 @@ class Gap:
 class Prints:
     """What is laid on every sheet.
 
-    masks : what each pull prints, in print order, with the same shape as the labels.
+    masks : what each pull prints, in print order, with the same shape as the labels; looked at one by one.
     wanted : for each flat colour whether anything should print there.
     """
 
     labels: Labels
-    masks: tuple[Mask, ...]
+    masks: Sequence[Mask]
     wanted: NDArray[np.bool_]
     px_per_mm: float
 

@@ -3,6 +3,7 @@
 A mask is (height, width) uint8, 0 or 1, as seen on the print.
 """
 
+import math
 from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass
 from itertools import product
@@ -51,6 +52,18 @@ class Masks(Sequence[Mask]):
         mask = np.unpackbits(self.bits[place], count=self.shape[0] * self.shape[1]).reshape(self.shape)
         mask.flags.writeable = False
         return mask
+
+
+def chosen(masks: Sequence[Mask], places: Iterable[int]) -> Sequence[Mask]:
+    """Some masks, in an order and as often as wanted; what is packed stays so."""
+    if isinstance(masks, Masks):
+        return Masks(masks.shape, tuple(masks.bits[place] for place in places))
+    return tuple(masks[place] for place in places)
+
+
+def every(pixels: int, most: int) -> int:
+    """Every how many rows and columns a page is looked at, so that no more than so many pixels are."""
+    return max(1, math.ceil(math.sqrt(pixels / most)))
 
 
 @dataclass(frozen=True)

@@ -12,6 +12,7 @@ from nomos.project.check.cutting import freedom_of
 from nomos.project.check.inking import stray_lines
 from nomos.project.model import Outline
 from nomos.proof import CombinationMap, Index, mips
+from nomos.separation.masks import every
 from nomos.work.cut import Cut, Lay, lay_of
 from nomos.work.request import Ask, held
 
@@ -71,7 +72,7 @@ def look_for_freedom(
 def _inside(laid: LaidSheet, pixels: int) -> LaidSheet:
     """The image of a laid sheet without its margin, at no more than so many pixels."""
     inner = laid.inner
-    step = max(1, int(np.ceil(np.sqrt(inner.size / pixels))))
+    step = every(inner.size, pixels)
     index: Index = inner[::step, ::step].copy()
     small = CombinationMap(index, laid.map.members, laid.map.pixels)
     return replace(laid, map=small, pad_px=0, px_per_mm=laid.px_per_mm / step)

@@ -11,6 +11,7 @@ from nomos.project import Project
 from nomos.project.blocks.traps import border_traps
 from nomos.proof import Index, mips
 from nomos.separation.contour import contour_mask
+from nomos.separation.masks import every
 from nomos.work.cut import Cut
 from nomos.work.request import Ask
 
@@ -45,7 +46,7 @@ class Joins:
     def work(self, ask: Ask, progress: Progress) -> JoinsPage:
         """Look. Raises Cancelled."""
         cut = ask(self.cut, Part(progress, 0.0, 0.5))
-        step = max(1, int(np.ceil(np.sqrt(cut.labels.size / _PIXELS))))
+        step = every(cut.labels.size, _PIXELS)
         labels = np.ascontiguousarray(cut.labels[::step, ::step])
         count = int(cut.labels.max(initial=0)) + 1
         plans = self.cut.masks.plans

@@ -18,7 +18,7 @@ from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
 from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
-from nomos.separation.masks import Masks
+from nomos.separation.masks import Masks, every
 from nomos.separation.sharing import Sharing, clearances, share, shared_order
 from nomos.together import together
 from nomos.units import length_text, listed, number
@@ -124,7 +124,7 @@ def sharing_of(
     """Which of the impressions, by place, could be inked apart on one block. Raises Cancelled."""
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))
-    step = int(np.ceil(np.sqrt(blocks.labels.size / _CLEAR_PX)))
+    step = every(blocks.labels.size, _CLEAR_PX)
     small = blocks.masks
     if step > 1:
         small = Masks.of((_any_of(mask, step) for mask in blocks.masks), blocks.labels[::step, ::step].shape)

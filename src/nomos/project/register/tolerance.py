@@ -19,13 +19,14 @@ from nomos.project.sheet.masks import CutBlocks
 from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_borders, on_whole_sheets
 from nomos.registration import SYSTEM_NAMES
 from nomos.registration.tolerance import Budget, ErrorModel, budget_of
-from nomos.separation import Mask
+from nomos.separation.masks import chosen
 from nomos.units import length_text
 
 # A seam is darker than all that it is made of by so much lightness (chosen by us, no source).
 _DARKER = 3.0
 # Sets of pulls on less than this share of the sheet in register are accidents of the drawing's edges.
 _STRAY_SHARE = 2e-4
+_STRIP_PX = 1 << 20
 # Whole sheets are laid at no more than so many pixels for each mm: gaps come out right on average.
 _FINE_PX_PER_MM = 12.0
 FAST_SHEETS, EXACT_SHEETS = 40, 100
@@ -86,21 +87,21 @@ def prints_of(project: Project, blocks: CutBlocks) -> Prints:
         )
     wanted = np.ones(256, bool)
     wanted[list(project.bare_colours())] = False
-    masks = tuple(_pull_mask(project, blocks, pull.block) for pull in project.impressions)
+    masks = chosen(blocks.masks, (project.number_of(pull.block) for pull in project.impressions))
     return Prints(blocks.labels, masks, wanted, blocks.px_per_mm)
-
-
-def _pull_mask(project: Project, blocks: CutBlocks, block: str) -> Mask:
-    return blocks.masks[project.number_of(block)]
 
 
 def seam_rule(project: Project, prints: Prints) -> "_SeamRule":
     """Which sets of pulls would show as a dark seam."""
-    bits = np.zeros(prints.labels.shape, np.uint32)
+    kind = np.uint16 if len(prints.masks) <= 16 else np.uint32
+    bits = np.zeros(prints.labels.shape, kind)
     for place, mask in enumerate(prints.masks):
-        bits |= mask.astype(np.uint32) << place
-    found, counts = np.unique(bits, return_counts=True)
-    return _SeamRule(project, found[counts > _STRAY_SHARE * bits.size])
+        bits |= np.left_shift(mask, place, dtype=kind)
+    counts = np.zeros(1 << len(prints.masks), np.int64)
+    # Strip by strip: what is counted is widened to 64 bits.
+    for strip in np.array_split(bits.ravel(), max(1, bits.size // _STRIP_PX)):
+        counts += np.bincount(strip, minlength=len(counts))
+    return _SeamRule(project, np.flatnonzero(counts > _STRAY_SHARE * bits.size).astype(np.uint32))
 
 
 @dataclass(frozen=True, eq=False)
@@ -165,7 +166,7 @@ def flash_exact(
     if step > 1:
         prints = Prints(
             np.ascontiguousarray(prints.labels[::step, ::step]),
-            tuple(np.ascontiguousarray(mask[::step, ::step]) for mask in prints.masks),
+            [np.ascontiguousarray(mask[::step, ::step]) for mask in prints.masks],
             prints.wanted,
             prints.px_per_mm / step,
         )

@@ -16,7 +16,7 @@ from nomos.project.model.store import Assets, labels_from_png, mask_from_png, pn
 from nomos.separation import BlockPlan, Mask, block_masks
 from nomos.separation.contour import contour_lines
 from nomos.separation.fields import Borders, measure_borders
-from nomos.separation.masks import Masks
+from nomos.separation.masks import Masks, every
 
 
 @dataclass(frozen=True)
@@ -126,9 +126,7 @@ def cut_blocks(
 
 def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
     """The blocks at no more than so many pixels: for answers while something is dragged."""
-    step = 1
-    while blocks.labels.size // step**2 > most_px:
-        step += 1
+    step = every(blocks.labels.size, most_px)
     if step == 1:
         return blocks
 
