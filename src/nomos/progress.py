@@ -1,6 +1,7 @@
 """How long work in the core says how far it is, and learns that it is no longer wanted."""
 
-from typing import Any, Protocol
+from collections.abc import Callable
+from typing import Protocol
 
 
 class Cancelled(Exception):  # noqa: N818 - nothing went wrong
@@ -29,16 +30,27 @@ class Part:
         """Report `fraction` of this part as the right share of the whole."""
         self._whole.report(self._start + self._span * fraction, message)
 
-    def show(self, part: object) -> None:
-        """Hand a first answer on to the whole."""
-        show(self._whole, part)
+    @property
+    def show(self) -> Callable[[object], None] | None:
+        """What hands a first answer on to the whole, if that wants any."""
+        return _shows(self._whole)
 
 
 def show(progress: Progress, part: object) -> None:
     """Hand a first answer over before the last one is there, if whoever waits wants to see any."""
-    wants: Any = getattr(progress, "show", None)
+    wants = _shows(progress)
     if wants is not None:
         wants(part)
+
+
+def wants_first(progress: Progress) -> bool:
+    """Whether whoever waits wants to see a first answer."""
+    return _shows(progress) is not None
+
+
+def _shows(progress: Progress) -> Callable[[object], None] | None:
+    found: Callable[[object], None] | None = getattr(progress, "show", None)
+    return found
 
 
 NULL_PROGRESS: Progress = _Silent()

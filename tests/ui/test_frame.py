@@ -16,6 +16,7 @@ from nomos.project import Assets, Project, load, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.jobs import QUIET, Asker
 from nomos.work import Answers as Known
+from nomos.work import cut
 from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
@@ -299,3 +300,28 @@ def test_nothing_is_kept_of_the_pages_of_a_design_that_is_gone(
     gc.collect()
     assert desk.keeper.proof is not None
     assert labels() is None
+
+
+def test_a_large_print_is_seen_before_it_is_laid_and_nothing_of_the_one_before(
+    little_desk: Desk, demo: tuple[Project, Assets], monkeypatch: pytest.MonkeyPatch
+) -> None:
+    """A coarse sheet of its own stands there until the proof does; the old print does not."""
+    monkeypatch.setattr(cut, "_FIRST_PX", 20_000)
+    desk, seen = little_desk, []
+    desk.keeper.changed.connect(lambda: seen.append((desk.keeper.first, desk.keeper.proof)))
+    desk.runner.answers = Known()
+    desk.document.begin(demo[0], dict(demo[1]), saved=True)
+    assert desk.keeper.proof is None
+    settle(desk)
+    firsts = [first for first, proof in seen if first is not None and proof is None]
+    proof = desk.keeper.proof
+    assert firsts
+    assert proof is not None
+    assert desk.keeper.first is None
+    first = firsts[0].laid
+    assert first.inner.size <= 20_000 < proof.laid.inner.size
+    assert first.inner.shape[1] / first.px_per_mm == pytest.approx(demo[0].image.width, rel=0.01)
+    # It is this print: on the whole as light as the proof comes out.
+    shares = [np.bincount(each.map.index.ravel(), minlength=len(labs)) / each.map.index.size
+              for each, labs in ((first, firsts[0].labs), (proof.laid, proof.labs))]  # fmt: skip
+    assert shares[0] @ firsts[0].labs == pytest.approx(shares[1] @ proof.labs, abs=1.0)

@@ -8,9 +8,10 @@ from PyQt6.QtWidgets import QScrollArea, QStackedWidget, QWidget
 from nomos.project import Project
 from nomos.ui.column import Column
 from nomos.ui.controller import Controller
+from nomos.ui.frame.document import design_of
 from nomos.ui.frame.raster import index_levels, picture_levels
 from nomos.ui.frame.sheet import SheetView
-from nomos.ui.frame.sheet_view import Overlay, sheet_content
+from nomos.ui.frame.sheet_view import Overlay, laid_raster, sheet_content
 from nomos.ui.frame.view import prints_by_pull
 from nomos.ui.frame.welcome import Welcome
 from nomos.ui.stations.design.picture import PictureView
@@ -35,7 +36,7 @@ class Middle(QStackedWidget):
 
     def _let_go(self, project: Project) -> None:
         """Of another design's pages nothing is kept, once the sheet is of this one."""
-        design = project.source.digest if project.source else project.flat
+        design = design_of(project)
         if design != self._shown_of:
             self._shown_of = design
             self.picture.show_content(None)
@@ -70,8 +71,12 @@ class Middle(QStackedWidget):
         pull = looked_at.pull if looked_at.shown == "free" else None
         free = hand.keeper.free_of(pull) if pull is not None else None
         joins = hand.keeper.joins() if looked_at.shown == "traps" else None
+        first = hand.keeper.first
+        seen_first = laid_raster(project, first.laid, first.labs) if first is not None else None
         self.sheet.show_content(
-            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines, free, joins)
+            sheet_content(
+                project, proof, looked_at, designer.sketch, card, over, outlines, free, joins, seen_first
+            )
         )
 
     def _belonging(self) -> QWidget:

@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from typing import ClassVar
 
 from nomos.language import tr
-from nomos.progress import Progress
+from nomos.progress import Progress, show, wants_first
 from nomos.project import (
     Assets,
     CutBlocks,
@@ -20,7 +20,11 @@ from nomos.project import (
     mask_request,
 )
 from nomos.project.sheet.laying import PAD_MM
+from nomos.project.sheet.masks import cut_coarsely
 from nomos.work.request import Ask, held
+
+# A page of more pixels is seen with so many first: about those of the window.
+_FIRST_PX = 1_000_000
 
 
 @dataclass(frozen=True)
@@ -75,10 +79,19 @@ class Bare:
     said: ClassVar[str] = tr("laying the sheet")
 
     def work(self, ask: Ask, progress: Progress) -> Sheet:
-        """Lay it, and look for such spots."""
+        """Lay it, and look for such spots; of a large one a coarse sheet is shown first, if it is wanted."""
+        if wants_first(progress) and (first := _first_sheet(self.lay)) is not None:
+            show(progress, first)
         laid, blocks = ask(self.lay, progress), ask(self.lay.cut)
         progress.report(0.98, self.said)
         return Sheet(blocks, laid, bare_places(self.project, blocks, laid))
+
+
+def _first_sheet(lay: Lay) -> Sheet | None:
+    blocks = cut_coarsely(lay.cut.masks, _FIRST_PX)
+    if blocks is None:
+        return None
+    return Sheet(blocks, lay_sheet(blocks, lay.pulls, pad_mm=lay.pad_mm), ())
 
 
 def cut_of(project: Project, assets: Assets) -> Cut | None:

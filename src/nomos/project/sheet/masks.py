@@ -1,7 +1,7 @@
 """From a project to the masks of its blocks."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -122,6 +122,28 @@ def cut_blocks(
         )  # fmt: skip
         masks = Masks.of(by_hand, labels.shape)
     return CutBlocks(labels, masks, px_per_mm, worked_out)
+
+
+def cut_coarsely(request: MaskRequest, most_px: int) -> CutBlocks | None:
+    """Blocks for a first look: of a page of no more than so many pixels, as if none had been changed by hand.
+
+    None where the page has no more.
+    """
+    labels = labels_from_png(request.labels_png)
+    step = every(labels.size, most_px)
+    if step == 1:
+        return None
+    small = np.ascontiguousarray(labels[step // 2 :: step, step // 2 :: step])
+    px_per_mm = labels.shape[1] / request.width_mm / step
+    plans = [
+        replace(
+            plan, lines=tuple((one, other, width / step) for one, other, width in plan.lines),
+            kerf_px=None if plan.kerf_px is None else plan.kerf_px / step,
+        )
+        for plan in request.plans
+    ]  # fmt: skip
+    masks = block_masks(small, plans, request.spreads, request.trap_mm * px_per_mm)
+    return CutBlocks(small, masks, px_per_mm, masks)
 
 
 def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:

@@ -15,6 +15,11 @@ Slow = Callable[[Project, Progress], Project]
 """An edit that takes longer than a hand may wait."""
 
 
+def design_of(project: Project) -> object:
+    """What tells the design that was opened from any other."""
+    return project.source.digest if project.source else project.flat
+
+
 class _Change(QUndoCommand):
     """From one project value to another; a drag's many steps merge into one."""
 

@@ -62,8 +62,13 @@ class _Job(Generic[A]):
             self.told_at = now
             self.asker.runner.reported.emit(self, fraction, message)
 
-    def show(self, part: object) -> None:
-        """Hand a first answer over before the last one is there; of several not yet seen the newest."""
+    @property
+    def show(self) -> Callable[[object], None] | None:
+        """What hands a first answer over before the last one is there, where anyone wants to see it."""
+        return None if self.shown is None else self._show
+
+    def _show(self, part: object) -> None:
+        """Of several not yet seen the newest counts."""
         self._go_on()
         self.parts[:] = [part]
         self.asker.runner.showed.emit(self)

@@ -3,12 +3,14 @@
 from dataclasses import dataclass, replace
 from typing import TypeVar
 
+import numpy as np
+from numpy.typing import NDArray
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
 from nomos.language import tr
-from nomos.project import CutBlocks, LaidSheet, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
+from nomos.project import CutBlocks, LaidSheet, Project, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
 from nomos.project.sheet.laying import colour_matches
-from nomos.ui.frame.document import Document
+from nomos.ui.frame.document import Document, design_of
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
 from nomos.work.freedom import Freedom, LookForFreedom, freedom_request
@@ -37,6 +39,14 @@ class _Laid:
     spots: tuple[Spot, ...] | None
 
 
+@dataclass(frozen=True, eq=False)
+class FirstPrint:
+    """A sheet laid coarsely and its colours, to look at until the proof is there."""
+
+    laid: LaidSheet
+    labs: NDArray[np.float64]
+
+
 class ProofKeeper(QObject):
     """Follows the document. Inks and order are answered at once, masks in the background."""
 
@@ -60,6 +70,8 @@ class ProofKeeper(QObject):
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
         self.cut: Cut | None = None
         self.proof: Proof | None = None
+        self.first: FirstPrint | None = None
+        """What is seen of a design while there is no proof of it."""
         self.rough = False
         """Whether a hand is dragging: colours are right, findings and the fine page follow."""
         self._still = QTimer(self)
@@ -149,15 +161,23 @@ class ProofKeeper(QObject):
             self._joinings.cancel()
             self._free = self._joins = None
             self._laid, self.proof, self._wanted, self._look, self._inking = None, None, None, None, None
+            self.first = None
             self.changed.emit()
             return
+        if self.proof is not None and design_of(self.proof.project) != design_of(project):
+            # What was opened before is not seen in the place of what is opened now.
+            self.proof = None
         wanted, have = sheet_of(project, self.cut), self._laid
         self._wanted, self._look = wanted, look_of(project, self.cut)
         self._inking = inking_of(project, self.cut) if project.impressions else None
         if have is None or have.lay != wanted.lay or have.spots is None:
             if have is not None and have.lay.cut == self.cut and have.lay != wanted.lay:
                 self._lay_coarsely(have, wanted)
-            self._sheets.ask(wanted, lambda sheet: self._arrived(wanted, sheet))
+            self.first = None
+            self._sheets.ask(
+                wanted, lambda sheet: self._arrived(wanted, sheet),
+                (lambda sheet: self._look_first(project, sheet)) if self.proof is None else None,
+            )  # fmt: skip
             if not self._sheets.busy:
                 # It was known, and has been shown.
                 return
@@ -173,7 +193,12 @@ class ProofKeeper(QObject):
         self._laid = _Laid(wanted.lay, have.blocks, laid, None)
         return self._laid
 
+    def _look_first(self, project: Project, sheet: Sheet) -> None:
+        self.first = FirstPrint(sheet.laid, sheet_labs(project, sheet.laid))
+        self.changed.emit()
+
     def _arrived(self, wanted: Bare, sheet: Sheet) -> None:
+        self.first = None
         self._laid = _Laid(wanted.lay, sheet.blocks, sheet.laid, sheet.bare)
         self._colour()
         self._look_closely()

@@ -98,12 +98,14 @@ def sheet_content(
     outlines: Overlay | None = None,
     free: Freedom | None = None,
     joins: JoinsPage | None = None,
+    first: Raster | None = None,
 ) -> SheetContent:
     """The sheet for a station.
 
     sketch : the design's own pixels, once read; outlines : the same with the outlines of the fields.
     card : a drawdown card. laid_over : words, spots, or another picture of the whole sheet.
     free : where the chosen block is free, joins : how colours join, if that is what is looked at.
+    first : the print as it is seen while there is no proof.
     """
     raster: Raster | None = None
     spots: tuple[tuple[float, float], ...] = ()
@@ -121,6 +123,8 @@ def sheet_content(
         raster = _flat(proof) if state.shown in _FLAT else _print(proof, state)
         if state.shown == "print" and state.pulls is None:
             spots = tuple((x, y) for x, y, _ in proof.spots)
+    else:
+        raster = first
     at_register = state.station == "register"
     words = _piece_numbers(project, proof) if state.shown == "pieces" else ()
     lines = free.lines if free is not None else ()
@@ -202,7 +206,7 @@ def picture_overlay(project: Project, picture: NDArray[np.uint8], px_per_mm: flo
 
 
 def _print(proof: Proof, state: UiState) -> Raster:
-    laid, image = proof.laid, proof.project.image
+    laid = proof.laid
     if state.shown == "block" and state.pull is not None and state.pull in laid.pulls:
         labs = np.tile(np.array(proof.project.paper.lab), (len(proof.labs), 1))
         zones = proof.project.impression(state.pull).zones
@@ -219,8 +223,13 @@ def _print(proof: Proof, state: UiState) -> Raster:
         labs = _faded(proof, looked_at(proof, state), laid.printed_by(state.pull))
     else:
         labs = looked_at(proof, state)
+    return laid_raster(proof.project, laid, labs)
+
+
+def laid_raster(project: Project, laid: LaidSheet, labs: NDArray[np.float64]) -> Raster:
+    """A laid sheet in its place on the paper. labs : of each combination."""
     pad = laid.pad_px / laid.px_per_mm
-    return Raster(laid.levels, labs, laid.px_per_mm, image.left - pad, image.top - pad)
+    return Raster(laid.levels, labs, laid.px_per_mm, project.image.left - pad, project.image.top - pad)
 
 
 def looked_at(proof: Proof, state: UiState) -> NDArray[np.float64]:
