@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 from typing import ClassVar
 
 from nomos.language import tr
-from nomos.progress import Progress, show, wants_first
+from nomos.progress import Part, Progress, show, wants_first
 from nomos.project import (
     Assets,
     CutBlocks,
@@ -80,17 +80,20 @@ class Bare:
 
     def work(self, ask: Ask, progress: Progress) -> Sheet:
         """Lay it, and look for such spots; of a large one a coarse sheet is shown first, if it is wanted."""
-        if wants_first(progress) and (first := _first_sheet(self.lay)) is not None:
+        if wants_first(progress) and (first := _first_sheet(self.lay, progress)) is not None:
             show(progress, first)
         laid, blocks = ask(self.lay, progress), ask(self.lay.cut)
         progress.report(0.98, self.said)
         return Sheet(blocks, laid, bare_places(self.project, blocks, laid))
 
 
-def _first_sheet(lay: Lay) -> Sheet | None:
-    blocks = cut_coarsely(lay.cut.masks, _FIRST_PX)
+def _first_sheet(lay: Lay, progress: Progress) -> Sheet | None:
+    # It is a beginning only: whoever waits is told of no share of the work.
+    begun = Part(progress, 0.0, 0.0)
+    blocks = cut_coarsely(lay.cut.masks, _FIRST_PX, progress=begun)
     if blocks is None:
         return None
+    begun.report(1.0, lay.said)
     return Sheet(blocks, lay_sheet(blocks, lay.pulls, pad_mm=lay.pad_mm), ())
 
 

@@ -124,10 +124,12 @@ def cut_blocks(
     return CutBlocks(labels, masks, px_per_mm, worked_out)
 
 
-def cut_coarsely(request: MaskRequest, most_px: int) -> CutBlocks | None:
+def cut_coarsely(
+    request: MaskRequest, most_px: int, *, progress: Progress = NULL_PROGRESS
+) -> CutBlocks | None:
     """Blocks for a first look: of a page of no more than so many pixels, as if none had been changed by hand.
 
-    None where the page has no more.
+    None where the page has no more. Raises Cancelled.
     """
     labels = labels_from_png(request.labels_png)
     step = every(labels.size, most_px)
@@ -142,7 +144,7 @@ def cut_coarsely(request: MaskRequest, most_px: int) -> CutBlocks | None:
         )
         for plan in request.plans
     ]  # fmt: skip
-    masks = block_masks(small, plans, request.spreads, request.trap_mm * px_per_mm)
+    masks = block_masks(small, plans, request.spreads, request.trap_mm * px_per_mm, progress=progress)
     return CutBlocks(small, masks, px_per_mm, masks)
 
 
