@@ -17,7 +17,9 @@ Slow = Callable[[Project, Progress], Project]
 
 def design_of(project: Project) -> object:
     """What tells the design that was opened from any other."""
-    return project.source.digest if project.source else project.flat
+    if project.source is not None:
+        return project.source.digest
+    return project.flat.labels if project.flat is not None else None
 
 
 class _Change(QUndoCommand):
