@@ -37,7 +37,7 @@ from nomos.ui.frame.state import STATIONS
 from nomos.ui.walk import settle
 
 QTest: Any = QtTest.QTest
-_AIM_S = 0.1
+_AIM_S, _FIRST_S = 0.1, 1.0
 # So many of the slowest are told by name.
 _TOLD = 7
 # What ends, opens or writes something is not pressed: a benchmark changes nothing but its own project.
@@ -225,10 +225,8 @@ def figures(print_of: str) -> dict[str, Any]:
         _begin(desk)
         beats = Beats(desk)
         path = large_print(Path(folder)) if print_of == "large" else None
-        begun = time.perf_counter()
         opened = (lambda: desk.files.open(path)) if path else lambda: desk.files.open_demo(print_of)
         beats.time("opening", opened)
-        first_s = time.perf_counter() - begun
         settle(desk)
         all_actions(beats)
         rates = drags(beats)
@@ -236,13 +234,54 @@ def figures(print_of: str) -> dict[str, Any]:
         desk.window.close()
         desk.close()
     entering = max(seconds for name, seconds in beats.found.items() if name.endswith("enter again"))
-    return {"worst": beats.worst(30), "entering_s": entering, "first_s": first_s, "pictures_per_s": rates,
+    return {"worst": beats.worst(30), "entering_s": entering, "pictures_per_s": rates,
             "actions": len(beats.found)}  # fmt: skip
 
 
-def _of_release(source: Path, print_of: str) -> dict[str, Any]:
+def first_picture_s(path: Path) -> dict[str, Any]:
+    """From opening a project file to the first picture of its print, in a window of its own."""
+    application = QApplication(["nomos"])
+    theme.dress(application)
+    with tempfile.TemporaryDirectory() as folder:
+        os.environ["XDG_STATE_HOME"] = os.environ["XDG_CONFIG_HOME"] = folder
+        nobody: Any = Nobody()
+        desk = set_up(nobody, QSettings(f"{folder}/window.ini", QSettings.Format.IniFormat))
+        desk.window.resize(1280, 800)
+        desk.window.show()
+        _begin(desk)
+        begun = time.perf_counter()
+        desk.files.open(path)
+        # The release before shows none until the proof is there.
+        while desk.keeper.proof is None and getattr(desk.keeper, "first", None) is None:
+            QApplication.processEvents()
+        desk.window.sheet.repaint()
+        first_s = time.perf_counter() - begun
+        desk.window.close()
+        desk.close()
+    return {"first_s": first_s}
+
+
+def _first_picture(before: Path) -> list[Line]:
+    lines = []
+    with tempfile.TemporaryDirectory() as name:
+        folder = Path(name)
+        subprocess.run(
+            [sys.executable, "-m", "nomos", "demo", "--out", name], check=True, capture_output=True
+        )
+        for words, path in (("The demo", folder / "project.nomos"), (_LARGE, large_print(folder))):
+            now, then = (
+                _told(source, "--first", str(path))["first_s"] for source in (earlier.ROOT / "src", before)
+            )
+            lines.append(
+                Line(f"{words}: the first picture after opening its file", f"{now:.2f} s",
+                     f"the release before {then:.2f} s; aim at most {_FIRST_S:g} s")
+            )  # fmt: skip
+    return lines
+
+
+def _told(source: Path, *words: str) -> dict[str, Any]:
     made = subprocess.run(
-        [sys.executable, "-m", "benchmarks.heartbeat", "--print", print_of, "--json"],
+        [sys.executable, "-m", "benchmarks.heartbeat", *words, "--json"],
         env={**os.environ, "PYTHONPATH": f"{source}:{earlier.ROOT}"}, cwd=source, check=True,
         capture_output=True, text=True,
     )  # fmt: skip
@@ -250,10 +289,11 @@ def _of_release(source: Path, print_of: str) -> dict[str, Any]:
     return found
 
 
+_LARGE = "A3 at 300 dpi, 12 colours"
 # What is measured, and whether the release before is measured beside it: on each it takes minutes.
 _PRINTS = (
     ("glasshouse", "The demo", True), ("coldframe", "A reduction", False), ("pots", "A jigsaw", False),
-    ("photo", "A photograph of a sketch", False), ("large", "A3 at 300 dpi, 12 colours", True),
+    ("photo", "A photograph of a sketch", False), ("large", _LARGE, True),
 )  # fmt: skip
 
 
@@ -262,10 +302,11 @@ def measure() -> Section:
     lines, slowest_s = [], 0.0
     with earlier.sources(earlier.LANDED) as before:
         for print_of, words, beside in _PRINTS:
-            now = _of_release(earlier.ROOT / "src", print_of)
-            then = _of_release(before, print_of) if beside else None
+            now = _told(earlier.ROOT / "src", "--print", print_of)
+            then = _told(before, "--print", print_of) if beside else None
             slowest_s = max(slowest_s, now["worst"][0][1])
             lines += _lines(words, now, then)
+        lines += _first_picture(before)
     verdict = "met" if slowest_s <= _AIM_S else f"of {1000 * _AIM_S:.0f} ms for every action missed"
     return Section(
         "How long an action keeps the window's thread, workers busy beside it", tuple(lines), verdict
@@ -302,15 +343,16 @@ def main() -> None:
     """Print the slowest actions."""
     parser = argparse.ArgumentParser()
     parser.add_argument("--print", default="glasshouse", dest="print_of")
+    parser.add_argument("--first", type=Path, help="only how long a project file takes to be seen")
     parser.add_argument("--json", action="store_true")
     wanted = parser.parse_args()
-    found = figures(wanted.print_of)
-    if wanted.json:
+    found = first_picture_s(wanted.first) if wanted.first else figures(wanted.print_of)
+    if wanted.json or wanted.first:
         print(json.dumps(found))
         return
     for name, seconds in found["worst"]:
         print(f"{1000 * seconds:7.0f} ms  {name}")
-    for name in ("entering_s", "first_s", "pictures_per_s", "actions"):
+    for name in ("entering_s", "pictures_per_s", "actions"):
         print(name, found[name])
 
 
