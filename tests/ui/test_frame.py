@@ -8,6 +8,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from msgspec.structs import replace
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QApplication, QPushButton
 
@@ -325,3 +326,15 @@ def test_a_large_print_is_seen_before_it_is_laid_and_nothing_of_the_one_before(
     shares = [np.bincount(each.map.index.ravel(), minlength=len(labs)) / each.map.index.size
               for each, labs in ((first, firsts[0].labs), (proof.laid, proof.labs))]  # fmt: skip
     assert shares[0] @ firsts[0].labs == pytest.approx(shares[1] @ proof.labs, abs=1.0)
+
+
+def test_a_pull_that_is_gone_cannot_be_chosen(little_desk: Desk) -> None:
+    """A list that has not followed the project yet may still offer it."""
+    hand = little_desk.controller
+    gone = project_of(little_desk).impressions[-1].id
+    hand.choose_pull(gone)
+    hand.edit("one fewer", lambda p: replace(p, impressions=p.impressions[:-1]))
+    assert hand.state.pull is None
+    little_desk.window.ladder.chosen.emit(gone, len(project_of(little_desk).impressions) + 1)
+    settle(little_desk)
+    assert hand.state.pull is None

@@ -155,8 +155,13 @@ class Controller(QObject):
             self.hold(paper_chosen=True)
             return
         pull, _, zone = pull.partition("/") if pull else (None, "", "")
+        project = self.document.project
+        ids = [impression.id for impression in project.impressions] if project else []
+        if pull is not None and pull not in ids:
+            # Chosen on a list that has not followed the project yet: the pull is gone.
+            return
         self.state = replace(self.state, paper_chosen=False, zone=int(zone or 0))
-        last = len(self.document.project.impressions) if self.document.project else 0
+        last = len(ids)
         if pulls is None:
             self.hold(pull=pull)
         else:

@@ -130,6 +130,9 @@ class ProofKeeper(QObject):
         project, have, proof = self._document.project, self._laid, self.proof
         if project is None or have is None or proof is None:
             return False
+        if {pull.id for pull in project.impressions} != {pull.id for pull in proof.project.impressions}:
+            # Lists and ladder do not follow a drag: of other pulls everything is shown anew.
+            return False
         # Inks and places change how blocks trap, if at all, only when the hand rests.
         held = all(getattr(project, name) == getattr(proof.project, name) for name in _CUT_BY)
         cut = have.lay.cut if held else cut_of(project, self._document.assets)
