@@ -275,7 +275,8 @@ def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tu
             image: Image.Image = Image.open(io.BytesIO(data), formats=_FORMATS)
             check_pixels(image.width, image.height, name)
             image.load()
-            image = ImageOps.exif_transpose(image)
+            # Each copy of a large picture is a hundred megabytes and more.
+            ImageOps.exif_transpose(image, in_place=True)
         except BadInput:
             raise
         except Image.DecompressionBombError:
@@ -357,8 +358,9 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
             )
     elif image.mode == "CMYK":
         notes = (tr("{name} is CMYK without a profile: its colours are a rough guess.", name=name),)
-    rgb = np.array(image.convert("RGB"), np.uint8)
+    rgb = np.asarray(image if image.mode == "RGB" else image.convert("RGB"), np.uint8)
     if alpha is not None:
+        rgb = rgb.copy()
         _over_white(rgb, alpha)
     return rgb, notes
 

@@ -147,8 +147,9 @@ class OpeningHand(QObject):
         request, ask = flatten_of(source, data, _wish_of(project)), self._runner.answers
 
         def work(progress: Progress) -> tuple[Flattened, Rgb | None]:
-            pixels = None if is_svg(data) else read_pixels(data, source.name).rgb
-            return ask(request, progress), pixels
+            # One after the other: reading a large sketch takes many times its pixels for a while.
+            done = ask(request, progress)
+            return done, None if is_svg(data) else read_pixels(data, source.name).rgb
 
         def take(result: tuple[Flattened, Rgb | None]) -> None:
             if self._document.project is None or self._document.project.source != source:
