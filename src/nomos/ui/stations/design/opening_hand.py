@@ -5,6 +5,7 @@ from dataclasses import replace
 from pathlib import Path
 from typing import get_args
 
+import numpy as np
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.design import Correction, Labels, ReadAs, read_pixels
@@ -149,7 +150,11 @@ class OpeningHand(QObject):
         def work(progress: Progress) -> tuple[Flattened, Rgb | None]:
             # One after the other: reading a large sketch takes many times its pixels for a while.
             done = ask(request, progress)
-            return done, None if is_svg(data) else read_pixels(data, source.name).rgb
+            if is_svg(data):
+                return done, None
+            pixels = read_pixels(data, source.name).rgb
+            # A picture that was taken as it is, is kept once.
+            return done, done.even if np.array_equal(pixels, done.even) else pixels
 
         def take(result: tuple[Flattened, Rgb | None]) -> None:
             if self._document.project is None or self._document.project.source != source:
