@@ -205,10 +205,12 @@ def _begin(desk: Desk) -> None:
         # The release before makes it when it is needed.
         from nomos.ui.ahead import make_ahead
 
+        made: list[bool] = []
+        desk.window.column.complete.connect(lambda: made.append(True))
         make_ahead(desk.window.column, desk.document, desk.runner)
+        while not made:
+            QApplication.processEvents()
     settle(desk)
-    for _ in STATIONS:
-        QApplication.processEvents()
 
 
 def figures(print_of: str) -> dict[str, Any]:

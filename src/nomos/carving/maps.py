@@ -26,8 +26,9 @@ _SOFT_SHARE, _HARD_SHARE = 0.012, 0.004
 _CLEAR_MM = 0.3
 # How far around a place the gap it lies in is looked for; and specks so small that no roller finds them.
 _NEARBY_MM, _FLECK_MM = 5.2, 0.8
-# Depths and the roller, which bridges centimetres, are followed on every second pixel where this is met.
-_ROLLER_PX_PER_MM = 2.5
+# Depths, and the roller, which bridges centimetres, are followed on every second pixel where that is as fine
+# as this.
+_COARSE_PX_PER_MM = 2.5
 
 
 @dataclass(frozen=True)
@@ -208,7 +209,7 @@ def _depths(
 
 def _step(px_per_mm: float) -> int:
     """Every how many pixels depths and the roller are looked at: neither is known any finer."""
-    return 2 if px_per_mm >= 2 * _ROLLER_PX_PER_MM else 1
+    return 2 if px_per_mm >= 2 * _COARSE_PX_PER_MM else 1
 
 
 def _chatter(

@@ -26,6 +26,7 @@ from nomos.units import length_text
 _DARKER = 3.0
 # Sets of pulls on less than this share of the sheet in register are accidents of the drawing's edges.
 _STRAY_SHARE = 2e-4
+# Pixels that are counted at a time.
 _STRIP_PX = 1 << 20
 # Whole sheets are laid at no more than so many pixels for each mm: gaps come out right on average.
 _FINE_PX_PER_MM = 12.0
@@ -98,7 +99,7 @@ def seam_rule(project: Project, prints: Prints) -> "_SeamRule":
     for place, mask in enumerate(prints.masks):
         bits |= np.left_shift(mask, place, dtype=kind)
     counts = np.zeros(1 << len(prints.masks), np.int64)
-    # Strip by strip: what is counted is widened to 64 bits.
+    # What is counted is widened to 64 bits.
     for strip in np.array_split(bits.ravel(), max(1, bits.size // _STRIP_PX)):
         counts += np.bincount(strip, minlength=len(counts))
     return _SeamRule(project, np.flatnonzero(counts > _STRAY_SHARE * bits.size).astype(np.uint32))

@@ -35,6 +35,15 @@ class MaskRequest:
     drawn: tuple[bytes | None, ...]
 
 
+# What of a project a request for masks hangs on, beside the inks that decide the spreads.
+_CUT_BY = ("flat", "blocks", "trap_mm", "seam_de00", "image")
+
+
+def cut_alike(one: Project, other: Project) -> bool:
+    """Whether two projects' blocks are cut alike, but for what their inks decide of the spreads."""
+    return all(getattr(one, name) == getattr(other, name) for name in _CUT_BY)
+
+
 @dataclass(frozen=True, eq=False)
 class CutBlocks:
     """The flat design's numbers and one mask for each block of the project, in its order of blocks.
@@ -135,7 +144,7 @@ def cut_coarsely(
     step = every(labels.size, most_px)
     if step == 1:
         return None
-    small = np.ascontiguousarray(labels[step // 2 :: step, step // 2 :: step])
+    small = _thinned(labels, step)
     px_per_mm = labels.shape[1] / request.width_mm / step
     plans = [
         replace(
@@ -153,10 +162,10 @@ def coarse(blocks: CutBlocks, most_px: int) -> CutBlocks:
     step = every(blocks.labels.size, most_px)
     if step == 1:
         return blocks
-
-    def shrunk(page: NDArray[np.uint8]) -> NDArray[np.uint8]:
-        return np.ascontiguousarray(page[step // 2 :: step, step // 2 :: step])
-
-    labels = shrunk(blocks.labels)
-    masks = Masks.of((shrunk(mask) for mask in blocks.masks), labels.shape)
+    labels = _thinned(blocks.labels, step)
+    masks = Masks.of((_thinned(mask, step) for mask in blocks.masks), labels.shape)
     return CutBlocks(labels, masks, blocks.px_per_mm / step, masks)
+
+
+def _thinned(page: NDArray[np.uint8], step: int) -> NDArray[np.uint8]:
+    return np.ascontiguousarray(page[step // 2 :: step, step // 2 :: step])

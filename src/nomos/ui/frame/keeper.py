@@ -10,6 +10,7 @@ from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 from nomos.language import tr
 from nomos.project import CutBlocks, LaidSheet, Project, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
 from nomos.project.sheet.laying import colour_matches
+from nomos.project.sheet.masks import cut_alike
 from nomos.ui.frame.document import Document, design_of
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
 from nomos.work.cut import Bare, Cut, Lay, Sheet, cut_of, sheet_of
@@ -23,8 +24,6 @@ A = TypeVar("A")
 
 # While a hand drags a block the sheet is laid at this size, about that of the view: 10 ms.
 _DRAG_PIXELS = 350_000
-# What blocks are cut by, beside the inks that lie over each other.
-_CUT_BY = ("flat", "blocks", "trap_mm", "seam_de00", "image")
 # What is not needed to see where a hand drags something is made up for this often, and when it rests.
 _STILL_MS = 250
 
@@ -134,8 +133,8 @@ class ProofKeeper(QObject):
             # Lists and ladder do not follow a drag: of other pulls everything is shown anew.
             return False
         # Inks and places change how blocks trap, if at all, only when the hand rests.
-        held = all(getattr(project, name) == getattr(proof.project, name) for name in _CUT_BY)
-        cut = have.lay.cut if held else cut_of(project, self._document.assets)
+        alike = cut_alike(project, proof.project)
+        cut = have.lay.cut if alike else cut_of(project, self._document.assets)
         if have.lay.cut != cut:
             return False
         wanted = sheet_of(project, cut)
