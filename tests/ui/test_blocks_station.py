@@ -114,7 +114,7 @@ def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> N
     assert desk.keeper.proof is not None
     placed = [finding for finding in desk.keeper.proof.findings if finding.place_mm is not None]
     assert placed
-    desk.window.at("blocks").turn_to("joins")
+    desk.window.at("blocks").turn_to("know")
     found = desk.window.at("blocks").findings.findChildren(QPushButton)
     buttons = [button for button in found if button.text() == "Show it on the sheet"]
     assert len(buttons) == len(placed)
@@ -266,7 +266,7 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
 
 def test_a_finding_is_cured_by_its_button(demo_desk: Desk) -> None:
     desk, station = demo_desk, demo_desk.window.at("blocks")
-    station.turn_to("joins")
+    station.turn_to("know")
     settle(desk)
     cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Take seams"))
     asked = float(cure.text().rsplit(" ", 1)[1])

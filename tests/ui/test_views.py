@@ -20,7 +20,7 @@ from nomos.ui.frame.sheet_view import on_print, place_text, sheet_content
 from nomos.ui.frame.state import UiState
 from nomos.ui.frame.viewport import Viewport, fitted, tick_step
 from nomos.ui.stations.blocks.plans_view import plan_cards, plan_chart, reach_rows
-from nomos.ui.stations.order.usual_view import order_view
+from nomos.ui.stations.order.usual_view import order_view, usual_cards
 from nomos.work.plans import Found, PlanFigures
 
 Demo = tuple[Project, Assets]
@@ -88,14 +88,14 @@ def test_the_ladder_grows_from_bare_paper_to_the_print(demo: Demo, demo_blocks: 
 def test_orders_on_offer_cost_what_they_cost(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
-    view = order_view(project, proof, UiState(pull=project.impressions[2].id), 60)
+    view = order_view(project, UiState(pull=project.impressions[2].id), usual_cards(project, proof, 60))
     assert [choice.key for choice in view.choices] == ["rule", "key-first"]
     assert view.choices[0].chosen
     assert "wash-ups" in view.choices[0].quiet
     assert view.why_title == "Why dusk mauve is third"
     own = moved_impression(project, project.impressions[2].id, 5)
     again = prove(own, demo_blocks, proof.laid)
-    assert order_view(own, again, UiState(), 60).choices[0].key == "own"
+    assert usual_cards(own, again, 60)[0].key == "own"
 
 
 def test_a_proof_of_another_design_breaks_nothing(demo: Demo, demo_blocks: CutBlocks) -> None:
@@ -109,7 +109,7 @@ def test_a_proof_of_another_design_breaks_nothing(demo: Demo, demo_blocks: CutBl
         assert frame.ladder_rungs(fewer, proof, state, 60)
         assert sheet_content(fewer, proof, state, None).sheet_mm == (200, 260)
         assert place_text(proof, state, (100, 100))
-    assert order_view(fewer, proof, UiState(), 60).choices[0].thumb is None
+    assert usual_cards(fewer, proof, 60)[0].thumb is None
 
 
 def test_plan_cards_show_what_a_plan_leads_to_and_costs(demo: Demo, demo_blocks: CutBlocks) -> None:

@@ -215,6 +215,7 @@ def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> 
     settle(desk, closely=True)
     station = desk.window.at("blocks")
     before = len(layer_steps(project_of(desk)))
+    station.turn_to("know")
     cure = next(
         b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Ink Night apart")
     )

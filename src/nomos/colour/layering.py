@@ -5,7 +5,7 @@ or an eye sees has gone through the surface twice. `internal` and `measured`
 name the two sides throughout.
 """
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Collection, Iterator, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal, NamedTuple, get_args
@@ -358,11 +358,16 @@ def overprints(
 
 
 def overprints_in_turn(
-    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_], on_wet: Sequence[OnWet | None]
+    ground: Ground,
+    films: Sequence[Film],
+    rows: NDArray[np.bool_],
+    on_wet: Sequence[OnWet | None],
+    after: Collection[int],
 ) -> Iterator[Array]:
-    """What `overprints` gives on the bare ground, and after every film of N. N + 1 times (n, 36)."""
-    for internal, k1 in _printed_in_turn(ground, films, rows, on_wet):
-        yield to_measured(internal, k1)
+    """What `overprints` gives after each of these numbers of films, in print order. (n, 36) each."""
+    for count, (internal, k1) in enumerate(_printed_in_turn(ground, films, rows, on_wet)):
+        if count in after:
+            yield to_measured(internal, k1)
 
 
 def _printed_in_turn(

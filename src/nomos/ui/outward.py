@@ -63,7 +63,7 @@ class Outward(QObject):
         proof, document = self._hand.keeper.proof, self._hand.document
         if document.path is not None and proof is not None and proof.project is document.project:
             tall = theme.scaled(recent.PICTURE_PX)
-            recent.keep_picture(document.path, frame.small_print(proof, proof.project, tall))
+            recent.keep_picture(document.path, frame.small_print(proof, tall))
 
     def print(self) -> None:
         """Ask what to print, and print it."""

@@ -229,8 +229,7 @@ class Window(QMainWindow):
         project, proof, state = hand.document.project, hand.keeper.proof, hand.state
         days = self.controller.orderer.count_of(project) if project is not None and project.flat else None
         self.strip.render_tabs(frame.station_tabs(project, proof, state, days))
-        pictures = self.ladder.picture_height()
-        self.ladder.render_rungs(frame.ladder_rungs(project, proof, state, pictures))
+        self.ladder.render_soon(lambda tall: frame.ladder_rungs(project, proof, state, tall))
         at_bench = self.middle.at_bench()
         self.middle.refresh()
         self.ladder_area.setVisible(not at_bench)

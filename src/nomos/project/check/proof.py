@@ -1,6 +1,6 @@
 """A project with its laid sheet and all that follows from both."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
 from nomos.language import tr
@@ -56,15 +56,13 @@ class Proof:
         labs = [colour.lab for colour in self.project.flat.colours]
         return find_key(self.blocks.labels, labs, self.blocks.px_per_mm)
 
-    def labs_of(self, project: Project) -> Array:
-        """CIELAB of each combination for any order of the same pulls. (combinations, 3)."""
-        return self.labs if project is self.project else sheet_labs(project, self.laid)
-
-    def matches_of(self, project: Project) -> tuple[ColourMatch, ...]:
-        """Wanted against predicted for any order of the same pulls."""
+    def reordered(self, project: Project) -> "Proof":
+        """The same sheet with the same pulls in another order; its findings are not looked for."""
         if project is self.project:
-            return self.matches
-        return colour_matches(project, self.laid, sheet_labs(project, self.laid))
+            return self
+        labs = sheet_labs(project, self.laid)
+        matches = colour_matches(project, self.laid, labs)
+        return replace(self, project=project, labs=labs, matches=matches, findings=(), spots=())
 
     @property
     def mean_de00(self) -> float:

@@ -22,7 +22,7 @@ from nomos.registration import Rect
 # More sheets than this are too small to be looked at.
 MOST_SHEETS = 240
 _GAP_SHARE = 0.14
-_GROUND, _CROSS = (222, 222, 222), (160, 40, 30)
+_GROUND, _CROSS = 222, (160, 40, 30)
 
 
 @dataclass(frozen=True, eq=False)

@@ -20,7 +20,7 @@ from nomos.units import number
 _PILE_SHARE, _THICKEST_MM = 0.32, 0.6
 # Below a pile stands what it says.
 _GAP_SHARE, _FOOT_SHARE = 0.16, 0.05
-_GROUND, _EDGE, _LOST = (222, 222, 222), (120, 112, 100), (190, 70, 55)
+_GROUND, _EDGE, _LOST = 222, (120, 112, 100), (190, 70, 55)
 
 
 @dataclass(frozen=True)

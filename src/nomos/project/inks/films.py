@@ -184,10 +184,12 @@ def printed_reflectance(
     return overprints(ground_of(project), films, rows, on_wet(project, keys))
 
 
-def printed_in_turn(project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_]) -> Iterator[Array]:
-    """What `printed_reflectance` gives on bare paper, and after every film. films + 1 times (n, 36)."""
+def printed_in_turn(
+    project: Project, keys: Sequence[FilmKey], rows: NDArray[np.bool_], after: Collection[int]
+) -> Iterator[Array]:
+    """What `printed_reflectance` gives after each of these numbers of films. (n, 36) each."""
     films = [film_of(project, key) for key in keys]
-    return overprints_in_turn(ground_of(project), films, rows, on_wet(project, keys))
+    return overprints_in_turn(ground_of(project), films, rows, on_wet(project, keys), after)
 
 
 def pulls_of(project: Project, places: Collection[int]) -> frozenset[int]:

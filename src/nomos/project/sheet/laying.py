@@ -277,13 +277,11 @@ def sheet_labs_by_pull(project: Project, laid: LaidSheet) -> Array:
     order = films_in_order(project, laid)
     keys = [laid.films[n] for n in order]
     place_of = {pull.id: place for place, pull in enumerate(project.impressions, start=1)}
-    last = np.cumsum(np.bincount([place_of[key.pull] for key in keys], minlength=len(place_of) + 1))
-    shown = np.empty((len(last), len(laid.map.members), 3))
-    for films, reflectance in enumerate(printed_in_turn(project, keys, laid.map.members[:, order])):
-        if films in last:
-            # A pull without ink leaves the sheet as it was.
-            shown[last == films] = reflectance_to_lab(reflectance)
-    return shown
+    films = np.cumsum(np.bincount([place_of[key.pull] for key in keys], minlength=len(place_of) + 1))
+    # A pull without ink leaves the sheet as it was.
+    after, which = np.unique(films, return_inverse=True)
+    printed = printed_in_turn(project, keys, laid.map.members[:, order], set(after.tolist()))
+    return np.stack([reflectance_to_lab(each) for each in printed])[which]
 
 
 def sheet_reflectance(

@@ -44,19 +44,32 @@ class FindingList(QWidget):
         self._column = QVBoxLayout(self)
         self._column.setContentsMargins(0, 0, 0, 0)
         self._column.setSpacing(theme.scaled(10))
-        self._rows: tuple[Note, ...] | None = None
+        self._rows: tuple[Note, ...] = ()
+        self._made = True
         self._unfolded: set[str] | None = None
 
     def show_findings(self, rows: Sequence[Note]) -> None:
-        """Show these; nothing at all when there are none."""
-        if tuple(rows) == self._rows:
+        """Show these, made when they are in sight; nothing at all when there are none."""
+        if tuple(rows) != self._rows:
+            self._rows, self._made = tuple(rows), False
+        if not self.isHidden():
+            self._make()
+
+    def setVisible(self, visible: bool) -> None:
+        """What was found meanwhile is there before it is seen."""
+        if visible:
+            self._make()
+        super().setVisible(visible)
+
+    def _make(self) -> None:
+        if self._made:
             return
-        self._rows = tuple(rows)
+        self._made = True
         while (item := self._column.takeAt(0)) is not None:
             if (widget := item.widget()) is not None:
                 widget.hide()
                 widget.deleteLater()
-        found = _by_weight(rows)
+        found = _by_weight(self._rows)
         for weight, some in found.items():
             body = _body([self._block(note) for note in some])
             # Before a hand folds anything the worst are in sight.
@@ -78,7 +91,7 @@ class FindingList(QWidget):
         def by_hand(on: bool) -> None:
             body.setVisible(on)
             name(on)
-            known = {next(iter(_by_weight(self._rows or ())))} if self._unfolded is None else self._unfolded
+            known = {next(iter(_by_weight(self._rows)))} if self._unfolded is None else self._unfolded
             self._unfolded = known | {weight} if on else known - {weight}
 
         head.clicked.connect(by_hand)

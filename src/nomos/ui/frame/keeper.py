@@ -54,7 +54,7 @@ class ProofKeeper(QObject):
 
     def __init__(self, document: Document, runner: JobRunner) -> None:
         super().__init__()
-        self._document, self._runner = document, runner
+        self._document, self.runner = document, runner
         self._sheets = Asker(runner, "proof", self.failed.emit, said=tr("laying the sheet"), rank=FIRST)
         self._looks = Asker(runner, "check", self.failed.emit, rank=QUIET)
         self._inkings = Asker(runner, "inking", self.failed.emit, rank=QUIET)
@@ -106,7 +106,7 @@ class ProofKeeper(QObject):
         return self._joins[1] if self._joins and self._joins[0] == self.cut.masks.labels_png else None
 
     def _known(self, asker: Asker, request: Request[A]) -> A | None:
-        known = self._runner.answers.known(request)
+        known = self.runner.answers.known(request)
         if known is None:
             asker.ask(request, lambda _: self.changed.emit())
         return known
@@ -115,7 +115,7 @@ class ProofKeeper(QObject):
         """Do what was left while a hand was dragging."""
         if self.rough:
             self.rough = False
-            self._runner.hold_quiet(False)
+            self.runner.hold_quiet(False)
         self._follow()
 
     def _follow_hand(self) -> None:
@@ -146,7 +146,7 @@ class ProofKeeper(QObject):
         matches = colour_matches(project, have.laid, labs)
         self.proof = replace(proof, project=project, laid=have.laid, labs=labs, matches=matches)
         self.rough = True
-        self._runner.hold_quiet(True)
+        self.runner.hold_quiet(True)
         if not self._still.isActive():
             self._still.start()
         self.changed.emit()
@@ -214,7 +214,7 @@ class ProofKeeper(QObject):
         # project is now neither: the old proof stands until the new one is there.
         if have.lay == self._wanted.lay:
             proof = prove(project, have.blocks, have.laid, have.spots or ())
-            known = self._runner.answers.known
+            known = self.runner.answers.known
             close = known(self._look) if self._look is not None else None
             inking = known(self._inking) if self._inking is not None else None
             found = (*proof.findings, *slow_findings(project, close, inking))
@@ -225,7 +225,7 @@ class ProofKeeper(QObject):
         """What is too fine to cut: a few seconds of work that nothing else waits for."""
         if self._laid is None or self._laid.spots is None or self._look is None:
             return
-        if self._runner.answers.known(self._look) is None:
+        if self.runner.answers.known(self._look) is None:
             self._looks.ask(self._look, lambda _: self._colour())
-        if self._inking is not None and self._runner.answers.known(self._inking) is None:
+        if self._inking is not None and self.runner.answers.known(self._inking) is None:
             self._inkings.ask(self._inking, lambda _: self._colour())

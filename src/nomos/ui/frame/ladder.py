@@ -1,8 +1,8 @@
 """The pull ladder: the sheet after each impression, bare paper on top, finished print at the foot."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 
-from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import (
     QColor,
     QFont,
@@ -45,6 +45,17 @@ class PullLadder(QWidget):
         self._pressed: tuple[QPointF, str | None] | None = None
         self._dragged: str | None = None
         self._gesture = 0
+        self._make: Callable[[int], Sequence[Rung]] = lambda _tall: ()
+        # The sheet and the answers come first: small pictures of every pull take a turn of their own.
+        self._due = QTimer(self)
+        self._due.setSingleShot(True)
+        self._due.setInterval(0)
+        self._due.timeout.connect(lambda: self.render_rungs(self._make(self.picture_height())))
+
+    def render_soon(self, make: Callable[[int], Sequence[Rung]]) -> None:
+        """Show what is made of the height of the small pictures, pixels, in the next turn of the window."""
+        self._make = make
+        self._due.start()
 
     def render_rungs(self, rungs: Sequence[Rung]) -> None:
         """Show these."""

@@ -189,8 +189,7 @@ class SheetView(QWidget):
             sheet_marks.draw_stroke(painter, view, replace(self._touch, points=tuple(self._stroke)))
         if self._shown_place is not None:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*self._shown_place)))
-        for outline in content.lines:
-            sheet_marks.draw_outline(painter, view, outline)
+        sheet_marks.draw_outlines(painter, view, content.lines)
         for spot in content.spots:
             sheet_marks.draw_spot(painter, QPointF(*view.to_screen(*spot)))
         sheet_marks.draw_words(painter, view, content.words)

@@ -117,15 +117,16 @@ def draw_stroke(painter: QPainter, view: Viewport, touch: Touch) -> None:
     painter.drawPolyline(line)
 
 
-def draw_outline(painter: QPainter, view: Viewport, outline: Outline) -> None:
-    """A closed line on the sheet, dashed dark on light so that it shows on any colour."""
-    line = QPolygonF([QPointF(*view.to_screen(*point)) for point in outline])
+def draw_outlines(painter: QPainter, view: Viewport, outlines: Sequence[Outline]) -> None:
+    """Closed lines on the sheet, dashed dark on light so that they show on any colour."""
+    lines = [QPolygonF([QPointF(*view.to_screen(*point)) for point in outline]) for outline in outlines]
     painter.setBrush(Qt.BrushStyle.NoBrush)
     for colour, width, style in (
         (QColor("#ffffff"), 2.6, Qt.PenStyle.SolidLine), (_ACCENT, 1.4, Qt.PenStyle.DashLine),
     ):  # fmt: skip
         painter.setPen(QPen(colour, width, style))
-        painter.drawPolygon(line)
+        for line in lines:
+            painter.drawPolygon(line)
 
 
 def draw_divider(painter: QPainter, x: float, height: int, title: str) -> None:

@@ -7,7 +7,9 @@ from typing import TYPE_CHECKING, Generic, TypeVar
 from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
+from nomos.language import tr
 from nomos.project import Project, Proof
+from nomos.ui.frame.jobs import FIRST, Asker
 from nomos.ui.frame.notes import notes
 from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
@@ -83,6 +85,10 @@ class Here(Generic[W]):
         return notes(proof, self.hand.state.station)
 
 
+def _alike(some: tuple[object, ...], others: tuple[object, ...]) -> bool:
+    return len(some) == len(others) and all(map(is_, some, others))
+
+
 class Latest(Generic[A]):
     """The last thing that was made, made anew only of other things: the same ones, not equal ones."""
 
@@ -92,7 +98,38 @@ class Latest(Generic[A]):
 
     def of(self, made_of: tuple[object, ...], make: Callable[[], A], *, rough: bool = False) -> A:
         """What these things make; the last of it while a hand drags (rough)."""
-        alike = len(made_of) == len(self._made_of) and all(map(is_, made_of, self._made_of))
-        if self.made is None or not (alike or rough):
+        if self.made is None or not (_alike(made_of, self._made_of) or rough):
             self._made_of, self.made = made_of, make()
         return self.made
+
+
+class Drawn(Generic[A]):
+    """A picture of several looks, which takes longer than a hand should wait: drawn beside the window."""
+
+    def __init__(self, hand: "Controller", name: str) -> None:
+        self._hand, self._runner = hand, hand.keeper.runner
+        self._drawing = Asker(self._runner, name, hand.told.emit, said=tr("drawing"), rank=FIRST)
+        self._drawn_of: tuple[object, ...] = ()
+        self._asked_of: tuple[object, ...] = ()
+        self._print: object = None
+        self._last: A | None = None
+
+    def of(self, drawn_of: tuple[object, ...], draw: Callable[[], A]) -> A | None:
+        """The picture of these things: the same ones, not equal ones. Until it is there, and while a hand
+        drags, the last one of the same print, or None.
+        """
+        known = _alike(drawn_of, self._drawn_of)
+        asked = self._drawing.busy and _alike(drawn_of, self._asked_of)
+        if not (known or asked or self._hand.keeper.rough):
+            self._asked_of = drawn_of
+            self._drawing.do(lambda _progress: draw(), lambda drawn: self._arrived(drawn_of, drawn))
+        return self.last
+
+    @property
+    def last(self) -> A | None:
+        """What was drawn last of the print that is open."""
+        return self._last if self._print == self._runner.owner() else None
+
+    def _arrived(self, drawn_of: tuple[object, ...], drawn: A) -> None:
+        self._drawn_of, self._last, self._print = drawn_of, drawn, self._runner.owner()
+        self._hand.look_again()

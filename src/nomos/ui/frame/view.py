@@ -170,12 +170,12 @@ def prints_by_pull(proof: Proof, tall: int) -> tuple[NDArray[np.uint32], ...]:
     return tuple(_small(proof.laid, labs, tall) for labs in sheet_labs_by_pull(proof.project, proof.laid))
 
 
-def small_print(proof: Proof, project: Project, tall: int) -> NDArray[np.uint32]:
-    """A small picture of the finished sheet's image, for any order of the same pulls.
+def small_print(proof: Proof, tall: int) -> NDArray[np.uint32]:
+    """A small picture of the finished sheet's image.
 
     tall : its height; a picture wider than three quarters of that is made lower instead.
     """
-    return _small(proof.laid, proof.labs_of(project), tall)
+    return _small(proof.laid, proof.labs, tall)
 
 
 def _small(laid: LaidSheet, labs: NDArray[np.float64], tall: int) -> NDArray[np.uint32]:

@@ -121,7 +121,7 @@ class BlockEdits:
             return None
         if row >= len(found.plans) or place >= len(found.plans[row]):
             return None
-        return with_plan(project, found.plans[row][place], keep_key=request.wanted.keep_key)
+        return with_plan(project, found.plans[row][place], keep_key=self._hand.planner.keeps_key)
 
     def take_plan(self, key: str) -> None:
         """Print by one of the plans found."""

@@ -37,6 +37,11 @@ class Planner(QObject):
             self._search.cancel()
             self.wanted = replace(self.wanted, wishes=())
 
+    @property
+    def keeps_key(self) -> bool:
+        """Whether the plans that were found keep the key."""
+        return self.request.wanted.keep_key if self.request else True
+
     def ask(self, wanted: Wanted) -> None:
         """Choose what to look for next."""
         self.wanted = wanted

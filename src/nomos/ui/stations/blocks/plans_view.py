@@ -21,7 +21,7 @@ from nomos.units import counted, number
 from nomos.work.plans import Found
 
 # Plans in the place of one sheet: the room between them.
-_BOARD_GAP, _GROUND = 0.1, (222, 222, 222)
+_BOARD_GAP, _GROUND = 0.1, 222
 WISHES = {"none": "", "match": tr("must match"), "single": tr("one ink only")}
 USES = {"may": tr("may be used"), "must": tr("must be used"), "not": tr("must not")}
 

@@ -9,8 +9,9 @@ from nomos.project.blocks.plans import kept_key
 from nomos.project.sheet.tiles import tile_at
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
+from nomos.ui.frame.cards import Card
 from nomos.ui.frame.sheet_view import Overlay, on_print, picture_overlay
-from nomos.ui.frame.station import Here, Latest
+from nomos.ui.frame.station import Drawn, Here, Latest
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
@@ -52,8 +53,9 @@ class BlocksHere(Here[BlocksStation]):
 
     def made(self) -> BlocksStation:
         """The widget, wired."""
-        self._plans = Latest[PlanBoard]()
         made, hand = BlocksStation(), self.hand
+        self._board = Drawn[PlanBoard](hand, "plans board")
+        self._cards = Latest[tuple[Card, ...]]()
         made.pull_chosen.connect(hand.choose_pull)
         made.renamed.connect(hand.blocks.rename_block)
         made.key_asked.connect(hand.blocks.make_key)
@@ -163,19 +165,19 @@ class BlocksHere(Here[BlocksStation]):
         planner, proof = self.hand.planner, self.hand.keeper.proof
         if planner.found is None or proof is None or project.flat is None:
             return None
-        found, keep = planner.found, planner.wanted.keep_key
-        board = self._plans.of(
-            (project, proof.blocks, found),
-            lambda: plan_board(project, proof, found, keep_key=keep),
-            rough=self.hand.keeper.rough,
+        found, keep = planner.found, planner.keeps_key
+        board = self._board.of(
+            (project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep)
         )
+        if board is None:
+            return None
         words = tuple(
             ((t.place.left + t.place.right) / 2, t.place.bottom + _WORD_MM, t.word) for t in board.tiles
         )
         return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words)
 
     def _take_plan_at(self, x_mm: float, y_mm: float) -> None:
-        board = self._plans.made
+        board = self._board.last
         tile = tile_at(board.tiles, x_mm, y_mm) if board is not None else None
         if board is not None and tile is not None and board.keys[tile.sheet]:
             self.hand.blocks.take_plan(board.keys[tile.sheet])
@@ -187,7 +189,8 @@ class BlocksHere(Here[BlocksStation]):
         method = method_view(project, proof, state.colour)
         inking = inking_view(project, proof, state)
         self.widget.show_view(blocks_view(project, proof, state), method, inking)
-        self._show_plans(project, proof)
+        if self.widget.part == "fewer":
+            self._show_plans(project, proof)
 
     def _show_plans(self, project: Project, proof: Proof | None) -> None:
         planner = self.hand.planner
@@ -200,15 +203,14 @@ class BlocksHere(Here[BlocksStation]):
             uses=ink_rows(inks, dict(asked.uses)),
         )  # fmt: skip
         plans = found.plans if found else ()
-        keep = planner.request.wanted.keep_key if planner.request else True
-        cards = plan_cards(
-            project,
-            proof,
-            plans,
-            theme.scaled(_CARD_PICTURE),
-            keep_key=keep,
-            within=dict(found.within) if found else {},
-        )
+        keep = planner.keeps_key
+        cards = self._cards.of(
+            (project, proof, found),
+            lambda: plan_cards(
+                project, proof, plans, theme.scaled(_CARD_PICTURE), keep_key=keep,
+                within=dict(found.within) if found else {},
+            ),
+        )  # fmt: skip
         note = ""
         if found:
             note = _PLAN_NOTE if found.done else tr("Looking…")

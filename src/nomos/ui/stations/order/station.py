@@ -8,10 +8,11 @@ from nomos.project import Project, Proof
 from nomos.project.blocks.methods import with_usual_order
 from nomos.project.sheet.changes import overprinted
 from nomos.ui.frame import theme
+from nomos.ui.frame.cards import Card
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.station import Here, Latest
-from nomos.ui.stations.order.usual_view import order_view
-from nomos.ui.stations.order.view import days_view, orders_view, sitting_view
+from nomos.ui.stations.order.usual_view import order_view, usual_cards
+from nomos.ui.stations.order.view import best_cards, days_view, orders_view, sitting_view
 from nomos.ui.stations.order.widget import OrderStation
 
 _CARD_PICTURE = 66
@@ -25,6 +26,7 @@ class OrderHere(Here[OrderStation]):
     def made(self) -> OrderStation:
         """The widget, wired."""
         self._marked = Latest[Overlay]()
+        self._usual, self._best = Latest[tuple[Card, ...]](), Latest[tuple[Card, ...]]()
         made = OrderStation()
         made.order_asked.connect(self.hand.methods.take_order)
         made.step_asked.connect(self.hand.step_pull)
@@ -69,8 +71,11 @@ class OrderHere(Here[OrderStation]):
         orderer, state, station = self.hand.orderer, self.hand.state, self.widget
         tall = theme.scaled(_CARD_PICTURE)
         wanted = orderer.wanted
-        found = orders_view(project, proof, orderer.report, wanted.school, wanted.pins, state.pull, tall)
-        station.show_view(order_view(project, proof, state, tall), found)
+        report = orderer.report
+        usual = self._usual.of((project, proof), lambda: usual_cards(project, proof, tall))
+        best = self._best.of((project, proof, report), lambda: best_cards(project, proof, report, tall))
+        found = orders_view(project, proof, report, wanted.school, wanted.pins, state.pull, best)
+        station.show_view(order_view(project, state, usual), found)
         if station.part in ("days", "times"):
             station.days.show_view(days_view(project, date.today(), orderer.days_of(project)))
         elif station.part == "sitting":

@@ -29,20 +29,24 @@ class OrderView:
     can_go_later: bool
 
 
-def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: int) -> OrderView:
-    """The Order station."""
+def usual_cards(project: Project, proof: Proof | None, tall: int) -> tuple[Card, ...]:
+    """The usual orders, and the one on the ladder if it is none of them. tall : of their pictures, pixels."""
     offers = [("rule", tr("Light to dark, key last"), tr("the usual order"))]
     if any(block.is_key for block in project.blocks):
         offers.append(("key-first", tr("Key first, as the guide"), tr("knocks the key back")))
-    choices = []
+    cards = []
     for key, name, quiet in offers:
         other = ordered(project, key)
         chosen = other.impressions == project.impressions
-        choices.append(_choice(key, name, quiet, project if chosen else other, chosen, proof, thumb_px))
-    if not any(choice.chosen for choice in choices):
-        choices.insert(
-            0, _choice("own", tr("Your order"), tr("as on the ladder"), project, True, proof, thumb_px)
-        )
+        cards.append(_card(key, name, quiet, project if chosen else other, chosen, proof, tall))
+    if not any(card.chosen for card in cards):
+        own = _card("own", tr("Your order"), tr("as on the ladder"), project, True, proof, tall)
+        cards.insert(0, own)
+    return tuple(cards)
+
+
+def order_view(project: Project, state: UiState, choices: tuple[Card, ...]) -> OrderView:
+    """The Order station. choices : the usual orders."""
     places = [impression.id for impression in project.impressions]
     place = places.index(state.pull) if state.pull in places else None
     title = why = ""
@@ -59,7 +63,7 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
                 names=names,
             )
     return OrderView(
-        tuple(choices),
+        choices,
         state.pull,
         title,
         why,
@@ -68,12 +72,13 @@ def order_view(project: Project, proof: Proof | None, state: UiState, thumb_px: 
     )
 
 
-def _choice(
+def _card(
     key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
 ) -> Card:
     if proof is None or proof.laid.pulls != {i.id for i in project.impressions}:
         return Card(key, name, "", quiet, chosen, None)
-    matches = proof.matches_of(project)
+    printed = proof.reordered(project)
+    matches = printed.matches
     worst = max((match.de00 for match in matches), default=0.0)
     figures = tr(
         "ΔE {mean_difference}   worst {worst}",
@@ -82,7 +87,7 @@ def _choice(
     )
     washes = sum(tr("wash up") in note for note in before_next(layers(project)))
     quiet = f"{quiet}, {counted(washes, tr('wash-up'), tr('wash-ups'))}"
-    return Card(key, name, figures, quiet, chosen, small_print(proof, project, tall))
+    return Card(key, name, figures, quiet, chosen, small_print(printed, tall))
 
 
 def _ordinal(place: int) -> str:

@@ -35,26 +35,16 @@ class OrdersView:
     own: str
 
 
-def orders_view(
-    project: Project,
-    proof: Proof | None,
-    report: OrderReport | None,
-    school: str,
-    pins: tuple[tuple[str, int], ...],
-    pull: str | None,
-    tall: int,
-) -> OrdersView:
-    """Orders found, what they cost, and the one on the ladder."""
-    names = {each.id: project.pull_name(each.id) for each in project.impressions}
-    pinned = ", ".join(
-        tr("{names} at {place}", names=names[each], place=place + 1) for each, place in pins if each in names
-    )
+def best_cards(
+    project: Project, proof: Proof | None, report: OrderReport | None, tall: int
+) -> tuple[Card, ...]:
+    """Orders found and what they cost. tall : of their pictures, pixels."""
     now = tuple(each.id for each in project.impressions)
     cards = []
     for place, choice in enumerate(report.choices if report else ()):
         picture = None
         if proof is not None and proof.laid.pulls == set(choice.pulls):
-            picture = small_print(proof, with_order(project, choice.pulls), tall)
+            picture = small_print(proof.reordered(with_order(project, choice.pulls)), tall)
         washes = counted(choice.washups, tr("wash-up"), tr("wash-ups"))
         cards.append(
             Card(
@@ -75,6 +65,23 @@ def orders_view(
                 picture,
             )
         )
+    return tuple(cards)
+
+
+def orders_view(
+    project: Project,
+    proof: Proof | None,
+    report: OrderReport | None,
+    school: str,
+    pins: tuple[tuple[str, int], ...],
+    pull: str | None,
+    cards: tuple[Card, ...],
+) -> OrdersView:
+    """Orders worth a look, and the one on the ladder. cards : of those that were found."""
+    names = {each.id: project.pull_name(each.id) for each in project.impressions}
+    pinned = ", ".join(
+        tr("{names} at {place}", names=names[each], place=place + 1) for each, place in pins if each in names
+    )
     note = ""
     if report is not None:
         exact = (
@@ -89,7 +96,7 @@ def orders_view(
         note = tr("{outcomes} different sheets can come out; {exact}.", outcomes=outcomes, exact=exact)
     return OrdersView(
         school, SCHOOLS[school][1], tr("Pinned: {pinned}.", pinned=pinned) if pinned else "",
-        pull is not None and pull in dict(pins), tuple(cards), note, _own(project, proof),
+        pull is not None and pull in dict(pins), cards, note, _own(project, proof),
     )  # fmt: skip
 
 
@@ -97,7 +104,7 @@ def _own(project: Project, proof: Proof | None) -> str:
     """The figures of the order on the ladder, while a rung is dragged too."""
     if proof is None or proof.laid.pulls != {each.id for each in project.impressions}:
         return ""
-    matches = proof.matches_of(project)
+    matches = proof.reordered(project).matches
     washes = sum(run.after == "wash" for run in runs_of(project)[:-1])
     worst = max((match.de00 for match in matches), default=0.0)
     return tr(

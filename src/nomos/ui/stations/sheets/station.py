@@ -10,7 +10,7 @@ from nomos.project.edition.board import Board, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack
 from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
-from nomos.ui.frame.station import Here, Latest
+from nomos.ui.frame.station import Drawn, Here
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import board_view
 from nomos.ui.stations.sheets.view import record_view, sheets_view
@@ -24,8 +24,8 @@ class SheetsHere(Here[SheetsStation]):
 
     def made(self) -> SheetsStation:
         """The widget, wired."""
-        self._piled, self._drawn = Latest[Stack](), Latest[Board]()
         made, hand = SheetsStation(), self.hand
+        self._stack, self._board = Drawn[Stack](hand, "stack"), Drawn[Board](hand, "sheets board")
         crafter, bencher = hand.crafter, hand.bencher
         made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
         made.plan_asked.connect(crafter.plan_sheets)
@@ -94,35 +94,30 @@ class SheetsHere(Here[SheetsStation]):
 
     def pick(self, x_mm: float, y_mm: float, more: bool) -> bool:  # noqa: ARG002 - one sheet at a time
         """A click on the board has that sheet in hand."""
-        project, board = self.hand.document.project, self._board()
+        board = self._board.last
         on_board = self.widget.part == "board" and self.hand.state.shown == "print"
-        if not on_board or project is None or board is None:
+        if not on_board or board is None:
             return False
         self.hand.bencher.choose_sheet(board.sheet_at(x_mm, y_mm))
         return True
-
-    def _board(self) -> Board | None:
-        project, proof, state = self.hand.document.project, self.hand.keeper.proof, self.hand.bencher.state()
-        if project is None or proof is None or state is None or proof.project is not project:
-            return None
-        laid = proof.laid
-        return self._drawn.of((state, laid), lambda: sheets_board(project, laid, state))
 
     def _stack_overlay(self, project: Project) -> Overlay | None:
         proof, state = self.hand.keeper.proof, self.hand.bencher.state()
         if proof is None or proof.project is not project or not project.impressions:
             return None
         laid = proof.laid
-        stack = self._piled.of(
-            (project, laid, state),
-            lambda: edition_stack(project, laid, state),
-            rough=self.hand.keeper.rough,
-        )
+        stack = self._stack.of((project, laid, state), lambda: edition_stack(project, laid, state))
+        if stack is None:
+            return None
         words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in stack.tiles)
         return replace(picture_overlay(project, stack.picture, stack.px_per_mm), words=words)
 
     def _board_overlay(self, project: Project) -> Overlay | None:
-        board = self._board()
+        proof, state = self.hand.keeper.proof, self.hand.bencher.state()
+        if proof is None or state is None or proof.project is not project:
+            return None
+        laid = proof.laid
+        board = self._board.of((state, laid), lambda: sheets_board(project, laid, state))
         if board is None:
             return None
         chosen = self.hand.bencher.sheet
