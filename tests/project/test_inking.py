@@ -35,8 +35,10 @@ from nomos.project.inks.films import FilmKey
 from nomos.project.model import Grade
 from nomos.project.model.edits import with_pull, with_workshop
 from nomos.project.order.days import runs_of
-from nomos.project.sheet.laying import inked_zones, sheet_labs
+from nomos.project.register.edits import with_offset
+from nomos.project.sheet.laying import inked_zones, lay_one_more, sheet_labs
 from nomos.project.sheet.masks import CutBlocks
+from nomos.proof import Misregister
 from nomos.separation.touch import Touch
 
 Demo = tuple[Project, Assets]
@@ -92,6 +94,19 @@ def test_a_zone_drawn_by_hand_is_inked_apart_there_and_nowhere_else(little: Demo
     zones = inked_zones(drawn, blocks, drawn.impression(pull))
     assert zones[1].area_mm2 == pytest.approx(16, rel=0.1)
     assert sum(each.area_mm2 for each in zones) == pytest.approx(blocks.areas_mm2[0], rel=1e-6)
+
+
+def test_a_pull_laid_last_gives_the_sheet_that_all_give_at_once(little: Demo) -> None:
+    """As while a hand moves one pull: the others are laid once."""
+    graded = with_grade(little[0], little[0].impressions[0].id, 0, Grade((20, 20), (60, 60), 0.2))
+    project = with_offset(graded, graded.impressions[0].id, Misregister(0.7, -0.4))
+    blocks, pulls = cut(little, project), impressions_to_lay(project)
+    whole = lay_sheet(blocks, pulls)
+    for place, moved in enumerate(pulls):
+        later = lay_one_more(blocks, lay_sheet(blocks, (*pulls[:place], *pulls[place + 1 :])), moved)
+        colours = (sheet_labs(project, laid)[laid.map.index] for laid in (later, whole))
+        np.testing.assert_array_equal(*colours)
+        assert later.meetings.sum() == whole.meetings.sum()
 
 
 @pytest.mark.parametrize("what", ["uninked", "wiped"])

@@ -16,6 +16,7 @@ from nomos.proof import (
     render,
     render_view,
     to_rgb,
+    with_page,
 )
 
 PAPER = (95.0, 0.0, 2.0)
@@ -41,6 +42,17 @@ def test_the_map_says_of_every_pixel_which_blocks_print_there(count: int, seed: 
     back = found.members[found.index]
     for number, plane in enumerate(planes):
         np.testing.assert_array_equal(back[..., number], plane == 1)
+
+
+@given(st.integers(1, 4), st.integers(0, 99))
+def test_a_page_laid_on_a_map_gives_what_all_of_them_give_at_once(parts: int, seed: int) -> None:
+    planes = masks(5, seed)
+    planes[-1] *= np.random.default_rng(seed).integers(1, parts + 1, (40, 50)).astype(np.uint8)
+    whole = combine(planes, (40, 50), [1, 1, 1, 1, parts])
+    later = with_page(combine(planes[:-1], (40, 50)), planes[-1], parts)
+    np.testing.assert_array_equal(later.members[later.index], whole.members[whole.index])
+    assert later.pixels.sum() == 2000
+    assert later.pixels.all()
 
 
 def colours(found: CombinationMap, order: list[int], pulls: int | None = None) -> np.ndarray:

@@ -216,6 +216,9 @@ def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> 
     station = desk.window.at("blocks")
     before = len(layer_steps(project_of(desk)))
     station.turn_to("know")
+    for head in station.findings.findChildren(QPushButton):
+        if head.isCheckable() and not head.isChecked():
+            click(head)
     cure = next(
         b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Ink Night apart")
     )

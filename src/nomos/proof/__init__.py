@@ -1,6 +1,6 @@
 """Seeing the print before it is printed: combinations, colours, stages, misregister."""
 
-from nomos.proof.combinations import CombinationMap, Index, combine, strips
+from nomos.proof.combinations import CombinationMap, Index, combine, strips, with_page
 from nomos.proof.misregister import Misregister, displaced, displaced_numbers, padded
 from nomos.proof.render import mips, render, render_view, to_rgb
 
@@ -17,4 +17,5 @@ __all__ = [
     "render_view",
     "strips",
     "to_rgb",
+    "with_page",
 ]

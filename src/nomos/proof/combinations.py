@@ -79,6 +79,15 @@ def combine(
     return CombinationMap(index, members, pixels)
 
 
+def with_page(below: CombinationMap, page: NDArray[np.uint8], parts: int = 1) -> CombinationMap:
+    """A map with one more block laid on it, as `combine` lays them all; the last films are its parts."""
+    many = len(below.members)
+    index, used, pixels = _renumbered(_joined(page, below.index, many, parts + 1), many * (parts + 1))
+    index.flags.writeable = False
+    own = (used // many)[:, None] == np.arange(1, parts + 1)
+    return CombinationMap(index, np.hstack([below.members[used % many], own]), pixels)
+
+
 def _packed(
     pages: Iterable[NDArray[np.uint8]], counts: Sequence[int], shape: tuple[int, int]
 ) -> tuple[Index, NDArray[np.uint8]]:

@@ -29,11 +29,9 @@ from nomos.project.inks.films import FilmKey, zone_keys
 from nomos.project.model import Impression, Ink, Project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.project.sheet.laying import InkedZone, inked_zones
-from nomos.project.sheet.masks import CutBlocks, coarse
+from nomos.project.sheet.masks import CutBlocks
 from nomos.units import lengths_text
 
-# Areas of zones are measured on so many pixels.
-_AREA_PX = 1_000_000
 LOG_SUFFIX = ".bench.jsonl"
 
 
@@ -92,7 +90,7 @@ def zone_need(project: Project, blocks: CutBlocks, key: FilmKey, sheets: int) ->
 def _inked(project: Project, blocks: CutBlocks, pull: Impression) -> tuple[InkedZone, ...]:
     if len(pull.zones) == 1 and pull.zones[0].grade is None:
         return (InkedZone(blocks.areas_mm2[project.number_of(pull.block)], pull.zones[0].strength),)
-    return inked_zones(project, coarse(blocks, _AREA_PX), pull)
+    return inked_zones(project, blocks, pull)
 
 
 def _mother(project: Project, ink: Ink) -> str:

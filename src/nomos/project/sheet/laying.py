@@ -1,7 +1,7 @@
 """From a project to its proof: masks, the combination map, colours and how near they come."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.project.inks.films import FilmKey, printed_in_turn, printed_reflectance, zone_colours
 from nomos.project.model import Impression, Project
-from nomos.project.sheet.masks import CutBlocks
+from nomos.project.sheet.masks import CutBlocks, coarse
 from nomos.proof import (
     CombinationMap,
     Index,
@@ -22,8 +22,10 @@ from nomos.proof import (
     render_view,
     strips,
     to_rgb,
+    with_page,
 )
 from nomos.separation import Mask
+from nomos.separation.masks import chosen
 from nomos.separation.zones import (
     GRADE_STEPS,
     GradeShape,
@@ -35,6 +37,8 @@ from nomos.separation.zones import (
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0
+# So many pixels are enough for an area.
+_AREA_PX = 1_000_000
 
 Array = NDArray[np.float64]
 Spot = tuple[float, float, float]
@@ -132,6 +136,19 @@ def lay_sheet(blocks: CutBlocks, impressions: Sequence[ToLay], *, pad_mm: float 
     height, width = blocks.labels.shape
     shape = (height + 2 * pad, width + 2 * pad)
     laid = combine(pages, shape, [len(some) for some in films])
+    return _sheet(blocks, laid, [film for some in films for film in some], pad)
+
+
+def lay_one_more(blocks: CutBlocks, rest: LaidSheet, one: ToLay) -> LaidSheet:
+    """One more impression on a sheet laid from these blocks: what `lay_sheet` gives of all of them."""
+    pad = rest.pad_px
+    even = _is_even(one)
+    page, films = (_mask(blocks, one, pad), (FilmKey(one.pull, 0),)) if even else _parts(blocks, one, pad)
+    return _sheet(blocks, with_page(rest.map, page, len(films)), (*rest.films, *films), pad)
+
+
+def _sheet(blocks: CutBlocks, laid: CombinationMap, films: Sequence[FilmKey], pad: int) -> LaidSheet:
+    height, width = blocks.labels.shape
     inner = laid.index[pad : pad + height, pad : pad + width]
     colours, combinations = int(blocks.labels.max(initial=0)) + 1, len(laid.pixels)
     counts = np.zeros(colours * combinations, np.int64)
@@ -139,8 +156,7 @@ def lay_sheet(blocks: CutBlocks, impressions: Sequence[ToLay], *, pad_mm: float 
         joint = blocks.labels[rows].astype(np.int64) * combinations + inner[rows]
         counts += np.bincount(joint.ravel(), minlength=len(counts))
     meetings = counts.reshape(colours, combinations)
-    every = tuple(film for some in films for film in some)
-    return LaidSheet(laid, every, pad, blocks.px_per_mm, meetings, mips(laid.index))
+    return LaidSheet(laid, tuple(films), pad, blocks.px_per_mm, meetings, mips(laid.index))
 
 
 def _is_even(laid: ToLay) -> bool:
@@ -210,21 +226,23 @@ def inked_zones(project: Project, blocks: CutBlocks, pull: Impression) -> tuple[
 
     Parameters
     ----------
-    blocks : the masks; a coarse page will do, areas come within a per cent.
+    blocks : the masks; of large ones fewer pixels are looked at, areas come within a per cent.
     """
-    laid = ToLay(pull.id, project.number_of(pull.block), Misregister(), _laid_zones(project, pull))
-    mask = blocks.masks[laid.block]
-    joint = _zone_steps(blocks, laid) if len(pull.zones) > 1 or pull.zones[0].grade else np.zeros_like(mask)
-    counts = np.bincount(joint[mask > 0], minlength=len(laid.zones) * GRADE_STEPS)
+    mask = chosen(blocks.masks, [project.number_of(pull.block)])
+    own = coarse(replace(blocks, masks=mask, worked_out=mask), _AREA_PX)
+    laid = ToLay(pull.id, 0, Misregister(), _laid_zones(project, pull))
+    graded = len(pull.zones) > 1 or pull.zones[0].grade is not None
+    joint = _zone_steps(own, laid) if graded else np.zeros_like(own.masks[0])
+    counts = np.bincount(joint[own.masks[0] > 0], minlength=len(laid.zones) * GRADE_STEPS)
     found = []
     for place, (zone, lies) in enumerate(zip(pull.zones, laid.zones, strict=True)):
-        own = counts[place * GRADE_STEPS : (place + 1) * GRADE_STEPS]
-        area = float(own.sum()) / blocks.px_per_mm**2
+        steps = counts[place * GRADE_STEPS : (place + 1) * GRADE_STEPS]
+        area = float(steps.sum()) / own.px_per_mm**2
         strength = zone.strength
         if lies.bare:
             strength = 0.0
         elif lies.grade is not None and area:
-            strength = float(own @ [step_strength(n) for n in range(GRADE_STEPS)] / own.sum())
+            strength = float(steps @ [step_strength(n) for n in range(GRADE_STEPS)] / steps.sum())
         found.append(InkedZone(area, strength))
     return tuple(found)
 

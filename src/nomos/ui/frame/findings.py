@@ -71,25 +71,34 @@ class FindingList(QWidget):
                 widget.deleteLater()
         found = _by_weight(self._rows)
         for weight, some in found.items():
-            body = _body([self._block(note) for note in some])
+            body = _body([])
             # Before a hand folds anything the worst are in sight.
             unfolded = {next(iter(found))} if self._unfolded is None else self._unfolded
-            self._column.addWidget(self._head(weight, len(some), body, unfolded=weight in unfolded))
+            self._column.addWidget(self._head(weight, some, body, unfolded=weight in unfolded))
             self._column.addWidget(body)
             # Not before it has a place: a widget without one would be a window of its own.
-            body.setVisible(weight in unfolded)
+            self._unfold(body, some, weight in unfolded)
 
-    def _head(self, weight: str, many: int, body: QWidget, *, unfolded: bool) -> QWidget:
+    def _unfold(self, body: QWidget, some: Sequence[Note], on: bool) -> None:
+        """Show findings of one weight, made when they are first shown, or fold them away."""
+        column = body.layout()
+        assert column is not None
+        if on and not column.count():
+            for note in some:
+                column.addWidget(self._block(note))
+        body.setVisible(on)
+
+    def _head(self, weight: str, some: Sequence[Note], body: QWidget, *, unfolded: bool) -> QWidget:
         head = button("", plain=True)
         head.setProperty("fold", True)
         head.setCheckable(True)
         head.setChecked(unfolded)
 
         def name(on: bool) -> None:
-            head.setText(f"{'▾' if on else '▸'}  {_SHAPES[weight]} {many} {tr(weight)}")
+            head.setText(f"{'▾' if on else '▸'}  {_SHAPES[weight]} {len(some)} {tr(weight)}")
 
         def by_hand(on: bool) -> None:
-            body.setVisible(on)
+            self._unfold(body, some, on)
             name(on)
             known = {next(iter(_by_weight(self._rows)))} if self._unfolded is None else self._unfolded
             self._unfolded = known | {weight} if on else known - {weight}

@@ -5,11 +5,11 @@ from typing import TypeVar
 
 import numpy as np
 from numpy.typing import NDArray
-from PyQt6.QtCore import QObject, QTimer, pyqtSignal
+from PyQt6.QtCore import QElapsedTimer, QObject, QTimer, pyqtSignal
 
 from nomos.language import tr
 from nomos.project import CutBlocks, LaidSheet, Project, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
-from nomos.project.sheet.laying import colour_matches
+from nomos.project.sheet.laying import ToLay, lay_one_more
 from nomos.project.sheet.masks import cut_alike
 from nomos.ui.frame.document import Document, design_of
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
@@ -24,8 +24,9 @@ A = TypeVar("A")
 
 # While a hand drags a block the sheet is laid at this size, about that of the view: 10 ms.
 _DRAG_PIXELS = 350_000
-# What is not needed to see where a hand drags something is made up for this often, and when it rests.
-_STILL_MS = 250
+# What is not needed to see where a hand drags something is made up for when it rests this long, or at
+# least so often.
+_REST_MS, _LATEST_MS = 150, 1000
 
 
 @dataclass(frozen=True, eq=False)
@@ -67,6 +68,7 @@ class ProofKeeper(QObject):
         self._look: LookClosely | None = None
         self._inking: LookAtInking | None = None
         self._coarse: tuple[CutBlocks, CutBlocks] | None = None
+        self._rest: tuple[tuple[ToLay, ...], LaidSheet] | None = None
         self.cut: Cut | None = None
         self.proof: Proof | None = None
         self.first: FirstPrint | None = None
@@ -75,8 +77,9 @@ class ProofKeeper(QObject):
         """Whether a hand is dragging: colours are right, findings and the fine page follow."""
         self._still = QTimer(self)
         self._still.setSingleShot(True)
-        self._still.setInterval(_STILL_MS)
+        self._still.setInterval(_REST_MS)
         self._still.timeout.connect(self._make_up)
+        self._dragged = QElapsedTimer()
         document.changed.connect(self._follow_hand)
 
     def close(self) -> None:
@@ -143,11 +146,13 @@ class ProofKeeper(QObject):
         if have.lay != wanted.lay:
             have = self._lay_coarsely(have, wanted)
         labs = sheet_labs(project, have.laid)
-        matches = colour_matches(project, have.laid, labs)
-        self.proof = replace(proof, project=project, laid=have.laid, labs=labs, matches=matches)
+        # Figures follow when the hand rests, as all that is said of the sheet.
+        self.proof = replace(proof, project=project, laid=have.laid, labs=labs, matches=())
         self.rough = True
         self.runner.hold_quiet(True)
         if not self._still.isActive():
+            self._dragged.start()
+        if not self._still.isActive() or self._dragged.elapsed() < _LATEST_MS - _REST_MS:
             self._still.start()
         self.changed.emit()
         return True
@@ -163,7 +168,7 @@ class ProofKeeper(QObject):
             self._joinings.cancel()
             self._free = self._joins = None
             self._laid, self.proof, self._wanted, self._look, self._inking = None, None, None, None, None
-            self.first = None
+            self.first = self._coarse = self._rest = None
             self.changed.emit()
             return
         if self.proof is not None and design_of(self.proof.project) != design_of(project):
@@ -191,7 +196,17 @@ class ProofKeeper(QObject):
     def _lay_coarsely(self, have: _Laid, wanted: Bare) -> _Laid:
         if self._coarse is None or self._coarse[0] is not have.blocks:
             self._coarse = (have.blocks, coarse(have.blocks, _DRAG_PIXELS))
-        laid = lay_sheet(self._coarse[1], wanted.lay.pulls)
+            self._rest = None
+        blocks, pulls = self._coarse[1], wanted.lay.pulls
+        moved = [pull for pull in pulls if pull not in have.lay.pulls]
+        if len(moved) == 1:
+            # A hand moves one pull many times: the others are laid once.
+            others = tuple(pull for pull in pulls if pull != moved[0])
+            if self._rest is None or self._rest[0] != others:
+                self._rest = (others, lay_sheet(blocks, others))
+            laid = lay_one_more(blocks, self._rest[1], moved[0])
+        else:
+            laid = lay_sheet(blocks, pulls)
         self._laid = _Laid(wanted.lay, have.blocks, laid, None)
         return self._laid
 

@@ -5,7 +5,8 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
-from nomos.colour import Lab, lab_to_hex
+from nomos.colour import Lab
+from nomos.colour.cielab import labs_to_hex
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.colour.spectra import Array
 from nomos.language import tr
@@ -30,13 +31,16 @@ class GamutSlice(QWidget):
         super().__init__()
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(tr("Colours in reach"))
-        self._cloud: Array = np.zeros((0, 3))
+        self._cloud: list[tuple[float, float, QColor]] = []
         self._wanted: tuple[Lab, ...] = ()
         self._lightness = 60.0
 
     def show_slice(self, cloud: Array, wanted: tuple[Lab, ...], lightness: float) -> None:
         """Show the colours within 9 L* of a lightness."""
-        self._cloud, self._wanted, self._lightness = cloud, wanted, lightness
+        near = cloud[np.abs(cloud[:, 0] - lightness) <= _SLICE]
+        shown = zip(near.tolist(), labs_to_hex(near), strict=True)
+        self._cloud = [(a, b, QColor(colour)) for (_, a, b), colour in shown]
+        self._wanted, self._lightness = wanted, lightness
         self.update()
 
     def sizeHint(self) -> QSize:
@@ -59,10 +63,9 @@ class GamutSlice(QWidget):
             return QPointF(box.center().x() + a / _SPAN * side / 2, box.center().y() - b / _SPAN * side / 2)
 
         painter.setPen(Qt.PenStyle.NoPen)
-        for lightness, a, b in self._cloud:
-            if abs(lightness - self._lightness) <= _SLICE:
-                painter.setBrush(QColor(lab_to_hex(np.array((lightness, a, b)))))
-                painter.drawEllipse(at(a, b), theme.scaled(3), theme.scaled(3))
+        for a, b, colour in self._cloud:
+            painter.setBrush(colour)
+            painter.drawEllipse(at(a, b), theme.scaled(3), theme.scaled(3))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         for wanted in self._wanted:
             if abs(wanted[0] - self._lightness) <= _SLICE:
