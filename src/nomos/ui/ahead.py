@@ -10,7 +10,7 @@ from nomos.ui.frame.jobs import QUIET, Asker, JobRunner
 from nomos.ui.stations import TABLE
 
 # What a window with a print calls on its own thread and takes long to load; the rest a worker loads.
-_LARGE = ("cv2", "scipy.special")
+_LARGE = ("cv2", "scipy.special", "scipy.optimize")
 
 
 def make_ahead(column: Column, document: Document, runner: JobRunner) -> None:

@@ -25,7 +25,7 @@ Done = Callable[[A], None]
 # What nothing can be shown without, what a hand waits for, and what nobody waits for.
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
-_TURN_S = 0.00005
+_TURN_S = 0.0001
 _NICE = 5
 # More often than this nobody sees how far work is, and each word takes a turn of the window's thread.
 _TELL_S = 0.03
