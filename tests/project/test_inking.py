@@ -104,8 +104,8 @@ def test_a_pull_laid_last_gives_the_sheet_that_all_give_at_once(little: Demo) ->
     whole = lay_sheet(blocks, pulls)
     for place, moved in enumerate(pulls):
         later = lay_one_more(blocks, lay_sheet(blocks, (*pulls[:place], *pulls[place + 1 :])), moved)
-        colours = (sheet_labs(project, laid)[laid.map.index] for laid in (later, whole))
-        np.testing.assert_array_equal(*colours)
+        one, other = (sheet_labs(project, laid)[laid.map.index] for laid in (later, whole))
+        np.testing.assert_array_equal(one, other)
         assert later.meetings.sum() == whole.meetings.sum()
 
 

@@ -1,5 +1,6 @@
 """Answers are kept by request: each worked out once, bounded, called off without harm."""
 
+import gc
 import threading
 from dataclasses import dataclass
 from typing import ClassVar
@@ -90,6 +91,20 @@ def test_what_is_larger_than_all_is_kept_until_the_next_comes() -> None:
     ask(Square(3))
     assert ask.known(Square(2, 50_000)) is None
     assert ask.size < 10_000
+
+
+def test_what_someone_else_still_holds_is_known_without_being_kept(counter: Times) -> None:
+    ask = Answers(most_bytes=2 * 1100)
+    held = ask(Square(1))
+    for number in range(2, 6):
+        ask(Square(number))
+    assert ask.size <= 2 * 1100
+    assert ask(Square(1)) is held
+    assert ask.known(Square(2)) is None
+    assert counter.done[1] == 1
+    del held
+    gc.collect()
+    assert ask.known(Square(1)) is None
 
 
 def test_a_refusal_and_a_call_off_are_not_kept(counter: Times) -> None:

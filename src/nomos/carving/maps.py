@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from nomos.carving.materials import CarvingError, MaterialFacts, Tool, check_tools
 from nomos.language import tr
 from nomos.separation import Mask
+from nomos.strips import by_strips
 
 Floats = NDArray[np.floating]
 Floats32 = NDArray[np.float32]
@@ -262,14 +263,18 @@ def _distance(page: NDArray[np.bool_]) -> NDArray[np.float32]:
 
 def _opened(room: NDArray[np.float32], radius_px: float) -> NDArray[np.bool_]:
     """What a disc of a radius reaches where there is room for its middle."""
-    core = room > radius_px
-    if not core.any():
-        return np.zeros(room.shape, bool)
     import cv2
 
-    # Five times as fast as exact distances, and within 2 % of them (Borgefors 1986): less than a hand wavers.
-    away = cv2.distanceTransform((~core).view(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
-    return np.asarray(away <= np.float32(radius_px + 0.5 + 1e-4))
+    outside = (room <= radius_px).view(np.uint8)
+    if outside.all():
+        return np.zeros(room.shape, bool)
+    reach = np.float32(radius_px + 0.5 + 1e-4)
+
+    def reached(part: NDArray[np.uint8]) -> NDArray[np.bool_]:
+        # Five times as fast as exact distances, within 2 % of them (Borgefors 1986): less than a hand wavers.
+        return np.asarray(cv2.distanceTransform(part, cv2.DIST_L2, cv2.DIST_MASK_5) <= reach)
+
+    return by_strips(outside, int(reach) + 2, reached)
 
 
 def _span(edge: Floats32, step: int, size: int) -> Floats32:

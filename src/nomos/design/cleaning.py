@@ -7,6 +7,7 @@ from nomos.design.palette import EDGE_RANGE
 from nomos.design.regions import find_regions
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.strips import by_strips
 
 Labels = NDArray[np.uint8]
 
@@ -17,7 +18,7 @@ _MAJORITY = 5
 _FRINGE_SHARE = 0.8
 _NEAR_EXTREME = 0.2
 # A page of more pixels is filled so many rows at a time, with so many around them.
-_WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 6_000_000, 1024, 192
+_WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 6_000_000, 768, 192
 
 
 def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) -> Labels:
@@ -80,6 +81,10 @@ def smooth_outlines(labels: Labels, count: int, reach_px: float, spared: int | N
 
 def on_a_slope(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
     """Pixels between a lighter and a darker side: mixtures of scanning or antialiasing."""
+    return by_strips(rgb, 2, _on_a_slope_in)
+
+
+def _on_a_slope_in(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
     import cv2
 
     grey = cv2.cvtColor(rgb, cv2.COLOR_RGB2GRAY)

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design.cleaning import Labels
 from nomos.design.page import Mask, Rgb
+from nomos.strips import by_strips
 
 Array = NDArray[np.float64]
 
@@ -138,6 +139,10 @@ def nearest_table(lab: Array) -> NDArray[np.uint8]:
 
 
 def _flat(rgb: Rgb) -> Mask:
+    return by_strips(rgb, 1, _flat_in)
+
+
+def _flat_in(rgb: Rgb) -> Mask:
     import cv2
 
     near = np.ones((3, 3), np.uint8)

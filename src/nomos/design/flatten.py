@@ -31,6 +31,7 @@ from nomos.design.sketch import (
 from nomos.errors import BadInput
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.strips import looked_up
 from nomos.units import counted, length_text, range_text
 
 SMALLEST_FEATURE_MM = 0.8
@@ -221,7 +222,7 @@ def _of_drawing(
     groups = tree.cut_to(all_of_them if asked is None else asked)
     progress.report(0.1, tr("laying colours"))
     labels = lay_drawing(picture.rgb, drawing.lab)
-    labels = np.take(groups[tree.pinned :].astype(np.uint8), labels)
+    labels = looked_up(groups[tree.pinned :].astype(np.uint8), labels)
     progress.report(0.6, tr("clearing specks"))
     slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
     labels = remove_specks(labels, looked.smallest_mm * picture.px_per_mm, slope)

@@ -6,6 +6,7 @@ import numpy as np
 
 from nomos.colour import Lab
 from nomos.design.page import Mask, Page, disc
+from nomos.strips import looked_up
 
 # The widest stroke that is still a line, and the grain that is looked past, mm (chosen by us). A sketch may
 # be printed larger than it was drawn: wider strokes are looked for where narrow ones are not the line.
@@ -113,7 +114,7 @@ def _slender(strokes: Mask, px_per_mm: float, least_mm: float) -> Mask:
     # A network of lines is one component whose area says nothing of its width; it is long enough.
     keep = (long > least_mm * px_per_mm) & ((long > _SLENDER * wide) | (long > 20 * px_per_mm))
     keep[0] = False
-    return np.asarray(keep[labels])
+    return looked_up(keep, np.asarray(labels, np.int32))
 
 
 def _coloured(lab: Page, depth: Page, own: Page, px_per_mm: float) -> Mask:

@@ -16,6 +16,7 @@ from nomos.design.svg import is_svg, read_svg
 from nomos.errors import BadInput
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
+from nomos.strips import strips
 from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 
 if TYPE_CHECKING:
@@ -53,6 +54,7 @@ class Picture:
     light : on what is printed, judged with the margin around it; None where there was no more to see.
     cut : what of the picture as it was opened this is; None is all of it.
     sized : the size is known, from the file or as given; False where it is a guess to be asked about.
+    as_opened : the pixels are the file's own, all of them.
     """
 
     rgb: Rgb
@@ -62,6 +64,7 @@ class Picture:
     light: Light | None = None
     cut: Cut | None = None
     sized: bool = True
+    as_opened: bool = False
 
     @property
     def to_mm(self) -> NDArray[np.float64]:
@@ -152,7 +155,8 @@ def read_picture(
             ),
         )
     checked_size(*size)
-    return _finished(_resample(rgb, size), size, notes, sized)
+    page = _resample(rgb, size)
+    return replace(_finished(page, size, notes, sized), as_opened=page is rgb)
 
 
 def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -> Pixels:
@@ -358,11 +362,18 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
             )
     elif image.mode == "CMYK":
         notes = (tr("{name} is CMYK without a profile: its colours are a rough guess.", name=name),)
-    rgb = np.asarray(image if image.mode == "RGB" else image.convert("RGB"), np.uint8)
+    rgb = _channels(image if image.mode == "RGB" else image.convert("RGB"))
     if alpha is not None:
-        rgb = rgb.copy()
         _over_white(rgb, alpha)
     return rgb, notes
+
+
+def _channels(image: "Image.Image") -> Rgb:
+    """The pixels of an RGB image, strip by strip: at once Pillow would hold them three times."""
+    rgb = np.empty((image.height, image.width, 3), np.uint8)
+    for rows in strips(rgb.shape):
+        rgb[rows] = np.asarray(image.crop((0, rows.start, image.width, rows.stop)))
+    return rgb
 
 
 def _over_white(rgb: Rgb, alpha: NDArray[np.uint8]) -> None:

@@ -6,6 +6,8 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.strips import strips
+
 Labels = NDArray[np.uint8]
 Ints = NDArray[np.int64]
 
@@ -41,7 +43,12 @@ class Regions:
 
     def sum_over(self, page: NDArray[np.bool_]) -> Ints:
         """How many pixels of each region are set in a page of the same shape."""
-        per_run = np.add.reduceat(page.ravel(), self.start, dtype=np.int64)
+        per_run = np.empty(len(self.start), np.int64)
+        for rows in strips(page.shape):
+            # No run goes on in the next row.
+            first, past = np.searchsorted(self.start, (rows.start * self.width, rows.stop * self.width))
+            own = self.start[first:past] - rows.start * self.width
+            per_run[first:past] = np.add.reduceat(page[rows].ravel(), own, dtype=np.int64)
         return np.bincount(self.region, per_run, len(self.area_px)).astype(np.int64)
 
     @cached_property

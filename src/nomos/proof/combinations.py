@@ -1,16 +1,18 @@
 """The combination map: one small number per pixel, saying which films lie there."""
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from itertools import islice
+from typing import cast
 
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.strips import looked_up, strips
+
 Index = NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32]
 # Pages are packed into numbers of two bytes, as many at a time as go in.
 _MOST_PACKED = 1 << 16
-_STRIP_PX = 1 << 20
 
 
 @dataclass(frozen=True, eq=False)
@@ -117,14 +119,4 @@ def _renumbered(page: NDArray[np.integer], size: int) -> tuple[Index, NDArray[np
     kind = np.uint8 if len(used) <= 256 else np.uint16 if len(used) <= _MOST_PACKED else np.uint32
     table = np.zeros(len(counts), kind)
     table[used] = np.arange(len(used))
-    index = np.empty(page.shape, kind)
-    for rows in strips(page.shape):
-        np.take(table, page[rows], out=index[rows], mode="clip")
-    return index, used, counts[used]
-
-
-def strips(shape: tuple[int, ...]) -> Iterator[slice]:
-    """Some rows of a page at a time: NumPy widens what it counts or looks up to 64 bits a pixel."""
-    rows = max(1, _STRIP_PX // max(shape[1], 1))
-    for top in range(0, shape[0], rows):
-        yield slice(top, top + rows)
+    return cast(Index, looked_up(table, page)), used, counts[used]

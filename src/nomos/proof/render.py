@@ -1,13 +1,17 @@
 """From combinations to colours, and from colours to a page of pixels."""
 
 from collections.abc import Sequence
-from typing import TypeVar
+from typing import TypeVar, cast
 
 import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb
 from nomos.proof.combinations import Index
+
+# A page of a picture's own pixels: red, green and blue as one item of three bytes, so that it has two sides
+# as every page of numbers.
+Pixels = NDArray[np.void]
 
 _STRIP_PIXELS = 1 << 17
 
@@ -62,7 +66,26 @@ def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
     )
 
 
-Page = TypeVar("Page", Index, NDArray[np.uint32])
+def from_rgb(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
+    """Channels as pixels. (height, width, 3) uint8 to (height, width) 0xffRRGGBB."""
+    import cv2
+
+    # Blue, green, red, alpha in memory are 0xAARRGGBB on every machine that Nomos runs on.
+    return cv2.cvtColor(np.ascontiguousarray(rgb), cv2.COLOR_RGB2BGRA).view(np.uint32)[..., 0]
+
+
+def page_of_pixels(rgb: NDArray[np.uint8]) -> Pixels:
+    """A picture as a page: the same bytes. (height, width, 3) uint8 to (height, width)."""
+    page: Pixels = np.ascontiguousarray(rgb).view("V3")[..., 0]
+    return page
+
+
+def pixels_of(page: Pixels) -> NDArray[np.uint8]:
+    """A picture's page, or a part of one, as (height, width, 3) uint8."""
+    return np.ascontiguousarray(page).view(np.uint8).reshape(*page.shape, 3)
+
+
+Page = TypeVar("Page", Index, Pixels)
 
 
 def mips(index: Page) -> tuple[Page, ...]:
@@ -70,7 +93,7 @@ def mips(index: Page) -> tuple[Page, ...]:
 
     Parameters
     ----------
-    index : (height, width) uint8 or uint16.
+    index : (height, width) of numbers, or of a picture's pixels.
 
     Returns
     -------
@@ -83,7 +106,7 @@ def mips(index: Page) -> tuple[Page, ...]:
 
 
 def render_view(
-    levels: Sequence[Index] | Sequence[NDArray[np.uint32]],
+    levels: Sequence[Index] | Sequence[Pixels],
     labs: NDArray[np.float64] | None,
     window: tuple[float, float, float, float],
     size: tuple[int, int],
@@ -92,7 +115,7 @@ def render_view(
 
     Parameters
     ----------
-    levels : the page from `mips`, of combinations or, without `labs`, of pixels.
+    levels : the page from `mips`, of combinations or, without `labs`, of a picture's pixels.
     labs : (combinations, 3) CIELAB.
     window : left, top, right, bottom in pixels of the full page; inside it.
     size : width and height of the view.
@@ -113,7 +136,7 @@ def render_view(
     x0, y0 = int(left // scale), int(top // scale)
     x1, y1 = max(x0 + 1, int(np.ceil(right / scale))), max(y0 + 1, int(np.ceil(bottom / scale)))
     cut = page[y0:y1, x0:x1]
-    part = np.ascontiguousarray(cut, np.uint32) if labs is None else render(cut, labs)
+    part = from_rgb(pixels_of(cast(Pixels, cut))) if labs is None else render(cast(Index, cut), labs)
     channels = part.view(np.uint8).reshape(*part.shape, 4)
     # The window in the part's own pixels, so that a view does not jump by a pixel of the page.
     fx, fy = (right - left) / scale / size[0], (bottom - top) / scale / size[1]

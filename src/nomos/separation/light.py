@@ -4,6 +4,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels
+from nomos.strips import looked_up
 
 # Lightness given to the side in the light and taken from the other (chosen by us, no source).
 TINT_L, SHADE_L = 12.0, -14.0
@@ -47,7 +48,7 @@ def lit_fields(labels: Labels, number: int, direction_deg: float) -> NDArray[np.
             continue
         y, x = np.nonzero(parts == fields[0])
         lit[y, x] = _thirds(np.stack([x, y], axis=1) @ way, np.ones(len(x)))
-    return np.asarray(np.take(steps, parts) + lit, np.int8)
+    return np.asarray(looked_up(steps, parts) + lit, np.int8)
 
 
 def _thirds(towards: NDArray[np.float64], areas: NDArray[np.float64]) -> NDArray[np.int8]:

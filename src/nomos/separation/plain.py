@@ -9,6 +9,7 @@ from nomos.colour import Lab, delta_e00
 from nomos.design import Labels, fill_nearest
 from nomos.separation.masks import BlockPlan
 from nomos.separation.outline import outline_mm
+from nomos.strips import strips
 
 # What counts as a line: on average not wider than this. Chosen by us, no source.
 LINE_WIDTH_MM = 3.5
@@ -50,13 +51,16 @@ def joins_held(labels: Labels, number: int) -> float:
         return 0.0
     below = fill_nearest(labels, own)
     joins = held = 0
-    for one, other, cover in (
-        (below[:, 1:], below[:, :-1], own[:, 1:] | own[:, :-1]),
-        (below[1:], below[:-1], own[1:] | own[:-1]),
-    ):
-        meet = one != other
-        joins += int(np.count_nonzero(meet))
-        held += int(np.count_nonzero(meet & (cover > 0)))
+    for rows in strips(labels.shape):
+        row, cover = below[rows], own[rows]
+        # Each row meets the next, the last of a strip that of the strip below.
+        next_row, next_cover = (page[rows.start + 1 : rows.stop + 1] for page in (below, own))
+        for meet, hides in (
+            (row[:, 1:] != row[:, :-1], cover[:, 1:] | cover[:, :-1]),
+            (row[: len(next_row)] != next_row, cover[: len(next_row)] | next_cover),
+        ):
+            joins += int(np.count_nonzero(meet))
+            held += int(np.count_nonzero(meet & (hides > 0)))
     return held / joins if joins else 0.0
 
 

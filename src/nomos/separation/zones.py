@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.design import Labels, fill_nearest
+from nomos.strips import looked_up
 
 # Steps of a graded zone. Strength is (step / 63) squared: even steps would show in the pale part, up to
 # ΔE00 14 from one to the next; squared ones stay below 2.5 (measured).
@@ -88,7 +89,7 @@ def _by_colour(labels: Labels, zones: Sequence[Sequence[int]]) -> NDArray[np.uin
     table = np.full(256, 255, np.uint8)
     for place, colours in enumerate(zones):
         table[list(colours)] = place
-    page = np.take(table, labels)
+    page = looked_up(table, labels)
     outside = (page == 255).astype(np.uint8)
     if outside.all():
         return np.zeros_like(page)

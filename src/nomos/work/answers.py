@@ -1,5 +1,6 @@
 """Answers that are kept: each request is worked out once, and the least used go when there are too many."""
 
+import contextlib
 import sys
 import threading
 import time
@@ -7,6 +8,7 @@ from collections import OrderedDict
 from collections.abc import Callable
 from dataclasses import dataclass, fields, is_dataclass
 from typing import Any, TypeVar
+from weakref import WeakValueDictionary
 
 import msgspec
 import numpy as np
@@ -38,6 +40,8 @@ class Answers:
         self._most = most_bytes
         self._kept: OrderedDict[Request[Any], _Kept] = OrderedDict()
         self._size = 0
+        # What is no longer kept here is known as long as anyone else holds it.
+        self._elsewhere: WeakValueDictionary[Request[Any], Any] = WeakValueDictionary()
         # What several answers hold is counted in each of them: the bound holds in any case.
         self._lock = threading.Lock()
         self._turns: dict[Request[Any], tuple[threading.Lock, int]] = {}
@@ -88,6 +92,7 @@ class Answers:
         """Let go of everything."""
         with self._lock:
             self._kept.clear()
+            self._elsewhere.clear()
             self._size = 0
 
     @property
@@ -100,7 +105,9 @@ class Answers:
             found = self._kept.get(request)
             if found is not None:
                 self._kept.move_to_end(request)
-            return found
+                return found
+            held = self._elsewhere.get(request)
+            return None if held is None else _Kept(held, 0)
 
     def _keep(self, request: Request[Any], answer: object) -> None:
         size = bytes_of(answer) + bytes_of(request)
@@ -110,8 +117,11 @@ class Answers:
             # One answer larger than the bound stands beside the rest: it must not cost all it was made of.
             beside = size if size > self._most else 0
             while self._size - beside > self._most:
-                _, gone = self._kept.popitem(last=False)
+                asked, gone = self._kept.popitem(last=False)
                 self._size -= gone.size
+                with contextlib.suppress(TypeError):
+                    # A plain tuple cannot be pointed to without holding it.
+                    self._elsewhere[asked] = gone.answer
 
 
 def bytes_of(value: object, seen: set[int] | None = None) -> int:

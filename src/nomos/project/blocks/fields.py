@@ -16,6 +16,7 @@ from nomos.project.model import Project, ProjectError, WantedColour, Zone
 from nomos.project.model.pruning import pruned
 from nomos.project.model.store import digest, labels_to_png
 from nomos.separation.fields import field_at
+from nomos.strips import looked_up
 
 # Numbers are bytes, and a list much longer than this cannot be worked with.
 MOST_COLOURS = 2 * MOST
@@ -34,7 +35,7 @@ def merged(project: Project, labels: Labels, number: int, into: int) -> tuple[Pr
     table[number] = into
     table[number + 1 :] -= 1
     table[number] = table[into]
-    png = labels_to_png(np.take(table, labels))
+    png = labels_to_png(looked_up(table, labels))
     colours = tuple(colour for n, colour in enumerate(flat.colours) if n != number)
     renumber = {n: int(table[n]) for n in range(len(flat.colours)) if n != number}
     said = Correction("same", flat.colours[into].lab, flat.colours[number].lab)

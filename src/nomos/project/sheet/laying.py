@@ -20,7 +20,6 @@ from nomos.proof import (
     mips,
     padded,
     render_view,
-    strips,
     to_rgb,
     with_page,
 )
@@ -34,6 +33,7 @@ from nomos.separation.zones import (
     step_strength,
     zone_page,
 )
+from nomos.strips import looked_up, strips
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0
@@ -177,7 +177,7 @@ def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKe
     table = np.zeros(len(laid.zones) * GRADE_STEPS, np.uint8)
     table[printed] = np.arange(1, len(printed) + 1)
     numbers = displaced_numbers(
-        np.pad(np.take(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm
+        np.pad(looked_up(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm
     )
     films = tuple(FilmKey(laid.pull, int(n) // GRADE_STEPS, int(n) % GRADE_STEPS) for n in printed)
     return numbers * mask, films
@@ -363,7 +363,7 @@ def bare_places(project: Project, blocks: CutBlocks, laid: LaidSheet, most: int 
     nothing = unprinted[laid.map.index[pad : pad + height, pad : pad + width]]
     wanted = np.ones(256, np.uint8)
     wanted[list(project.bare_colours())] = 0
-    bare = nothing.view(np.uint8) & wanted[blocks.labels]
+    bare = nothing.view(np.uint8) & looked_up(wanted, blocks.labels)
     _, _, stats, centres = cv2.connectedComponentsWithStats(bare, connectivity=8)
     area = stats[1:, cv2.CC_STAT_AREA]
     ppm = blocks.px_per_mm

@@ -9,7 +9,6 @@ from PyQt6.QtGui import QColor
 
 from nomos.errors import BadInput
 from nomos.language import tr
-from nomos.proof import render, to_rgb
 from nomos.ui.frame.sheet_view import SheetContent
 
 # A picture of a sheet without pixels of its own: outlines alone.
@@ -26,9 +25,7 @@ def sheet_picture(content: SheetContent) -> tuple[NDArray[np.uint8], float]:
     page[:] = paper.red(), paper.green(), paper.blue()
     if raster is None:
         return page, px_per_mm
-    level = raster.levels[0]
-    pixels = np.ascontiguousarray(level, np.uint32) if raster.labs is None else render(level, raster.labs)
-    rgb = to_rgb(pixels)
+    rgb = raster.rgb()
     left, top = round(raster.left_mm * px_per_mm), round(raster.top_mm * px_per_mm)
     from_y, from_x = max(0, -top), max(0, -left)
     part = rgb[from_y : tall - top, from_x : wide - left]

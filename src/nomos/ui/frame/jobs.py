@@ -15,6 +15,7 @@ from typing import Any, Generic, TypeVar
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
+from nomos.freed import keep_little
 from nomos.language import tr
 from nomos.progress import Cancelled, Progress
 from nomos.work import Answers, Request
@@ -164,6 +165,7 @@ class JobRunner(QObject):
         self._held, self._urgent = False, 0
         # While work goes on the window's thread gets its turn after this, not after Python's usual 5 ms.
         sys.setswitchinterval(_TURN_S)
+        keep_little()
         # One hand is kept free for what nothing can be shown without.
         self._threads = [
             threading.Thread(target=self._serve, args=(rank,), name=f"nomos-job-{n}", daemon=True)

@@ -2,13 +2,12 @@
 
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import cast
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.proof import Index, mips
-
-Pixels = NDArray[np.uint32]
+from nomos.proof import Index, Pixels, mips, page_of_pixels, pixels_of, render, to_rgb
 
 
 class Page:
@@ -32,8 +31,8 @@ def index_levels(page: Page) -> tuple[Index, ...]:
 
 @lru_cache(maxsize=3)
 def picture_levels(page: Page) -> tuple[Pixels, ...]:
-    """A picture's pixels and its smaller versions."""
-    return mips(packed(page.pixels))
+    """A picture's own pixels and its smaller versions."""
+    return mips(page_of_pixels(page.pixels))
 
 
 @dataclass(frozen=True, eq=False)
@@ -49,15 +48,12 @@ class Raster:
     left_mm: float
     top_mm: float
 
+    def rgb(self) -> NDArray[np.uint8]:
+        """All of it at its own size. (height, width, 3) uint8."""
+        if self.labs is None:
+            return pixels_of(cast(Pixels, self.levels[0]))
+        return to_rgb(render(cast(Index, self.levels[0]), self.labs))
+
     def table(self) -> bytes:
         """The colours as bytes, to see whether anything has changed."""
         return b"" if self.labs is None else self.labs.tobytes()
-
-
-def packed(rgb: NDArray[np.uint8]) -> Pixels:
-    """Pixels as 0xffRRGGBB. (h, w, 3) uint8 to (h, w)."""
-    import cv2
-
-    # Blue, green, red, alpha in memory are 0xAARRGGBB on every machine that Nomos runs on.
-    pixels: Pixels = cv2.cvtColor(np.ascontiguousarray(rgb), cv2.COLOR_RGB2BGRA).view(np.uint32)[..., 0]
-    return pixels

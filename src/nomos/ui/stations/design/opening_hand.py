@@ -5,7 +5,6 @@ from dataclasses import replace
 from pathlib import Path
 from typing import get_args
 
-import numpy as np
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.design import Correction, Labels, ReadAs, read_pixels
@@ -152,9 +151,9 @@ class OpeningHand(QObject):
             done = ask(request, progress)
             if is_svg(data):
                 return done, None
-            pixels = read_pixels(data, source.name).rgb
-            # A picture that was taken as it is, is kept once.
-            return done, done.even if np.array_equal(pixels, done.even) else pixels
+            # A picture that was taken as it is, is read and kept once.
+            taken = done.looked.picture.as_opened and done.even is done.looked.picture.rgb
+            return done, done.even if taken else read_pixels(data, source.name).rgb
 
         def take(result: tuple[Flattened, Rgb | None]) -> None:
             if self._document.project is None or self._document.project.source != source:

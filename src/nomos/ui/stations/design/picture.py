@@ -19,7 +19,7 @@ from PyQt6.QtWidgets import QWidget
 
 from nomos.design.cut import Corners, Point
 from nomos.language import tr
-from nomos.proof import render_view
+from nomos.proof import from_rgb, pixels_of, render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.stations.design.picture_marks import MARGIN, draw_coarse, draw_note
@@ -173,7 +173,7 @@ class PictureView(QWidget):
         assert self._content is not None
         seen = max(self.width(), self.height()) * self.devicePixelRatioF()
         levels = [level for level in self._content.levels if max(level.shape) >= seen]
-        return image_of((levels or list(self._content.levels[:1]))[-1], 1.0)
+        return image_of(from_rgb(pixels_of((levels or list(self._content.levels[:1]))[-1])), 1.0)
 
     def _draw_picture(self, painter: QPainter, box: QRectF) -> None:
         assert self._content is not None

@@ -10,7 +10,8 @@ from nomos.design import WHOLE
 from nomos.design.cut import Corners
 from nomos.language import tr
 from nomos.project import Project
-from nomos.ui.frame.raster import Page, packed, picture_levels
+from nomos.proof import Pixels, from_rgb
+from nomos.ui.frame.raster import Page, picture_levels
 from nomos.work.open import FirstLook
 
 PictureTool = Literal["corners", "sheet", "length", "bare", "size"]
@@ -28,7 +29,7 @@ class PictureContent:
     size_mm : of the print.
     """
 
-    levels: tuple[NDArray[np.uint32], ...]
+    levels: tuple[Pixels, ...]
     corners: Corners
     sheet: Corners | None = None
     bare: tuple[tuple[tuple[float, float], ...], ...] = ()
@@ -48,7 +49,7 @@ def picture_content(project: Project, pixels: NDArray[np.uint8]) -> PictureConte
 
 def first_content(first: FirstLook) -> PictureContent:
     """A picture that is being read: what was found in it, and coarse fields as soon as there are some."""
-    coarse = None if first.coarse is None else packed(first.coarse)
+    coarse = None if first.coarse is None else from_rgb(first.coarse)
     note = (
         tr("A first, coarse look; the fields follow.")
         if coarse is not None

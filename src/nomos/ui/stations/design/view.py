@@ -13,11 +13,11 @@ from nomos.design import Correction, FlatDesign, Labels, Looked
 from nomos.design.page import Mask, Rgb
 from nomos.language import tr, within
 from nomos.project import Project, Proof
-from nomos.proof import mips
+from nomos.proof import mips, page_of_pixels
 from nomos.registration import Rect
 from nomos.separation.fields import touching
 from nomos.ui.frame.colours import ColourStrips, colour_strips
-from nomos.ui.frame.raster import Page, Raster, packed
+from nomos.ui.frame.raster import Page, Raster
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
@@ -70,7 +70,7 @@ def outlined(even: Rgb, labels: Labels, px_per_mm: float, unsure: Mask | None, i
         page[y[stripe], x[stripe]] = _HATCH
     return Outlined(
         labels,
-        Raster(mips(packed(np.asarray(page, np.uint8))), None, px_per_mm, image.left, image.top),
+        Raster(mips(page_of_pixels(np.asarray(page, np.uint8))), None, px_per_mm, image.left, image.top),
         places,
     )
 
