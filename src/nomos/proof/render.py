@@ -1,7 +1,7 @@
 """From combinations to colours, and from colours to a page of pixels."""
 
 from collections.abc import Sequence
-from typing import TypeVar, cast
+from typing import TypeVar, cast, overload
 
 import numpy as np
 from numpy.typing import NDArray
@@ -105,6 +105,17 @@ def mips(index: Page) -> tuple[Page, ...]:
     return tuple(levels)
 
 
+@overload
+def render_view(
+    levels: Sequence[Index],
+    labs: NDArray[np.float64],
+    window: tuple[float, float, float, float],
+    size: tuple[int, int],
+) -> NDArray[np.uint32]: ...
+@overload
+def render_view(
+    levels: Sequence[Pixels], labs: None, window: tuple[float, float, float, float], size: tuple[int, int]
+) -> NDArray[np.uint32]: ...
 def render_view(
     levels: Sequence[Index] | Sequence[Pixels],
     labs: NDArray[np.float64] | None,

@@ -9,7 +9,7 @@ from nomos.colour import delta_e00, srgb_to_lab
 from nomos.language import tr
 from nomos.project import Project, Proof, sheet_labs
 from nomos.project.sheet.laying import LaidSheet
-from nomos.proof import render_view, to_rgb
+from nomos.proof import to_rgb
 from nomos.registration import Rect
 from nomos.ui.frame.raster import Page, Raster, picture_levels
 from nomos.units import number
@@ -64,7 +64,7 @@ def _looked_at(raster: Raster, image: Rect) -> NDArray[np.uint8]:
         min((left + image.width) * raster.px_per_mm, float(width)),
         min((top + image.height) * raster.px_per_mm, float(height)),
     )
-    return to_rgb(render_view(raster.levels, raster.labs, window, size))
+    return to_rgb(raster.view(window, size))
 
 
 def _said(off: NDArray[np.float64]) -> str:

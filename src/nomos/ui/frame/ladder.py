@@ -88,9 +88,7 @@ class PullLadder(QWidget):
         for place, rung in enumerate(self._rungs):
             box = QRectF(0, place * self.rung_height(), self.width(), self.rung_height())
             self._draw_rung(painter, rung, self._images[place], box)
-        if self.hasFocus():
-            painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self)
 
     def _draw_rung(self, painter: QPainter, rung: Rung, image: QImage | None, box: QRectF) -> None:
         tone = theme.tones()

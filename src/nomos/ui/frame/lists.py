@@ -116,9 +116,7 @@ class ColourRows(QWidget):
                 painter.setPen(QPen(QColor(tone.line), 1))
                 painter.drawRect(swatch)
             self._draw_words(painter, row, box.adjusted(self._left(row), 0, -theme.scaled(6), 0))
-        if self.hasFocus():
-            painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self)
 
     def _draw_words(self, painter: QPainter, row: Row, box: QRectF) -> None:
         tone = theme.tones()

@@ -226,9 +226,7 @@ class ColourCurve(QWidget):
                 painter.setPen(QPen(QColor(tone.text), 2))
                 y = base + theme.scaled(18)
                 painter.drawLine(QPointF(bar.left(), y), QPointF(bar.right(), y))
-        if self.hasFocus():
-            painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self)
 
     def mousePressEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None

@@ -7,7 +7,7 @@ from typing import cast
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.proof import Index, Pixels, mips, page_of_pixels, pixels_of, render, to_rgb
+from nomos.proof import Index, Pixels, mips, page_of_pixels, pixels_of, render, render_view, to_rgb
 
 
 class Page:
@@ -53,6 +53,12 @@ class Raster:
         if self.labs is None:
             return pixels_of(cast(Pixels, self.levels[0]))
         return to_rgb(render(cast(Index, self.levels[0]), self.labs))
+
+    def view(self, window: tuple[float, float, float, float], size: tuple[int, int]) -> NDArray[np.uint32]:
+        """Part of it, shrunk or enlarged to a view, as `render_view` says. (height, width) 0xffRRGGBB."""
+        if self.labs is None:
+            return render_view(cast(tuple[Pixels, ...], self.levels), None, window, size)
+        return render_view(cast(tuple[Index, ...], self.levels), self.labs, window, size)
 
     def table(self) -> bytes:
         """The colours as bytes, to see whether anything has changed."""

@@ -18,7 +18,6 @@ from PyQt6.QtGui import (
 from PyQt6.QtWidgets import QWidget
 
 from nomos.language import tr
-from nomos.proof import render_view
 from nomos.separation.touch import Touch
 from nomos.ui.frame import sheet_marks, theme
 from nomos.ui.frame.beside import Beside
@@ -202,9 +201,7 @@ class SheetView(QWidget):
             sheet_marks.draw_divider(painter, self._divider_x(), self.height(), title)
         if self.loupe and self._pointer is not None and content.raster is not None:
             self._draw_loupe(painter, content.raster, self._pointer)
-        if self.hasFocus():
-            painter.setPen(QColor(theme.LIGHT.accent))
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self, on_ground=True)
 
     def _divider_x(self) -> float:
         """Where the divider stands on the screen: a share of the sheet's width."""
@@ -237,7 +234,7 @@ class SheetView(QWidget):
         size = max(1, round((right - left) * ratio)), max(1, round((bottom - top) * ratio))
         key = (id(raster.levels), raster.table(), window, size)
         if self._image is None or self._image[0] != key:
-            self._image = (key, image_of(render_view(raster.levels, raster.labs, window, size), ratio))
+            self._image = (key, image_of(raster.view(window, size), ratio))
         painter.drawImage(QPointF(left, top), self._image[1])
 
     def _draw_loupe(self, painter: QPainter, raster: Raster, at: QPointF) -> None:
@@ -250,7 +247,7 @@ class SheetView(QWidget):
         if half * 2 > min(width, height):
             return
         window = (cx - half, cy - half, cx + half, cy + half)
-        image = image_of(render_view(raster.levels, raster.labs, window, (side, side)), 1.0)
+        image = image_of(raster.view(window, (side, side)), 1.0)
         x = at.x() + 24 if at.x() + 24 + side < self.width() else at.x() - 24 - side
         y = at.y() + 24 if at.y() + 24 + side < self.height() else at.y() - 24 - side
         painter.drawImage(QPointF(x, y), image)
@@ -267,7 +264,7 @@ class SheetView(QWidget):
         frame = QRectF(left, top, side, side)
         height, width = inset.raster.levels[0].shape
         whole = (0.0, 0.0, float(width), float(height))
-        view = render_view(inset.raster.levels, inset.raster.labs, whole, (side, side))
+        view = inset.raster.view(whole, (side, side))
         sheet_marks.draw_inset(painter, frame, there, image_of(view, 1.0), inset.word)
 
     def resizeEvent(self, _event: QResizeEvent | None) -> None:

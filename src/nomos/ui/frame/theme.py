@@ -3,8 +3,9 @@
 from dataclasses import dataclass
 from functools import cache
 
-from PyQt6.QtGui import QColor, QFont, QFontDatabase, QFontMetrics, QPalette
-from PyQt6.QtWidgets import QApplication
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QColor, QFont, QFontDatabase, QFontMetrics, QPainter, QPalette, QPen
+from PyQt6.QtWidgets import QApplication, QWidget
 
 from nomos import typeface
 
@@ -84,6 +85,18 @@ def elided(text: str, used: QFont, width: int) -> str:
     from PyQt6.QtCore import Qt
 
     return QFontMetrics(used).elidedText(text, Qt.TextElideMode.ElideRight, width)
+
+
+def draw_focus(painter: QPainter, widget: QWidget, *, on_ground: bool = False) -> None:
+    """A frame around a widget that is drawn by hand, if it has the focus.
+
+    on_ground : it shows the sheet on its grey ground, which is as light in the dark.
+    """
+    if widget.hasFocus():
+        dotted = QPen(QColor(tones().accent), 1, Qt.PenStyle.DotLine)
+        painter.setPen(QPen(QColor(LIGHT.accent)) if on_ground else dotted)
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawRect(widget.rect().adjusted(0, 0, -1, -1))
 
 
 def dress(application: QApplication, text_pct: int = 0, look: str = "") -> None:

@@ -77,9 +77,7 @@ class PlanCurve(QWidget):
         painter.drawPolyline(QPolygonF(means))
         for place, point in enumerate(self._chart.points):
             self._draw_point(painter, place, point)
-        if self.hasFocus():
-            painter.setPen(QPen(QColor(tone.accent), 1, Qt.PenStyle.DotLine))
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self)
 
     def _draw_scale(self, painter: QPainter) -> None:
         tone = theme.tones()

@@ -139,7 +139,7 @@ class PictureView(QWidget):
             return
         if self._asks_size():
             self.print_size.paint(painter, self._room(), self._small_picture(), self._content.corners)
-            self._draw_focus(painter)
+            theme.draw_focus(painter, self, on_ground=True)
             return
         box = self._box()
         self._draw_picture(painter, box)
@@ -160,13 +160,7 @@ class PictureView(QWidget):
             draw_coarse(painter, self._content.coarse, QRectF(self.rect()))
         if self._content.note:
             draw_note(painter, self._content.note, QPointF(self.width() / 2, theme.scaled(14)))
-        self._draw_focus(painter)
-
-    def _draw_focus(self, painter: QPainter) -> None:
-        if self.hasFocus():
-            painter.setPen(QColor(theme.LIGHT.accent))
-            painter.setBrush(Qt.BrushStyle.NoBrush)
-            painter.drawRect(self.rect().adjusted(0, 0, -1, -1))
+        theme.draw_focus(painter, self, on_ground=True)
 
     def _small_picture(self) -> QImage:
         """The picture with no more pixels than can be seen of it."""

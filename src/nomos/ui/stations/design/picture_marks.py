@@ -1,18 +1,16 @@
 """What stands beside and over the picture as it was opened: a first look at its fields, and what goes on."""
 
-import numpy as np
-from numpy.typing import NDArray
 from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QColor, QFontMetrics, QPainter
 
-from nomos.proof import render_view
+from nomos.proof import Pixels, render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 
 MARGIN = 26
 
 
-def draw_coarse(painter: QPainter, fields: NDArray[np.uint32], rect: QRectF) -> None:
+def draw_coarse(painter: QPainter, fields: Pixels, rect: QRectF) -> None:
     """The first, coarse fields, in the right half."""
     height, width = fields.shape
     margin = theme.scaled(MARGIN)

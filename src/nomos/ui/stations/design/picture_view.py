@@ -10,7 +10,7 @@ from nomos.design import WHOLE
 from nomos.design.cut import Corners
 from nomos.language import tr
 from nomos.project import Project
-from nomos.proof import Pixels, from_rgb
+from nomos.proof import Pixels, page_of_pixels
 from nomos.ui.frame.raster import Page, picture_levels
 from nomos.work.open import FirstLook
 
@@ -33,7 +33,7 @@ class PictureContent:
     corners: Corners
     sheet: Corners | None = None
     bare: tuple[tuple[tuple[float, float], ...], ...] = ()
-    coarse: NDArray[np.uint32] | None = None
+    coarse: Pixels | None = None
     note: str = ""
     size_mm: tuple[float, float] = (100.0, 100.0)
 
@@ -49,7 +49,7 @@ def picture_content(project: Project, pixels: NDArray[np.uint8]) -> PictureConte
 
 def first_content(first: FirstLook) -> PictureContent:
     """A picture that is being read: what was found in it, and coarse fields as soon as there are some."""
-    coarse = None if first.coarse is None else from_rgb(first.coarse)
+    coarse = None if first.coarse is None else page_of_pixels(first.coarse)
     note = (
         tr("A first, coarse look; the fields follow.")
         if coarse is not None
