@@ -8674,10 +8674,6 @@ N</translation>
    <translation>{waste:.0f} % ist Verschnitt.{cost}</translation>
   </message>
   <message>
-   <source>roller reaches</source>
-   <translation>Walze reicht hin</translation>
-  </message>
-  <message>
    <source>{area} cm²{took}</source>
    <translation>{area} cm²{took}</translation>
   </message>
@@ -8692,6 +8688,10 @@ N</translation>
   <message>
    <source>'{words}' is no kind of tool: knife, v, u or flat.</source>
    <translation>'{words}' ist keine Werkzeugart: knife, v, u oder flat.</translation>
+  </message>
+  <message>
+   <source>roller reaches</source>
+   <translation>Walze reicht hin</translation>
   </message>
   <message>
    <source>'{strip}' is no tool: write a kind and a width in mm, as u 3.</source>
@@ -10314,20 +10314,20 @@ N</translation>
    <translation>{place}.</translation>
   </message>
   <message>
-   <source> Before it {names} is cut away for good: have every sheet printed through the pull before, and one proof kept.</source>
-   <translation> Davor wird {names} endgültig weggeschnitten: jeden Bogen durch den Druckgang davor drucken und einen Probedruck behalten.</translation>
-  </message>
-  <message>
-   <source>knocks the key back</source>
-   <translation>nimmt die Linien zurück</translation>
-  </message>
-  <message>
    <source>Your order</source>
    <translation>Die eigene Folge</translation>
   </message>
   <message>
    <source>as on the ladder</source>
    <translation>wie auf der Leiter</translation>
+  </message>
+  <message>
+   <source> Before it {names} is cut away for good: have every sheet printed through the pull before, and one proof kept.</source>
+   <translation> Davor wird {names} endgültig weggeschnitten: jeden Bogen durch den Druckgang davor drucken und einen Probedruck behalten.</translation>
+  </message>
+  <message>
+   <source>knocks the key back</source>
+   <translation>nimmt die Linien zurück</translation>
   </message>
   <message>
    <source>wash-up</source>
@@ -10688,6 +10688,10 @@ N</translation>
   <message>
    <source>On 95 of 100 sheets two pulls lie within {least}.</source>
    <translation>Auf 95 von 100 Bogen liegen zwei Druckgänge innerhalb {least}.</translation>
+  </message>
+  <message>
+   <source>Ink on wet ink takes in patches: the plausible sheets show it.</source>
+   <translation>Auf nasser Farbe wird Farbe fleckig angenommen: die glaubhaften Bogen zeigen es.</translation>
   </message>
   <message>
    <source>whole sheets</source>

@@ -38,7 +38,7 @@ def plausible_grid(
     for place, changes in enumerate(plausible_changes(project, ACROSS**2, seed)):
         progress.report(place / ACROSS**2, tr("printing plausible sheets"))
         motions = [motion_of_change(project, change) for change in changes]
-        sheet = printed_sheet(project, small, motions, _DRAWN_PX_PER_MM)
+        sheet = printed_sheet(project, small, motions, _DRAWN_PX_PER_MM, texture=seed * ACROSS**2 + place)
         left, top = (place % ACROSS) * (tile[0] + _GAP_PX), (place // ACROSS) * (tile[1] + _GAP_PX)
         page[top : top + tile[1], left : left + tile[0]] = cv2.resize(
             sheet, tile, interpolation=cv2.INTER_AREA
@@ -50,4 +50,5 @@ def plausible_sheet(project: Project, blocks: CutBlocks, number: int) -> NDArray
     """One of a dozen sheets drawn from the budget, at full size. (height, width, 3). Raises ProjectError."""
     changes = plausible_changes(project, DOZEN, 0)[number % DOZEN]
     motions = [motion_of_change(project, change) for change in changes]
-    return printed_sheet(project, blocks, motions, min(blocks.px_per_mm, _FINE_PX_PER_MM))
+    fine = min(blocks.px_per_mm, _FINE_PX_PER_MM)
+    return printed_sheet(project, blocks, motions, fine, texture=number)

@@ -12,6 +12,7 @@ from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.inks.films import FilmKey, printed_reflectance
 from nomos.project.model import Project, ProjectError
 from nomos.project.register.system import marks_of, middle_of, sheet_of
+from nomos.project.register.wet import goes_on_wet_ink, mottled, patches
 from nomos.project.sheet.laying import Array
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion, PrintedMark
@@ -88,10 +89,13 @@ def printed_sheet(
     motions: Sequence[Motion],
     px_per_mm: float = _SCAN_PX_PER_MM,
     inking: Sequence[NDArray[np.float32] | None] | None = None,
+    *,
+    texture: int | None = None,
 ) -> Picture:
     """A whole sheet as it comes out with every pull moved, with its printed marks. (height, width, 3).
 
     inking : for each pull how much of its ink is there, 0 to 1, a page of the sheet's size; None is all.
+    texture : where ink that goes onto wet ink takes unevenly, by chance from this seed; None is evenly.
     """
     import cv2
 
@@ -114,6 +118,8 @@ def printed_sheet(
             if mark.block == block:
                 _draw_mark(page, mark, motion, px_per_mm)
         bits |= (page > 127).astype(np.int32) << place
+    if inking is None and texture is not None and goes_on_wet_ink(project):
+        return mottled(project, bits, table, patches(bits.shape, px_per_mm, texture))
     if inking is None:
         return np.asarray(np.clip(np.rint(table), 0, 255).astype(np.uint8)[bits])
     rgb = table[bits]

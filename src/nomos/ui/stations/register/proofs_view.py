@@ -21,6 +21,7 @@ from nomos.project.register.readings import (
 from nomos.project.register.scan import PullFound
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import budget_for, cures, error_model, tolerance_map, worst_mm
+from nomos.project.register.wet import goes_on_wet_ink
 from nomos.proof.flashing import TILE_MM, Flashing
 from nomos.registration.settings import Hand
 from nomos.ui.frame.rows import Row
@@ -84,12 +85,18 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
         apart,
         parts,
         frozenset(name for name, _, _ in parts if getattr(own, name) is not None),
-        _flashes_text(shown, exact is not None) if shown else "",
+        _flashes_text(shown, exact is not None) + _wet_text(project) if shown else "",
         exact is not None,
         tuple((cure.text, cure.trap_mm) for cure in cures(project, fast)) if fast else (),
         project.register.damp,
         own.hand,
     )
+
+
+def _wet_text(project: Project) -> str:
+    if not goes_on_wet_ink(project):
+        return ""
+    return " " + tr("Ink on wet ink takes in patches: the plausible sheets show it.")
 
 
 def _flashes_text(found: Flashing, exact: bool) -> str:
