@@ -28,7 +28,7 @@ from nomos.ui.stations.blocks.plans_view import (
     wish_rows,
 )
 from nomos.ui.stations.blocks.touch import HandPart
-from nomos.ui.stations.blocks.view import blocks_view
+from nomos.ui.stations.blocks.view import blocks_view, seams_text
 from nomos.ui.stations.blocks.widget import BlocksStation
 from nomos.work.plans import candidates
 
@@ -188,7 +188,8 @@ class BlocksHere(Here[BlocksStation]):
         state = self.hand.state
         method = method_view(project, proof, state.colour)
         inking = inking_view(project, proof, state)
-        self.widget.show_view(blocks_view(project, proof, state), method, inking)
+        seams = seams_text(project, proof) if self.widget.part == "joins" else ("", None)
+        self.widget.show_view(blocks_view(project, proof, state, seams), method, inking)
         if self.widget.part == "fewer":
             self._show_plans(project, proof)
 

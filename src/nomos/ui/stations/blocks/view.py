@@ -47,8 +47,13 @@ class BlocksView:
     carrying: str
 
 
-def blocks_view(project: Project, proof: Proof | None, state: UiState) -> BlocksView:
-    """The Blocks station; rows are chosen by the impression that prints the block."""
+def blocks_view(
+    project: Project, proof: Proof | None, state: UiState, seams: tuple[str, float | None] = ("", None)
+) -> BlocksView:
+    """The Blocks station; rows are chosen by the impression that prints the block.
+
+    seams : from `seams_text`, where the joins are in sight.
+    """
     chosen = project.block(project.impression(state.pull).block) if state.pull else None
     keys = sum(block.is_key for block in project.blocks)
     bare = len(project.bare_colours())
@@ -85,13 +90,13 @@ def blocks_view(project: Project, proof: Proof | None, state: UiState) -> Blocks
         tuple((block.id, block.name) for block in project.blocks if block.colours),
         len(project.impression(state.pull).zones) if state.pull else 0,
         _opened_text(project, proof),
-        *_seams_text(project, proof),
+        *seams,
         project.workshop.carried,
         carrying_text(project),
     )
 
 
-def _seams_text(project: Project, proof: Proof | None) -> tuple[str, float | None]:
+def seams_text(project: Project, proof: Proof | None) -> tuple[str, float | None]:
     """How much of the joins is seen, and a limit with which less of it would be."""
     if proof is None:
         return "", None
