@@ -4000,8 +4000,8 @@
    <translation>Bogen wird gesucht</translation>
   </message>
   <message>
-   <source>A scan is read for up to {most_pulls} pulls, not {pulls}.</source>
-   <translation>Ein Scan wird für bis zu {most_pulls} Druckgänge gelesen, nicht für {pulls}.</translation>
+   <source>Whole sheets are drawn and read for up to {most_pulls} pulls, not {pulls}.</source>
+   <translation>Ganze Bogen werden für bis zu {most_pulls} Druckgänge gezeichnet und gelesen, nicht für {pulls}.</translation>
   </message>
   <message>
    <source>There is nothing to look for on a scan: open a picture first.</source>

@@ -68,7 +68,7 @@ def colour_table(project: Project) -> Array:
         raise ProjectError(
             "impressions",
             tr(
-                "A scan is read for up to {most_pulls} pulls, not {pulls}.",
+                "Whole sheets are drawn and read for up to {most_pulls} pulls, not {pulls}.",
                 most_pulls=_MOST_PULLS,
                 pulls=len(pulls),
             ),
