@@ -39,6 +39,14 @@ def by_strips(
     return work(page) if out is None else out
 
 
+def numbers_of(page: NDArray[np.integer], size: int) -> NDArray[np.int64]:
+    """How often each number below a size stands in a page. (size,)."""
+    counts = np.zeros(size, np.int64)
+    for rows in strips(page.shape):
+        counts += np.bincount(page[rows].ravel(), minlength=size)
+    return counts
+
+
 def looked_up(table: NDArray[T], page: NDArray[np.integer]) -> NDArray[T]:
     """`table[page]`, for whose indices NumPy takes 64 bits a pixel. table : (n,); page : (height, width)."""
     out = np.empty(page.shape, table.dtype)

@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design.cleaning import Labels
 from nomos.design.page import Mask, Rgb
-from nomos.strips import by_strips
+from nomos.strips import by_strips, looked_up
 
 Array = NDArray[np.float64]
 
@@ -102,10 +102,7 @@ def lay_drawing(rgb: Rgb, lab: Array) -> Labels:
 def lay_nearest(rgb: Rgb, lab: Array) -> Labels:
     """The nearest of some colours at each pixel, whatever lies about it."""
     table = nearest_table(lab)
-    labels = np.empty(rgb.shape[:2], np.uint8)
-    for top in range(0, len(rgb), 256):
-        np.take(table, fine_numbers(rgb[top : top + 256]), out=labels[top : top + 256], mode="clip")
-    return labels
+    return by_strips(rgb, 0, lambda part: looked_up(table, fine_numbers(part)))
 
 
 _FINE_BITS = 6

@@ -8,7 +8,6 @@ from numpy.typing import NDArray
 from nomos.design.corners import Points, meeting, robust_line
 from nomos.design.light import measure_light
 from nomos.design.page import Mask, Rgb, lab_page
-from nomos.strips import looked_up
 
 # The sheet is looked at in this many pixels along its longer side.
 _SIDE = 1100
@@ -106,7 +105,7 @@ def _ink(page: Rgb) -> Mask:
     reach = np.maximum(stats[:, cv2.CC_STAT_WIDTH], stats[:, cv2.CC_STAT_HEIGHT])
     keep = (stats[:, cv2.CC_STAT_AREA] > 25) & (reach > 0.008 * max(height, width))
     keep[0] = False
-    return np.asarray(ink & looked_up(keep, np.asarray(labels, np.int32)))
+    return np.asarray(ink & keep[labels])
 
 
 Side = tuple[NDArray[np.float64], NDArray[np.float64]]

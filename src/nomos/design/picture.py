@@ -33,7 +33,6 @@ COARSEST_DPI, FINEST_DPI = 120.0, 450.0
 _STRETCH = 0.01
 
 _EXIF_MAKE = 0x010F
-_STRIP_ROWS = 256
 # What cameras and screens write without meaning a size in print; see `_own_size`.
 _NO_SIZE_DPI = (72.0, 96.0, 180.0)
 # A picture that does not say how large it is, is taken to fill this paper but for its margins (chosen by
@@ -378,8 +377,7 @@ def _channels(image: "Image.Image") -> Rgb:
 
 def _over_white(rgb: Rgb, alpha: NDArray[np.uint8]) -> None:
     """Lay pixels over white in place, strip by strip: the whole page as figures would take gigabytes."""
-    for top in range(0, len(rgb), _STRIP_ROWS):
-        here = slice(top, top + _STRIP_ROWS)
+    for here in strips(rgb.shape):
         share = alpha[here, :, None].astype(np.float32) / 255
         rgb[here] = np.rint(255 + (rgb[here] - np.float32(255)) * share).astype(np.uint8)
 

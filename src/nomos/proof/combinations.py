@@ -8,7 +8,7 @@ from typing import cast
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.strips import looked_up, strips
+from nomos.strips import looked_up, numbers_of
 
 Index = NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32]
 # Pages are packed into numbers of two bytes, as many at a time as go in.
@@ -112,9 +112,7 @@ def _joined(packed: Index, index: Index, many: int, size: int) -> NDArray[np.int
 
 
 def _renumbered(page: NDArray[np.integer], size: int) -> tuple[Index, NDArray[np.int64], NDArray[np.int64]]:
-    counts = np.zeros(size, np.int64)
-    for rows in strips(page.shape):
-        counts += np.bincount(page[rows].ravel(), minlength=size)
+    counts = numbers_of(page, size)
     used = np.flatnonzero(counts)
     kind = np.uint8 if len(used) <= 256 else np.uint16 if len(used) <= _MOST_PACKED else np.uint32
     table = np.zeros(len(counts), kind)

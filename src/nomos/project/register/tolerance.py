@@ -20,14 +20,13 @@ from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_b
 from nomos.registration import SYSTEM_NAMES
 from nomos.registration.tolerance import Budget, ErrorModel, budget_of
 from nomos.separation.masks import chosen
+from nomos.strips import numbers_of
 from nomos.units import length_text
 
 # A seam is darker than all that it is made of by so much lightness (chosen by us, no source).
 _DARKER = 3.0
 # Sets of pulls on less than this share of the sheet in register are accidents of the drawing's edges.
 _STRAY_SHARE = 2e-4
-# Pixels that are counted at a time.
-_STRIP_PX = 1 << 20
 # Whole sheets are laid at no more than so many pixels for each mm: gaps come out right on average.
 _FINE_PX_PER_MM = 12.0
 FAST_SHEETS, EXACT_SHEETS = 40, 100
@@ -98,10 +97,7 @@ def seam_rule(project: Project, prints: Prints) -> "_SeamRule":
     bits = np.zeros(prints.labels.shape, kind)
     for place, mask in enumerate(prints.masks):
         bits |= np.left_shift(mask, place, dtype=kind)
-    counts = np.zeros(1 << len(prints.masks), np.int64)
-    # What is counted is widened to 64 bits.
-    for strip in np.array_split(bits.ravel(), max(1, bits.size // _STRIP_PX)):
-        counts += np.bincount(strip, minlength=len(counts))
+    counts = numbers_of(bits, 1 << len(prints.masks))
     return _SeamRule(project, np.flatnonzero(counts > _STRAY_SHARE * bits.size).astype(np.uint32))
 
 

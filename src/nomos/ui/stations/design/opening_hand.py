@@ -16,7 +16,7 @@ from nomos.progress import Progress
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
-from nomos.ui.frame.raster import Raster
+from nomos.ui.frame.raster import Page, Raster, picture_levels
 from nomos.ui.frame.sheet_view import sketch_raster
 from nomos.ui.stations.design.view import Outlined, outlined
 from nomos.work.open import (
@@ -104,7 +104,13 @@ class OpeningHand(QObject):
 
         self.first = None
         ask = self._runner.answers
-        self.opening.do(lambda progress: open_design(path, ask, progress), begin, self._show_first)
+
+        def read(progress: Progress) -> Opened:
+            opened = open_design(path, ask, progress)
+            picture_levels(Page(opened.done.even))
+            return opened
+
+        self.opening.do(read, begin, self._show_first)
 
     def _in_studio(self, project: Project) -> Project:
         try:
@@ -152,6 +158,8 @@ class OpeningHand(QObject):
             if is_svg(data):
                 return done, None
             # A picture that was taken as it is, is read and kept once.
+            # Its smaller versions are made here, or the window would make them.
+            picture_levels(Page(done.even))
             taken = done.looked.picture.as_opened and done.even is done.looked.picture.rgb
             return done, done.even if taken else read_pixels(data, source.name).rgb
 
