@@ -37,7 +37,7 @@ def test_on_a_full_disk_the_old_file_stays_and_nothing_lies_beside_it(
 def test_the_file_before_is_kept_under_its_name_in_one_step(tmp_path: Path) -> None:
     path, previous = tmp_path / "a.nomos", tmp_path / "a.nomos.previous"
     for text in (b"one", b"two", b"three"):
-        with replacing(path, previous=previous) as file:
+        with replacing(path, keep=True) as file:
             file.write(text)
     assert (path.read_bytes(), previous.read_bytes()) == (b"three", b"two")
     assert sorted(tmp_path.iterdir()) == [path, previous]

@@ -5,6 +5,7 @@ import errno
 import gc
 import io
 import os
+import signal
 import sys
 import traceback
 from pathlib import Path
@@ -47,6 +48,28 @@ def _speak_plainly() -> None:
             stream.reconfigure(errors="replace")
 
 
+class StoppedError(BaseException):
+    """A signal has asked a command to end; what it had begun to write is cleared away on the way out."""
+
+    def __init__(self, number: int) -> None:
+        super().__init__(number)
+        self.number = number
+
+
+def _end_on_signals() -> None:
+    """A command that is stopped ends by an exception, so that it clears up; the window has its own way."""
+
+    def stop(number: int, _frame: object) -> None:
+        # Once is enough: a second one ends it as it is.
+        signal.signal(number, signal.SIG_DFL)
+        raise StoppedError(number)
+
+    for number in (signal.SIGTERM, signal.SIGHUP, signal.SIGINT):
+        # One that is ignored stays so, as under nohup.
+        if signal.getsignal(number) is not signal.SIG_IGN:
+            signal.signal(number, stop)
+
+
 def main() -> int:
     """Run Nomos with the process's arguments; returns the exit status."""
     # Before all else: tables of words are made when their modules are.
@@ -54,18 +77,24 @@ def main() -> int:
     from nomos.cli.main import BAD_INPUT, run
 
     _speak_plainly()
+    _end_on_signals()
     try:
         status = run(sys.argv[1:], _open_window)
         # A full disk behind a redirection shows only now.
         sys.stdout.flush()
         return status
-    except KeyboardInterrupt:
-        return 130
+    except StoppedError as stopped:
+        said = "nomos: stopped before it was done; what is not finished was not put in place."
+        print(said, file=sys.stderr)
+        return 128 + stopped.number
     except BrokenPipeError:
         # Whoever read the output has had enough of it; there is nothing left to say it to.
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
         return 0
     except OSError as error:
+        if error.errno == errno.EBADF:
+            # Nobody reads what it would say: standard output was closed before it began.
+            return BAD_INPUT
         if error.errno not in (errno.ENOSPC, errno.EIO, errno.EDQUOT):
             return _told(error)
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())

@@ -15,20 +15,45 @@ from nomos.errors import BadInput
 from nomos.language import tr
 
 _SUFFIX = ".part"
-_MOST_LETTERS = 60
+_PREVIOUS = ".previous"
+# A name takes at most 255 bytes on the file systems of Linux, a letter up to four of them.
+_MOST_NAME_BYTES, _MOST_PART_BYTES, _TAIL_LETTERS = 255, 160, 24
+
+
+def beside(path: Path, name: str) -> Path:
+    """A file of another name in the folder of a file; a name too long for a disk has its middle hashed."""
+    data = name.encode(errors="surrogateescape")
+    if len(data) <= _MOST_NAME_BYTES:
+        return path.with_name(name)
+    tail = f"~{hashlib.sha256(data).hexdigest()[:12]}~{name[-_TAIL_LETTERS:]}"
+    return path.with_name(_cut(name, _MOST_NAME_BYTES - len(tail.encode(errors="surrogateescape"))) + tail)
+
+
+def previous_of(path: Path) -> Path:
+    """Where the file is kept that a new one has replaced: beside it, not beside a link to it."""
+    path = path.resolve() if path.is_symlink() else path
+    return beside(path, path.name + _PREVIOUS)
+
+
+def _cut(name: str, most_bytes: int) -> str:
+    """The beginning of a name that takes no more than so many bytes."""
+    data = name.encode(errors="surrogateescape")[:most_bytes]
+    return data.decode(errors="ignore")
 
 
 @contextlib.contextmanager
-def replacing(path: Path, *, previous: Path | None = None) -> Iterator[BinaryIO]:
+def replacing(path: Path, *, keep: bool = False) -> Iterator[BinaryIO]:
     """A file to write into, which takes its name once it is on the disk.
 
     Written beside, flushed, then renamed. A link is followed, so that the file it names is replaced and
-    not the link; what runs left unfinished beside it is cleared away.
+    not the link; what runs left unfinished beside it is cleared away. Mode, owner and extended attributes
+    go with the name, as far as this user may set them; a hard link keeps the earlier file, as it must where
+    a name stands for the whole old file or the whole new one at any moment.
 
     Parameters
     ----------
     path : the file to be.
-    previous : where the file that is replaced is kept.
+    keep : whether the file that is replaced is kept, as `previous_of` says.
 
     Raises
     ------
@@ -37,32 +62,32 @@ def replacing(path: Path, *, previous: Path | None = None) -> Iterator[BinaryIO]
     """
     target = path.resolve() if path.is_symlink() else path
     _check_may_replace(path, target)
-    _clear_left_behind(target)
-    handle, part = tempfile.mkstemp(prefix=_prefix(target), suffix=_SUFFIX, dir=target.parent)
+    clear_left_behind(target)
+    handle, part = tempfile.mkstemp(prefix=part_prefix(target), suffix=_SUFFIX, dir=target.parent)
     try:
         with os.fdopen(handle, "wb") as file:
             yield file
             file.flush()
             os.fsync(file.fileno())
         if target.exists():
-            shutil.copymode(target, part)
-            if previous is not None:
-                _keep(target, previous)
+            _copy_attributes(target, part)
+            if keep and target.stat().st_size > 0:
+                _keep(target, previous_of(target))
         else:
             umask = os.umask(0)
             os.umask(umask)
             os.chmod(part, 0o666 & ~umask)
         os.replace(part, target)
-        _flush_folder(target.parent)
+        flush_folder(target.parent)
     finally:
         with contextlib.suppress(FileNotFoundError):
             os.unlink(part)
 
 
-def write_bytes(path: Path, data: bytes) -> None:
-    """Write a file whole. Raises BadInput in a sentence; what was there before is untouched."""
+def write_bytes(path: Path, data: bytes, *, keep: bool = False) -> None:
+    """Write a file whole, as `replacing` does. Raises BadInput; what was there before is untouched."""
     try:
-        with replacing(path) as file:
+        with replacing(path, keep=keep) as file:
             file.write(data)
     except OSError as error:
         raise BadInput(
@@ -97,20 +122,23 @@ def _host() -> str:
     return hashlib.sha256(platform.node().encode()).hexdigest()[:6]
 
 
-def _prefix(target: Path) -> str:
+def part_prefix(target: Path) -> str:
     """The beginning of a part's name: whose it is, on which machine, by which process."""
-    return f".{target.name[:_MOST_LETTERS]}.{_host()}-{os.getpid()}-"
+    return f".{_cut(target.name, _MOST_PART_BYTES)}.{_host()}-{os.getpid()}-"
 
 
-def _clear_left_behind(target: Path) -> None:
+def clear_left_behind(target: Path) -> None:
     """Take away the parts that processes of this machine left when they were killed."""
-    own = f".{target.name[:_MOST_LETTERS]}.{_host()}-"
+    own = f".{_cut(target.name, _MOST_PART_BYTES)}.{_host()}-"
     with contextlib.suppress(OSError):
         for part in target.parent.iterdir():
             if part.name.startswith(own) and part.name.endswith(_SUFFIX):
                 process = part.name.removeprefix(own).split("-")[0]
                 if process.isdigit() and not _runs(int(process)):
-                    part.unlink(missing_ok=True)
+                    if part.is_dir() and not part.is_symlink():
+                        shutil.rmtree(part, ignore_errors=True)
+                    else:
+                        part.unlink(missing_ok=True)
 
 
 def _runs(process: int) -> bool:
@@ -123,21 +151,37 @@ def _runs(process: int) -> bool:
     return True
 
 
+def _copy_attributes(old: Path, new: str) -> None:
+    """Give a file the mode, owner and extended attributes (access lists among them) of another."""
+    found = old.stat()
+    shutil.copymode(old, new)
+    with contextlib.suppress(OSError):  # only root may give a file away, a member may give it to the group
+        os.chown(new, -1, found.st_gid)
+        os.chown(new, found.st_uid, -1)
+    with contextlib.suppress(OSError):  # a file system without them
+        for name in os.listxattr(old):
+            with contextlib.suppress(OSError):
+                os.setxattr(new, name, os.getxattr(old, name))
+
+
 def _keep(path: Path, previous: Path) -> None:
     """Give the old file a second name, in one step from the one before it."""
-    fresh = previous.with_name(f"{_prefix(previous)}kept{_SUFFIX}")
+    fresh = previous.with_name(f"{part_prefix(previous)}kept{_SUFFIX}")
     fresh.unlink(missing_ok=True)
     try:
         try:
             os.link(path, fresh)
         except OSError:  # a file system without hard links
-            shutil.copy2(path, fresh)
+            with path.open("rb") as old, fresh.open("xb") as copy:
+                shutil.copyfileobj(old, copy)
+            shutil.copystat(path, fresh)
         os.replace(fresh, previous)
     finally:
         fresh.unlink(missing_ok=True)
 
 
-def _flush_folder(folder: Path) -> None:
+def flush_folder(folder: Path) -> None:
+    """Have on disk which files a folder holds, where the file system lets that be asked for."""
     with contextlib.suppress(OSError):  # not every file system lets a folder be flushed
         handle = os.open(folder, os.O_RDONLY)
         try:

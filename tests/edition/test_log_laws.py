@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nomos.edition import REASONS, EditionState, Event, layer_figures, number_sheets, replay
+from nomos.edition import REASONS, EditionState, Event, Replay, layer_figures, number_sheets, replay
 
 outcomes = st.lists(st.sampled_from(["good", "spoiled", "repaired", "next"]), max_size=60)
 LAYERS, SHEETS = 3, 5
@@ -98,3 +98,55 @@ def test_other_events_change_no_pull(kind: str) -> None:
         assert state.ink_g[0] == 5.0
     if kind == "cut":
         assert state.cut_h[0] == 5.0
+
+
+kinds = st.lists(
+    st.tuples(
+        st.sampled_from(
+            ["good", "spoiled", "repaired", "undo", "next", "mended", "given up", "ink", "odd", "gone"]
+        ),
+        st.integers(1, SHEETS + 2),
+        st.integers(0, LAYERS - 1),
+    ),
+    max_size=50,
+)
+
+
+@given(kinds, st.booleans(), st.integers(1, 4))
+def test_followed_event_by_event_a_log_comes_to_what_it_comes_to_at_once(
+    steps: list[tuple[str, int, int]], by_sheet: bool, at_a_time: int
+) -> None:
+    """Pulls of the sheet that is next and of others, undos of them, layers begun again, sheets given up."""
+    events: list[Event] = [Event("2026-12-01T09:00:00", "layer", 0, pull="pull1")]
+    following = Replay(events, ids(LAYERS), SHEETS, by_sheet=by_sheet)
+    told = len(events)
+    for minute, (step, sheet, layer) in enumerate(steps):
+        at = f"2026-12-01T{10 + minute // 60:02d}:{minute % 60:02d}:00"
+        state = following.state
+        queue = state.queue()
+        if step == "next":
+            events.append(Event(at, "layer", layer, pull=ids(LAYERS)[layer]))
+        elif step == "undo":
+            events.append(Event(at, "undo"))
+        elif step in ("good", "spoiled", "repaired"):
+            if not queue or told < len(events):
+                continue
+            events.append(Event(at, step, state.layer, queue[0], pull=state.pulls[state.layer]))  # type: ignore[arg-type] # an outcome
+        elif step == "odd":
+            events.append(Event(at, "good", layer, sheet, pull=ids(LAYERS)[layer]))
+        elif step == "gone":
+            events.append(Event(at, "spoiled", 7, sheet, pull="a pull no longer planned"))
+        elif step == "ink":
+            events.append(Event(at, "ink", layer, value=3.0, pull=ids(LAYERS)[layer]))
+        elif sheet <= state.sheets:
+            events.append(Event(at, step, layer, sheet, pull=ids(LAYERS)[layer]))  # type: ignore[arg-type] # a kind
+        if len(events) - told >= at_a_time:
+            following.follow(events[told:])
+            told = len(events)
+    following.follow(events[told:])
+    once = replay(events, ids(LAYERS), SHEETS, by_sheet=by_sheet)
+    assert following.state.queue() == once.queue()
+    assert following.state == once
+    for wanted in range(LAYERS + 1):
+        counted = sum(history.good_through(wanted) for history in once.histories.values())
+        assert once.good_through(wanted) == following.state.good_through(wanted) == counted

@@ -7,7 +7,7 @@ import numpy as np
 from nomos.edition import Event, now_text
 from nomos.project import Assets, Project, proof_of
 from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
-from nomos.project.edition.board import sheet_facts, sheets_board
+from nomos.project.edition.board import board_sheets, sheet_facts, sheets_board
 from nomos.project.edition.printed import written
 from nomos.project.edition.sheets import state_of
 from nomos.project.model.edits import with_workshop
@@ -33,7 +33,7 @@ def two_layers(project: Project) -> tuple[Event, ...]:
 def test_every_sheet_looks_as_it_does_now(little: Demo) -> None:
     project = with_workshop(little[0], sheets=4)
     proof, state = proof_of(project, little[1]), state_of(project, two_layers(project))
-    board = sheets_board(project, proof.laid, state)
+    board = sheets_board(project, proof.laid, board_sheets(state), 0)
     looks = {}
     for tile in board.tiles:
         place = tile.place

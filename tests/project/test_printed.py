@@ -5,8 +5,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from msgspec.structs import replace
 
-from nomos.edition import Event, now_text, replay
-from nomos.edition.replay import EditionState
+from nomos.edition import EditionState, Event, now_text, replay
 from nomos.project import Assets, Project, ProjectError, proof_of
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.inking import with_zone_changed

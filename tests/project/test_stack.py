@@ -8,8 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 from msgspec.structs import replace
 
-from nomos.edition import EditionState
-from nomos.edition.replay import SheetHistory
+from nomos.edition import Event, replay
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
 from nomos.project.edition.sheets import with_edition
 from nomos.project.edition.stack import edition_stack, steps_of
@@ -39,10 +38,10 @@ def test_every_sheet_that_is_cut_is_lost_once_or_left(
 
 def test_what_is_logged_takes_the_place_of_what_is_expected(demo: Demo) -> None:
     pulls = tuple(pull.id for pull in demo[0].impressions)
-    state = EditionState(pulls, len(pulls), 10, layer=1)
-    how = {sheet: "spoiled" if sheet < 3 else "good" for sheet in range(1, 11)}
-    state.histories = {n: SheetHistory(n, {0: how[n]}, 0 if n < 3 else None) for n in how}
-    state.pulled = {0: [("", n, how[n]) for n in how]}
+    at = "2026-12-01T09:00:00"
+    log = [Event(at, "layer", 0, pull=pulls[0])]
+    log += [Event(at, "spoiled" if n < 3 else "good", 0, n, pull=pulls[0]) for n in range(1, 11)]
+    state = replay([*log, Event(at, "layer", 1, pull=pulls[1])], pulls, 10)
     project = with_workshop(with_edition(demo[0], proofing=0, sacrificed=False), sheets=10)
     steps = steps_of(project, state)
     assert (steps[0].before, steps[0].lost, steps[0].printed) == (10, 2, True)
@@ -54,7 +53,7 @@ def test_what_is_logged_takes_the_place_of_what_is_expected(demo: Demo) -> None:
 def test_piles_grow_lower_and_the_lost_lie_beside(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = replace(demo[0])
     laid = lay_sheet(demo_blocks, impressions_to_lay(project))
-    stack = edition_stack(project, laid, None)
+    stack = edition_stack(project, laid, steps_of(project, None))
     assert [tile.word.split(":")[0] for tile in stack.tiles] == [str(n) for n in range(1, 9)]
     assert stack.tiles[0].word.split(":")[1].strip().startswith(f"{planned_sheets(project)}.0")
     lost = np.all(stack.picture == (190, 70, 55), axis=2)

@@ -28,6 +28,10 @@ from nomos.ui import walk
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import theme
 from nomos.ui.frame.questions import Unsaved
+from nomos.ui.stations.bench.logbook import LogBook
+
+# However slow the disk of the tests is, what is written down is there when a test looks.
+LogBook.patience_s = 60.0
 
 # The stubs take its static functions for methods.
 QTest: Any = QtTest.QTest
@@ -87,6 +91,8 @@ class Answers:
     leave: Unsaved = "discard"
     rescued: bool = True
     change_printed: bool = True
+    renamed: list[tuple[str, str, str]] = field(default_factory=list)
+    renamed_goes_on: bool = True
     contradicted: list[str] = field(default_factory=list)
     asked: int = 0
 
@@ -136,6 +142,10 @@ class Answers:
 
     def take_up(self, title: str) -> bool:  # noqa: ARG002
         return self.rescued
+
+    def belongs_to(self, title: str, name: str, now: str) -> bool:
+        self.renamed.append((title, name, now))
+        return self.renamed_goes_on
 
     def contradicts(self, said: tuple[str, ...]) -> bool:
         self.contradicted += said

@@ -1,5 +1,8 @@
 """The Bench in the real window, by mouse and keyboard; nothing is lost to a kill."""
 
+import errno
+import os
+import threading
 from pathlib import Path
 
 import pytest
@@ -12,8 +15,9 @@ from nomos.devices import Scanner
 from nomos.edition import read_log
 from nomos.project.blocks.methods import with_method
 from nomos.project.blocks.zones import printed_again
-from nomos.project.edition.bench import pull_events
+from nomos.project.edition.bench import begin_events, pull_events
 from nomos.project.edition.gate import cut_gate
+from nomos.project.model.edits import with_id
 from nomos.project.register.comparison import planned
 from nomos.ui.desk import Desk
 from nomos.ui.stations.bench.hand import GUIDE
@@ -36,7 +40,7 @@ def test_the_bench_by_keys_and_what_is_on_disk_after_each(saved: Desk) -> None:
     assert path.name == "pane.nomos.bench.jsonl"
     assert screen.sheet.text() == "Not begun"
     for place, (which, kind) in enumerate(
-        ((Qt.Key.Key_Return, "layer"), (Qt.Key.Key_Space, "good"), (Qt.Key.Key_R, "repaired"))
+        ((Qt.Key.Key_Return, "layer"), (Qt.Key.Key_Space, "good"), (Qt.Key.Key_R, "repaired")), start=1
     ):
         key(desk, which)
         assert [event.kind for event in read_log(path)][place] == kind
@@ -95,7 +99,7 @@ def test_practice_writes_nothing_into_the_record(saved: Desk) -> None:
         assert desk.window.at("bench").guide.text().startswith(words)
         if place == len(GUIDE) - 1:
             kinds = [event.kind for event in read_log(bencher.path)]
-            assert kinds == ["air", "ink", "layer", "good", "good", "spoiled", "ink"]
+            assert kinds == ["project", "air", "ink", "layer", "good", "good", "spoiled", "ink"]
             assert bencher.path.name.startswith("practice-")
         key(desk, Qt.Key.Key_G)
     assert desk.controller.registrar.scanned is not None
@@ -113,15 +117,15 @@ def test_the_record_of_a_print_without_a_file_goes_with_it(
     answers.save = tmp_path / "pane.nomos"
     assert desk.files.save()
     assert bencher.path.parent == tmp_path
-    assert [event.kind for event in bencher.events()] == ["layer", "good"]
+    assert [event.kind for event in bencher.events()] == ["project", "layer", "good"]
     answers.save = tmp_path / "variant.nomos"
     assert desk.files.save_as()
     bencher.pull("good")
-    assert [len(read_log(path)) for path in sorted(tmp_path.glob("*.bench.jsonl"))] == [2, 3]
+    assert [len(read_log(path)) for path in sorted(tmp_path.glob("*.bench.jsonl"))] == [3, 4]
     # The next print of the same title begins with nothing.
     assert desk.document.project is not None
     desk.document.begin(desk.document.project, desk.document.assets)
-    assert bencher.events() == ()
+    assert not bencher.events()
 
 
 def test_planning_against_what_is_printed_is_asked_about(saved: Desk, answers: Answers) -> None:
@@ -164,7 +168,7 @@ def test_a_key_held_down_is_one_pull(saved: Desk) -> None:
         )
         QApplication.sendEvent(screen, held)
     settle(desk)
-    assert [event.kind for event in desk.controller.bencher.events()] == ["layer", "good"]
+    assert [event.kind for event in desk.controller.bencher.events()] == ["project", "layer", "good"]
 
 
 def test_two_windows_never_pull_one_sheet_twice(saved: Desk) -> None:
@@ -187,7 +191,7 @@ def test_a_log_taken_away_is_written_again_and_a_folder_gone_is_said(saved: Desk
     bencher.pull("good")
     bencher.path.unlink()
     bencher.pull("good")
-    assert [event.kind for event in read_log(bencher.path)] == ["layer", "good", "good"]
+    assert [event.kind for event in read_log(bencher.path)] == ["project", "layer", "good", "good"]
     tmp_path.rename(tmp_path.with_name("away"))
     try:
         bencher.pull("good")
@@ -251,7 +255,8 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
     assert (tmp_path / "pulls.csv").read_text().count("\n") == 1 + 3 * len(project.impressions)
     click(station.anew)
     settle(desk)
-    assert not log.exists()
+    # One that is empty tells other windows that the one they know was put aside.
+    assert log.read_bytes() == b""
     assert len(list(log.parent.glob("pane.nomos.bench-*.jsonl"))) == 1
     assert "Nothing has been printed yet" in station.said.text()
 
@@ -259,21 +264,123 @@ def test_the_record_compares_proofs_numbers_sheets_and_writes_itself(
 def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(
     saved: Desk, monkeypatch: pytest.MonkeyPatch
 ) -> None:
-    from nomos.edition import LogError
-    from nomos.ui.stations.bench import logbook as module
-
     desk = saved
+    bencher = desk.controller.bencher
     desk.window.go_to("bench")
-    desk.controller.bencher.begin_layer()
+    bencher.begin_layer()
     settle(desk)
+    before = bencher.path.read_bytes()
 
-    def full(*_: object) -> None:
-        raise LogError("The log cannot be written (No space left on device): make room.")
+    def full(_handle: int) -> None:
+        raise OSError(errno.ENOSPC, "No space left on device")
 
-    monkeypatch.setattr(module, "append_event", full)
-    key(desk, Qt.Key.Key_Space)
+    with monkeypatch.context() as patched:
+        patched.setattr(os, "fsync", full)
+        key(desk, Qt.Key.Key_Space)
+        settle(desk)
     assert "make room" in desk.window.notice.text()
     assert desk.window.at("bench").sheet.text() == "Sheet 1"
+    # What was refused does not stand in the file and count at the next start.
+    assert bencher.path.read_bytes() == before
+    key(desk, Qt.Key.Key_Space)
+    settle(desk)
+    assert [event.sheet for event in read_log(bencher.path) if event.kind == "good"] == [1]
+
+
+def test_a_slow_disk_holds_no_hand_and_all_comes_to_it_in_order(
+    saved: Desk, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    """Three pulls while the disk does not answer: they count, it is said that they are being written."""
+    desk = saved
+    bencher, screen = desk.controller.bencher, desk.window.at("bench")
+    desk.window.go_to("bench")
+    bencher.begin_layer()
+    settle(desk)
+    answers_now, flushed = threading.Event(), os.fsync
+
+    def slow(handle: int) -> None:
+        assert answers_now.wait(60)
+        flushed(handle)
+
+    monkeypatch.setattr(os, "fsync", slow)
+    monkeypatch.setattr(LogBook, "patience_s", 0.0)
+    for _ in range(3):
+        key(desk, Qt.Key.Key_Space)
+        settle(desk)
+    assert screen.sheet.text() == "Sheet 4"
+    assert "being written: 3" in screen.tally.text()
+    answers_now.set()
+    assert bencher.book.wait()
+    bencher.changed.emit()
+    settle(desk)
+    assert "being written" not in screen.tally.text()
+    assert [event.sheet for event in read_log(bencher.path) if event.kind == "good"] == [1, 2, 3]
+
+
+def test_what_a_slow_disk_refuses_takes_back_what_followed_it(
+    saved: Desk, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    desk = saved
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    answers_now = threading.Event()
+
+    def broken(_handle: int) -> None:
+        assert answers_now.wait(60)
+        raise OSError(errno.EIO, "Input/output error")
+
+    with monkeypatch.context() as patched:
+        patched.setattr(os, "fsync", broken)
+        patched.setattr(LogBook, "patience_s", 0.0)
+        for _ in range(3):
+            bencher.pull("good")
+        answers_now.set()
+        assert not bencher.book.wait()
+    assert "3 things are not in it" in desk.window.notice.text()
+    state = bencher.state()
+    assert state is not None
+    assert state.queue()[0] == 1
+    bencher.pull("good")
+    assert [event.sheet for event in read_log(bencher.path) if event.kind == "good"] == [1]
+
+
+def test_the_log_of_another_print_is_put_aside_and_never_added_to(saved: Desk) -> None:
+    """A project that replaced another under its name does not go on with its edition."""
+    desk = saved
+    bencher = desk.controller.bencher
+    bencher.begin_layer()
+    bencher.pull("good")
+    of_other = bencher.path.read_bytes()
+    desk.document.apply("another", lambda project: with_id(project, anew=True))
+    bencher.book.forget()
+    state = bencher.state()
+    assert state is not None
+    assert not state.started
+    assert "record of another print" in desk.window.notice.text()
+    bencher.begin_layer()
+    (aside,) = bencher.path.parent.glob("pane.nomos.bench-*.jsonl")
+    assert aside.read_bytes() == of_other
+    assert [event.kind for event in read_log(bencher.path)] == ["project", "layer"]
+
+
+def test_what_is_open_to_look_at_writes_no_record(saved: Desk) -> None:
+    desk = saved
+    desk.document.read_only = True
+    desk.controller.bencher.begin_layer()
+    assert not desk.controller.bencher.path.exists()
+    assert "write it down there" in desk.window.notice.text()
+
+
+def test_another_edition_begun_elsewhere_gets_no_old_pulls(saved: Desk) -> None:
+    """Two logbooks: one puts the record aside, the other must not write the old one down again."""
+    desk = saved
+    bencher, other = desk.controller.bencher, LogBook(desk.document)
+    bencher.begin_layer()
+    bencher.pull("good")
+    assert other.state() is not None
+    bencher.begin_anew()
+    other.write(lambda project, state, at: begin_events(project, state, at))
+    assert [event.kind for event in read_log(bencher.path)] == ["project", "layer"]
 
 
 def test_a_cut_that_cannot_be_taken_back_is_asked_about_first(saved: Desk) -> None:

@@ -1,5 +1,6 @@
 """Undo, jobs and rescue: the laws the window rests on."""
 
+import os
 import threading
 from collections.abc import Callable
 from functools import partial
@@ -23,7 +24,7 @@ from nomos.ui.desk import Desk
 from nomos.ui.frame import rescue
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, QUIET, Asker, JobRunner
-from tests.ui.conftest import QTest
+from tests.ui.conftest import Answers, QTest
 
 Demo = tuple[Project, Assets]
 STEPS: list[Callable[[Project], Project]] = [
@@ -54,7 +55,8 @@ def test_any_edits_all_undone_are_the_start_and_all_redone_the_end(
     end = document.project
     while document.stack.canUndo():
         document.stack.undo()
-    assert document.project == demo[0]
+    assert document.project is not None
+    assert replace(document.project, id="") == demo[0]
     assert not document.unsaved
     while document.stack.canRedo():
         document.stack.redo()
@@ -165,7 +167,7 @@ def crashed(window: rescue.Rescue) -> None:
     assert window._lock is not None
     window._timer.stop()
     window._writer.shutdown(wait=True)
-    window._lock.close()
+    os.close(window._lock._handle)
 
 
 def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path: Path) -> None:
@@ -182,20 +184,14 @@ def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path
     # Taken up, the work knows its file again, and is kept anew before the old copy goes.
     other = Document()
     second = rescue.Rescue(other, folder)
-    asked: list[str] = []
-
-    def take(title: str) -> bool:
-        asked.append(title)
-        return True
-
-    rescue.offer(other, folder, take, keep=second.keep_now)
-    assert asked == [demo_desk.document.project.title if demo_desk.document.project else ""]
+    rescue.offer(other, folder, Answers(), keep=second.keep_now)
     assert other.project == demo_desk.document.project
     assert other.unsaved
     assert other.path == file
     assert not keeping.file.exists()
     crashed(second)
-    assert rescue.left_behind(folder) == [rescue.Left(second.file, file, other.session)]
+    of = rescue.Origin(str(file), other.mark, other.session)
+    assert rescue.left_behind(folder) == [rescue.Left(second.file, of)]
 
 
 def test_of_two_crashed_windows_the_second_waits_for_the_next_start(tmp_path: Path, demo: Demo) -> None:
@@ -209,11 +205,11 @@ def test_of_two_crashed_windows_the_second_waits_for_the_next_start(tmp_path: Pa
         copies.append(window.file)
     assert copies[0] != copies[1]
     third = Document()
-    rescue.offer(third, tmp_path, lambda _title: True)
+    rescue.offer(third, tmp_path, Answers())
     # Nothing of its own is kept yet: even the one taken up stays.
     assert len(rescue.left_behind(tmp_path)) == 2
     kept = rescue.Rescue(third, tmp_path)
-    rescue.offer(third, tmp_path, lambda _title: True, keep=kept.keep_now)
+    rescue.offer(third, tmp_path, Answers(), keep=kept.keep_now)
     assert len(rescue.left_behind(tmp_path)) == 1
     kept.close()
 
@@ -236,7 +232,7 @@ def test_a_damaged_copy_is_said_and_stays_and_a_refused_one_goes(tmp_path: Path,
     (tmp_path / "999999998.nomos").write_bytes(b"half a file")
     save(tmp_path / "999999999.nomos", *demo)
     document, told = Document(), list[str]()
-    rescue.offer(document, tmp_path, lambda _title: False, tell=told.append)
+    rescue.offer(document, tmp_path, Answers(rescued=False), tell=told.append)
     assert document.project is None
     assert [path.name for path in tmp_path.glob("*.nomos")] == ["999999998.nomos"]
     assert "damaged" in told[0]

@@ -73,7 +73,7 @@ def look_through(folder: str) -> dict[str, object]:
     assert project is not None
     assert project.flat is not None
     own = {colour.name for colour in project.flat.colours}
-    desk.document.stack.setClean()
+    desk.document.take_as_saved()
     desk.close()
     assert language._spoken is not None
     others = {message for message, said in language._spoken._words.items() if message and said != message}

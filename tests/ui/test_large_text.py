@@ -35,7 +35,7 @@ def sized(
     made.document.begin(demo[0], dict(demo[1]), saved=True)
     settle(made)
     yield made
-    made.document.stack.setClean()
+    made.document.take_as_saved()
     made.window.close()
     made.close()
     made.window.deleteLater()

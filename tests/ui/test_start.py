@@ -15,7 +15,7 @@ from PyQt6.QtWidgets import QApplication, QMessageBox, QPushButton
 from nomos import demo
 from nomos.demo import GLASSHOUSE, Scenario
 from nomos.errors import BadInput
-from nomos.holding import Hold, Holder, hold
+from nomos.file_lock import FileLock, Holder, acquire, lock_of
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Assets, Project, load, save
 from nomos.ui import start, walk
@@ -187,8 +187,8 @@ def test_a_file_open_in_another_window_is_only_looked_at(
 ) -> None:
     path = tmp_path / "pane.nomos"
     save(path, *little)
-    other = hold(path)
-    assert isinstance(other, Hold)
+    other = acquire(lock_of(path))
+    assert isinstance(other, FileLock)
     desk.files.open(path)
     assert desk.document.project is None
     answers.read_only = True
@@ -205,14 +205,14 @@ def test_a_file_open_in_another_window_is_only_looked_at(
     assert load(path)[0].title != "Another pane"
     assert load(tmp_path / "own.nomos")[0].title == "Another pane"
     assert "only to look at" not in desk.window.windowTitle()
-    other.let_go()
-    own = hold(tmp_path / "own.nomos")
+    other.release()
+    own = acquire(lock_of(tmp_path / "own.nomos"))
     assert isinstance(own, Holder)
     desk.files.open(path)
     settle(desk)
-    again = hold(tmp_path / "own.nomos")
-    assert isinstance(again, Hold)
-    again.let_go()
+    again = acquire(lock_of(tmp_path / "own.nomos"))
+    assert isinstance(again, FileLock)
+    again.release()
 
 
 def test_edits_made_while_a_picture_is_read_are_asked_about(

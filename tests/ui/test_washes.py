@@ -167,4 +167,4 @@ def test_twelve_pieces_are_inked_by_twelve_inks_in_one_pull(desk: Desk, drawn: D
     assert "And 9 more zones, see the packet." in screen.lines.text()
     QTest.keyClick(screen, Qt.Key.Key_Space)
     settle(desk)
-    assert [event.kind for event in desk.controller.bencher.events()] == ["layer", "good"]
+    assert [event.kind for event in desk.controller.bencher.events()] == ["project", "layer", "good"]

@@ -10,6 +10,8 @@ from nomos.cli.common import (
     command,
     design_options,
     drawn_key,
+    inputs_of,
+    output,
     paper_of,
     print_json,
     project_of_design,
@@ -53,23 +55,21 @@ def add_commands(commands: Any) -> None:
     parser.add_argument("--must-not", action="append", default=[], metavar="NAME", help="one that must not")
     design_options(parser, colours="auto")
     parser.add_argument("--paper", metavar="SPEC", help="the paper's colour")
-    parser.add_argument("--out", type=Path, metavar="PROJECT", help="the best plan as a .nomos project")
+    output(parser, "--out", "project", metavar="PROJECT", help="the best plan as a .nomos project")
 
     blocks = command(commands, "blocks", "the blocks as pictures or outlines", _blocks)
-    blocks.add_argument("--out", type=Path, required=True, metavar="DIR")
+    output(blocks, "--out", "folder", required=True, metavar="DIR")
     blocks.add_argument("--as", dest="kind", choices=("png", "tiff", "ora", "svg"), default="png")
 
     keys = command(commands, "keys", "another kind of key", _keys)
     keys.add_argument("--kind", required=True, choices=("drawn", "contour", "shadow", "none"))
     keys.add_argument("--block", metavar="NAME", help="with drawn: the block that is the key")
     keys.add_argument("--width-mm", type=float, metavar="W", help="with contour: how wide the line is")
-    keys.add_argument("--out", type=Path, required=True, metavar="PROJECT", help="the project with that key")
+    output(keys, "--out", "project", required=True, metavar="PROJECT", help="the project with that key")
 
     simple = command(commands, "simplify", "a shorter outline where nothing is seen of it", _simplify)
     simple.add_argument("--block", required=True, metavar="NAME")
-    simple.add_argument(
-        "--out", type=Path, required=True, metavar="PROJECT", help="the project with that block"
-    )
+    output(simple, "--out", "project", required=True, metavar="PROJECT", help="the project with that block")
 
 
 def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
@@ -280,7 +280,7 @@ def _blocks(options: argparse.Namespace) -> int:
         raise BadInput(f"{options.project.name} has no flat design yet; open it and flatten a picture first.")
     cut = answers()(request)
     layers = mask_layers(project, cut)
-    names = write_blocks(options.out, layers, cut.px_per_mm, options.kind)
+    names = write_blocks(options.out, layers, cut.px_per_mm, options.kind, inputs_of(options))
     if options.json:
         print_json({"files": list(names), "blocks": [layer.name for layer in layers]})
     else:

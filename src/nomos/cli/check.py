@@ -1,10 +1,9 @@
 """What to know before cutting."""
 
 import argparse
-from pathlib import Path
 from typing import Any
 
-from nomos.cli.common import answers, command, print_json, say
+from nomos.cli.common import answers, command, output, print_json, say
 from nomos.errors import BadInput
 
 DONE = 0
@@ -15,7 +14,7 @@ def add_commands(commands: Any) -> None:
     """Add the command to the program's."""
     command(commands, "check", "what to know before cutting", _check)
     small = command(commands, "thumbnail", "a small picture of a project's flat design", _thumbnail)
-    small.add_argument("--out", type=Path, required=True, metavar="PNG", help="the picture")
+    output(small, "--out", required=True, metavar="PNG", help="the picture")
     small.add_argument("--size", type=int, default=128, metavar="PX", help="its longer side, default 128")
 
 
@@ -40,7 +39,7 @@ def _thumbnail(options: argparse.Namespace) -> int:
     size = max(1, round(width * share)), max(1, round(height * share))
     labs = np.array([colour.lab for colour in project.flat.colours])
     small = render_view(mips(labels), labs, (0.0, 0.0, float(width), float(height)), size)
-    write_bytes(options.out, png(to_rgb(small), 4.0))
+    write_bytes(options.out, png(to_rgb(small), 4.0), keep=True)
     return say(
         options,
         {"file": str(options.out), "size": list(size)},

@@ -9,7 +9,6 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.errors import BadInput
-from nomos.holding import check_free
 from nomos.reading import read_whole
 
 if TYPE_CHECKING:
@@ -20,6 +19,7 @@ if TYPE_CHECKING:
     from nomos.design import Cut
     from nomos.design.cut import Corners
     from nomos.design.picture import Pixels
+    from nomos.formats.outputs import Makes
     from nomos.project import Assets, Project
     from nomos.work import Answers
     from nomos.work.open import Flattened
@@ -55,12 +55,56 @@ def command(
     return parser
 
 
-def save_out(options: argparse.Namespace, project: "Project", assets: "Assets") -> None:
-    """Write the project that a command has made. Raises BadInput, also where a window has that file open."""
-    from nomos.project import save
+@dataclass(frozen=True)
+class Written:
+    """What an option of a command names to be written; its suffixes are any where none are named.
 
-    check_free(options.out)
-    save(options.out, project, assets)
+    project_with : another option, with which a project is written instead.
+    """
+
+    makes: "Makes" = "file"
+    suffixes: tuple[str, ...] = ()
+    project_with: str = ""
+
+
+def output(
+    parser: argparse.ArgumentParser, flag: str, makes: "Makes" = "file", *suffixes: str,
+    project_with: str = "", **said: Any,
+) -> None:  # fmt: skip
+    """An option that names what is written; whether it may be is decided before the command runs."""
+    action = parser.add_argument(flag, type=Path, **said)
+    written = Written(makes, (".nomos",) if makes == "project" else suffixes, project_with)
+    parser.set_defaults(outputs={**(parser.get_default("outputs") or {}), action.dest: written})
+
+
+def inputs_of(options: argparse.Namespace) -> tuple[Path, ...]:
+    """The files that a command was told to read."""
+    outputs = getattr(options, "outputs", {})
+    values = (value for name, value in vars(options).items() if name not in outputs)
+    return tuple(value for value in values if isinstance(value, Path))
+
+
+def check_outputs(options: argparse.Namespace) -> None:
+    """Raises BadInput where a command may not write what it was told to; nothing has been changed."""
+    named = {name: getattr(options, name) for name in getattr(options, "outputs", {})}
+    if not any(named.values()):
+        return
+    from nomos.formats.outputs import Output, check_output
+
+    for name, path in named.items():
+        written: Written = options.outputs[name]
+        if path is not None:
+            made = bool(written.project_with) and getattr(options, written.project_with) is not None
+            what = Output("project", (".nomos",)) if made else Output(written.makes, written.suffixes)
+            check_output(path, what, inputs_of(options))
+
+
+def save_out(options: argparse.Namespace, project: "Project", assets: "Assets") -> None:
+    """Write the project that a command has made. Raises BadInput."""
+    from nomos.project import save
+    from nomos.project.model.edits import with_id
+
+    save(options.out, with_id(project), assets)
 
 
 def say(options: argparse.Namespace, figures: dict[str, Any], lines: Iterable[str]) -> int:

@@ -14,6 +14,8 @@ from nomos.cli.common import (
     design_options,
     drawn_key,
     flattened_design,
+    inputs_of,
+    output,
     paper_of,
     print_json,
     project_of_design,
@@ -31,12 +33,12 @@ def add_commands(commands: Any) -> None:
     flat = command(commands, "flatten", "reduce a design to flat colours", _flatten, project=False)
     flat.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
     design_options(flat)
-    flat.add_argument("--out", type=Path, required=True, metavar="FLAT.png", help="the flat design")
+    output(flat, "--out", "file", ".png", required=True, metavar="FLAT.png", help="the flat design")
 
     plan = command(commands, "plan", "the whole job: blocks, order, proof, templates", _plan, project=False)
     plan.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
     design_options(plan)
-    plan.add_argument("--out", type=Path, required=True, metavar="DIR", help="folder for the packet")
+    output(plan, "--out", "folder", required=True, metavar="DIR", help="folder for the packet")
     plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
     plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
     plan.add_argument("--trap-mm", type=float, metavar="T", help="trap, default 0.5")
@@ -62,7 +64,7 @@ def _flatten(options: argparse.Namespace) -> int:
     count = asked_colours(options.colours)
     design = flattened_design(options)
     flat = design.done.flat
-    write_bytes(options.out, png(flat.to_rgb(), flat.px_per_mm))
+    write_bytes(options.out, png(flat.to_rgb(), flat.px_per_mm), keep=True)
     figures: dict[str, Any] = {
         "colours": [
             {
@@ -128,7 +130,9 @@ def _plan(options: argparse.Namespace) -> int:
     if options.material is not None:
         project = with_craft(project, material=options.material)
     project = _with_system(project, options.system)
-    plan = write_packet(options.out, project, assets, answers(), paper=options.page)
+    plan = write_packet(
+        options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page
+    )
     print_plan(plan, options.out, as_json=options.json)
     return DONE
 

@@ -5,12 +5,12 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import MATERIAL_NAMES, answers, command, print_json, say
+from nomos.cli.common import MATERIAL_NAMES, answers, command, inputs_of, output, print_json, say
 from nomos.edition.log import REASONS
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
-    from nomos.edition import EditionState
+    from nomos.edition import EditionState, Event
     from nomos.project import Project
     from nomos.project.edition.carving import CarvedBlock
 
@@ -24,7 +24,7 @@ DONE = 0
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     carve = command(commands, "carve", "what to cut with which tool, and how long it takes", _carve)
-    carve.add_argument("--out", type=Path, metavar="FILE.pdf", help="the carving maps at true size")
+    output(carve, "--out", "file", ".pdf", metavar="FILE.pdf", help="the carving maps at true size")
     carve.add_argument("--material", choices=MATERIAL_NAMES)
     carve.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDF, default A4")
 
@@ -35,11 +35,11 @@ def add_commands(commands: Any) -> None:
     sheets.add_argument("--confidence", type=float, default=0.9, metavar="C", help="default 0.9")
 
     edition = command(commands, "edition", "the record of an edition, from its log", _edition)
-    edition.add_argument("--csv", type=Path, metavar="DIR", help="sheets, pulls and layers as tables")
-    edition.add_argument("--statement", type=Path, metavar="FILE.pdf", help="edition statement and colophon")
+    output(edition, "--csv", "folder", metavar="DIR", help="sheets, pulls and layers as tables")
+    output(edition, "--statement", "file", ".pdf", metavar="FILE.pdf", help="edition statement and colophon")
 
     packet = command(commands, "packet", "everything a printmaker takes to the bench", _packet)
-    packet.add_argument("--out", type=Path, required=True, metavar="DIR")
+    output(packet, "--out", "folder", required=True, metavar="DIR")
     packet.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDFs, default A4")
 
     log = command(commands, "log", "write down what happens at the bench", _log)
@@ -70,8 +70,6 @@ def _carve(options: argparse.Namespace) -> int:
     from nomos.work.carve import carve_of
     from nomos.work.packet import printable
 
-    if options.out and options.out.suffix.lower() != ".pdf":
-        raise BadInput(f"'{options.out.name}' must end in .pdf.")
     project, assets = load(options.project)
     if options.material:
         project = with_craft(project, material=options.material)
@@ -79,7 +77,7 @@ def _carve(options: argparse.Namespace) -> int:
     carved = ask(carve_of(project, cut))
     if options.out:
         data = carving_pdf(project, ask(cut), carved, paper=options.page)
-        write_bytes(options.out, data)
+        write_bytes(options.out, data, keep=True)
     figures: dict[str, Any] = {
         "material": project.craft.material,
         "hours": round(hours_of(carved), 2),
@@ -165,7 +163,7 @@ def _sheets(options: argparse.Namespace) -> int:
 def _edition(options: argparse.Namespace) -> int:
     from datetime import date
 
-    from nomos.formats import writing_into
+    from nomos.formats.outputs import filling
     from nomos.formats.record import record_csv, record_json, statement_pdf
     from nomos.project import load
     from nomos.project.edition.sheets import log_path, record_of
@@ -173,12 +171,11 @@ def _edition(options: argparse.Namespace) -> int:
     project, _ = load(options.project)
     record = record_of(project, log_path(options.project))
     if options.csv:
-        with writing_into(options.csv):
-            options.csv.mkdir(parents=True, exist_ok=True)
+        with filling(options.csv, inputs_of(options)) as folder:
             for name, data in record_csv(project, record).items():
-                write_bytes(options.csv / name, data)
+                write_bytes(folder / name, data)
     if options.statement:
-        write_bytes(options.statement, statement_pdf(project, record, date.today()))
+        write_bytes(options.statement, statement_pdf(project, record, date.today()), keep=True)
     figures = record_json(project, record)
     if options.json:
         print_json(figures)
@@ -198,7 +195,9 @@ def _packet(options: argparse.Namespace) -> int:
     from nomos.work.packet import write_packet
 
     project, assets = load(options.project)
-    plan = write_packet(options.out, project, assets, answers(), paper=options.page)
+    plan = write_packet(
+        options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page
+    )
     if options.json:
         print_json(plan)
         return DONE
@@ -208,53 +207,58 @@ def _packet(options: argparse.Namespace) -> int:
 
 def _state(project: "Project", path: Path) -> "EditionState":
     """What the log beside a project comes to. Raises BadInput."""
-    from nomos.edition import read_log
-    from nomos.project.edition.sheets import log_path, state_of
+    from nomos.project.edition.sheets import events_of, log_path, state_of
 
     if not project.impressions:
         raise BadInput(f"{path.name} has nothing to print yet: open it and flatten a picture first.")
-    return state_of(project, read_log(log_path(path)))
+    return state_of(project, events_of(project, log_path(path)))
 
 
 def _log(options: argparse.Namespace) -> int:
-    from datetime import datetime
-
-    from nomos.edition import Event, append_event, now_text, read_log
+    from nomos.edition import append_events, locked, now_text
     from nomos.project import load
-    from nomos.project.edition.bench import begin_events, note_event, noted, pull_events
-    from nomos.project.edition.gate import cut_gate
     from nomos.project.edition.printed import written
-    from nomos.project.edition.sheets import log_path
+    from nomos.project.edition.sheets import events_of, log_path
 
     project, _ = load(options.project)
-    state, at = _state(project, options.project), now_text(datetime.now())
-    events: tuple[Event, ...]
+    log = log_path(options.project)
+    # Read and added to as one: what another hand writes at the same time comes before or after.
+    with locked(log):
+        state = _state(project, options.project)
+        events = _said(options, project, state, now_text())
+        append_events(log, written(project, events_of(project, log), state, events))
+        after = _state(project, options.project)
+    left = after.queue() if after.layer >= 0 else []
+    figures = {"layer": after.layer + 1, "next_sheet": left[0] if left else None, "left": len(left)}
+    said = f"layer {figures['layer']}, {len(left)} sheets to go" if after.layer >= 0 else "not begun"
+    return say(options, figures, [said])
+
+
+def _said(
+    options: argparse.Namespace, project: "Project", state: "EditionState", at: str
+) -> tuple["Event", ...]:
+    """The events that the options say. Raises BadInput."""
+    from nomos.edition import Event
+    from nomos.project.edition.bench import begin_events, note_event, noted, pull_events
+    from nomos.project.edition.gate import cut_gate
+
     if options.event == "layer":
         wanted = None if options.layer is None else options.layer - 1
         gate = cut_gate(project, state, wanted)
         if gate is not None and not options.cut:
             raise BadInput(f"{gate.text} With --cut it is cut all the same.")
-        events = begin_events(project, state, at, wanted)
-    elif options.event in ("good", "spoiled", "repaired"):
-        events = pull_events(project, state, options.event, at, options.reason or "")
-    elif options.event == "undo":
-        events = (Event(at, "undo"),)
-    elif options.event == "mended":
+        return begin_events(project, state, at, wanted)
+    if options.event in ("good", "spoiled", "repaired"):
+        return pull_events(project, state, options.event, at, options.reason or "")
+    if options.event == "undo":
+        return (Event(at, "undo"),)
+    if options.event == "mended":
         if options.sheet not in state.histories:
             raise BadInput(f"--sheet must be one of the sheets, 1 to {state.sheets}.")
-        events = (Event(at, "mended", sheet=options.sheet, text=options.text.strip()),)
-    elif options.event == "press":
-        events = (Event(at, "press", value=options.hours),)
-    else:
-        events = (noted(note_event(options.event, options.text), state, at),)
-    log = log_path(options.project)
-    for event in written(project, read_log(log), state, events):
-        append_event(log, event)
-    after = _state(project, options.project)
-    left = after.queue() if after.layer >= 0 else []
-    figures = {"layer": after.layer + 1, "next_sheet": left[0] if left else None, "left": len(left)}
-    said = f"layer {figures['layer']}, {len(left)} sheets to go" if after.layer >= 0 else "not begun"
-    return say(options, figures, [said])
+        return (Event(at, "mended", sheet=options.sheet, text=options.text.strip()),)
+    if options.event == "press":
+        return (Event(at, "press", value=options.hours),)
+    return (noted(note_event(options.event, options.text), state, at),)
 
 
 def _reminders(options: argparse.Namespace) -> int:

@@ -1,10 +1,9 @@
 """The command about inking: the zones of every pull, what was drawn, how far ink may stray."""
 
 import argparse
-from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import answers, command, pull_called, save_out, say
+from nomos.cli.common import answers, command, output, pull_called, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -29,7 +28,7 @@ def add_commands(commands: Any) -> None:
     inking.add_argument(
         "--printing", choices=("baren", "spoon", "hand", "clean roller", "hand press", "press")
     )
-    inking.add_argument("--out", type=Path, metavar="PROJECT", help="the project so changed")
+    output(inking, "--out", "project", metavar="PROJECT", help="the project so changed")
 
 
 def _inking(options: argparse.Namespace) -> int:

@@ -4,7 +4,7 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.cli.common import answers, command, print_json, save_out, say
+from nomos.cli.common import answers, command, output, print_json, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -74,11 +74,11 @@ def _add_readings(commands: Any) -> None:
     fit = command(teach, "fit", "K and S from readings", _fit, project=False)
     fit.add_argument("readings", type=Path, metavar="READINGS", help="CSV, or CGATS.17 text")
     fit.add_argument("--opacity", choices=("transparent", "semi", "opaque"), default="transparent")
-    fit.add_argument("--out", type=Path, metavar="SHELF.json", help="the inks as a shelf file")
+    output(fit, "--out", "file", ".json", metavar="SHELF.json", help="the inks as a shelf file")
 
     chart = command(commands, "chart", "every overlap of a project's inks, to print and to test", _chart)
-    chart.add_argument(
-        "--out", type=Path, metavar="FILE",
+    output(
+        chart, "--out", "file", ".pdf", ".png", project_with="learn", metavar="FILE",
         help="chart.pdf or chart.png; with --learn the project with the inks refined",
     )  # fmt: skip
     chart.add_argument(
@@ -94,9 +94,7 @@ def _add_readings(commands: Any) -> None:
 
     learn = command(commands, "learn", "what a scanned proof says of inks and trapping", _learn)
     learn.add_argument("scan", type=Path, metavar="SCAN", help="the sheet from edge to edge, upright")
-    learn.add_argument(
-        "--out", type=Path, metavar="PROJECT", help="the project with what explains the difference"
-    )
+    output(learn, "--out", "project", metavar="PROJECT", help="the project with what explains the difference")
 
 
 def _overprint(options: argparse.Namespace) -> int:

@@ -9,7 +9,7 @@ from typing import NoReturn
 
 from nomos import guide
 from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register
-from nomos.cli.common import answers, command, say
+from nomos.cli.common import answers, check_outputs, command, output, say
 from nomos.cli.design import print_plan
 from nomos.errors import BadInput
 
@@ -33,6 +33,7 @@ def _dispatch(arguments: list[str], open_window: OpenWindow) -> int:
     if not arguments or (arguments[0] not in names and not arguments[0].startswith("-")):
         return open_window(_opened(arguments, names), None, None)
     options = parser.parse_args(arguments)
+    check_outputs(options)
     if options.command == "demo":
         return _demo(options, open_window)
     run: Callable[[argparse.Namespace], int] = options.run
@@ -82,10 +83,8 @@ def _parser() -> tuple[argparse.ArgumentParser, Collection[str]]:
         help="glasshouse: blocks and a key; coldframe: a reduction; pots: a jigsaw; photo: a photograph of a "
         "crayon sketch",
     )  # fmt: skip
-    demo.add_argument("--out", type=Path, metavar="DIR", help="do the main job into DIR, without a window")
-    demo.add_argument(
-        "--walk", type=Path, metavar="DIR", help="walk through every station, pictures into DIR"
-    )
+    output(demo, "--out", "folder", metavar="DIR", help="do the main job into DIR, without a window")
+    output(demo, "--walk", "folder", metavar="DIR", help="walk through every station, pictures into DIR")
     demo.add_argument("--json", action="store_true", help="with --out: one JSON object")
     return parser, commands.choices
 

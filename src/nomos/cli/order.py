@@ -1,11 +1,10 @@
 """The commands about order and days: order, calendar."""
 
 import argparse
-from pathlib import Path
 from typing import Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import answers, command, print_json, save_out, say
+from nomos.cli.common import answers, command, output, print_json, save_out, say
 from nomos.errors import BadInput
 
 DONE = 0
@@ -23,11 +22,11 @@ def add_commands(commands: Any) -> None:
         default="free",
         help="a rule to keep to",
     )
-    order.add_argument("--out", type=Path, metavar="PROJECT", help="the project in the best order")
+    output(order, "--out", "project", metavar="PROJECT", help="the project in the best order")
 
     calendar = command(commands, "calendar", "on which days to print", _calendar)
     calendar.add_argument("--start", required=True, metavar="DATE", help="first day, as 2026-12-01")
-    calendar.add_argument("--out", type=Path, metavar="FILE.ics", help="the days as iCalendar")
+    output(calendar, "--out", "file", ".ics", metavar="FILE.ics", help="the days as iCalendar")
 
     rollers = command(commands, "rollers", "which roller takes which ink, and tack in one sitting", _rollers)
     rollers.add_argument("--rollers", type=int, default=1, metavar="N", help="how many there are, default 1")
@@ -119,7 +118,7 @@ def _calendar(options: argparse.Namespace) -> int:
         ],
     }
     if options.out:
-        write_bytes(options.out, calendar_ics(plan, project.title))
+        write_bytes(options.out, calendar_ics(plan, project.title), keep=True)
         figures["file"] = str(options.out)
     if options.json:
         print_json(figures)

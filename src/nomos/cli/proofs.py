@@ -5,7 +5,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import answers, command, print_json, pull_called, save_out, say
+from nomos.cli.common import answers, command, output, print_json, pull_called, save_out, say
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -50,14 +50,14 @@ def add_commands(commands: Any) -> None:
     )  # fmt: skip
     read.add_argument("--sheet", type=int, default=0, metavar="N", help="of the edition; 0 is a proof")
     read.add_argument("--uncut", action="store_true", help="the block is not cut yet: move its transfer")
-    read.add_argument("--out", type=Path, metavar="PROJECT", help="the project with the reading kept")
+    output(read, "--out", "project", metavar="PROJECT", help="the project with the reading kept")
 
     practice = command(commands, "practice", "a proof with faults to find", _practice)
     practice.add_argument(
         "--number", type=int, default=1, metavar="N", help="the same number, the same proof"
     )
     practice.add_argument("--faults", type=int, default=1, metavar="K", help="how many things are wrong")
-    practice.add_argument("--out", type=Path, metavar="PROOF.png", help="the proof as a picture")
+    output(practice, "--out", "file", ".png", metavar="PROOF.png", help="the proof as a picture")
     practice.add_argument(
         "--answer", metavar="'NAME: WHAT[, X, Y]'",
         help="your answer, as 'Key: out of register, 0.5, -0.3' or 'Brick: too much ink'",
@@ -320,7 +320,7 @@ def _practice(options: argparse.Namespace) -> int:
     exercise = answers()(practise_of(project, cut, options.number, options.faults))
     figures: dict[str, Any] = {"number": exercise.number, "faults": len(exercise.faults)}
     if options.out:
-        write_bytes(options.out, png(exercise.picture, exercise.px_per_mm))
+        write_bytes(options.out, png(exercise.picture, exercise.px_per_mm), keep=True)
         figures["file"] = str(options.out)
     said = [f"proof {exercise.number}: {len(exercise.faults)} thing(s) wrong"]
     if options.answer:

@@ -1,11 +1,10 @@
 """The commands about registration: kento, templates, misregister."""
 
 import argparse
-from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.atomic import write_bytes
-from nomos.cli.common import answers, command, print_json, seed
+from nomos.cli.common import answers, command, output, print_json, seed
 from nomos.errors import BadInput
 
 if TYPE_CHECKING:
@@ -39,7 +38,7 @@ def add_commands(commands: Any) -> None:
     templates.add_argument("--kerf-mm", type=float, metavar="K", help="of the cutter that makes the pins")
     templates.add_argument("--clearance-mm", type=float, metavar="C", help="between pin and hole, each side")
     templates.add_argument("--pairs", type=int, choices=(2, 3), help="pairs of tab and pin")
-    templates.add_argument("--out", type=Path, required=True, metavar="FILE.pdf|svg|dxf")
+    output(templates, "--out", "file", ".pdf", ".svg", ".dxf", required=True, metavar="FILE.pdf|svg|dxf")
 
     miss = command(
         commands, "misregister", "how far out each place may be, and what will flash", _misregister
@@ -125,15 +124,13 @@ def _templates(options: argparse.Namespace) -> int:
     from nomos.work.packet import printable
 
     kind = options.out.suffix.lower()
-    if kind not in (".pdf", ".svg", ".dxf"):
-        raise BadInput(f"'{options.out.name}' must end in .pdf, .svg or .dxf.")
     project, assets = load(options.project)
     project = in_register(_registered(options, project))
     _, reason = marks_of(project)
     if reason:
         raise BadInput(reason)
     data, size = _written(project, answers()(printable(project, assets)), kind, options.page)
-    write_bytes(options.out, data)
+    write_bytes(options.out, data, keep=True)
     system = project.register.system
     if options.json:
         print_json({"file": str(options.out), "system": system, "size_mm": [round(s, 2) for s in size]})

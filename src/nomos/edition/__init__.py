@@ -6,13 +6,17 @@ from nomos.edition.log import (
     Event,
     EventKind,
     LogError,
+    LogText,
     append_event,
+    append_events,
+    locked,
     now_text,
     read_log,
-    set_aside,
+    read_log_text,
 )
-from nomos.edition.replay import EditionState, replay
+from nomos.edition.replay import Replay, replay
 from nomos.edition.sheets import SheetPlan, SheetsError, cut_from, newsprint_sheets, start_sheets
+from nomos.edition.state import EditionState
 from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learnt_good, number_sheets
 
 __all__ = [
@@ -26,20 +30,24 @@ __all__ = [
     "InkNeed",
     "LayerFigures",
     "LogError",
+    "LogText",
     "Numbers",
+    "Replay",
     "SheetPlan",
     "SheetsError",
     "append_event",
+    "append_events",
     "cut_from",
     "film_from_weights",
     "ink_needed",
     "layer_figures",
     "learnt_good",
+    "locked",
     "newsprint_sheets",
     "now_text",
     "number_sheets",
     "read_log",
+    "read_log_text",
     "replay",
-    "set_aside",
     "start_sheets",
 ]

@@ -5,9 +5,13 @@ left half written is the last one, and is passed over when the log is read. Any
 other line that makes no sense is set aside, counted and kept where it is.
 """
 
+import contextlib
+import errno
 import json
 import math
 import os
+import stat
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
@@ -15,12 +19,15 @@ from typing import Any, Literal, get_args
 
 import msgspec
 
+from nomos.atomic import flush_folder
 from nomos.errors import BadInput
+from nomos.file_lock import Holder, acquire, lock_of
 from nomos.language import tr
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",
     "state", "picture", "press", "order", "batch", "packing", "mended", "given up",
+    "project",
 ]  # fmt: skip
 EVENT_KINDS: tuple[EventKind, ...] = get_args(EventKind)
 Reason = Literal["slipped", "too much ink", "too little ink", "dirt", "crease", "wrong block", "tear"]
@@ -71,6 +78,8 @@ class Event:
     sheet : number of the sheet, from 1; 0 where it concerns none.
     text : a reason, a remark, a number given, the name of a picture.
     value : a figure that belongs to it: grams of ink, hours of cutting, degrees.
+
+    Of kind `project`, the text is the id of the project whose log it is.
     """
 
     at: str
@@ -99,73 +108,195 @@ def now_text(moment: datetime | None = None) -> str:
     return (moment or datetime.now()).isoformat(timespec="seconds")
 
 
-def append_event(path: Path, event: Event) -> None:
-    """Add an event and have it on disk before this returns.
+@contextlib.contextmanager
+def locked(path: Path, *, wait_s: float = 5.0) -> Iterator[None]:
+    """Have a log alone while it is read and added to: window and commands take the same lock.
 
-    Raises LogError where it cannot be written, saying why; nothing written before is touched.
+    Raises LogError: another process has it for longer than `wait_s`, or its folder is gone; ForeignLock.
     """
-    data = (event.line() + "\n").encode()
-    try:
-        path.parent.mkdir(parents=True, exist_ok=True)
-        torn = _ends_torn(path)
-        with path.open("ab") as file:
-            file.write(b"\n" + data if torn else data)
-            file.flush()
-            os.fsync(file.fileno())
-    except OSError as error:
+    found = acquire(lock_of(path), wait_s=wait_s)
+    if isinstance(found, Holder):
+        raise LogError(
+            tr("{name} is being written by {holder}: try again in a moment.", name=path.name, holder=found)
+        )
+    if found is None:
         raise LogError(
             tr(
-                "The log {name} cannot be written ({what}): make room, or note the pull on paper.",
-                name=path.name,
-                what=error.strerror or error,
+                "The log cannot be written in {parent}: bring the folder back or make it writable, save the "
+                "project elsewhere, or note the pull on paper.",
+                parent=path.parent,
             )
-        ) from None
+        )
+    try:
+        yield
+    finally:
+        found.release()
 
 
-def _ends_torn(path: Path) -> bool:
-    """Whether the last line was left without its end."""
-    if not path.exists() or path.stat().st_size == 0:
-        return False
-    with path.open("rb") as file:
-        file.seek(-1, os.SEEK_END)
-        return file.read(1) != b"\n"
+def append_event(path: Path, event: Event) -> None:
+    """Add one event, as `append_events` does."""
+    append_events(path, (event,))
+
+
+def append_events(path: Path, events: Sequence[Event]) -> None:
+    """Add events and have them on disk before this returns.
+
+    Raises
+    ------
+    LogError : they cannot be written, saying why. The log then ends where it ended before; where even that
+        cannot be had, the last line lacks its end, which `read_log_text` tells at the next start.
+
+    Notes
+    -----
+    The last line gets its end only when all before is on disk. No link is followed, and what is no plain
+    file is left alone.
+    """
+    data = "\n".join(event.line() for event in events).encode()
+    if not events:
+        return
+    try:
+        path.parent.mkdir(parents=True, exist_ok=True)
+        handle = os.open(path, _ADDING, 0o666)
+    except OSError as error:
+        raise _unwritten(path, error) from None
+    try:
+        found = os.fstat(handle)
+        if not stat.S_ISREG(found.st_mode):
+            raise LogError(tr("{path} is no ordinary file: move it away.", path=path))
+        _add(handle, found.st_size, data)
+        if found.st_size == 0:
+            flush_folder(path.parent)
+    except OSError as error:
+        raise _unwritten(path, error) from None
+    finally:
+        os.close(handle)
+
+
+_ADDING = os.O_RDWR | os.O_CREAT | os.O_APPEND | os.O_NOFOLLOW | os.O_NONBLOCK | os.O_CLOEXEC
+
+
+def _add(handle: int, size: int, data: bytes) -> None:
+    """Write lines at the end of a file; after a failure it ends where it ended before. Raises OSError."""
+    torn = size > 0 and os.pread(handle, 1, size - 1) != b"\n"
+    left = memoryview(b"\n" + data if torn else data)
+    try:
+        while left:
+            left = left[os.write(handle, left) :]
+        os.fsync(handle)
+    except OSError:
+        with contextlib.suppress(OSError):
+            os.ftruncate(handle, size)
+            os.fsync(handle)
+        raise
+    with contextlib.suppress(OSError):
+        # The lines are on disk; without their end they are told of at the next start, and count.
+        os.write(handle, b"\n")
+
+
+def _unwritten(path: Path, error: OSError) -> LogError:
+    if error.errno == errno.ELOOP:
+        return LogError(tr("{path} is a link, and a log is none: move it away.", path=path))
+    return LogError(
+        tr(
+            "The log {name} cannot be written ({what}): make room, or note the pull on paper.",
+            name=path.name,
+            what=error.strerror or error,
+        )
+    )
+
+
+@dataclass(frozen=True)
+class LogText:
+    """What a log holds.
+
+    events : that make sense, in their order. aside : how many whole lines make none; they stay in the file.
+    doubtful : the last line lacks its end, so that a disk or the current failed as it was written.
+    size : in bytes, up to where it was read.
+    """
+
+    events: tuple[Event, ...]
+    aside: int = 0
+    doubtful: bool = False
+    size: int = 0
 
 
 def read_log(path: Path) -> tuple[Event, ...]:
-    """All events; none for a log that is not there. Half a line is passed over.
+    """All events of a log, as `read_log_text` reads them."""
+    return read_log_text(path).events
 
-    Raises LogError for a file that is no log.
+
+def read_log_text(path: Path, *, since: int = 0) -> LogText:
+    """What a log holds; nothing for one that is not there. Half a line is passed over.
+
+    Parameters
+    ----------
+    since : bytes that are known; what stands before is not read.
+
+    Raises
+    ------
+    LogError : it cannot be read, or is no log.
     """
-    if not path.exists():
-        return ()
     try:
-        text = path.read_bytes().decode("utf-8", errors="replace")
+        with path.open("rb") as file:
+            if not stat.S_ISREG(os.fstat(file.fileno()).st_mode):
+                raise LogError(tr("{name} is not a log of an edition.", name=path.name))
+            file.seek(since)
+            data = file.read()
+    except FileNotFoundError:
+        return LogText(())
     except OSError as error:
         raise LogError(
             tr("The log {name} cannot be read: {what}.", name=path.name, what=error.strerror or error)
         ) from None
     # What stands after the last line's end was torn off by a power cut.
-    *whole, torn = text.split("\n")
+    *whole, torn = data.split(b"\n")
     found = [_event(line) for line in whole if line.strip()]
-    events = [event for event in found if event is not None]
-    if found and not events:
-        raise LogError(tr("{name} is not a log of an edition.", name=path.name))
+    events = tuple(event for event in found if event is not None)
     last = _event(torn) if torn.strip() else None
-    return (*events, last) if last is not None else tuple(events)
+    if found and not events and not since:
+        raise LogError(tr("{name} is not a log of an edition.", name=path.name))
+    return LogText(
+        events if last is None else (*events, last), len(found) - len(events), bool(torn.strip()),
+        since + len(data),
+    )  # fmt: skip
 
 
-def set_aside(path: Path) -> int:
-    """How many whole lines of a log make no sense; they stay in the file. 0 for one that is not there."""
+class _Line(msgspec.Struct):
+    """A line as it is written; one that does not fit is looked at again, more patiently."""
+
+    at: str
+    kind: EventKind
+    layer: int = -1
+    sheet: int = 0
+    text: str = ""
+    value: float = 0.0
+    also: float = 0.0
+    pull: str = ""
+    printed: Printed | None = None
+
+
+_LINES = msgspec.json.Decoder(_Line)
+
+
+def _event(data: bytes) -> Event | None:
     try:
-        text = path.read_bytes().decode("utf-8", errors="replace")
-    except OSError:
-        return 0
-    return sum(_event(line) is None for line in text.split("\n")[:-1] if line.strip())
-
-
-def _event(line: str) -> Event | None:
+        line = _LINES.decode(data)
+    except (msgspec.DecodeError, RecursionError):
+        return _event_of_old(data)
     try:
-        raw = json.loads(line)
+        event = Event(
+            _local(line.at), line.kind, line.layer, line.sheet, line.text, line.value, line.also, line.pull,
+            line.printed,
+        )  # fmt: skip
+    except ValueError:
+        return None
+    return event if _makes_sense(event) else None
+
+
+def _event_of_old(data: bytes) -> Event | None:
+    """An event whose figures are written otherwise than today, or with letters that a disk has lost."""
+    try:
+        raw = json.loads(data.decode("utf-8", errors="replace"))
         kind = raw["kind"]
         if kind not in EVENT_KINDS:
             return None

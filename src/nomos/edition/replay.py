@@ -1,131 +1,28 @@
-"""What the log of an edition comes to: every sheet with its layers, where the edition stands."""
+"""From the log of an edition to where it stands: at once, or event by event as it grows."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import replace
 
-from nomos.edition.log import Event, Printed
+from nomos.edition.log import Event
+from nomos.edition.state import PULLED, EditionState, Pulled
 
-_PULLED = ("good", "spoiled", "repaired")
-
-
-@dataclass
-class SheetHistory:
-    """What one sheet went through: for each layer good, spoiled with its reason, or repaired."""
-
-    sheet: int
-    layers: dict[int, str] = field(default_factory=dict)
-    spoiled_at: int | None = None
-    reason: str = ""
-    number: str = ""
-    chosen: bool = False
-    remark: str = ""
-
-    def good_through(self, layers: int) -> bool:
-        """Whether it has every layer and none spoiled it."""
-        return self.spoiled_at is None and all(layer in self.layers for layer in range(layers))
-
-
-@dataclass
-class EditionState:
-    """What the log comes to. A layer is a place in `pulls`.
-
-    pulls : ids of the impressions as they are planned, then of those printed that no longer are.
-    layers : how many of them are planned.
-    layer : the one being printed; -1 before the first.
-    printed : of each layer that was begun what was printed.
-    started : when each layer was begun; pulled : the moment of every pull, by layer.
-    beyond : events of layers that are no longer planned; they count for nothing, and stay in the log.
-    sacrifice : the sheet that was given up by hand last, to go first at every layer.
-    by_sheet : each sheet goes through all layers before the next; `layer` is then that of the sheet at hand.
-    pictures : of proofs. pressed : the last time sheets were put under the press, and for how many hours.
-    """
-
-    pulls: tuple[str, ...]
-    layers: int
-    sheets: int
-    layer: int = -1
-    printed: dict[int, Printed] = field(default_factory=dict)
-    histories: dict[int, SheetHistory] = field(default_factory=dict)
-    started: dict[int, str] = field(default_factory=dict)
-    pulled: dict[int, list[tuple[str, int, str]]] = field(default_factory=dict)
-    remarks: list[Event] = field(default_factory=list)
-    ink_g: dict[int, float] = field(default_factory=dict)
-    cut_h: dict[int, float] = field(default_factory=dict)
-    air: list[Event] = field(default_factory=list)
-    pictures: list[Event] = field(default_factory=list)
-    pressed: Event | None = None
-    beyond: int = 0
-    sacrifice: int | None = None
-    by_sheet: bool = False
-
-    def queue(self) -> list[int]:
-        """The sheets still to pull in this layer: known bad ones first, then in the order of their numbers.
-
-        The first pull of a layer is poor, so a sheet that is spoiled already goes
-        first and is spoiled once more (common practice, no source).
-        """
-        if self.by_sheet:
-            return [sheet for sheet, _ in self._missing()]
-        done = {sheet for _, sheet, _ in self.pulled.get(self.layer, [])}
-        bad = [s for s, h in self.histories.items() if h.spoiled_at not in (None, self.layer)]
-        first = [self.sacrifice if self.sacrifice in bad else min(bad)] if bad and not done else []
-        # A sheet that was left out of an earlier layer cannot be given it any more in its place.
-        earlier = [layer for layer in self.pulled if layer < self.layer]
-        whole = [
-            sheet
-            for sheet in range(1, self.sheets + 1)
-            if sheet not in done
-            and self.histories[sheet].spoiled_at is None
-            and all(layer in self.histories[sheet].layers for layer in earlier)
-        ]
-        return [*[sheet for sheet in first if sheet not in done], *whole]
-
-    def _missing(self) -> list[tuple[int, int]]:
-        """The sheets that go on, each with the first planned layer that it lacks."""
-        return [
-            (sheet, next(layer for layer in range(self.layers) if layer not in history.layers))
-            for sheet, history in self.histories.items()
-            if history.spoiled_at is None and not history.good_through(self.layers)
-        ]
-
-    def turn_to_sheet(self) -> None:
-        """Have the layer that the sheet at hand lacks in hand."""
-        missing = self._missing()
-        if self.by_sheet and self.layer >= 0:
-            self.layer = missing[0][1] if missing else self.layers - 1
-
-    def next_layer(self) -> int | None:
-        """The first planned layer that is to be begun by hand; None where all have been.
-
-        Sheet by sheet only the first is: the others follow on the same sheet.
-        """
-        if self.by_sheet and self.started:
-            return None
-        return next((layer for layer in range(self.layers) if layer not in self.started), None)
-
-    def tally(self) -> dict[str, int]:
-        """Good, spoiled, repaired in this layer, sheet by sheet in all; sacrificed ones apart."""
-        counts = {"good": 0, "spoiled": 0, "repaired": 0}
-        if self.by_sheet:
-            for history in self.histories.values():
-                whole = history.good_through(self.layers)
-                how = "repaired" if "repaired" in history.layers.values() else "good"
-                if whole or history.spoiled_at is not None:
-                    counts[how if whole else "spoiled"] += 1
-            return counts
-        for _, _, how in self.pulled.get(self.layer, []):
-            if how in counts:
-                counts[how] += 1
-        return counts
+# What may happen between a pull and its undo without the pull having to be looked for in the whole log.
+_ASIDE = ("ink", "cut", "air", "picture", "press", "remark", "batch", "packing", "project")
 
 
 def replay(
     events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False
 ) -> EditionState:
-    """What the events come to, in their order.
+    """What the events come to, in their order (see `Replay`)."""
+    return Replay(events, planned, sheets, by_sheet=by_sheet).state
+
+
+class Replay:
+    """What a log comes to, and goes on coming to.
 
     Parameters
     ----------
+    events : of the log so far.
     planned : ids of the impressions in print order, as they are planned now.
     sheets : of the edition as it is planned; sheets that the log knows beyond them count too.
     by_sheet : each sheet goes through all layers before the next.
@@ -136,36 +33,96 @@ def replay(
     impression's id. Logs of old know its place alone; the plan at the time is taken
     from their `order` line, or while there is none from the plan of today.
     """
-    order = _first_order(events)
-    kept = [_named(event, planned, order) for event in _without_undone(events)]
-    gone = [event.pull for event in kept if event.pull and event.pull not in planned]
-    pulls = (*planned, *dict.fromkeys(gone))
-    place = {pull: n for n, pull in enumerate(pulls)}
-    most = max([sheets, *(event.sheet for event in kept)])
-    state = EditionState(pulls, len(planned), most, by_sheet=by_sheet)
-    state.histories = {sheet: SheetHistory(sheet) for sheet in range(1, most + 1)}
-    for event in kept:
-        if event.pull:
-            _apply(state, replace(event, layer=place[event.pull]))
-        elif event.layer >= 0:
-            state.beyond += 1
+
+    def __init__(
+        self, events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False
+    ) -> None:
+        self._planned, self._sheets, self._by_sheet = tuple(planned), sheets, by_sheet
+        self._begin(tuple(events))
+
+    def _begin(self, events: tuple[Event, ...]) -> None:
+        self._events = list(events)
+        self._order = _first_order(events)
+        self._since: list[Pulled | None] = []
+        state = EditionState(self._planned, len(self._planned), 0, by_sheet=self._by_sheet)
+        self.state = state
+        self._place = {pull: n for n, pull in enumerate(self._planned)}
+        kept = _without_undone(events)
+        self._grow([self._named(event) for event in kept])
+        for event in kept:
+            self._apply(self._named(event))
+        state.turn_to_sheet()
+
+    @property
+    def events(self) -> Sequence[Event]:
+        """All that has been counted."""
+        return self._events
+
+    def follow(self, events: Sequence[Event]) -> EditionState:
+        """Count what has been added to the log."""
+        if any(event.kind == "order" for event in events):
+            self._begin((*self._events, *events))
+            return self.state
+        for at, event in enumerate(events):
+            if event.kind == "undo":
+                if not self._take_back():
+                    self._begin((*self._events, *events[at:]))
+                    return self.state
+            else:
+                named = self._named(event)
+                self._grow([named])
+                self._apply(named)
+            self._events.append(event)
+            self.state.turn_to_sheet()
+        self.state.moment = object()
+        return self.state
+
+    def _named(self, event: Event) -> Event:
+        """An event of an old log with the id of its impression, as far as that can be known."""
+        if event.pull or event.layer < 0:
+            return event
+        places = self._planned if self._order is None else self._order
+        return replace(event, pull=places[event.layer]) if event.layer < len(places) else event
+
+    def _grow(self, events: Sequence[Event]) -> None:
+        """Have room for pulls that are no longer planned, and for sheets beyond the plan."""
+        state = self.state
+        for event in events:
+            if event.pull and event.pull not in self._place:
+                self._place[event.pull] = len(self._place)
+                state.pulls = (*state.pulls, event.pull)
+        most = max([self._sheets, *(event.sheet for event in events)])
+        if most > state.sheets or not state.histories:
+            state.begin(range(state.sheets + 1, most + 1))
+
+    def _apply(self, event: Event) -> None:
+        if event.layer >= 0 and not event.pull:
+            self.state.beyond += 1
+            return
+        placed = replace(event, layer=self._place[event.pull]) if event.pull else event
+        if event.kind in PULLED:
+            self._since.append(self.state.pull(placed))
+            if placed.layer >= len(self._planned) or event.sheet > self._sheets:
+                # Taken back, it takes with it the room that was made for it.
+                self._since.append(None)
         else:
-            _apply(state, event)
-    state.turn_to_sheet()
-    return state
+            if event.kind not in _ASIDE and (event.kind != "layer" or placed.layer != self.state.layer):
+                self._since.append(None)
+            _apply(self.state, placed)
+
+    def _take_back(self) -> bool:
+        """Take back the last pull; whether that could be told without the whole log."""
+        last = self._since[-1] if self._since else None
+        if last is None:
+            return False
+        self._since.pop()
+        self.state.take_back(last)
+        return True
 
 
 def _first_order(events: Sequence[Event]) -> tuple[str, ...] | None:
     """The pulls by place, as they were planned when a log of old was first written on."""
     return next((tuple(event.text.split()) for event in events if event.kind == "order"), None)
-
-
-def _named(event: Event, planned: Sequence[str], order: tuple[str, ...] | None) -> Event:
-    """An event of an old log with the id of its impression, as far as that can be known."""
-    if event.pull or event.layer < 0:
-        return event
-    places = planned if order is None else order
-    return replace(event, pull=places[event.layer]) if event.layer < len(places) else event
 
 
 def adopted(events: Sequence[Event], planned: Sequence[str], at: str) -> tuple[Event, ...]:
@@ -181,7 +138,7 @@ def _without_undone(events: Sequence[Event]) -> list[Event]:
     standing: list[int] = []
     gone = set[int]()
     for place, event in enumerate(events):
-        if event.kind in _PULLED:
+        if event.kind in PULLED:
             standing.append(place)
         elif event.kind == "undo":
             gone.add(place)
@@ -191,19 +148,12 @@ def _without_undone(events: Sequence[Event]) -> list[Event]:
 
 
 def _apply(state: EditionState, event: Event) -> None:
+    """Count what is no pull."""
     if event.kind == "layer":
-        state.layer = event.layer
+        state.turn_to(event.layer)
         state.started.setdefault(event.layer, event.at)
         if event.printed is not None:
             state.printed.setdefault(event.layer, event.printed)
-    elif event.kind in _PULLED:
-        history = state.histories[event.sheet]
-        sacrificed = history.spoiled_at not in (None, event.layer)
-        how = "sacrificed" if sacrificed else event.kind
-        state.pulled.setdefault(event.layer, []).append((event.at, event.sheet, how))
-        history.layers[event.layer] = event.kind
-        if event.kind == "spoiled" and not sacrificed:
-            history.spoiled_at, history.reason = event.layer, event.text
     elif event.kind == "ink":
         state.ink_g[event.layer] = state.ink_g.get(event.layer, 0.0) + event.value
     elif event.kind == "cut":
@@ -219,13 +169,9 @@ def _apply(state: EditionState, event: Event) -> None:
     elif event.kind == "numbered":
         state.histories[event.sheet].number = event.text
     elif event.kind == "given up":
-        history = state.histories[event.sheet]
-        history.spoiled_at, history.reason = event.layer, event.text
+        state.lose(event.sheet, event.layer, event.text)
         state.sacrifice = event.sheet
     elif event.kind == "mended":
-        # Repaired or cut afresh: it goes on with the others.
-        history = state.histories[event.sheet]
-        history.spoiled_at, history.reason = None, ""
-        history.remark = event.text
-    elif event.kind != "order":
+        state.save(event.sheet, event.text)
+    elif event.kind not in ("order", "project"):
         state.remarks.append(event)

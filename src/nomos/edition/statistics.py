@@ -6,10 +6,12 @@ from dataclasses import dataclass
 from datetime import datetime
 from itertools import pairwise
 
-from nomos.edition.replay import EditionState, SheetHistory
+from nomos.edition.state import EditionState, SheetHistory
 
 # A pause longer than this between two pulls is no part of the pace (chosen by us).
 _PAUSE_MIN = 20.0
+# The pace is that of so many pulls at most, the last ones (chosen by us).
+_PACED = 2000
 # What is thought of a pull before the log has spoken, worth so many pulls (chosen by us).
 _PRIOR_GOOD, _PRIOR_PULLS = 0.95, 10.0
 
@@ -34,12 +36,13 @@ def layer_figures(state: EditionState) -> tuple[LayerFigures, ...]:
         pulls = state.pulled.get(layer, [])
         if layer not in state.started and not pulls:
             continue
-        counts = Counter(how for _, _, how in pulls)
-        reasons = Counter(h.reason for h in state.histories.values() if h.spoiled_at == layer)
+        counts = state.counts.get(layer, Counter())
+        reasons = Counter(state.histories[sheet].reason for sheet, at in state.spoiled.items() if at == layer)
+        pace = _pace([at for at, _, _ in pulls[-_PACED:]])
         found.append(
             LayerFigures(
                 layer, counts["good"], counts["spoiled"], counts["repaired"],
-                tuple(reasons.most_common()), _pace([at for at, _, _ in pulls]), state.ink_g.get(layer),
+                tuple(reasons.most_common()), pace, state.ink_g.get(layer),
             )
         )  # fmt: skip
     return tuple(found)

@@ -2,7 +2,7 @@
 
 from pathlib import Path
 
-from nomos.atomic import write_bytes
+from nomos.formats.outputs import write_output
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM, broken
 from nomos.language import tr
@@ -17,7 +17,7 @@ _HOW = tr(
 
 def write_card(path: Path) -> Path:
     """Write the card as PDF, A4 at true size, to be printed on the paper in use. Raises BadInput."""
-    write_bytes(path, card_pdf())
+    write_output(path, card_pdf())
     return path
 
 

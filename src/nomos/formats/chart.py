@@ -5,11 +5,11 @@ from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
-from nomos.atomic import write_bytes
 from nomos.colour import Lab, lab_to_hex, lab_to_srgb
 from nomos.colour.spectra import Array
 from nomos.errors import BadInput
 from nomos.formats.files import read_bytes
+from nomos.formats.outputs import write_output
 from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.readings import read_samples
@@ -41,7 +41,7 @@ def write_chart(path: Path, project: Project, pulls: tuple[str, ...] | None = No
         raise BadInput(tr("{name} must end in .pdf or .png.", name=path.name))
     paper = project.paper.lab
     data = chart_pdf(chart, project.title) if kind == ".pdf" else png(chart_picture(chart, paper), _PX_PER_MM)
-    write_bytes(path, data)
+    write_output(path, data)
     return {
         "inks": [{"name": ink.name, "hex": lab_to_hex(np.array(ink.lab))} for ink in chart.inks],
         "size_mm": [round(side, 2) for side in chart.size_mm],

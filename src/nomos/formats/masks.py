@@ -14,8 +14,9 @@ from nomos.design.limits import MAX_PAGE_PIXELS, check_pixels
 from nomos.errors import BadInput
 from nomos.folders import file_name
 from nomos.formats.drawing import Drawing, Shape
-from nomos.formats.files import write_file, writing_into
+from nomos.formats.files import write_file
 from nomos.formats.openraster import MaskLayer, openraster
+from nomos.formats.outputs import filling
 from nomos.formats.svg import drawing_svg
 from nomos.language import tr
 from nomos.project import CutBlocks, Project
@@ -39,7 +40,13 @@ def mask_layers(project: Project, blocks: CutBlocks) -> tuple[MaskLayer, ...]:
     )
 
 
-def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, kind: Kind) -> tuple[str, ...]:
+def write_blocks(
+    folder: Path,
+    layers: Sequence[MaskLayer],
+    px_per_mm: float,
+    kind: Kind,
+    inputs: Sequence[Path] = (),
+) -> tuple[str, ...]:
     """Write the blocks, in print order and as seen on the print; returns the names of the files.
 
     PNG and TIFF: one file a block, 1 bit, black prints, dpi set. SVG: one file a
@@ -52,8 +59,7 @@ def write_blocks(folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, ki
     if not layers:
         raise BadInput(tr("There is no block to write; open a picture and separate it first."))
     names = []
-    with writing_into(folder):
-        folder.mkdir(parents=True, exist_ok=True)
+    with filling(folder, inputs) as folder:
         if kind == "ora":
             return (write_file(folder, "blocks.ora", openraster(layers, px_per_mm)),)
         for place, layer in enumerate(layers, start=1):

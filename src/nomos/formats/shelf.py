@@ -9,13 +9,13 @@ import msgspec
 import numpy as np
 from msgspec.structs import replace
 
-from nomos.atomic import write_text
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
 from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
+from nomos.formats.outputs import write_output
 from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
@@ -37,7 +37,8 @@ def write_shelf(path: Path, inks: Sequence[Ink]) -> None:
         row.pop("id")
         row.update(row.pop("optics") or {})
         rows.append({"name": row.pop("name"), "L": lightness, "a": a, "b": b, **row})
-    write_text(path, json.dumps({"inks": rows}, indent=1, ensure_ascii=False))
+    text = json.dumps({"inks": rows}, indent=1, ensure_ascii=False)
+    write_output(path, text.encode("utf-8", errors="replace"))
 
 
 def read_inks(path: Path) -> tuple[ShelfInk, ...]:

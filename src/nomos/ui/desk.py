@@ -39,6 +39,7 @@ class Desk:
 
     def close(self) -> None:
         """End the threads; the window must have been closed before."""
+        self.controller.bencher.book.wait()
         self.keeper.close()
         self.files.close()
         self.runner.close()

@@ -8,11 +8,11 @@ from typing import cast
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
-from nomos.holding import Hold, Holder, hold
+from nomos.file_lock import FileLock, ForeignLock, Holder, acquire, lock_of
 from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, load
-from nomos.project.model.edits import with_title
+from nomos.project.model.edits import with_id, with_title
 from nomos.project.model.store import SUFFIX
 from nomos.ui.frame.document import Document, mark_of
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
@@ -39,7 +39,8 @@ class Files(QObject):
         self._document, self._runner, self._questions = document, runner, questions
         self._designer = designer
         designer.may_leave = self._may_leave
-        self._hold: Hold | None = None
+        self._lock: FileLock | None = None
+        self._foreign = ""
         self.studio: Path | None = None
         """The file of this machine's studio, whether it is there or not."""
         document.changed.connect(self._let_go)
@@ -84,27 +85,39 @@ class Files(QObject):
         self._reading.do(lambda _progress: load(path), take)
 
     def _begin_on(self, path: Path, project: Project, assets: dict[str, bytes]) -> None:
-        ours = self._hold is not None and self._hold.path == path.resolve()
-        held = self._hold if ours else hold(path)
-        if isinstance(held, Holder) and not self._questions.open_to_read(path.name, str(held)):
+        found = self._locked(path)
+        if isinstance(found, Holder) and not self._questions.open_to_read(path.name, str(found)):
             return
         self._document.begin(project, assets, path=path, saved=True)
-        self._hold = held if isinstance(held, Hold) else None
-        self._document.read_only = isinstance(held, Holder)
+        self._lock = found if isinstance(found, FileLock) else None
+        self._document.read_only = isinstance(found, Holder)
         self.opened.emit("blocks")
         self.settled.emit(path)
+        if self._foreign:
+            self.told.emit(self._foreign)
+
+    def _locked(self, path: Path) -> FileLock | Holder | None:
+        """The lock of a file, this window's own where it has it; None where none can stand, which is said."""
+        self._foreign = ""
+        if self._lock is not None and self._lock.lock_file == lock_of(path):
+            return self._lock
+        try:
+            return acquire(lock_of(path))
+        except ForeignLock as error:
+            self._foreign = tr("{error} Until then two windows may open this print.", error=error)
+            return None
 
     def _let_go(self) -> None:
         """The file is no longer that of what is open."""
         path = self._document.path
-        if self._hold is not None and (path is None or self._hold.path != path.resolve()):
+        if self._lock is not None and (path is None or self._lock.lock_file != lock_of(path)):
             self.close()
 
     def close(self) -> None:
         """Give the file free for other windows."""
-        if self._hold is not None:
-            self._hold.let_go()
-            self._hold = None
+        if self._lock is not None:
+            self._lock.release()
+            self._lock = None
 
     def open_demo(self, name: str = "glasshouse") -> None:
         """Start on one of the demos."""
@@ -187,24 +200,26 @@ class Files(QObject):
         return self._questions.file_to_save(folder / f"{project.title}{SUFFIX}")
 
     def _save_to(self, path: Path) -> bool:
-        held = self._hold if self._hold is not None and self._hold.path == path.resolve() else hold(path)
-        if isinstance(held, Holder):
+        found = self._locked(path)
+        if isinstance(found, Holder):
             self.told.emit(
-                tr("{name} is open in a window of {held}: choose another name.", name=path.name, held=held)
+                tr("{name} is open in a window of {held}: choose another name.", name=path.name, held=found)
             )
             return False
+        second_name = _has_second_name(path)
         try:
             self._document.save(path)
         except BadInput as error:
-            if held is not None and held is not self._hold:
-                held.let_go()
+            if found is not None and found is not self._lock:
+                found.release()
             self.told.emit(str(error))
             return False
         self._document.read_only = False
-        if held is not self._hold:
+        if found is not self._lock:
             self._let_go()
-            self._hold = held
-        self.told.emit(tr("Saved as {name}.", name=path.name))
+            self._lock = found
+        more = tr(" The second name that its file had still has the earlier version.") if second_name else ""
+        self.told.emit(tr("Saved as {name}.", name=path.name) + more)
         self.changed.emit()
         self.settled.emit(path)
         return True
@@ -234,9 +249,8 @@ class Files(QObject):
         title = re.sub(r", variant \d+$", "", project.title)
         # Another print of the same design: its record begins anew.
         assets = dict(self._document.assets)
-        self._document.begin(
-            with_title(project, tr("{title}, variant {number_of}", title=title, number_of=number_of)), assets
-        )
+        named = with_title(project, tr("{title}, variant {number_of}", title=title, number_of=number_of))
+        self._document.begin(with_id(named, anew=True), assets)
         self._save_to(place)
 
     def where(self) -> None:
@@ -341,8 +355,11 @@ class Files(QObject):
         from nomos.work.packet import write_packet
 
         ask = self._runner.answers
+        inputs = (self._document.path,) if self._document.path is not None else ()
         self._packets.do(
-            lambda progress: write_packet(target, project, assets, ask, paper=page, progress=progress),
+            lambda progress: write_packet(
+                target, project, assets, ask, inputs=inputs, paper=page, progress=progress
+            ),
             lambda _: self.told.emit(
                 tr(
                     "The packet is in {target}: templates in blocks.pdf, the plan in plan.json.",
@@ -350,3 +367,11 @@ class Files(QObject):
                 )
             ),
         )
+
+
+def _has_second_name(path: Path) -> bool:
+    """Whether a file is also another by a hard link, which saving whole or not at all cannot keep."""
+    try:
+        return path.stat().st_nlink > 1
+    except OSError:
+        return False

@@ -14,11 +14,13 @@ from PyQt6.QtWidgets import QApplication
 from nomos.errors import BadInput
 from nomos.folders import passing_folders, state_folder
 from nomos.language import tr
+from nomos.project.edition.sheets import log_path
 from nomos.ui.ahead import make_ahead
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
+from nomos.ui.frame.signals import EndedBySignal
 from nomos.ui.language import install, window_settings
 from nomos.units import show_lengths_in
 
@@ -67,12 +69,19 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     keeping.told.connect(desk.window.notice.tell)
     desk.window.show()
     if passing_folders():
-        desk.window.notice.tell(_PASSING.format(", ".join(str(each) for each in passing_folders())))
+        desk.window.notice.warn(_PASSING.format(", ".join(str(each) for each in passing_folders())))
     # After the window stands, so that a question has something to stand over.
     QTimer.singleShot(0, lambda: _begin(desk, path, demo, keeping))
+    ended = EndedBySignal(application.quit)
+    application.commitDataRequest.connect(lambda _manager: keeping.keep_now())
     status = application.exec()
-    keeping.close()
+    if ended.by is not None:
+        # What is not saved waits for the next start.
+        keeping.keep_now()
+        status = 128 + ended.by
+    keeping.close(keep=ended.by is not None)
     desk.close()
+    ended.close()
     if desk.window.studio.anew:
         settings.sync()
         start_anew(desk.document.path)
@@ -90,8 +99,9 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
     # What was asked for by name is opened; work left behind waits for a start without.
     if path is None and demo is None:
         rescue.offer(
-            desk.document, rescue.rescue_folder(), Dialogs(desk.window).take_up,
+            desk.document, rescue.rescue_folder(), Dialogs(desk.window),
             keep=keeping.keep_now if keeping is not None else lambda: False, tell=desk.window.notice.tell,
+            carry=lambda path: desk.controller.bencher.book.carry(log_path(path)),
         )  # fmt: skip
     elif rescue.left_behind(rescue.rescue_folder()):
         desk.window.notice.tell(tr("There is unsaved work of another time: start without a file to see it."))

@@ -67,7 +67,7 @@ def walk_through(desk: Desk, folder: Path) -> int:
     _walk_methods(desk, folder)
     _walk_photo(desk, folder)
     # Nothing was asked for: the demo is left as it was found.
-    desk.document.stack.setClean()
+    desk.document.take_as_saved()
     window.close()
     return 0
 
@@ -137,7 +137,7 @@ def _walk_register(desk: Desk, folder: Path) -> None:
 def _walk_methods(desk: Desk, folder: Path) -> None:
     """The other demos: a reduction at its method, a jigsaw in its pieces."""
     for demo, method, shown in (("coldframe", "reduction", "print"), ("pots", "jigsaw", "pieces")):
-        desk.document.stack.setClean()
+        desk.document.take_as_saved()
         desk.files.open_demo(demo)
         settle(desk)
         desk.window.at("blocks").turn_to("method")
@@ -150,7 +150,7 @@ def _walk_methods(desk: Desk, folder: Path) -> None:
 
 def _walk_photo(desk: Desk, folder: Path) -> None:
     """The parts of the Design station, on a photograph: its corners, and correcting by pointing."""
-    desk.document.stack.setClean()
+    desk.document.take_as_saved()
     desk.files.open_demo("photo")
     settle(desk)
     desk.window.go_to("design")

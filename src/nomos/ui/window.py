@@ -109,11 +109,11 @@ class Window(QMainWindow):
         hand.told.connect(self.notice.tell)
         hand.designer.advised.connect(self.notice.advise)
         # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
-        hand.document.stack.cleanChanged.connect(self._cleaned)
+        hand.document.saved.connect(self._was_saved)
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(lambda asker: asker.cancel())
-        files.opened.connect(self.notice.clear)
+        files.opened.connect(self.notice.put_older_away)
         self.welcome.open.clicked.connect(files.open_asked)
         welcome = self.welcome
         demos = {"glasshouse": welcome.demo, "coldframe": welcome.reduction, "pots": welcome.jigsaw,
@@ -216,7 +216,7 @@ class Window(QMainWindow):
         """Show what has changed before the next event is handled."""
         self._due.start()
 
-    def _cleaned(self, _clean: bool) -> None:
+    def _was_saved(self) -> None:
         self.refresh_soon()
 
     def refresh(self) -> None:

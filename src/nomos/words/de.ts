@@ -816,6 +816,10 @@
    <translation>aufgegeben</translation>
   </message>
   <message>
+   <source>project</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>slipped</source>
    <translation>verrutscht</translation>
   </message>
@@ -844,12 +848,28 @@
    <translation>Riss</translation>
   </message>
   <message>
+   <source>The log {name} cannot be written ({what}): make room, or note the pull on paper.</source>
+   <translation>Das Protokoll {name} lässt sich nicht schreiben ({what}): Platz schaffen oder den Druck auf Papier notieren.</translation>
+  </message>
+  <message>
+   <source>{name} is being written by {holder}: try again in a moment.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>The log cannot be written in {parent}: bring the folder back or make it writable, save the project elsewhere, or note the pull on paper.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is a link, and a log is none: move it away.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>{name} is not a log of an edition.</source>
    <translation>{name} ist kein Protokoll einer Auflage.</translation>
   </message>
   <message>
-   <source>The log {name} cannot be written ({what}): make room, or note the pull on paper.</source>
-   <translation>Das Protokoll {name} lässt sich nicht schreiben ({what}): Platz schaffen oder den Druck auf Papier notieren.</translation>
+   <source>{path} is no ordinary file: move it away.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>The log {name} cannot be read: {what}.</source>
@@ -914,6 +934,22 @@
   <message>
    <source>A full sheet is smaller than the sheets to print on: choose a larger paper.</source>
    <translation>Ein ganzer Bogen ist kleiner als die Bogen, auf die gedruckt wird: ein größeres Papier wählen.</translation>
+  </message>
+  <message>
+   <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source> on {machine}</source>
+   <translation> auf {machine}</translation>
+  </message>
+  <message>
+   <source>{name} is open in a window of {holder}: close it there, or write another file.</source>
+   <translation>{name} ist in einem Fenster von {holder} offen: dort schließen oder eine andere Datei schreiben.</translation>
+  </message>
+  <message>
+   <source> since {since}</source>
+   <translation> seit {since}</translation>
   </message>
   <message>
    <source>Tabs and pins, {pairs} pairs, {board_mm} board</source>
@@ -1234,6 +1270,55 @@
   <message>
    <source>{name} has {found} layers; a print has at most {most_layers}.</source>
    <translation>{name} hat {found} Ebenen; ein Druck hat höchstens {most_layers}.</translation>
+  </message>
+  <message>
+   <source>file</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>folder</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>'{name}' must end in {suffixes}.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is a folder: name a file in it.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is what is read, and is not written over: name another file.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is the log of an edition, and is not written over.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is a project, and is not written over: name another file.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is another kind of file than what would be written: name another, or move it away.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>The files in this folder were being replaced: some are new, some old. Write them again.
+</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is a file, and a folder is to be written: name another.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is another print, with the record of its edition beside it: choose another folder.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{path} is not of an earlier packet: choose another folder, or move it away.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>100 mm: measure it, print at 100 %</source>
@@ -1698,18 +1783,6 @@
   <message>
    <source>{title}: transfer</source>
    <translation>{title}: Übertragung</translation>
-  </message>
-  <message>
-   <source> on {machine}</source>
-   <translation> auf {machine}</translation>
-  </message>
-  <message>
-   <source>{name} is open in a window of {holder}: close it there, or write another file.</source>
-   <translation>{name} ist in einem Fenster von {holder} offen: dort schließen oder eine andere Datei schreiben.</translation>
-  </message>
-  <message>
-   <source> since {since}</source>
-   <translation> seit {since}</translation>
   </message>
   <message>
    <source>Mon</source>
@@ -2760,12 +2833,12 @@
    <translation>'{said}' ist keine Luft; Grad und Prozent schreiben, etwa 19 55.</translation>
   </message>
   <message>
-   <source>{sheet} best</source>
-   <translation>Bogen {sheet} als bester</translation>
-  </message>
-  <message>
    <source>{at:%d %b %H:%M}, </source>
    <translation>{at:%d. %b %H:%M}, </translation>
+  </message>
+  <message>
+   <source>{sheet} best</source>
+   <translation>Bogen {sheet} als bester</translation>
   </message>
   <message>
    <source>Lacks</source>
@@ -3240,6 +3313,10 @@
    <translation>Makulatur</translation>
   </message>
   <message>
+   <source>{log} is the record of another print than {title}: move it away, or give it the name of its own print.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>Ink {name}</source>
    <translation>Druckfarbe {name}</translation>
   </message>
@@ -3600,6 +3677,22 @@
    <translation>Werkbank</translation>
   </message>
   <message>
+   <source>{name} holds a {what} of more than {most} MB and is not opened.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{name} was made by a newer Nomos (format {version}); open it with that one.</source>
+   <translation>{name} stammt von einem neueren Nomos (Format {version}); damit öffnen.</translation>
+  </message>
+  <message>
+   <source>{name} says that it is of format {version}, and there is none.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{name} holds a {what} that does not make sense: {reason}</source>
+   <translation>{name} enthält Unsinniges ({what}): {reason}</translation>
+  </message>
+  <message>
    <source>A name cannot be empty.</source>
    <translation>Ein Name darf nicht leer sein.</translation>
   </message>
@@ -3698,14 +3791,6 @@
   <message>
    <source>{name} is damaged or not a Nomos project{advice}.</source>
    <translation>{name} ist beschädigt oder kein Nomos-Projekt{advice}.</translation>
-  </message>
-  <message>
-   <source>{name} was made by a newer Nomos (format {version}); open it with that one.</source>
-   <translation>{name} stammt von einem neueren Nomos (Format {version}); damit öffnen.</translation>
-  </message>
-  <message>
-   <source>{name} holds a {what} that does not make sense: {reason}</source>
-   <translation>{name} enthält Unsinniges ({what}): {reason}</translation>
   </message>
   <message>
    <source>{name} is damaged: a picture inside it has changed.</source>
@@ -4992,12 +5077,16 @@
    <translation>{name} ist kein Projekt; eine {suffix}-Datei wählen.</translation>
   </message>
   <message>
-   <source>Saved as {name}.</source>
-   <translation>Gespeichert als {name}.</translation>
+   <source> The second name that its file had still has the earlier version.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>Go back to what was saved</source>
    <translation>Zum Gespeicherten zurückgehen</translation>
+  </message>
+  <message>
+   <source>{title}, variant {number_of}</source>
+   <translation>{title}, Variante {number_of}</translation>
   </message>
   <message>
    <source>{resolve}. The copy before the last save is {name}.previous; the log of the bench lies beside it.</source>
@@ -5020,6 +5109,10 @@
    <translation>Seiten werden gezeichnet</translation>
   </message>
   <message>
+   <source>{error} Until then two windows may open this print.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks.</source>
    <translation>Im Studio ist noch nichts behalten: Bearbeiten, Einstellungen behält die Farben eines Drucks.</translation>
   </message>
@@ -5032,8 +5125,8 @@
    <translation>{name} ist in einem Fenster von {held} offen: einen anderen Namen wählen.</translation>
   </message>
   <message>
-   <source>{title}, variant {number_of}</source>
-   <translation>{title}, Variante {number_of}</translation>
+   <source>Saved as {name}.</source>
+   <translation>Gespeichert als {name}.</translation>
   </message>
   <message>
    <source>It has no file yet. What you do is kept every 20 s, and offered after a crash.</source>
@@ -6116,6 +6209,26 @@
    <translation>Weitermachen</translation>
   </message>
   <message>
+   <source>The file has another name</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{title} was opened from {name}, which is called {now} now.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>It can go on in that file, with its record of the bench, or under a name of its own.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>Under a name of its own</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>Go on in it</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>Printed already</source>
    <translation>Schon gedruckt</translation>
   </message>
@@ -6138,6 +6251,10 @@
   <message>
    <source>Unsaved work cannot be kept beside ({error}). Save it soon.</source>
    <translation>Ungespeicherte Arbeit lässt sich nicht nebenher aufheben ({error}). Bald speichern.</translation>
+  </message>
+  <message>
+   <source>{path} is not there any more, or is another print now: save this work under a name.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>where they differ</source>
@@ -7490,12 +7607,20 @@ G</translation>
    <translation>Noch ist kein Bogen durch alle Druckgänge gekommen.</translation>
   </message>
   <message>
-   <source>{name} was gone and has been written again from what was known.</source>
-   <translation>{name} war weg und wurde aus dem Bekannten neu geschrieben.</translation>
+   <source>The log could not be written ({error}).</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source> {lost} things are not in it.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>A new edition begins; the record so far is kept as {name}.</source>
    <translation>Eine neue Auflage beginnt; das bisherige Protokoll bleibt als {name}.</translation>
+  </message>
+  <message>
+   <source>The record of the bench was taken along from {old}.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>line makes</source>
@@ -7510,12 +7635,36 @@ G</translation>
    <translation>{aside} {what} keinen Sinn in {name}; beiseitegelegt und dort aufgehoben.</translation>
   </message>
   <message>
-   <source>The log cannot be written in {parent} ({what}): bring the folder back, save the project elsewhere, or note the pull on paper.</source>
-   <translation>Das Protokoll lässt sich in {parent} nicht schreiben ({what}): den Ordner zurückbringen, das Projekt anderswo speichern oder den Druck auf Papier notieren.</translation>
+   <source>The disk or the current failed as the last line of {name} was written: compare the last sheet with the stack.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>This print is open in another window: write it down there.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>{name} was gone and has been written again from what was known.</source>
+   <translation>{name} war weg und wurde aus dem Bekannten neu geschrieben.</translation>
+  </message>
+  <message>
+   <source>{name} is the record of another print. With the first pull here it is put aside, and a new one begins.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>The record of another print was put aside as {name}.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>The log cannot be written in {parent} ({what}).</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>{name} cannot be put aside: {what}.</source>
    <translation>{name} lässt sich nicht beiseitelegen: {what}.</translation>
+  </message>
+  <message>
+   <source>The record in {old} could not be taken along ({what}).</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>The record stays in {old} and could not be copied beside {name} ({what}).</source>
@@ -7588,6 +7737,10 @@ G</translation>
   <message>
    <source>block {layer} of {layers} under it; {len} sheets after it</source>
    <translation>Stock {layer} von {layers} darunter; danach {len} Bogen</translation>
+  </message>
+  <message>
+   <source>   being written: {waiting}</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>{said}   {beyond} of layers no longer planned</source>
@@ -11108,6 +11261,10 @@ N</translation>
   <message>
    <source>; {ink} g of ink weighed</source>
    <translation>; {ink} g Farbe gewogen</translation>
+  </message>
+  <message>
+   <source> Below, the {rows} that were pulled last.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>, {pace} min a pull.</source>

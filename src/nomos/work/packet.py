@@ -1,6 +1,7 @@
 """The packet a printmaker takes to the bench: project, proof, stages, templates, plan."""
 
 import json
+from collections.abc import Sequence
 from datetime import date
 from pathlib import Path
 from typing import Any
@@ -15,13 +16,13 @@ from nomos.formats import (
     print_png,
     template_drawings,
     templates,
-    writing_into,
 )
 from nomos.formats.bench_drawings import bench_drawing, pins_drawing
 from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.dxf import drawing_dxf
 from nomos.formats.files import write_file
 from nomos.formats.index_pdf import index_pdf
+from nomos.formats.outputs import filling, is_any_of
 from nomos.formats.plan_json import findings_as_json, sheets_as_json
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
@@ -30,6 +31,7 @@ from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
+from nomos.project.model.edits import with_id
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
 from nomos.together import together
@@ -39,6 +41,7 @@ from nomos.work.inking import inking_of
 from nomos.work.request import Ask
 from nomos.work.review import look_of, review
 
+_PROJECT = "project.nomos"
 _NOTHING = tr("There is nothing to print yet: open a picture and flatten it first.")
 
 
@@ -60,19 +63,26 @@ def write_packet(
     assets: Assets,
     ask: Ask,
     *,
+    inputs: Sequence[Path] = (),
     paper: str = DEFAULT_PAPER,
     progress: Progress = NULL_PROGRESS,
 ) -> dict[str, Any]:
     """Write everything of a project into a folder and return the plan that `plan.json` holds.
 
-    Proofs and templates show every block in register, whatever was tried on
-    the screen. Files are replaced one by one, each whole or not at all.
+    Proofs and templates show every block in register, whatever was tried on the
+    screen. The files take their places once all of them are written. A project that
+    lies in the folder itself is left as it is.
+
+    Parameters
+    ----------
+    inputs : the files that the project was read or made from.
 
     Raises
     ------
     BadInput : nothing to print, no room for the kento, or the folder cannot be written.
     Cancelled : called off through `progress`.
     """
+    kept = with_id(project)
     project = in_register(project)
     cut = printable(project, assets)
     blocks = ask(cut, Part(progress, 0.0, 0.15))
@@ -99,11 +109,12 @@ def write_packet(
     carving = carving_pdf(project, blocks, carved, paper=paper, progress=Part(progress, 0.66, 0.75))
     way = project.craft.transfer
     transfer = transfer_pdf(project, drawn, way, paper=paper, progress=Part(progress, 0.75, 0.8))
-    names = []
-    with writing_into(folder):
-        (folder / "svg").mkdir(parents=True, exist_ok=True)
-        save(folder / "project.nomos", project, assets)
-        names.append("project.nomos")
+    names = [_PROJECT]
+    target = folder
+    with filling(target, inputs, manifest="plan.json", project=(_PROJECT, kept.id)) as folder:
+        (folder / "svg").mkdir()
+        if not is_any_of(target / _PROJECT, inputs):
+            save(folder / _PROJECT, kept, assets)
         for face in faces:
             progress.report(0.8, tr("writing proofs"))
             names.append(write_file(folder, f"svg/{face.name}.svg", drawing_svg(face, headed=True)))
@@ -176,6 +187,7 @@ def write_cutting(
     ask: Ask,
     marked: Marked = "stays",
     *,
+    inputs: Sequence[Path] = (),
     paper: str = DEFAULT_PAPER,
     progress: Progress = NULL_PROGRESS,
 ) -> None:
@@ -186,8 +198,7 @@ def write_cutting(
     drawn = templates(project, blocks, progress=Part(progress, 0.2, 0.4))
     carved = ask(carve_of(project, cut), Part(progress, 0.4, 0.8))
     way = project.craft.transfer
-    with writing_into(folder):
-        folder.mkdir(parents=True, exist_ok=True)
+    with filling(folder, inputs) as folder:
         transfer = transfer_pdf(project, drawn, way, marked, paper=paper, progress=Part(progress, 0.8, 0.85))
         write_file(folder, "transfer.pdf", transfer)
         carving = carving_pdf(project, blocks, carved, paper=paper, progress=Part(progress, 0.85, 1.0))

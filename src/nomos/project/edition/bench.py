@@ -59,7 +59,7 @@ def layer_card(
     """The layer at hand; state.layer must be one that is planned."""
     layer = state.layer
     done = len(state.pulled.get(layer, []))
-    bad = any(history.spoiled_at not in (None, layer) for history in state.histories.values())
+    bad = any(at != layer for at in state.spoiled.values())
     return LayerCard(
         pull_card(project, blocks, layer),
         reminders(layer_work(project, layer, bad=bad, chatter=chatter, fine=fine), done),
@@ -73,7 +73,7 @@ def _ready_at(project: Project, state: EditionState) -> datetime | None:
     pulls = state.pulled.get(before, [])
     if before < 0 or not pulls or project.goes_on_wet(state.layer):
         return None
-    last = max(datetime.fromisoformat(at) for at, _, _ in pulls)
+    last = datetime.fromisoformat(pulls[-1][0])
     return last + timedelta(hours=runs_of(project)[before].drying_h)
 
 

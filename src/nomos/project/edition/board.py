@@ -1,7 +1,9 @@
 """The board: every sheet of the edition as it looks now, and what is known of one."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from itertools import islice
 
 import numpy as np
 from msgspec.structs import replace
@@ -9,7 +11,6 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
-from nomos.edition.replay import SheetHistory
 from nomos.language import tr
 from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
@@ -43,25 +44,45 @@ class Board:
         return tile.sheet if tile is not None else None
 
 
-def sheets_board(project: Project, laid: LaidSheet, state: EditionState) -> Board:
-    """Every sheet with the layers it really has, the spoiled ones crossed through."""
+@dataclass(frozen=True)
+class BoardSheet:
+    """A sheet as the board shows it: the planned layers it has."""
+
+    sheet: int
+    layers: tuple[int, ...]
+    spoiled: bool
+    chosen: bool
+
+
+def board_sheets(state: EditionState) -> tuple[BoardSheet, ...]:
+    """The first sheets of an edition, as many as a board has room for."""
+    return tuple(
+        BoardSheet(
+            sheet, tuple(sorted(layer for layer in history.layers if layer < state.layers)),
+            history.spoiled_at is not None, history.chosen,
+        )
+        for sheet, history in islice(state.histories.items(), MOST_SHEETS)
+    )  # fmt: skip
+
+
+def sheets_board(project: Project, laid: LaidSheet, shown: Sequence[BoardSheet], left_out: int) -> Board:
+    """Sheets with the layers they really have, the spoiled ones crossed through."""
     wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
-    shown = [state.histories[n] for n in sorted(state.histories)[:MOST_SHEETS]]
     px_per_mm = fine_enough((wide_mm, tall_mm))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
     shape = project.image.width / project.image.height
     known: dict[tuple[int, ...], NDArray[np.uint8]] = {}
     tiles = []
     rooms = rooms_for(len(shown), (wide_mm, tall_mm), shape, _GAP_SHARE)
-    for history, room in zip(shown, rooms, strict=True):
+    for each, room in zip(shown, rooms, strict=True):
         place = fitted(room, shape)
-        layers = tuple(sorted(layer for layer in history.layers if layer < state.layers))
         size = max(1, round(place.width * px_per_mm)), max(1, round(place.height * px_per_mm))
-        if layers not in known:
-            known[layers] = _look_after(project, laid, layers, size)
-        _put(picture, known[layers], place, px_per_mm, crossed=history.spoiled_at is not None)
-        tiles.append(Tile(history.sheet, place, _word(history)))
-    return Board(picture, px_per_mm, tuple(tiles), len(state.histories) - len(shown))
+        if each.layers not in known:
+            known[each.layers] = _look_after(project, laid, each.layers, size)
+        _put(picture, known[each.layers], place, px_per_mm, crossed=each.spoiled)
+        word = tr("{sheet} best", sheet=each.sheet) if each.chosen else f"{each.sheet}"
+        tiles.append(Tile(each.sheet, place, word))
+    return Board(picture, px_per_mm, tuple(tiles), left_out)
 
 
 def _look_after(
@@ -88,10 +109,6 @@ def _put(
         thick = max(2, width // 40)
         cv2.line(picture, (x, y), (x + width - 1, y + height - 1), _CROSS, thick, cv2.LINE_AA)
         cv2.line(picture, (x, y + height - 1), (x + width - 1, y), _CROSS, thick, cv2.LINE_AA)
-
-
-def _word(history: SheetHistory) -> str:
-    return tr("{sheet} best", sheet=history.sheet) if history.chosen else f"{history.sheet}"
 
 
 def sheet_facts(
@@ -130,13 +147,13 @@ def sheet_facts(
 
 
 def _pulled(state: EditionState, sheet: int, layer: int) -> str:
-    at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
+    at = state.pulled_at.get(layer, {}).get(sheet, "")
     return tr("{at:%d %b %H:%M}, ", at=datetime.fromisoformat(at)) if at else ""
 
 
 def _batch(state: EditionState, sheet: int, layer: int) -> str:
     """What ink was noted last before a sheet got a layer; nothing where none was."""
-    at = next((at for at, other, _ in reversed(state.pulled.get(layer, [])) if other == sheet), "")
+    at = state.pulled_at.get(layer, {}).get(sheet, "")
     noted = [e.text for e in state.remarks if e.kind == "batch" and e.layer == layer and e.at <= at]
     return noted[-1] if noted else ""
 
@@ -145,10 +162,8 @@ def _dries_until(project: Project, state: EditionState, sheet: int) -> datetime 
     """When the layer that was printed on a sheet last is dry; None for a bare sheet or a layer long gone."""
     runs = runs_of(project)
     ends = [
-        datetime.fromisoformat(at) + timedelta(hours=runs[layer].drying_h)
-        for layer, pulls in state.pulled.items()
-        if layer < len(runs)
-        for at, other, _ in pulls
-        if other == sheet
+        datetime.fromisoformat(pulls[sheet]) + timedelta(hours=runs[layer].drying_h)
+        for layer, pulls in state.pulled_at.items()
+        if layer < len(runs) and sheet in pulls
     ]
     return max(ends, default=None)

@@ -63,7 +63,7 @@ def cut_gate(project: Project, state: EditionState, layer: int | None = None) ->
         return None
     colours = project.flat.colours if project.flat else ()
     lost = ", ".join(within(colours[n].name) for n in gone)
-    printed = sum(history.good_through(wanted) for history in state.histories.values())
+    printed = state.good_through(wanted)
     left, plan = state.layers - wanted, project.plan
     chance = probability_of(plan.wanted, printed, plan.good**left)
     try:
@@ -129,5 +129,5 @@ def pass_gate(
     left_out = tuple(pull for pull in project.impressions if pull.id != pulls[-1].id)
     without = replace(project, impressions=left_out)
     before = mean_difference(colour_matches(without, laid, sheet_labs(without, laid)))
-    good = sum(history.good_through(wanted) for history in state.histories.values())
+    good = state.good_through(wanted)
     return PassGate(project.pull_name(pulls[-1].id), before, finished, good, (1 - project.plan.good) * good)

@@ -29,7 +29,7 @@ def _ink(project: Project, zone: Zone) -> PrintedInk:
 def written(
     project: Project, so_far: Sequence[Event], state: EditionState, events: Sequence[Event]
 ) -> tuple[Event, ...]:
-    """The events as they go into the log: each names its impression, and an old log says first what it meant.
+    """The events as they go into the log: each names its impression, and the log first of all its print.
 
     state : what `so_far` comes to.
     """
@@ -39,13 +39,21 @@ def written(
         else replace(event, pull=state.pulls[event.layer])
         for event in events
     ]
-    planned = [pull.id for pull in project.impressions]
-    return (*(adopted(so_far, planned, events[0].at) if events else ()), *named)
+    if not events:
+        return ()
+    planned, at = [pull.id for pull in project.impressions], events[0].at
+    first = () if not project.id or print_of(so_far) else (Event(at, "project", text=project.id),)
+    return (*first, *adopted(so_far, planned, at), *named)
 
 
-def sheets_with(state: EditionState, layer: int) -> int:
-    """How many sheets carry a layer."""
-    return len({sheet for _, sheet, _ in state.pulled.get(layer, [])})
+def print_of(events: Sequence[Event]) -> str:
+    """The id of the print whose log it is; "" in logs of old, which are known by their name."""
+    return next((event.text for event in events if event.kind == "project"), "")
+
+
+def is_of_another(project: Project, events: Sequence[Event]) -> bool:
+    """Whether a log belongs to another print than the one that its name says."""
+    return bool(project.id) and print_of(events) not in ("", project.id)
 
 
 def contradictions(before: Project, after: Project, state: EditionState) -> tuple[str, ...]:
@@ -54,14 +62,15 @@ def contradictions(before: Project, after: Project, state: EditionState) -> tupl
     Parameters
     ----------
     before, after : the project before and after the edit.
-    state : where the edition of `before` stands.
+    state : where the edition stands.
 
     Notes
     -----
     What is learnt of an ink changes no sheet, so colour and optics of an ink may
     change; which ink it is, how strong, where, in which order and on which block may not.
     """
-    carried = {state.pulls[n]: sheets_with(state, n) for n in state.pulled if n < state.layers}
+    planned = {pull.id for pull in before.impressions}
+    carried = {pull: state.carrying(n) for n, pull in enumerate(state.pulls) if pull in planned}
     carried = {pull: count for pull, count in carried.items() if count}
     if not carried:
         return ()

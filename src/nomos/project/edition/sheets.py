@@ -7,13 +7,16 @@ from pathlib import Path
 
 from msgspec.structs import replace
 
+from nomos.atomic import beside
 from nomos.colour.trapping import FILM
 from nomos.edition import (
     EditionState,
     Event,
     InkNeed,
     LayerFigures,
+    LogError,
     Numbers,
+    Replay,
     cut_from,
     ink_needed,
     layer_figures,
@@ -21,10 +24,10 @@ from nomos.edition import (
     newsprint_sheets,
     number_sheets,
     read_log,
-    replay,
 )
 from nomos.edition.sheets import BuyingLine
 from nomos.language import tr
+from nomos.project.edition.printed import is_of_another
 from nomos.project.inks.films import FilmKey, zone_keys
 from nomos.project.model import Impression, Ink, Project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
@@ -36,8 +39,12 @@ LOG_SUFFIX = ".bench.jsonl"
 
 
 def log_path(project_path: Path) -> Path:
-    """The log beside the project file."""
-    return project_path.with_name(project_path.name + LOG_SUFFIX)
+    """The log beside the project file; beside a link to it only where one has lain there of old."""
+    own = beside(project_path, project_path.name + LOG_SUFFIX)
+    if project_path.is_symlink() and not own.exists():
+        real = project_path.resolve()
+        return beside(real, real.name + LOG_SUFFIX)
+    return own
 
 
 def with_edition(project: Project, **changes: object) -> Project:
@@ -136,8 +143,13 @@ class Record:
 
 def state_of(project: Project, events: Sequence[Event]) -> EditionState:
     """Where the edition stands by its log."""
+    return replay_of(project, events).state
+
+
+def replay_of(project: Project, events: Sequence[Event]) -> Replay:
+    """The log of a project, to be followed as it grows."""
     ids = [pull.id for pull in project.impressions]
-    return replay(events, ids, planned_sheets(project), by_sheet=project.sheet_by_sheet)
+    return Replay(events, ids, planned_sheets(project), by_sheet=project.sheet_by_sheet)
 
 
 def layer_names(project: Project, state: EditionState) -> tuple[str, ...]:
@@ -152,16 +164,30 @@ def layer_names(project: Project, state: EditionState) -> tuple[str, ...]:
     )
 
 
+def events_of(project: Project, log: Path) -> tuple[Event, ...]:
+    """The events of a project's log. Raises LogError, also where it is the log of another print."""
+    events = read_log(log)
+    if is_of_another(project, events):
+        raise LogError(
+            tr(
+                "{log} is the record of another print than {title}: move it away, or give it the name of its "
+                "own print.",
+                log=log,
+                title=project.title,
+            )
+        )
+    return events
+
+
 def record_of(project: Project, log: Path) -> Record:
     """Read the log and work out what it comes to. Raises LogError."""
-    return record_from(project, state_of(project, read_log(log)))
+    return record_from(project, state_of(project, events_of(project, log)))
 
 
 def record_from(project: Project, state: EditionState) -> Record:
     """The record of an edition by where its log says it stands."""
     figures = layer_figures(state)
     plan = project.plan
-    numbers = number_sheets(
-        list(state.histories.values()), state.layers, plan.edition, plan.artist, plan.printer, bat=plan.bat
-    )
+    whole = [state.histories[sheet] for sheet in sorted(state.complete)]
+    numbers = number_sheets(whole, state.layers, plan.edition, plan.artist, plan.printer, bat=plan.bat)
     return Record(state, figures, numbers, learnt_good(figures))

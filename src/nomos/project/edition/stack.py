@@ -1,6 +1,8 @@
 """The stack: how many sheets go into every pull, how many are lost there, how they look after it."""
 
 import math
+from collections import Counter
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -80,16 +82,15 @@ def _done(state: EditionState | None, layer: int) -> tuple[int, int] | None:
     """Good and spoiled pulls of a layer that is done, or None."""
     if state is None or state.by_sheet or layer > state.layer or (layer == state.layer and state.queue()):
         return None
-    how = [each for _, _, each in state.pulled.get(layer, [])]
-    return len(how) - how.count("spoiled"), how.count("spoiled")
+    counts = state.counts.get(layer, Counter())
+    return sum(counts.values()) - counts["spoiled"], counts["spoiled"]
 
 
-def edition_stack(project: Project, laid: LaidSheet, state: EditionState | None) -> Stack:
+def edition_stack(project: Project, laid: LaidSheet, steps: Sequence[Step]) -> Stack:
     """A pile of sheets for every pull, those that are lost there moved aside and marked."""
     wide_mm, tall_mm = project.paper.width_mm, project.paper.height_mm
     px_per_mm = fine_enough((wide_mm, tall_mm))
     picture = np.full((round(tall_mm * px_per_mm), round(wide_mm * px_per_mm), 3), _GROUND, np.uint8)
-    steps = steps_of(project, state)
     shape = project.image.width / (project.image.height / (1 - _PILE_SHARE))
     rooms = rooms_for(len(steps), (wide_mm, tall_mm), shape, _GAP_SHARE)
     thick = _PILE_SHARE * rooms[0].height / max(planned_sheets(project), 1) if rooms else 0.0

@@ -12,7 +12,7 @@ from nomos.language import tr
 from nomos.order.calendar import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
-from nomos.project.model.store import decoded
+from nomos.project.model.forms import decoded
 from nomos.project.register.system import plan_of_system
 from nomos.reading import read_whole
 from nomos.registration import KentoSettings, RegisterSettings
@@ -111,7 +111,7 @@ def read_studio(path: Path) -> Studio:
 
 def write_studio(path: Path, studio: Studio) -> None:
     """Write a studio file whole. Raises BadInput."""
-    write_bytes(path, msgspec.json.format(msgspec.json.encode(studio), indent=2))
+    write_bytes(path, msgspec.json.format(msgspec.json.encode(studio), indent=2), keep=True)
 
 
 def studio_text(studio: Studio) -> str:

@@ -1,7 +1,10 @@
 """Edits of sheet, image, workshop and limits: each gives a new project, or raises ProjectError."""
 
+import hashlib
+import uuid
 from collections.abc import Callable
 
+import msgspec
 from msgspec.structs import replace
 
 from nomos.colour import Lab
@@ -14,6 +17,7 @@ from nomos.project.model import (
 from nomos.project.model.naming import named
 from nomos.registration import KentoSettings, Rect
 
+_ID_LETTERS = 12
 DEFAULT_MARGIN_MM = 10.0
 # A white relief paper; written down from memory, the user measures or chooses.
 DEFAULT_PAPER_LAB: Lab = (96.0, 0.0, 3.0)
@@ -41,6 +45,18 @@ def _centred(image_mm: tuple[float, float], sheet_mm: tuple[float, float]) -> Re
 def with_source(project: Project, source: Source) -> Project:
     """The project with the design it was made from."""
     return replace(project, source=source)
+
+
+def with_id(project: Project, *, anew: bool = False) -> Project:
+    """The project with an id by which its log knows it.
+
+    anew : as a print of its own; else it keeps its id, or has the one that follows from what it is, so that
+        the same plan made twice is the same.
+    """
+    if anew:
+        return replace(project, id=uuid.uuid4().hex[:_ID_LETTERS])
+    known = hashlib.sha256(msgspec.json.encode(project, enc_hook=float)).hexdigest()[:_ID_LETTERS]
+    return project if project.id else replace(project, id=known)
 
 
 def with_title(project: Project, title: str) -> Project:

@@ -5,7 +5,12 @@ from msgspec import Meta
 from nomos.colour.trapping import LOOSEST, TIGHTEST
 from nomos.units import LARGEST_MM, SMALLEST_MM
 
-VERSION = 1
+# The form of project.json. 1 to 6 each said 1 of themselves and are told apart by what they hold; 7 has the
+# print's id and is the first that says its number. Whoever changes the form counts on and writes in
+# `forms.py` how the one before becomes it.
+VERSION = 7
+# More of each no print has; what is read is bounded by it.
+MOST_INKS, MOST_BLOCKS, MOST_COLOURS, MOST_READINGS = 1000, 500, 256, 100_000
 LARGEST_TRAP_MM = 3.0
 LARGEST_SHIFT_MM = 5.0
 # An overlap up to this far from the darker colour alone is taken before a white sliver, and sheets

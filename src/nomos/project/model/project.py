@@ -32,6 +32,10 @@ from nomos.project.model.craft import Craft, EditionPlan
 from nomos.project.model.limits import (
     GRIP_MM,
     LINE_MM,
+    MOST_BLOCKS,
+    MOST_COLOURS,
+    MOST_INKS,
+    MOST_READINGS,
     NECK_MM,
     SEAM_DE00,
     TOLERANCE_MM,
@@ -100,7 +104,7 @@ class Flat(Struct, frozen=True, forbid_unknown_fields=True):
     """
 
     labels: Digest
-    colours: tuple[WantedColour, ...]
+    colours: Annotated[tuple[WantedColour, ...], Meta(max_length=MOST_COLOURS)]
     asked: int | None
     smallest_feature_mm: float
     seed: int
@@ -320,17 +324,21 @@ T = TypeVar("T", Ink, Block, Impression)
 
 
 class Project(Struct, frozen=True, forbid_unknown_fields=True):
-    """Everything decided so far."""
+    """Everything decided so far.
+
+    id : of this print, by which its log knows it, whatever its file is called; "" while it has no file.
+    """
 
     title: str
     paper: Paper
     image: Rect
     version: int = VERSION
+    id: Annotated[str, Meta(pattern="^[0-9a-z]{0,32}$")] = ""
     source: Source | None = None
     flat: Flat | None = None
-    inks: tuple[Ink, ...] = ()
-    blocks: tuple[Block, ...] = ()
-    impressions: tuple[Impression, ...] = ()
+    inks: Annotated[tuple[Ink, ...], Meta(max_length=MOST_INKS)] = ()
+    blocks: Annotated[tuple[Block, ...], Meta(max_length=MOST_BLOCKS)] = ()
+    impressions: Annotated[tuple[Impression, ...], Meta(max_length=MOST_BLOCKS)] = ()
     trap_mm: Annotated[float, bounded("trap_mm")] = TRAP_MM
     seam_de00: Annotated[float, bounded("seam_de00")] = SEAM_DE00
     tolerance_mm: Annotated[float, bounded("tolerance_mm")] = TOLERANCE_MM
@@ -338,7 +346,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     tool_mm: Annotated[float, bounded("fineness_mm")] = TOOL_MM
     kento: KentoSettings = KentoSettings()
     register: RegisterSettings = RegisterSettings()
-    readings: tuple[ProofReading, ...] = ()
+    readings: Annotated[tuple[ProofReading, ...], Meta(max_length=MOST_READINGS)] = ()
     craft: Craft = Craft()
     plan: EditionPlan = EditionPlan()
     workshop: Workshop = Workshop()

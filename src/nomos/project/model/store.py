@@ -5,18 +5,18 @@ import io
 import zipfile
 from collections.abc import Mapping
 from pathlib import Path
-from typing import BinaryIO, TypeVar
+from typing import BinaryIO
 
 import msgspec
 import numpy as np
-from msgspec import Struct
 
-from nomos.atomic import replacing
+from nomos.atomic import previous_of, replacing
 from nomos.design import Labels
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
 from nomos.errors import BadInput
 from nomos.language import tr
-from nomos.project.model import VERSION, Project, ProjectError
+from nomos.project.model import Project, ProjectError
+from nomos.project.model.forms import project_in
 from nomos.reading import read_whole
 from nomos.separation import Mask
 
@@ -32,8 +32,6 @@ _LARGEST_MB = 600
 _DATE = (1980, 1, 1, 0, 0, 0)
 
 Assets = Mapping[str, bytes]
-
-S = TypeVar("S", bound=Struct)
 
 
 def digest(data: bytes) -> str:
@@ -134,7 +132,7 @@ def save(path: Path, project: Project, assets: Assets) -> None:
     stands for the whole old file or the whole new one.
     """
     try:
-        with replacing(path, previous=path.with_name(path.name + ".previous")) as file:
+        with replacing(path, keep=True) as file:
             _write(file, project, assets)
     except OSError as error:
         raise _unsaved(path, error) from None
@@ -185,13 +183,13 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
                         largest_mb=_LARGEST_MB,
                     )
                 )
-            project = decoded(archive.read(_PROJECT), Project, VERSION, path.name, "project")
+            project = project_in(archive.read(_PROJECT), path.name)
             assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
     except BadInput:
         raise
     except Exception:
         # zipfile raises BadZipFile, KeyError, zlib.error, NotImplementedError and more on damaged files.
-        previous = path.with_name(path.name + ".previous")
+        previous = previous_of(path)
         advice = tr("; the copy before it is {name}", name=previous.name) if previous.exists() else ""
         raise BadInput(
             tr("{name} is damaged or not a Nomos project{advice}.", name=path.name, advice=advice)
@@ -200,40 +198,13 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     return project, assets
 
 
-def decoded(text: bytes, kind: type[S], newest: int, name: str, what: str) -> S:
-    """A value out of a file's JSON.
-
-    Parameters
-    ----------
-    text : what the file holds. kind : the Struct it is to be.
-    newest : the version of the format that is known. name, what : of the file, for messages.
-
-    Raises
-    ------
-    BadInput : no JSON, of a newer version, or not what the Struct takes; names the place.
-    """
+def id_in(path: Path) -> str | None:
+    """The id of the print in a project file; None for a file that is none, or is damaged."""
     try:
-        raw = msgspec.json.decode(text)
-        version = raw.get("version") if isinstance(raw, dict) else None
-        if isinstance(version, int) and version > newest:
-            raise BadInput(
-                tr(
-                    "{name} was made by a newer Nomos (format {version}); open it with that one.",
-                    name=name,
-                    version=version,
-                )
-            )
-        return msgspec.convert(raw, kind)
-    except (msgspec.DecodeError, RecursionError) as error:  # also ValidationError, which names the place
-        reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
-        raise BadInput(
-            tr(
-                "{name} holds a {what} that does not make sense: {reason}",
-                name=name,
-                what=what,
-                reason=reason,
-            )
-        ) from None
+        with zipfile.ZipFile(io.BytesIO(read_whole(path))) as archive:
+            return project_in(archive.read(_PROJECT), path.name).id
+    except Exception:  # as in `load`
+        return None
 
 
 def _check_assets(project: Project, assets: Mapping[str, bytes], name: str) -> None:

@@ -9,6 +9,11 @@ from PyQt6.QtGui import QUndoCommand, QUndoStack
 
 from nomos.progress import Progress
 from nomos.project import Assets, Project, save
+from nomos.project.model.edits import with_id
+from nomos.ui.frame.beside_window import done_beside
+
+Mark = tuple[int, int, int, int]
+"""Device, inode, moment of writing and size of a file."""
 
 Edit = Callable[[Project], Project]
 Slow = Callable[[Project, Progress], Project]
@@ -58,12 +63,16 @@ class Document(QObject):
     moved = pyqtSignal(object, str, object)
     """Saved under another name: the path before (None while it had none), its session, the path now."""
 
+    saved = pyqtSignal()
+
     def __init__(self) -> None:
         super().__init__()
         self._project: Project | None = None
         self.assets: dict[str, bytes] = {}
         self.path: Path | None = None
-        self._mark: tuple[int, int, int] | None = None
+        self.mark: Mark | None = None
+        """What its file was when it was read or written last."""
+        self._saved: Project | None = None
         self.session = ""
         self.allows: Callable[[Project, Project], bool] = lambda _before, _after: True
         self.stack = QUndoStack(self)
@@ -81,7 +90,8 @@ class Document(QObject):
     @property
     def unsaved(self) -> bool:
         """Whether there is something that saving would keep."""
-        return self._project is not None and not self.stack.isClean()
+        same = self._project is self._saved or self._project == self._saved
+        return self._project is not None and not same
 
     def apply(self, text: str, edit: Edit, *, merge_key: object = None) -> None:
         """Change the project. Raises ProjectError, changing nothing.
@@ -107,34 +117,43 @@ class Document(QObject):
         path: Path | None = None,
         saved: bool = False,
         session: str | None = None,
+        mark: Mark | None = None,
     ) -> None:
         """Start on another project; the undo history starts anew.
 
         session : by which what belongs to it is known while it has no file; None begins one.
+        mark : of its file as it was read, where that was not now.
         """
         self.stack.clear()
         self.read_only = False
         self.dragging, self._gesture = False, None
         self.session = session or uuid.uuid4().hex[:12]
         self.assets = dict(assets)
-        self.path = path
-        self._mark = mark_of(path)
+        self.path = path.absolute() if path is not None else None
+        self.mark = mark or mark_of(path)
+        project = with_id(project, anew=not project.id)
+        self._saved = project if saved else None
         self._show(project)
-        if not saved:
-            self.stack.resetClean()
+
+    def take_as_saved(self) -> None:
+        """What stands now need not be kept."""
+        self._saved = self._project
+        self.saved.emit()
 
     def changed_elsewhere(self, path: Path) -> bool:
         """Whether a file would be lost by saving that is not the one this was opened from or saved as."""
         now = mark_of(path)
-        return now is not None and not (path == self.path and now == self._mark)
+        return now is not None and not (path.absolute() == self.path and now == self.mark)
 
     def save(self, path: Path) -> None:
-        """Write the project. Raises BadInput, leaving the earlier file as it is."""
-        assert self._project is not None
-        save(path, self._project, self.assets)
+        """Write the project while the window is drawn. Raises BadInput, leaving the earlier file as it is."""
+        project, assets, path = self._project, dict(self.assets), path.absolute()
+        assert project is not None
+        done_beside(lambda: save(path, project, assets))
         before, self.path = self.path, path
-        self._mark = mark_of(path)
-        self.stack.setClean()
+        self.mark = mark_of(path)
+        self._saved = project
+        self.saved.emit()
         if before != path:
             self.moved.emit(before, self.session, path)
 
@@ -143,10 +162,10 @@ class Document(QObject):
         self.changed.emit(before, project)
 
 
-def mark_of(path: Path | None) -> tuple[int, int, int] | None:
+def mark_of(path: Path | None) -> Mark | None:
     """What tells one writing of a file from another; None for a file that is not there."""
     try:
         found = path.stat() if path is not None else None
     except OSError:
         return None
-    return (found.st_ino, found.st_mtime_ns, found.st_size) if found is not None else None
+    return (found.st_dev, found.st_ino, found.st_mtime_ns, found.st_size) if found is not None else None

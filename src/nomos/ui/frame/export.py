@@ -35,8 +35,8 @@ def sheet_picture(content: SheetContent) -> tuple[NDArray[np.uint8], float]:
 
 def write_sheet(path: Path, content: SheetContent) -> None:
     """Write what the sheet shows as PNG, or as PDF at true size. Raises BadInput."""
-    from nomos.formats import png, writing_into
-    from nomos.formats.files import write_file
+    from nomos.formats import png
+    from nomos.formats.outputs import write_output
     from nomos.formats.pictures import picture_pdf
 
     kind = path.suffix.lower()
@@ -44,8 +44,7 @@ def write_sheet(path: Path, content: SheetContent) -> None:
         raise BadInput(tr("'{name}' must end in .png or .pdf.", name=path.name))
     picture, px_per_mm = sheet_picture(content)
     data = png(picture, px_per_mm) if kind == ".png" else picture_pdf(picture, content.sheet_mm)
-    with writing_into(path.parent):
-        write_file(path.parent, path.name, data)
+    write_output(path, data)
 
 
 def as_table(rows: Sequence[Sequence[str]]) -> str:

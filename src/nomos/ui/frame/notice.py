@@ -19,6 +19,7 @@ class Notice(QWidget):
         super().__init__()
         self._lines: list[str] = []
         self._advice: set[str] = set()
+        self._lasting: set[str] = set()
         row = QHBoxLayout(self)
         row.setContentsMargins(theme.scaled(14), theme.scaled(6), theme.scaled(8), theme.scaled(6))
         self._text = label()
@@ -32,8 +33,15 @@ class Notice(QWidget):
     def tell(self, sentence: str) -> None:
         """Add a sentence; one already there is not said twice."""
         older = [line for line in self._lines if line != sentence]
-        self._lines = [*older[1 - _MOST_LINES :], sentence]
+        lasting = [line for line in older if line in self._lasting]
+        passing = [line for line in older if line not in self._lasting]
+        self._lines = [*lasting, *passing[len(passing) + len(lasting) + 1 - _MOST_LINES :], sentence]
         self._show_lines()
+
+    def warn(self, sentence: str) -> None:
+        """Add a sentence that stays, whatever is opened, until it is put away by hand."""
+        self._lasting.add(sentence)
+        self.tell(sentence)
 
     def advise(self, sentence: str) -> None:
         """Add a sentence that is of use at Design alone."""
@@ -52,9 +60,16 @@ class Notice(QWidget):
         """What stands there."""
         return "\n".join(self._lines)
 
+    def put_older_away(self) -> None:
+        """Put away what was of another print."""
+        self._lines = [line for line in self._lines if line in self._lasting]
+        self._advice.clear()
+        self._show_lines()
+
     def clear(self) -> None:
         """Put everything away."""
         self._lines = []
+        self._lasting.clear()
         self._advice.clear()
         self._show_lines()
 

@@ -3,6 +3,7 @@
 from pathlib import Path
 from typing import Literal, Protocol
 
+from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
 from nomos.language import tr
@@ -68,6 +69,9 @@ class Questions(Protocol):
 
     def take_up(self, title: str) -> bool:
         """Whether to open work that a crash left unsaved."""
+
+    def belongs_to(self, title: str, name: str, now: str) -> bool:
+        """Whether work left unsaved goes on in a file that is called otherwise now."""
 
     def contradicts(self, said: tuple[str, ...]) -> bool:
         """Whether to plan it all the same, though it makes untrue what is printed."""
@@ -176,7 +180,7 @@ class Dialogs:
 
     def unsaved(self, title: str) -> Unsaved:
         """What to do with changes that have not been saved."""
-        box = QMessageBox(self._parent)
+        box = self._box()
         box.setWindowTitle(tr("Not saved yet"))
         box.setText(tr("Save the changes to {title}?", title=title))
         save = box.addButton(tr("Save"), QMessageBox.ButtonRole.AcceptRole)
@@ -189,13 +193,22 @@ class Dialogs:
 
     def take_up(self, title: str) -> bool:
         """Whether to open work that a crash left unsaved."""
-        box = QMessageBox(self._parent)
+        box = self._box()
         box.setWindowTitle(tr("Unsaved work"))
         box.setText(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title))
         box.addButton(tr("Throw it away"), QMessageBox.ButtonRole.DestructiveRole)
         take = box.addButton(tr("Take it up"), QMessageBox.ButtonRole.AcceptRole)
         box.exec()
         return box.clickedButton() is take
+
+    def belongs_to(self, title: str, name: str, now: str) -> bool:
+        """Whether work left unsaved goes on in a file that is called otherwise now."""
+        return self._dares(
+            tr("The file has another name"), tr("{title} was opened from {name}, which is called {now} now.",
+            title=title, name=name, now=now),
+            tr("It can go on in that file, with its record of the bench, or under a name of its own."),
+            tr("Under a name of its own"), tr("Go on in it"),
+        )  # fmt: skip
 
     def contradicts(self, said: tuple[str, ...]) -> bool:
         """Whether to plan it all the same, though it makes untrue what is printed."""
@@ -205,9 +218,15 @@ class Dialogs:
             tr("Change it"),
         )  # fmt: skip
 
+    def _box(self) -> QMessageBox:
+        """A box whose words are words, whatever a title or a file name holds."""
+        box = QMessageBox(self._parent)
+        box.setTextFormat(Qt.TextFormat.PlainText)
+        return box
+
     def _dares(self, title: str, said: str, more: str, stay: str, go: str) -> bool:
         """Ask before something that costs; leaving it is what the key Enter does."""
-        box = QMessageBox(self._parent)
+        box = self._box()
         box.setWindowTitle(title)
         box.setText(said)
         box.setInformativeText(more)

@@ -54,7 +54,9 @@ class PrintedGuard(QObject):
         before, after = self._before, self._document.project
         if before is None or after is None or self._book.practising or not self._book.events():
             return
-        state = self._book.state_for(before)
+        state = self._book.state()
+        if state is None:
+            return
         new = [said for said in contradictions(before, after, state) if said not in self._accepted]
         if new:
             self.told.emit(" ".join([*new, tr("The log keeps what was printed; redo goes back.")]))

@@ -76,6 +76,7 @@ class Bencher(QObject):
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
+            self.book.wait()
             self.book.end_practice()
             self.book.forget()
             self.guide, self.asking_reason, self.asking_cut = None, False, False
@@ -94,7 +95,7 @@ class Bencher(QObject):
         """Where pictures of proofs lie."""
         return self.book.folder
 
-    def events(self) -> tuple[Event, ...]:
+    def events(self) -> Sequence[Event]:
         """All events of the log."""
         return self.book.events()
 
@@ -222,10 +223,12 @@ class Bencher(QObject):
         if record is None or not record.numbers.given:
             self.told.emit(tr("No sheet has come through every layer yet."))
             return
-        for sheet, name in record.numbers.given:
-            self.add("numbered", sheet=sheet, text=name)
-        for sheet in record.numbers.cancelled:
-            self.add("numbered", sheet=sheet, text="cancelled")
+        numbers = (*record.numbers.given, *((sheet, "cancelled") for sheet in record.numbers.cancelled))
+        self.book.write(
+            lambda _project, _state, at: [
+                Event(at, "numbered", sheet=sheet, text=name) for sheet, name in numbers
+            ]
+        )
 
     def begin_anew(self) -> None:
         """Begin another edition: the log so far is put aside under a name with the time, nothing is lost."""

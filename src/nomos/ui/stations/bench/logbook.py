@@ -1,48 +1,82 @@
 """The log of the edition on disk: where it is, what stands in it, and that nothing in it is ever lost."""
 
 import contextlib
-import fcntl
 import shutil
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Sequence
+from concurrent.futures import Future, wait
+from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.edition import EditionState, Event, LogError, append_event, now_text, read_log, set_aside
+from nomos.atomic import beside, replacing
+from nomos.edition import EditionState, Event, LogError, Replay, locked, now_text, read_log, read_log_text
 from nomos.errors import BadInput
 from nomos.folders import file_name, state_folder
 from nomos.language import tr
 from nomos.project import Project
-from nomos.project.edition.printed import written
-from nomos.project.edition.sheets import LOG_SUFFIX, log_path, state_of
+from nomos.project.edition.printed import is_of_another, written
+from nomos.project.edition.sheets import LOG_SUFFIX, log_path, replay_of
 from nomos.project.model.sheets import planned_sheets
 from nomos.ui.frame.document import Document
+from nomos.ui.stations.bench.log_writer import LogChangedError, LogWriter, Stamp, stamp_of
 
 PROOFS, _PRACTICE = ".proofs", "practice"
-Stamp = tuple[int, int]
+Said = Callable[[Project, EditionState, str], Sequence[Event]]
+
+
+@dataclass(frozen=True, eq=False)
+class _Waiting:
+    """Events that are counted and not yet on disk: what they follow from, and when they will be there."""
+
+    path: Path
+    said: Said
+    future: "Future[Stamp | None]"
 
 
 class LogBook(QObject):
-    """Reads and writes the log of the project at hand, or of practice beside it."""
+    """Reads and writes the log of the project at hand, or of practice beside it.
+
+    What a hand does counts at once and is written by `LogWriter`; `waiting` says how much is not on disk
+    yet. What cannot be written is taken back, and said.
+    """
 
     changed = pyqtSignal()
     told = pyqtSignal(str)
+    _batch_done = pyqtSignal()
+    patience_s = 0.03
+    """So long a hand waits for the disk; a quick one has the events by then."""
 
     def __init__(self, document: Document, now: Callable[[], datetime] | None = None) -> None:
         super().__init__()
         self._document, self._now = document, now or datetime.now
-        self._events: tuple[Event, ...] = ()
+        self._events: list[Event] = []
         self._read_from: tuple[Path, Stamp | None] | None = None
-        self._known: tuple[object, EditionState] | None = None
+        self._size = 0
+        self._replay: tuple[object, Replay] | None = None
+        self._writer, self._waiting = LogWriter(self._say_done), list[_Waiting]()
+        self._batch_done.connect(self._batch_arrived)
         self._kept_in: Path | None = None
+        self._foreign = False
         self.practising = False
         document.moved.connect(self._document_moved)
+
+    def _say_done(self) -> None:
+        """From the writer's thread."""
+        with contextlib.suppress(RuntimeError):  # the window is gone
+            self._batch_done.emit()
+
+    def _batch_arrived(self) -> None:
+        if self._waiting:
+            self._settle()
+            self.changed.emit()
 
     # Where it is
 
     def keep_in(self, folder: Path | None) -> None:
         """Keep the log in a folder of its own, or again beside the project."""
+        self.wait()
         self._kept_in = folder
         self.forget()
         self.changed.emit()
@@ -60,46 +94,89 @@ class LogBook(QObject):
     def path(self) -> Path:
         """Where the log is: beside the project, or kept for it while it has no file; practice has its own."""
         real = self._real_path()
-        return real.with_name(f"{_PRACTICE}-{real.name}") if self.practising else real
+        return beside(real, f"{_PRACTICE}-{real.name}") if self.practising else real
 
     @property
     def folder(self) -> Path:
         """Where pictures of proofs lie, beside the log."""
-        return self.path.with_suffix(PROOFS)
+        return _proofs_of(self.path)
 
     # What stands in it
 
+    @property
+    def waiting(self) -> int:
+        """How many times something was written down that is not on disk yet."""
+        return len(self._waiting)
+
     def forget(self) -> None:
         """Read it anew when it is asked for."""
-        self._events, self._read_from, self._known = (), None, None
+        self._events, self._read_from, self._replay, self._size = [], None, None, 0
 
-    def events(self) -> tuple[Event, ...]:
-        """All events; read again when another window has written."""
+    def events(self) -> Sequence[Event]:
+        """All events; what another hand has added is read when it is asked for."""
+        if self._waiting:
+            return self._events
         path = self.path
-        stamp = _stamp(path)
+        stamp = stamp_of(path)
         if self._read_from == (path, stamp):
             return self._events
-        lost = stamp is None and self._read_from is not None and self._read_from[0] == path
-        if lost:
+        before = self._read_from[1] if self._read_from is not None and self._read_from[0] == path else None
+        if stamp is None and before is not None:
             # The file has gone from under us: what is known stays known, and goes back with the next event.
             return self._events
+        grown = before is not None and stamp is not None and before[0] == stamp[0] and stamp[1] >= self._size
+        if not grown:
+            self.forget()
         self._read_from = (path, stamp)
         try:
-            self._events = read_log(path)
-            if aside := set_aside(path):
-                what = tr("line makes") if aside == 1 else tr("lines make")
+            self._read(path)
+        except BadInput as error:
+            self._events = []
+            self.told.emit(str(error))
+        return self._events
+
+    def _read(self, path: Path) -> None:
+        """Read what is not known yet. Raises LogError."""
+        found = read_log_text(path, since=self._size)
+        project = self._document.project
+        if self._size == 0:
+            self._foreign = project is not None and is_of_another(project, found.events)
+            if self._foreign:
                 self.told.emit(
                     tr(
-                        "{aside} {what} no sense in {name}; set aside, and kept there.",
-                        aside=aside,
-                        what=what,
+                        "{name} is the record of another print. With the first pull here it is put aside, "
+                        "and a new one begins.",
                         name=path.name,
                     )
                 )
-        except BadInput as error:
-            self._events = ()
-            self.told.emit(str(error))
-        return self._events
+        if self._foreign:
+            return
+        self._size = found.size
+        self._count(found.events)
+        if found.aside:
+            what = tr("line makes") if found.aside == 1 else tr("lines make")
+            self.told.emit(
+                tr(
+                    "{aside} {what} no sense in {name}; set aside, and kept there.",
+                    aside=found.aside,
+                    what=what,
+                    name=path.name,
+                )
+            )
+        if found.doubtful:
+            self.told.emit(
+                tr(
+                    "The disk or the current failed as the last line of {name} was written: compare the last "
+                    "sheet with the stack.",
+                    name=path.name,
+                )
+            )
+
+    def _count(self, events: Sequence[Event]) -> None:
+        """Have events counted after those that are known."""
+        if self._replay is not None:
+            self._replay[1].follow(events)
+        self._events.extend(events)
 
     def state(self) -> EditionState | None:
         """What the log comes to; None without a project."""
@@ -107,103 +184,164 @@ class LogBook(QObject):
         if project is None or not project.impressions:
             return None
         events = self.events()
-        key = (
-            events,
-            tuple(pull.id for pull in project.impressions),
-            planned_sheets(project),
-            project.sheet_by_sheet,
-        )
-        if self._known is None or self._known[0] != key:
-            self._known = (key, state_of(project, events))
-        return self._known[1]
-
-    def state_for(self, project: Project) -> EditionState:
-        """What the log comes to for a project as it was planned."""
-        return state_of(project, self.events())
+        planned = tuple(pull.id for pull in project.impressions)
+        key = (planned, planned_sheets(project), project.sheet_by_sheet)
+        if self._replay is None or self._replay[0] != key:
+            self._replay = (key, replay_of(project, events))
+        return self._replay[1].state
 
     # Writing
 
-    def write(self, events: Callable[[Project, EditionState, str], Sequence[Event]]) -> bool:
-        """Have on disk what follows from where the edition stands; whether it is there.
+    def write(self, said: Said) -> bool:
+        """Write down what follows from where the edition stands; whether it counts.
 
-        events : from the project, the state and the moment; raises BadInput for what cannot be.
+        said : gives the events from the project, the state and the moment; raises BadInput for what cannot
+            be.
         """
-        project = self._document.project
-        if project is None or not project.impressions:
+        self._settle()
+        if self._document.read_only and not self.practising:
+            self.told.emit(tr("This print is open in another window: write it down there."))
+            return False
+        counts = self._submit(said)
+        # Twice, as another hand may have been first.
+        for _ in range(2):
+            wait([each.future for each in self._waiting], self.patience_s)
+            counts = self._settle() and counts
+        self.changed.emit()
+        return counts
+
+    def _submit(self, said: Said) -> bool:
+        project, state = self._document.project, self.state()
+        if project is None or state is None:
             return False
         try:
-            with self._held():
-                # Another window may have pulled a sheet meanwhile.
+            if self._foreign:
+                aside = self._put_aside(self.path)
+                self.told.emit(tr("The record of another print was put aside as {name}.", name=aside.name))
                 state = self.state()
                 assert state is not None
-                so_far = self.events()
-                self._restore(so_far)
-                whole = written(project, so_far, state, events(project, state, now_text(self._now())))
-                for event in whole:
-                    append_event(self.path, event)
+            whole = written(project, self._events, state, said(project, state, now_text(self._now())))
+            if self._document.path is None or self._kept_in is not None:
+                self.path.parent.mkdir(parents=True, exist_ok=True)
         except BadInput as error:
             self.told.emit(str(error))
             return False
-        self._events = (*so_far, *whole)
-        self._read_from = (self.path, _stamp(self.path))
-        self.changed.emit()
-        return True
-
-    def _restore(self, known: Sequence[Event]) -> None:
-        """Write down again what was there, where the file has been taken away."""
-        path = self.path
-        if not known or path.exists():
-            return
-        for event in known:
-            append_event(path, event)
-        self.told.emit(tr("{name} was gone and has been written again from what was known.", name=path.name))
-
-    @contextlib.contextmanager
-    def _held(self) -> Iterator[None]:
-        """No other window writes meanwhile. Raises LogError where the folder is gone."""
-        path = self.path
-        try:
-            if self._document.path is None or self._kept_in is not None:
-                path.parent.mkdir(parents=True, exist_ok=True)
-            # A lock beside the log: the log itself may be put aside meanwhile.
-            lock = path.with_name(f".{path.name}.lock").open("ab")
         except OSError as error:
-            raise LogError(
+            self.told.emit(
                 tr(
-                    "The log cannot be written in {parent} ({what}): bring the folder back, save the "
-                    "project elsewhere, or note the pull on paper.",
-                    parent=path.parent,
+                    "The log cannot be written in {parent} ({what}).", parent=self.path.parent,
                     what=error.strerror or error,
                 )
+            )  # fmt: skip
+            return False
+        known = self._read_from[1] if self._read_from is not None else None
+        to_write: Sequence[Event] = whole
+        if known is not None and stamp_of(self.path) is None and not self._waiting:
+            # The file has been taken away: what was there is written down again.
+            known, to_write = None, (*self._events, *whole)
+            self.told.emit(
+                tr("{name} was gone and has been written again from what was known.", name=self.path.name)
+            )
+        self._count(whole)
+        self._waiting.append(_Waiting(self.path, said, self._writer.write(self.path, known, to_write)))
+        return True
+
+    def wait(self) -> bool:
+        """Stay until everything is on disk; whether it is."""
+        wait([each.future for each in self._waiting])
+        return self._settle()
+
+    def _settle(self) -> bool:
+        """See what has come to the disk; False where something could not be written and was taken back."""
+        while self._waiting and self._waiting[0].future.done():
+            first = self._waiting[0]
+            error = first.future.exception()
+            if error is not None:
+                return self._take_back(error)
+            del self._waiting[0]
+            stamp = first.future.result()
+            if first.path == self.path:
+                self._read_from = (first.path, stamp)
+                self._size = stamp[1] if stamp is not None else 0
+        return True
+
+    def _take_back(self, error: BaseException) -> bool:
+        """What could not be written does not count; where another hand was first it is worked out anew.
+
+        Returns whether it counts again.
+        """
+        wait([each.future for each in self._waiting])
+        lost, self._waiting = self._waiting, []
+        self._writer.go_on()
+        self.forget()
+        if isinstance(error, LogChangedError) and all(each.path == self.path for each in lost):
+            return False not in [self._submit(each.said) for each in lost]
+        known = isinstance(error, BadInput)
+        reason = error if known else tr("The log could not be written ({error}).", error=error)
+        more = tr(" {lost} things are not in it.", lost=len(lost)) if len(lost) > 1 else ""
+        self.told.emit(f"{reason}{more}")
+        return False
+
+    # Moving it
+
+    def _put_aside(self, path: Path) -> Path:
+        """Give a log and its proofs a name with the time. Raises LogError."""
+        moment = f"{self._now():%Y%m%d-%H%M%S}"
+        aside = beside(path, f"{path.name.removesuffix(path.suffix)}-{moment}{path.suffix}")
+        try:
+            path.rename(aside)
+            if _proofs_of(path).exists():
+                _proofs_of(path).rename(_proofs_of(aside))
+        except OSError as error:
+            raise LogError(
+                tr("{name} cannot be put aside: {what}.", name=path.name, what=error.strerror or error)
             ) from None
-        with lock:
-            fcntl.flock(lock, fcntl.LOCK_EX)
-            yield
+        self._foreign = False
+        self.forget()
+        return aside
 
     def begin_anew(self) -> None:
         """Begin another edition: log and proofs so far are put aside under a name with the time."""
-        path, folder = self.path, self.folder
-        if not path.exists():
+        self.wait()
+        path = self.path
+        if not path.exists() or self._document.read_only:
             return
-        moment = f"{self._now():%Y%m%d-%H%M%S}"
-        aside = path.with_name(f"{path.stem}-{moment}{path.suffix}")
         try:
-            path.rename(aside)
-            if folder.exists():
-                folder.rename(aside.with_suffix(PROOFS))
-        except OSError as error:
-            self.told.emit(
-                tr("{name} cannot be put aside: {what}.", name=path.name, what=error.strerror or error)
-            )
+            with locked(path):
+                aside = self._put_aside(path)
+                # A log that is there tells other windows that the one they know has been put aside.
+                path.touch()
+        except BadInput as error:
+            self.told.emit(str(error))
+            return
+        self.told.emit(tr("A new edition begins; the record so far is kept as {name}.", name=aside.name))
+        self.changed.emit()
+
+    def carry(self, old: Path) -> None:
+        """Take along the record of a print whose file is gone: a copy of it, until the print has a file."""
+        project = self._document.project
+        if project is None or self._document.path is not None or not old.exists() or self.path.exists():
+            return
+        try:
+            if is_of_another(project, read_log(old)):
+                return
+            self.path.parent.mkdir(parents=True, exist_ok=True)
+            with replacing(self.path) as file:
+                file.write(old.read_bytes())
+            if _proofs_of(old).exists():
+                shutil.copytree(_proofs_of(old), self.folder, dirs_exist_ok=True)
+        except (OSError, BadInput) as error:
+            self.told.emit(tr("The record in {old} could not be taken along ({what}).", old=old, what=error))
             return
         self.forget()
-        self.told.emit(tr("A new edition begins; the record so far is kept as {name}.", name=aside.name))
+        self.told.emit(tr("The record of the bench was taken along from {old}.", old=old))
         self.changed.emit()
 
     def begin_practice(self) -> None:
         """Write into a log of practice from now on; what was practised before is thrown away."""
+        self.wait()
         self.practising = True
-        _throw_away(self.path, self.folder)
+        _throw_away(self.path)
         self.forget()
         self.changed.emit()
 
@@ -211,43 +349,41 @@ class LogBook(QObject):
         """Throw the practice away: the edition's own log is as it was."""
         if not self.practising:
             return
-        _throw_away(self.path, self.folder)
+        self.wait()
+        _throw_away(self.path)
         self.practising = False
         self.forget()
         self.changed.emit()
 
     def _document_moved(self, before: object, session: str, after: Path) -> None:
         """The project has another file: its record goes with it. before : Path, or None while it had none."""
+        self.wait()
         if self._kept_in is not None:
             return
-        project = self._document.project
-        assert project is not None
         if isinstance(before, Path):
             old = log_path(before)
         else:
             old = next(iter(bench_folder().glob(f"*-{session}{LOG_SUFFIX}")), log_path(after))
         new = log_path(after)
         if old == new or not old.exists():
+            self.forget()
             return
         try:
             if new.exists():
-                moment = f"{self._now():%Y%m%d-%H%M%S}"
-                new.rename(new.with_name(f"{new.stem}-{moment}{new.suffix}"))
-            part = new.with_name(f".{new.name}.part")
-            shutil.copyfile(old, part)
-            part.replace(new)
-            proofs = old.with_suffix(PROOFS)
-            if proofs.exists():
-                shutil.copytree(proofs, new.with_suffix(PROOFS), dirs_exist_ok=True)
+                self._put_aside(new)
+            with replacing(new) as file:
+                file.write(old.read_bytes())
+            if _proofs_of(old).exists():
+                shutil.copytree(_proofs_of(old), _proofs_of(new), dirs_exist_ok=True)
             if not isinstance(before, Path):
-                _throw_away(old, proofs)
-        except OSError as error:
+                _throw_away(old)
+        except (OSError, BadInput) as error:
             self.told.emit(
                 tr(
                     "The record stays in {old} and could not be copied beside {name} ({what}).",
                     old=old,
                     name=after.name,
-                    what=error.strerror or error,
+                    what=getattr(error, "strerror", None) or error,
                 )
             )
         self.forget()
@@ -259,17 +395,13 @@ def bench_folder() -> Path:
     return state_folder() / "bench"
 
 
-def _stamp(path: Path) -> Stamp | None:
-    try:
-        found = path.stat()
-    except OSError:
-        return None
-    return found.st_size, found.st_mtime_ns
+def _proofs_of(log: Path) -> Path:
+    """The folder of the pictures that belong to a log."""
+    return beside(log, log.name.removesuffix(log.suffix) + PROOFS)
 
 
-def _throw_away(log: Path, proofs: Path) -> None:
+def _throw_away(log: Path) -> None:
+    """Remove a log that nobody is to miss, and its proofs."""
     with contextlib.suppress(OSError):
         log.unlink()
-    shutil.rmtree(proofs, ignore_errors=True)
-    with contextlib.suppress(OSError):
-        log.with_name(f".{log.name}.lock").unlink()
+    shutil.rmtree(_proofs_of(log), ignore_errors=True)

@@ -52,7 +52,7 @@ class BenchHere(Here[BenchScreen]):
             asking=bencher.asking_reason, asking_cut=bencher.asking_cut, guide=guide,
             warned=bencher.warned_elsewhere(state.layer),
             worth=worth.text if worth is not None else "",
-            practising=bencher.book.practising, tall=theme.scaled(_PICTURE),
+            practising=bencher.book.practising, waiting=bencher.book.waiting, tall=theme.scaled(_PICTURE),
         )  # fmt: skip
         self.widget.show_view(view)
         bencher.warn(state.layer, view.reminders)

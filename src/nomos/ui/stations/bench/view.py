@@ -68,12 +68,14 @@ def bench_view(
     warned: frozenset[str] = frozenset(),
     guide: str = "",
     practising: bool = False,
+    waiting: int = 0,
     tall: int = 320,
 ) -> BenchView:
     """The bench for the layer at hand.
 
-    worth : what the next layer is worth, if it is one more pass. warned : cautions of this session's other
-        layers, which are not said again. tall : of the picture of the sheet, pixels.
+    worth : what the next layer is worth, if it is one more pass. waiting : how many things are not on disk
+        yet. warned : cautions of this session's other layers, which are not said again. tall : of the
+        picture of the sheet, pixels.
     """
     following = state.next_layer()
     gate = cut_gate(project, state)
@@ -109,6 +111,8 @@ def bench_view(
             len=len(queue) - 1,
         )
     tally = _tally(state)
+    if waiting:
+        tally += tr("   being written: {waiting}", waiting=waiting)
     first = not state.pulled.get(state.layer)
     return BenchView(
         tr("Practice: {title}", title=card.pull.title) if practising else card.pull.title,

@@ -6,7 +6,6 @@ from typing import Any
 
 from msgspec.structs import replace
 
-from nomos.atomic import write_bytes
 from nomos.carving import Material
 from nomos.errors import BadInput
 from nomos.language import tr
@@ -139,12 +138,13 @@ class Crafter(Hand):
         folder = self._questions.folder_for_packet() if project and record else None
         if folder is None or project is None or record is None:
             return
+        from nomos.formats.outputs import write_output
         from nomos.formats.record import record_csv, statement_pdf
 
         try:
-            write_bytes(folder / "statement.pdf", statement_pdf(project, record, date.today()))
+            write_output(folder / "statement.pdf", statement_pdf(project, record, date.today()))
             for name, data in record_csv(project, record).items():
-                write_bytes(folder / name, data)
+                write_output(folder / name, data)
         except BadInput as error:
             self._failed(str(error))
             return

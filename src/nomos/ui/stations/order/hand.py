@@ -6,7 +6,6 @@ from typing import TypeVar
 
 from msgspec.structs import replace
 
-from nomos.atomic import write_bytes
 from nomos.devices import ThermoHygrometer
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress
@@ -168,11 +167,12 @@ class Orderer(Hand):
 
         def work(progress: Progress) -> str:
             from nomos.formats.ical import calendar_ics
+            from nomos.formats.outputs import write_output
 
             planned = answers(request, progress)
             if planned.calendar is None:
                 return planned.refused
-            write_bytes(path, calendar_ics(planned.calendar, title))
+            write_output(path, calendar_ics(planned.calendar, title))
             return tr("The days are in {path}.", path=path)
 
         self._file.do(work, self.told.emit)

@@ -6,8 +6,8 @@ from datetime import datetime
 
 from nomos.language import tr
 from nomos.project import Project, Proof
-from nomos.project.edition.board import Board, sheets_board
-from nomos.project.edition.stack import Stack, edition_stack
+from nomos.project.edition.board import Board, board_sheets, sheets_board
+from nomos.project.edition.stack import Stack, edition_stack, steps_of
 from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.station import Drawn, Here
@@ -106,7 +106,9 @@ class SheetsHere(Here[SheetsStation]):
         if proof is None or proof.project is not project or not project.impressions:
             return None
         laid = proof.laid
-        stack = self._stack.of((project, laid, state), lambda: edition_stack(project, laid, state))
+        steps = steps_of(project, state)
+        moment = state.moment if state is not None else None
+        stack = self._stack.of((project, laid, moment), lambda: edition_stack(project, laid, steps))
         if stack is None:
             return None
         words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom, t.word) for t in stack.tiles)
@@ -117,7 +119,9 @@ class SheetsHere(Here[SheetsStation]):
         if proof is None or state is None or proof.project is not project:
             return None
         laid = proof.laid
-        board = self._board.of((state, laid), lambda: sheets_board(project, laid, state))
+        shown = board_sheets(state)
+        left_out = len(state.histories) - len(shown)
+        board = self._board.of((state.moment, laid), lambda: sheets_board(project, laid, shown, left_out))
         if board is None:
             return None
         chosen = self.hand.bencher.sheet

@@ -4,7 +4,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.edition import EditionState
 from nomos.edition.sheets import BuyingLine
+from nomos.edition.state import SheetHistory
 from nomos.errors import BadInput
 from nomos.language import tr
 from nomos.project import Project, Proof
@@ -18,6 +20,8 @@ from nomos.units import number
 _STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)
 _NEAR_LAB, _FAR_LAB = np.array((62.0, 8.0, 26.0)), np.array((92.0, 2.0, 14.0))
 _MOST_REMARKS = 8
+# More rows than that nobody reads; of a larger edition the sheets that were pulled last are listed.
+_MOST_ROWS = 150
 
 
 @dataclass(frozen=True)
@@ -106,6 +110,7 @@ class RecordView:
     how: str = ""
     apart: str = ""
     remarks: tuple[str, ...] = ()
+    best: frozenset[str] = frozenset()
 
 
 def record_view(
@@ -155,9 +160,8 @@ def record_view(
         )
     given = dict(record.numbers.given)
     rows = []
-    for history in record.state.histories.values():
-        if not history.layers:
-            continue
+    listed = _listed(record.state)
+    for history in listed:
         state = history.number or given.get(history.sheet, "")
         if history.spoiled_at is not None:
             state = tr("spoiled: {reason}", reason=tr(history.reason))
@@ -173,4 +177,18 @@ def record_view(
     said = tr("{good:.1f} % of pulls are good by the log", good=100 * record.good)
     said += tr("; {ink} g of ink weighed", ink=number(ink)) if ink else ""
     numbered = tr("{given} sheets can be numbered{short}.", given=len(given), short=short)
-    return RecordView(tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks)
+    if len(record.state.histories) > _MOST_ROWS:
+        numbered += tr(" Below, the {rows} that were pulled last.", rows=len(rows))
+    chosen = frozenset(str(history.sheet) for history in listed if history.chosen)
+    return RecordView(
+        tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks, chosen
+    )
+
+
+def _listed(state: EditionState) -> list[SheetHistory]:
+    """The sheets that have been printed, of a large edition those that were pulled last."""
+    if len(state.histories) <= _MOST_ROWS:
+        return [history for history in state.histories.values() if history.layers]
+    layer = state.layer if state.pulled.get(state.layer) else max(state.pulled, default=0)
+    last = state.pulled.get(layer, [])[-_MOST_ROWS:]
+    return [state.histories[sheet] for sheet in sorted({sheet for _, sheet, _ in last})]

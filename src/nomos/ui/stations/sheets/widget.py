@@ -262,7 +262,7 @@ class SheetsStation(Answers):
             (self.paper_cost, plan.paper_cost), (self.news_cost, plan.newsprint_cost),
         ):  # fmt: skip
             box.show_value(value)
-        self._best = frozenset(row.id for row in record.sheets if row.figure.startswith("best"))
+        self._best = record.best
         self.said.setText(record.learnt)
         self._show_proofs(record)
         self.layers.show_rows(record.layers)

@@ -7,60 +7,60 @@ from pathlib import Path
 import pytest
 
 from nomos.cli.main import run
-from nomos.holding import Hold, Holder, hold, holder_of
+from nomos.file_lock import FileLock, Holder, acquire, holder_of, lock_of
 from nomos.project import Assets, Project, load, save
 from tests.test_cli import no_window
 
 _HOLD_AND_DIE = """
 import os, sys
 from pathlib import Path
-from nomos.holding import hold
-hold(Path(sys.argv[1]))
+from nomos.file_lock import acquire, lock_of
+acquire(lock_of(Path(sys.argv[1])))
 os.kill(os.getpid(), 9)
 """
 
 
 def test_a_second_hand_is_told_who_has_the_file_until_it_is_let_go(tmp_path: Path) -> None:
     path = tmp_path / "bed.nomos"
-    first = hold(path)
-    assert isinstance(first, Hold)
-    second = hold(path)
+    first = acquire(lock_of(path))
+    assert isinstance(first, FileLock)
+    second = acquire(lock_of(path))
     assert isinstance(second, Holder)
     assert "since" in str(second)
     assert holder_of(path) == second
-    first.let_go()
+    first.release()
     assert holder_of(path) is None
-    third = hold(path)
-    assert isinstance(third, Hold)
-    third.let_go()
+    third = acquire(lock_of(path))
+    assert isinstance(third, FileLock)
+    third.release()
     assert list(tmp_path.iterdir()) == []
 
 
 def test_a_link_and_its_file_are_one(tmp_path: Path) -> None:
     (tmp_path / "link.nomos").symlink_to(tmp_path / "bed.nomos")
-    first = hold(tmp_path / "bed.nomos")
-    assert isinstance(first, Hold)
-    assert isinstance(hold(tmp_path / "link.nomos"), Holder)
-    first.let_go()
+    first = acquire(lock_of(tmp_path / "bed.nomos"))
+    assert isinstance(first, FileLock)
+    assert isinstance(acquire(lock_of(tmp_path / "link.nomos")), Holder)
+    first.release()
 
 
 def test_what_a_killed_process_held_is_free(tmp_path: Path) -> None:
     path = tmp_path / "bed.nomos"
     subprocess.run([sys.executable, "-c", _HOLD_AND_DIE, str(path)], check=False)
     assert holder_of(path) is None
-    mine = hold(path)
-    assert isinstance(mine, Hold)
-    mine.let_go()
+    mine = acquire(lock_of(path))
+    assert isinstance(mine, FileLock)
+    mine.release()
 
 
 @pytest.mark.parametrize("words", [b"", b"[]", b"\xff", b'{"user": 5}', b"[" * 9000])
 def test_a_lock_that_says_nonsense_is_held_all_the_same(tmp_path: Path, words: bytes) -> None:
     path = tmp_path / "bed.nomos"
-    mine = hold(path)
-    assert isinstance(mine, Hold)
+    mine = acquire(lock_of(path))
+    assert isinstance(mine, FileLock)
     (tmp_path / ".bed.nomos.lock").write_bytes(words)
-    assert isinstance(hold(path), Holder)
-    mine.let_go()
+    assert isinstance(acquire(lock_of(path)), Holder)
+    mine.release()
 
 
 def test_a_command_leaves_a_file_alone_that_a_window_has(
@@ -69,11 +69,11 @@ def test_a_command_leaves_a_file_alone_that_a_window_has(
     path = tmp_path / "pane.nomos"
     save(path, *little)
     before = load(path)[0]
-    mine = hold(path)
-    assert isinstance(mine, Hold)
+    mine = acquire(lock_of(path))
+    assert isinstance(mine, FileLock)
     command = ["order", str(path), "--out", str(path)]
     assert run(command, no_window) == 2
     assert "is open in a window of" in capsys.readouterr().err
     assert load(path)[0] == before
-    mine.let_go()
+    mine.release()
     assert run(command, no_window) == 0
