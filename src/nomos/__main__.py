@@ -10,6 +10,8 @@ import sys
 import traceback
 from pathlib import Path
 
+from nomos.language import visible
+
 
 def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
     # Nothing made while the program starts is garbage: looking for some takes a tenth of the time. The window
@@ -41,11 +43,30 @@ def _log_fault() -> Path:
     return path
 
 
+class _Visible(io.TextIOWrapper):
+    """Standard output on which a name cannot move the terminal's writing about."""
+
+    def write(self, text: str) -> int:
+        super().write(visible(text))
+        return len(text)
+
+
 def _speak_plainly() -> None:
     """A letter that the terminal does not have is shown as another, and nothing fails for it."""
-    for stream in (sys.stdout, sys.stderr):
-        if isinstance(stream, io.TextIOWrapper):
-            stream.reconfigure(errors="replace")
+    for name in ("stdout", "stderr"):
+        stream = getattr(sys, name)
+        if stream is None:
+            # It was closed before the program began: nobody hears what is said.
+            setattr(sys, name, open(os.devnull, "w", encoding="utf-8"))  # noqa: SIM115 - until the end
+        elif isinstance(stream, io.TextIOWrapper):
+            lines, encoding = stream.line_buffering, stream.encoding
+            made = _Visible(stream.detach(), encoding=encoding, errors="replace", line_buffering=lines)
+            setattr(sys, name, made)
+
+
+# A file manager asks for pictures of whatever lies in a folder: a file made to be large ends the command, not
+# the desktop. Address space, of which libraries map three times what they use.
+_THUMBNAIL_BYTES, _THUMBNAIL_S = 3_000_000_000, 15
 
 
 class StoppedError(BaseException):
@@ -78,6 +99,10 @@ def main() -> int:
 
     _speak_plainly()
     _end_on_signals()
+    if sys.argv[1:2] == ["thumbnail"]:
+        from nomos.memory import limit_this_process
+
+        limit_this_process(_THUMBNAIL_BYTES, _THUMBNAIL_S)
     try:
         status = run(sys.argv[1:], _open_window)
         # A full disk behind a redirection shows only now.
@@ -92,9 +117,6 @@ def main() -> int:
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
         return 0
     except OSError as error:
-        if error.errno == errno.EBADF:
-            # Nobody reads what it would say: standard output was closed before it began.
-            return BAD_INPUT
         if error.errno not in (errno.ENOSPC, errno.EIO, errno.EDQUOT):
             return _told(error)
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())

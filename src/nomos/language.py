@@ -49,6 +49,22 @@ def tr(message: str, /, **values: Any) -> str:
     return _SPOKEN.format(said, **values) if values else said
 
 
+def _marks() -> dict[int, str]:
+    """A mark for what moves the writing about or speaks to a terminal, and is no letter."""
+    marks = {code: chr(0x2400 + code) for code in range(0x20) if code not in (0x09, 0x0A)}
+    marks[0x7F] = chr(0x2421)
+    turning = (0x061C, 0x200E, 0x200F, *range(0x202A, 0x202F), *range(0x2066, 0x206A))
+    return marks | {code: f"⟨U+{code:04X}⟩" for code in (*range(0x80, 0xA0), *turning, 0x2028, 0x2029)}
+
+
+MARKS = _marks()
+
+
+def visible(text: str) -> str:
+    """A text with controls and turns of direction shown as marks: a name cannot hide what it is."""
+    return text.translate(MARKS)
+
+
 def within(name: str) -> str:
     """A name inside a sentence: without its capital in English, as it is where nouns keep theirs."""
     return name.lower() if _lookup is None else name

@@ -17,8 +17,10 @@ from nomos.project import (
     Project,
     ProjectError,
     colour_matches,
+    cut_blocks,
     impressions_to_lay,
     lay_sheet,
+    mask_request,
     mean_difference,
     sheet_labs,
 )
@@ -28,6 +30,7 @@ from nomos.project.inks.edits import with_ink
 from nomos.project.model import Grade
 from nomos.project.order.days import calendar_of, runs_of
 from nomos.project.order.search import best_orders, order_reasons, with_order
+from nomos.project.register.system import with_register
 
 Demo = tuple[Project, Assets]
 START = date(2026, 11, 30)
@@ -36,6 +39,13 @@ START = date(2026, 11, 30)
 @pytest.fixture(scope="module")
 def laid(demo: Demo, demo_blocks: CutBlocks) -> LaidSheet:
     return lay_sheet(demo_blocks, impressions_to_lay(demo[0]))
+
+
+@pytest.fixture(scope="module")
+def little_blocks(little: Demo) -> CutBlocks:
+    request = mask_request(*little)
+    assert request is not None
+    return cut_blocks(request)
 
 
 def mean_of(project: Project, laid: LaidSheet) -> float:
@@ -159,3 +169,71 @@ def test_wet_printing_takes_no_drying_and_small_orders_agree_with_all(
     assert min(c.mean_de00 for c in report.choices if c.pulls[:4] == tuple(ids[:4])) == pytest.approx(
         min(every)
     )
+
+
+@pytest.mark.parametrize("case", ["sheet by sheet", "wet pairs", "damp", "opaque", "graded", "first is wet"])
+def test_no_order_of_a_small_print_is_better_however_it_is_printed(
+    little: Demo, little_blocks: CutBlocks, case: str
+) -> None:
+    """All 24 orders laid by hand, ink on wet ink among them; what a choice says of itself is so."""
+    project = little[0]
+    tacks = dict(zip((pull.main.ink for pull in project.impressions), (8.0, 3.0, 6.0, 2.0), strict=True))
+    project = replace(project, inks=tuple(replace(ink, tack=tacks[ink.id]) for ink in project.inks))
+    pulls = list(project.impressions)
+    if case == "sheet by sheet":
+        project = replace(project, times=replace(project.times, way="sheet by sheet"))
+    elif case in ("wet pairs", "first is wet"):
+        place = 0 if case == "first is wet" else 2
+        pulls[place] = replace(pulls[place], wet=True)
+        project = replace(project, impressions=tuple(pulls))
+    elif case == "damp":
+        project = with_register(project, damp=True)
+    elif case == "opaque":
+        for pull in pulls[1:3]:
+            project = with_ink(project, pull.main.ink, opacity="opaque")
+    else:
+        project = with_grade(project, pulls[0].id, 0, Grade((20, 20), (20, 80), 0.2))
+    laid = lay_sheet(little_blocks, impressions_to_lay(project))
+    report = best_orders(project, laid, little_blocks.borders)
+    ids = [pull.id for pull in project.impressions]
+    together = ids.index(pulls[2].id) if case == "wet pairs" else None
+    every = {
+        order: mean_of(with_order(project, order), laid)
+        for order in permutations(ids)
+        if together is None or order.index(ids[2]) == order.index(ids[1]) + 1
+    }
+    assert report.exact
+    assert min(each.mean_de00 for each in report.choices) == pytest.approx(min(every.values()), abs=1e-9)
+    for choice in report.choices:
+        assert choice.mean_de00 == pytest.approx(every[choice.pulls])
+    best = {word: choice for choice in report.choices for word in choice.words}
+    assert best["hides misregister"].hides == max(choice.hides for choice in report.choices)
+    assert best["fewest days"].days == min(choice.days for choice in report.choices)
+    assert best["fewest wash-ups"].washups == min(choice.washups for choice in report.choices)
+
+
+def test_sheet_by_sheet_with_many_pulls_says_that_it_is_not_exact(
+    demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet
+) -> None:
+    """Eight pulls are too many to try all orders of; what is found is no worse than the usual order."""
+    project = replace(demo[0], times=replace(demo[0].times, way="sheet by sheet"))
+    report = best_orders(project, laid, demo_blocks.borders)
+    assert not report.exact
+    assert report.gap_de00 == pytest.approx(report.choices[0].mean_de00, abs=1e-6)
+    usual = next(choice for choice in report.choices if "the usual order" in choice.words)
+    assert report.choices[0].mean_de00 <= usual.mean_de00
+
+
+def test_among_equals_the_key_stays_where_the_trade_prints_it(
+    demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet
+) -> None:
+    """Of orders that give the same sheet the best colour is the one nearest to the usual order."""
+    project = demo[0]
+    report = best_orders(project, laid, demo_blocks.borders)
+    best = next(choice for choice in report.choices if "best colour" in choice.words)
+    key = next(p.id for p in project.impressions if project.block(p.block).is_key)
+    # Later than it stands, or last, were no better: it is where it has to be.
+    for place in range(best.pulls.index(key) + 1, len(best.pulls)):
+        rest = [pull for pull in best.pulls if pull != key]
+        later = with_order(project, [*rest[:place], key, *rest[place:]])
+        assert round(mean_of(later, laid), 3) > round(best.mean_de00, 3)

@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.errors import BadInput
+from nomos.language import MARKS
 from nomos.reading import read_whole
 
 if TYPE_CHECKING:
@@ -288,7 +289,9 @@ def print_json(figures: dict[str, Any]) -> None:
     """One JSON object on standard output; dataclasses, dates and tuples are written as they are."""
     import msgspec
 
-    print(msgspec.json.encode(figures, enc_hook=_plain).decode())
+    text = msgspec.json.encode(figures, enc_hook=_plain).decode()
+    # What the terminal would be shown as marks is written so that a reader gets it back as it was.
+    print(text.translate({code: f"\\u{code:04x}" for code in MARKS}))
 
 
 def _plain(value: Any) -> Any:

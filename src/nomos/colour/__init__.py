@@ -8,7 +8,8 @@ from nomos.colour.cielab import (
     srgb_to_lab,
 )
 from nomos.colour.ink import OPACITIES, Opacity, ink_film
-from nomos.colour.layering import Film, Ground, OnWet, all_combinations, film_over, overprints
+from nomos.colour.layering import Film, Ground, film_over
+from nomos.colour.overprinting import OnWet, all_combinations, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import InkSpec, Lab, parse_colour, parse_ink
 

@@ -6,7 +6,8 @@ import numpy as np
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.ink import SCATTERING, Opacity, ink_film, solid_of
-from nomos.colour.layering import Film, Ground, laid_on, measured_under
+from nomos.colour.layering import Film, Ground
+from nomos.colour.overprinting import laid_on, measured_under
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import Array

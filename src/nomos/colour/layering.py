@@ -5,13 +5,12 @@ or an eye sees has gone through the surface twice. `internal` and `measured`
 name the two sides throughout.
 """
 
-from collections.abc import Collection, Iterator, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Literal, NamedTuple, get_args
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.colour.recovery import smooth_reflectance
 from nomos.colour.spectra import XYZ_WEIGHTS, Array
@@ -276,119 +275,3 @@ class Surface(NamedTuple):
     def k1(self) -> Array:
         """The term that is seen."""
         return np.asarray(self.base - np.minimum(self.lowered, self.most))
-
-
-def all_combinations(count: int) -> NDArray[np.bool_]:
-    """Every combination of `count` films: (2**count, count); bit i of the row number is column i."""
-    rows = np.arange(1 << count)[:, None]
-    return (rows >> np.arange(count)) & 1 == 1
-
-
-@dataclass(frozen=True)
-class OnWet:
-    """A film laid while others are wet: their places among the films, and the share that takes there."""
-
-    wet: tuple[int, ...]
-    share: float
-
-
-# Internal reflectance (36,) of a stack of films on its paper, and the surface that is seen.
-Stack = tuple[Array, Surface]
-
-
-def laid_on(ground: Ground, films: Sequence[Film]) -> Stack:
-    """What films in print order leave for the next.
-
-    Parameters
-    ----------
-    ground : the paper.
-    films : the first printed first.
-
-    Returns
-    -------
-    Internal reflectance (36,), 0 to 1, and the surface that is seen.
-    """
-    stack: Stack = ground.internal, Surface.bare(ground.k1, ())
-    for film in films:
-        stack = _with_film(stack, film)
-    return stack
-
-
-def _with_film(below: Stack, film: Film) -> Stack:
-    internal, surface = below
-    laid = film_over(internal, film.absorption, film.scattering, film.thickness)
-    internal = partly_covered(internal, laid, film.cover) if film.cover < 1 else laid
-    return internal, surface.under(film.k1, np.asarray(film.thickness), float(film.scattering.mean()))
-
-
-def measured_under(below: Stack, film: Film) -> Array:
-    """Measured reflectance (36,) of a film laid on what others leave for it (`laid_on`)."""
-    internal, surface = _with_film(below, film)
-    return to_measured(internal, float(surface.k1))
-
-
-def overprints(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_] | None = None,
-    on_wet: Sequence[OnWet | None] | None = None,
-) -> Array:
-    """Measured reflectance of combinations of films, laid in print order.
-
-    Parameters
-    ----------
-    ground : the paper.
-    films : N films, first printed first.
-    rows : (n, N) bool, which films each combination holds; None takes all 2**N
-        in the order of `all_combinations`.
-    on_wet : for each film what it is laid on while wet; None where all below is dry.
-
-    Returns
-    -------
-    (n, 36) float64.
-
-    Notes
-    -----
-    The surface that is seen is that of `Surface`.
-    """
-    if rows is None:
-        rows = all_combinations(len(films))
-    *_, (internal, k1) = _printed_in_turn(ground, films, rows, on_wet)
-    return to_measured(internal, k1)
-
-
-def overprints_in_turn(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_],
-    on_wet: Sequence[OnWet | None],
-    after: Collection[int],
-) -> Iterator[Array]:
-    """What `overprints` gives after each of these numbers of films, in print order. (n, 36) each."""
-    for count, (internal, k1) in enumerate(_printed_in_turn(ground, films, rows, on_wet)):
-        if count in after:
-            yield to_measured(internal, k1)
-
-
-def _printed_in_turn(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_],
-    on_wet: Sequence[OnWet | None] | None,
-) -> Iterator[tuple[Array, Array]]:
-    """Internal reflectance and the surface that is seen, before every film and after the last."""
-    internal = np.repeat(ground.internal[None, :], len(rows), axis=0)
-    seen = Surface.bare(ground.k1, (len(rows),))
-    wets: Sequence[OnWet | None] = on_wet if on_wet is not None else [None] * len(films)
-    yield internal, seen.k1[:, None]
-    for film, printed, wet in zip(films, rows.T, wets, strict=True):
-        below = internal[printed]
-        thickness = np.full(len(below), film.thickness)
-        if wet is not None:
-            thickness[rows[printed][:, list(wet.wet)].any(axis=1)] *= wet.share
-        laid = film_over(below, film.absorption, film.scattering, thickness[:, None])
-        internal[printed] = laid if film.cover >= 1 else partly_covered(below, laid, film.cover)
-        covered = Surface(*(part[printed] for part in seen))
-        for part, new in zip(seen, covered.under(film.k1, thickness, film.scattering.mean()), strict=True):
-            part[printed] = new
-        yield internal, seen.k1[:, None]

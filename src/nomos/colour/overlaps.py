@@ -7,7 +7,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour.cielab import delta_e00, lab_slope, reflectance_to_lab
-from nomos.colour.layering import Film, Ground, OnWet, overprints
+from nomos.colour.layering import Film, Ground
+from nomos.colour.overprinting import OnWet, overprints
 from nomos.colour.spectra import BANDS, Array
 
 # How near a patch has to come: one ink alone is read directly, over another it also holds what the

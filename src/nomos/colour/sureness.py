@@ -9,7 +9,8 @@ from numpy.typing import NDArray
 
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.ink import SCATTERING, Opacity, absorption_for
-from nomos.colour.layering import Film, Ground, OnWet, film_over, overprints, to_internal, to_measured
+from nomos.colour.layering import Film, Ground, film_over, to_internal, to_measured
+from nomos.colour.overprinting import OnWet, overprints
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, XYZ_WEIGHTS, Array
 
 Basis = Literal["word", "spectrum", "one reading", "recipe", "proof", "chart", "readings"]

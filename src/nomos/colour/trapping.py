@@ -5,7 +5,8 @@ from typing import Literal, get_args
 
 import numpy as np
 
-from nomos.colour.layering import Film, Ground, PaperKind, overprints
+from nomos.colour.layering import Film, Ground, PaperKind
+from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
 from nomos.language import tr
 

@@ -26,6 +26,8 @@ _DATE = (1980, 1, 1, 0, 0, 0)
 # More blocks no print has; and so many pixels of a layer tell its colour.
 _MOST_LAYERS, _LOOKED_AT = 64, 200_000
 _LARGEST_MB = 600
+# Of all layers together: seventeen pulls on A2 at 300 dpi.
+_MOST_PIXELS = 650_000_000
 
 
 @dataclass(frozen=True, eq=False)
@@ -116,6 +118,13 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
                         most_layers=_MOST_LAYERS,
                     )
                 )
+            if len(found) * size[0] * size[1] > _MOST_PIXELS:
+                raise BadInput(
+                    tr(
+                        "{name} would unpack to too much: save it at 300 dpi or with fewer layers.",
+                        name=path.name,
+                    )
+                )
             layers = [_read_layer(archive, element, size, path.name) for element in found]
     except OSError as error:
         raise BadInput(
@@ -138,13 +147,22 @@ def _read_layer(
 ) -> MaskLayer:
     data = archive.read(element.get("src", ""))
     check_packed(data, tr("A layer of {name}", name=name))
-    picture = Image.open(io.BytesIO(data)).convert("RGBA")
-    page = Image.new("RGBA", size, (0, 0, 0, 0))
-    page.paste(picture, (int(element.get("x", "0")), int(element.get("y", "0"))))
-    pixels = np.asarray(page)
+    left, top = int(element.get("x", "0")), int(element.get("y", "0"))
+    # What of it lies on the page: nothing is made of its size but the mask, a byte a pixel.
+    with Image.open(io.BytesIO(data)) as whole:
+        box = (
+            max(0, -left), max(0, -top), min(whole.width, size[0] - left), min(whole.height, size[1] - top)
+        )  # fmt: skip
+        seen = box[2] > box[0] and box[3] > box[1]
+        pixels = np.asarray(whole.convert("RGBA").crop(box) if seen else Image.new("RGBA", (1, 1)))
+    mask = np.zeros((size[1], size[0]), np.uint8)
     printing = pixels[..., 3] >= 128
+    if seen:
+        x, y = max(0, left), max(0, top)
+        mask[y : y + pixels.shape[0], x : x + pixels.shape[1]] = printing
     # The colour it has most of; of a large layer every so manieth pixel tells.
-    inked = np.ascontiguousarray(pixels[printing][:: max(1, np.count_nonzero(printing) // _LOOKED_AT)])
-    colours, counts = np.unique(inked.view(np.uint32), return_counts=True)
+    places = np.flatnonzero(printing)
+    inked = pixels.reshape(-1, 4)[places[:: max(1, len(places) // _LOOKED_AT)]]
+    colours, counts = np.unique(np.ascontiguousarray(inked).view(np.uint32), return_counts=True)
     shown = f"#{colours[counts.argmax()].tobytes()[:3].hex()}" if len(counts) else "#000000"
-    return MaskLayer(element.get("name", "layer"), printing.astype(np.uint8), shown)
+    return MaskLayer(element.get("name", "layer"), mask, shown)

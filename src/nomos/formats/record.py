@@ -74,7 +74,7 @@ def _layer(names: Sequence[str], each: LayerFigures) -> dict[str, Any]:
 
 def record_csv(project: Project, record: Record) -> dict[str, bytes]:
     """The same as three tables by file name: sheets, pulls and layers."""
-    names = [project.pull_name(pull.id) for pull in project.impressions]
+    names = layer_names(project, record.state)
     numbers = dict(record.numbers.given)
     sheets = [("sheet", "number", "spoiled_at", "reason")]
     sheets += [
@@ -94,10 +94,20 @@ def record_csv(project: Project, record: Record) -> dict[str, bytes]:
     return {"sheets.csv": _table(sheets), "pulls.csv": _table(pulls), "layers.csv": _table(layers)}
 
 
+# A cell that begins so is a formula to a spreadsheet, which may reach outside it (OWASP, "CSV injection").
+_FORMULA = ("=", "+", "-", "@", "\t", "\r")
+
+
 def _table(rows: Sequence[Sequence[str]]) -> bytes:
     text = io.StringIO()
-    csv.writer(text, lineterminator="\n").writerows(rows)
+    csv.writer(text, lineterminator="\n").writerows([_cell(cell) for cell in row] for row in rows)
     return text.getvalue().encode("utf-8")
+
+
+def _cell(text: str) -> str:
+    """A cell that a spreadsheet takes for words, with an apostrophe before what it would reckon out."""
+    is_figure = text.lstrip("+-").replace(".", "", 1).isdigit()
+    return f"'{text}" if text.startswith(_FORMULA) and not is_figure else text
 
 
 def statement_lines(project: Project, record: Record | None, day: date) -> list[tuple[str, str]]:

@@ -13,7 +13,7 @@ from weakref import WeakValueDictionary
 import msgspec
 import numpy as np
 
-from nomos.freed import give_back
+from nomos.memory import give_back
 from nomos.progress import NULL_PROGRESS, Progress
 from nomos.work.request import Request
 

@@ -9,7 +9,8 @@ from numpy.typing import NDArray
 
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
 from nomos.colour.ink import solid_of, spectral_solid
-from nomos.colour.layering import Stock, overprints_in_turn, surface_on
+from nomos.colour.layering import Stock, surface_on
+from nomos.colour.overprinting import overprints_in_turn
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import (
     COVER,
@@ -108,12 +109,20 @@ def trapping_at(project: Project, place: int) -> float | None:
 
     place : of the impression in print order.
     """
-    pull = project.impressions[place]
     if not project.goes_on_wet(place):
         return None
+    return trapping_between(project, place - 1, place)
+
+
+def trapping_between(project: Project, before: int, place: int) -> float:
+    """Share of an impression's film that takes on another's while that is wet.
+
+    before, place : of both impressions in print order.
+    """
+    pull = project.impressions[place]
     if pull.trapping is not None:
         return pull.trapping
-    first, second = (project.ink(each.main.ink) for each in project.impressions[place - 1 : place + 1])
+    first, second = (project.ink(project.impressions[n].main.ink) for n in (before, place))
     return trapping_of(tack_of(project, first), tack_of(project, second))
 
 

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from nomos.colour import Ground, Lab
-from nomos.colour.layering import Film, as_solid, laid_on
+from nomos.colour.layering import Film, as_solid
 from nomos.colour.mixing import (
     EXTENDER,
     WHITE_NAME,
@@ -14,6 +14,7 @@ from nomos.colour.mixing import (
     choices,
     find_recipes,
 )
+from nomos.colour.overprinting import laid_on
 from nomos.colour.trapping import FILM, Inking
 from nomos.colour.weighing import Correction, weighed
 from nomos.progress import NULL_PROGRESS, Progress

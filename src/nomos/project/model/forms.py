@@ -29,6 +29,19 @@ class _Form(Struct):
     version: int = 1
 
 
+def check_size(many_bytes: int, name: str, what: str) -> None:
+    """Raises BadInput for JSON of more bytes than anything needs that is meant."""
+    if many_bytes > _MOST_BYTES:
+        raise BadInput(
+            tr(
+                "{name} holds a {what} of more than {most} MB and is not opened.",
+                name=name,
+                what=what,
+                most=_MOST_BYTES // 1_000_000,
+            )
+        )
+
+
 def decoded(
     text: bytes,
     kind: type[S],
@@ -54,15 +67,7 @@ def decoded(
     Nothing is built of what the Struct does not take: a file of millions of empty lists is refused at the
     first of them.
     """
-    if len(text) > _MOST_BYTES:
-        raise BadInput(
-            tr(
-                "{name} holds a {what} of more than {most} MB and is not opened.",
-                name=name,
-                what=what,
-                most=_MOST_BYTES // 1_000_000,
-            )
-        )
+    check_size(len(text), name, what)
     try:
         form = msgspec.json.decode(text, type=_Form).version
         if form > newest:

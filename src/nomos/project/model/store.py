@@ -16,7 +16,7 @@ from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
 from nomos.errors import BadInput
 from nomos.language import tr
 from nomos.project.model import Project, ProjectError
-from nomos.project.model.forms import project_in
+from nomos.project.model.forms import check_size, project_in
 from nomos.reading import read_whole
 from nomos.separation import Mask
 
@@ -183,7 +183,7 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
                         largest_mb=_LARGEST_MB,
                     )
                 )
-            project = project_in(archive.read(_PROJECT), path.name)
+            project = project_in(_text_in(archive, path.name), path.name)
             assets = {name: archive.read(f"{_FOLDER}/{name}") for name in referenced(project)}
     except BadInput:
         raise
@@ -198,11 +198,17 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
     return project, assets
 
 
+def _text_in(archive: zipfile.ZipFile, name: str) -> bytes:
+    """The project.json of an archive. Raises BadInput where it would unpack to more than any print needs."""
+    check_size(archive.getinfo(_PROJECT).file_size, name, "project")
+    return archive.read(_PROJECT)
+
+
 def id_in(path: Path) -> str | None:
     """The id of the print in a project file; None for a file that is none, or is damaged."""
     try:
         with zipfile.ZipFile(io.BytesIO(read_whole(path))) as archive:
-            return project_in(archive.read(_PROJECT), path.name).id
+            return project_in(_text_in(archive, path.name), path.name).id
     except Exception:  # as in `load`
         return None
 

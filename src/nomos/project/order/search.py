@@ -8,21 +8,18 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
-from nomos.colour import Ground, delta_e00, reflectance_to_lab
-from nomos.colour.layering import Film, Surface, film_over, partly_covered, to_measured
-from nomos.colour.spectra import Array
 from nomos.language import tr
 from nomos.order import reasons
 from nomos.order.calendar import plan_days
 from nomos.order.extension import cheapest_extension
 from nomos.order.outcomes import distinct_outcomes
-from nomos.order.search import Order, OrderProblem, search_orders
+from nomos.order.search import OrderProblem, search_orders
 from nomos.order.washing import WEIGHT, cleaning
 from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.pulls import in_rule_order, layers
-from nomos.project.inks.films import film_of, ground_of
 from nomos.project.model import Project, ProjectError
 from nomos.project.model.sheets import planned_sheets
+from nomos.project.order.costs import Allowed, OrderCosts
 from nomos.project.order.days import A_MONDAY, runs_of
 from nomos.project.sheet.laying import LaidSheet, colour_matches, mean_difference, sheet_labs
 from nomos.separation.fields import Borders
@@ -114,24 +111,38 @@ def best_orders(
     States of one board keep their order, a flat layer comes before a graded one of
     the same block, and an impression that goes on wet stays with the one before it.
     """
-    units = _units(project)
+    usual = tuple(pull.id for pull in in_rule_order(project).impressions)
+    # In the order of the rule: of orders that give the same sheet the first found is what the trade prints.
+    units = tuple(sorted(_units(project), key=lambda unit: usual.index(unit[0])))
     unit_of = {pull: place for place, unit in enumerate(units) for pull in unit}
     fixed = _fixed(project, units, unit_of, school)
     pinned = {unit_of[pull]: place for pull, place in (pins or {}).items()}
-    problem = _problem(project, laid, units, unit_of, fixed, pinned)
-    found = search_orders(problem, slack=_SLACK_DE00, keep=_KEPT, progress=Part(progress, 0.0, 0.7))
+    places = {pull.id: place for place, pull in enumerate(project.impressions)}
+    costs = OrderCosts(project, laid, [tuple(places[pull] for pull in unit) for unit in units])
+    problem = OrderProblem(len(units), tuple(sorted(costs.rows)), costs.of_set, fixed, pinned)
+    looking = Part(progress, 0.0, 0.7)
+    found = search_orders(problem, slack=_SLACK_DE00, keep=_KEPT, progress=looking)
     if not found.orders:
         raise ProjectError("order", tr("Rules and pins leave no order at all; take one of them back."))
+    alone = not costs.neighbours_matter
+    if not alone:
+        # The sets give a good order to begin with, as if all below were dry.
+        allowed = Allowed(fixed, pinned)
+        found = costs.search(found.orders[0][1], allowed, slack=_SLACK_DE00, keep=_KEPT, progress=looking)
     meets, step = problem.meets(), _steps(project, units)
     choices = []
     for place, (_, order) in enumerate(found.orders[:_PLANNED]):
         progress.report(0.7 + 0.3 * place / _PLANNED, tr("counting wash-ups and days"))
-        cheap = cheapest_extension(order, meets, step, fixed=fixed) if not pinned else order
-        pulls = tuple(pull for unit in cheap for pull in units[unit])
-        choices.append(_judged(project, laid, borders, pulls, start))
-    usual = in_rule_order(project)
-    own = _judged(project, laid, borders, tuple(pull.id for pull in usual.impressions), start)
-    return OrderReport(_worth_a_look(choices, own), found.exact, found.gap, distinct_outcomes(problem))
+        cheap = cheapest_extension(order, meets, step, fixed=fixed) if alone and not pinned else order
+        for each in dict.fromkeys((order, cheap)):
+            pulls = tuple(pull for unit in each for pull in units[unit])
+            choices.append(_judged(project, laid, borders, pulls, start))
+    own = _judged(project, laid, borders, usual, start)
+    order_of_usual = tuple(dict.fromkeys(unit_of[pull] for pull in usual))
+    if Allowed(fixed, pinned).permits(order_of_usual):
+        choices.append(own)
+    outcomes = distinct_outcomes(problem) if alone else None
+    return OrderReport(_worth_a_look(choices, own), found.exact, found.gap, outcomes)
 
 
 def _units(project: Project) -> tuple[tuple[str, ...], ...]:
@@ -191,64 +202,6 @@ def _is_yellow(lab: tuple[float, float, float]) -> bool:
     return bool(_YELLOW_HUE[0] <= hue <= _YELLOW_HUE[1] and np.hypot(lab[1], lab[2]) > _YELLOW_CHROMA)
 
 
-def _problem(
-    project: Project,
-    laid: LaidSheet,
-    units: Sequence[tuple[str, ...]],
-    unit_of: Mapping[str, int],
-    fixed: frozenset[tuple[int, int]],
-    pinned: Mapping[int, int],
-) -> OrderProblem:
-    assert project.flat is not None
-    within = {pull: (unit_of[pull], units[unit_of[pull]].index(pull)) for pull in unit_of}
-    members = [
-        sorted((within[key.pull], column) for column, key in enumerate(laid.films) if row[column])
-        for row in laid.map.members
-    ]
-    sets: dict[Order, list[int]] = {}
-    for row, some in enumerate(members):
-        if some:
-            sets.setdefault(tuple(sorted({unit for (unit, _), _ in some})), []).append(row)
-    films = [film_of(project, key) for key in laid.films]
-    bare = project.bare_colours()
-    wanted = np.array([project.paper.lab if n in bare else c.lab for n, c in enumerate(project.flat.colours)])
-    total = float(laid.meetings.sum())
-    ground = ground_of(project)
-
-    def cost(some: Order, orders: Sequence[Order]) -> Array:
-        costs = np.zeros(len(orders))
-        for row in sets[some]:
-            labs = _labs_in_orders(ground, films, members[row], orders)
-            for colour in np.flatnonzero(laid.meetings[:, row]):
-                share = laid.meetings[colour, row] / total
-                costs += share * delta_e00(labs, wanted[colour])
-        return costs
-
-    return OrderProblem(len(units), tuple(sorted(sets)), cost, fixed, dict(pinned))
-
-
-def _labs_in_orders(
-    ground: Ground, films: Sequence[Film], members: Sequence[tuple[tuple[int, int], int]],
-    orders: Sequence[Order],
-) -> Array:  # fmt: skip
-    """CIELAB of one combination of films for each order of its units. (orders, 3)."""
-    of_unit: dict[int, list[int]] = {}
-    for (unit, _), column in members:
-        of_unit.setdefault(unit, []).append(column)
-    stacks = [[column for unit in order for column in of_unit[unit]] for order in orders]
-    below = np.repeat(ground.internal[None], len(orders), axis=0)
-    seen = Surface.bare(ground.k1, (len(orders),))
-    for layer in range(len(stacks[0]) if stacks else 0):
-        here = [films[stack[layer]] for stack in stacks]
-        k, s = np.array([f.absorption for f in here]), np.array([f.scattering for f in here])
-        x = np.array([f.thickness for f in here])
-        laid = film_over(below, k, s, x[:, None])
-        cover = np.array([[f.cover] for f in here])
-        below = partly_covered(below, laid, cover) if cover.min() < 1 else laid
-        seen = seen.under(np.array([f.k1 for f in here]), x, s.mean(axis=1))
-    return reflectance_to_lab(to_measured(below, seen.k1[:, None]))
-
-
 def _steps(project: Project, units: Sequence[tuple[str, ...]]) -> NDArray[np.float64]:
     """Cleaning between the last ink of one unit and the first of another."""
     lab = {pull.id: project.ink(pull.main.ink).lab for pull in project.impressions}
@@ -290,12 +243,25 @@ def _hidden(project: Project, borders: Borders) -> float:
 
 
 def _worth_a_look(choices: Sequence[OrderChoice], usual: OrderChoice) -> tuple[OrderChoice, ...]:
-    """Best colour, fewest days, fewest wash-ups and the usual order; each once, with all it is best at."""
+    """Best colour, fewest days, fewest wash-ups and the usual order; each once, with all it is best at.
+
+    A word is given to the best of all choices, the usual order among them; of equals to the one that parts
+    least from the usual order.
+    """
+    place = {pull: n for n, pull in enumerate(usual.pulls)}
+
+    def parting(choice: OrderChoice) -> int:
+        """How many pairs of pulls stand the other way round."""
+        at = [place[pull] for pull in choice.pulls]
+        return sum(one > other for n, one in enumerate(at) for other in at[n + 1 :])
+
     best: dict[str, OrderChoice] = {
-        tr("best colour"): min(choices, key=lambda c: (round(c.mean_de00, 3), c.washups, c.days)),
-        tr("fewest days"): min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), c.washups)),
-        tr("fewest wash-ups"): min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), c.days)),
-        tr("hides misregister"): max(choices, key=lambda c: (round(c.hides, 3), -c.mean_de00)),
+        tr("best colour"): min(choices, key=lambda c: (round(c.mean_de00, 3), parting(c), c.washups)),
+        tr("fewest days"): min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), parting(c))),
+        tr("fewest wash-ups"): min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), parting(c))),
+        tr("hides misregister"): min(
+            choices, key=lambda c: (-round(c.hides, 3), round(c.mean_de00, 2), parting(c))
+        ),
         tr("the usual order"): usual,
     }
     words: dict[tuple[str, ...], list[str]] = {}

@@ -8,7 +8,7 @@ import numpy as np
 from msgspec.structs import replace
 
 from nomos.colour import Lab, delta_e00, lab_to_srgb, reflectance_to_lab
-from nomos.colour.layering import overprints
+from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
 from nomos.language import tr
 from nomos.progress import NULL_PROGRESS, Progress

@@ -10,6 +10,7 @@ from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button, label
 from nomos.ui.frame.findings import FindingList, counts_of, words_of
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.rows import Note
 
 _LEAST_BODY = 200
@@ -28,7 +29,7 @@ class Answers(QWidget):
         self.parts = Choice(parts)
         self.parts.setAccessibleName(tr("Parts of the station"))
         for made in self.parts.findChildren(QAbstractButton):
-            made.setToolTip(tr("Show this part of the station."))
+            set_tip(made, tr("Show this part of the station."))
         self.know = button("")
         self.know.setCheckable(True)
         self.know.setProperty("know", True)
@@ -108,8 +109,8 @@ class Answers(QWidget):
         self.findings.show_findings(notes)
         self.know.setText(counts_of(notes))
         self.know.setAccessibleName(words_of(notes))
-        self.know.setToolTip(
-            tr("{words_of}. N goes from one to the next on the sheet.", words_of=words_of(notes))
+        set_tip(
+            self.know, tr("{words_of}. N goes from one to the next on the sheet.", words_of=words_of(notes))
         )
         self.know.setVisible(bool(notes))
         if not notes and self.part == KNOW:

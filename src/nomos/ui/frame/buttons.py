@@ -11,6 +11,7 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.keyboard import key_of
+from nomos.ui.frame.plain_text import set_tip
 
 _FILES = (
     ("open", tr("Open…")), ("save", tr("Save")), ("print", tr("Print…")), ("packet", tr("Packet…")),
@@ -51,7 +52,7 @@ class ButtonRow(QWidget):
 
     def _button(self, name: str, text: str) -> QPushButton:
         made = button(text, plain=True)
-        made.setToolTip(f"{text.rstrip('…')}: {key_of(name)}")
+        set_tip(made, f"{text.rstrip('…')}: {key_of(name)}")
         made.clicked.connect(lambda: self.pressed.emit(name))
         self.buttons[name] = made
         return made
@@ -67,16 +68,16 @@ class ButtonRow(QWidget):
         self.buttons["save"].setAccessibleName(
             tr("Save, there are unsaved changes") if unsaved else tr("Save")
         )
-        self.buttons["undo"].setToolTip(tr("Undo {undo}: {key_of}", undo=within(undo), key_of=key_of("undo")))
-        self.buttons["redo"].setToolTip(tr("Redo {redo}: {key_of}", redo=within(redo), key_of=key_of("redo")))
+        set_tip(self.buttons["undo"], tr("Undo {undo}: {key_of}", undo=within(undo), key_of=key_of("undo")))
+        set_tip(self.buttons["redo"], tr("Redo {redo}: {key_of}", redo=within(redo), key_of=key_of("redo")))
 
     def show_whys(self, whys: Mapping[str, str]) -> None:
         """Say of buttons that are grey what they lack, by the names of their actions."""
         for name, made in self.buttons.items():
             if name in whys and not made.isEnabled():
-                made.setToolTip(whys[name])
+                set_tip(made, whys[name])
             elif name not in ("undo", "redo"):
-                made.setToolTip(f"{made.text().rstrip('… •')}: {key_of(name)}")
+                set_tip(made, f"{made.text().rstrip('… •')}: {key_of(name)}")
 
     def show_scale(self, share_of_true_size: float) -> None:
         """How large the sheet is drawn, against its true size."""

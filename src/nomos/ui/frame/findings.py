@@ -8,6 +8,7 @@ from PyQt6.QtWidgets import QVBoxLayout, QWidget
 from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.rows import Note
 
 _SHAPES = {"will fail": "■", "could show": "△", "worth knowing": "○"}
@@ -104,7 +105,7 @@ class FindingList(QWidget):
             self._unfolded = known | {weight} if on else known - {weight}
 
         head.clicked.connect(by_hand)
-        head.setToolTip(tr("Show or fold away what {weight}.", weight=tr(weight)))
+        set_tip(head, tr("Show or fold away what {weight}.", weight=tr(weight)))
         name(unfolded)
         return head
 
@@ -116,7 +117,7 @@ class FindingList(QWidget):
         assert isinstance(column, QVBoxLayout)
         for cure in row.cures:
             press = button(cure.text)
-            press.setToolTip(tr("Do it; Ctrl+Z takes it back."))
+            set_tip(press, tr("Do it; Ctrl+Z takes it back."))
             press.clicked.connect(lambda _checked, asked=cure: self.cure_asked.emit(asked))
             column.addWidget(press, 0, Qt.AlignmentFlag.AlignLeft)
         if row.place_mm is not None:

@@ -15,8 +15,8 @@ from typing import Any, Generic, TypeVar
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.errors import BadInput
-from nomos.freed import keep_little
 from nomos.language import tr
+from nomos.memory import keep_little
 from nomos.progress import Cancelled, Progress
 from nomos.work import Answers, Request
 

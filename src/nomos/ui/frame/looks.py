@@ -12,6 +12,7 @@ from nomos.project import Project, Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button
 from nomos.ui.frame.flow import FlowLayout
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.state import Shown, UiState
 
 
@@ -136,7 +137,7 @@ class LooksRow(QWidget):
             self.buttons[look.shown] = made
             flow.addWidget(made)
         self.marked = Choice((("stays", tr("What stays")), ("goes", tr("What goes"))))
-        self.marked.setToolTip(tr("What is marked on the wood, and on the sheets that are written"))
+        set_tip(self.marked, tr("What is marked on the wood, and on the sheets that are written"))
         self.marked.chosen.connect(self.marked_asked)
         flow.addWidget(self.marked)
         # The sheet does not move when there is something to mark.
@@ -156,7 +157,7 @@ class LooksRow(QWidget):
             made.setVisible(look is not None)
             if look is not None:
                 made.setEnabled(not look.why_not)
-                made.setToolTip(look.why_not or f"{look.tip}.")
+                set_tip(made, look.why_not or f"{look.tip}.")
                 made.setChecked(shown == state.shown)
         offered = [look for look in looks if not look.why_not]
         if [self.short.itemData(place) for place in range(self.short.count())] != [o.shown for o in offered]:

@@ -8,6 +8,7 @@ from PyQt6.QtWidgets import QMenu, QMenuBar
 
 from nomos.language import tr
 from nomos.ui.frame.keyboard import BINDINGS
+from nomos.ui.frame.plain_text import set_tip
 
 _LINE = ""
 _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
@@ -82,7 +83,7 @@ class Menus:
             for made in some:
                 why = whys.get(name, "")
                 made.setEnabled(not why)
-                made.setToolTip(why or made.text().replace("&", "").split("\t")[0])
+                set_tip(made, why or made.text().replace("&", "").split("\t")[0])
 
     def show_recent(self, paths: Sequence[Path], open_file: Callable[[Path], object]) -> None:
         """The files of late."""
@@ -93,7 +94,7 @@ class Menus:
         for path in paths:
             made = menu.addAction(path.name)
             assert made is not None
-            made.setToolTip(str(path))
+            set_tip(made, str(path))
             made.triggered.connect(lambda _on=False, path=path: open_file(path))
 
 

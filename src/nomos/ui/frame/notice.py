@@ -4,7 +4,7 @@ from PyQt6.QtCore import QRect, QSize, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.language import tr, visible
 from nomos.project import Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
@@ -32,6 +32,7 @@ class Notice(QWidget):
 
     def tell(self, sentence: str) -> None:
         """Add a sentence; one already there is not said twice."""
+        sentence = visible(sentence)
         older = [line for line in self._lines if line != sentence]
         lasting = [line for line in older if line in self._lasting]
         passing = [line for line in older if line not in self._lasting]
@@ -40,12 +41,12 @@ class Notice(QWidget):
 
     def warn(self, sentence: str) -> None:
         """Add a sentence that stays, whatever is opened, until it is put away by hand."""
-        self._lasting.add(sentence)
+        self._lasting.add(visible(sentence))
         self.tell(sentence)
 
     def advise(self, sentence: str) -> None:
         """Add a sentence that is of use at Design alone."""
-        self._advice.add(sentence)
+        self._advice.add(visible(sentence))
         self.tell(sentence)
 
     def come_to(self, station: Station) -> None:

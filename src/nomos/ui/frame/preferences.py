@@ -7,6 +7,7 @@ from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
 from nomos.ui.frame.parts import beside
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.language import LANGUAGES
 
 TEXT_SIZES = (100, 110, 125, 150, 175, 200)
@@ -51,7 +52,7 @@ class Preferences(QDialog):
         self.carry, self.bring = button(tr("Carry it to a file…")), button(tr("Bring one in…"))
         self.forget = button(tr("Begin new prints without it"), plain=True)
         self.anew = button(tr("Start Nomos anew with these"))
-        self.anew.setToolTip(tr("Closes this window and opens it again on the same file."))
+        set_tip(self.anew, tr("Closes this window and opens it again on the same file."))
         self.anew.hide()
         self.close_it = button(tr("Close"))
         for widget in (
@@ -111,7 +112,7 @@ class Preferences(QDialog):
         """Show what the studio holds; "" for none. project : whether there is a print to keep."""
         self.kept.setText(kept or tr("Nothing is kept yet."))
         self.keep.setEnabled(project)
-        self.keep.setToolTip("" if project else tr("Open a sketch or a project first."))
+        set_tip(self.keep, "" if project else tr("Open a sketch or a project first."))
         self.carry.setEnabled(bool(kept))
         self.forget.setVisible(bool(kept))
         self._fit()

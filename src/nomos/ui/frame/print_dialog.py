@@ -9,6 +9,7 @@ from PyQt6.QtPrintSupport import QPrinter, QPrinterInfo, QPrintPreviewWidget
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QDialog, QHBoxLayout, QVBoxLayout, QWidget
 
 from nomos.errors import BadInput
+from nomos.formats.outputs import Output, check_output
 from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
@@ -54,7 +55,7 @@ class PrintDialog(QDialog):
         self._what, self._faces = "templates", "both"
         self.device = QPrinter(QPrinter.PrinterMode.HighResolution)
         self.whats, self.faces = Choice(_WHATS), Choice(_FACES)
-        self.blocks = {block: QCheckBox(name) for block, name in blocks}
+        self.blocks = {block: QCheckBox(name.replace("&", "&&")) for block, name in blocks}
         self.paper, self.printer = QComboBox(), QComboBox()
         self.paper.addItems(papers)
         self.printer.addItems([*QPrinterInfo.availablePrinterNames(), A_FILE])
@@ -183,8 +184,12 @@ class PrintDialog(QDialog):
             if name is None:
                 return
             try:
+                check_output(Path(name), Output(suffixes=(".pdf",)))
                 with Path(name).open("ab"):
                     self.device.setOutputFileName(name)
+            except BadInput as error:
+                self.said.setText(str(error))
+                return
             except OSError as error:
                 self.said.setText(
                     tr(
@@ -209,6 +214,6 @@ class PrintDialog(QDialog):
         )
 
     def closeEvent(self, event: QCloseEvent | None) -> None:
-        if event is not None:
-            event.accept()
+        # By way of `finished`: what is still being drawn is stopped before the dialog is gone.
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        super().closeEvent(event)

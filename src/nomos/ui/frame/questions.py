@@ -6,7 +6,7 @@ from typing import Literal, Protocol
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
-from nomos.language import tr
+from nomos.language import tr, visible
 
 Unsaved = Literal["save", "discard", "cancel"]
 
@@ -182,7 +182,7 @@ class Dialogs:
         """What to do with changes that have not been saved."""
         box = self._box()
         box.setWindowTitle(tr("Not saved yet"))
-        box.setText(tr("Save the changes to {title}?", title=title))
+        box.setText(visible(tr("Save the changes to {title}?", title=title)))
         save = box.addButton(tr("Save"), QMessageBox.ButtonRole.AcceptRole)
         discard = box.addButton(tr("Throw them away"), QMessageBox.ButtonRole.DestructiveRole)
         box.addButton(tr("Go on working"), QMessageBox.ButtonRole.RejectRole)
@@ -195,7 +195,9 @@ class Dialogs:
         """Whether to open work that a crash left unsaved."""
         box = self._box()
         box.setWindowTitle(tr("Unsaved work"))
-        box.setText(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title))
+        box.setText(
+            visible(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title))
+        )
         box.addButton(tr("Throw it away"), QMessageBox.ButtonRole.DestructiveRole)
         take = box.addButton(tr("Take it up"), QMessageBox.ButtonRole.AcceptRole)
         box.exec()
@@ -228,7 +230,7 @@ class Dialogs:
         """Ask before something that costs; leaving it is what the key Enter does."""
         box = self._box()
         box.setWindowTitle(title)
-        box.setText(said)
+        box.setText(visible(said))
         box.setInformativeText(more)
         keep = box.addButton(stay, QMessageBox.ButtonRole.RejectRole)
         change = box.addButton(go, QMessageBox.ButtonRole.DestructiveRole)

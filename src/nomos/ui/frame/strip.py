@@ -17,6 +17,7 @@ from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.language import tr
 from nomos.ui.frame import theme
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.view import StationTab
 from nomos.ui.frame.words import WRAPPED, lines_of, widest_word
 
@@ -119,7 +120,7 @@ class StationStrip(QWidget):
         assert event is not None
         under = (tab for n, tab in enumerate(self._tabs) if self._box(n).contains(event.position()))
         tab = next(under, None)
-        self.setToolTip(f"{tab.name}: {tab.answer}" if tab else "")
+        set_tip(self, f"{tab.name}: {tab.answer}" if tab else "")
 
     def mousePressEvent(self, event: QMouseEvent | None) -> None:
         assert event is not None

@@ -3,6 +3,7 @@
 from PyQt6.QtWidgets import QAbstractButton, QAbstractSpinBox, QComboBox, QLineEdit, QSlider, QWidget
 
 from nomos.language import opened, tr
+from nomos.ui.frame.plain_text import set_tip
 
 _FIELDS = {
     "Name of the block": tr("What this block is called on screen, templates and cards."),
@@ -298,4 +299,4 @@ def give_tip(control: QWidget, words: str) -> None:
         return
     tip = _button_tip(words) if isinstance(control, QAbstractButton) else _field_tip(words)
     if tip:
-        control.setToolTip(tip)
+        set_tip(control, tip)

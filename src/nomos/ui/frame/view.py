@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from nomos.colour import lab_to_hex
 from nomos.errors import BadInput
-from nomos.language import tr, within
+from nomos.language import tr, visible, within
 from nomos.project import LaidSheet, Project, Proof, Station
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
@@ -195,4 +195,4 @@ def window_title(
     name = path.name if path else tr("not saved yet")
     state = tr(", only to look at") if read_only else ""
     state += tr(", changed") if unsaved and path else ""
-    return tr("{title} ({name}{state}) — Nomos", title=project.title, name=name, state=state)
+    return visible(tr("{title} ({name}{state}) — Nomos", title=project.title, name=name, state=state))

@@ -10,6 +10,7 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QScrollArea, 
 from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
+from nomos.ui.frame.plain_text import set_tip
 
 
 class Welcome(QScrollArea):
@@ -88,7 +89,7 @@ class Welcome(QScrollArea):
         side = theme.scaled(48)
         for place, (path, picture) in enumerate(files):
             made = button(theme.elided(path.stem, self.font(), theme.scaled(130)))
-            made.setToolTip(str(path))
+            set_tip(made, str(path))
             made.setAccessibleName(tr("Open {name}", name=path.name))
             if picture is not None:
                 made.setIcon(QIcon(str(picture)))

@@ -6,6 +6,7 @@ from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.language import tr
 from nomos.ui.frame import theme
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.rest import Rest
 from nomos.ui.stations.blocks.plans_view import PlanChart, PlanPoint
 from nomos.units import number
@@ -26,7 +27,7 @@ class PlanCurve(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setAccessibleName(tr("Plans by their number of blocks"))
-        self.setToolTip(tr("Rest on a plan to see it on the sheet; click to print by it."))
+        set_tip(self, tr("Rest on a plan to see it on the sheet; click to print by it."))
         self.setMouseTracking(True)
         self._chart = PlanChart()
         self._rest = Rest(self)

@@ -14,6 +14,7 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
 
 PARTS = (
@@ -149,7 +150,7 @@ class CarveStation(Answers):
             (tr("Roller, hardness"), self.shore), (tr("Slower than reckoned"), self.factor),
         ):  # fmt: skip
             self.tool_fields.add(text, box)
-        self.tools.setToolTip(tr("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3"))
+        set_tip(self.tools, tr("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3"))
         self.holds = label(kind="quiet")
         self.grip = QCheckBox(tr("Leave the border to hold it by"))
 

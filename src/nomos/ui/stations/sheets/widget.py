@@ -12,6 +12,7 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import BoardView
 from nomos.ui.stations.sheets.view import RecordView, SheetsView
@@ -112,7 +113,7 @@ class SheetsStation(Answers):
             QCheckBox(tr("One bad sheet for every layer")),
         )
         self.varied = QCheckBox(tr("A varied edition"))
-        self.varied.setToolTip(tr("Sheets differ on purpose, and are numbered so"))
+        set_tip(self.varied, tr("Sheets differ on purpose, and are numbered so"))
         self.learnt, self.take = label(kind="quiet"), button(tr("Take what the log says"))
         self.plan = button("")
         self.buy, self.cost = Figures(), label(kind="name")
