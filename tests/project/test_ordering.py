@@ -28,6 +28,7 @@ from nomos.project.blocks.reduction import with_reduction
 from nomos.project.blocks.zones import printed_again, with_grade
 from nomos.project.inks.edits import with_ink
 from nomos.project.model import Grade
+from nomos.project.order.costs import OrderCosts
 from nomos.project.order.days import calendar_of, runs_of
 from nomos.project.order.search import best_orders, order_reasons, with_order
 from nomos.project.register.system import with_register
@@ -179,6 +180,8 @@ def test_no_order_of_a_small_print_is_better_however_it_is_printed(
     project = little[0]
     tacks = dict(zip((pull.main.ink for pull in project.impressions), (8.0, 3.0, 6.0, 2.0), strict=True))
     project = replace(project, inks=tuple(replace(ink, tack=tacks[ink.id]) for ink in project.inks))
+    # One that hides makes the order matter wherever something lies over it.
+    project = with_ink(project, project.impressions[1].main.ink, opacity="semi")
     pulls = list(project.impressions)
     if case == "sheet by sheet":
         project = replace(project, times=replace(project.times, way="sheet by sheet"))
@@ -203,6 +206,13 @@ def test_no_order_of_a_small_print_is_better_however_it_is_printed(
         if together is None or order.index(ids[2]) == order.index(ids[1]) + 1
     }
     assert report.exact
+    units = [(0,), (1, 2), (3,)] if case == "wet pairs" else [(n,) for n in range(4)]
+    orders = list(permutations(range(len(units))))
+    reckoned = OrderCosts(project, laid, units).of_all(orders)
+    laid_by_hand = [every[tuple(ids[n] for unit in order for n in units[unit])] for order in orders]
+    assert reckoned == pytest.approx(laid_by_hand)
+    # There is something to be found: another order than the first makes another print.
+    assert max(laid_by_hand) > min(laid_by_hand) + 0.02
     assert min(each.mean_de00 for each in report.choices) == pytest.approx(min(every.values()), abs=1e-9)
     for choice in report.choices:
         assert choice.mean_de00 == pytest.approx(every[choice.pulls])
