@@ -53,7 +53,7 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
     designer = Designer(document, runner)
-    files = Files(document, runner, dialogs, designer)
+    files = Files(document, runner, keeper, dialogs, designer)
     planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
     methods = Methods(document, runner, keeper)
     orderer = Orderer(document, runner, keeper, dialogs)

@@ -13,9 +13,11 @@ from nomos.language import tr
 from nomos.progress import Progress
 from nomos.project import Project, load
 from nomos.project.model.edits import with_id, with_title
-from nomos.project.model.store import SUFFIX
+from nomos.project.model.store import SUFFIX, predicted_in
 from nomos.ui.frame.document import Document, mark_of
+from nomos.ui.frame.foretold import Foretold
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
+from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.design.hand import Designer
 
@@ -33,10 +35,17 @@ class Files(QObject):
     """A sentence for the user: what failed, or what has been done."""
 
     def __init__(
-        self, document: Document, runner: JobRunner, questions: Questions, designer: Designer
+        self,
+        document: Document,
+        runner: JobRunner,
+        keeper: ProofKeeper,
+        questions: Questions,
+        designer: Designer,
     ) -> None:
         super().__init__()
         self._document, self._runner, self._questions = document, runner, questions
+        self._foretold = Foretold(document, keeper)
+        self._foretold.told.connect(self.told)
         self._designer = designer
         designer.may_leave = self._may_leave
         self._lock: FileLock | None = None
@@ -73,7 +82,7 @@ class Files(QObject):
         """Read it beside the window; what it holds is held from when it is there."""
         asked_at, mark = self._document.project, mark_of(path)
 
-        def take(read: tuple[Project, dict[str, bytes]]) -> None:
+        def take(read: tuple[Project, dict[str, bytes], bytes | None]) -> None:
             if not self._may_leave(asked_at):
                 return
             if mark_of(path) != mark:
@@ -82,12 +91,15 @@ class Files(QObject):
                 return
             self._begin_on(path, *read)
 
-        self._reading.do(lambda _progress: load(path), take)
+        self._reading.do(lambda _progress: (*load(path), predicted_in(path)), take)
 
-    def _begin_on(self, path: Path, project: Project, assets: dict[str, bytes]) -> None:
+    def _begin_on(
+        self, path: Path, project: Project, assets: dict[str, bytes], predicted: bytes | None
+    ) -> None:
         found = self._locked(path)
         if isinstance(found, Holder) and not self._questions.open_to_read(path.name, str(found)):
             return
+        self._foretold.opened(project, predicted)
         self._document.begin(project, assets, path=path, saved=True)
         self._lock = found if isinstance(found, FileLock) else None
         self._document.read_only = isinstance(found, Holder)
@@ -208,7 +220,7 @@ class Files(QObject):
             return False
         second_name = _has_second_name(path)
         try:
-            self._document.save(path)
+            self._document.save(path, predicted=self._foretold.now())
         except BadInput as error:
             if found is not None and found is not self._lock:
                 found.release()

@@ -25,7 +25,7 @@ _NO_FIT = tr("A block changed by hand does not fit the design; work the block ou
 _MOST_LABELS = round(1.1 * MAX_PAGE_PIXELS)
 MIMETYPE = "application/x-nomos-project"
 SUFFIX = ".nomos"
-_PROJECT = "project.json"
+_PROJECT, _PREDICTED = "project.json", "predicted.json"
 _FOLDER = "assets"
 _LARGEST_MB = 600
 # Fixed, so that the same project is the same bytes.
@@ -119,8 +119,12 @@ def _plain(value: object) -> float:
     raise TypeError(f"{type(value).__name__} is no part of a project.")
 
 
-def save(path: Path, project: Project, assets: Assets) -> None:
+def save(path: Path, project: Project, assets: Assets, *, predicted: bytes | None = None) -> None:
     """Write the project; on return it is on disk, and the file it replaced is kept as `NAME.nomos.previous`.
+
+    Parameters
+    ----------
+    predicted : what was foretold of it, kept beside it in the file.
 
     Raises
     ------
@@ -133,7 +137,7 @@ def save(path: Path, project: Project, assets: Assets) -> None:
     """
     try:
         with replacing(path, keep=True) as file:
-            _write(file, project, assets)
+            _write(file, project, assets, predicted)
     except OSError as error:
         raise _unsaved(path, error) from None
 
@@ -149,7 +153,7 @@ def _unsaved(path: Path, error: OSError) -> BadInput:
     )
 
 
-def _write(file: BinaryIO, project: Project, assets: Assets) -> None:
+def _write(file: BinaryIO, project: Project, assets: Assets, predicted: bytes | None) -> None:
     def entry(name: str, compression: int) -> zipfile.ZipInfo:
         info = zipfile.ZipInfo(name, _DATE)
         info.compress_type = compression
@@ -161,6 +165,8 @@ def _write(file: BinaryIO, project: Project, assets: Assets) -> None:
         archive.writestr(entry("mimetype", zipfile.ZIP_STORED), MIMETYPE)
         text = msgspec.json.format(msgspec.json.encode(project, enc_hook=_plain), indent=2)
         archive.writestr(entry(_PROJECT, zipfile.ZIP_DEFLATED), text)
+        if predicted is not None:
+            archive.writestr(entry(_PREDICTED, zipfile.ZIP_DEFLATED), predicted)
         for name in referenced(project):
             archive.writestr(entry(f"{_FOLDER}/{name}", zipfile.ZIP_DEFLATED), assets[name])
 
@@ -202,6 +208,16 @@ def _text_in(archive: zipfile.ZipFile, name: str) -> bytes:
     """The project.json of an archive. Raises BadInput where it would unpack to more than any print needs."""
     check_size(archive.getinfo(_PROJECT).file_size, name, "project")
     return archive.read(_PROJECT)
+
+
+def predicted_in(path: Path) -> bytes | None:
+    """What was foretold of a project when it was saved; None for a file that does not say."""
+    try:
+        with zipfile.ZipFile(io.BytesIO(read_whole(path))) as archive:
+            check_size(archive.getinfo(_PREDICTED).file_size, path.name, "prediction")
+            return archive.read(_PREDICTED)
+    except Exception:  # as in `load`
+        return None
 
 
 def id_in(path: Path) -> str | None:

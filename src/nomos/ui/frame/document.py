@@ -145,11 +145,11 @@ class Document(QObject):
         now = mark_of(path)
         return now is not None and not (path.absolute() == self.path and now == self.mark)
 
-    def save(self, path: Path) -> None:
+    def save(self, path: Path, *, predicted: bytes | None = None) -> None:
         """Write the project while the window is drawn. Raises BadInput, leaving the earlier file as it is."""
         project, assets, path = self._project, dict(self.assets), path.absolute()
         assert project is not None
-        done_beside(lambda: save(path, project, assets))
+        done_beside(lambda: save(path, project, assets, predicted=predicted))
         before, self.path = self.path, path
         self.mark = mark_of(path)
         self._saved = project

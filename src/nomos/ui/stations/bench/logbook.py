@@ -11,18 +11,18 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.atomic import beside, replacing
-from nomos.edition import EditionState, Event, LogError, Replay, locked, now_text, read_log, read_log_text
+from nomos.edition import EditionState, Event, Replay, locked, now_text, read_log, read_log_text
 from nomos.errors import BadInput
-from nomos.folders import file_name, state_folder
+from nomos.folders import file_name
 from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import is_of_another, written
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path, replay_of
 from nomos.project.model.sheets import planned_sheets
 from nomos.ui.frame.document import Document
+from nomos.ui.stations.bench.log_files import PRACTICE, bench_folder, proofs_of, put_aside, throw_away
 from nomos.ui.stations.bench.log_writer import LogChangedError, LogWriter, Stamp, stamp_of
 
-PROOFS, _PRACTICE = ".proofs", "practice"
 Said = Callable[[Project, EditionState, str], Sequence[Event]]
 
 
@@ -94,12 +94,12 @@ class LogBook(QObject):
     def path(self) -> Path:
         """Where the log is: beside the project, or kept for it while it has no file; practice has its own."""
         real = self._real_path()
-        return beside(real, f"{_PRACTICE}-{real.name}") if self.practising else real
+        return beside(real, f"{PRACTICE}-{real.name}") if self.practising else real
 
     @property
     def folder(self) -> Path:
         """Where pictures of proofs lie, beside the log."""
-        return _proofs_of(self.path)
+        return proofs_of(self.path)
 
     # What stands in it
 
@@ -285,17 +285,8 @@ class LogBook(QObject):
     # Moving it
 
     def _put_aside(self, path: Path) -> Path:
-        """Give a log and its proofs a name with the time. Raises LogError."""
-        moment = f"{self._now():%Y%m%d-%H%M%S}"
-        aside = beside(path, f"{path.name.removesuffix(path.suffix)}-{moment}{path.suffix}")
-        try:
-            path.rename(aside)
-            if _proofs_of(path).exists():
-                _proofs_of(path).rename(_proofs_of(aside))
-        except OSError as error:
-            raise LogError(
-                tr("{name} cannot be put aside: {what}.", name=path.name, what=error.strerror or error)
-            ) from None
+        """Begin without what was there, under a name with the time. Raises LogError."""
+        aside = put_aside(path, self._now())
         self._foreign = False
         self.forget()
         return aside
@@ -328,8 +319,8 @@ class LogBook(QObject):
             self.path.parent.mkdir(parents=True, exist_ok=True)
             with replacing(self.path) as file:
                 file.write(old.read_bytes())
-            if _proofs_of(old).exists():
-                shutil.copytree(_proofs_of(old), self.folder, dirs_exist_ok=True)
+            if proofs_of(old).exists():
+                shutil.copytree(proofs_of(old), self.folder, dirs_exist_ok=True)
         except (OSError, BadInput) as error:
             self.told.emit(tr("The record in {old} could not be taken along ({what}).", old=old, what=error))
             return
@@ -341,7 +332,7 @@ class LogBook(QObject):
         """Write into a log of practice from now on; what was practised before is thrown away."""
         self.wait()
         self.practising = True
-        _throw_away(self.path)
+        throw_away(self.path)
         self.forget()
         self.changed.emit()
 
@@ -350,7 +341,7 @@ class LogBook(QObject):
         if not self.practising:
             return
         self.wait()
-        _throw_away(self.path)
+        throw_away(self.path)
         self.practising = False
         self.forget()
         self.changed.emit()
@@ -373,10 +364,10 @@ class LogBook(QObject):
                 self._put_aside(new)
             with replacing(new) as file:
                 file.write(old.read_bytes())
-            if _proofs_of(old).exists():
-                shutil.copytree(_proofs_of(old), _proofs_of(new), dirs_exist_ok=True)
+            if proofs_of(old).exists():
+                shutil.copytree(proofs_of(old), proofs_of(new), dirs_exist_ok=True)
             if not isinstance(before, Path):
-                _throw_away(old)
+                throw_away(old)
         except (OSError, BadInput) as error:
             self.told.emit(
                 tr(
@@ -388,20 +379,3 @@ class LogBook(QObject):
             )
         self.forget()
         self.changed.emit()
-
-
-def bench_folder() -> Path:
-    """Where logs are kept of projects that have no file."""
-    return state_folder() / "bench"
-
-
-def _proofs_of(log: Path) -> Path:
-    """The folder of the pictures that belong to a log."""
-    return beside(log, log.name.removesuffix(log.suffix) + PROOFS)
-
-
-def _throw_away(log: Path) -> None:
-    """Remove a log that nobody is to miss, and its proofs."""
-    with contextlib.suppress(OSError):
-        log.unlink()
-    shutil.rmtree(_proofs_of(log), ignore_errors=True)
