@@ -203,7 +203,9 @@ def debian(out: Path, *, quick: bool) -> Path:
             if path.is_dir():
                 path.chmod(0o755)
         made = out / f"nomos_{version}_amd64.deb"
-        level = ["-Zgzip", "-z1"] if quick else ["-Zxz", "-z6", "--threads-max=2"]
+        # Zstandard unpacks as quickly as it reads, and packs this in a tenth of xz's time for a little more.
+        level = ["-Zgzip", "-z1"] if quick else ["-Zzstd", "-z15", "--threads-max=2"]
+        print(f"packing {kilobytes // 1024} MB into {made.name}, a minute or so", flush=True)
         subprocess.run(["dpkg-deb", "--root-owner-group", *level, "--build", str(tree), str(made)],
                        check=True, stdout=subprocess.DEVNULL)  # fmt: skip
     return made

@@ -44,17 +44,25 @@ if [[ ! -f .venv/stamp || $(<.venv/stamp) != "$stamp" ]]; then
   say "making .venv with the pinned packages (a few minutes the first time)"
   # All packages are here before anything that works is taken away: without a network the old one stays.
   wheels=$(mktemp -d)
-  trap 'rm -rf "$wheels"' EXIT
+  # The environment that is there stays beside until the new one is whole; whatever happens, it comes back.
+  back() {
+    if [[ -d .venv.before ]]; then rm -rf .venv; mv .venv.before .venv; fi
+    rm -rf "$wheels"
+  }
+  trap back EXIT
+  if [[ -d .venv.before ]]; then rm -rf .venv; mv .venv.before .venv; fi  # an earlier run was killed
   "$PYTHON" -m venv "$wheels/venv"
   "$wheels/venv/bin/pip" download --quiet --disable-pip-version-check --require-hashes -r requirements.lock \
     -d "$wheels/all" >"$wheels/log" 2>&1 || {
     grep -v '^WARNING' "$wheels/log" | tail -n 3
     say "the packages cannot be had; is there a network? ${PWD}/.venv is as it was."; exit 1; }
-  "$PYTHON" -m venv --clear .venv
+  if [[ -d .venv ]]; then mv .venv .venv.before; fi
+  "$PYTHON" -m venv .venv
   pip=(.venv/bin/pip install --quiet --disable-pip-version-check --no-index)
   "${pip[@]}" --find-links "$wheels/all" --require-hashes -r requirements.lock
   "${pip[@]}" --no-deps --no-build-isolation -e .
   # Compiled once here, so that the first start is as quick as the next.
   .venv/bin/python -m compileall -q src/nomos
   printf '%s' "$stamp" >.venv/stamp
+  rm -rf .venv.before
 fi

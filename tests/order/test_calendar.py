@@ -160,9 +160,31 @@ def test_one_sheet_through_all_layers_and_damp_paper() -> None:
     assert many.days > plan_days(four, 60, Times(), START).days - 1
     damp = plan_days(four, 20, replace(Times(), damp=True, keeps_days=2), START)
     evenings = [task.start for task in damp.tasks if task.kind == "damp"]
-    assert [evening.date().day for evening in evenings] == [29, 1]
+    # Damped on working days alone, none before the edition begins, printed from the day after on.
+    assert [evening.date().isoformat() for evening in evenings] == ["2026-11-30", "2026-12-02"]
+    first_print = min(task.start for task in damp.tasks if task.kind == "print")
+    assert min(evenings).date() >= START
+    assert first_print.date() > min(evenings).date()
+    assert all(evening.weekday() < 5 for evening in evenings)
     with pytest.raises(ValueError, match="too short"):
         plan_days(four, 5, Times(opens=9, closes=9.5), START)
+
+
+def test_damping_is_never_on_a_closed_day_and_the_rack_holds_sheet_by_sheet_too() -> None:
+    """Printing on Mondays and Fridays, one of them lost: damped the working day before."""
+    two = [Run(name, 60.0, "none") for name in ("Rose", "Key")]
+    some = Times(damp=True, keeps_days=1, days=(0, 4), lost=("2026-12-04",))
+    days = plan_days(two, 10, some, START)
+    for task in days.tasks:
+        if task.kind == "damp":
+            assert task.start.date() >= START
+            assert task.start.weekday() in (0, 4)
+            assert task.start.date().isoformat() != "2026-12-04"
+    racked = plan_days(two, 23, Times(way="sheet by sheet", rack=5), START)
+    drying = [task for task in racked.tasks if task.kind == "dry"]
+    assert sum(task.sheets for task in drying) == 23
+    for at in (task.start for task in drying):
+        assert sum(task.sheets for task in drying if task.start <= at < task.end) <= 5
 
 
 def test_air_and_film_change_the_drying() -> None:

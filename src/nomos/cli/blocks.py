@@ -96,6 +96,8 @@ def _separate(options: argparse.Namespace) -> int:
     cut, ask = cut_of(project, assets), answers()
     if cut is None or project.flat is None:
         raise BadInput(f"{options.design.name} has no flat design yet; open it and flatten a picture first.")
+    if options.blocks < 1:
+        raise BadInput(f"A plan can have 1 to 8 blocks, not {options.blocks}.")
     process = options.method == "process"
     source: InkSource = "shelf" if options.inks else "process" if process else "own"
     # With process colours the design's own dark key stays; from a shelf, every block takes one of its inks.

@@ -14,7 +14,7 @@ def add_commands(commands: Any) -> None:
     """Add the command to the program's."""
     command(commands, "check", "what to know before cutting", _check)
     small = command(commands, "thumbnail", "a small picture of a project's flat design", _thumbnail)
-    output(small, "--out", required=True, metavar="PNG", help="the picture")
+    output(small, "--out", content=".png", required=True, metavar="PNG", help="the picture")
     small.add_argument("--size", type=int, default=128, metavar="PX", help="its longer side, default 128")
 
 

@@ -61,20 +61,22 @@ class Written:
     """What an option of a command names to be written; its suffixes are any where none are named.
 
     project_with : another option, with which a project is written instead.
+    content : the suffix that says what is made, where its name need not.
     """
 
     makes: "Makes" = "file"
     suffixes: tuple[str, ...] = ()
     project_with: str = ""
+    content: str = ""
 
 
 def output(
     parser: argparse.ArgumentParser, flag: str, makes: "Makes" = "file", *suffixes: str,
-    project_with: str = "", **said: Any,
+    project_with: str = "", content: str = "", **said: Any,
 ) -> None:  # fmt: skip
     """An option that names what is written; whether it may be is decided before the command runs."""
     action = parser.add_argument(flag, type=Path, **said)
-    written = Written(makes, (".nomos",) if makes == "project" else suffixes, project_with)
+    written = Written(makes, (".nomos",) if makes == "project" else suffixes, project_with, content)
     parser.set_defaults(outputs={**(parser.get_default("outputs") or {}), action.dest: written})
 
 
@@ -95,8 +97,9 @@ def check_outputs(options: argparse.Namespace) -> None:
     for name, path in named.items():
         written: Written = options.outputs[name]
         if path is not None:
+            as_named = Output(written.makes, written.suffixes, written.content)
             made = bool(written.project_with) and getattr(options, written.project_with) is not None
-            what = Output("project", (".nomos",)) if made else Output(written.makes, written.suffixes)
+            what = Output("project", (".nomos",)) if made else as_named
             check_output(path, what, inputs_of(options))
 
 

@@ -21,6 +21,9 @@ Surface = Literal["smooth", "rough"]
 COVER: dict[Surface, float] = {"smooth": 1.0, "rough": 0.93}
 
 Vehicle = Literal["oil", "water-washable oil", "water-based", "water-based with paste"]
+# Oil that dries by taking up oxygen warms the rag it is on, whatever it is washed with (common practice).
+DRYING_OILS: frozenset[Vehicle] = frozenset(("oil", "water-washable oil"))
+CLEANED_WITH_SOLVENT: frozenset[Vehicle] = frozenset(("oil",))
 # A wet print shines: less of the surface is seen, and water-based colour stands thicker than it dries
 # (common practice: mix bolder than the aim; both figures chosen by us).
 WET_SURFACE = 0.3

@@ -245,6 +245,10 @@ def _fit(rgb: Rgb, box_mm: tuple[float, float]) -> tuple[tuple[float, float], bo
     return (width * scale, height * scale), True
 
 
+# Enlarged further, a picture has more pixels and nothing more to see; but a cutter follows no coarser edge.
+_MOST_ENLARGED, _LEAST_PX_PER_MM = 8.0, 3.0
+
+
 def _page_resolution(size_mm: tuple[float, float], dpi: float = DEFAULT_DPI) -> float:
     """Pixels per mm at the given dpi, lowered where the page would be too many pixels."""
     return float(min(dpi / MM_PER_INCH, np.sqrt(MAX_PAGE_PIXELS / (size_mm[0] * size_mm[1]))))
@@ -257,6 +261,7 @@ def _resample(rgb: Rgb, size_mm: tuple[float, float]) -> Rgb:
     own_dpi = width / size_mm[0] * MM_PER_INCH
     usable = COARSEST_DPI <= own_dpi <= FINEST_DPI
     ppm = _page_resolution(size_mm, own_dpi if usable else DEFAULT_DPI)
+    ppm = max(min(ppm, _MOST_ENLARGED * rgb.shape[1] / size_mm[0]), min(ppm, _LEAST_PX_PER_MM))
     target = max(1, round(size_mm[0] * ppm)), max(1, round(size_mm[1] * ppm))
     if abs(target[0] - width) <= 1 and abs(target[1] - height) <= 1:
         return rgb

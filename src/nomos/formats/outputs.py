@@ -34,10 +34,15 @@ PREVIOUS, UNFINISHED = "previous", "UNFINISHED.txt"
 
 @dataclass(frozen=True)
 class Output:
-    """What an option names to be written. suffixes : one of them ends its name; any does where none stand."""
+    """What an option names to be written.
+
+    suffixes : one of them ends its name; any does where none stand.
+    content : the suffix that says what is made, where its name need not.
+    """
 
     makes: Makes = "file"
     suffixes: tuple[str, ...] = ()
+    content: str = ""
 
 
 def _is_text(head: bytes) -> bool:
@@ -106,7 +111,7 @@ def _check_kind(path: Path, output: Output) -> None:
         raise BadInput(tr("{path} is the log of an edition, and is not written over.", path=path))
     if _is_project(path) and output.makes != "project":
         raise BadInput(tr("{path} is a project, and is not written over: name another file.", path=path))
-    head, suffix = _head(path), path.suffix.lower()
+    head, suffix = _head(path), output.content or path.suffix.lower()
     suffix = {".tif": ".tiff"}.get(suffix, suffix)
     fits = _KINDS.get(suffix if output.makes == "file" else SUFFIX)
     if head and (fits is None or not fits(head)):

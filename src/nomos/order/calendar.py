@@ -235,6 +235,10 @@ class _Desk:
         # When each place that is taken on the rack is free again.
         # When the sheets on the rack will be free of it: a heap, the soonest first.
         self.drying: list[datetime] = []
+        if times.damp:
+            # Paper is damped on a working day, and printed from the next one on.
+            self.now = self.window(self.now)[0]
+            self.to_next_day()
 
     def window(self, at: datetime) -> tuple[datetime, datetime]:
         """The working hours that are open at a time, or open next."""
@@ -341,6 +345,20 @@ class _Desk:
             heappop(self.drying)
         return len(self.drying) < self.times.rack
 
+    def places_free(self) -> int:
+        """How many sheets the rack has places for now."""
+        self._place_at(self.now)
+        return self.times.rack - len(self.drying)
+
+    def wait_for_a_place(self) -> None:
+        """Wait until the first sheet on the rack is dry."""
+        self.wait_until(self.drying[0], "rack")
+
+    def dry(self, sheets: int, until: datetime) -> None:
+        """Have so many sheets on the rack until a time."""
+        for _ in range(sheets):
+            heappush(self.drying, until)
+
     def _wait_for_rack(self) -> None:
         if len(self.drying) < self.times.rack or self._place_at(self.now):
             return
@@ -366,13 +384,21 @@ class _Desk:
             return []
         made, last = [], None
         for day in sorted({task.start.date() for task in self.tasks if task.kind == "print"}):
-            if last is not None and (day - last).days < self.times.keeps_days:
+            if last is not None and (day - last).days <= self.times.keeps_days:
                 continue
-            evening = datetime.combine(day - timedelta(days=1), time()) + timedelta(hours=self.times.closes)
+            last = self._working_day_before(day)
+            evening = datetime.combine(last, time()) + timedelta(hours=self.times.closes)
             end = evening + timedelta(minutes=self.times.damp_min)
             made.append(Task("damp", -1, tr("damp and press paper"), evening, end))
-            last = day
         return made
+
+    def _working_day_before(self, day: date) -> date:
+        """The last day before one on which somebody works; the day the edition begins at the earliest."""
+        while day > self.begun.date():
+            day -= timedelta(days=1)
+            if day.weekday() in self.times.days and day not in self.lost:
+                return day
+        return day
 
 
 def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
@@ -384,7 +410,11 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
         closes = desk.to_work()
         room = (closes - desk.now).total_seconds() / 60 - times.setup_min
         limit = (times.pulls_a_day or sheets * len(runs)) // max(len(runs), 1)
-        many = min(int(room // one_sheet), sheets - done, max(limit, 1))
+        places = desk.places_free()
+        if places <= 0:
+            desk.wait_for_a_place()
+            continue
+        many = min(int(room // one_sheet), sheets - done, max(limit, 1), places)
         if many <= 0:
             desk.check_room(timedelta(minutes=times.setup_min + one_sheet))
             desk.to_next_day()
@@ -393,6 +423,7 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
         dry = timedelta(hours=max((run.drying_h for run in runs), default=0.0))
         desk.tasks.append(Task("print", 0, tr("all layers"), desk.now, end, many))
         desk.tasks.append(Task("dry", 0, tr("all layers"), end, end + dry, many))
+        desk.dry(many, end + dry)
         desk.now, done = end, done + many
         if times.pulls_a_day and done < sheets:
             desk.to_next_day()

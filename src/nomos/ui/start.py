@@ -8,7 +8,7 @@ import sys
 from pathlib import Path
 from typing import Any
 
-from PyQt6.QtCore import QTimer
+from PyQt6.QtCore import QLibraryInfo, QTimer
 from PyQt6.QtWidgets import QApplication
 
 from nomos.errors import BadInput
@@ -114,25 +114,64 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
     make_ahead(desk.window.column, desk.document, desk.runner)
 
 
+# These draw where nobody looks, or on the machine's own screen: they need no display server.
+_WITHOUT_DISPLAY = ("offscreen", "minimal", "minimalegl", "vnc", "linuxfb", "eglfs")
+
+
 def _check_display() -> None:
-    """Qt ends the process where it finds no display: that is looked for before."""
-    wanted = os.environ.get("DISPLAY", "")
-    elsewhere = os.environ.get("WAYLAND_DISPLAY") or os.environ.get("QT_QPA_PLATFORM", "xcb") != "xcb"
-    if sys.platform.startswith("linux") and wanted and not elsewhere and not _answers(wanted):
+    """Qt ends the process where it finds no display: that is looked for before. Raises BadInput."""
+    if not sys.platform.startswith("linux"):
+        return
+    wanted = [each.split(":")[0] for each in os.environ.get("QT_QPA_PLATFORM", "").split(";") if each]
+    plugins = {path.stem.removeprefix("libq") for path in _plugins().glob("libq*.so")}
+    known = [each for each in wanted if each in plugins]
+    if wanted and not known:
         raise BadInput(
             tr(
-                "Nothing answers at the display {wanted}; nomos plan and nomos check work without one.",
-                wanted=wanted,
+                "QT_QPA_PLATFORM asks for {wanted}, which this Qt does not have; it has {plugins}.",
+                wanted=", ".join(wanted),
+                plugins=", ".join(sorted(plugins)),
             )
         )
-    known = ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")
-    if sys.platform.startswith("linux") and not any(os.environ.get(name) for name in known):
+    if any(each in _WITHOUT_DISPLAY for each in known):
+        return
+    x11, wayland = os.environ.get("DISPLAY", ""), os.environ.get("WAYLAND_DISPLAY", "")
+    if wayland and not _wayland_answers(wayland):
+        # Left over from another session: Qt would choose it before an X server that answers.
+        del os.environ["WAYLAND_DISPLAY"]
+        wayland, gone = "", wayland
+    else:
+        gone = ""
+    may_x11 = not known or "xcb" in known
+    may_wayland = not known or any(each.startswith("wayland") for each in known)
+    if (may_wayland and wayland) or (may_x11 and x11 and _answers(x11)):
+        return
+    named = (x11 if may_x11 else "") or gone
+    if named:
         raise BadInput(
-            tr(
-                "There is no display to open a window on; nomos plan and nomos demo --out DIR work "
-                "without one."
-            )
-        )
+            tr("Nothing answers at the display {wanted}; nomos plan and nomos check work without one.",
+            wanted=named)
+        )  # fmt: skip
+    raise BadInput(
+        tr("There is no display to open a window on; nomos plan and nomos demo --out DIR work without one.")
+    )
+
+
+def _plugins() -> Path:
+    """Where Qt's platforms lie."""
+    return Path(QLibraryInfo.path(QLibraryInfo.LibraryPath.PluginsPath)) / "platforms"
+
+
+def _wayland_answers(display: str) -> bool:
+    """Whether a compositor answers at a display like wayland-0 (wl_display_connect(3))."""
+    place = Path(os.environ.get("XDG_RUNTIME_DIR", "")) / display
+    with socket.socket(socket.AF_UNIX) as asked:
+        asked.settimeout(_ANSWER_S)
+        try:
+            asked.connect(str(place))
+        except (OSError, ValueError):
+            return False
+    return True
 
 
 def _answers(display: str) -> bool:

@@ -4,7 +4,7 @@ Common practice, no source; the words are ours, as short as they can be read fro
 two metres.
 """
 
-from nomos.colour.trapping import Vehicle
+from nomos.colour.trapping import CLEANED_WITH_SOLVENT, DRYING_OILS, Vehicle
 from nomos.language import tr
 from nomos.project.model import Project, Zone
 from nomos.project.model.project import Impression, Printing, Tool
@@ -88,13 +88,10 @@ def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:
     vehicles: set[Vehicle] = {project.ink(zone.ink).vehicle for zone in pull.zones}
     modified = any(project.ink(zone.ink).modifier_pct > 0 for zone in pull.zones)
     said = []
-    if "oil" in vehicles:
-        said.append(
-            tr(
-                "Solvent: window open, gloves on. Oily rags go into a closed metal bin: they heat by "
-                "themselves."
-            )
-        )
+    if vehicles & CLEANED_WITH_SOLVENT:
+        said.append(tr("Solvent: window open, gloves on."))
+    if vehicles & DRYING_OILS:
+        said.append(tr("Oily rags go into a closed metal bin: they heat by themselves."))
     if modified:
         said.append(tr("Carbonate and dry pigment are fine powders: mask on, no draught."))
     if pull.printing in ("press", "hand press"):
