@@ -8,7 +8,7 @@ from pathlib import Path
 import pytest
 
 from nomos import atomic
-from nomos.atomic import replacing, write_bytes, write_text
+from nomos.atomic import previous_of, replacing, write_bytes, write_text
 from nomos.errors import BadInput
 
 # Above the largest process number Linux gives.
@@ -93,3 +93,32 @@ def test_what_a_killed_process_left_is_cleared_and_what_another_writes_is_not(tm
         part.touch()
     write_bytes(path, b"x")
     assert sorted(tmp_path.iterdir()) == sorted([path, alive, elsewhere, others])
+
+
+def test_mode_owner_and_attributes_stay_with_the_name(tmp_path: Path) -> None:
+    path = tmp_path / "a.nomos"
+    path.write_bytes(b"old")
+    path.chmod(0o640)
+    os.chown(path, os.getuid(), os.getgid())
+    try:
+        os.setxattr(path, "user.note", b"kept on the second shelf")
+    except OSError:
+        pytest.skip("this file system has no attributes")
+    if os.getuid() == 0:
+        os.chown(path, 1234, 1235)
+    before = path.stat()
+    write_bytes(path, b"new")
+    after = path.stat()
+    assert (after.st_mode, after.st_uid, after.st_gid) == (before.st_mode, before.st_uid, before.st_gid)
+    assert os.getxattr(path, "user.note") == b"kept on the second shelf"
+
+
+def test_a_part_that_is_there_is_not_written_through(tmp_path: Path) -> None:
+    """Whoever lays a link where the earlier copy is kept loses nothing by the next save."""
+    path, letter = tmp_path / "a.nomos", tmp_path / "letter"
+    letter.write_text("mine")
+    path.write_bytes(b"one")
+    previous_of(path).symlink_to(letter)
+    write_bytes(path, b"two", keep=True)
+    assert letter.read_text() == "mine"
+    assert previous_of(path).read_bytes() == b"one"

@@ -1,13 +1,15 @@
 """One file, two windows: who holds it is known by name, and a dead process holds nothing."""
 
+import os
 import subprocess
 import sys
+from collections.abc import Callable
 from pathlib import Path
 
 import pytest
 
 from nomos.cli.main import run
-from nomos.file_lock import FileLock, Holder, acquire, holder_of, lock_of
+from nomos.file_lock import FileLock, ForeignLock, Holder, acquire, holder_of, lock_of
 from nomos.project import Assets, Project, load, save
 from tests.test_cli import no_window
 
@@ -77,3 +79,38 @@ def test_a_command_leaves_a_file_alone_that_a_window_has(
     assert load(path)[0] == before
     mine.release()
     assert run(command, no_window) == 0
+
+
+def test_what_lies_where_a_lock_should_is_left_alone(tmp_path: Path) -> None:
+    """A link to a file of the user's, a second name of one, a pipe, a folder, a file of another program."""
+    letter = tmp_path / "letter.txt"
+    letter.write_text("Dear allotment committee," * 40)
+    written = letter.read_bytes()
+    ways: list[Callable[[Path], object]] = [
+        lambda lock: lock.symlink_to(letter),
+        lambda lock: os.link(letter, lock),
+        lambda lock: lock.write_bytes(written),
+        os.mkfifo,
+        Path.mkdir,
+        lambda lock: lock.symlink_to(tmp_path / "not there yet"),
+    ]
+    for n, lay in enumerate(ways):
+        path = tmp_path / f"{n}.nomos"
+        lay(lock_of(path))
+        with pytest.raises(ForeignLock, match="no lock of Nomos and was left"):
+            acquire(lock_of(path))
+        assert holder_of(path) is None
+        assert letter.read_bytes() == written
+        assert not (tmp_path / "not there yet").exists()
+    lock = lock_of(tmp_path / "2.nomos")
+    assert lock.read_bytes() == written
+
+
+def test_a_lock_that_was_moved_away_takes_no_other_file_with_it(tmp_path: Path) -> None:
+    path = tmp_path / "bed.nomos"
+    mine = acquire(lock_of(path))
+    assert isinstance(mine, FileLock)
+    lock_of(path).unlink()
+    lock_of(path).write_text("somebody's")
+    mine.release()
+    assert lock_of(path).read_text() == "somebody's"

@@ -67,6 +67,19 @@ def test_a_process_page_holds_every_stage() -> None:
     assert process_pdf("Glasshouse", page).startswith(b"%PDF")
 
 
+def test_every_stage_stands_over_its_own_words() -> None:
+    """Words changed under the third stage change the strip below its picture, and nothing else."""
+    stages = [(f"{n} Pane", np.full((300, 200, 3), 120, np.uint8)) for n in range(6)]
+    plain = process_page("Glasshouse", stages)
+    other = process_page("Glasshouse", [*stages[:2], ("Leek", stages[2][1]), *stages[3:]])
+    rows, columns = np.nonzero((plain != other).any(axis=2))
+    # Tiles of 520 pixels with 36 between them; the picture, half as tall again, ends at 110 + 780.
+    assert 36 + 2 * 556 <= columns.min() < columns.max() < 36 + 3 * 556
+    assert 110 + 780 < rows.min() < rows.max() < 110 + 780 + 64
+    # Words stand under a stage of the second row too.
+    assert (plain[110 + 880 + 780 : 110 + 880 + 844] < 60).any()
+
+
 def test_a_scanned_proof_is_laid_on_the_plan(little: Demo, blocks: CutBlocks) -> None:
     project = little[0]
     plan = planned(project, blocks)

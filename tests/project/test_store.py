@@ -1,8 +1,11 @@
 """The project file: what goes in comes out, and no crash or damage loses anything."""
 
 import errno
+import hashlib
 import json
 import os
+import subprocess
+import sys
 import zipfile
 from pathlib import Path
 
@@ -11,11 +14,20 @@ import msgspec
 import pytest
 
 from nomos.errors import BadInput
-from nomos.project import Assets, Project, load, save
+from nomos.project import Assets, Project, load, proof_of, save
+from nomos.project.check.predictions import (
+    Predictions,
+    encoded,
+    predictions_of,
+    read_predictions,
+    what_moved,
+)
+from nomos.project.model import VERSION
 from nomos.project.model.edits import with_trap
-from nomos.project.model.store import MIMETYPE, json_schema
+from nomos.project.model.store import MIMETYPE, json_schema, predicted_in
 
 Demo = tuple[Project, Assets]
+CORPUS = Path(__file__).parents[1] / "corpus" / "pane-6.nomos"
 SCHEMA = Path(__file__).parents[2] / "docs" / "project.schema.json"
 
 
@@ -134,3 +146,90 @@ def test_a_flipped_byte_inside_a_picture_is_noticed(saved: Path) -> None:
 def test_a_file_that_is_not_there(tmp_path: Path) -> None:
     with pytest.raises(BadInput, match="cannot be read"):
         load(tmp_path / "nothing.nomos")
+
+
+def packed(path: Path, text: bytes) -> Path:
+    """A project file of this project.json."""
+    with zipfile.ZipFile(path, "w", zipfile.ZIP_DEFLATED) as archive:
+        archive.writestr(zipfile.ZipInfo("mimetype"), MIMETYPE)
+        archive.writestr("project.json", text)
+    return path
+
+
+@pytest.mark.parametrize(
+    ("text", "words"),
+    [
+        (b'{"version": 99, "title": [3]}', "newer Nomos"),
+        (b'{"version": 0}', "format 0, and there is none"),
+        (b'{"version": -1}', "format -1, and there is none"),
+        (b'{"version": "7"}', "does not make sense"),
+        (b'{"version": 7, "title": ' + b"[" * 200_000, "does not make sense"),
+        (b'{"version": 7, "odd": [' + b"[]," * 2_000_000 + b"[]]}", "does not make sense"),
+        (b" " * 65_000_000, "more than 64 MB"),
+    ],
+)
+def test_what_no_print_needs_is_refused_by_its_type_and_size(tmp_path: Path, text: bytes, words: str) -> None:
+    with pytest.raises(BadInput, match=words):
+        load(packed(tmp_path / "odd.nomos", text))
+
+
+def test_lists_that_are_not_taken_are_never_built(tmp_path: Path) -> None:
+    """Thirty million empty lists are refused at the first, in the memory that the text itself takes."""
+    path = packed(tmp_path / "lists.nomos", b'{"version": 7, "title": [' + b"[]," * 20_000_000 + b"[]]}")
+    look = f"""
+import resource, sys
+from pathlib import Path
+from nomos.project import load
+try:
+    load(Path({str(path)!r}))
+except Exception as error:
+    print(error)
+print(resource.getrusage(resource.RUSAGE_SELF).ru_maxrss // 1024)
+"""
+    said = subprocess.run([sys.executable, "-c", look], capture_output=True, text=True, check=True).stdout
+    words, megabytes = said.strip().split("\n")
+    assert "does not make sense" in words
+    assert int(megabytes) < 400
+
+
+def test_a_change_of_the_form_counts_its_number_on() -> None:
+    """Whoever changes what project.json holds writes a form down: `limits.VERSION`, `forms.py`, this line."""
+    known = {7: "6c31f3febd91"}
+    assert known[VERSION] == _digest_of(bare(json_schema()))
+
+
+def bare(schema: object) -> object:
+    """A schema without its words."""
+    if isinstance(schema, dict):
+        return {key: bare(value) for key, value in schema.items() if key not in ("description", "title")}
+    return [bare(value) for value in schema] if isinstance(schema, list) else schema
+
+
+def _digest_of(schema: object) -> str:
+    return hashlib.sha256(msgspec.json.encode(schema, order="sorted")).hexdigest()[:12]
+
+
+def test_an_older_form_gets_an_id_that_stays() -> None:
+    corpus = Path(__file__).parents[1] / "corpus"
+    one = load(corpus / "pane-1.nomos")[0]
+    assert (one.version, len(one.id)) == (VERSION, 12)
+    assert load(corpus / "pane-1.nomos")[0] == one
+    assert load(corpus / "pane-2.nomos")[0].id != one.id
+
+
+def test_what_was_foretold_lies_beside_and_is_compared(saved: Path, demo: Demo) -> None:
+    proof = proof_of(*demo)
+    save(saved, *demo, predicted=encoded(predictions_of(proof)))
+    assert load(saved)[0] == demo[0]
+    before = read_predictions(predicted_in(saved))
+    assert before is not None
+    assert what_moved(before, proof) == ""
+    # As if an earlier reckoning had said 2.8 of the key.
+    name, now = next((name, de00) for name, de00 in before.colours if name == "Key")
+    earlier = Predictions(1, tuple((each, 2.8 if each == name else de00) for each, de00 in before.colours))
+    said = what_moved(earlier, proof)
+    assert f"Key ΔE 2.8, now {now:.1f}" in said
+    assert "paper without a coating" in said
+    # A file that says nothing of it: what is foretold now, and that the old figures are not known.
+    assert "figures are not in its file" in what_moved(read_predictions(predicted_in(CORPUS)), proof)
+    assert read_predictions(b"[1]") is None

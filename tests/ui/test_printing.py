@@ -1,13 +1,15 @@
 """Printing directly: true size on the page, the printer's own error put right and kept, chosen pages only."""
 
+import threading
 from pathlib import Path
 
 import numpy as np
 import pypdfium2
 import pytest
-from PyQt6.QtCore import QSettings, Qt
+from PyQt6 import sip
+from PyQt6.QtCore import QEvent, QSettings, Qt
 from PyQt6.QtPrintSupport import QPrinter
-from PyQt6.QtWidgets import QPushButton
+from PyQt6.QtWidgets import QApplication, QPushButton
 
 from nomos.ui.desk import Desk
 from nomos.ui.frame.print_dialog import PrintDialog
@@ -116,3 +118,41 @@ def test_nothing_is_printed_where_no_file_is_named(
     assert "cannot be written" in dialog.said.text()
     dialog.reject()
     settle(little_desk)
+
+
+def test_a_dialog_closed_while_pages_are_drawn_ends_in_silence(
+    little_desk: Desk, monkeypatch: pytest.MonkeyPatch, caplog: pytest.LogCaptureFixture
+) -> None:
+    """What is drawn by then has no dialog to be shown in; nor does the printed page replace a project."""
+    drawing, goes_on = threading.Event(), threading.Event()
+
+    def slow(*_: object, **__: object) -> bytes:
+        drawing.set()
+        assert goes_on.wait(60)
+        return scale_pdf("A4")
+
+    monkeypatch.setattr("nomos.work.printing.pages_pdf", slow)
+    click(little_desk.window.buttons.buttons["print"])
+    made = little_desk.window.outward.printing
+    assert made is not None
+    assert drawing.wait(60)
+    made.close()
+    QApplication.sendPostedEvents(None, QEvent.Type.DeferredDelete.value)
+    assert sip.isdeleted(made)
+    goes_on.set()
+    settle(little_desk)
+    assert not caplog.records
+
+
+def test_a_print_into_a_file_spares_what_is_no_pdf(saved: Desk, answers: Answers, tmp_path: Path) -> None:
+    mine = tmp_path / "pane.pdf"
+    mine.write_text("a letter")
+    answers.printed = mine
+    click(saved.window.buttons.buttons["print"])
+    settle(saved)
+    dialog = saved.window.outward.printing
+    assert dialog is not None
+    QTest.mouseClick(dialog.go, Qt.MouseButton.LeftButton)
+    assert "another kind of file" in dialog.said.text()
+    assert mine.read_text() == "a letter"
+    dialog.reject()

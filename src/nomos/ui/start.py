@@ -72,7 +72,8 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
         desk.window.notice.warn(_PASSING.format(", ".join(str(each) for each in passing_folders())))
     # After the window stands, so that a question has something to stand over.
     QTimer.singleShot(0, lambda: _begin(desk, path, demo, keeping))
-    ended = EndedBySignal(application.quit)
+    # Not `quit`, which asks every window first: nobody may be there to answer.
+    ended = EndedBySignal(lambda: application.exit())
     application.commitDataRequest.connect(lambda _manager: keeping.keep_now())
     status = application.exec()
     if ended.by is not None:
