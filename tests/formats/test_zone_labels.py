@@ -25,15 +25,16 @@ def test_zones_are_labelled_where_they_lie_though_the_block_prints_flat_first(
     again = replace(first, id="again", zones=zones)
     project = replace(project, impressions=(first, again, *project.impressions[1:]))
     template = next(
-        each
-        for each in templates(project, blocks)
-        if each.title.endswith(block.name) or block.name in each.heading
+        each for each in templates(project, blocks) if each.face == "tracing" and block.name in each.heading
     )
+    # The sheet's own corner on the template, and the image's on the sheet.
+    corner = template.sheet[0]
+    origin = corner[0] + project.image.left, corner[1] + project.image.top
     words = {word: x for x, _, word in template.labels}
     assert set(words) == {project.ink(ink).name for ink in inks}
     zone_of = zone_places(project, blocks, again)
     mask = blocks.masks[project.number_of(block.id)]
     for x, y, word in template.labels:
-        at = int(y * blocks.px_per_mm), int(x * blocks.px_per_mm)
+        at = int((y - origin[1]) * blocks.px_per_mm), int((x - origin[0]) * blocks.px_per_mm)
         assert mask[at]
         assert project.ink(zones[zone_of[at]].ink).name == word
