@@ -3,7 +3,8 @@
     .venv/bin/python tools/attack.py [--runs 6000] [--seed 1] [--only projects,hands] [--endurance 2000]
 
 Every attack runs in a process of its own: a broken file given to `nomos`, the program killed while it saves
-or logs, a full disk, a command beside a window, a random hand on the window. What may come out is status 0,
+or logs, a full disk, links where its own files should be, outputs onto what is there, several at once,
+signals, odd names, a command beside a window, a random hand on the window. What may come out is status 0,
 or 2 with one line on standard error. An exception, a second line, work lost, a file written outside, more
 than ten seconds or more than 1.5 GB is a fault, and so is a window held for half a second.
 """
@@ -26,6 +27,7 @@ from pathlib import Path
 from attacking.files import Attack, Seeds, broken_files
 from attacking.hand import endurance, random_hand
 from attacking.kills import killed
+from attacking.theirs import theirs
 
 _SLOW_S, _MOST_MB = 10.0, 1500
 # What opens a window takes a hundred times as long as a file: it is one in so many attacks.
@@ -34,7 +36,7 @@ _SELDOM, _ONE_IN = ("two at once", "hands"), 300
 
 def attacks(seeds: Seeds) -> dict[str, Attack]:
     """All that is attacked, by name."""
-    return {**broken_files(seeds), **killed(seeds), **random_hand(seeds)}
+    return {**broken_files(seeds), **killed(seeds), **theirs(seeds), **random_hand(seeds)}
 
 
 def attack(job: tuple[str, int, str]) -> tuple[str, int, str]:

@@ -237,7 +237,8 @@ def read_log_text(path: Path, *, since: int = 0) -> LogText:
     LogError : it cannot be read, or is no log.
     """
     try:
-        with path.open("rb") as file:
+        # A pipe would be waited for: nothing is opened that has to be.
+        with open(os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC), "rb") as file:
             if not stat.S_ISREG(os.fstat(file.fileno()).st_mode):
                 raise LogError(tr("{name} is not a log of an edition.", name=path.name))
             file.seek(since)
@@ -253,7 +254,8 @@ def read_log_text(path: Path, *, since: int = 0) -> LogText:
     found = [_event(line) for line in whole if line.strip()]
     events = tuple(event for event in found if event is not None)
     last = _event(torn) if torn.strip() else None
-    if found and not events and not since:
+    nothing_of_ours = found or (torn.strip() and not torn.startswith(b'{"'))
+    if nothing_of_ours and not events and last is None and not since:
         raise LogError(tr("{name} is not a log of an edition.", name=path.name))
     return LogText(
         events if last is None else (*events, last), len(found) - len(events), bool(torn.strip()),
