@@ -17,6 +17,6 @@ def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(names: tuple[str,
         import attack  # type: ignore[import-not-found] # a tool, no part of the program
     finally:
         sys.path.pop(0)
-    found = list(attack.attacked(6 * len(names), 7, set(names), workers=1))
+    found = list(attack.attacked(3 * len(names), 7, set(names), workers=1))
     assert {name for name, _, _ in found} == set(names)
     assert [each for each in found if each[2]] == []

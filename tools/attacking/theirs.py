@@ -218,7 +218,7 @@ def _lost(before: dict[str, bytes], folder: Path, command: str, status: int) -> 
     now = _held(folder)
     kept = set(now.values())
     for name, data in before.items():
-        if now.get(name) == data or name.endswith(".bench.jsonl") and now.get(name, b"").startswith(data):
+        if now.get(name) == data or (name.endswith(".bench.jsonl") and now.get(name, b"").startswith(data)):
             continue
         if status == 2 or data not in kept:
             return f"overwritten: {name} by {command}, status {status}"

@@ -283,7 +283,7 @@ _LINES = msgspec.json.Decoder(_Line)
 def _event(data: bytes) -> Event | None:
     try:
         line = _LINES.decode(data)
-    except (msgspec.DecodeError, RecursionError):
+    except (msgspec.DecodeError, UnicodeDecodeError, RecursionError):
         return _event_of_old(data)
     try:
         event = Event(

@@ -208,6 +208,10 @@
    <translation>saugend</translation>
   </message>
   <message>
+   <source>Since then paper without a coating gives back more light at its surface, and black less.</source>
+   <translation>Seither gibt Papier ohne Strich an seiner Oberfläche mehr Licht zurück und Schwarz weniger.</translation>
+  </message>
+  <message>
    <source>D50</source>
    <translation>D50</translation>
   </message>
@@ -817,7 +821,7 @@
   </message>
   <message>
    <source>project</source>
-   <translation type="unfinished" />
+   <translation>Projekt</translation>
   </message>
   <message>
    <source>slipped</source>
@@ -853,15 +857,15 @@
   </message>
   <message>
    <source>{name} is being written by {holder}: try again in a moment.</source>
-   <translation type="unfinished" />
+   <translation>{name} wird gerade von {holder} geschrieben: gleich noch einmal versuchen.</translation>
   </message>
   <message>
    <source>The log cannot be written in {parent}: bring the folder back or make it writable, save the project elsewhere, or note the pull on paper.</source>
-   <translation type="unfinished" />
+   <translation>Das Protokoll kann in {parent} nicht geschrieben werden: den Ordner zurückholen oder beschreibbar machen, das Projekt anderswo sichern oder den Abzug auf Papier vermerken.</translation>
   </message>
   <message>
    <source>{path} is a link, and a log is none: move it away.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist eine Verknüpfung und kein Protokoll: aus dem Weg legen.</translation>
   </message>
   <message>
    <source>{name} is not a log of an edition.</source>
@@ -869,7 +873,7 @@
   </message>
   <message>
    <source>{path} is no ordinary file: move it away.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist keine gewöhnliche Datei: aus dem Weg legen.</translation>
   </message>
   <message>
    <source>The log {name} cannot be read: {what}.</source>
@@ -937,7 +941,7 @@
   </message>
   <message>
    <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
-   <translation type="unfinished" />
+   <translation>{lock_file} ist keine Sperre von Nomos und blieb, wie sie ist: aus dem Weg legen.</translation>
   </message>
   <message>
    <source> on {machine}</source>
@@ -1272,53 +1276,58 @@
    <translation>{name} hat {found} Ebenen; ein Druck hat höchstens {most_layers}.</translation>
   </message>
   <message>
+   <source>{name} would unpack to too much: save it at 300 dpi or with fewer layers.</source>
+   <translation>{name} würde ausgepackt zu groß: mit 300 dpi oder weniger Ebenen sichern.</translation>
+  </message>
+  <message>
    <source>file</source>
-   <translation type="unfinished" />
+   <translation>Datei</translation>
   </message>
   <message>
    <source>folder</source>
-   <translation type="unfinished" />
+   <translation>Ordner</translation>
   </message>
   <message>
    <source>'{name}' must end in {suffixes}.</source>
-   <translation type="unfinished" />
+   <translation>„{name}“ muss auf {suffixes} enden.</translation>
   </message>
   <message>
    <source>{path} is a folder: name a file in it.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist ein Ordner: eine Datei darin nennen.</translation>
   </message>
   <message>
    <source>{path} is what is read, and is not written over: name another file.</source>
-   <translation type="unfinished" />
+   <translation>{path} wird gelesen und nicht überschrieben: eine andere Datei nennen.</translation>
   </message>
   <message>
    <source>{path} is the log of an edition, and is not written over.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist das Protokoll einer Auflage und wird nicht überschrieben.</translation>
   </message>
   <message>
    <source>{path} is a project, and is not written over: name another file.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist ein Projekt und wird nicht überschrieben: eine andere Datei nennen.</translation>
   </message>
   <message>
    <source>{path} is another kind of file than what would be written: name another, or move it away.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist eine Datei anderer Art als die, die geschrieben würde: eine andere nennen oder sie aus dem Weg legen.</translation>
   </message>
   <message>
    <source>The files in this folder were being replaced: some are new, some old. Write them again.
 </source>
-   <translation type="unfinished" />
+   <translation>Die Dateien in diesem Ordner wurden gerade ersetzt: einige sind neu, einige alt. Noch einmal schreiben.
+</translation>
   </message>
   <message>
    <source>{path} is a file, and a folder is to be written: name another.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist eine Datei, und ein Ordner soll geschrieben werden: einen anderen Namen nennen.</translation>
   </message>
   <message>
    <source>{path} is another print, with the record of its edition beside it: choose another folder.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist ein anderer Druck, mit dem Protokoll seiner Auflage daneben: einen anderen Ordner wählen.</translation>
   </message>
   <message>
    <source>{path} is not of an earlier packet: choose another folder, or move it away.</source>
-   <translation type="unfinished" />
+   <translation>{path} stammt von keiner früheren Mappe: einen anderen Ordner wählen oder die Datei aus dem Weg legen.</translation>
   </message>
   <message>
    <source>100 mm: measure it, print at 100 %</source>
@@ -2733,6 +2742,22 @@
    <translation>{name} getrennt mit {other_name} einfärben</translation>
   </message>
   <message>
+   <source>Colours are reckoned otherwise than when this was saved: {figures}{more}. {why}</source>
+   <translation>Farben werden anders berechnet als beim Sichern dieses Drucks: {figures}{more}. {why}</translation>
+  </message>
+  <message>
+   <source>This print was saved by an earlier Nomos, whose figures are not in its file. It is now foretold at a mean ΔE of {mean}, {name} the furthest off at {worst}. {why}</source>
+   <translation>Dieser Druck wurde mit einem früheren Nomos gesichert, dessen Zahlen nicht in der Datei stehen. Vorhergesagt ist jetzt ein mittleres ΔE von {mean}, am weitesten daneben {name} mit {worst}. {why}</translation>
+  </message>
+  <message>
+   <source> and {more} more</source>
+   <translation> und {more} weitere</translation>
+  </message>
+  <message>
+   <source>{name} ΔE {old}, now {new}</source>
+   <translation>{name} ΔE {old}, jetzt {new}</translation>
+  </message>
+  <message>
    <source>There is nothing to print yet: open a picture and flatten it first.</source>
    <translation>Es gibt noch nichts zu drucken: ein Bild öffnen und auf Flächen bringen.</translation>
   </message>
@@ -3213,8 +3238,12 @@
    <translation>Was rutscht, festkleben.</translation>
   </message>
   <message>
-   <source>Solvent: window open, gloves on. Oily rags go into a closed metal bin: they heat by themselves.</source>
-   <translation>Lösungsmittel: Fenster auf, Handschuhe an. Ölige Lappen kommen in einen geschlossenen Metallbehälter: sie erhitzen sich selbst.</translation>
+   <source>Solvent: window open, gloves on.</source>
+   <translation>Lösemittel: Fenster auf, Handschuhe an.</translation>
+  </message>
+  <message>
+   <source>Oily rags go into a closed metal bin: they heat by themselves.</source>
+   <translation>Ölige Lappen in einen geschlossenen Metalleimer: sie erhitzen sich von selbst.</translation>
   </message>
   <message>
    <source>Carbonate and dry pigment are fine powders: mask on, no draught.</source>
@@ -3314,7 +3343,7 @@
   </message>
   <message>
    <source>{log} is the record of another print than {title}: move it away, or give it the name of its own print.</source>
-   <translation type="unfinished" />
+   <translation>{log} ist das Protokoll eines anderen Drucks als {title}: aus dem Weg legen oder nach dem eigenen Druck benennen.</translation>
   </message>
   <message>
    <source>Ink {name}</source>
@@ -3678,7 +3707,7 @@
   </message>
   <message>
    <source>{name} holds a {what} of more than {most} MB and is not opened.</source>
-   <translation type="unfinished" />
+   <translation>{name} enthält ein {what} von mehr als {most} MB und wird nicht geöffnet.</translation>
   </message>
   <message>
    <source>{name} was made by a newer Nomos (format {version}); open it with that one.</source>
@@ -3686,7 +3715,7 @@
   </message>
   <message>
    <source>{name} says that it is of format {version}, and there is none.</source>
-   <translation type="unfinished" />
+   <translation>{name} nennt das Format {version}, und das gibt es nicht.</translation>
   </message>
   <message>
    <source>{name} holds a {what} that does not make sense: {reason}</source>
@@ -3799,6 +3828,10 @@
   <message>
    <source>{name} is damaged: its flat design has more colours than its list.</source>
    <translation>{name} ist beschädigt: der flächige Entwurf hat mehr Farben als die Liste.</translation>
+  </message>
+  <message>
+   <source>trying every order</source>
+   <translation>alle Reihenfolgen werden versucht</translation>
   </message>
   <message>
    <source>{error} Make the day longer, or things shorter.</source>
@@ -5078,7 +5111,7 @@
   </message>
   <message>
    <source> The second name that its file had still has the earlier version.</source>
-   <translation type="unfinished" />
+   <translation> Der zweite Name, den die Datei hatte, hat noch den früheren Stand.</translation>
   </message>
   <message>
    <source>Go back to what was saved</source>
@@ -5110,7 +5143,7 @@
   </message>
   <message>
    <source>{error} Until then two windows may open this print.</source>
-   <translation type="unfinished" />
+   <translation>{error} Bis dahin können zwei Fenster diesen Druck öffnen.</translation>
   </message>
   <message>
    <source>Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks.</source>
@@ -6181,10 +6214,6 @@
    <translation>Noch nicht gespeichert</translation>
   </message>
   <message>
-   <source>Save the changes to {title}?</source>
-   <translation>Die Änderungen an {title} speichern?</translation>
-  </message>
-  <message>
    <source>Throw them away</source>
    <translation>Wegwerfen</translation>
   </message>
@@ -6197,10 +6226,6 @@
    <translation>Ungespeicherte Arbeit</translation>
   </message>
   <message>
-   <source>Nomos ended without saving {title}. Take it up where it stood?</source>
-   <translation>Nomos endete, ohne {title} zu speichern. Dort weitermachen, wo es stand?</translation>
-  </message>
-  <message>
    <source>Throw it away</source>
    <translation>Wegwerfen</translation>
   </message>
@@ -6210,23 +6235,23 @@
   </message>
   <message>
    <source>The file has another name</source>
-   <translation type="unfinished" />
+   <translation>Die Datei heißt jetzt anders</translation>
   </message>
   <message>
    <source>{title} was opened from {name}, which is called {now} now.</source>
-   <translation type="unfinished" />
+   <translation>{title} wurde aus {name} geöffnet; die Datei heißt jetzt {now}.</translation>
   </message>
   <message>
    <source>It can go on in that file, with its record of the bench, or under a name of its own.</source>
-   <translation type="unfinished" />
+   <translation>Es kann in dieser Datei weitergehen, mit dem Protokoll von der Werkbank, oder unter eigenem Namen.</translation>
   </message>
   <message>
    <source>Under a name of its own</source>
-   <translation type="unfinished" />
+   <translation>Unter eigenem Namen</translation>
   </message>
   <message>
    <source>Go on in it</source>
-   <translation type="unfinished" />
+   <translation>Darin weitermachen</translation>
   </message>
   <message>
    <source>Printed already</source>
@@ -6245,6 +6270,14 @@
    <translation>Ändern</translation>
   </message>
   <message>
+   <source>Save the changes to {title}?</source>
+   <translation>Die Änderungen an {title} speichern?</translation>
+  </message>
+  <message>
+   <source>Nomos ended without saving {title}. Take it up where it stood?</source>
+   <translation>Nomos endete, ohne {title} zu speichern. Dort weitermachen, wo es stand?</translation>
+  </message>
+  <message>
    <source>A copy of unsaved work is damaged and was left in {folder}: {damaged}.</source>
    <translation>Eine Kopie ungespeicherter Arbeit ist beschädigt und blieb in {folder}: {damaged}.</translation>
   </message>
@@ -6254,7 +6287,7 @@
   </message>
   <message>
    <source>{path} is not there any more, or is another print now: save this work under a name.</source>
-   <translation type="unfinished" />
+   <translation>{path} ist nicht mehr da oder ist jetzt ein anderer Druck: diese Arbeit unter einem Namen sichern.</translation>
   </message>
   <message>
    <source>where they differ</source>
@@ -7331,10 +7364,6 @@ G</translation>
    <translation>{planned_sheets} zuschneiden</translation>
   </message>
   <message>
-   <source>{title} ({name}{state}) — Nomos</source>
-   <translation>{title} ({name}{state}) — Nomos</translation>
-  </message>
-  <message>
    <source>, {out} out</source>
    <translation>, {out} verschoben</translation>
   </message>
@@ -7381,6 +7410,10 @@ G</translation>
   <message>
    <source>, changed</source>
    <translation>, geändert</translation>
+  </message>
+  <message>
+   <source>{title} ({name}{state}) — Nomos</source>
+   <translation>{title} ({name}{state}) — Nomos</translation>
   </message>
   <message>
    <source>open a sketch</source>
@@ -7547,12 +7580,16 @@ G</translation>
    <translation>Einstellungen und ungespeicherte Arbeit lassen sich nicht in den eigenen Ordnern aufheben; bis zum Neustart dieses Rechners liegen sie in {}. An einem beschreibbaren Ort speichern.</translation>
   </message>
   <message>
-   <source>Nothing answers at the display {wanted}; nomos plan and nomos check work without one.</source>
-   <translation>Am Bildschirm {wanted} antwortet nichts; nomos plan und nomos check arbeiten ohne.</translation>
-  </message>
-  <message>
    <source>There is no display to open a window on; nomos plan and nomos demo --out DIR work without one.</source>
    <translation>Es gibt keinen Bildschirm für ein Fenster; nomos plan und nomos demo --out DIR arbeiten ohne.</translation>
+  </message>
+  <message>
+   <source>QT_QPA_PLATFORM asks for {wanted}, which this Qt does not have; it has {plugins}.</source>
+   <translation>QT_QPA_PLATFORM verlangt {wanted}, was dieses Qt nicht hat; es hat {plugins}.</translation>
+  </message>
+  <message>
+   <source>Nothing answers at the display {wanted}; nomos plan and nomos check work without one.</source>
+   <translation>Am Bildschirm {wanted} antwortet nichts; nomos plan und nomos check arbeiten ohne.</translation>
   </message>
   <message>
    <source>There is unsaved work of another time: start without a file to see it.</source>
@@ -7607,12 +7644,16 @@ G</translation>
    <translation>Noch ist kein Bogen durch alle Druckgänge gekommen.</translation>
   </message>
   <message>
+   <source>{name} cannot be put aside: {what}.</source>
+   <translation>{name} lässt sich nicht beiseitelegen: {what}.</translation>
+  </message>
+  <message>
    <source>The log could not be written ({error}).</source>
-   <translation type="unfinished" />
+   <translation>Das Protokoll konnte nicht geschrieben werden ({error}).</translation>
   </message>
   <message>
    <source> {lost} things are not in it.</source>
-   <translation type="unfinished" />
+   <translation> {lost} Einträge stehen nicht darin.</translation>
   </message>
   <message>
    <source>A new edition begins; the record so far is kept as {name}.</source>
@@ -7620,7 +7661,7 @@ G</translation>
   </message>
   <message>
    <source>The record of the bench was taken along from {old}.</source>
-   <translation type="unfinished" />
+   <translation>Das Protokoll der Werkbank wurde aus {old} mitgenommen.</translation>
   </message>
   <message>
    <source>line makes</source>
@@ -7636,11 +7677,11 @@ G</translation>
   </message>
   <message>
    <source>The disk or the current failed as the last line of {name} was written: compare the last sheet with the stack.</source>
-   <translation type="unfinished" />
+   <translation>Platte oder Strom versagten, als die letzte Zeile von {name} geschrieben wurde: das letzte Blatt mit dem Stapel vergleichen.</translation>
   </message>
   <message>
    <source>This print is open in another window: write it down there.</source>
-   <translation type="unfinished" />
+   <translation>Dieser Druck ist in einem anderen Fenster offen: dort eintragen.</translation>
   </message>
   <message>
    <source>{name} was gone and has been written again from what was known.</source>
@@ -7648,23 +7689,19 @@ G</translation>
   </message>
   <message>
    <source>{name} is the record of another print. With the first pull here it is put aside, and a new one begins.</source>
-   <translation type="unfinished" />
+   <translation>{name} ist das Protokoll eines anderen Drucks. Mit dem ersten Abzug hier wird es beiseitegelegt, und ein neues beginnt.</translation>
   </message>
   <message>
    <source>The record of another print was put aside as {name}.</source>
-   <translation type="unfinished" />
+   <translation>Das Protokoll eines anderen Drucks wurde als {name} beiseitegelegt.</translation>
   </message>
   <message>
    <source>The log cannot be written in {parent} ({what}).</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{name} cannot be put aside: {what}.</source>
-   <translation>{name} lässt sich nicht beiseitelegen: {what}.</translation>
+   <translation>Das Protokoll kann in {parent} nicht geschrieben werden ({what}).</translation>
   </message>
   <message>
    <source>The record in {old} could not be taken along ({what}).</source>
-   <translation type="unfinished" />
+   <translation>Das Protokoll in {old} konnte nicht mitgenommen werden ({what}).</translation>
   </message>
   <message>
    <source>The record stays in {old} and could not be copied beside {name} ({what}).</source>
@@ -7740,7 +7777,7 @@ G</translation>
   </message>
   <message>
    <source>   being written: {waiting}</source>
-   <translation type="unfinished" />
+   <translation>   wird geschrieben: {waiting}</translation>
   </message>
   <message>
    <source>{said}   {beyond} of layers no longer planned</source>
@@ -11264,7 +11301,7 @@ N</translation>
   </message>
   <message>
    <source> Below, the {rows} that were pulled last.</source>
-   <translation type="unfinished" />
+   <translation> Darunter die {rows}, die zuletzt gezogen wurden.</translation>
   </message>
   <message>
    <source>, {pace} min a pull.</source>

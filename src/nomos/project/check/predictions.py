@@ -41,7 +41,7 @@ def read_predictions(data: bytes | None) -> Predictions | None:
     """Out of a file; None where it has none that make sense, as those of earlier forms."""
     try:
         return msgspec.json.decode(data, type=Predictions) if data is not None else None
-    except (msgspec.DecodeError, RecursionError):
+    except (msgspec.DecodeError, UnicodeDecodeError, RecursionError):
         return None
 
 
