@@ -188,3 +188,11 @@ def flush_folder(folder: Path) -> None:
             os.fsync(handle)
         finally:
             os.close(handle)
+
+
+def has_second_name(path: Path) -> bool:
+    """Whether a file is also another by a hard link, which saving whole or not at all cannot keep."""
+    try:
+        return path.stat().st_nlink > 1
+    except OSError:
+        return False

@@ -99,7 +99,8 @@ class Replay:
         if event.layer >= 0 and not event.pull:
             self.state.beyond += 1
             return
-        placed = replace(event, layer=self._place[event.pull]) if event.pull else event
+        place = self._place[event.pull] if event.pull else event.layer
+        placed = event if place == event.layer else replace(event, layer=place)
         if event.kind in PULLED:
             self._since.append(self.state.pull(placed))
             if placed.layer >= len(self._planned) or event.sheet > self._sheets:

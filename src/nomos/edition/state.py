@@ -2,7 +2,7 @@
 
 from collections import Counter
 from collections.abc import Iterable
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 
 from nomos.edition.log import Event, Printed
 
@@ -147,9 +147,7 @@ class EditionState:
         """One sheet had a layer; what there was before, to take it back with."""
         history, layer = self.histories[event.sheet], event.layer
         last = self.pulled_at.setdefault(layer, {})
-        before = Pulled(
-            event, history.layers.get(layer), history.spoiled_at, history.reason, last.get(event.sheet)
-        )
+        before = history.layers.get(layer), history.spoiled_at, history.reason, last.get(event.sheet)
         sacrificed = history.spoiled_at not in (None, layer)
         how = "sacrificed" if sacrificed else event.kind
         self.pulled.setdefault(layer, []).append((event.at, event.sheet, how))
@@ -158,7 +156,7 @@ class EditionState:
         self._change(history, layer, event.kind)
         if event.kind == "spoiled" and not sacrificed:
             self._lose(history, layer, event.text)
-        return replace(before, popped=self._pop(event))
+        return Pulled(event, *before, self._pop(event))
 
     def _pop(self, event: Event) -> bool:
         """Whether the sheet pulled was next and goes; the queue is made anew where another was."""
@@ -232,7 +230,9 @@ class EditionState:
         if history.spoiled_at is not None:
             self.complete.pop(history.sheet, None)
             return
-        reached = next((n for n in range(len(self.pulls)) if n not in history.layers), len(self.pulls))
+        reached = 0
+        while reached in history.layers:
+            reached += 1
         self._reached[reached] += by
         if reached >= self.layers and by > 0:
             repaired = "repaired" in history.layers.values()
@@ -241,7 +241,7 @@ class EditionState:
             self.complete.pop(history.sheet, None)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, slots=True)
 class Pulled:
     """A pull, and what there was before it. popped : whether its sheet was next, and went."""
 

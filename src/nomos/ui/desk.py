@@ -64,6 +64,7 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
         document, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
         designer, Inker(document, runner, keeper, dialogs),
     )  # fmt: skip
+    bencher.log_read = lambda: files.log_read
     guard = PrintedGuard(document, bencher.book, dialogs)
     guard.told.connect(controller.told)
     guard.refused.connect(controller.look_again)

@@ -3,10 +3,11 @@
 import re
 from collections.abc import Callable
 from pathlib import Path
-from typing import cast
+from typing import NamedTuple, cast
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from nomos.atomic import has_second_name
 from nomos.errors import BadInput
 from nomos.file_lock import FileLock, ForeignLock, Holder, acquire, lock_of
 from nomos.language import tr
@@ -19,7 +20,17 @@ from nomos.ui.frame.foretold import Foretold
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.stations.bench.log_files import ReadAhead, read_ahead
 from nomos.ui.stations.design.hand import Designer
+
+
+class _Read(NamedTuple):
+    """A project file as it was read, with what it says was foretold, and the log beside it."""
+
+    project: Project
+    assets: dict[str, bytes]
+    predicted: bytes | None
+    log: ReadAhead | None
 
 
 class Files(QObject):
@@ -50,6 +61,8 @@ class Files(QObject):
         designer.may_leave = self._may_leave
         self._lock: FileLock | None = None
         self._foreign = ""
+        self.log_read: ReadAhead | None = None
+        """The log of the project that is being begun, while it is."""
         self.studio: Path | None = None
         """The file of this machine's studio, whether it is there or not."""
         document.changed.connect(self._let_go)
@@ -82,25 +95,29 @@ class Files(QObject):
         """Read it beside the window; what it holds is held from when it is there."""
         asked_at, mark = self._document.project, mark_of(path)
 
-        def take(read: tuple[Project, dict[str, bytes], bytes | None]) -> None:
+        def work(_progress: Progress) -> _Read:
+            project, assets = load(path)
+            return _Read(project, assets, predicted_in(path), read_ahead(path, project))
+
+        def take(read: _Read) -> None:
             if not self._may_leave(asked_at):
                 return
             if mark_of(path) != mark:
                 # Another window has saved it meanwhile.
                 self._open_project(path)
                 return
-            self._begin_on(path, *read)
+            self._begin_on(path, read)
 
-        self._reading.do(lambda _progress: (*load(path), predicted_in(path)), take)
+        self._reading.do(work, take)
 
-    def _begin_on(
-        self, path: Path, project: Project, assets: dict[str, bytes], predicted: bytes | None
-    ) -> None:
+    def _begin_on(self, path: Path, read: _Read) -> None:
         found = self._locked(path)
         if isinstance(found, Holder) and not self._questions.open_to_read(path.name, str(found)):
             return
-        self._foretold.opened(project, predicted)
-        self._document.begin(project, assets, path=path, saved=True)
+        self._foretold.opened(read.project, read.predicted)
+        self.log_read = read.log
+        self._document.begin(read.project, read.assets, path=path, saved=True)
+        self.log_read = None
         self._lock = found if isinstance(found, FileLock) else None
         self._document.read_only = isinstance(found, Holder)
         self.opened.emit("blocks")
@@ -218,7 +235,7 @@ class Files(QObject):
                 tr("{name} is open in a window of {held}: choose another name.", name=path.name, held=found)
             )
             return False
-        second_name = _has_second_name(path)
+        second_name = has_second_name(path)
         try:
             self._document.save(path, predicted=self._foretold.now())
         except BadInput as error:
@@ -379,11 +396,3 @@ class Files(QObject):
                 )
             ),
         )
-
-
-def _has_second_name(path: Path) -> bool:
-    """Whether a file is also another by a hard link, which saving whole or not at all cannot keep."""
-    try:
-        return path.stat().st_nlink > 1
-    except OSError:
-        return False

@@ -23,6 +23,7 @@ from nomos.project.edition.sheets import Record, record_from
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
+from nomos.ui.stations.bench.log_files import ReadAhead
 from nomos.ui.stations.bench.logbook import LogBook
 from nomos.ui.stations.bench.proofs import ProofBook
 
@@ -71,6 +72,9 @@ class Bencher(QObject):
         self.guide: int | None = None
         self.sheet: int | None = None
         self._said: dict[str, int] = {}
+        self._record: tuple[Project, object, Record] | None = None
+        self.log_read: Callable[[], ReadAhead | None] = lambda: None
+        """The log that was read with the project that begins, if it was."""
         self._air, self._scales = ThermoHygrometer(), Scales()
         document.changed.connect(self._project_changed)
 
@@ -79,6 +83,7 @@ class Bencher(QObject):
             self.book.wait()
             self.book.end_practice()
             self.book.forget()
+            self.book.take(self.log_read())
             self.guide, self.asking_reason, self.asking_cut = None, False, False
 
     def keep_in(self, folder: Path | None) -> None:
@@ -106,7 +111,11 @@ class Bencher(QObject):
     def record(self) -> Record | None:
         """The record as far as it goes; None without a project."""
         project, state = self._document.project, self.state()
-        return None if project is None or state is None else record_from(project, state)
+        if project is None or state is None:
+            return None
+        if self._record is None or self._record[0] is not project or self._record[1] is not state.moment:
+            self._record = (project, state.moment, record_from(project, state))
+        return self._record[2]
 
     def add(self, kind: EventKind, **figures: object) -> bool:
         """Put an event on disk, and then count it; whether it is there."""

@@ -2,15 +2,52 @@
 
 import contextlib
 import shutil
+from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
 from nomos.atomic import beside
-from nomos.edition import LogError
+from nomos.edition import LogError, LogText, Replay, read_log_text
+from nomos.errors import BadInput
 from nomos.folders import state_folder
 from nomos.language import tr
+from nomos.project import Project
+from nomos.project.edition.printed import is_of_another
+from nomos.project.edition.sheets import log_path, replay_of
+from nomos.project.model.sheets import planned_sheets
+from nomos.ui.stations.bench.log_writer import Stamp, stamp_of
 
 PRACTICE, _PROOFS = "practice", ".proofs"
+
+
+def plan_of(project: Project) -> object:
+    """What of a project decides what its log comes to."""
+    planned = tuple(pull.id for pull in project.impressions)
+    return planned, planned_sheets(project), project.sheet_by_sheet
+
+
+@dataclass(frozen=True, eq=False)
+class ReadAhead:
+    """A log as it was read, and what it comes to by a plan."""
+
+    path: Path
+    stamp: Stamp | None
+    text: LogText
+    key: object
+    replay: Replay
+
+
+def read_ahead(path: Path, project: Project) -> ReadAhead | None:
+    """Read the log beside a project file: a large one takes seconds. None where there is none to be taken."""
+    log = log_path(path)
+    stamp = stamp_of(log)
+    try:
+        text = read_log_text(log)
+    except BadInput:
+        return None
+    if stamp is None or is_of_another(project, text.events) or not project.impressions:
+        return None
+    return ReadAhead(log, stamp, text, plan_of(project), replay_of(project, text.events))
 
 
 def bench_folder() -> Path:

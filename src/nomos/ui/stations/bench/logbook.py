@@ -11,16 +11,23 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.atomic import beside, replacing
-from nomos.edition import EditionState, Event, Replay, locked, now_text, read_log, read_log_text
+from nomos.edition import EditionState, Event, LogText, Replay, locked, now_text, read_log, read_log_text
 from nomos.errors import BadInput
 from nomos.folders import file_name
 from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import is_of_another, written
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path, replay_of
-from nomos.project.model.sheets import planned_sheets
 from nomos.ui.frame.document import Document
-from nomos.ui.stations.bench.log_files import PRACTICE, bench_folder, proofs_of, put_aside, throw_away
+from nomos.ui.stations.bench.log_files import (
+    PRACTICE,
+    ReadAhead,
+    bench_folder,
+    plan_of,
+    proofs_of,
+    put_aside,
+    throw_away,
+)
 from nomos.ui.stations.bench.log_writer import LogChangedError, LogWriter, Stamp, stamp_of
 
 Said = Callable[[Project, EditionState, str], Sequence[Event]]
@@ -135,6 +142,15 @@ class LogBook(QObject):
             self.told.emit(str(error))
         return self._events
 
+    def take(self, read: ReadAhead | None) -> None:
+        """Take over a log that was read beside the window, unless it has changed since."""
+        if read is None or self._waiting or read.path != self.path or stamp_of(read.path) != read.stamp:
+            return
+        self.forget()
+        self._foreign, self._read_from, self._size = False, (read.path, read.stamp), read.text.size
+        self._events, self._replay = list(read.text.events), (read.key, read.replay)
+        self._say_odd(read.path, read.text)
+
     def _read(self, path: Path) -> None:
         """Read what is not known yet. Raises LogError."""
         found = read_log_text(path, since=self._size)
@@ -153,6 +169,10 @@ class LogBook(QObject):
             return
         self._size = found.size
         self._count(found.events)
+        self._say_odd(path, found)
+
+    def _say_odd(self, path: Path, found: LogText) -> None:
+        """Say what in a log makes no sense, and what is in doubt."""
         if found.aside:
             what = tr("line makes") if found.aside == 1 else tr("lines make")
             self.told.emit(
@@ -184,8 +204,7 @@ class LogBook(QObject):
         if project is None or not project.impressions:
             return None
         events = self.events()
-        planned = tuple(pull.id for pull in project.impressions)
-        key = (planned, planned_sheets(project), project.sheet_by_sheet)
+        key = plan_of(project)
         if self._replay is None or self._replay[0] != key:
             self._replay = (key, replay_of(project, events))
         return self._replay[1].state
