@@ -209,7 +209,7 @@ def test_a_fault_of_the_program_shows_no_traceback(
         raise RuntimeError("a wheel came off")
 
     monkeypatch.setattr(cli, "run", broken)
-    assert __main__.main() == 1
+    assert __main__.answer([]) == 1
     said = capsys.readouterr().err
     assert "Traceback" not in said
     log = Path(said.rsplit(" ", 1)[1].strip().rstrip("."))

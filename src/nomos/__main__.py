@@ -92,19 +92,24 @@ def _end_on_signals() -> None:
 
 
 def main() -> int:
-    """Run Nomos with the process's arguments; returns the exit status."""
+    """Run Nomos as this process, with its arguments, signals and output; returns the exit status."""
     # Before all else: tables of words are made when their modules are.
     _choose_language(sys.argv[1:])
-    from nomos.cli.main import BAD_INPUT, run
-
     _speak_plainly()
     _end_on_signals()
     if sys.argv[1:2] == ["thumbnail"]:
         from nomos.memory import limit_this_process
 
         limit_this_process(_THUMBNAIL_BYTES, _THUMBNAIL_S)
+    return answer(sys.argv[1:])
+
+
+def answer(arguments: list[str]) -> int:
+    """Do what the arguments say; whatever comes, it is said in a line. Returns the exit status."""
+    from nomos.cli.main import BAD_INPUT, run
+
     try:
-        status = run(sys.argv[1:], _open_window)
+        status = run(arguments, _open_window)
         # A full disk behind a redirection shows only now.
         sys.stdout.flush()
         return status

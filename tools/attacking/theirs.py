@@ -226,13 +226,20 @@ def _lost(before: dict[str, bytes], folder: Path, command: str, status: int) -> 
 
 
 def _in_child(life: Callable[[], Any]) -> int:
+    # A signal that came before the child is at its life would end up in whatever forked it.
+    ending = {signal.SIGTERM, signal.SIGHUP, signal.SIGINT}
+    signal.pthread_sigmask(signal.SIG_BLOCK, ending)
     child = os.fork()
     if child == 0:
-        with contextlib.suppress(BaseException), open(os.devnull, "w") as nowhere:
-            os.dup2(nowhere.fileno(), 1)
-            os.dup2(nowhere.fileno(), 2)
-            life()
-        os._exit(0)
+        try:
+            with contextlib.suppress(BaseException), open(os.devnull, "w") as nowhere:
+                os.dup2(nowhere.fileno(), 1)
+                os.dup2(nowhere.fileno(), 2)
+                signal.pthread_sigmask(signal.SIG_UNBLOCK, ending)
+                life()
+        finally:
+            os._exit(0)
+    signal.pthread_sigmask(signal.SIG_UNBLOCK, ending)
     return child
 
 
