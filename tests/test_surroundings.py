@@ -106,3 +106,19 @@ def test_chance_begins_with_a_whole_number(kept: Path, capsys: pytest.CaptureFix
     for odd in ("-1", "1.5", "x", str(2**40)):
         assert run(["separate", str(kept), "--seed", odd], lambda *_: 0) == 2
         assert "--seed" in capsys.readouterr().err
+
+
+def test_output_that_was_closed_before_is_no_fault(kept: Path) -> None:
+    """As cron and service managers may start it."""
+    script = '"$0" -m nomos check "$1" >&- 2>&-'
+    done = subprocess.run(["bash", "-c", script, sys.executable, str(kept)], check=False, timeout=120)
+    assert done.returncode == 0
+
+
+def test_a_compositor_of_another_session_and_a_platform_that_is_not_there(kept: Path) -> None:
+    status, _, told = nomos(str(kept), DISPLAY="", WAYLAND_DISPLAY="wayland-of-old", QT_QPA_PLATFORM="")
+    assert (status, told.startswith("nomos: Nothing answers at the display wayland-of-old")) == (2, True)
+    status, _, told = nomos(str(kept), DISPLAY="", WAYLAND_DISPLAY="", QT_QPA_PLATFORM="wayland")
+    assert (status, told.startswith("nomos: There is no display")) == (2, True)
+    status, _, told = nomos(str(kept), QT_QPA_PLATFORM="nowhere")
+    assert (status, "asks for nowhere" in told) == (2, True)

@@ -34,6 +34,7 @@ from nomos.project.edition.carving import (
     with_craft,
     with_material,
 )
+from nomos.project.edition.cues import slab_cautions
 from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
 from nomos.project.inks.data import with_ink_data
 from nomos.project.model.edits import new_project
@@ -209,3 +210,14 @@ def test_a_large_page_is_planned_no_finer_than_it_needs() -> None:
     assert carved.carving.px_per_mm == pytest.approx(6.0, rel=1e-3)
     assert carved.carving.stays_mm2 == pytest.approx((2200 * 2500 - 1100 * 600) / 64, rel=0.01)
     assert carved.carving.outline_mm == pytest.approx(2 * (2200 + 2500 + 1100 + 600) / 8, rel=0.01)
+
+
+def test_oil_that_is_washed_with_water_heats_a_rag_all_the_same(demo: Demo) -> None:
+    """Drying oils do, whatever cleans them; solvent is said only where it is what cleans."""
+    project, said = demo[0], {}
+    for vehicle in ("oil", "water-washable oil", "water-based"):
+        inks = tuple(replace(ink, vehicle=vehicle) for ink in project.inks)
+        made = replace(project, inks=inks)
+        said[vehicle] = " ".join(slab_cautions(made, made.impressions[0]))
+    assert ["Oily rags" in said[each] for each in said] == [True, True, False]
+    assert ["Solvent" in said[each] for each in said] == [True, False, False]

@@ -10,10 +10,11 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from msgspec.structs import replace
+from PyQt6.QtCore import QTimer
 
 from nomos.errors import BadInput
 from nomos.progress import Progress
-from nomos.project import Assets, Project, ProjectError, save
+from nomos.project import Assets, Project, ProjectError, load, save
 from nomos.project.blocks.edits import with_bare_colour, with_colour, with_printed_colour
 from nomos.project.blocks.pulls import moved_impression
 from nomos.project.inks.edits import with_strength
@@ -236,3 +237,42 @@ def test_a_damaged_copy_is_said_and_stays_and_a_refused_one_goes(tmp_path: Path,
     assert document.project is None
     assert [path.name for path in tmp_path.glob("*.nomos")] == ["999999998.nomos"]
     assert "damaged" in told[0]
+
+
+def test_while_a_slow_disk_saves_the_window_goes_on_being_drawn(
+    little_desk: Desk, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    """The disk answers only when the window's own clock has gone on; what was saved is what stood then."""
+    desk, ticks, flushed = little_desk, list[int](), os.fsync
+    ticked = threading.Event()
+    clock = QTimer()
+
+    def tick() -> None:
+        ticks.append(1)
+        if len(ticks) == 3:
+            ticked.set()
+
+    def slow(handle: int) -> None:
+        assert ticked.wait(60)
+        flushed(handle)
+
+    monkeypatch.setattr(os, "fsync", slow)
+    clock.timeout.connect(tick)
+    clock.start(5)
+    desk.controller.blocks.set_trap(1.1)
+    desk.document.save(tmp_path / "slow.nomos")
+    clock.stop()
+    assert len(ticks) >= 3
+    assert not desk.document.unsaved
+    assert load(tmp_path / "slow.nomos")[0].trap_mm == 1.1
+
+
+def test_a_notice_that_lasts_stays_whatever_is_opened(little_desk: Desk) -> None:
+    notice = little_desk.window.notice
+    notice.warn("Work is kept in a passing folder.")
+    for n in range(6):
+        notice.tell(f"Something passing, {n}.")
+    little_desk.files.opened.emit("blocks")
+    assert notice.text() == "Work is kept in a passing folder."
+    notice.put_away.click()
+    assert notice.text() == ""
