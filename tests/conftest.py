@@ -11,6 +11,7 @@ import pytest
 from hypothesis import HealthCheck, settings
 from msgspec.structs import replace
 
+from nomos.base.units import show_lengths_in
 from nomos.cli.common import answers
 from nomos.colour import Lab
 from nomos.demo import demo_project
@@ -28,7 +29,6 @@ from nomos.project import (
 from nomos.project.blocks.edits import with_flat_design
 from nomos.project.model.edits import new_project
 from nomos.registration import KentoSettings, Rect
-from nomos.units import show_lengths_in
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
 

@@ -11,8 +11,8 @@ import numpy as np
 import pytest
 from PIL import Image
 
+from nomos.base.errors import BadInput
 from nomos.cli.main import run
-from nomos.errors import BadInput
 from nomos.project import load
 from nomos.project.blocks.reduction import is_reduction
 

@@ -10,12 +10,12 @@ import numpy as np
 import pytest
 from msgspec.structs import replace
 
+from nomos.base.errors import BadInput
 from nomos.cli.main import run
 from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.colour.fitting import Reading
 from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
 from nomos.colour.spectra import WAVELENGTHS_NM
-from nomos.errors import BadInput
 from nomos.formats import read_inks, read_readings
 from nomos.project import Assets, Project, load, save
 from nomos.project.inks.chart import overlap_chart

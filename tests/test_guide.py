@@ -5,7 +5,7 @@ import re
 import pytest
 
 from nomos import guide
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.project.model import store
 from nomos.ui.frame.keyboard import BINDINGS
 from nomos.ui.frame.state import STATIONS

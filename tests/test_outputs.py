@@ -13,11 +13,11 @@ from pathlib import Path
 import pytest
 from msgspec.structs import replace
 
-from nomos.atomic import previous_of
+from nomos.base.atomic import previous_of
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import FileLock, acquire, lock_of
 from nomos.cli.main import _parser, run
 from nomos.edition import read_log
-from nomos.errors import BadInput
-from nomos.file_lock import FileLock, acquire, lock_of
 from nomos.formats.outputs import UNFINISHED, filling
 from nomos.project import Assets, Project, load, save
 from nomos.project.edition.sheets import log_path

@@ -7,12 +7,12 @@ from pathlib import Path
 
 import pytest
 
-from nomos import folders
+from nomos.base import folders
+from nomos.base.errors import BadInput
+from nomos.base.reading import read_whole
 from nomos.cli.main import run
-from nomos.errors import BadInput
 from nomos.order.calendar import day_of
 from nomos.project import Assets, Project, save
-from nomos.reading import read_whole
 from nomos.ui.start import _answers
 
 

@@ -10,7 +10,7 @@ import sys
 import traceback
 from pathlib import Path
 
-from nomos.language import visible
+from nomos.base.language import visible
 
 
 def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
@@ -36,7 +36,7 @@ def _choose_language(arguments: list[str]) -> None:
 
 
 def _log_fault() -> Path:
-    from nomos.folders import state_folder
+    from nomos.base.folders import state_folder
 
     path = state_folder() / "fault.log"
     path.write_text(traceback.format_exc(), "utf-8", errors="replace")
@@ -98,7 +98,7 @@ def main() -> int:
     _speak_plainly()
     _end_on_signals()
     if sys.argv[1:2] == ["thumbnail"]:
-        from nomos.memory import limit_this_process
+        from nomos.base.memory import limit_this_process
 
         limit_this_process(_THUMBNAIL_BYTES, _THUMBNAIL_S)
     return answer(sys.argv[1:])

@@ -15,11 +15,11 @@ import numpy as np
 import pytest
 from PIL import Image
 
+from nomos.base.errors import BadInput
+from nomos.base.progress import Cancelled, Progress
 from nomos.design import read_picture, read_pixels
 from nomos.design.limits import MAX_FILE_PIXELS, check_packed, check_pixels
-from nomos.errors import BadInput
 from nomos.formats import read_masks, read_openraster
-from nomos.progress import Cancelled, Progress
 from nomos.project import Assets, Project, load, save
 from nomos.project.model import store
 

@@ -6,6 +6,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 from scipy.spatial.transform import Rotation
 
+from nomos.base.errors import BadInput
 from nomos.design import WHOLE, Cut, find_cut, read_picture
 from nomos.design.corners import SURE, find_sheet
 from nomos.design.cut import (
@@ -18,7 +19,6 @@ from nomos.design.cut import (
     to_print,
 )
 from nomos.devices.camera import Answer, Camera, Sheet, Table, on_paper
-from nomos.errors import BadInput
 
 
 @pytest.fixture(scope="module")

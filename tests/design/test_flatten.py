@@ -9,12 +9,12 @@ from hypothesis import strategies as st
 from PIL import Image
 from scipy import ndimage
 
+from nomos.base.errors import BadInput
+from nomos.base.progress import Cancelled
 from nomos.colour import delta_e00, lab_to_srgb, srgb_to_lab
 from nomos.demo import demo_picture
 from nomos.design import FlatDesign, Picture, flatten, read_picture, suggest
 from nomos.design.cleaning import majority, remove_specks
-from nomos.errors import BadInput
-from nomos.progress import Cancelled
 
 COLOURS = np.array([(244, 240, 230), (230, 190, 120), (180, 70, 50), (80, 120, 90), (30, 30, 45)], np.uint8)
 

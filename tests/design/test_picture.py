@@ -9,8 +9,8 @@ import numpy as np
 import pytest
 from PIL import Image, ImageCms
 
+from nomos.base.errors import BadInput
 from nomos.design import read_picture
-from nomos.errors import BadInput
 
 SVG = (
     b'<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="40mm" viewBox="0 0 60 40">'

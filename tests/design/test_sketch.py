@@ -3,13 +3,13 @@
 import numpy as np
 import pytest
 
+from nomos.base.errors import BadInput
+from nomos.base.progress import Cancelled
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design import Correction, FlatDesign, Picture, fill_nearest, find_cut, flatten, look
 from nomos.design.cut import light_of_cut, straightened
 from nomos.devices.camera import Answer, Camera, on_paper, scanned
 from nomos.devices.media import MEDIA, Medium
-from nomos.errors import BadInput
-from nomos.progress import Cancelled
 from tests.design.conftest import compared
 
 

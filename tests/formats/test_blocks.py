@@ -11,8 +11,8 @@ import pytest
 from lxml import etree
 from PIL import Image
 
+from nomos.base.errors import BadInput
 from nomos.colour.spectra import BANDS
-from nomos.errors import BadInput
 from nomos.formats import (
     KINDS,
     Kind,

@@ -13,7 +13,7 @@ import pytest
 from lxml import etree
 from PIL import Image
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.formats import (
     PAPERS_MM,
     Template,

@@ -6,9 +6,9 @@ import numpy as np
 import pytest
 from pypdfium2 import PdfDocument
 
+from nomos.base.errors import BadInput
 from nomos.colour import delta_e00
 from nomos.devices import Scanner
-from nomos.errors import BadInput
 from nomos.formats.chart import chart_picture, write_chart
 from nomos.project import Assets, Project, ProjectError
 from nomos.project.inks.chart import overlap_chart, read_chart

@@ -13,7 +13,7 @@ import jsonschema
 import msgspec
 import pytest
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.project import Assets, Project, load, proof_of, save
 from nomos.project.check.predictions import (
     Predictions,

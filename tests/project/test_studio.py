@@ -7,10 +7,10 @@ import msgspec
 import pytest
 from msgspec.structs import replace
 
+from nomos.base.errors import BadInput
 from nomos.carving import Tool
 from nomos.cli.main import run
 from nomos.edition import LayerFigures
-from nomos.errors import BadInput
 from nomos.project import Assets, Project, load, save
 from nomos.project.edition.sheets import Record, record_from, state_of
 from nomos.project.edition.studio import Studio, begun_in, grown, read_studio, studio_text, write_studio

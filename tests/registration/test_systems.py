@@ -9,7 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 from shapely import Polygon
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.registration import (
     BudgetSettings,
     Contacts,

@@ -7,10 +7,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nomos.base.errors import BadInput
+from nomos.base.progress import Cancelled
 from nomos.colour import Ground, Lab, ink_film, overprints, reflectance_to_lab
 from nomos.colour.stacks import FilmTable, stack_labs
-from nomos.errors import BadInput
-from nomos.progress import Cancelled
 from nomos.separation import solver
 from nomos.separation.candidates import Shelf
 from nomos.separation.plans import CandidateInk, Plan, SolverRequest, Wish, mixable_inks

@@ -8,11 +8,11 @@ import pytest
 from PIL import Image
 from PyQt6.QtCore import QPoint, Qt
 
+from nomos.base.units import PAPER_SIZES_MM
 from nomos.demo import demo_picture
 from nomos.demo.scenario import PHOTO
 from nomos.project import Project
 from nomos.ui.desk import Desk
-from nomos.units import PAPER_SIZES_MM
 from tests.ui.conftest import QTest, click, drag, project_of, settle
 
 

@@ -12,8 +12,8 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 from PyQt6.QtCore import QTimer
 
-from nomos.errors import BadInput
-from nomos.progress import Progress
+from nomos.base.errors import BadInput
+from nomos.base.progress import Progress
 from nomos.project import Assets, Project, ProjectError, load, save
 from nomos.project.blocks.edits import with_bare_colour, with_colour, with_printed_colour
 from nomos.project.blocks.pulls import moved_impression

@@ -12,7 +12,7 @@ from msgspec.structs import replace
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QApplication, QPushButton
 
-from nomos.progress import Progress
+from nomos.base.progress import Progress
 from nomos.project import Assets, Project, load, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.jobs import QUIET, Asker

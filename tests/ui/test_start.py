@@ -13,10 +13,10 @@ from PyQt6.QtCore import QTimer
 from PyQt6.QtWidgets import QApplication, QMessageBox, QPushButton
 
 from nomos import demo
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import FileLock, Holder, acquire, lock_of
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.demo import GLASSHOUSE, Scenario
-from nomos.errors import BadInput
-from nomos.file_lock import FileLock, Holder, acquire, lock_of
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Assets, Project, load, save
 from nomos.ui import start, walk
 from nomos.ui.desk import Desk

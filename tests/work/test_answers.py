@@ -10,8 +10,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nomos.errors import BadInput
-from nomos.progress import Cancelled, Progress
+from nomos.base.errors import BadInput
+from nomos.base.progress import Cancelled, Progress
 from nomos.work import Answers, Ask
 from nomos.work.answers import bytes_of
 

@@ -18,9 +18,9 @@ import nomos.demo
 import nomos.formats
 import nomos.project.blocks
 import nomos.work
+from nomos.base.progress import Cancelled, Progress
 from nomos.cli.common import answers
 from nomos.demo import POTS, demo_project
-from nomos.progress import Cancelled, Progress
 from nomos.project import Assets, Project
 from nomos.project.blocks.methods import with_method, with_usual_order
 from nomos.project.blocks.plans import PROCESS_INKS, nearest_reachable

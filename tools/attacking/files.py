@@ -294,7 +294,7 @@ def described(error: BaseException) -> str:
 
 def fault_of(act: Callable[[], object]) -> str:
     """What an act comes to: "" for what may be, a refusal in words among it."""
-    from nomos.errors import BadInput
+    from nomos.base.errors import BadInput
 
     try:
         act()

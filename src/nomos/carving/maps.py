@@ -8,10 +8,10 @@ import numpy as np
 import numpy.typing as npt
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.strips import by_strips
 from nomos.carving.materials import CarvingError, MaterialFacts, Tool, check_tools
-from nomos.language import tr
 from nomos.separation import Mask
-from nomos.strips import by_strips
 
 Floats = NDArray[np.floating]
 Floats32 = NDArray[np.float32]

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.units import range_text
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import range_text
 
 Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam"]
 MATERIALS: tuple[Material, ...] = get_args(Material)

@@ -3,10 +3,10 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from nomos.base.language import tr
+from nomos.base.units import size_text
 from nomos.carving.materials import CarvingError
-from nomos.language import tr
 from nomos.registration import Rect
-from nomos.units import size_text
 
 # Offcuts narrower than this are not worth keeping (chosen by us).
 KEPT_MM = 50.0

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from nomos.language import tr
+from nomos.base.language import tr
 
 TransferWay = Literal["turned tracing", "direct tracing", "pasted key", "toner"]
 TRANSFER_WAYS: tuple[TransferWay, ...] = get_args(TransferWay)

@@ -5,6 +5,7 @@ from collections.abc import Iterable
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.base.errors import BadInput
 from nomos.cli.common import (
     answers,
     command,
@@ -19,7 +20,6 @@ from nomos.cli.common import (
     save_out,
     say,
 )
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.colour import Lab

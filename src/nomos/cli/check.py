@@ -3,8 +3,8 @@
 import argparse
 from typing import Any
 
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, say
-from nomos.errors import BadInput
 
 DONE = 0
 _LEAST_PX, _MOST_PX = 8, 2048
@@ -22,7 +22,7 @@ def _thumbnail(options: argparse.Namespace) -> int:
     """For file managers, which ask for many at once: no separation, no proof, only what is wanted."""
     import numpy as np
 
-    from nomos.atomic import write_bytes
+    from nomos.base.atomic import write_bytes
     from nomos.formats import png
     from nomos.project import load
     from nomos.project.model.store import labels_of

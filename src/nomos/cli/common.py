@@ -8,9 +8,9 @@ from functools import cache
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.errors import BadInput
-from nomos.language import MARKS
-from nomos.reading import read_whole
+from nomos.base.errors import BadInput
+from nomos.base.language import MARKS
+from nomos.base.reading import read_whole
 
 if TYPE_CHECKING:
     import numpy as np
@@ -190,9 +190,9 @@ class Design:
 
 def flattened_design(options: argparse.Namespace) -> Design:
     """Read and flatten the design; notes go to standard error. Raises BadInput."""
+    from nomos.base.units import parse_size
     from nomos.design import SMALLEST_FEATURE_MM, read_picture
     from nomos.project import Source, digest
-    from nomos.units import parse_size
     from nomos.work.open import Wish, flatten_of
 
     count = asked_colours(options.colours)
@@ -272,8 +272,8 @@ def _in_pixels(corners: "Corners", shape: "NDArray[np.float64]") -> list[list[fl
 def _sheet_size(text: str, sheet: "Corners", shape: tuple[int, ...]) -> tuple[float, float]:
     import numpy as np
 
+    from nomos.base.units import parse_size
     from nomos.design.cut import paper_size, proportions
-    from nomos.units import parse_size
 
     if "x" in text.lower() or "×" in text:
         return parse_size(text)

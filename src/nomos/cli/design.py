@@ -5,7 +5,7 @@ import sys
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.atomic import write_bytes
+from nomos.base.atomic import write_bytes
 from nomos.cli.common import (
     MATERIAL_NAMES,
     answers,
@@ -104,13 +104,13 @@ def _flatten(options: argparse.Namespace) -> int:
 
 
 def _plan(options: argparse.Namespace) -> int:
+    from nomos.base.units import parse_size
     from nomos.project.blocks.methods import with_method
     from nomos.project.edition.carving import with_craft
     from nomos.project.edition.sheets import with_edition
     from nomos.project.edition.studio import begun_in, read_studio
     from nomos.project.model.edits import with_kento, with_trap
     from nomos.registration import KentoSettings
-    from nomos.units import parse_size
     from nomos.work.packet import write_packet
 
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None

@@ -4,10 +4,10 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.atomic import write_bytes
+from nomos.base.atomic import write_bytes
+from nomos.base.errors import BadInput
 from nomos.cli.common import MATERIAL_NAMES, answers, command, inputs_of, output, print_json, say
 from nomos.edition.log import REASONS
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.edition import EditionState, Event

@@ -3,8 +3,8 @@
 import argparse
 from typing import TYPE_CHECKING, Any
 
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, pull_called, save_out, say
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.project import Project

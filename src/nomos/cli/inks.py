@@ -4,8 +4,8 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, save_out, say
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.project import Assets, Project

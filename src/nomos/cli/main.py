@@ -8,10 +8,10 @@ from pathlib import Path
 from typing import NoReturn
 
 from nomos import guide
+from nomos.base.errors import BadInput
 from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register
 from nomos.cli.common import answers, check_outputs, command, output, say
 from nomos.cli.design import print_plan
-from nomos.errors import BadInput
 
 DONE, FAULT, BAD_INPUT = 0, 1, 2
 

@@ -3,9 +3,9 @@
 import argparse
 from typing import Any
 
-from nomos.atomic import write_bytes
+from nomos.base.atomic import write_bytes
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, save_out, say
-from nomos.errors import BadInput
 
 DONE = 0
 

@@ -4,9 +4,9 @@ import argparse
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-from nomos.atomic import write_bytes
+from nomos.base.atomic import write_bytes
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, pull_called, save_out, say
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.formats.marksheet import MarkSheet
@@ -108,8 +108,8 @@ def _contacts(
     options: argparse.Namespace, sheets: dict[str, "MarkSheet"]
 ) -> tuple["Contacts", list[float] | None]:
     """Where the sheet meets the notches; without the sheet's size, margins alike on both sides."""
+    from nomos.base.units import parse_size
     from nomos.registration import Contacts
-    from nomos.units import parse_size
 
     if options.sheet_mm:
         return Contacts.of_sheet(parse_size(options.sheet_mm), options.hand), None

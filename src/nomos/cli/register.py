@@ -3,9 +3,9 @@
 import argparse
 from typing import TYPE_CHECKING, Any
 
-from nomos.atomic import write_bytes
+from nomos.base.atomic import write_bytes
+from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, seed
-from nomos.errors import BadInput
 
 if TYPE_CHECKING:
     from nomos.project import CutBlocks, Project
@@ -49,9 +49,9 @@ def add_commands(commands: Any) -> None:
 
 
 def _kento(options: argparse.Namespace) -> int:
+    from nomos.base.units import parse_size
     from nomos.formats.plan_json import kento_figures
     from nomos.registration import KentoSettings, depth_for, place_along, place_kento
-    from nomos.units import parse_size
 
     sheet, size = parse_size(options.sheet_mm), parse_size(options.image_mm)
     image = _image(sheet, size, options.margin_mm)

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.ink import SCATTERING, Opacity, ink_film, solid_of
 from nomos.colour.layering import Film, Ground
@@ -11,7 +12,6 @@ from nomos.colour.overprinting import laid_on, measured_under
 from nomos.colour.recovery import ColourError, smooth_reflectance
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import Array
-from nomos.language import tr
 
 _ROUNDS = 40
 _DAMPING = 0.8

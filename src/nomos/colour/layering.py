@@ -12,9 +12,9 @@ from typing import Literal, NamedTuple, get_args
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour.recovery import smooth_reflectance
 from nomos.colour.spectra import XYZ_WEIGHTS, Array
-from nomos.language import tr
 
 # Counts on whenever the same inks on the same paper come out as other colours than before, with what is
 # said of it to whoever opens a print of before.

@@ -5,9 +5,9 @@ from typing import Literal, get_args
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour.cielab import XYZ_TO_SRGB, delta_e00, lab_to_xyz, srgb_encode, srgb_to_lab, xyz_to_lab
 from nomos.colour.spectra import CIE_OBSERVER, Array
-from nomos.language import tr
 
 Light = Literal["D50", "D65", "A", "LED-B1"]
 LIGHTS: tuple[Light, ...] = get_args(Light)

@@ -8,12 +8,12 @@ from math import comb
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND, Film, Surface, film_over, to_measured
 from nomos.colour.spec import Lab
 from nomos.colour.spectra import BANDS, Array
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 
 MOST_INKS = 3
 # Of the starts that a coarse lattice finds best, so many are worked out, by the number of inks in them.

@@ -6,9 +6,9 @@ from functools import cache
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import opened, tr, within
 from nomos.colour.cielab import delta_e00
 from nomos.colour.spec import Lab
-from nomos.language import opened, tr, within
 
 # CIELAB D50/2 deg of a typical colour of each name; chosen by us, by eye, no source.
 PALETTE: tuple[tuple[str, Lab], ...] = (

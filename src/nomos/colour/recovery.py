@@ -4,10 +4,10 @@ from functools import lru_cache
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.colour.cielab import lab_slope, lab_to_xyz, reflectance_to_lab
 from nomos.colour.spectra import BANDS, XYZ_WEIGHTS, Array
-from nomos.errors import BadInput
-from nomos.language import tr
 
 
 class ColourError(BadInput):

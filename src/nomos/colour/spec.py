@@ -5,10 +5,10 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour.cielab import srgb_to_lab
 from nomos.colour.ink import OPACITIES, Opacity
 from nomos.colour.recovery import ColourError
-from nomos.language import tr
 
 Lab = tuple[float, float, float]
 

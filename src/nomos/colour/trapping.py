@@ -5,10 +5,10 @@ from typing import Literal, get_args
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour.layering import Film, Ground, PaperKind
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
-from nomos.language import tr
 
 Inking = Literal["light", "normal", "heavy"]
 INKINGS: tuple[Inking, ...] = get_args(Inking)

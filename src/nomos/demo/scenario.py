@@ -5,10 +5,10 @@ from importlib.resources import files
 
 import numpy as np
 
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.demo import coldframe, photo, pots
 from nomos.design import Cut, find_cut, read_picture, read_pixels
 from nomos.design.cut import drawn_size, paper_size, proportions
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Project, Source, digest
 from nomos.project.blocks.methods import Method, with_method
 from nomos.separation import find_key

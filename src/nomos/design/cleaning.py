@@ -3,11 +3,11 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.strips import by_strips
 from nomos.design.palette import EDGE_RANGE
 from nomos.design.regions import find_regions
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
-from nomos.strips import by_strips
 
 Labels = NDArray[np.uint8]
 

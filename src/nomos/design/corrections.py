@@ -6,11 +6,11 @@ from typing import Literal
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour import Lab, delta_e00
 from nomos.design.cleaning import Labels, fill_nearest
 from nomos.design.counting import Wanted
 from nomos.design.page import Mask
-from nomos.language import tr
 
 Point = tuple[float, float]
 Kind = Literal["keep", "same", "another", "paper", "line", "no line", "fill", "brush", "drop faint"]

@@ -6,10 +6,10 @@ from functools import cache
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.strips import by_strips, looked_up
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design.cleaning import Labels
 from nomos.design.page import Mask, Rgb
-from nomos.strips import by_strips, looked_up
 
 Array = NDArray[np.float64]
 

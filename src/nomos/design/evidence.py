@@ -6,6 +6,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.colour import Lab
 from nomos.design.cleaning import Labels, fill_nearest, remove_specks, smooth_outlines
 from nomos.design.counting import Counted
@@ -13,8 +15,6 @@ from nomos.design.page import WEIGHTS, Mask, Page, disc, odd
 from nomos.design.patches import Patches
 from nomos.design.regions import find_regions
 from nomos.design.texture import POOL_MM
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 
 Array = NDArray[np.float64]
 Costs = NDArray[np.int16]

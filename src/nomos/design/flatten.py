@@ -6,6 +6,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.strips import looked_up
+from nomos.base.units import counted, length_text, range_text
 from nomos.colour import Lab, delta_e00, srgb_to_lab
 from nomos.design.cleaning import Labels, majority, on_a_slope, remove_specks
 from nomos.design.corrections import Correction, Fields, apply, drops_faint, wanted_of
@@ -28,11 +33,6 @@ from nomos.design.sketch import (
     judged_at,
     look_at,
 )
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.strips import looked_up
-from nomos.units import counted, length_text, range_text
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000

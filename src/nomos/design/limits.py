@@ -3,8 +3,8 @@
 import io
 import warnings
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 MAX_FILE_PIXELS = 150_000_000
 """A file may unpack to this many pixels: A1 at 380 dpi."""

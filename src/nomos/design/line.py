@@ -4,9 +4,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.strips import looked_up
 from nomos.colour import Lab
 from nomos.design.page import Mask, Page, disc
-from nomos.strips import looked_up
 
 # The widest stroke that is still a line, and the grain that is looked past, mm (chosen by us). A sketch may
 # be printed larger than it was drawn: wider strokes are looked for where narrow ones are not the line.

@@ -11,11 +11,11 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.design.cleaning import Labels, majority, remove_specks
 from nomos.design.page import WEIGHTS, Mask, Page
 from nomos.design.regions import find_regions
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 
 Array = NDArray[np.float64]
 Ints = NDArray[np.int32]

@@ -8,16 +8,16 @@ from typing import TYPE_CHECKING
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.strips import strips
+from nomos.base.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened, through, to_print
 from nomos.design.light import EVEN, Light
 from nomos.design.limits import MAX_FILE_PIXELS, MAX_PAGE_PIXELS, check_pixels
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
-from nomos.strips import strips
-from nomos.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 
 if TYPE_CHECKING:
     from PIL import Image

@@ -2,11 +2,11 @@
 
 from collections.abc import Sequence
 
+from nomos.base.language import tr, within
+from nomos.base.units import counted
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design.dendrogram import Joined
-from nomos.language import tr, within
-from nomos.units import counted
 
 
 def why_so_many(

@@ -6,7 +6,7 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.strips import strips
+from nomos.base.strips import strips
 
 Labels = NDArray[np.uint8]
 Ints = NDArray[np.int64]

@@ -5,6 +5,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.colour import Lab
 from nomos.design.counting import Candidates, Counted, Wanted, candidates, count_colours
 from nomos.design.evidence import Evidence, Laid, lay_colours
@@ -15,8 +17,6 @@ from nomos.design.modes import find_modes
 from nomos.design.page import WEIGHTS, Mask, Page, Rgb, grown, lab_page, looking_past, odd, steepness
 from nomos.design.patches import Patches, find_patches
 from nomos.design.texture import POOL_MM, grain_of, smoothed
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 
 # Evidence is judged at this many pixels for the smallest feature, within bounds; finer costs time and
 # finds nothing more (measured in benchmarks/).

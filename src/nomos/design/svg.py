@@ -13,11 +13,11 @@ from typing import TYPE_CHECKING
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import MM_PER_INCH, checked_size
 from nomos.design.limits import check_packed
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
-from nomos.units import MM_PER_INCH, checked_size
 
 if TYPE_CHECKING:
     from lxml import etree

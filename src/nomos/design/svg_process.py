@@ -9,7 +9,7 @@ import sys
 
 import resvg_py
 
-from nomos import typeface
+from nomos.base import typeface
 
 _MOST_BYTES = 2_000_000_000
 _MOST_SECONDS = 60

@@ -4,9 +4,9 @@ from concurrent.futures import ThreadPoolExecutor
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.design.page import WEIGHTS, Mask, Page, Rgb, odd
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 
 # How far colours are gathered, and how unlike they may be; measured in benchmarks/.
 _REACH_MM = 1.6

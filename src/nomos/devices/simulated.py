@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.progress import NULL_PROGRESS, Progress
 
 Picture = NDArray[np.uint8]
 Page = NDArray[np.float32]

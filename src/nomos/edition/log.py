@@ -19,10 +19,10 @@ from typing import Any, Literal, get_args
 
 import msgspec
 
-from nomos.atomic import flush_folder
-from nomos.errors import BadInput
-from nomos.file_lock import Holder, acquire, lock_of
-from nomos.language import tr
+from nomos.base.atomic import flush_folder
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import Holder, acquire, lock_of
+from nomos.base.language import tr
 
 EventKind = Literal[
     "layer", "good", "spoiled", "repaired", "undo", "remark", "ink", "air", "cut", "chosen", "numbered",

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from nomos.language import tr
+from nomos.base.language import tr
 
 # How often, in pulls; common practice says that it is done, how often is chosen by us.
 WIPE_GROUND, WIPE_LINES, DAMP_AGAIN, CHECK_REGISTER = 5, 8, 6, 10

@@ -3,8 +3,8 @@
 import math
 from dataclasses import dataclass
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 _MOST_SHEETS = 100_000
 

@@ -2,14 +2,14 @@
 
 from collections.abc import Sequence
 
+from nomos.base.language import tr
+from nomos.base.units import length_text, size_text
 from nomos.formats.drawing import Drawing, Shape, Word
-from nomos.language import tr
 from nomos.project import Project
 from nomos.registration import Point, SystemPlan
 from nomos.registration.pins import nest
 from nomos.registration.settings import SYSTEM_NAMES, PinSettings
 from nomos.registration.systems.shapes import LASER_CAUTION
-from nomos.units import length_text, size_text
 
 
 def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:

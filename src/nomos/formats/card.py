@@ -2,10 +2,10 @@
 
 from pathlib import Path
 
+from nomos.base.language import tr
 from nomos.formats.outputs import write_output
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM, broken
-from nomos.language import tr
 
 _STRIPE_MM, _BARS = 24.0, 4
 _HOW = tr(

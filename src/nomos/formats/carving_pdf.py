@@ -7,15 +7,15 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
+from nomos.base.folders import file_name
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import counted, length_text, number
 from nomos.carving.maps import FIRST_DEPTH_MM, TOO_NARROW, bevels, widest_places
-from nomos.folders import file_name
 from nomos.formats.pdf import DEFAULT_PAPER, Sheet, draw_pages, new_canvas
 from nomos.formats.typesetting import BOLD, FONT, MM, broken, paragraph, rows, space, text_pages
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
 from nomos.project.edition.carving import CarvedBlock, cutting_cautions
-from nomos.units import counted, length_text, number
 
 if TYPE_CHECKING:
     from reportlab.platypus import Flowable

@@ -5,16 +5,16 @@ from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.colour import Lab, lab_to_hex, lab_to_srgb
 from nomos.colour.spectra import Array
-from nomos.errors import BadInput
 from nomos.formats.files import read_bytes
 from nomos.formats.outputs import write_output
 from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.readings import read_samples
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.inks.chart import MARK_MM, Chart, overlap_chart, read_chart
 

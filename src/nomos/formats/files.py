@@ -7,10 +7,10 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from pathlib import Path
 
-from nomos.atomic import replacing
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.reading import read_whole
+from nomos.base.atomic import replacing
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
 
 _MOST_TEXT = 20_000_000
 # The cells of a row that no column has a name for.

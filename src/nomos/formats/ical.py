@@ -2,7 +2,7 @@
 
 from datetime import UTC, datetime
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.order.calendar import Calendar
 
 _WORDS = {"print": tr("Print"), "cut": tr("Cut"), "damp": tr("Paper"), "dry": tr("Drying")}

@@ -2,10 +2,10 @@
 
 from typing import Any
 
+from nomos.base.language import tr
+from nomos.base.units import lengths_text
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import paragraph, rows, space, text_pages
-from nomos.language import tr
-from nomos.units import lengths_text
 
 _FILES = (
     (

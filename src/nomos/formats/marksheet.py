@@ -4,9 +4,9 @@ import math
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.formats.files import read_table, read_text
-from nomos.language import tr
 
 COLUMNS = ("expected_x_mm", "expected_y_mm", "measured_x_mm", "measured_y_mm")
 _WHOLE = tr("the block")

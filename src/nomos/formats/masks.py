@@ -9,20 +9,20 @@ from typing import Literal
 import numpy as np
 from PIL import Image
 
+from nomos.base.errors import BadInput
+from nomos.base.folders import file_name
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
+from nomos.base.units import MM_PER_INCH
 from nomos.colour import lab_to_hex
 from nomos.design.limits import MAX_PAGE_PIXELS, check_pixels
-from nomos.errors import BadInput
-from nomos.folders import file_name
 from nomos.formats.drawing import Drawing, Shape
 from nomos.formats.files import write_file
 from nomos.formats.openraster import MaskLayer, openraster
 from nomos.formats.outputs import filling
 from nomos.formats.svg import drawing_svg
-from nomos.language import tr
 from nomos.project import CutBlocks, Project
-from nomos.reading import read_whole
 from nomos.separation import Mask, outlines
-from nomos.units import MM_PER_INCH
 
 Kind = Literal["png", "tiff", "ora", "svg"]
 KINDS: tuple[Kind, ...] = ("png", "tiff", "ora", "svg")

@@ -14,12 +14,12 @@ import numpy as np
 from lxml import etree
 from PIL import Image
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
+from nomos.base.units import MM_PER_INCH
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed, check_pixels
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.reading import read_whole
 from nomos.separation import Mask
-from nomos.units import MM_PER_INCH
 
 MIMETYPE = "image/openraster"
 _DATE = (1980, 1, 1, 0, 0, 0)

@@ -17,11 +17,11 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Literal
 
-from nomos.atomic import clear_left_behind, flush_folder, part_prefix, previous_of, write_bytes
-from nomos.errors import BadInput
-from nomos.file_lock import check_free
+from nomos.base.atomic import clear_left_behind, flush_folder, part_prefix, previous_of, write_bytes
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import check_free
+from nomos.base.language import tr
 from nomos.formats.files import writing_into
-from nomos.language import tr
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path
 from nomos.project.model.store import MIMETYPE, SUFFIX, id_in
 
@@ -190,14 +190,16 @@ def filling(
     Files that are replaced are kept in `previous` in the folder, a project beside itself. While they are
     exchanged a file UNFINISHED.txt says so, which is left where the machine stops in the middle.
     """
-    with writing_into(folder):
-        there = folder.is_dir()
-        within = folder if there else folder.absolute().parent
-        within.mkdir(parents=True, exist_ok=True)
-        clear_left_behind(within / folder.name)
-        stage = Path(tempfile.mkdtemp(prefix=part_prefix(folder), suffix=".part", dir=within))
+    stage = Path()
     try:
         with writing_into(folder):
+            there = folder.is_dir()
+            within = folder if there else folder.absolute().parent
+            within.mkdir(parents=True, exist_ok=True)
+            clear_left_behind(within / folder.name)
+            with _undisturbed():
+                # It is known before anything can end the command.
+                stage = Path(tempfile.mkdtemp(prefix=part_prefix(folder), suffix=".part", dir=within))
             umask = os.umask(0)
             os.umask(umask)
             stage.chmod(0o777 & ~umask)
@@ -211,7 +213,8 @@ def filling(
                     stage.rename(folder)
                 flush_folder(within)
     finally:
-        shutil.rmtree(stage, ignore_errors=True)
+        if stage != Path():
+            shutil.rmtree(stage, ignore_errors=True)
 
 
 def _check_places(

@@ -6,7 +6,9 @@ from dataclasses import dataclass
 from io import BytesIO
 from typing import TYPE_CHECKING
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.formats.drawing import (
     CHECK_BAR_MM,
     CHIPS_MM,
@@ -18,8 +20,6 @@ from nomos.formats.drawing import (
     Shape,
 )
 from nomos.formats.typesetting import BOLD, FONT, MM, register_typefaces
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.registration import Point
 
 if TYPE_CHECKING:

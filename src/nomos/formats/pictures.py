@@ -6,9 +6,9 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image
 
+from nomos.base.units import MM_PER_INCH
 from nomos.colour import lab_to_srgb
 from nomos.proof import Index, render, to_rgb
-from nomos.units import MM_PER_INCH
 
 # From so many pixels on a print is written as numbers and their colours, a third of the work.
 _LARGE_PX = 12_000_000

@@ -6,11 +6,11 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import opened, tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
-from nomos.language import opened, tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, LaidSheet, Project, sheet_labs
 from nomos.project.check.inking import InkingLook
 from nomos.project.edition.card import PullCard, pull_card

@@ -6,13 +6,13 @@ from pathlib import Path
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.colour import reflectance_to_lab, smooth_reflectance
 from nomos.colour.fitting import Reading
 from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, Array
-from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
-from nomos.language import tr
 
 _HELP = tr("Columns are sample, over, thickness and either L, a, b or the bands 380 to 730.")
 _BAND = re.compile(r"(?:SPECTRAL_|SPECTRAL_NM_?|NM_?|R_?)?(\d{3})(?:NM)?", re.IGNORECASE)

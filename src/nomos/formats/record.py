@@ -9,16 +9,16 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import counted, size_text
 from nomos.edition import LayerFigures
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, MM, paragraph, rows, ruled, space, text_pages
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.blocks.methods import METHOD_WORDS, method_of
 from nomos.project.edition.carving import materials_text
 from nomos.project.edition.sheets import Record, layer_names
 from nomos.registration import SYSTEM_NAMES
-from nomos.units import counted, size_text
 
 
 def record_json(project: Project, record: Record) -> dict[str, Any]:
@@ -214,7 +214,7 @@ def process_page(
     """The progressive proofs side by side on one picture, each with its words. (height, width, 3)."""
     from PIL import Image, ImageDraw, ImageFont
 
-    from nomos import typeface
+    from nomos.base import typeface
 
     rows = -(-len(stages) // columns)
     tall = round(max(picture.shape[0] / picture.shape[1] for _, picture in stages) * tile_px)

@@ -9,14 +9,14 @@ import msgspec
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
-from nomos.errors import BadInput
 from nomos.formats.files import read_table, read_text
 from nomos.formats.outputs import write_output
-from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
 from nomos.project.edition.studio import read_studio

@@ -5,6 +5,7 @@ from typing import Any
 
 from lxml import etree
 
+from nomos.base.units import MM_PER_INCH
 from nomos.formats.drawing import (
     CHECK_BAR_MM,
     HEADING_LINE_MM,
@@ -14,7 +15,6 @@ from nomos.formats.drawing import (
     Drawing,
     Shape,
 )
-from nomos.units import MM_PER_INCH
 
 _NS = "http://www.w3.org/2000/svg"
 _FOOT_MM = 10.0

@@ -6,10 +6,11 @@ from typing import Literal
 
 import numpy as np
 
+from nomos.base.folders import file_name
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import length_text, size_text
 from nomos.colour import lab_to_hex
-from nomos.folders import file_name
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import CutBlocks, Project
 from nomos.project.blocks.boards import front_of
 from nomos.project.blocks.jigsaw import pieces_of
@@ -21,7 +22,6 @@ from nomos.project.sheet.laying import zone_places
 from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
-from nomos.units import length_text, size_text
 
 Face = Literal["block", "tracing"]
 FACES: tuple[Face, ...] = ("block", "tracing")

@@ -4,9 +4,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 from typing import Any
 
+from nomos.base.language import tr
 from nomos.formats.drawing import Drawing, Shape, Word
 from nomos.formats.template import Template
-from nomos.language import tr
 
 _APART_MM = 15.0
 _FOOT_WORDS = {"block": tr("block, mirrored"), "tracing": tr("tracing, right-reading")}

@@ -6,12 +6,12 @@ from typing import Literal
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.carving.transfer import SOLVENT_CAUTION, TRANSFERS, TransferWay
 from nomos.formats.pdf import DEFAULT_PAPER, drawings_pdf
 from nomos.formats.template import Template
 from nomos.formats.template_drawing import template_drawings
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Project
 
 Marked = Literal["stays", "goes"]

@@ -5,7 +5,7 @@ from functools import cache
 from html import escape
 from typing import TYPE_CHECKING, Any
 
-from nomos import typeface
+from nomos.base import typeface
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas

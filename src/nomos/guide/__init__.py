@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from functools import cache
 from importlib.resources import files
 
-from nomos.errors import BadInput
-from nomos.language import spoken
+from nomos.base.errors import BadInput
+from nomos.base.language import spoken
 
 PAGES = (
     "start", "design", "blocks", "inks", "order", "register", "carve", "sheets", "bench", "words",

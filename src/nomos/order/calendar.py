@@ -8,10 +8,10 @@ from typing import Literal
 
 from msgspec import Struct
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.units import counted
 from nomos.order.washing import Cleaning
-from nomos.progress import NULL_PROGRESS, Part, Progress
-from nomos.units import counted
 
 Way = Literal["whole edition", "sheet by sheet"]
 Limit = Literal["drying", "rack", "hours", "work"]

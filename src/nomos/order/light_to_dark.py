@@ -4,8 +4,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
+from nomos.base.language import tr
 from nomos.colour import Lab, Opacity
-from nomos.language import tr
 from nomos.order.washing import MUCH_LIGHTER, WEIGHT, Cleaning, cleaned
 
 # Drying of an oil-based relief ink at 20 °C before the next layer: 24 to 72 h.

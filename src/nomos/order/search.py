@@ -8,9 +8,9 @@ from math import factorial
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.spectra import Array
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 
 Order = tuple[int, ...]
 # Costs of the colours of a set of layers for some orders of its own members.

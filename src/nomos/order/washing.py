@@ -6,9 +6,9 @@ from typing import Literal
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.colour.trapping import trapping_of
-from nomos.language import tr
 
 Cleaning = Literal["none", "wipe", "wash"]
 # Minutes that count for choosing rollers; the calendar has its own.

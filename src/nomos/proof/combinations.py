@@ -8,7 +8,7 @@ from typing import cast
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.strips import looked_up, numbers_of
+from nomos.base.strips import looked_up, numbers_of
 
 Index = NDArray[np.uint8] | NDArray[np.uint16] | NDArray[np.uint32]
 # Pages are packed into numbers of two bytes, as many at a time as go in.

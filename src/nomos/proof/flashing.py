@@ -10,12 +10,12 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.design import Labels
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.proof.moved import MovedSheets
 from nomos.separation import Mask
-from nomos.together import together
 
 Floats = NDArray[np.float64]
 # Which sets of pulls, one bit each, show as a dark seam. (n,) to (n,) bool.
@@ -321,7 +321,7 @@ def on_whole_sheets(
 
     bare, seam = (
         np.array(each)
-        for each in zip(*together(flashes, range(sheets), progress=progress, words=words), strict=True)
+        for each in zip(*map_threads(flashes, range(sheets), progress=progress, words=words), strict=True)
     )
     bare_seen, seam_seen = bare > SEEN_MM2, seam > SEEN_MM2
     return Flashing(

@@ -5,10 +5,10 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
 from nomos.colour import Lab, delta_e00, srgb_to_lab
 from nomos.colour.cielab import XYZ_TO_SRGB, lab_to_xyz, srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
-from nomos.language import tr
 
 Picture = NDArray[np.uint8]
 

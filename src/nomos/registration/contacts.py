@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.kento import Hand, Rect
 
 Floats = NDArray[np.float64]

@@ -5,10 +5,10 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.registration.contacts import WALL_NAMES, Contacts
 from nomos.registration.marks import Floats, Motion
-from nomos.units import length_text
 
 # Thinner than the thinnest strip of paper one can glue on, a change is not worth making (chosen by us).
 SMALLEST_CHANGE_MM = 0.05

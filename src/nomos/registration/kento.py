@@ -10,9 +10,9 @@ the left of the print.
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.units import length_text, range_text, size_text
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import length_text, range_text, size_text
 
 Point = tuple[float, float]
 Hand = Literal["right", "left"]

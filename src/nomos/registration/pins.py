@@ -9,10 +9,10 @@ chosen by us, no source.
 import math
 from dataclasses import dataclass
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text, lengths_text
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import PinSettings, RegisterError
-from nomos.units import length_text, lengths_text
 
 # The plate, the foot, the square stub's side, the bar, and how much longer a bar's hole is: mm.
 TAB_MM, FOOT_MM = (24.0, 44.0), (36.0, 24.0)

@@ -11,11 +11,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.registration.kento import Point, Rect
 from nomos.registration.settings import MarkKind
-from nomos.units import length_text
 
 # Sizes in mm, chosen by us: a ring's disc, a cross, its line; how far apart marks stand, and from the image.
 DISC_MM, CROSS_MM, LINE_MM = 2.4, 4.0, 0.4

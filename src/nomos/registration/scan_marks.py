@@ -7,7 +7,7 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.marks import MarkFit, Motion, fit_marks
 from nomos.registration.scan_sheet import ScanError
 

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.units import length_text, range_text
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import length_text, range_text
 
 System = Literal["kento", "floating", "pins", "jig", "bed", "translucent"]
 SYSTEMS: tuple[System, ...] = get_args(System)

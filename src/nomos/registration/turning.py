@@ -4,7 +4,7 @@ import math
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from nomos.language import tr
+from nomos.base.language import tr
 
 Turn = Literal["sideways", "end over end"]
 TURNS: tuple[Turn, ...] = get_args(Turn)

@@ -3,12 +3,12 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import Ground, delta_e00
 from nomos.colour.layering import Stock
 from nomos.colour.stacks import FilmTable, stack_labs
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.separation.plans import Plan, PlannedInk, SolverRequest
 
 Array = NDArray[np.float64]

@@ -3,8 +3,8 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.strips import looked_up
 from nomos.design import Labels
-from nomos.strips import looked_up
 
 # Lightness given to the side in the light and taken from the other (chosen by us, no source).
 TINT_L, SHADE_L = 12.0, -14.0

@@ -12,11 +12,11 @@ from typing import overload
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.design import Labels, fill_nearest
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.separation.contour import contour_mask, kerf_mask
-from nomos.together import together
 
 Mask = NDArray[np.uint8]
 
@@ -123,7 +123,7 @@ def block_masks(
             mask &= 1 - kerf_mask(under_key, plan.kerf_px)
         return mask
 
-    bits = together(
+    bits = map_threads(
         lambda plan: np.packbits(cut(plan)), plans, progress=Part(progress, 0.6, 1.0),
         words=lambda _: tr("cutting block masks"),
     )  # fmt: skip
@@ -173,7 +173,7 @@ def _spread(
             inside
         ]
 
-    together(spread_in, tiles, progress=progress, words=lambda _: tr("spreading colours"))
+    map_threads(spread_in, tiles, progress=progress, words=lambda _: tr("spreading colours"))
     return spread
 
 

@@ -5,11 +5,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.strips import strips
 from nomos.colour import Lab, delta_e00
 from nomos.design import Labels, fill_nearest
 from nomos.separation.masks import BlockPlan
 from nomos.separation.outline import outline_mm
-from nomos.strips import strips
 
 # What counts as a line: on average not wider than this. Chosen by us, no source.
 LINE_WIDTH_MM = 3.5

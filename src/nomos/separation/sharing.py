@@ -6,10 +6,10 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.separation.masks import Mask
-from nomos.together import together
 
 # Room for a small roller or brush between two colours, and how many zones can be inked before the
 # first dries. Both chosen by us, no source; the user's own tools and inks decide.
@@ -64,7 +64,7 @@ def clearances(
             found[one, other] = 0.0 if flat[edges[other]].any() else away[edges[other]].min() / px_per_mm
 
     said = tr("looking for blocks that could be one")
-    together(from_one, range(count), progress=progress, words=lambda _: said)
+    map_threads(from_one, range(count), progress=progress, words=lambda _: said)
     return np.minimum(found, found.T)
 
 

@@ -13,13 +13,13 @@ from itertools import combinations
 
 import numpy as np
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.units import counted
 from nomos.separation.candidates import MISSING_INK, Shelf, Stack
 from nomos.separation.plans import MOST_BLOCKS, Plan, PlannedInk, SolverRequest
 from nomos.separation.strengths import LEAST_GAIN, MOST_TRIED, refined
-from nomos.units import counted
 
 _CHOICES = 3
 _KEPT_OF_ALL = 200

@@ -5,10 +5,10 @@ from dataclasses import replace
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.colour import ColourError
 from nomos.colour.stacks import FilmTable
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.separation.candidates import Shelf, Stack
 from nomos.separation.plans import WEAKEST, CandidateInk, Plan, PlannedInk, film_of_ink
 

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.strips import looked_up
 from nomos.design import Labels, fill_nearest
-from nomos.strips import looked_up
 
 # Steps of a graded zone. Strength is (step / 63) squared: even steps would show in the pale part, up to
 # ΔE00 14 from one to the next; squared ones stay below 2.5 (measured).

@@ -3,7 +3,7 @@
 import gc
 from importlib import import_module
 
-from nomos.progress import Progress
+from nomos.base.progress import Progress
 from nomos.ui.column import Column
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import QUIET, Asker, JobRunner

@@ -5,9 +5,9 @@ from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Part, Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.project import Assets, Project, load
 from nomos.ui.controller import Controller
 from nomos.ui.frame.beside import Beside, laid_beside, print_raster

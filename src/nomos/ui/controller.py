@@ -6,8 +6,8 @@ from typing import Any
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.project import Project, Station
 from nomos.project.blocks.pulls import moved_impression
 from nomos.separation.touch import Touch

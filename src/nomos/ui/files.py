@@ -7,11 +7,11 @@ from typing import NamedTuple, cast
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.atomic import has_second_name
-from nomos.errors import BadInput
-from nomos.file_lock import FileLock, ForeignLock, Holder, acquire, lock_of
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.atomic import has_second_name
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import FileLock, ForeignLock, Holder, acquire, lock_of
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Project, load
 from nomos.project.model.edits import with_id, with_title
 from nomos.project.model.store import SUFFIX, predicted_in

@@ -7,7 +7,7 @@ from PyQt6.QtCore import QEvent, QObject, QRect, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label

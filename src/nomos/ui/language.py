@@ -1,6 +1,6 @@
 """The language of the window: Qt's translation, from catalogues that are read as they are written.
 
-It is chosen before any other part of the window or the heart is imported: see nomos.language.
+It is chosen before any other part of the window or the heart is imported: see nomos.base.language.
 """
 
 from pathlib import Path
@@ -8,13 +8,13 @@ from xml.etree import ElementTree
 
 from PyQt6.QtCore import QCoreApplication, QLibraryInfo, QLocale, QSettings, QTranslator
 
-from nomos import language
-from nomos.folders import config_folder
+from nomos.base import language
+from nomos.base.folders import config_folder
 
 # The one that is spoken; None for English.
 _spoken: "Catalogue | None" = None
 # The folder of catalogues: <language>.ts, Qt's translation sources; tools/words.py keeps them with the code.
-_CATALOGUES = Path(language.__file__).parent / "words"
+_CATALOGUES = Path(language.__file__).parents[1] / "words"
 # As each calls itself; English stands in the code.
 LANGUAGES = {"en": "English", "de": "Deutsch"}
 

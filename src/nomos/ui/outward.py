@@ -7,8 +7,9 @@ from typing import TYPE_CHECKING
 from PyQt6.QtCore import QObject, QSettings, Qt, QTimer
 from PyQt6.QtWidgets import QApplication
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import counted
 from nomos.ui.controller import Controller
 from nomos.ui.frame import export, recent, theme
 from nomos.ui.frame import view as frame
@@ -17,7 +18,6 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.menus import Menus
 from nomos.ui.frame.notes import with_a_place
 from nomos.ui.frame.outside import about_box, pasted
-from nomos.units import counted
 
 if TYPE_CHECKING:
     from nomos.ui.frame.guide import GuideWindow

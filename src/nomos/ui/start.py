@@ -11,9 +11,10 @@ from typing import Any
 from PyQt6.QtCore import QLibraryInfo, QTimer
 from PyQt6.QtWidgets import QApplication
 
-from nomos.errors import BadInput
-from nomos.folders import passing_folders, state_folder
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.folders import passing_folders, state_folder
+from nomos.base.language import tr
+from nomos.base.units import show_lengths_in
 from nomos.project.edition.sheets import log_path
 from nomos.ui.ahead import make_ahead
 from nomos.ui.desk import Desk, set_up
@@ -22,7 +23,6 @@ from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.signals import EndedBySignal
 from nomos.ui.language import install, window_settings
-from nomos.units import show_lengths_in
 
 _ANSWER_S = 5.0
 _PASSING = tr(

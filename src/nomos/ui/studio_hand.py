@@ -6,8 +6,8 @@ from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import QObject, QSettings, Qt
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.project import Project
 from nomos.project.edition.studio import (
     Studio,

@@ -8,7 +8,7 @@ from typing import get_args
 from PyQt6.QtCore import QEventLoop
 from PyQt6.QtWidgets import QApplication
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.ui.desk import Desk
 from nomos.ui.frame.state import STATIONS, Shown
 

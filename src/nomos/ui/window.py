@@ -16,7 +16,7 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Station
 from nomos.project.register.system import plan_of_system
 from nomos.ui.column import Column

@@ -16,6 +16,142 @@
    <translation>{path} konnte nicht geschrieben werden ({what}); was vorher da war, ist unversehrt.</translation>
   </message>
   <message>
+   <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
+   <translation>{lock_file} ist keine Sperre von Nomos und blieb, wie sie ist: aus dem Weg legen.</translation>
+  </message>
+  <message>
+   <source> on {machine}</source>
+   <translation> auf {machine}</translation>
+  </message>
+  <message>
+   <source>{name} is open in a window of {holder}: close it there, or write another file.</source>
+   <translation>{name} ist in einem Fenster von {holder} offen: dort schließen oder eine andere Datei schreiben.</translation>
+  </message>
+  <message>
+   <source> since {since}</source>
+   <translation> seit {since}</translation>
+  </message>
+  <message>
+   <source>Mon</source>
+   <translation>Mo</translation>
+  </message>
+  <message>
+   <source>Tue</source>
+   <translation>Di</translation>
+  </message>
+  <message>
+   <source>Wed</source>
+   <translation>Mi</translation>
+  </message>
+  <message>
+   <source>Thu</source>
+   <translation>Do</translation>
+  </message>
+  <message>
+   <source>Fri</source>
+   <translation>Fr</translation>
+  </message>
+  <message>
+   <source>Sat</source>
+   <translation>Sa</translation>
+  </message>
+  <message>
+   <source>Sun</source>
+   <translation>So</translation>
+  </message>
+  <message>
+   <source>Jan</source>
+   <translation>Jan</translation>
+  </message>
+  <message>
+   <source>Feb</source>
+   <translation>Feb</translation>
+  </message>
+  <message>
+   <source>Mar</source>
+   <translation>Mär</translation>
+  </message>
+  <message>
+   <source>Apr</source>
+   <translation>Apr</translation>
+  </message>
+  <message>
+   <source>May</source>
+   <translation>Mai</translation>
+  </message>
+  <message>
+   <source>Jun</source>
+   <translation>Jun</translation>
+  </message>
+  <message>
+   <source>Jul</source>
+   <translation>Jul</translation>
+  </message>
+  <message>
+   <source>Aug</source>
+   <translation>Aug</translation>
+  </message>
+  <message>
+   <source>Sep</source>
+   <translation>Sep</translation>
+  </message>
+  <message>
+   <source>Oct</source>
+   <translation>Okt</translation>
+  </message>
+  <message>
+   <source>Nov</source>
+   <translation>Nov</translation>
+  </message>
+  <message>
+   <source>Dec</source>
+   <translation>Dez</translation>
+  </message>
+  <message>
+   <source>{path} is a folder: choose a file in it.</source>
+   <translation>{path} ist ein Ordner: eine Datei darin wählen.</translation>
+  </message>
+  <message>
+   <source>{path} is no ordinary file and is not read.</source>
+   <translation>{path} ist keine gewöhnliche Datei und wird nicht gelesen.</translation>
+  </message>
+  <message>
+   <source>{path} is larger than {most_bytes} MB and is not read.</source>
+   <translation>{path} ist größer als {most_bytes} MB und wird nicht gelesen.</translation>
+  </message>
+  <message>
+   <source>{path} cannot be read ({what}).</source>
+   <translation>{path} lässt sich nicht lesen ({what}).</translation>
+  </message>
+  <message>
+   <source>A name with a null character is no file.</source>
+   <translation>Ein Name mit einem Nullzeichen ist keine Datei.</translation>
+  </message>
+  <message>
+   <source>There is not enough memory to read {path}.</source>
+   <translation>Der Speicher reicht nicht, um {path} zu lesen.</translation>
+  </message>
+  <message>
+   <source>{join}; and {most_listed} more</source>
+   <translation>{join}; und {most_listed} weitere</translation>
+  </message>
+  <message>
+   <source>'{said}' is not a length; write it as 12.5, 12.5 mm or 0.5 in.</source>
+   <translation>'{said}' ist keine Länge; schreiben: 12,5 oder 12,5 mm oder 0,5 in.</translation>
+  </message>
+  <message>
+   <source>'{said}' is not a size; write it as 180x240 (mm) or 7x9.5in.</source>
+   <translation>'{said}' ist keine Größe; schreiben: 180x240 (mm) oder 7x9,5in.</translation>
+  </message>
+  <message>
+   <source> to </source>
+   <translation> bis </translation>
+  </message>
+  <message>
+   <source>{width_mm:g} × {height_mm:g} mm cannot be printed: each side must be {smallest_mm:g} to {largest_mm:g} mm.</source>
+   <translation>{width_mm:g} × {height_mm:g} mm lassen sich nicht drucken: jede Seite muss {smallest_mm:g} bis {largest_mm:g} mm messen.</translation>
+  </message>
+  <message>
    <source>Block and ground must have the same size.</source>
    <translation>Stock und Grund müssen gleich groß sein.</translation>
   </message>
@@ -940,22 +1076,6 @@
    <translation>Ein ganzer Bogen ist kleiner als die Bogen, auf die gedruckt wird: ein größeres Papier wählen.</translation>
   </message>
   <message>
-   <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
-   <translation>{lock_file} ist keine Sperre von Nomos und blieb, wie sie ist: aus dem Weg legen.</translation>
-  </message>
-  <message>
-   <source> on {machine}</source>
-   <translation> auf {machine}</translation>
-  </message>
-  <message>
-   <source>{name} is open in a window of {holder}: close it there, or write another file.</source>
-   <translation>{name} ist in einem Fenster von {holder} offen: dort schließen oder eine andere Datei schreiben.</translation>
-  </message>
-  <message>
-   <source> since {since}</source>
-   <translation> seit {since}</translation>
-  </message>
-  <message>
    <source>Tabs and pins, {pairs} pairs, {board_mm} board</source>
    <translation>Laschen und Stifte, {pairs} Paare, Platte {board_mm}</translation>
   </message>
@@ -1792,82 +1912,6 @@
   <message>
    <source>{title}: transfer</source>
    <translation>{title}: Übertragung</translation>
-  </message>
-  <message>
-   <source>Mon</source>
-   <translation>Mo</translation>
-  </message>
-  <message>
-   <source>Tue</source>
-   <translation>Di</translation>
-  </message>
-  <message>
-   <source>Wed</source>
-   <translation>Mi</translation>
-  </message>
-  <message>
-   <source>Thu</source>
-   <translation>Do</translation>
-  </message>
-  <message>
-   <source>Fri</source>
-   <translation>Fr</translation>
-  </message>
-  <message>
-   <source>Sat</source>
-   <translation>Sa</translation>
-  </message>
-  <message>
-   <source>Sun</source>
-   <translation>So</translation>
-  </message>
-  <message>
-   <source>Jan</source>
-   <translation>Jan</translation>
-  </message>
-  <message>
-   <source>Feb</source>
-   <translation>Feb</translation>
-  </message>
-  <message>
-   <source>Mar</source>
-   <translation>Mär</translation>
-  </message>
-  <message>
-   <source>Apr</source>
-   <translation>Apr</translation>
-  </message>
-  <message>
-   <source>May</source>
-   <translation>Mai</translation>
-  </message>
-  <message>
-   <source>Jun</source>
-   <translation>Jun</translation>
-  </message>
-  <message>
-   <source>Jul</source>
-   <translation>Jul</translation>
-  </message>
-  <message>
-   <source>Aug</source>
-   <translation>Aug</translation>
-  </message>
-  <message>
-   <source>Sep</source>
-   <translation>Sep</translation>
-  </message>
-  <message>
-   <source>Oct</source>
-   <translation>Okt</translation>
-  </message>
-  <message>
-   <source>Nov</source>
-   <translation>Nov</translation>
-  </message>
-  <message>
-   <source>Dec</source>
-   <translation>Dez</translation>
   </message>
   <message>
    <source>whole edition</source>
@@ -4252,30 +4296,6 @@
   <message>
    <source>uneven: its corners differ; light it from both sides, or draw the ink down anew</source>
    <translation>ungleichmäßig: die Ecken unterscheiden sich; von beiden Seiten beleuchten oder die Farbe neu aufstreichen</translation>
-  </message>
-  <message>
-   <source>{path} is a folder: choose a file in it.</source>
-   <translation>{path} ist ein Ordner: eine Datei darin wählen.</translation>
-  </message>
-  <message>
-   <source>{path} is no ordinary file and is not read.</source>
-   <translation>{path} ist keine gewöhnliche Datei und wird nicht gelesen.</translation>
-  </message>
-  <message>
-   <source>{path} is larger than {most_bytes} MB and is not read.</source>
-   <translation>{path} ist größer als {most_bytes} MB und wird nicht gelesen.</translation>
-  </message>
-  <message>
-   <source>{path} cannot be read ({what}).</source>
-   <translation>{path} lässt sich nicht lesen ({what}).</translation>
-  </message>
-  <message>
-   <source>A name with a null character is no file.</source>
-   <translation>Ein Name mit einem Nullzeichen ist keine Datei.</translation>
-  </message>
-  <message>
-   <source>There is not enough memory to read {path}.</source>
-   <translation>Der Speicher reicht nicht, um {path} zu lesen.</translation>
   </message>
   <message>
    <source>the side of the corner notch</source>
@@ -10980,10 +11000,6 @@ N</translation>
    <translation>Zuletzt abgelesen am {day}:</translation>
   </message>
   <message>
-   <source> to </source>
-   <translation> bis </translation>
-  </message>
-  <message>
    <source>Drag the ring on the sheet to put the chosen block out of register.</source>
    <translation>Den Ring auf dem Bogen ziehen, um den gewählten Stock zu verschieben.</translation>
   </message>
@@ -11526,22 +11542,6 @@ N</translation>
   <message>
    <source>Lay something beside the print first: View, Beside…</source>
    <translation>Zuerst etwas neben den Druck legen: Ansicht, Neben…</translation>
-  </message>
-  <message>
-   <source>{join}; and {most_listed} more</source>
-   <translation>{join}; und {most_listed} weitere</translation>
-  </message>
-  <message>
-   <source>'{said}' is not a length; write it as 12.5, 12.5 mm or 0.5 in.</source>
-   <translation>'{said}' ist keine Länge; schreiben: 12,5 oder 12,5 mm oder 0,5 in.</translation>
-  </message>
-  <message>
-   <source>'{said}' is not a size; write it as 180x240 (mm) or 7x9.5in.</source>
-   <translation>'{said}' ist keine Größe; schreiben: 180x240 (mm) oder 7x9,5in.</translation>
-  </message>
-  <message>
-   <source>{width_mm:g} × {height_mm:g} mm cannot be printed: each side must be {smallest_mm:g} to {largest_mm:g} mm.</source>
-   <translation>{width_mm:g} × {height_mm:g} mm lassen sich nicht drucken: jede Seite muss {smallest_mm:g} bis {largest_mm:g} mm messen.</translation>
   </message>
   <message>
    <source>cutting the blocks</source>

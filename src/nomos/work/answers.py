@@ -13,8 +13,8 @@ from weakref import WeakValueDictionary
 import msgspec
 import numpy as np
 
-from nomos.memory import give_back
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.memory import give_back
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.work.request import Request
 
 A = TypeVar("A")

@@ -3,8 +3,8 @@
 from dataclasses import dataclass, replace
 from typing import ClassVar
 
-from nomos.language import tr
-from nomos.progress import Part, Progress, show, wants_first
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress, show, wants_first
 from nomos.project import (
     Assets,
     CutBlocks,

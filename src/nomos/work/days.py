@@ -4,10 +4,10 @@ from dataclasses import dataclass
 from datetime import date
 from typing import ClassVar
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.order.calendar import Calendar
-from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.order.days import calendar_of, days_needed

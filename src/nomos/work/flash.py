@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar
 
-from nomos.language import tr
-from nomos.progress import Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.project import Project
 from nomos.work.cut import Cut
 from nomos.work.request import Ask, held

@@ -5,8 +5,8 @@ from typing import ClassVar
 
 import numpy as np
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import LaidSheet, Project
 from nomos.project.check.cutting import freedom_of
 from nomos.project.check.inking import stray_lines

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from nomos.language import tr
-from nomos.progress import Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.check.inking import InkingLook, look_at_inking
 from nomos.work.cut import Cut

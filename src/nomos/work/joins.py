@@ -5,8 +5,8 @@ from typing import ClassVar
 
 import numpy as np
 
-from nomos.language import tr
-from nomos.progress import Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.blocks.traps import border_traps
 from nomos.proof import Index, mips

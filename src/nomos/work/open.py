@@ -8,6 +8,9 @@ from typing import ClassVar
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress, show
+from nomos.base.reading import read_whole
 from nomos.colour import Lab
 from nomos.design import (
     SMALLEST_FEATURE_MM,
@@ -27,14 +30,11 @@ from nomos.design import (
 from nomos.design.corrections import drops_faint
 from nomos.design.cut import Found, drawn_size, paper_size, proportions, straightened
 from nomos.design.svg import is_svg
-from nomos.language import tr
-from nomos.progress import Part, Progress, show
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.blocks.edits import key_of, with_flat_design
 from nomos.project.blocks.fields import carried
 from nomos.project.model.edits import DEFAULT_PAPER_LAB, new_project, with_image_size, with_source
 from nomos.project.model.naming import carried_names
-from nomos.reading import read_whole
 from nomos.work.request import Ask
 
 Rgb = NDArray[np.uint8]

@@ -6,8 +6,8 @@ from typing import TYPE_CHECKING, ClassVar
 
 from msgspec.structs import replace
 
-from nomos.language import tr
-from nomos.progress import Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.project import Project
 from nomos.work.cut import Cut, Lay, lay_of
 from nomos.work.request import Ask, held

@@ -6,7 +6,10 @@ from datetime import date
 from pathlib import Path
 from typing import Any
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.formats import (
     DEFAULT_PAPER,
     drawing_svg,
@@ -27,14 +30,11 @@ from nomos.formats.plan_json import findings_as_json, sheets_as_json
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
 from nomos.formats.transfer_pdf import Marked, transfer_pdf
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
 from nomos.project.model.edits import with_id
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
-from nomos.together import together
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of
 from nomos.work.inking import inking_of
@@ -148,7 +148,7 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
 
     pulls = range(1, len(project.impressions) + 1)
     words = tr("writing proofs")
-    names = together(written, pulls, progress=Part(progress, 0.0, 0.6), words=lambda _: words)
+    names = map_threads(written, pulls, progress=Part(progress, 0.0, 0.6), words=lambda _: words)
     names.append("proof.png")
     for pull in pulls:
         progress.report(0.6 + 0.2 * pull / len(pulls), words)

@@ -3,11 +3,11 @@
 from dataclasses import dataclass, replace
 from typing import ClassVar, Literal
 
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress, show
 from nomos.carving import FACTS
 from nomos.carving.effort import rough_hours
 from nomos.carving.materials import tools_for
-from nomos.language import tr
-from nomos.progress import Part, Progress, show
 from nomos.project import Project
 from nomos.project.blocks.plans import (
     PROCESS_INKS,

@@ -2,13 +2,13 @@
 
 from typing import Literal
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.formats import DEFAULT_PAPER, drawings_pdf, templates
 from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.drawing import CHECK_BAR_MM, Drawing, Shape, Word
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.template_drawing import template_drawing
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, Project
 from nomos.project.register.edits import in_register
 from nomos.work.carve import carve_of

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Ink, Project
 from nomos.project.inks.films import ground_of
 from nomos.project.inks.mixing import Mixed, in_words, recipes_for, tubs_of, underlay_of, wanted_of

@@ -5,7 +5,7 @@ from typing import Any, ClassVar, Protocol, TypeVar
 
 from msgspec.structs import replace
 
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project import Impression, Ink, Paper, Project, Zone
 
 A = TypeVar("A")

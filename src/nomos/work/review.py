@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.project import Assets, Finding, Project, colour_matches, find, sheet_labs
 from nomos.project.check.closelook import CloseLook, close_findings, look_closely
 from nomos.project.check.inking import InkingLook

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from typing import ClassVar
 
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Project
 from nomos.project.inks.sureness import Judged, judge
 from nomos.work.request import Ask, held

@@ -4,7 +4,7 @@ from itertools import pairwise
 
 from msgspec.structs import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.model import Block, Project, ProjectError
 from nomos.registration import Rect, TurnError, seated_corner, turning_error
 

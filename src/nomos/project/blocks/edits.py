@@ -4,10 +4,10 @@ from collections.abc import Mapping, Sequence
 
 from msgspec.structs import replace
 
+from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design import Correction, FlatDesign, ReadAs
-from nomos.language import tr
 from nomos.project.blocks.pulls import in_rule_order, layers
 from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
 from nomos.project.model import (

@@ -5,18 +5,18 @@ from collections.abc import Mapping, Sequence
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr
+from nomos.base.strips import looked_up
 from nomos.colour.names import free_name
 from nomos.design import MOST, Correction, FlatDesign, Labels
 from nomos.design.corrections import Fields, ToPixel, apply
 from nomos.design.cut import through, to_print
-from nomos.language import tr
 from nomos.project.blocks.edits import with_printed_colour
 from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
 from nomos.project.model import Project, ProjectError, WantedColour, Zone
 from nomos.project.model.pruning import pruned
 from nomos.project.model.store import digest, labels_to_png
 from nomos.separation.fields import field_at
-from nomos.strips import looked_up
 
 # Numbers are bytes, and a list much longer than this cannot be worked with.
 MOST_COLOURS = 2 * MOST

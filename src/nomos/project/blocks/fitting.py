@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 import numpy as np
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.model import Project, ProjectError
 from nomos.separation import Mask
 

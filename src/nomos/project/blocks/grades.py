@@ -4,10 +4,10 @@ from collections.abc import Sequence
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.design import Labels
 from nomos.design.gradients import Gradient
-from nomos.language import tr
 from nomos.project.blocks.fields import merged
 from nomos.project.blocks.zones import with_grade
 from nomos.project.model import Grade, Project, ProjectError

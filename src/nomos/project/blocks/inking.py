@@ -7,8 +7,8 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
 from nomos.design import Labels
-from nomos.language import tr
 from nomos.project.model import Impression, Outline, Project, ProjectError, Zone
 from nomos.project.model.edits import with_pull
 from nomos.project.model.naming import fresh_name, fresh_number

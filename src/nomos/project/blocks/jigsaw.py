@@ -5,9 +5,9 @@ from collections.abc import Sequence
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.design import Labels, fill_nearest
-from nomos.language import tr
 from nomos.project.blocks.fields import MOST_COLOURS, with_labels
 from nomos.project.blocks.reduction import light_to_dark_colours, shelf_ink
 from nomos.project.inks.films import ground_of

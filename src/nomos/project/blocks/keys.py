@@ -5,14 +5,14 @@ from typing import Literal
 
 from msgspec.structs import replace
 
+from nomos.base.language import tr
+from nomos.base.units import counted
 from nomos.colour import Lab
 from nomos.design import Labels
-from nomos.language import tr
 from nomos.project.blocks.edits import with_drawn
 from nomos.project.model import Block, Contour, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.model.store import digest, mask_to_png
 from nomos.separation.light import shadow_side
-from nomos.units import counted
 
 KeyKind = Literal["drawn", "contour", "shadow", "none"]
 

@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 from typing import Literal, get_args
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.boards import board_pairs, with_boards_apart, with_two_sided
 from nomos.project.blocks.jigsaw import sawn_block, with_jigsaw
 from nomos.project.blocks.pulls import ordered

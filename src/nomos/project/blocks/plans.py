@@ -6,12 +6,12 @@ from dataclasses import dataclass
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import Ground, Lab, delta_e00
 from nomos.colour.layering import KnownFilm, Stock, as_solid
 from nomos.colour.names import colour_names
 from nomos.colour.stacks import stack_labs
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_on, ground_of, stock_of
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.model.naming import fresh_number

@@ -2,7 +2,7 @@
 
 from msgspec.structs import replace
 
-from nomos.language import tr, within
+from nomos.base.language import tr, within
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.blocks.reduction import cut_before, is_reduction, nested_light_to_dark, reordered
 from nomos.project.inks.films import sitting_advice

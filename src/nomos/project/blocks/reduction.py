@@ -10,10 +10,10 @@ from itertools import pairwise
 
 from msgspec.structs import replace
 
+from nomos.base.language import tr, within
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import OPACITIES, Film, Ground, Lab, Opacity
 from nomos.colour.inverse import ink_over, nearest_film
-from nomos.language import tr, within
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_on, ground_of, zone_colours
 from nomos.project.model import Block, Impression, Ink, Project, ProjectError, Zone
 from nomos.separation.plans import CandidateInk

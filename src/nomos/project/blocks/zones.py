@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 from msgspec.structs import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.inks.films import zone_colours
 from nomos.project.model import Block, Grade, Impression, Ink, Project, ProjectError, Zone

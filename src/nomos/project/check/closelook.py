@@ -5,8 +5,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.jigsaw import pieces_of
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.cutting import cutting_findings, features_of, sharing_findings, sharing_of

@@ -5,9 +5,11 @@ from functools import partial
 
 import numpy as np
 
+from nomos.base.language import tr, within
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import length_text, listed, number
 from nomos.colour import delta_e00, reflectance_to_lab
-from nomos.language import tr, within
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import can_share, put_together
 from nomos.project.inks.films import printed_reflectance
@@ -20,8 +22,6 @@ from nomos.separation.features import Feature, FeatureKind, find_features
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.masks import Masks, every
 from nomos.separation.sharing import Sharing, clearances, share, shared_order
-from nomos.together import together
-from nomos.units import length_text, listed, number
 
 # Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
 SPECK_MM2 = 0.8
@@ -64,7 +64,7 @@ def features_of(
 
     # What is thin on a sawn block is said of its pieces.
     whole = [block for block in project.blocks if block.kerf_mm is None]
-    found = together(
+    found = map_threads(
         on, whole, progress=progress, words=lambda block: tr("checking {name}", name=within(block.name))
     )
     return {block.id: some for block, some in zip(whole, found, strict=True)}

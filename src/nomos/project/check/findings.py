@@ -7,9 +7,10 @@ from itertools import combinations
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr, within
+from nomos.base.units import length_text, number
 from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
-from nomos.language import tr, within
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.keys import (
@@ -40,7 +41,6 @@ from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import ColourMatch, LaidSheet, bare_paper_mm2
 from nomos.registration import SYSTEM_NAMES
 from nomos.separation.fields import Borders
-from nomos.units import length_text, number
 
 # Colours nearer than this look like one on a print (chosen by us, no source).
 _ALIKE_DE00 = 4.0

@@ -5,8 +5,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import length_text, number
 from nomos.project.check.cutting import free_page
 from nomos.project.model import Impression, Outline, Project, Zone
 from nomos.project.model.finding import Finding
@@ -14,7 +15,6 @@ from nomos.project.model.project import Tool
 from nomos.project.sheet.laying import LaidSheet, impressions_to_lay, lay_sheet, zone_places
 from nomos.project.sheet.masks import CutBlocks, coarse
 from nomos.separation import outlines
-from nomos.units import length_text, number
 
 # Pages of this many pixels answer within a third of a millimetre on a sheet of A4, in a blink.
 _PIXELS = 500_000

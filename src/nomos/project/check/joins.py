@@ -5,8 +5,9 @@ from functools import partial
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.units import length_text, number
 from nomos.colour import delta_e00
-from nomos.language import tr
 from nomos.project.blocks.edits import run_through
 from nomos.project.blocks.keys import hidden_mm
 from nomos.project.blocks.traps import BorderTrap, border_traps, kisses
@@ -15,7 +16,6 @@ from nomos.project.model import Project
 from nomos.project.model.edits import with_seam
 from nomos.project.model.finding import Cure, Finding
 from nomos.separation.fields import Borders
-from nomos.units import length_text, number
 
 _MOST_KISSES = 4
 # An overlap this far from the darker colour shows as a line (chosen by us, no source).

@@ -2,14 +2,14 @@
 
 from functools import partial
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.model import Project
 from nomos.project.model.edits import with_writing
 from nomos.project.model.finding import Cure, Finding
 from nomos.project.register.system import plan_of_system
-from nomos.units import length_text
 
 
 def of_methods(project: Project) -> list[Finding]:

@@ -6,8 +6,8 @@ from math import cos, pi, sin
 
 import numpy as np
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.sheet.masks import CutBlocks, MaskRequest, coarse
 from nomos.proof import Misregister, displaced

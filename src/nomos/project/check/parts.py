@@ -8,7 +8,8 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import counted, length_text, number
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import inked_apart, is_reduction, layer_steps
 from nomos.project.model import Project
@@ -16,7 +17,6 @@ from nomos.project.model.finding import Cure, Finding
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation.jigsaw import Piece
 from nomos.separation.sharing import clearances
-from nomos.units import counted, length_text, number
 
 # A piece smaller than this is hard to saw and easily lost (chosen by us, no source).
 SMALL_PIECE_MM2 = 60.0

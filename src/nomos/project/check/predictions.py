@@ -7,10 +7,10 @@ say once that the reckoning has changed, by how much and why.
 import msgspec
 from msgspec import Struct
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.colour.layering import CHANGES, COLOUR_MODEL
-from nomos.language import tr
 from nomos.project.check.proof import Proof
-from nomos.units import number
 
 # A change that nobody sees is not said; so many colours are named.
 _SAID_DE00, _MOST_SAID = 0.3, 3

@@ -3,8 +3,8 @@
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project.check.findings import find
 from nomos.project.model import Project, ProjectError
 from nomos.project.model.finding import Finding

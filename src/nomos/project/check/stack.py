@@ -2,14 +2,14 @@
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.colour import delta_e00
-from nomos.language import tr
 from nomos.project.blocks.reduction import OUT_OF_REACH_DE00, is_reduction, layer_steps
 from nomos.project.inks.edits import with_ink
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, WantedColour
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
-from nomos.units import number
 
 _OPACITY = {"transparent": "transparent", "semi": tr("half opaque"), "opaque": "opaque"}
 

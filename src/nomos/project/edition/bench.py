@@ -4,9 +4,9 @@ import re
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
+from nomos.base.language import tr
 from nomos.edition import EditionState, Event, EventKind
 from nomos.edition.reminders import LayerWork, reminders
-from nomos.language import tr
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.edition.card import PullCard, pull_card
 from nomos.project.edition.carving import CarvedBlock

@@ -9,9 +9,9 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
-from nomos.language import tr
 from nomos.project.edition.sheets import layer_names
 from nomos.project.model import Project
 from nomos.project.order.days import runs_of

@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass
 
-from nomos.language import opened, tr, within
+from nomos.base.language import opened, tr, within
+from nomos.base.units import length_text, number
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
@@ -13,7 +14,6 @@ from nomos.project.model import Impression, Project, Zone
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import SYSTEM_NAMES
-from nomos.units import length_text, number
 
 # A block that prints more than this share of the image wants more packing, one of thin lines less
 # (common practice; the shares are chosen by us).

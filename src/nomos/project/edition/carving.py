@@ -8,12 +8,14 @@ from dataclasses import dataclass
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import opened, tr, within
+from nomos.base.parallel import map_threads
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import counted, length_text, lengths_text, listed, number
 from nomos.carving import FACTS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
 from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import tools_for
 from nomos.carving.transfer import CHISEL_CAUTION, KNIFE_CAUTION, MAT_CAUTION, SOLVENT_CAUTION
-from nomos.language import opened, tr, within
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import Block, Project, ProjectError
@@ -22,8 +24,6 @@ from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
 from nomos.separation.features import FeatureKind, find_features
-from nomos.together import together
-from nomos.units import counted, length_text, lengths_text, listed, number
 
 # Maps are worked out at no more than so many pixels for each mm.
 _FINE_PX_PER_MM = 6.0
@@ -70,7 +70,7 @@ def carve_blocks(
         before = mask_of(printed[place - 1]) if place > 0 and is_reduction(project) else None
         return _carved(project, block, mask_of(block), blocks.px_per_mm / apart, before)
 
-    made = together(
+    made = map_threads(
         carved, printed, progress=progress,
         words=lambda block: tr("planning the cutting of {name}", name=within(block.name)),
     )  # fmt: skip

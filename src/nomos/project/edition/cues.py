@@ -4,8 +4,8 @@ Common practice, no source; the words are ours, as short as they can be read fro
 two metres.
 """
 
+from nomos.base.language import tr
 from nomos.colour.trapping import CLEANED_WITH_SOLVENT, DRYING_OILS, Vehicle
-from nomos.language import tr
 from nomos.project.model import Project, Zone
 from nomos.project.model.project import Impression, Printing, Tool
 

@@ -4,14 +4,14 @@ from dataclasses import dataclass
 
 from msgspec.structs import replace
 
+from nomos.base.language import tr, within
+from nomos.base.units import counted, number
 from nomos.edition import EditionState, SheetsError, start_sheets
 from nomos.edition.sheets import probability_of
-from nomos.language import tr, within
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.model import Project
 from nomos.project.model.finding import UNSEEN_DE00
 from nomos.project.sheet.laying import LaidSheet, colour_matches, mean_difference, sheet_labs
-from nomos.units import counted, number
 
 
 @dataclass(frozen=True)

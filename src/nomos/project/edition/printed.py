@@ -3,12 +3,12 @@
 from collections.abc import Sequence
 from dataclasses import replace
 
+from nomos.base.language import tr
+from nomos.base.units import counted
 from nomos.edition import EditionState, Event
 from nomos.edition.log import Printed, PrintedInk
 from nomos.edition.replay import adopted
-from nomos.language import tr
 from nomos.project.model import Impression, Project, Zone
-from nomos.units import counted
 
 
 def printed_as(project: Project, pull: Impression) -> Printed:

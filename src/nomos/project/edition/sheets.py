@@ -7,7 +7,9 @@ from pathlib import Path
 
 from msgspec.structs import replace
 
-from nomos.atomic import beside
+from nomos.base.atomic import beside
+from nomos.base.language import tr
+from nomos.base.units import lengths_text
 from nomos.colour.trapping import FILM
 from nomos.edition import (
     EditionState,
@@ -26,14 +28,12 @@ from nomos.edition import (
     read_log,
 )
 from nomos.edition.sheets import BuyingLine
-from nomos.language import tr
 from nomos.project.edition.printed import is_of_another
 from nomos.project.inks.films import FilmKey, zone_keys
 from nomos.project.model import Impression, Ink, Project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.project.sheet.laying import InkedZone, inked_zones
 from nomos.project.sheet.masks import CutBlocks
-from nomos.units import lengths_text
 
 LOG_SUFFIX = ".bench.jsonl"
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.units import number
 from nomos.colour import lab_to_srgb
 from nomos.edition import EditionState
 from nomos.project.model import Project
@@ -16,7 +17,6 @@ from nomos.project.sheet.laying import LaidSheet, sheet_labs_by_pull
 from nomos.project.sheet.tiles import Tile, fine_enough, fitted, rooms_for
 from nomos.proof import render_view, to_rgb
 from nomos.registration import Rect
-from nomos.units import number
 
 # Of a cell, the height of the whole pile at the first pull; a sheet is never thicker than this.
 _PILE_SHARE, _THICKEST_MM = 0.32, 0.6

@@ -7,16 +7,16 @@ import msgspec
 from msgspec import Struct
 from msgspec.structs import replace
 
-from nomos.atomic import write_bytes
-from nomos.language import tr
+from nomos.base.atomic import write_bytes
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
+from nomos.base.units import counted
 from nomos.order.calendar import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
 from nomos.project.model.forms import decoded
 from nomos.project.register.system import plan_of_system
-from nomos.reading import read_whole
 from nomos.registration import KentoSettings, RegisterSettings
-from nomos.units import counted
 
 VERSION = 1
 _LARGEST_BYTES = 8_000_000

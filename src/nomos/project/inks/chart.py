@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour import Lab, delta_e00
 from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
-from nomos.language import tr
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
 from nomos.proof.scanning import PatchReading, Picture, balanced, read_patch

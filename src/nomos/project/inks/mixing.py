@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import Ground, Lab
 from nomos.colour.layering import Film, as_solid
 from nomos.colour.mixing import (
@@ -17,7 +18,6 @@ from nomos.colour.mixing import (
 from nomos.colour.overprinting import laid_on
 from nomos.colour.trapping import FILM, Inking
 from nomos.colour.weighing import Correction, weighed
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_on, ground_of, printing_sets, solid_film, zone_keys
 from nomos.project.model import Ink, Project
 

@@ -6,11 +6,11 @@ from dataclasses import dataclass
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr
 from nomos.colour import Film, overprints, reflectance_to_lab
 from nomos.colour.layering import KnownFilm
 from nomos.colour.overlaps import learn_overlaps
 from nomos.colour.spectra import BANDS, Array
-from nomos.language import tr
 from nomos.project.inks.chart import Chart
 from nomos.project.inks.films import film_of, ground_of, on_wet
 from nomos.project.model import Ink, Optics, Project, ProjectError

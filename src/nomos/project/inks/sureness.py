@@ -6,12 +6,12 @@ from functools import lru_cache
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import OnWet, Opacity
 from nomos.colour.layering import Film, KnownFilm, Stock
 from nomos.colour.spectra import Array
 from nomos.colour.sureness import Basis, Known, standard_errors
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import film_of, on_wet, printing_sets, stock_of, zone_keys
 from nomos.project.model import Ink, Project
 from nomos.separation.plans import Plan

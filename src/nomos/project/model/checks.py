@@ -5,11 +5,12 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import LARGEST_MM, SMALLEST_MM, length_text, range_text
 from nomos.colour import ColourError, smooth_reflectance
 from nomos.design import Correction
 from nomos.design.cut import checked_cut
-from nomos.errors import BadInput
-from nomos.language import tr
 from nomos.order.calendar import Times, day_of
 from nomos.project.model.craft import ProjectError, check_craft, check_edition
 from nomos.project.model.limits import (
@@ -22,7 +23,6 @@ from nomos.project.model.limits import (
     WIDEST_LINE_MM,
 )
 from nomos.registration import check_settings
-from nomos.units import LARGEST_MM, SMALLEST_MM, length_text, range_text
 
 if TYPE_CHECKING:
     # The project asks for these checks as it is made.

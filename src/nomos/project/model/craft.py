@@ -2,10 +2,10 @@
 
 from msgspec import Struct
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import range_text
 from nomos.carving import USUAL_TOOLS, Board, CarvingError, Material, Tool, TransferWay, check_tools
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.units import range_text
 
 # Chosen by us, no source; the log corrects the chance of a good pull.
 GOOD, CONFIDENCE = 0.95, 0.9

@@ -12,8 +12,8 @@ import msgspec
 from msgspec import Struct
 from msgspec.structs import replace
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.project.model.limits import VERSION
 from nomos.project.model.project import Project
 

@@ -4,9 +4,9 @@ from collections.abc import Sequence
 
 import numpy as np
 
+from nomos.base.language import tr
 from nomos.colour import Lab, delta_e00
 from nomos.colour.names import colour_names
-from nomos.language import tr
 from nomos.project.model import Project, ProjectError
 
 # A new colour nearer than this to an old one is taken for the same.

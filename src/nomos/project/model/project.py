@@ -9,6 +9,7 @@ from typing import Annotated, Literal, TypeVar
 
 from msgspec import Meta, Struct
 
+from nomos.base.language import tr
 from nomos.carving import Material
 from nomos.colour import Lab, Opacity
 from nomos.colour.layering import USUAL_KIND, PaperKind
@@ -23,7 +24,6 @@ from nomos.colour.trapping import (
 )
 from nomos.design import Correction, Cut, ReadAs
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
-from nomos.language import tr
 from nomos.order import DRYING_H
 from nomos.order.calendar import Times
 from nomos.project.model.checks import check_project

@@ -10,14 +10,14 @@ from typing import BinaryIO
 import msgspec
 import numpy as np
 
-from nomos.atomic import previous_of, replacing
+from nomos.base.atomic import previous_of, replacing
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
 from nomos.design import Labels
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
-from nomos.errors import BadInput
-from nomos.language import tr
 from nomos.project.model import Project, ProjectError
 from nomos.project.model.forms import check_size, project_in
-from nomos.reading import read_whole
 from nomos.separation import Mask
 
 _NO_FIT = tr("A block changed by hand does not fit the design; work the block out anew from the colours.")

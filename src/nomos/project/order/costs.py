@@ -5,12 +5,12 @@ from itertools import permutations
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.colour.overprinting import overprints_of_stacks
 from nomos.colour.spectra import Array
-from nomos.language import tr
 from nomos.order.search import FoundOrders, Order
-from nomos.progress import Progress
 from nomos.project.inks.films import film_of, ground_of, trapping_between
 from nomos.project.model import Project
 from nomos.project.sheet.laying import LaidSheet

@@ -2,11 +2,11 @@
 
 from datetime import date, timedelta
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.trapping import FILM
-from nomos.language import tr
 from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.pulls import inked_with, stays_damp
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.inks.films import printing_sets, zone_keys

@@ -8,14 +8,14 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.order import reasons
 from nomos.order.calendar import plan_days
 from nomos.order.extension import cheapest_extension
 from nomos.order.outcomes import distinct_outcomes
 from nomos.order.search import OrderProblem, search_orders
 from nomos.order.washing import WEIGHT, cleaning
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.pulls import in_rule_order, layers
 from nomos.project.model import Project, ProjectError
 from nomos.project.model.sheets import planned_sheets

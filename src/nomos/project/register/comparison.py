@@ -7,15 +7,15 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import counted, lengths_text, listed, number
 from nomos.colour import delta_e00, srgb_to_lab
-from nomos.language import tr
 from nomos.project.model import Project
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
 from nomos.registration.scan_sheet import ScanError, find_sheet, taken_out
-from nomos.units import counted, lengths_text, listed, number
 
 Picture = NDArray[np.uint8]
 Comparison = Literal["one", "other", "split", "difference"]

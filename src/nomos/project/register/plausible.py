@@ -3,8 +3,8 @@
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project.model import Project
 from nomos.project.register.scan import motion_of_change, printed_sheet
 from nomos.project.register.system import sheet_of

@@ -7,14 +7,14 @@ from typing import Literal, get_args
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.devices import uneven_inking
-from nomos.language import tr
 from nomos.project.model import Project
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
-from nomos.units import length_text
 
 Picture = NDArray[np.uint8]
 Kind = Literal["out of register", "too much ink", "too little ink", "dirty ground"]

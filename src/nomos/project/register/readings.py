@@ -6,13 +6,13 @@ from datetime import date
 
 import numpy as np
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.project.model import Project, ProofReading
 from nomos.project.register.scan import PullFound, about
 from nomos.project.register.system import contacts_of, cure_steps, marks_of, middle_of
 from nomos.registration import Motion, after_change, fit_marks, stretch_advice, wall_change
 from nomos.registration.marks import MarkFit, fit_components
-from nomos.units import length_text
 
 PLACES = (tr("upper left"), tr("upper right"), tr("lower left"), tr("lower right"))
 # A drift is said when it is this many standard errors, and this much over the readings (chosen by us).

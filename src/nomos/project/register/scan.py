@@ -6,9 +6,10 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.units import length_text
 from nomos.colour import lab_to_srgb, reflectance_to_lab
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.inks.films import FilmKey, printed_reflectance
 from nomos.project.model import Project, ProjectError
 from nomos.project.register.system import marks_of, middle_of, sheet_of
@@ -21,7 +22,6 @@ from nomos.registration.scan_marks import find_blobs, match_marks
 from nomos.registration.scan_picture import PictureFit, fit_picture
 from nomos.registration.scan_sheet import FoundSheet, ScanError, find_sheet, taken_out
 from nomos.separation import Mask
-from nomos.units import length_text
 
 Picture = NDArray[np.uint8]
 

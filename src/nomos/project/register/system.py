@@ -5,7 +5,7 @@ from typing import Any
 
 from msgspec.structs import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import Impression, Project, ProofReading
 from nomos.project.model.sheets import planned_sheets

@@ -7,9 +7,11 @@ import numpy as np
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
+from nomos.base.language import opened, tr, within
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.strips import numbers_of
+from nomos.base.units import length_text
 from nomos.colour import delta_e00
-from nomos.language import opened, tr, within
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.traps import border_traps
 from nomos.project.inks.films import FilmKey, printed_reflectance
 from nomos.project.model import LARGEST_TRAP_MM, Project, ProjectError
@@ -20,8 +22,6 @@ from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_b
 from nomos.registration import SYSTEM_NAMES
 from nomos.registration.tolerance import Budget, ErrorModel, budget_of
 from nomos.separation.masks import chosen
-from nomos.strips import numbers_of
-from nomos.units import length_text
 
 # A seam is darker than all that it is made of by so much lightness (chosen by us, no source).
 _DARKER = 3.0

@@ -7,9 +7,9 @@ part is chosen by us. The mean is the trapping that colours are reckoned with.
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.strips import strips
 from nomos.project.inks.films import trapping_at
 from nomos.project.model import Project
-from nomos.strips import strips
 
 # How wide a patch is, mm; and the furthest from the mean, in its own scatter.
 _PATCH_MM, _FURTHEST = 0.8, 2.5

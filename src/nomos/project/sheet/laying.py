@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.strips import looked_up, strips
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.project.inks.films import FilmKey, printed_in_turn, printed_reflectance, zone_colours
 from nomos.project.model import Impression, Project
@@ -33,7 +34,6 @@ from nomos.separation.zones import (
     step_strength,
     zone_page,
 )
-from nomos.strips import looked_up, strips
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0

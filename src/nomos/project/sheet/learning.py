@@ -7,16 +7,16 @@ from dataclasses import dataclass
 import numpy as np
 from msgspec.structs import replace
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import number
 from nomos.colour import Lab, delta_e00, lab_to_srgb, reflectance_to_lab
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.inks.films import ground_of, predicted, printing_sets, solid_film, trapping_at
 from nomos.project.model import Ink, Optics, Project, ProjectError
 from nomos.project.sheet.masks import CutBlocks
 from nomos.proof.scanning import Picture, balanced, field_means
-from nomos.units import number
 
 # Fields are read so far inside their borders: traps and misregister lie there.
 _INSET_MM = 0.8

@@ -7,9 +7,9 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import delta_e00
 from nomos.design import Labels
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project.blocks.traps import border_traps
 from nomos.project.model import Block, Project
 from nomos.project.model.store import Assets, labels_from_png, mask_from_png, png_width

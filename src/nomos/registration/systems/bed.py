@@ -1,6 +1,6 @@
 """A drawing under a clear film on the bench."""
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
 from nomos.registration.settings import RegisterSettings

@@ -2,13 +2,13 @@
 
 from dataclasses import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text, size_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterError, RegisterSettings
 from nomos.registration.systems.kento import kento_dimensions, kento_shapes
 from nomos.registration.systems.shapes import Shape, SystemPlan, around, corners_of, shape
-from nomos.units import length_text, size_text
 
 
 def floating_plan(

@@ -1,6 +1,7 @@
 """Stops for the block, and others for the sheet."""
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
 from nomos.registration.settings import RegisterError, RegisterSettings
@@ -23,7 +24,6 @@ from nomos.registration.systems.shapes import (
     packing,
     shape,
 )
-from nomos.units import length_text
 
 
 def jig_plan(

@@ -1,6 +1,6 @@
 """Notches in the wood of every block."""
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Kento, KentoSettings, Rect, place_kento
 from nomos.registration.settings import RegisterSettings

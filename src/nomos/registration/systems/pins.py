@@ -1,6 +1,6 @@
 """Tabs on the sheet, on pins on the bench."""
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
 from nomos.registration.pins import TAB_MM, female_part, male_part, overlap_mm, pin_places

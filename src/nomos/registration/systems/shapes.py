@@ -5,11 +5,11 @@ from dataclasses import dataclass
 from math import dist
 from typing import Literal
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import length_text, size_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoError, KentoSettings, Point, Rect
 from nomos.registration.settings import System
-from nomos.units import length_text, size_text
 
 Kind = Literal[
     "block", "base", "sheet", "image", "wall", "floor", "tidy", "block stop", "paper stop", "packing",

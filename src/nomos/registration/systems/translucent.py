@@ -1,6 +1,6 @@
 """Crosses seen through the sheet."""
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
 from nomos.registration.settings import RegisterError, RegisterSettings

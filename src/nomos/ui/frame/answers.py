@@ -6,7 +6,7 @@ from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QResizeEvent
 from PyQt6.QtWidgets import QAbstractButton, QScrollArea, QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button, label
 from nomos.ui.frame.findings import FindingList, counts_of, words_of

@@ -5,14 +5,14 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.colour import delta_e00, srgb_to_lab
-from nomos.language import tr
 from nomos.project import Project, Proof, sheet_labs
 from nomos.project.sheet.laying import LaidSheet
 from nomos.proof import to_rgb
 from nomos.registration import Rect
 from nomos.ui.frame.raster import Page, Raster, picture_levels
-from nomos.units import number
 
 # Differences are looked for at this many pixels a mm; below the first figure nothing is seen side by side,
 # from the second on the map is as dark as it gets (chosen by us, no source).

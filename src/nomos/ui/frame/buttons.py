@@ -6,7 +6,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
-from nomos.language import tr, within
+from nomos.base.language import tr, within
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.flow import FlowLayout

@@ -5,9 +5,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.units import number
 from nomos.colour import Lab
 from nomos.colour.cielab import labs_to_hex
-from nomos.units import number
 
 PATCHES = 24
 

@@ -17,13 +17,13 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import length_text, number, parse_length, shown_unit
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.tips import give_tip
 from nomos.ui.frame.words import WRAPPED, WordsButton, lines_of
-from nomos.units import length_text, number, parse_length, shown_unit
 
 
 def label(text: str = "", *, kind: str = "text") -> QLabel:

@@ -7,7 +7,7 @@ from pathlib import Path
 from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtGui import QUndoCommand, QUndoStack
 
-from nomos.progress import Progress
+from nomos.base.progress import Progress
 from nomos.project import Assets, Project, save
 from nomos.project.model.edits import with_id
 from nomos.ui.frame.beside_window import done_beside

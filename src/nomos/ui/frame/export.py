@@ -7,8 +7,8 @@ import numpy as np
 from numpy.typing import NDArray
 from PyQt6.QtGui import QColor
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.ui.frame.sheet_view import SheetContent
 
 # A picture of a sheet without pixels of its own: outlines alone.

@@ -11,9 +11,9 @@ from types import TracebackType
 from PyQt6.QtCore import QT_VERSION_STR
 from PyQt6.QtGui import QUndoStack
 
-from nomos.atomic import write_text
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.atomic import write_text
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 Handler = Callable[[type[BaseException], BaseException, TracebackType | None], None]
 

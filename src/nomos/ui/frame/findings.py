@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.plain_text import set_tip

@@ -4,7 +4,7 @@ from PyQt6.QtCore import QRectF, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import label
 

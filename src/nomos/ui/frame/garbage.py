@@ -4,7 +4,7 @@ import gc
 
 from PyQt6.QtCore import QObject, QTimer
 
-from nomos.memory import give_back
+from nomos.base.memory import give_back
 
 _EVERY_MS = 1_000
 # Cycles that have outlived two collections are gone through once in so many.

@@ -14,7 +14,7 @@ from PyQt6.QtWidgets import (
 )
 
 from nomos import guide
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 
 # So many letters of a line are shown where a word was found in it.

@@ -2,7 +2,7 @@
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
 from nomos.ui.frame.document import Document, Edit
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper

@@ -14,10 +14,10 @@ from typing import Any, Generic, TypeVar
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.memory import keep_little
-from nomos.progress import Cancelled, Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.memory import keep_little
+from nomos.base.progress import Cancelled, Progress
 from nomos.work import Answers, Request
 
 A = TypeVar("A")

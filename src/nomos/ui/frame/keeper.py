@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 from PyQt6.QtCore import QElapsedTimer, QObject, QTimer, pyqtSignal
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import CutBlocks, LaidSheet, Project, Proof, Spot, coarse, lay_sheet, prove, sheet_labs
 from nomos.project.sheet.laying import ToLay, lay_one_more
 from nomos.project.sheet.masks import cut_alike

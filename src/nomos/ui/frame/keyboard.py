@@ -6,7 +6,7 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QKeySequence, QShortcut
 from PyQt6.QtWidgets import QDialog, QGridLayout, QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 

@@ -16,7 +16,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.frame.view import Rung

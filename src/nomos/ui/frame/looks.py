@@ -7,7 +7,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QButtonGroup, QComboBox, QPushButton, QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button

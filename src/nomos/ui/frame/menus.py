@@ -6,7 +6,7 @@ from pathlib import Path
 from PyQt6.QtGui import QAction
 from PyQt6.QtWidgets import QMenu, QMenuBar
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame.keyboard import BINDINGS
 from nomos.ui.frame.plain_text import set_tip
 

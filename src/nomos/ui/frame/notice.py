@@ -4,7 +4,7 @@ from PyQt6.QtCore import QRect, QSize, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QWidget
 
-from nomos.language import tr, visible
+from nomos.base.language import tr, visible
 from nomos.project import Station
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label

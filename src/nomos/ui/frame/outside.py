@@ -8,9 +8,9 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QMessageBox, QWidget
 
-from nomos.errors import BadInput
-from nomos.folders import state_folder
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.folders import state_folder
+from nomos.base.language import tr
 
 _PARTS = tr(
     "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, "

@@ -6,8 +6,9 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.colour import Lab
-from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.colours import MOST_CHROMA, ColourStrips, from_lch
@@ -15,7 +16,6 @@ from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.patch_strip import PatchStrip
 from nomos.ui.frame.rest import Rest
 from nomos.ui.frame.sheet import image_of
-from nomos.units import number
 
 
 def part_column(part: QWidget) -> QVBoxLayout:

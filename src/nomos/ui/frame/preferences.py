@@ -3,7 +3,7 @@
 from PyQt6.QtCore import QSettings, Qt, pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QDialog, QVBoxLayout, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
 from nomos.ui.frame.parts import beside

@@ -8,9 +8,9 @@ from PyQt6.QtGui import QCloseEvent
 from PyQt6.QtPrintSupport import QPrinter, QPrinterInfo, QPrintPreviewWidget
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QDialog, QHBoxLayout, QVBoxLayout, QWidget
 
-from nomos.errors import BadInput
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.formats.outputs import Output, check_output
-from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.printing import (

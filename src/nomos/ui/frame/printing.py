@@ -9,8 +9,8 @@ from PyQt6.QtGui import QPageLayout, QPageSize, QPainter
 from PyQt6.QtPdf import QPdfDocument
 from PyQt6.QtPrintSupport import QPrinter
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 _INCH_MM, _POINTS = 25.4, 72.0
 # A tenth of a millimetre in print; on the screen a page is looked at whole.

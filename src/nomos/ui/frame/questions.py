@@ -6,7 +6,7 @@ from typing import Literal, Protocol
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
-from nomos.language import tr, visible
+from nomos.base.language import tr, visible
 
 Unsaved = Literal["save", "discard", "cancel"]
 

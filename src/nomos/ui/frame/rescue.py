@@ -18,11 +18,11 @@ from typing import Protocol
 
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
-from nomos.atomic import write_text
-from nomos.errors import BadInput
-from nomos.file_lock import FileLock, ForeignLock, acquire, is_locked
-from nomos.folders import state_folder
-from nomos.language import tr
+from nomos.base.atomic import write_text
+from nomos.base.errors import BadInput
+from nomos.base.file_lock import FileLock, ForeignLock, acquire, is_locked
+from nomos.base.folders import state_folder
+from nomos.base.language import tr
 from nomos.project import Project, load, save
 from nomos.project.model.store import SUFFIX, id_in
 from nomos.ui.frame.document import Document, Mark, mark_of

@@ -17,7 +17,8 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import MM_PER_INCH
 from nomos.separation.touch import Touch
 from nomos.ui.frame import sheet_marks, theme
 from nomos.ui.frame.beside import Beside
@@ -25,7 +26,6 @@ from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.sheet_view import Inset, SheetContent
 from nomos.ui.frame.system_marks import draw_system
 from nomos.ui.frame.viewport import Viewport, fitted
-from nomos.units import MM_PER_INCH
 
 _LOUPE_PX, _LOUPE_MM = 210, 14.0
 _INSET_PX = 170

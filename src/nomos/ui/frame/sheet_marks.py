@@ -7,13 +7,13 @@ from numpy.typing import NDArray
 from PyQt6.QtCore import QPointF, QRect, QRectF, Qt
 from PyQt6.QtGui import QColor, QFontMetrics, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import MM_PER_INCH, length_text, shown_unit
 from nomos.project.model import Outline
 from nomos.registration import Rect
 from nomos.separation.touch import Touch
 from nomos.ui.frame import theme
 from nomos.ui.frame.viewport import Viewport, inch_step, tick_step
-from nomos.units import MM_PER_INCH, length_text, shown_unit
 
 _INK = QColor("#2b2b2b")
 # A map over the image: the darkest it makes a place, of 255.

@@ -6,9 +6,10 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr, within
+from nomos.base.units import lengths_text, number
 from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
 from nomos.colour.light import lab_under, seen_by
-from nomos.language import tr, within
 from nomos.project import (
     LaidSheet,
     Project,
@@ -25,7 +26,6 @@ from nomos.registration import PrintedMark, Rect, SystemPlan
 from nomos.ui.frame.overlays import free_raster, joins_raster
 from nomos.ui.frame.raster import Page, Raster, index_levels, picture_levels
 from nomos.ui.frame.state import MIRRORED, Marked, UiState
-from nomos.units import lengths_text, number
 from nomos.work.freedom import Freedom
 from nomos.work.joins import JoinsPage
 

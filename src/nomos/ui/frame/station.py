@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING, Generic, TypeVar
 from PyQt6.QtCore import QObject, pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.jobs import FIRST, Asker
 from nomos.ui.frame.notes import notes

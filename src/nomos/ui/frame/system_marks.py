@@ -5,12 +5,12 @@ from collections.abc import Sequence
 from PyQt6.QtCore import QPointF, Qt
 from PyQt6.QtGui import QBrush, QColor, QPainter, QPen, QPolygonF
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import size_text
 from nomos.registration import PrintedMark, Shape, SystemPlan
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet_marks import draw_label
 from nomos.ui.frame.viewport import Viewport
-from nomos.units import size_text
 
 _INK, _ACCENT = QColor("#2b2b2b"), QColor(theme.LIGHT.accent)
 _PALE, _STRONG = QColor(47, 62, 134, 60), QColor(47, 62, 134, 150)

@@ -7,7 +7,7 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QColor, QFont, QFontDatabase, QFontMetrics, QPainter, QPalette, QPen
 from PyQt6.QtWidgets import QApplication, QWidget
 
-from nomos import typeface
+from nomos.base import typeface
 
 GROUND = "#b9b9b9"  # L* 75, the same in both variants: the eye adapts to it
 

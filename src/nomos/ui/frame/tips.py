@@ -2,7 +2,7 @@
 
 from PyQt6.QtWidgets import QAbstractButton, QAbstractSpinBox, QComboBox, QLineEdit, QSlider, QWidget
 
-from nomos.language import opened, tr
+from nomos.base.language import opened, tr
 from nomos.ui.frame.plain_text import set_tip
 
 _FIELDS = {

@@ -7,9 +7,10 @@ from pathlib import Path
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr, visible, within
+from nomos.base.units import counted, length_text, number, size_text
 from nomos.colour import lab_to_hex
-from nomos.errors import BadInput
-from nomos.language import tr, visible, within
 from nomos.project import LaidSheet, Project, Proof, Station
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
@@ -20,7 +21,6 @@ from nomos.project.sheet.laying import sheet_labs_by_pull
 from nomos.proof import render_view
 from nomos.registration import SYSTEM_NAMES
 from nomos.ui.frame.state import STATIONS, UiState
-from nomos.units import counted, length_text, number, size_text
 
 # Small pictures stand in a column of this share of their height.
 _WIDEST = 0.75

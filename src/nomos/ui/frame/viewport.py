@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, replace
 
-from nomos.units import MM_PER_INCH
+from nomos.base.units import MM_PER_INCH
 
 CLOSEST, FURTHEST = 60.0, 0.15  # screen pixels per mm
 

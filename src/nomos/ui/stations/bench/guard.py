@@ -2,7 +2,7 @@
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import contradictions
 from nomos.ui.frame.document import Document

@@ -6,6 +6,8 @@ from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.devices import Scales, ThermoHygrometer
 from nomos.edition import (
     REASONS,
@@ -14,8 +16,6 @@ from nomos.edition import (
     EventKind,
 )
 from nomos.edition.amounts import ink_needed
-from nomos.errors import BadInput
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
 from nomos.project.edition.gate import CutGate, PassGate, cut_gate, pass_gate

@@ -6,11 +6,11 @@ from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
-from nomos.atomic import beside
+from nomos.base.atomic import beside
+from nomos.base.errors import BadInput
+from nomos.base.folders import state_folder
+from nomos.base.language import tr
 from nomos.edition import LogError, LogText, Replay, read_log_text
-from nomos.errors import BadInput
-from nomos.folders import state_folder
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import is_of_another
 from nomos.project.edition.sheets import log_path, replay_of

@@ -10,11 +10,11 @@ from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.atomic import beside, replacing
+from nomos.base.atomic import beside, replacing
+from nomos.base.errors import BadInput
+from nomos.base.folders import file_name
+from nomos.base.language import tr
 from nomos.edition import EditionState, Event, LogText, Replay, locked, now_text, read_log, read_log_text
-from nomos.errors import BadInput
-from nomos.folders import file_name
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.printed import is_of_another, written
 from nomos.project.edition.sheets import LOG_SUFFIX, log_path, replay_of

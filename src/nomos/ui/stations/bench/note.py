@@ -4,7 +4,7 @@ from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QKeyEvent
 from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QLineEdit, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.edition.bench import NOTES
 from nomos.ui.frame import theme
 

@@ -6,12 +6,12 @@ from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
+from nomos.base.reading import read_whole
 from nomos.edition import Event
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.project import Project
-from nomos.reading import read_whole
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper

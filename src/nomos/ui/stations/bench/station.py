@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame import theme
 from nomos.ui.frame.station import Here

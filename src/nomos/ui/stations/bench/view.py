@@ -6,9 +6,9 @@ from datetime import datetime, timedelta
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import opened, tr
 from nomos.colour import lab_to_hex
 from nomos.edition import REASONS, EditionState
-from nomos.language import opened, tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.reduction import cut_before
 from nomos.project.edition.bench import LayerCard, has_fine_lines, layer_card, reaches_ground

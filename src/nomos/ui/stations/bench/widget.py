@@ -13,7 +13,7 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
-from nomos.language import opened, tr
+from nomos.base.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.frame.tips import give_tips

@@ -3,8 +3,8 @@
 from dataclasses import replace
 from typing import TYPE_CHECKING, get_args
 
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Project
 from nomos.project.blocks.edits import (
     with_block,

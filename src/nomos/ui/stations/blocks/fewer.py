@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.separation.plans import MOST_BLOCKS
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label

@@ -4,9 +4,10 @@ from dataclasses import replace
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr, within
-from nomos.progress import Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr, within
+from nomos.base.progress import Progress
+from nomos.base.units import length_text, number
 from nomos.project import Project, Proof, digest, mask_to_png
 from nomos.project.blocks.edits import with_drawn
 from nomos.project.blocks.fitting import fitted_masks
@@ -18,7 +19,6 @@ from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
-from nomos.units import length_text, number
 
 
 class Hands(QObject):

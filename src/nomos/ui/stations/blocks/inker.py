@@ -5,8 +5,8 @@ from typing import Any, get_args
 
 from PyQt6.QtCore import pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.project import Project
 from nomos.project.blocks.inking import (
     What,

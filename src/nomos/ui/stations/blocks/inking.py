@@ -6,7 +6,7 @@ from typing import get_args
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows

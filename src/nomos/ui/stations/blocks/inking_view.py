@@ -4,8 +4,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import opened, tr, within
+from nomos.base.units import number
 from nomos.colour import lab_to_hex
-from nomos.language import opened, tr, within
 from nomos.project import Project, Proof
 from nomos.project.edition.card import zone_text
 from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS
@@ -13,7 +14,6 @@ from nomos.project.model import Impression
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import UiState
-from nomos.units import number
 
 TOOLS = tuple(TOOL_WORDS.items())
 USUAL = tr("as usual")

@@ -3,7 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM, THINNEST_LINE_MM, WIDEST_LINE_MM
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column

@@ -3,7 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QWidget
 
-from nomos.language import opened, tr
+from nomos.base.language import opened, tr
 from nomos.registration import TURNS
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows

@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import counted, length_text, number
 from nomos.project import Project, Proof
 from nomos.project.blocks.boards import board_pairs, turn_error, turned_text
 from nomos.project.blocks.jigsaw import sawn_block
@@ -15,7 +16,6 @@ from nomos.registration import TurnError
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import UiState
-from nomos.units import counted, length_text, number
 
 
 @dataclass(frozen=True)

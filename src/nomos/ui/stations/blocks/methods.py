@@ -6,9 +6,9 @@ from typing import Any
 from msgspec.structs import replace
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light

@@ -4,12 +4,12 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.ui.frame import theme
 from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.rest import Rest
 from nomos.ui.stations.blocks.plans_view import PlanChart, PlanPoint
-from nomos.units import number
 
 _TALL, _HEAD, _LINE, _SIDE = 150, 10, 17, 44
 _LEAST_SPAN = 4.0

@@ -5,8 +5,8 @@ from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 from nomos.project import Project
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import Asker, JobRunner

@@ -7,8 +7,9 @@ from types import MappingProxyType
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import counted, number
 from nomos.colour import lab_to_hex
-from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import Reach, kept_key, plan_costs, planned_colours
 from nomos.project.sheet.tiles import Tile, fine_enough, fitted, rooms_for
@@ -17,7 +18,6 @@ from nomos.separation.plans import CandidateInk, Plan
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.raster import Page, index_levels
 from nomos.ui.frame.rows import Row
-from nomos.units import counted, number
 from nomos.work.plans import Found
 
 # Plans in the place of one sheet: the room between them.

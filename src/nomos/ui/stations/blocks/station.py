@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import method_of
 from nomos.project.blocks.plans import kept_key

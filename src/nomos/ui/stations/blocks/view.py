@@ -5,8 +5,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr, within
+from nomos.base.units import counted, length_text, number
 from nomos.colour import delta_e00, lab_to_hex
-from nomos.language import tr, within
 from nomos.project import Project, Proof
 from nomos.project.blocks.keys import CONTOUR_MM, KeyKind, carrying_text, key_kind
 from nomos.project.blocks.reduction import is_reduction
@@ -15,7 +16,6 @@ from nomos.project.inks.films import predicted, printing_sets, zone_keys
 from nomos.project.model import Block
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.state import UiState
-from nomos.units import counted, length_text, number
 
 
 @dataclass(frozen=True)

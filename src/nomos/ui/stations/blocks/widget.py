@@ -3,7 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import NameField, button, label
 from nomos.ui.frame.lists import ColourRows

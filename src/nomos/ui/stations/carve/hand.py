@@ -6,10 +6,10 @@ from typing import Any
 
 from msgspec.structs import replace
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Part, Progress
 from nomos.carving import Material
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Part, Progress
 from nomos.project import Project
 from nomos.project.edition.carving import (
     CarvedBlock,

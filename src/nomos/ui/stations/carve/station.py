@@ -1,7 +1,7 @@
 """The Carve station in the window."""
 
+from nomos.base.language import tr
 from nomos.carving import Material
-from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.rows import Note

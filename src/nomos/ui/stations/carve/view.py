@@ -7,13 +7,14 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
+from nomos.base.language import opened, tr
+from nomos.base.units import length_text, number, size_text
 from nomos.carving import FACTS, TRANSFERS, Material, Tool, factor_from_log
 from nomos.carving.maps import TOO_NARROW, CarvingMap, widest_places
 from nomos.carving.nesting import CuttingPlan
 from nomos.colour import lab_to_hex
 from nomos.edition import EditionState
-from nomos.errors import BadInput
-from nomos.language import opened, tr
 from nomos.project import Project
 from nomos.project.edition.carving import (
     CarvedBlock,
@@ -30,7 +31,6 @@ from nomos.ui.frame.notes import note_of
 from nomos.ui.frame.raster import Raster
 from nomos.ui.frame.rows import Note, Row
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.units import length_text, number, size_text
 
 # Zones of the carving map on wood: what stays dark, each wider tool paler; red-brown where no tool gets in.
 _STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)

@@ -4,11 +4,11 @@ from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
 
+from nomos.base.errors import BadInput
+from nomos.base.language import opened, tr
 from nomos.carving import MATERIALS, TRANSFER_WAYS, TRANSFERS, Board
 from nomos.carving.materials import THICKNESS_MM
 from nomos.carving.nesting import CuttingPlan
-from nomos.errors import BadInput
-from nomos.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, button, label

@@ -3,9 +3,9 @@
 from collections.abc import Callable
 from typing import TYPE_CHECKING, Final, Literal
 
+from nomos.base.language import opened, tr
 from nomos.colour import Lab
 from nomos.design import Correction
-from nomos.language import opened, tr
 from nomos.project import Project, digest
 from nomos.project.blocks.edits import (
     with_bare_colour,

@@ -6,12 +6,12 @@ from typing import Any
 import numpy as np
 from msgspec.structs import replace as changed
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.colour import Lab, srgb_to_lab
 from nomos.design import Correction, Cut, Labels, find_cut
 from nomos.design.cut import WHOLE, Corners, Found, checked_cut, through, to_print
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
 from nomos.ui.stations.design.opening_hand import FOUND, NOT_SURE, OpeningHand

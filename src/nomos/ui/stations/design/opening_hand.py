@@ -7,12 +7,12 @@ from typing import get_args
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.design import Correction, Labels, ReadAs, read_pixels
 from nomos.design.cut import Found
 from nomos.design.svg import is_svg
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner

@@ -5,12 +5,12 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QWidget
 
-from nomos.language import opened, tr, within
+from nomos.base.language import opened, tr, within
+from nomos.base.units import PAPER_SIZES_MM
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.design.view import CorrectPartView, PicturePartView
-from nomos.units import PAPER_SIZES_MM
 
 _READ = (
     ("", tr("as it looks")),

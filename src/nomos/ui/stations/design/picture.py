@@ -17,8 +17,8 @@ from PyQt6.QtGui import (
 )
 from PyQt6.QtWidgets import QWidget
 
+from nomos.base.language import tr
 from nomos.design.cut import Corners, Point
-from nomos.language import tr
 from nomos.proof import from_rgb, pixels_of, render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of

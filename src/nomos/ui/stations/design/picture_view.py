@@ -6,9 +6,9 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
 from nomos.design import WHOLE
 from nomos.design.cut import Corners
-from nomos.language import tr
 from nomos.project import Project
 from nomos.proof import Pixels, page_of_pixels
 from nomos.ui.frame.raster import Page, picture_levels

@@ -3,10 +3,10 @@
 from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF, QTransform
 
+from nomos.base.language import tr
+from nomos.base.units import LARGEST_MM, PAPER_SIZES_MM, SMALLEST_MM, size_text
 from nomos.design.cut import Corners
-from nomos.language import tr
 from nomos.ui.frame import theme
-from nomos.units import LARGEST_MM, PAPER_SIZES_MM, SMALLEST_MM, size_text
 
 Size = tuple[float, float]
 

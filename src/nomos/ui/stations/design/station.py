@@ -1,13 +1,13 @@
 """The Design station in the window."""
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import PAPER_SIZES_MM
 from nomos.project import Project, Proof
 from nomos.separation.touch import Touch
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.design.parts import PicturePart
 from nomos.ui.stations.design.view import correct_part_view, design_view, picture_part_view
 from nomos.ui.stations.design.widget import DesignStation
-from nomos.units import PAPER_SIZES_MM
 
 
 class DesignHere(Here[DesignStation]):

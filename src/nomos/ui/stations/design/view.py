@@ -8,10 +8,11 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr, within
+from nomos.base.units import length_text, number
 from nomos.colour import lab_to_hex
 from nomos.design import Correction, FlatDesign, Labels, Looked
 from nomos.design.page import Mask, Rgb
-from nomos.language import tr, within
 from nomos.project import Project, Proof
 from nomos.proof import mips, page_of_pixels
 from nomos.registration import Rect
@@ -21,7 +22,6 @@ from nomos.ui.frame.raster import Page, Raster
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
-from nomos.units import length_text, number
 
 _MOST_NEIGHBOURS = 4
 # So many doubtful places are worth pointing at, each at least so large, mm².

@@ -3,15 +3,15 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox
 
+from nomos.base.language import tr
+from nomos.base.units import number, size_text
 from nomos.design import FEWEST, MOST
-from nomos.language import tr
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import ColourCurve, ColourEditor, group
 from nomos.ui.stations.design.parts import CorrectPart, PicturePart
 from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePartView
-from nomos.units import number, size_text
 
 _MOST_GRADIENTS = 3
 PARTS = (("picture", tr("Picture")), ("colours", tr("Colours")), ("correct", tr("Correct")))

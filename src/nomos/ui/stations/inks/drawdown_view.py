@@ -1,9 +1,9 @@
 """What a drawdown card asks for, and what was read from it."""
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.project.inks.drawdown import Card
 from nomos.ui.frame.sheet_view import lab_text
-from nomos.units import number
 
 _ASKED = {
     "paper": tr("Click the card's bare paper on the sheet."),

@@ -2,9 +2,9 @@
 
 from typing import TYPE_CHECKING
 
+from nomos.base.language import tr
 from nomos.colour import Lab, Opacity
 from nomos.colour.light import Eyes, Light
-from nomos.language import tr
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.model.edits import (
     with_paper,

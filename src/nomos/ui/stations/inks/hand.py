@@ -4,10 +4,10 @@ from pathlib import Path
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.edition import film_from_weights
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.project.inks.chart import MOST_INKS, ChartReading, overlap_chart, read_chart
 from nomos.project.inks.data import with_optics
 from nomos.project.inks.drawdown import Card

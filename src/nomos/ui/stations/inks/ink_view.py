@@ -4,10 +4,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import opened, tr
+from nomos.base.units import number
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
 from nomos.colour.trapping import knife_test
-from nomos.language import opened, tr
 from nomos.project import (
     Project,
     Proof,
@@ -20,7 +21,6 @@ from nomos.ui.frame.colours import PATCHES, ColourStrips, Strip, colour_strips
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
-from nomos.units import number
 
 PAPER_ROW = "paper"
 

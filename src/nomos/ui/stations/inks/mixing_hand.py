@@ -9,13 +9,13 @@ import msgspec
 import numpy as np
 from PyQt6.QtCore import pyqtSignal
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.colour import Lab, overprints, reflectance_to_lab
 from nomos.colour.mixing import mixed
 from nomos.colour.trapping import Inking, preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.progress import Progress
 from nomos.project import Project
 from nomos.project.blocks.zones import flat_then_graded
 from nomos.project.inks.chart import ChartReading

@@ -5,11 +5,11 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
+from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.colour.cielab import labs_to_hex
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.colour.spectra import Array
-from nomos.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows

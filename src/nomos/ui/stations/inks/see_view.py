@@ -4,10 +4,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr, within
+from nomos.base.units import counted, number
 from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
-from nomos.language import tr, within
 from nomos.project import Project, Proof
 from nomos.project.inks.chart import ChartReading
 from nomos.project.inks.films import (
@@ -23,7 +24,6 @@ from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
 from nomos.ui.stations.inks.ink_view import ink_of
-from nomos.units import counted, number
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14

@@ -7,10 +7,10 @@ from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
+from nomos.base.language import opened, tr
 from nomos.colour.layering import PAPER_KINDS
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
 from nomos.colour.trapping import INKINGS, Surface, Vehicle
-from nomos.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import group, part_column

@@ -1,6 +1,6 @@
 """The Inks station in the window."""
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.station import Here
 from nomos.ui.stations.inks.ink_view import inks_view

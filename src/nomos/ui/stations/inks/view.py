@@ -4,12 +4,13 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.units import counted, number
 from nomos.colour import lab_to_hex
 from nomos.colour.layering import PaperKind
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import Inking, Surface
 from nomos.colour.weighing import in_parts, weighed
-from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.drawdown import Card
@@ -31,7 +32,6 @@ from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
 from nomos.ui.stations.inks.drawdown_view import card_view
 from nomos.ui.stations.inks.ink_view import ink_of, knife_text, step_pct
-from nomos.units import counted, number
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14

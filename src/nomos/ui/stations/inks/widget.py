@@ -5,7 +5,8 @@ from dataclasses import replace
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, label
 from nomos.ui.frame.lists import ColourRows
@@ -16,7 +17,6 @@ from nomos.ui.stations.inks.learn import LearnPart
 from nomos.ui.stations.inks.mix import MixPart
 from nomos.ui.stations.inks.see import SeePart
 from nomos.ui.stations.inks.stack import StackPart
-from nomos.units import number
 
 PARTS = (
     ("ink", tr("Ink")), ("mix", tr("Mix")), ("stack", tr("Stack")), ("paper", tr("Paper")), ("see",

@@ -6,7 +6,7 @@ from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar, Task
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label

@@ -6,9 +6,9 @@ from typing import TypeVar
 
 from msgspec.structs import replace
 
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.devices import ThermoHygrometer
-from nomos.language import tr
-from nomos.progress import NULL_PROGRESS, Progress
 from nomos.project import Project
 from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order

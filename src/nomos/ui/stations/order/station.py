@@ -2,8 +2,8 @@
 
 from datetime import date
 
-from nomos.language import tr
-from nomos.progress import Progress
+from nomos.base.language import tr
+from nomos.base.progress import Progress
 from nomos.project import Project, Proof
 from nomos.project.blocks.methods import with_usual_order
 from nomos.project.sheet.changes import overprinted

@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass
 
-from nomos.language import tr, within
+from nomos.base.language import tr, within
+from nomos.base.units import counted, number
 from nomos.order import before_next, reasons
 from nomos.project import (
     Project,
@@ -14,7 +15,6 @@ from nomos.project.blocks.reduction import cut_before
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.state import UiState
 from nomos.ui.frame.view import small_print
-from nomos.units import counted, number
 
 
 @dataclass(frozen=True, eq=False)

@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 from datetime import date
 
-from nomos.language import opened, tr
+from nomos.base.language import opened, tr
+from nomos.base.units import counted, number
 from nomos.order.calendar import Calendar, Times
 from nomos.order.washing import CAUTION, rollers_for
 from nomos.project import Project, Proof, mean_difference
@@ -14,7 +15,6 @@ from nomos.project.order.days import first_day, runs_of
 from nomos.project.order.search import SCHOOLS, OrderReport, with_order
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.view import small_print
-from nomos.units import counted, number
 from nomos.work.days import Planned
 
 Figures = tuple[tuple[str, str], ...]

@@ -3,7 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QComboBox, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.order.search import SCHOOLS
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, button, label

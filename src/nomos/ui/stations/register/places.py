@@ -3,7 +3,7 @@
 from dataclasses import replace
 from typing import TYPE_CHECKING
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM
 from nomos.project.model.edits import (
     with_image_at,

@@ -5,7 +5,8 @@ from functools import partial
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
 
-from nomos.language import opened, tr
+from nomos.base.language import opened, tr
+from nomos.base.units import length_text
 from nomos.project.register.plausible import DOZEN
 from nomos.project.register.practice import KINDS, Fault
 from nomos.registration.printed_marks import STROKES, vernier_reading_mm
@@ -13,7 +14,6 @@ from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, 
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.register.proofs_view import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
-from nomos.units import length_text
 
 # The slider goes by steps of so much.
 _STEP_MM = 0.05

@@ -5,8 +5,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import tr
+from nomos.base.units import length_text, lengths_text, number
 from nomos.colour import lab_to_hex
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.register.magnified import Magnified
 from nomos.project.register.practice import KIND_WORDS, Exercise, Marking
@@ -26,7 +27,6 @@ from nomos.proof.flashing import TILE_MM, Flashing
 from nomos.registration.settings import Hand
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Inset, Overlay, picture_overlay, sketch_raster
-from nomos.units import length_text, lengths_text, number
 
 # The two schools, and the tolerance each would ask for; chosen by us, no source.
 CRISP_MM, LOOSE_MM = 0.1, 1.5

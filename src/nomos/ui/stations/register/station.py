@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.state import Shown

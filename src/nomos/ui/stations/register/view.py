@@ -4,8 +4,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.language import opened, tr, within
+from nomos.base.units import length_text, lengths_text, number, size_text
 from nomos.colour import lab_to_hex
-from nomos.language import opened, tr, within
 from nomos.project import Project, Proof, kento_or_reason
 from nomos.project.register.system import advice_for, cure_text, marks_of, plan_of_system
 from nomos.registration import (
@@ -19,7 +20,6 @@ from nomos.registration import (
 from nomos.registration.jig import block_effect
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.state import UiState
-from nomos.units import length_text, lengths_text, number, size_text
 
 
 @dataclass(frozen=True)

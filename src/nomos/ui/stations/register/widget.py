@@ -6,7 +6,7 @@ from typing import Any
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, RegisterSettings

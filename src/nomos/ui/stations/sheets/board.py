@@ -3,7 +3,7 @@
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.ui.frame.controls import Figures, NameField, button, label
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.sheets.board_view import BoardView

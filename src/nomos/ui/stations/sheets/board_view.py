@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from nomos.base.language import tr
+from nomos.base.units import counted
 from nomos.edition import EditionState
-from nomos.language import tr
 from nomos.project import Project
 from nomos.project.edition.board import MOST_SHEETS, sheet_facts
-from nomos.units import counted
 
 _HOW = tr("Each picture is a sheet as it looks now; a spoiled one is crossed through. Click one.")
 

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from datetime import datetime
 
-from nomos.language import tr
+from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.project.edition.board import Board, board_sheets, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack, steps_of

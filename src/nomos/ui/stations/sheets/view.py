@@ -4,17 +4,17 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.edition import EditionState
 from nomos.edition.sheets import BuyingLine
 from nomos.edition.state import SheetHistory
-from nomos.errors import BadInput
-from nomos.language import tr
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import Record, buying_list, layer_names
 from nomos.project.model.craft import EditionPlan
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.ui.frame.rows import Row
-from nomos.units import number
 
 # Zones of the carving map on wood: what stays dark, each wider tool paler; red-brown where no tool gets in.
 _STAYS_LAB, _NARROW_LAB, _CHATTER_LAB = (30.0, 0.0, 0.0), (45.0, 45.0, 35.0), (72.0, 4.0, -14.0)

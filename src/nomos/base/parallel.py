@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor, wait
 from typing import TypeVar
 
-from nomos.progress import NULL_PROGRESS, Progress
+from nomos.base.progress import NULL_PROGRESS, Progress
 
 T = TypeVar("T")
 A = TypeVar("A")
@@ -15,7 +15,7 @@ _MOST_HANDS = 4
 _LOOK_S = 0.05
 
 
-def together(
+def map_threads(
     work: Callable[[T], A],
     things: Sequence[T],
     *,
@@ -27,7 +27,7 @@ def together(
     Raises whatever the work raises, and Cancelled; what has not begun then is left.
     """
     hands = min(_MOST_HANDS, os.cpu_count() or 1, len(things))
-    pool = ThreadPoolExecutor(max(hands, 1), thread_name_prefix="nomos-together")
+    pool = ThreadPoolExecutor(max(hands, 1), thread_name_prefix="nomos-map")
     try:
         begun = [pool.submit(work, thing) for thing in things]
         for place, (thing, one) in enumerate(zip(things, begun, strict=True)):

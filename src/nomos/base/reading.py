@@ -3,8 +3,8 @@
 import stat
 from pathlib import Path
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 _MOST_BYTES = 1_000_000_000
 

@@ -18,10 +18,10 @@ from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
-from nomos.atomic import beside
-from nomos.errors import BadInput
-from nomos.language import tr
-from nomos.reading import read_whole
+from nomos.base.atomic import beside
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
+from nomos.base.reading import read_whole
 
 _MOST_BYTES = 10_000
 _SIGNED = b'{"user"'

@@ -10,12 +10,13 @@ from types import ModuleType
 
 import pytest
 
-from nomos import guide, language
+from nomos import guide
+from nomos.base import language
+from nomos.base.units import number, size_text
 from nomos.cli import COMMANDS
 from nomos.cli.main import _parser
-from nomos.units import number, size_text
 
-TOOL = Path(__file__).resolve().parents[1] / "tools" / "words.py"
+TOOL = Path(__file__).resolve().parents[2] / "tools" / "words.py"
 
 
 @pytest.fixture(scope="module")

@@ -2,7 +2,7 @@
 
 from pathlib import Path
 
-FOLDER = Path(__file__).parent / "fonts"
+FOLDER = Path(__file__).parents[1] / "fonts"
 REGULAR = FOLDER / "Lato-Regular.ttf"
 SEMIBOLD = FOLDER / "Lato-Semibold.ttf"
 BOLD = FOLDER / "Lato-Bold.ttf"

@@ -7,9 +7,9 @@ from pathlib import Path
 
 import pytest
 
-from nomos import atomic
-from nomos.atomic import previous_of, replacing, write_bytes, write_text
-from nomos.errors import BadInput
+from nomos.base import atomic
+from nomos.base.atomic import previous_of, replacing, write_bytes, write_text
+from nomos.base.errors import BadInput
 
 # Above the largest process number Linux gives.
 NOBODY = 2**22 + 1

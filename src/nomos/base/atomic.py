@@ -11,8 +11,8 @@ from collections.abc import Iterator
 from pathlib import Path
 from typing import BinaryIO
 
-from nomos.errors import BadInput
-from nomos.language import tr
+from nomos.base.errors import BadInput
+from nomos.base.language import tr
 
 _SUFFIX = ".part"
 _PREVIOUS = ".previous"

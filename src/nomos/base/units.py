@@ -3,8 +3,8 @@
 import re
 from collections.abc import Sequence
 
-from nomos.errors import BadInput
-from nomos.language import decimals, tr
+from nomos.base.errors import BadInput
+from nomos.base.language import decimals, tr
 
 MM_PER_INCH = 25.4
 _MM = {"mm": 1.0, "cm": 10.0, "in": MM_PER_INCH, '"': MM_PER_INCH, "pt": MM_PER_INCH / 72, "": 1.0}

@@ -2,8 +2,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nomos.errors import BadInput
-from nomos.units import length_text, number, parse_length, parse_size, range_text, size_text
+from nomos.base.errors import BadInput
+from nomos.base.units import length_text, number, parse_length, parse_size, range_text, size_text
 
 
 @pytest.mark.parametrize(

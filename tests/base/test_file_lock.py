@@ -8,15 +8,15 @@ from pathlib import Path
 
 import pytest
 
+from nomos.base.file_lock import FileLock, ForeignLock, Holder, acquire, holder_of, lock_of
 from nomos.cli.main import run
-from nomos.file_lock import FileLock, ForeignLock, Holder, acquire, holder_of, lock_of
 from nomos.project import Assets, Project, load, save
 from tests.test_cli import no_window
 
 _HOLD_AND_DIE = """
 import os, sys
 from pathlib import Path
-from nomos.file_lock import acquire, lock_of
+from nomos.base.file_lock import acquire, lock_of
 acquire(lock_of(Path(sys.argv[1])))
 os.kill(os.getpid(), 9)
 """
