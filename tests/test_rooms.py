@@ -16,8 +16,8 @@ from nomos.ui.stations import TABLE
 
 ROOT = Path(__file__).parents[1]
 CORE = (
-    "base.units", "base.errors", "base.progress", "base.typeface", "colour", "design", "separation", "proof", "order",
-    "registration", "project", "formats", "work", "demo", "cli.main", "ui.frame.view",
+    "base.units", "base.errors", "base.progress", "base.typeface", "colour", "design", "separation", "proof",
+    "order", "registration", "project", "formats", "work", "demo", "cli.main", "ui.frame.view",
     "ui.frame.sheet_view", "ui.frame.viewport", "ui.stations.inks.ink_view",
 )  # fmt: skip
 

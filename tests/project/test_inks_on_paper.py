@@ -34,7 +34,7 @@ def shown(project: Project, ink: Ink) -> np.ndarray:
 
 @pytest.mark.parametrize("vehicle", ["oil", "water-based"])
 def test_what_was_read_on_a_card_sinks_into_absorbent_paper(demo: Demo, vehicle: str) -> None:
-    ink = Ink("i", "Straw", (60.0, 0.0, 20.0), optics=SEALED, vehicle=vehicle)  # type: ignore[arg-type] # a word
+    ink = Ink("i", "Straw", (60.0, 0.0, 20.0), optics=SEALED, vehicle=vehicle)
     held = [solid_film(on(demo[0], kind), ink).thickness for kind in ("coated", "smooth", "absorbent")]
     assert 1 >= held[0] > held[1] > held[2] > 0.75
     wet = on(demo[0], "absorbent")

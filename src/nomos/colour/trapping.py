@@ -6,7 +6,7 @@ from typing import Literal, get_args
 import numpy as np
 
 from nomos.base.language import tr
-from nomos.colour.layering import Film, Ground, PaperKind
+from nomos.colour.layering import Film, Ground
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
 
@@ -20,46 +20,8 @@ Surface = Literal["smooth", "rough"]
 # a look through a loupe replaces it).
 COVER: dict[Surface, float] = {"smooth": 1.0, "rough": 0.93}
 
-Vehicle = Literal["oil", "water-washable oil", "water-based", "water-based with paste"]
-# Oil that dries by taking up oxygen warms the rag it is on, whatever it is washed with (common practice).
-DRYING_OILS: frozenset[Vehicle] = frozenset(("oil", "water-washable oil"))
-CLEANED_WITH_SOLVENT: frozenset[Vehicle] = frozenset(("oil",))
-# A wet print shines: less of the surface is seen, and water-based colour stands thicker than it dries
-# (common practice: mix bolder than the aim; both figures chosen by us).
+# A wet print shines: less of the surface is seen (chosen by us).
 WET_SURFACE = 0.3
-WET_STRENGTH: dict[Vehicle, float] = {
-    "oil": 1.05, "water-washable oil": 1.05, "water-based": 1.25, "water-based with paste": 1.4,
-}  # fmt: skip
-
-# Share of a film that sinks into bare paper, where its K and S were read on a card that does not drink; a
-# colour read on the paper itself holds the loss already. From memory, no source: a reading replaces it.
-PENETRATION: dict[Vehicle, dict[PaperKind, float]] = {
-    "oil": {"coated": 0.0, "smooth": 0.03, "absorbent": 0.08},
-    "water-washable oil": {"coated": 0.0, "smooth": 0.03, "absorbent": 0.08},
-    "water-based": {"coated": 0.02, "smooth": 0.08, "absorbent": 0.18},
-    "water-based with paste": {"coated": 0.02, "smooth": 0.06, "absorbent": 0.14},
-}
-# Damp fibres are full already: less of oil sinks in, and more of what water carries (from memory).
-DAMP: dict[Vehicle, float] = {
-    "oil": 0.5, "water-washable oil": 0.8, "water-based": 1.3, "water-based with paste": 1.3,
-}  # fmt: skip
-
-
-def sunk(vehicle: Vehicle, kind: PaperKind, *, damp: bool = False) -> float:
-    """The share of a film that sinks into bare paper.
-
-    Parameters
-    ----------
-    vehicle : of the ink.
-    kind : of the paper.
-    damp : damped before printing.
-
-    Returns
-    -------
-    A share, 0 to 1; from memory, no source.
-    """
-    return PENETRATION[vehicle][kind] * (DAMP[vehicle] if damp else 1.0)
-
 
 # Tack on a plain scale: 0 loose, 10 tight.
 LOOSEST, TIGHTEST, MIDDLE_TACK = 0.0, 10.0, 5.0

@@ -14,17 +14,18 @@ from nomos.base.language import tr
 from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
-from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST, Vehicle
+from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST
+from nomos.colour.vehicles import VEHICLES
 from nomos.formats.files import read_table, read_text
 from nomos.formats.outputs import write_output
 from nomos.order import DRYING_H
 from nomos.project.blocks.plans import ShelfInk
 from nomos.project.edition.studio import read_studio
 from nomos.project.model import Ink, Known, Optics
+from nomos.project.model.limits import USUAL_VEHICLE
 from nomos.separation.plans import WEAKEST
 
 COLUMNS = ("name", "L", "a", "b", "opacity", "strengths", "notes")
-_VEHICLES: tuple[Vehicle, ...] = get_args(Vehicle)
 _REQUIRED = ("name", "L", "a", "b")
 
 
@@ -139,16 +140,16 @@ def _ink(row: dict[str, Any], where: str) -> ShelfInk:
             )
         )
     word: Opacity = OPACITIES[OPACITIES.index(opacity)]
-    vehicle = str(row.get("vehicle") or "oil").strip().lower()
-    if vehicle not in _VEHICLES:
+    vehicle = str(row.get("vehicle") or USUAL_VEHICLE).strip().lower()
+    if vehicle not in VEHICLES:
         raise BadInput(
-            tr("{where}: the vehicle must be one of {vehicles}.", where=where, vehicles=", ".join(_VEHICLES))
+            tr("{where}: the vehicle must be one of {vehicles}.", where=where, vehicles=", ".join(VEHICLES))
         )
     reflectance = _reflectance(row, where)
     ink = Ink(
         name, name, _lab(row, reflectance, where), word, _optics(row, where), reflectance,
         pigment=str(row.get("pigment") or "").strip(),
-        vehicle=_VEHICLES[_VEHICLES.index(vehicle)],
+        vehicle=vehicle,
         tack=_figure(row, "tack", MIDDLE_TACK, (LOOSEST, TIGHTEST), where),
         drying_h=_figure(row, "drying_h", DRYING_H, (0, 10_000), where),
         cost=_figure(row, "cost", 0.0, (0, 1e6), where),

@@ -3,6 +3,7 @@
 from msgspec.structs import replace
 
 from nomos.base.language import tr, within
+from nomos.colour.vehicles import VEHICLES
 from nomos.order import Layer, before_next, light_to_dark
 from nomos.project.blocks.reduction import cut_before, is_reduction, nested_light_to_dark, reordered
 from nomos.project.inks.films import sitting_advice
@@ -43,7 +44,7 @@ def stays_damp(project: Project, place: int) -> bool:
     if not damp or place + 1 >= len(pulls):
         return False
     both = (*inked_with(project, pulls[place]), *inked_with(project, pulls[place + 1]))
-    return all(ink.vehicle.startswith("water-based") for ink in both)
+    return all(VEHICLES[ink.vehicle].goes_back_damp for ink in both)
 
 
 def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:

@@ -5,7 +5,7 @@ two metres.
 """
 
 from nomos.base.language import tr
-from nomos.colour.trapping import CLEANED_WITH_SOLVENT, DRYING_OILS, Vehicle
+from nomos.colour.vehicles import VEHICLES
 from nomos.project.model import Project, Zone
 from nomos.project.model.project import Impression, Printing, Tool
 
@@ -85,12 +85,12 @@ def damp_cues(project: Project, pull: Impression) -> tuple[str, ...]:
 
 def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:
     """What can hurt at this pull: solvents, rags, powders, press. The makers' sheets come first."""
-    vehicles: set[Vehicle] = {project.ink(zone.ink).vehicle for zone in pull.zones}
+    vehicles = [VEHICLES[project.ink(zone.ink).vehicle] for zone in pull.zones]
     modified = any(project.ink(zone.ink).modifier_pct > 0 for zone in pull.zones)
     said = []
-    if vehicles & CLEANED_WITH_SOLVENT:
+    if any(each.washed_with == "solvent" for each in vehicles):
         said.append(tr("Solvent: window open, gloves on."))
-    if vehicles & DRYING_OILS:
+    if any(each.heats_rags for each in vehicles):
         said.append(tr("Oily rags go into a closed metal bin: they heat by themselves."))
     if modified:
         said.append(tr("Carbonate and dry pigment are fine powders: mask on, no draught."))

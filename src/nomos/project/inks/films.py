@@ -15,12 +15,11 @@ from nomos.colour.spectra import Array
 from nomos.colour.trapping import (
     COVER,
     FILM,
-    WET_STRENGTH,
     WET_SURFACE,
-    sunk,
     tack_with,
     trapping_of,
 )
+from nomos.colour.vehicles import VEHICLES, sunk
 from nomos.order.washing import TackAdvice, tack_advice
 from nomos.project.model import Impression, Ink, Project
 from nomos.separation.zones import step_strength
@@ -101,7 +100,7 @@ def film_of(project: Project, key: FilmKey) -> Film:
 
 def _wet(project: Project, key: FilmKey, film: Film) -> Film:
     vehicle = project.ink(project.impression(key.pull).zones[key.zone].ink).vehicle
-    return replace(film, k1=film.k1 * WET_SURFACE, thickness=film.thickness * WET_STRENGTH[vehicle])
+    return replace(film, k1=film.k1 * WET_SURFACE, thickness=film.thickness * VEHICLES[vehicle].wet_strength)
 
 
 def trapping_at(project: Project, place: int) -> float | None:

@@ -9,6 +9,7 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import LARGEST_MM, SMALLEST_MM, length_text, range_text
 from nomos.colour import ColourError, smooth_reflectance
+from nomos.colour.vehicles import VEHICLES
 from nomos.design import Correction
 from nomos.design.cut import checked_cut
 from nomos.order.calendar import Times, day_of
@@ -205,6 +206,15 @@ def _check_materials(project: "Project") -> None:
     paper = project.paper
     spectra = [paper.reflectance or ()]
     for ink in project.inks:
+        _require(
+            ink.vehicle in VEHICLES,
+            "inks",
+            tr(
+                "{name} has a vehicle that is not known; it is one of {vehicles}.",
+                name=ink.name,
+                vehicles=", ".join(VEHICLES),
+            ),
+        )
         _require(_held(ink.tack, "tack"), "inks", tr("The tack of {name} must be 0 to 10.", name=ink.name))
         known = _held(ink.drying_h, "drying_h") and ink.cost >= 0 and ink.tub_g >= 0
         known = known and _held(ink.modifier_pct, "modifier_pct")

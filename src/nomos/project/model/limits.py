@@ -4,7 +4,10 @@ from msgspec import Meta
 
 from nomos.base.units import LARGEST_MM, SMALLEST_MM
 from nomos.colour.trapping import LOOSEST, TIGHTEST
+from nomos.colour.vehicles import VEHICLES
 
+# What an ink is carried by where nothing is said.
+USUAL_VEHICLE = next(iter(VEHICLES))
 # The form of project.json. 1 to 6 each said 1 of themselves and are told apart by what they hold; 7 has the
 # print's id and is the first that says its number. Whoever changes the form counts on and writes in
 # `forms.py` how the one before becomes it.

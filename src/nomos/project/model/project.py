@@ -20,8 +20,8 @@ from nomos.colour.trapping import (
     OIL_STEP_PCT,
     Inking,
     Surface,
-    Vehicle,
 )
+from nomos.colour.vehicles import VEHICLES
 from nomos.design import Correction, Cut, ReadAs
 from nomos.edition import FILM_G_M2, SLAB_G, WASTE
 from nomos.order import DRYING_H
@@ -41,6 +41,7 @@ from nomos.project.model.limits import (
     TOLERANCE_MM,
     TOOL_MM,
     UNTRUE_MM,
+    USUAL_VEHICLE,
     VERSION,
     bounded,
 )
@@ -54,6 +55,7 @@ Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
 
+VehicleName = Annotated[str, Meta(extra_json_schema={"enum": list(VEHICLES)})]
 Known = Literal["readings", "one reading", "chart", "proof", "recipe"]
 
 
@@ -148,7 +150,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     optics: Optics | None = None
     reflectance: Bands | None = None
     pigment: str = ""
-    vehicle: Vehicle = "oil"
+    vehicle: VehicleName = USUAL_VEHICLE
     tack: Annotated[float, bounded("tack")] = MIDDLE_TACK
     drying_h: Annotated[float, bounded("drying_h")] = DRYING_H
     cost: float = 0.0

@@ -5,6 +5,7 @@ from datetime import date, timedelta
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.trapping import FILM
+from nomos.colour.vehicles import VEHICLES
 from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
 from nomos.project.blocks.pulls import inked_with, stays_damp
@@ -66,7 +67,7 @@ def _dry_after_h(project: Project, place: int) -> float:
         if not zone.inked:
             continue
         ink = project.ink(zone.ink)
-        water = ink.vehicle.startswith("water-based")
+        water = VEHICLES[ink.vehicle].dries_by == "water"
         # Ink in extender is as thick a film as without.
         film = FILM[zone.inking] * (_ON_INK if not water and _on_ink(project, place) else 1.0)
         hours.append(drying_hours(ink.drying_h, project.times, film=film, water=water))

@@ -10,13 +10,14 @@ from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 from nomos.base.language import opened, tr
 from nomos.colour.layering import PAPER_KINDS
 from nomos.colour.spectra import WAVELENGTHS_NM, Array
-from nomos.colour.trapping import INKINGS, Surface, Vehicle
+from nomos.colour.trapping import INKINGS, Surface
+from nomos.colour.vehicles import VEHICLES
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.inks.view import StackView
 
-_VEHICLES = get_args(Vehicle)
+_VEHICLES = tuple(VEHICLES)
 
 _WHY_FLAT = tr(
     "A pale and a dark end on one roller leaves roller marks in the pale part: print the pale flat first."
@@ -105,7 +106,7 @@ class StackPart(QWidget):
         self.tack_box = NumberBox(0, 10, unit="", step=0.5)
         self.drying_box = NumberBox(0, 10_000, unit="h", step=6, digits=0)
         self.vehicle = QComboBox()
-        self.vehicle.addItems([tr(vehicle) for vehicle in _VEHICLES])
+        self.vehicle.addItems([vehicle.said for vehicle in VEHICLES.values()])
         self.fields.add(tr("Ink trapping, measured"), self.trapping_box)
         self.fields.add(tr("Tack, 0 loose to 10 tight"), self.tack_box)
         self.fields.add(tr("Overprint after"), self.drying_box)
