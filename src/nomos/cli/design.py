@@ -46,8 +46,7 @@ def add_commands(commands: Any) -> None:
     plan.add_argument("--studio", type=Path, metavar="FILE", help="the tools and habits to begin with")
     plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
     plan.add_argument(
-        "--system", default="auto",
-        choices=("auto", "kento", "floating", "pins", "jig", "bed", "translucent"),
+        "--system", default="auto", metavar="SYSTEM",
         help="how sheets meet blocks; default the kento, or what fits where it has no room",
     )  # fmt: skip
     plan.add_argument(
@@ -140,7 +139,7 @@ def _plan(options: argparse.Namespace) -> int:
 def _with_system(project: "Project", system: str) -> "Project":
     """The system asked for; for "auto" the usual one, or the best that has room where that has none."""
     from nomos.project.register.system import advice_for, plan_of_system, with_register
-    from nomos.registration import SYSTEM_NAMES
+    from nomos.registration import SYSTEMS
 
     if system != "auto":
         return with_register(project, system=system)
@@ -150,7 +149,7 @@ def _with_system(project: "Project", system: str) -> "Project":
         other = with_register(project, system=advice.system)
         if advice.fitness > 0 and plan_of_system(other)[0] is not None:
             print(
-                f"nomos: no room for a kento; {SYSTEM_NAMES[advice.system].lower()} instead.", file=sys.stderr
+                f"nomos: no room for a kento; {SYSTEMS[advice.system].said.lower()} instead.", file=sys.stderr
             )
             return other
     return project

@@ -11,7 +11,6 @@ if TYPE_CHECKING:
     from nomos.project import CutBlocks, Project
 
 DONE = 0
-_SYSTEMS = ("kento", "floating", "pins", "jig", "bed", "translucent")
 
 
 def add_commands(commands: Any) -> None:
@@ -31,7 +30,7 @@ def add_commands(commands: Any) -> None:
     kento.add_argument("--paper-mm", type=float, metavar="T", help="thickness of the paper")
 
     templates = command(commands, "templates", "a system of registration at true size", _templates)
-    templates.add_argument("--system", choices=_SYSTEMS, help="default: the project's own")
+    templates.add_argument("--system", metavar="SYSTEM", help="default: the project's own")
     templates.add_argument("--marks", choices=("none", "crosses", "rings", "verniers"))
     templates.add_argument("--side", choices=("long", "short"), help="the sheet's side along the printer")
     templates.add_argument("--page", default="A4", metavar="NAME", help="paper of a PDF, default A4")
@@ -148,18 +147,20 @@ def _written(
     from nomos.formats.dxf import drawing_dxf
     from nomos.formats.template_drawing import set_drawing
     from nomos.project.register.system import plan_of_system
+    from nomos.registration import SYSTEMS
 
     plan, reason = plan_of_system(project)
     if plan is None:
         raise BadInput(reason)
     # For paper a page each; for a cutter what is cut, in one drawing.
-    if plan.system == "kento":
+    system = SYSTEMS[plan.system]
+    if not system.sheet_of_its_own:
         drawn = templates(project, blocks)
         pages, cut = template_drawings(drawn), set_drawing(drawn)
     else:
         pages = [bench_drawing(project, plan)]
         cut = pages[0]
-        if plan.system == "pins":
+        if system.has_parts:
             cut = pins_drawing(project.register.pins)
             pages.append(cut)
     if kind == ".pdf":

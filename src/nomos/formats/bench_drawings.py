@@ -6,9 +6,9 @@ from nomos.base.language import tr
 from nomos.base.units import length_text, size_text
 from nomos.formats.drawing import Drawing, Shape, Word
 from nomos.project import Project
-from nomos.registration import Point, SystemPlan
+from nomos.registration import SYSTEMS, Point, SystemPlan
 from nomos.registration.pins import nest
-from nomos.registration.settings import SYSTEM_NAMES, PinSettings
+from nomos.registration.settings import PinSettings
 from nomos.registration.systems.shapes import LASER_CAUTION
 
 
@@ -39,7 +39,7 @@ def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:
     block = plan.block
     return Drawing(
         f"bench-{plan.system}",
-        f"{project.title}: {SYSTEM_NAMES[plan.system]}",
+        f"{project.title}: {SYSTEMS[plan.system].said}",
         (
             tr("As it lies before you: the block face up, the sheet face down. Print at 100 %."),
             tr(

@@ -30,7 +30,7 @@ from nomos.project.model import Impression
 from nomos.project.model.sheets import all_sheets, sheets_of
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import worst_mm
-from nomos.registration import Kento
+from nomos.registration import SYSTEMS, Kento
 
 
 def sheets_as_json(project: Project, blocks: CutBlocks) -> dict[str, Any]:
@@ -207,7 +207,7 @@ def _registration(project: Project) -> dict[str, Any]:
         "steps": list(plan.steps),
     }
     kento, _ = kento_or_reason(project)
-    if system == "kento" and kento is not None:
+    if SYSTEMS[system].notched == "block" and kento is not None:
         return figures | kento_figures(kento)
     return figures | {"block_mm": [round(plan.block.width, 2), round(plan.block.height, 2)]}
 

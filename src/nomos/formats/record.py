@@ -18,7 +18,7 @@ from nomos.project import Project
 from nomos.project.blocks.methods import METHOD_WORDS, method_of
 from nomos.project.edition.carving import materials_text
 from nomos.project.edition.sheets import Record, layer_names
-from nomos.registration import SYSTEM_NAMES
+from nomos.registration import SYSTEMS
 
 
 def record_json(project: Project, record: Record) -> dict[str, Any]:
@@ -137,7 +137,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             ),
         ),
         (tr("Inks"), ", ".join(inks)),
-        (tr("Register"), SYSTEM_NAMES[project.register.system]),
+        (tr("Register"), SYSTEMS[project.register.system].said),
         (
             tr("Varied edition (EV)") if is_varied(project, record) else tr("Edition"),
             tr("{edition} numbered 1/{edition} to {edition}/{edition}", edition=plan.edition)

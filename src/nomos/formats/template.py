@@ -19,7 +19,7 @@ from nomos.project.inks.films import zone_colours
 from nomos.project.model import Block, Impression, ProjectError
 from nomos.project.register.system import marks_of, plan_of_system
 from nomos.project.sheet.laying import zone_places
-from nomos.registration import SYSTEM_NAMES, Point, Rect, SystemPlan, seated_corner
+from nomos.registration import SYSTEMS, Point, Rect, SystemPlan, seated_corner
 from nomos.separation import Mask, Ring, outlines
 from nomos.separation.jigsaw import Piece
 
@@ -233,11 +233,12 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
     zones = project.impressions[first - 1].zones
     hand = project.kento.hand
     # The wood's corner behind the corner notch: it never changes place when the block is turned.
-    notched = plan.system == "kento"
+    own = SYSTEMS[plan.system]
+    notched = own.notched == "block"
     depth = (
         tr("notches {depth_mm} deep", depth_mm=length_text(project.kento.depth_mm))
         if notched
-        else SYSTEM_NAMES[plan.system]
+        else SYSTEMS[plan.system].said
     )
     details = tr(
         "Block {width}, sheet {width_2}, {depth}. Solid black corner: bottom {also}.",
@@ -269,7 +270,7 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
             for shape in plan.shapes
             if shape.kind == "cross" or (notched and shape.kind == "wall")
         )
-        if plan.system in ("kento", "translucent")
+        if notched or own.crosses
         else (),
         floors=tuple(turned(each.points) for each in plan.shapes if notched and each.kind == "floor"),
         tidy=tuple(turned(each.points) for each in plan.shapes if notched and each.kind == "tidy"),

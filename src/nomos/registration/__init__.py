@@ -28,8 +28,6 @@ from nomos.registration.plan import plan_system
 from nomos.registration.printed_marks import PrintedMark, printed_marks, vernier_reading_mm
 from nomos.registration.settings import (
     MARK_KINDS,
-    SYSTEM_NAMES,
-    SYSTEMS,
     BudgetSettings,
     JigSettings,
     MarkKind,
@@ -38,10 +36,9 @@ from nomos.registration.settings import (
     RegisterSettings,
     Situation,
     System,
-    SystemAdvice,
-    advise,
     check_settings,
 )
+from nomos.registration.systems import SYSTEMS, SystemAdvice, advise, system_called
 from nomos.registration.systems.shapes import Dimension, Shape, SystemPlan
 from nomos.registration.turning import (
     TURNS,
@@ -56,7 +53,6 @@ from nomos.registration.turning import (
 __all__ = [
     "MARK_KINDS",
     "SYSTEMS",
-    "SYSTEM_NAMES",
     "TURNS",
     "BudgetSettings",
     "Contacts",
@@ -100,6 +96,7 @@ __all__ = [
     "printed_marks",
     "seated_corner",
     "stretch_advice",
+    "system_called",
     "through_board",
     "together",
     "turning_error",

@@ -5,25 +5,14 @@ bottom, as seen on the print; `laid_back` turns a sheet that lies on its side
 upright again.
 """
 
-from collections.abc import Callable
 from dataclasses import replace
 from typing import Literal
 
 from nomos.registration.contacts import Place
 from nomos.registration.kento import KentoSettings, Rect
-from nomos.registration.settings import RegisterSettings, System
-from nomos.registration.systems.bed import bed_plan
-from nomos.registration.systems.floating import floating_plan
-from nomos.registration.systems.jig import jig_plan
-from nomos.registration.systems.kento import kento_plan
-from nomos.registration.systems.pins import pins_plan
+from nomos.registration.settings import RegisterSettings
+from nomos.registration.systems import system_called
 from nomos.registration.systems.shapes import SystemPlan
-from nomos.registration.systems.translucent import translucent_plan
-
-MAKERS: dict[System, Callable[[tuple[float, float], Rect, RegisterSettings, KentoSettings], SystemPlan]] = {
-    "kento": kento_plan, "floating": floating_plan, "pins": pins_plan, "jig": jig_plan, "bed": bed_plan,
-    "translucent": translucent_plan,
-}  # fmt: skip
 
 
 def plan_system(
@@ -35,7 +24,7 @@ def plan_system(
     ------
     KentoError, RegisterError : no room for it, saying what would help.
     """
-    make = MAKERS[settings.system]
+    make = system_called(settings.system).plan
     if not lies_on_side(sheet_mm, settings.side):
         return make(sheet_mm, image, settings, kento)
     width, height = sheet_mm

@@ -7,16 +7,9 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import length_text, range_text
 
-System = Literal["kento", "floating", "pins", "jig", "bed", "translucent"]
-SYSTEMS: tuple[System, ...] = get_args(System)
-SYSTEM_NAMES: dict[System, str] = {
-    "kento": tr("Kento on the block"),
-    "floating": tr("Floating kento"),
-    "pins": tr("Pins and tabs"),
-    "jig": tr("Corner jig"),
-    "bed": tr("Traced bed sheet"),
-    "translucent": tr("Seen through the paper"),
-}
+# The name of a record in `systems`; `check_system` there refuses what is none.
+System = str
+USUAL_SYSTEM: System = "kento"
 MarkKind = Literal["none", "crosses", "rings", "verniers"]
 MARK_KINDS: tuple[MarkKind, ...] = get_args(MarkKind)
 
@@ -85,7 +78,7 @@ class RegisterSettings:
     damp : printed on damp paper.
     """
 
-    system: System = "kento"
+    system: System = USUAL_SYSTEM
     side: Literal["long", "short"] | None = None
     pins: PinSettings = PinSettings()
     jig: JigSettings = JigSettings()
@@ -132,6 +125,12 @@ def check_settings(settings: RegisterSettings) -> None:
         raise RegisterError(tr("A side of the block must be {range}.", range=range_text(5, 2000)))
 
 
+# Paper lighter than this hangs and cannot be pushed into corners, lighter than the second is seen
+# through, and a sheet longer than the third is awkward in two hands (all chosen by us, no source).
+FLOPPY_GSM, SEEN_THROUGH_GSM, LARGE_MM = 90.0, 50.0, 500.0
+NOTCH_MARGIN_MM = 6.0
+
+
 @dataclass(frozen=True)
 class Situation:
     """What the choice of a system depends on.
@@ -153,116 +152,12 @@ class Situation:
     reduction: bool = False
     sawn: bool = False
 
+    @property
+    def floppy(self) -> bool:
+        """Whether the paper hangs and cannot be pushed into corners."""
+        return self.weight_gsm is not None and self.weight_gsm < FLOPPY_GSM
 
-@dataclass(frozen=True)
-class SystemAdvice:
-    """How well a system suits: 0 will not work, 1 with care, 2 well; and why, in a sentence."""
-
-    system: System
-    fitness: int
-    reason: str
-
-
-# Paper lighter than this hangs and cannot be pushed into corners, lighter than the second is seen
-# through, and a sheet longer than the third is awkward in two hands (all chosen by us, no source).
-FLOPPY_GSM, SEEN_THROUGH_GSM, LARGE_MM = 90.0, 50.0, 500.0
-_NOTCH_MARGIN_MM = 6.0
-
-
-def advise(place: Situation) -> tuple[SystemAdvice, ...]:
-    """Every system with how it suits, the best first; of equals the simpler set-up first.
-
-    Stiff paper goes into corners, floppy paper wants pins, large floppy sheets three
-    pairs, blocks without margin a floating kento: common practice, no source.
-
-    Parameters
-    ----------
-    place : sheet and margin in mm, paper, method and number of blocks.
-
-    Returns
-    -------
-    One for each system.
-    """
-    judged = [_kento(place), _pins(place), _jig(place), _floating(place), _bed(place), _translucent(place)]
-    return tuple(sorted(judged, key=lambda each: -each.fitness))
-
-
-def _floppy(place: Situation) -> bool:
-    return place.weight_gsm is not None and place.weight_gsm < FLOPPY_GSM
-
-
-def _large(place: Situation) -> bool:
-    return max(place.sheet_mm) > LARGE_MM
-
-
-def _kento(place: Situation) -> SystemAdvice:
-    if place.margin_mm < _NOTCH_MARGIN_MM:
-        return SystemAdvice(
-            "kento",
-            0,
-            tr(
-                "The margin leaves no room for notches, which need {notch_margin_mm}.",
-                notch_margin_mm=length_text(_NOTCH_MARGIN_MM, None),
-            ),
-        )
-    if place.sawn:
-        return SystemAdvice("kento", 1, tr("The notches stand in the border that holds the pieces: keep it."))
-    if _floppy(place) and not place.damp:
-        return SystemAdvice("kento", 1, tr("Floppy paper buckles when it is pushed into notches."))
-    if place.damp:
-        return SystemAdvice("kento", 2, tr("Damp paper seats in notches, two fingers at a time."))
-    return SystemAdvice("kento", 2, tr("The notches are in the wood itself and cannot shift."))
-
-
-def _pins(place: Situation) -> SystemAdvice:
-    if place.damp:
-        return SystemAdvice("pins", 0, tr("Tape does not hold on damp paper, and punched holes tear."))
-    if _floppy(place):
-        pairs = tr("three pairs, the sheet is large") if _large(place) else tr("two pairs do")
-        return SystemAdvice("pins", 2, tr("Floppy paper hangs from its tabs: {pairs}.", pairs=pairs))
-    if place.pulls >= 6:
-        return SystemAdvice(
-            "pins", 2, tr("{pulls} pulls: tabs repeat best and stay on throughout.", pulls=place.pulls)
-        )
-    return SystemAdvice("pins", 1, tr("Repeats best, but every sheet needs its tabs fitted."))
-
-
-def _jig(place: Situation) -> SystemAdvice:
-    if _floppy(place) or place.damp:
-        return SystemAdvice("jig", 0, tr("The paper is too soft to be pushed against stops."))
-    if place.reduction:
-        return SystemAdvice("jig", 2, tr("One block for all pulls always sits the same in its stops."))
-    if place.sawn:
-        return SystemAdvice("jig", 2, tr("The stops hold the pieces together in their border."))
-    return SystemAdvice("jig", 1, tr("Good when all blocks are cut to exactly one size and square."))
-
-
-def _floating(place: Situation) -> SystemAdvice:
-    if place.margin_mm < _NOTCH_MARGIN_MM:
-        return SystemAdvice("floating", 0, tr("The sheet's margin is narrower than notches need."))
-    if _floppy(place) and not place.damp:
-        return SystemAdvice("floating", 0, tr("Floppy paper buckles when it is pushed into notches."))
-    return SystemAdvice("floating", 1, tr("For blocks cut to the image: one notched board serves them all."))
-
-
-def _bed(place: Situation) -> SystemAdvice:
-    if place.sheets <= 5 and place.pulls <= 3:
-        return SystemAdvice("bed", 1, tr("A few sheets in a few pulls: the simplest set-up will do."))
-    if _floppy(place):
-        return SystemAdvice("bed", 0, tr("A floppy sheet cannot be dropped onto a line."))
-    return SystemAdvice(
-        "bed",
-        0,
-        tr("Too loose for {pulls} pulls on {sheets} sheets.", pulls=place.pulls, sheets=place.sheets),
-    )
-
-
-def _translucent(place: Situation) -> SystemAdvice:
-    if place.weight_gsm is not None and place.weight_gsm <= SEEN_THROUGH_GSM:
-        return SystemAdvice(
-            "translucent", 1, tr("The paper is thin enough to be lined up by eye through it.")
-        )
-    known = (
-        tr("The paper's weight is not known") if place.weight_gsm is None else tr("The paper is too thick")
-    )
-    return SystemAdvice("translucent", 0, tr("{known}: marks must be seen through it.", known=known))
+    @property
+    def large(self) -> bool:
+        """Whether the sheet is awkward in two hands."""
+        return max(self.sheet_mm) > LARGE_MM

@@ -14,21 +14,12 @@ from numpy.typing import NDArray
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Rect
 from nomos.registration.settings import BudgetSettings, Hand, System
+from nomos.registration.systems import system_called
 
 Floats = NDArray[np.float64]
 
 # A normal error stays within so many standard deviations on 95 of 100 sheets.
 _TWO_SIDED_95 = 1.959964
-# Defaults by system for a practised hand: seating of the sheet, of the block, cutting of notches. Chosen
-# by us, no source, so that careful work keeps a few tenths of a millimetre; measure your own.
-_DEFAULTS: dict[System, tuple[float, float, float]] = {
-    "kento": (0.06, 0.0, 0.05),
-    "floating": (0.06, 0.08, 0.0),
-    "pins": (0.04, 0.06, 0.03),
-    "jig": (0.12, 0.08, 0.0),
-    "bed": (0.4, 0.35, 0.0),
-    "translucent": (0.25, 0.0, 0.08),
-}
 # Lines carried by the key's own impressions, and by one tracing (chosen by us, no source).
 _TRANSFER_MM = {"impressions": 0.06, "tracing": 0.15}
 # A first edition is about twice as far out (chosen by us, no source).
@@ -79,7 +70,7 @@ def budget_of(
         return default if value is None else value
 
     times = _BY_HAND[own.hand]
-    seating, block, cutting = (times * figure for figure in _DEFAULTS[system])
+    seating, block, cutting = (times * figure for figure in system_called(system).errors_mm)
     share = _DAMP_SHARE if damp else _DRY_SHARE
     along = or_default(own.growth_along_pct, share * growth[0])
     across = or_default(own.growth_across_pct, share * growth[1])

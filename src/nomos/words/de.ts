@@ -508,22 +508,6 @@
    <translation>rau</translation>
   </message>
   <message>
-   <source>oil</source>
-   <translation>Öl</translation>
-  </message>
-  <message>
-   <source>water-washable oil</source>
-   <translation>wasserwaschbares Öl</translation>
-  </message>
-  <message>
-   <source>water-based</source>
-   <translation>auf Wasserbasis</translation>
-  </message>
-  <message>
-   <source>water-based with paste</source>
-   <translation>auf Wasserbasis mit Kleister</translation>
-  </message>
-  <message>
    <source>runs off the knife like oil</source>
    <translation>läuft wie Öl vom Messer</translation>
   </message>
@@ -566,6 +550,34 @@
   <message>
    <source>drags the slab with it</source>
    <translation>nimmt die Farbplatte mit</translation>
+  </message>
+  <message>
+   <source>oxygen</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>water</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>solvent</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>oil</source>
+   <translation>Öl</translation>
+  </message>
+  <message>
+   <source>water-washable oil</source>
+   <translation>wasserwaschbares Öl</translation>
+  </message>
+  <message>
+   <source>water-based</source>
+   <translation>auf Wasserbasis</translation>
+  </message>
+  <message>
+   <source>water-based with paste</source>
+   <translation>auf Wasserbasis mit Kleister</translation>
   </message>
   <message>
    <source>clearing specks</source>
@@ -3050,10 +3062,6 @@
    <translation>Stock auf das Papier, auf seinen gepausten Platz.</translation>
   </message>
   <message>
-   <source>Corner notch first, then the straight notch, let it fall.</source>
-   <translation>Zuerst die Eckkerbe, dann die gerade Kerbe, dann fallen lassen.</translation>
-  </message>
-  <message>
    <source>, the edge soft over {soft_mm}</source>
    <translation>, der Rand weich über {soft_mm}</translation>
   </message>
@@ -3088,22 +3096,6 @@
   <message>
    <source>its solid corner is the back's own</source>
    <translation>ihre volle Ecke ist die eigene der Rückseite</translation>
-  </message>
-  <message>
-   <source>Tabs onto the pins one by one, let it fall.</source>
-   <translation>Laschen eine nach der anderen auf die Stifte, dann fallen lassen.</translation>
-  </message>
-  <message>
-   <source>Near stops first, slide to the side stop, lay it down.</source>
-   <translation>Zuerst die vorderen Anschläge, an den Seitenanschlag schieben, ablegen.</translation>
-  </message>
-  <message>
-   <source>Marked corner of the block to the marked corner; sheet onto its crosses.</source>
-   <translation>Markierte Ecke des Stocks an die markierte Ecke; Bogen auf seine Kreuze.</translation>
-  </message>
-  <message>
-   <source>Cross on cross against the light, near ones first.</source>
-   <translation>Kreuz auf Kreuz gegen das Licht, die vorderen zuerst.</translation>
   </message>
   <message>
    <source>thin</source>
@@ -3596,6 +3588,10 @@
   <message>
    <source>{name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.</source>
    <translation>{name} hat eine unmögliche Farbe: L* muss 0 bis 100 sein, a* und b* −200 bis 200.</translation>
+  </message>
+  <message>
+   <source>{name} has a vehicle that is not known; it is one of {vehicles}.</source>
+   <translation type="unfinished" />
   </message>
   <message>
    <source>The tack of {name} must be 0 to 10.</source>
@@ -4554,30 +4550,6 @@
    <translation>Eine Bogenkante ist auf diesem Scan nicht vom Grund zu unterscheiden: auf dunklere Pappe legen.</translation>
   </message>
   <message>
-   <source>kento</source>
-   <translation>Kento</translation>
-  </message>
-  <message>
-   <source>floating</source>
-   <translation>loser Kento</translation>
-  </message>
-  <message>
-   <source>pins</source>
-   <translation>Stifte</translation>
-  </message>
-  <message>
-   <source>jig</source>
-   <translation>Anlage</translation>
-  </message>
-  <message>
-   <source>bed</source>
-   <translation>Bett</translation>
-  </message>
-  <message>
-   <source>translucent</source>
-   <translation>durchsichtig</translation>
-  </message>
-  <message>
    <source>crosses</source>
    <translation>Kreuze</translation>
   </message>
@@ -4596,62 +4568,6 @@
   <message>
    <source>beginner</source>
    <translation>Anfänger</translation>
-  </message>
-  <message>
-   <source>Kento on the block</source>
-   <translation>Kento auf dem Stock</translation>
-  </message>
-  <message>
-   <source>Floating kento</source>
-   <translation>Loser Kento</translation>
-  </message>
-  <message>
-   <source>Pins and tabs</source>
-   <translation>Stifte und Laschen</translation>
-  </message>
-  <message>
-   <source>Corner jig</source>
-   <translation>Eckanlage</translation>
-  </message>
-  <message>
-   <source>Traced bed sheet</source>
-   <translation>Gepauster Bettbogen</translation>
-  </message>
-  <message>
-   <source>Seen through the paper</source>
-   <translation>Durch das Papier gesehen</translation>
-  </message>
-  <message>
-   <source>The notches are in the wood itself and cannot shift.</source>
-   <translation>Die Kerben sind im Holz selbst und können sich nicht verschieben.</translation>
-  </message>
-  <message>
-   <source>Repeats best, but every sheet needs its tabs fitted.</source>
-   <translation>Wiederholt am besten, aber jeder Bogen braucht seine Laschen.</translation>
-  </message>
-  <message>
-   <source>Good when all blocks are cut to exactly one size and square.</source>
-   <translation>Gut, wenn alle Stöcke genau gleich groß und rechtwinklig geschnitten sind.</translation>
-  </message>
-  <message>
-   <source>For blocks cut to the image: one notched board serves them all.</source>
-   <translation>Für Stöcke, die auf das Bild zugeschnitten sind: ein gekerbtes Brett dient allen.</translation>
-  </message>
-  <message>
-   <source>Too loose for {pulls} pulls on {sheets} sheets.</source>
-   <translation>Zu locker für {pulls} Druckgänge auf {sheets} Bogen.</translation>
-  </message>
-  <message>
-   <source>The paper's weight is not known</source>
-   <translation>Das Papiergewicht ist nicht bekannt</translation>
-  </message>
-  <message>
-   <source>The paper is too thick</source>
-   <translation>Das Papier ist zu dick</translation>
-  </message>
-  <message>
-   <source>{known}: marks must be seen through it.</source>
-   <translation>{known}: Marken müssen hindurch zu sehen sein.</translation>
   </message>
   <message>
    <source>Pins come in two or three pairs.</source>
@@ -4698,76 +4614,28 @@
    <translation>Eine Seite des Stocks muss {range} messen.</translation>
   </message>
   <message>
-   <source>The margin leaves no room for notches, which need {notch_margin_mm}.</source>
-   <translation>Der Rand hat keinen Platz für Kerben, die {notch_margin_mm} brauchen.</translation>
-  </message>
-  <message>
-   <source>The notches stand in the border that holds the pieces: keep it.</source>
-   <translation>Die Kerben stehen in dem Rand, der die Teile hält: stehen lassen.</translation>
-  </message>
-  <message>
-   <source>Floppy paper buckles when it is pushed into notches.</source>
-   <translation>Schlappes Papier beult, wenn es in Kerben geschoben wird.</translation>
-  </message>
-  <message>
-   <source>Damp paper seats in notches, two fingers at a time.</source>
-   <translation>Feuchtes Papier sitzt in Kerben, mit je zwei Fingern angelegt.</translation>
-  </message>
-  <message>
-   <source>Tape does not hold on damp paper, and punched holes tear.</source>
-   <translation>Klebeband hält nicht auf feuchtem Papier, und gestanzte Löcher reißen.</translation>
-  </message>
-  <message>
-   <source>three pairs, the sheet is large</source>
-   <translation>drei Paare, der Bogen ist groß</translation>
-  </message>
-  <message>
-   <source>two pairs do</source>
-   <translation>zwei Paare genügen</translation>
-  </message>
-  <message>
-   <source>Floppy paper hangs from its tabs: {pairs}.</source>
-   <translation>Schlappes Papier hängt an seinen Laschen: {pairs}.</translation>
-  </message>
-  <message>
-   <source>{pulls} pulls: tabs repeat best and stay on throughout.</source>
-   <translation>{pulls} Druckgänge: Laschen wiederholen am besten und bleiben die ganze Zeit dran.</translation>
-  </message>
-  <message>
-   <source>The paper is too soft to be pushed against stops.</source>
-   <translation>Das Papier ist zu weich, um gegen Anschläge geschoben zu werden.</translation>
-  </message>
-  <message>
-   <source>One block for all pulls always sits the same in its stops.</source>
-   <translation>Ein Stock für alle Druckgänge sitzt immer gleich in seinen Anschlägen.</translation>
-  </message>
-  <message>
-   <source>The stops hold the pieces together in their border.</source>
-   <translation>Die Anschläge halten die Teile in ihrem Rand zusammen.</translation>
-  </message>
-  <message>
-   <source>The sheet's margin is narrower than notches need.</source>
-   <translation>Der Bogenrand ist schmaler, als Kerben es brauchen.</translation>
-  </message>
-  <message>
-   <source>A few sheets in a few pulls: the simplest set-up will do.</source>
-   <translation>Wenige Bogen in wenigen Druckgängen: die einfachste Einrichtung genügt.</translation>
-  </message>
-  <message>
-   <source>A floppy sheet cannot be dropped onto a line.</source>
-   <translation>Ein schlapper Bogen lässt sich nicht auf eine Linie fallen lassen.</translation>
-  </message>
-  <message>
-   <source>The paper is thin enough to be lined up by eye through it.</source>
-   <translation>Das Papier ist dünn genug, um mit dem Auge hindurch angelegt zu werden.</translation>
-  </message>
-  <message>
    <source>{value} for {what} does not work: choose {least}.</source>
    <translation>{value} geht nicht ({what}): {least} wählen.</translation>
   </message>
   <message>
    <source>Growth of {value:g} % does not work: choose 0 to 5 %.</source>
    <translation>Ein Wachstum von {value:g} % geht nicht: 0 bis 5 % wählen.</translation>
+  </message>
+  <message>
+   <source>There is no system called {name}; choose {systems}.</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
+   <source>Traced bed sheet</source>
+   <translation>Gepauster Bettbogen</translation>
+  </message>
+  <message>
+   <source>Marked corner of the block to the marked corner; sheet onto its crosses.</source>
+   <translation>Markierte Ecke des Stocks an die markierte Ecke; Bogen auf seine Kreuze.</translation>
+  </message>
+  <message>
+   <source>Too loose for {pulls} pulls on {sheets} sheets.</source>
+   <translation>Zu locker für {pulls} Druckgänge auf {sheets} Bogen.</translation>
   </message>
   <message>
    <source>block here</source>
@@ -4790,12 +4658,32 @@
    <translation>Die einfachste Einrichtung, für wenige Bogen: sie hält weder Stock noch Papier.</translation>
   </message>
   <message>
+   <source>A few sheets in a few pulls: the simplest set-up will do.</source>
+   <translation>Wenige Bogen in wenigen Druckgängen: die einfachste Einrichtung genügt.</translation>
+  </message>
+  <message>
+   <source>A floppy sheet cannot be dropped onto a line.</source>
+   <translation>Ein schlapper Bogen lässt sich nicht auf eine Linie fallen lassen.</translation>
+  </message>
+  <message>
    <source>marked corner</source>
    <translation>markierte Ecke</translation>
   </message>
   <message>
    <source>from sheet to block</source>
    <translation>vom Bogen zum Stock</translation>
+  </message>
+  <message>
+   <source>Floating kento</source>
+   <translation>Loser Kento</translation>
+  </message>
+  <message>
+   <source>Corner notch first, then the straight notch, let it fall.</source>
+   <translation>Zuerst die Eckkerbe, dann die gerade Kerbe, dann fallen lassen.</translation>
+  </message>
+  <message>
+   <source>For blocks cut to the image: one notched board serves them all.</source>
+   <translation>Für Stöcke, die auf das Bild zugeschnitten sind: ein gekerbtes Brett dient allen.</translation>
   </message>
   <message>
    <source>Cut the L from board exactly as thick as the block, and the notches into it.</source>
@@ -4818,8 +4706,28 @@
    <translation>Der Stock kann steigen oder rutschen: mit einem Streifen doppelseitigem Klebeband halten.</translation>
   </message>
   <message>
+   <source>The sheet's margin is narrower than notches need.</source>
+   <translation>Der Bogenrand ist schmaler, als Kerben es brauchen.</translation>
+  </message>
+  <message>
+   <source>Floppy paper buckles when it is pushed into notches.</source>
+   <translation>Schlappes Papier beult, wenn es in Kerben geschoben wird.</translation>
+  </message>
+  <message>
    <source>A block of {size_text} does not go into the floating kento: the image is {width}, and the notches leave {near} below it and {side} at its corner side. Trim the block.</source>
    <translation>Ein Stock von {size_text} geht nicht in den losen Kento: das Bild ist {width}, und die Kerben lassen {near} darunter und {side} an der Eckseite. Den Stock beschneiden.</translation>
+  </message>
+  <message>
+   <source>Corner jig</source>
+   <translation>Eckanlage</translation>
+  </message>
+  <message>
+   <source>Near stops first, slide to the side stop, lay it down.</source>
+   <translation>Zuerst die vorderen Anschläge, an den Seitenanschlag schieben, ablegen.</translation>
+  </message>
+  <message>
+   <source>Good when all blocks are cut to exactly one size and square.</source>
+   <translation>Gut, wenn alle Stöcke genau gleich groß und rechtwinklig geschnitten sind.</translation>
   </message>
   <message>
    <source>The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops would stand on the block: take a larger sheet, or smaller blocks.</source>
@@ -4862,6 +4770,26 @@
    <translation>der vordere Anschlag am fernen Ende</translation>
   </message>
   <message>
+   <source>The paper is too soft to be pushed against stops.</source>
+   <translation>Das Papier ist zu weich, um gegen Anschläge geschoben zu werden.</translation>
+  </message>
+  <message>
+   <source>One block for all pulls always sits the same in its stops.</source>
+   <translation>Ein Stock für alle Druckgänge sitzt immer gleich in seinen Anschlägen.</translation>
+  </message>
+  <message>
+   <source>The stops hold the pieces together in their border.</source>
+   <translation>Die Anschläge halten die Teile in ihrem Rand zusammen.</translation>
+  </message>
+  <message>
+   <source>Kento on the block</source>
+   <translation>Kento auf dem Stock</translation>
+  </message>
+  <message>
+   <source>The notches are in the wood itself and cannot shift.</source>
+   <translation>Die Kerben sind im Holz selbst und können sich nicht verschieben.</translation>
+  </message>
+  <message>
    <source>Score the walls with a knife held upright, then pare the floors to depth from the image's side.</source>
    <translation>Die Wände mit senkrecht gehaltenem Messer anreißen, dann die Böden von der Bildseite her auf Tiefe stechen.</translation>
   </message>
@@ -4886,6 +4814,26 @@
    <translation>zur Mitte der geraden Kerbe</translation>
   </message>
   <message>
+   <source>The margin leaves no room for notches, which need {notch_margin_mm}.</source>
+   <translation>Der Rand hat keinen Platz für Kerben, die {notch_margin_mm} brauchen.</translation>
+  </message>
+  <message>
+   <source>The notches stand in the border that holds the pieces: keep it.</source>
+   <translation>Die Kerben stehen in dem Rand, der die Teile hält: stehen lassen.</translation>
+  </message>
+  <message>
+   <source>Damp paper seats in notches, two fingers at a time.</source>
+   <translation>Feuchtes Papier sitzt in Kerben, mit je zwei Fingern angelegt.</translation>
+  </message>
+  <message>
+   <source>Pins and tabs</source>
+   <translation>Stifte und Laschen</translation>
+  </message>
+  <message>
+   <source>Tabs onto the pins one by one, let it fall.</source>
+   <translation>Laschen eine nach der anderen auf die Stifte, dann fallen lassen.</translation>
+  </message>
+  <message>
    <source>pin 1</source>
    <translation>Stift 1</translation>
   </message>
@@ -4902,6 +4850,10 @@
    <translation>Alle Bogen gegen einen Anschlag stanzen, damit die Löcher überall gleich sind.</translation>
   </message>
   <message>
+   <source>Repeats best, but every sheet needs its tabs fitted.</source>
+   <translation>Wiederholt am besten, aber jeder Bogen braucht seine Laschen.</translation>
+  </message>
+  <message>
    <source>Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with the hole the female.</source>
    <translation>Die Paare aus dünner Platte schneiden: der Zapfen auf dem Fuß ist die männliche Hälfte, die Platte mit dem Loch die weibliche.</translation>
   </message>
@@ -4916,6 +4868,26 @@
   <message>
    <source>Pair 1 holds both ways; the others slide along the edge, so that the paper may grow.</source>
    <translation>Paar 1 hält in beide Richtungen; die anderen gleiten die Kante entlang, damit das Papier wachsen kann.</translation>
+  </message>
+  <message>
+   <source>Tape does not hold on damp paper, and punched holes tear.</source>
+   <translation>Klebeband hält nicht auf feuchtem Papier, und gestanzte Löcher reißen.</translation>
+  </message>
+  <message>
+   <source>three pairs, the sheet is large</source>
+   <translation>drei Paare, der Bogen ist groß</translation>
+  </message>
+  <message>
+   <source>two pairs do</source>
+   <translation>zwei Paare genügen</translation>
+  </message>
+  <message>
+   <source>Floppy paper hangs from its tabs: {pairs}.</source>
+   <translation>Schlappes Papier hängt an seinen Laschen: {pairs}.</translation>
+  </message>
+  <message>
+   <source>{pulls} pulls: tabs repeat best and stay on throughout.</source>
+   <translation>{pulls} Druckgänge: Laschen wiederholen am besten und bleiben die ganze Zeit dran.</translation>
   </message>
   <message>
    <source>from pin to pin</source>
@@ -4990,6 +4962,26 @@
    <translation>Ein Stock von {size_text} ist kleiner als das Bild, {width}: einen größeren nehmen.</translation>
   </message>
   <message>
+   <source>Seen through the paper</source>
+   <translation>Durch das Papier gesehen</translation>
+  </message>
+  <message>
+   <source>Cross on cross against the light, near ones first.</source>
+   <translation>Kreuz auf Kreuz gegen das Licht, die vorderen zuerst.</translation>
+  </message>
+  <message>
+   <source>The paper's weight is not known</source>
+   <translation>Das Papiergewicht ist nicht bekannt</translation>
+  </message>
+  <message>
+   <source>The paper is too thick</source>
+   <translation>Das Papier ist zu dick</translation>
+  </message>
+  <message>
+   <source>{known}: marks must be seen through it.</source>
+   <translation>{known}: Marken müssen hindurch zu sehen sein.</translation>
+  </message>
+  <message>
    <source>The block leaves no room for crosses beside the image: take a larger block.</source>
    <translation>Der Stock lässt neben dem Bild keinen Platz für Kreuze: einen größeren nehmen.</translation>
   </message>
@@ -5004,6 +4996,10 @@
   <message>
    <source>Only for paper one sees through; drawn marks must lie outside what is kept.</source>
    <translation>Nur für Papier, durch das man sieht; gezeichnete Marken müssen außerhalb dessen liegen, was bleibt.</translation>
+  </message>
+  <message>
+   <source>The paper is thin enough to be lined up by eye through it.</source>
+   <translation>Das Papier ist dünn genug, um mit dem Auge hindurch angelegt zu werden.</translation>
   </message>
   <message>
    <source>from cross to cross</source>

@@ -35,6 +35,7 @@ from nomos.project.edition.carving import carving_findings, hours_of
 from nomos.project.model.edits import with_id
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
+from nomos.registration import SYSTEMS
 from nomos.work.carve import carve_of
 from nomos.work.cut import Cut, cut_of, lay_of
 from nomos.work.inking import inking_of
@@ -166,11 +167,11 @@ def _write_proofs(folder: Path, project: Project, laid: LaidSheet, progress: Pro
 def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
     """What a system other than a kento in the block needs: the bench sheet, and pins for a cutter."""
     plan, _ = plan_of_system(project)
-    if plan is None or plan.system == "kento":
+    if plan is None or not SYSTEMS[plan.system].sheet_of_its_own:
         return []
     drawings = [bench_drawing(project, plan)]
     files = []
-    if plan.system == "pins":
+    if SYSTEMS[plan.system].has_parts:
         pins = pins_drawing(project.register.pins)
         drawings.append(pins)
         files = [("pins.svg", drawing_svg(pins)), ("pins.dxf", drawing_dxf(pins))]

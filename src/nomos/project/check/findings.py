@@ -39,7 +39,7 @@ from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
 from nomos.project.register.system import advice_for, marks_of, plan_of_system
 from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import ColourMatch, LaidSheet, bare_paper_mm2
-from nomos.registration import SYSTEM_NAMES
+from nomos.registration import SYSTEMS
 from nomos.separation.fields import Borders
 
 # Colours nearer than this look like one on a print (chosen by us, no source).
@@ -313,7 +313,7 @@ def _of_system(project: Project) -> list[Finding]:
     advice = advice_for(project)
     chosen = next(each for each in advice if each.system == project.register.system)
     if chosen.fitness == 0:
-        better = within(SYSTEM_NAMES[advice[0].system])
+        better = within(SYSTEMS[advice[0].system].said)
         remedy = tr("Better here: {better}. {reason}", better=better, reason=advice[0].reason)
         found.append(Finding("will fail", "register", chosen.reason, remedy))
     _, reason = marks_of(project)

@@ -13,7 +13,7 @@ from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.masks import CutBlocks
-from nomos.registration import SYSTEM_NAMES
+from nomos.registration import SYSTEMS
 
 # A block that prints more than this share of the image wants more packing, one of thin lines less
 # (common practice; the shares are chosen by us).
@@ -207,12 +207,4 @@ def _checks(project: Project, pull: Impression) -> str:
 def _lay_text(project: Project, pull: Impression) -> str:
     if pull.turned_over:
         return tr("Block onto the paper, on its traced place.")
-    system = project.register.system
-    if system in ("kento", "floating"):
-        return tr("Corner notch first, then the straight notch, let it fall.")
-    return {
-        "pins": tr("Tabs onto the pins one by one, let it fall."),
-        "jig": tr("Near stops first, slide to the side stop, lay it down."),
-        "bed": tr("Marked corner of the block to the marked corner; sheet onto its crosses."),
-        "translucent": tr("Cross on cross against the light, near ones first."),
-    }.get(system, SYSTEM_NAMES[system])
+    return SYSTEMS[project.register.system].lay

@@ -23,7 +23,7 @@ from nomos.project.model.limits import (
     THINNEST_LINE_MM,
     WIDEST_LINE_MM,
 )
-from nomos.registration import check_settings
+from nomos.registration import check_settings, system_called
 
 if TYPE_CHECKING:
     # The project asks for these checks as it is made.
@@ -40,6 +40,7 @@ def check_project(project: "Project") -> None:
     _check_references(project)
     _check_impressions(project)
     _check_materials(project)
+    system_called(project.register.system)
     check_settings(project.register)
     check_craft(project.craft)
     check_edition(project.plan)

@@ -18,6 +18,7 @@ from nomos.design import Labels
 from nomos.design.limits import MAX_PAGE_PIXELS, check_packed
 from nomos.project.model import Project, ProjectError
 from nomos.project.model.forms import check_size, project_in
+from nomos.registration import SYSTEMS
 from nomos.separation import Mask
 
 _NO_FIT = tr("A block changed by hand does not fit the design; work the block out anew from the colours.")
@@ -105,10 +106,13 @@ def referenced(project: Project) -> tuple[str, ...]:
 
 def json_schema() -> dict[str, object]:
     """The JSON Schema of project.json."""
+    schema = msgspec.json.schema(Project)
+    # Its names are records, known where the program runs and not to the type.
+    schema["$defs"]["RegisterSettings"]["properties"]["system"]["enum"] = list(SYSTEMS)
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
         "title": tr("Nomos project"),
-        **msgspec.json.schema(Project),
+        **schema,
     }
 
 

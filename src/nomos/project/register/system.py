@@ -25,6 +25,7 @@ from nomos.registration import (
     move_text,
     plan_system,
     printed_marks,
+    system_called,
     wall_change,
 )
 from nomos.registration.printed_marks import MarksRoomError
@@ -130,7 +131,7 @@ def cure_steps(project: Project, motion: Motion) -> list[str]:
     """
     contacts = contacts_of(project)
     change = wall_change(motion, contacts)
-    if project.register.system not in ("kento", "floating"):
+    if not system_called(project.register.system).notched:
         return move_text(change, contacts)
     steps = change_text(change, contacts.names)
     if change.pares and len(project.impressions) > 1:

@@ -19,7 +19,7 @@ from nomos.project.register.system import advice_for, plan_of_system
 from nomos.project.sheet.laying import Array
 from nomos.project.sheet.masks import CutBlocks
 from nomos.proof.flashing import MOST_PULLS, SEEN_MM2, Flashing, Prints, along_borders, on_whole_sheets
-from nomos.registration import SYSTEM_NAMES
+from nomos.registration import SYSTEMS
 from nomos.registration.tolerance import Budget, ErrorModel, budget_of
 from nomos.separation.masks import chosen
 
@@ -266,7 +266,7 @@ def _closer_system(project: Project) -> str:
             continue
         _, then = worst_mm(other)
         if then < 0.9 * now:
-            name = within(SYSTEM_NAMES[advice.system])
+            name = within(SYSTEMS[advice.system].said)
             return tr(
                 "{name} would hold ±{then} instead of ±{now} at the worst place.",
                 name=opened(name),

@@ -3,7 +3,8 @@
 from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
-from nomos.registration.settings import RegisterSettings
+from nomos.registration.settings import RegisterSettings, Situation
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import (
     CORNER_MM,
     Dimension,
@@ -51,3 +52,26 @@ def bed_plan(
         ),
         (tr("The simplest set-up, for a few sheets: it holds neither block nor paper."),),
     )
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.sheets <= 5 and place.pulls <= 3:
+        return (1, tr("A few sheets in a few pulls: the simplest set-up will do."))
+    if place.floppy:
+        return (0, tr("A floppy sheet cannot be dropped onto a line."))
+    return (
+        0,
+        tr("Too loose for {pulls} pulls on {sheets} sheets.", pulls=place.pulls, sheets=place.sheets),
+    )
+
+
+SYSTEM = RegisterSystem(
+    "bed",
+    tr("Traced bed sheet"),
+    bed_plan,
+    _judged,
+    (0.4, 0.35, 0.0),
+    tr("Marked corner of the block to the marked corner; sheet onto its crosses."),
+    effort=4,
+)

@@ -6,8 +6,9 @@ from nomos.base.language import tr
 from nomos.base.units import length_text, size_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect, place_kento
-from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.settings import NOTCH_MARGIN_MM, RegisterError, RegisterSettings, Situation
 from nomos.registration.systems.kento import kento_dimensions, kento_shapes
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import Shape, SystemPlan, around, corners_of, shape
 
 
@@ -62,3 +63,24 @@ def floating_plan(
             tr("The block may rise or slide: hold it with a strip of double-sided tape."),
         ),
     )
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.margin_mm < NOTCH_MARGIN_MM:
+        return (0, tr("The sheet's margin is narrower than notches need."))
+    if place.floppy and not place.damp:
+        return (0, tr("Floppy paper buckles when it is pushed into notches."))
+    return (1, tr("For blocks cut to the image: one notched board serves them all."))
+
+
+SYSTEM = RegisterSystem(
+    "floating",
+    tr("Floating kento"),
+    floating_plan,
+    _judged,
+    (0.06, 0.08, 0.0),
+    tr("Corner notch first, then the straight notch, let it fall."),
+    effort=3,
+    notched="board",
+)

@@ -4,7 +4,8 @@ from nomos.base.language import tr
 from nomos.base.units import length_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
-from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.settings import RegisterError, RegisterSettings, Situation
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import (
     ABOVE_MM,
     BASE_MM,
@@ -107,3 +108,26 @@ def _paper_stops(sheet_mm: tuple[float, float], edge_x: float, inward: float) ->
         (tr("the side stop"), tr("the near stop at the corner"), tr("the far end's near stop")),
     )
     return stops, contacts
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.floppy or place.damp:
+        return (0, tr("The paper is too soft to be pushed against stops."))
+    if place.reduction:
+        return (2, tr("One block for all pulls always sits the same in its stops."))
+    if place.sawn:
+        return (2, tr("The stops hold the pieces together in their border."))
+    return (1, tr("Good when all blocks are cut to exactly one size and square."))
+
+
+SYSTEM = RegisterSystem(
+    "jig",
+    tr("Corner jig"),
+    jig_plan,
+    _judged,
+    (0.12, 0.08, 0.0),
+    tr("Near stops first, slide to the side stop, lay it down."),
+    effort=2,
+    holds_block=True,
+)

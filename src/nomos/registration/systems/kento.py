@@ -1,9 +1,11 @@
 """Notches in the wood of every block."""
 
 from nomos.base.language import tr
+from nomos.base.units import length_text
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import Kento, KentoSettings, Rect, place_kento
-from nomos.registration.settings import RegisterSettings
+from nomos.registration.settings import NOTCH_MARGIN_MM, RegisterSettings, Situation
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import DAMP, Dimension, Shape, SystemPlan, shape
 
 
@@ -69,3 +71,35 @@ def _tidy(kento: Kento, choice: KentoSettings) -> tuple[Shape, ...]:
     y = min(value for value in floors if value > corner[1] - choice.corner_arm_mm + 1e-6)
     edges = kento.block.left, kento.block.right
     return (Shape("tidy", ((edges[0], y), (edges[1], y)), closed=False),)
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.margin_mm < NOTCH_MARGIN_MM:
+        return (
+            0,
+            tr(
+                "The margin leaves no room for notches, which need {notch_margin_mm}.",
+                notch_margin_mm=length_text(NOTCH_MARGIN_MM, None),
+            ),
+        )
+    if place.sawn:
+        return (1, tr("The notches stand in the border that holds the pieces: keep it."))
+    if place.floppy and not place.damp:
+        return (1, tr("Floppy paper buckles when it is pushed into notches."))
+    if place.damp:
+        return (2, tr("Damp paper seats in notches, two fingers at a time."))
+    return (2, tr("The notches are in the wood itself and cannot shift."))
+
+
+SYSTEM = RegisterSystem(
+    "kento",
+    tr("Kento on the block"),
+    kento_plan,
+    _judged,
+    (0.06, 0.0, 0.05),
+    tr("Corner notch first, then the straight notch, let it fall."),
+    effort=0,
+    notched="block",
+    sheet_of_its_own=False,
+)

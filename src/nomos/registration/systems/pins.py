@@ -4,7 +4,8 @@ from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import KentoSettings, Rect
 from nomos.registration.pins import TAB_MM, female_part, male_part, overlap_mm, pin_places
-from nomos.registration.settings import RegisterSettings
+from nomos.registration.settings import RegisterSettings, Situation
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import (
     LASER_CAUTION,
     Dimension,
@@ -82,3 +83,27 @@ def pins_plan(
             LASER_CAUTION,
         ),
     )
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.damp:
+        return (0, tr("Tape does not hold on damp paper, and punched holes tear."))
+    if place.floppy:
+        pairs = tr("three pairs, the sheet is large") if place.large else tr("two pairs do")
+        return (2, tr("Floppy paper hangs from its tabs: {pairs}.", pairs=pairs))
+    if place.pulls >= 6:
+        return (2, tr("{pulls} pulls: tabs repeat best and stay on throughout.", pulls=place.pulls))
+    return (1, tr("Repeats best, but every sheet needs its tabs fitted."))
+
+
+SYSTEM = RegisterSystem(
+    "pins",
+    tr("Pins and tabs"),
+    pins_plan,
+    _judged,
+    (0.04, 0.06, 0.03),
+    tr("Tabs onto the pins one by one, let it fall."),
+    effort=1,
+    has_parts=True,
+)

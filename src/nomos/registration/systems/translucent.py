@@ -3,7 +3,8 @@
 from nomos.base.language import tr
 from nomos.registration.contacts import Contacts
 from nomos.registration.kento import GRIP_MM, KentoSettings, Rect
-from nomos.registration.settings import RegisterError, RegisterSettings
+from nomos.registration.settings import SEEN_THROUGH_GSM, RegisterError, RegisterSettings, Situation
+from nomos.registration.systems.record import RegisterSystem
 from nomos.registration.systems.shapes import Dimension, SystemPlan, around, corners_of, cross, gripped, shape
 
 
@@ -39,3 +40,25 @@ def translucent_plan(
         ),
         (tr("Only for paper one sees through; drawn marks must lie outside what is kept."),),
     )
+
+
+def _judged(place: Situation) -> tuple[int, str]:
+    """How well it suits, and why. Common practice, no source."""
+    if place.weight_gsm is not None and place.weight_gsm <= SEEN_THROUGH_GSM:
+        return (1, tr("The paper is thin enough to be lined up by eye through it."))
+    known = (
+        tr("The paper's weight is not known") if place.weight_gsm is None else tr("The paper is too thick")
+    )
+    return (0, tr("{known}: marks must be seen through it.", known=known))
+
+
+SYSTEM = RegisterSystem(
+    "translucent",
+    tr("Seen through the paper"),
+    translucent_plan,
+    _judged,
+    (0.25, 0.0, 0.08),
+    tr("Cross on cross against the light, near ones first."),
+    effort=5,
+    crosses=True,
+)

@@ -19,7 +19,7 @@ from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import sheet_labs_by_pull
 from nomos.proof import render_view
-from nomos.registration import SYSTEM_NAMES
+from nomos.registration import SYSTEMS
 from nomos.ui.frame.state import STATIONS, UiState
 
 # Small pictures stand in a column of this share of their height.
@@ -101,7 +101,7 @@ def _sheets(project: Project) -> str:
 
 
 def _register(project: Project) -> str:
-    name = within(SYSTEM_NAMES[project.register.system]).removesuffix(tr(" on the block"))
+    name = within(SYSTEMS[project.register.system].said).removesuffix(tr(" on the block"))
     if plan_of_system(project)[0] is None:
         return tr("no room for {name}", name=name)
     return f"{name}, ±{length_text(worst_mm(project)[1])}"

@@ -10,7 +10,6 @@ from nomos.colour import lab_to_hex
 from nomos.project import Project, Proof, kento_or_reason
 from nomos.project.register.system import advice_for, cure_text, marks_of, plan_of_system
 from nomos.registration import (
-    SYSTEM_NAMES,
     SYSTEMS,
     KentoSettings,
     RegisterSettings,
@@ -60,11 +59,12 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
     """The Register station."""
     plan, refused = plan_of_system(project)
     register, hand = project.register, project.kento.hand
+    system = SYSTEMS[register.system]
     figures: tuple[tuple[str, str], ...] = ()
     kento = kento_or_reason(project)[0]
     if plan is not None:
         figures = ((tr("Every block"), size_text(plan.block.width, plan.block.height)),)
-        if register.system in ("kento", "floating") and kento is not None:
+        if system.notched and kento is not None:
             figures += (
                 (tr("Corner notch, block face up"), tr("lower {hand}", hand=tr(hand))),
                 (tr("Wood beyond, near edge"), length_text(kento.wood_beyond_mm[0])),
@@ -72,7 +72,7 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
                 (tr("Notch floor to image"), length_text(min(kento.floor_to_image_mm))),
             )
         figures += tuple(
-            (opened(each.what), each.length) for each in plan.dimensions if register.system != "kento"
+            (opened(each.what), each.length) for each in plan.dimensions if system.sheet_of_its_own
         )
     advice = advice_for(project)
     own = next(each for each in advice if each.system == register.system)
@@ -105,16 +105,16 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
         cure_text(project, chosen) if chosen else "",
         state.page,
         register,
-        tuple(SystemChoice(each, SYSTEM_NAMES[each], _fits(advice, each)) for each in SYSTEMS),
+        tuple(SystemChoice(each, SYSTEMS[each].said, _fits(advice, each)) for each in SYSTEMS),
         f"{own.reason}"
         + (
-            tr(" Better here: {lower}. {reason}", lower=within(SYSTEM_NAMES[best.system]), reason=best.reason)
+            tr(" Better here: {lower}. {reason}", lower=within(SYSTEMS[best.system].said), reason=best.reason)
             if best
             else ""
         ),
         "\n".join(plan.limits) if plan else "",
         marks_of(project)[1],
-        _block_text(project) if register.system == "jig" else "",
+        _block_text(project) if system.holds_block else "",
     )
 
 

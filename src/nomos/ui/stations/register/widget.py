@@ -9,7 +9,7 @@ from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
 from nomos.base.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM, LARGEST_TURN_DEG
 from nomos.proof import Misregister
-from nomos.registration import KentoSettings, RegisterSettings
+from nomos.registration import SYSTEMS, KentoSettings, RegisterSettings
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Aside, Choice, Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
@@ -237,8 +237,8 @@ class RegisterStation(Answers):
             (self.stock_h, pins.stock_mm[1]), (self.thickness, view.register.jig.thickness_mm),
         ):  # fmt: skip
             box.show_value(value)
-        self.pin_fields.setVisible(view.register.system == "pins")
-        self.jig_fields.setVisible(view.register.system == "jig")
+        self.pin_fields.setVisible(SYSTEMS[view.register.system].has_parts)
+        self.jig_fields.setVisible(SYSTEMS[view.register.system].holds_block)
         self.steps.setText(view.steps)
         self.hand.show_choice(view.settings.hand)
         self.figures.show_rows(view.figures)
