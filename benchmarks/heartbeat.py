@@ -204,11 +204,11 @@ def _begin(desk: Desk) -> None:
     """As the program begins: what the first print needs is made while nothing is open."""
     with contextlib.suppress(ImportError):
         # The release before makes it when it is needed.
-        from nomos.ui.ahead import make_ahead
+        from nomos.ui.preload import preload
 
         made: list[bool] = []
         desk.window.column.complete.connect(lambda: made.append(True))
-        make_ahead(desk.window.column, desk.document, desk.runner)
+        preload(desk.window.column, desk.document, desk.runner)
         while not made:
             QApplication.processEvents()
     settle(desk)

@@ -1,8 +1,8 @@
 """The words of the program for translators: brings src/nomos/words/*.ts up to the code, and says what lacks.
 
 A catalogue is a file of Qt's translation sources (TS, DTD in Qt's documentation), one message an English text
-handed to `nomos.base.language.tr`, or a word of the model (a `Literal`) that a sentence shows. Run it after words
-have changed; a message without a translation is marked unfinished, and one that is gone is taken out.
+handed to `base.language.tr`, or a word of the model (a `Literal`) that a sentence shows. Run it after words have
+changed; a message without a translation is marked unfinished, and one that is gone is taken out.
 """
 
 import ast

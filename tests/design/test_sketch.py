@@ -202,7 +202,7 @@ def test_reading_a_sketch_can_be_called_off_at_any_step(crayon: Picture) -> None
         flatten(crayon, 30)
 
 
-def test_faint_construction_lines_are_dropped_when_asked(butt: Answer) -> None:
+def test_faint_construction_lines_are_dropped_when_requested(butt: Answer) -> None:
     import cv2
 
     picture = scan_of(butt, "gouache")

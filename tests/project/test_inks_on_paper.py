@@ -12,9 +12,9 @@ from nomos.project import Assets, Project
 from nomos.project.blocks.plans import candidate_of, planned_colours, with_plan
 from nomos.project.blocks.zones import with_grade
 from nomos.project.check.findings import find
+from nomos.project.inks.colour_uncertainty import how_sure, surer
 from nomos.project.inks.data import with_ink_data
 from nomos.project.inks.films import FilmKey, film_of, ground_of, printed_reflectance, solid_film
-from nomos.project.inks.sureness import how_sure, surer
 from nomos.project.model import Grade, Ink, Optics
 from nomos.project.order.days import runs_of
 from nomos.separation.plans import SolverRequest, Wish

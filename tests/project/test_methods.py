@@ -19,7 +19,7 @@ from nomos.project.blocks.methods import METHODS, Method, method_of, with_method
 from nomos.project.blocks.pulls import moved_impression
 from nomos.project.check.closelook import close_findings, look_closely
 from nomos.project.check.parts import loose_parts
-from nomos.project.inks.sureness import judge
+from nomos.project.inks.colour_uncertainty import judge
 from nomos.project.model.edits import with_sheet, with_tolerance, with_workshop
 from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.laying import impressions_to_lay, lay_sheet, sheet_labs_by_pull

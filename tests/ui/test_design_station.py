@@ -90,7 +90,7 @@ def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, ph
     click(station.parts.findChildren(type(station.bare))[0])
     settle(desk)
     view = desk.window.picture
-    assert desk.window.middle.currentWidget() is view
+    assert desk.window.central_view.currentWidget() is view
     source = project_of(desk).source
     assert source is not None
     assert source.cut is not None

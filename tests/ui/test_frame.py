@@ -25,7 +25,7 @@ CTRL = Qt.KeyboardModifier.ControlModifier
 SHIFT = Qt.KeyboardModifier.ShiftModifier
 
 
-def test_the_packet_is_written_where_asked(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
+def test_the_packet_is_written_where_requested(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     answers.folder = tmp_path / "packet"
     little_desk.controller.go_to("register")
     settle(little_desk)

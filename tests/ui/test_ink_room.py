@@ -138,7 +138,7 @@ def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
     settle(desk)
     pictures = [sheet.grab().toImage()]
     asked = (
-        partial(station.see.light_asked.emit, "A"), partial(station.see.eyes_asked.emit, "grey"),
+        partial(station.see.light_requested.emit, "A"), partial(station.see.eyes_requested.emit, "grey"),
         partial(click, station.see.dry.findChildren(QPushButton)[1]),
     )  # fmt: skip
     for ask in asked:

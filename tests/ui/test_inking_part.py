@@ -126,7 +126,7 @@ def test_a_further_wash_has_its_name_and_its_way_of_printing(little_desk: Desk, 
 
 
 def test_without_a_pull_there_is_nothing_to_ink(little_desk: Desk, inking: InkingPart) -> None:
-    little_desk.controller.hold(pull=None)
+    little_desk.controller.set_state(pull=None)
     settle(little_desk)
     assert not inking.rows.isVisible()
     assert "Choose a block first" in inking.heading.text()

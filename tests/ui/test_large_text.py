@@ -76,4 +76,4 @@ def test_nothing_is_cut_off_however_large_the_text(sized: Desk) -> None:
     settle(sized)
     assert (window.width(), window.height()) == (1024, 700)
     # At the bench nothing stands beside the one thing to do.
-    assert window.middle.width() == window.width()
+    assert window.central_view.width() == window.width()

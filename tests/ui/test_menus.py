@@ -61,7 +61,7 @@ def test_files_of_late_stand_on_the_welcome_sheet_with_their_pictures(
     assert project_of(desk).trap_mm != 0.9
     # What is gone is not offered.
     answers_path.unlink()
-    desk.window.outward._show_recent()
+    desk.window.export_actions._show_recent()
     assert desk.window.welcome.late == []
 
 

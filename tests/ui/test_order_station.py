@@ -45,7 +45,7 @@ def test_a_pin_and_a_school_are_kept(order: Desk) -> None:
     click(station.pin)
     settle(desk)
     assert station.pins.text() == "Pinned: Dusk mauve at 3."
-    station.school_asked.emit("key-first")
+    station.school_requested.emit("key-first")
     settle(desk)
     report = desk.controller.orderer.report
     assert report is not None

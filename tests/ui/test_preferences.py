@@ -139,7 +139,7 @@ def test_the_studios_inks_are_a_source_for_recipes_and_for_plans(little_desk: De
     desk.controller.go_to("blocks")
     blocks = desk.window.at("blocks")
     blocks.turn_to("fewer")
-    blocks.fewer.source_asked.emit("studio")
+    blocks.fewer.source_requested.emit("studio")
     wanted = desk.controller.planner.wanted
     assert (wanted.source, [each.ink.name for each in wanted.shelf]) == ("studio", names)
 

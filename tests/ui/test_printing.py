@@ -74,7 +74,7 @@ def dialog(little_desk: Desk, answers: Answers, tmp_path: Path) -> PrintDialog:
     answers.printed = tmp_path / "out.pdf"
     click(little_desk.window.buttons.buttons["print"])
     settle(little_desk)
-    made = little_desk.window.outward.printing
+    made = little_desk.window.export_actions.printing
     assert made is not None
     return made
 
@@ -133,7 +133,7 @@ def test_a_dialog_closed_while_pages_are_drawn_ends_in_silence(
 
     monkeypatch.setattr("nomos.work.printing.pages_pdf", slow)
     click(little_desk.window.buttons.buttons["print"])
-    made = little_desk.window.outward.printing
+    made = little_desk.window.export_actions.printing
     assert made is not None
     assert drawing.wait(60)
     made.close()
@@ -150,7 +150,7 @@ def test_a_print_into_a_file_spares_what_is_no_pdf(saved: Desk, answers: Answers
     answers.printed = mine
     click(saved.window.buttons.buttons["print"])
     settle(saved)
-    dialog = saved.window.outward.printing
+    dialog = saved.window.export_actions.printing
     assert dialog is not None
     QTest.mouseClick(dialog.go, Qt.MouseButton.LeftButton)
     assert "another kind of file" in dialog.said.text()

@@ -30,7 +30,7 @@ from nomos.work.open import open_design
 from tests.ui.conftest import Answers, project_of, settle
 
 
-def press_when_asked(text: str) -> None:
+def press_when_requested(text: str) -> None:
     """Press the button of that text in the next message box."""
 
     def press() -> None:
@@ -45,13 +45,13 @@ def press_when_asked(text: str) -> None:
     ("button", "answer"), [("Save", "save"), ("Throw them away", "discard"), ("Go on working", "cancel")]
 )
 def test_unsaved_changes_are_asked_about_in_words(desk: Desk, button: str, answer: str) -> None:
-    press_when_asked(button)
+    press_when_requested(button)
     assert Dialogs(desk.window).unsaved("Frost") == answer
 
 
 @pytest.mark.parametrize(("button", "taken"), [("Take it up", True), ("Throw it away", False)])
 def test_work_left_behind_is_offered_in_words(desk: Desk, button: str, taken: bool) -> None:
-    press_when_asked(button)
+    press_when_requested(button)
     assert Dialogs(desk.window).take_up("Frost") is taken
 
 

@@ -18,7 +18,7 @@ SHIFT = Qt.KeyboardModifier.ShiftModifier
 
 
 def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, sketch: Path) -> None:
-    assert desk.window.middle.currentWidget() is desk.window.welcome
+    assert desk.window.central_view.currentWidget() is desk.window.welcome
     answers.open = sketch
     click(desk.window.welcome.open)
     settle(desk)
@@ -26,7 +26,7 @@ def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, ske
     assert project.flat is not None
     assert len(project.flat.colours) == 5
     assert desk.controller.state.station == "design"
-    assert desk.window.middle.currentWidget() is desk.window.sheet
+    assert desk.window.central_view.currentWidget() is desk.window.sheet
     assert project.image.width == pytest.approx(59.9)
     # One click on the curve, and the design is flat in three colours.
     curve = desk.window.at("design").curve

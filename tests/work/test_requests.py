@@ -29,10 +29,10 @@ from nomos.project.blocks.zones import with_grade
 from nomos.project.check.closelook import look_closely
 from nomos.project.check.inking import look_at_inking
 from nomos.project.edition.carving import carve_blocks, with_craft, with_material
+from nomos.project.inks.colour_uncertainty import judge
 from nomos.project.inks.data import with_ink_data, with_paper_data
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.mixing import underlay_of, wanted_of
-from nomos.project.inks.sureness import judge
 from nomos.project.model import Grade, ProofReading
 from nomos.project.model.edits import (
     with_fineness,

@@ -245,8 +245,8 @@ def _plan_figures(
     import numpy as np
 
     from nomos.project.blocks.plans import plan_costs, planned_colours
+    from nomos.project.inks.colour_uncertainty import plan_sureness
     from nomos.project.inks.films import stock_of
-    from nomos.project.inks.sureness import plan_sureness
 
     assert project.flat is not None
     costs = plan_costs(project, borders, plan, keep_key=keep)

@@ -40,8 +40,8 @@ class Column(QStackedWidget):
             if not made.in_middle:
                 self.addWidget(made.widget)
             if isinstance(made.widget, Answers):
-                made.widget.findings.show_asked.connect(self.wishes.show_asked)
-                made.widget.findings.cure_asked.connect(self._hand.methods.cure)
+                made.widget.findings.show_requested.connect(self.wishes.show_requested)
+                made.widget.findings.cure_requested.connect(self._hand.methods.cure)
         return self._made[station]
 
     def make_all(self) -> None:

@@ -111,7 +111,7 @@ class Comparer(QObject):
             # Of another print by now: it would be laid beside what it does not belong to.
             if self._hand.document.project is proof.project:
                 self.beside = found
-                self._hand.hold(shown="print", pulls=None)
+                self._hand.set_state(shown="print", pulls=None)
                 self.changed.emit()
 
         self._work.do(work, take)

@@ -87,18 +87,18 @@ class Controller(QObject):
         orderer.changed.connect(self.shown)
         registrar.told.connect(self.told)
         registrar.changed.connect(self.shown)
-        inker.zone_made.connect(lambda zone: self.hold(zone=zone))
+        inker.zone_made.connect(lambda zone: self.set_state(zone=zone))
         for helper in (crafter, bencher, inker):
             helper.told.connect(self.told)
             helper.changed.connect(self.shown)
-        bencher.scan_asked.connect(registrar.scan_demo)
+        bencher.scan_requested.connect(registrar.scan_demo)
         inkroom.told.connect(self.told)
         inkroom.changed.connect(self.shown)
         inkroom.card_opened.connect(lambda: self.show("card"))
 
     # What the window has in its hand
 
-    def hold(self, **changes: Any) -> None:
+    def set_state(self, **changes: Any) -> None:
         """Have something else in the hand, or look at something else: fields of `UiState`."""
         self.state = replace(self.state, **changes)
         self.hands.pull, self.orderer.state = self.state.pull, self.state
@@ -121,7 +121,7 @@ class Controller(QObject):
         count = len(after.flat.colours) if after and after.flat else 0
         if self.state.colours and max(self.state.colours) >= count:
             changes |= {"colour": None, "also": ()}
-        self.hold(**changes)
+        self.set_state(**changes)
 
     def go_to(self, station: Station) -> None:
         """Turn to a station; it shows the print, the design station the flat design."""
@@ -130,7 +130,7 @@ class Controller(QObject):
         project = self.document.project
         first = project.impressions[0].id if project and project.impressions else None
         pull = self.state.pull if self.state.pull or station == "design" else first
-        self.hold(station=station, shown=shown, pulls=pulls, pull=pull)
+        self.set_state(station=station, shown=shown, pulls=pulls, pull=pull)
         if station == "design":
             self.designer.need_reading()
 
@@ -145,14 +145,14 @@ class Controller(QObject):
 
     def show(self, shown: Shown) -> None:
         """Have the sheet show the print, the flat design, the sketch, or one block."""
-        self.hold(shown=shown, pulls=None)
+        self.set_state(shown=shown, pulls=None)
         if shown in ("sketch", "outlined", "picture"):
             self.designer.need_reading()
 
     def choose_pull(self, pull: str | None, pulls: int | None = None) -> None:
         """Choose an impression; with `pulls`, look at the sheet after so many."""
         if pull == PAPER_ROW:
-            self.hold(paper_chosen=True)
+            self.set_state(paper_chosen=True)
             return
         pull, _, zone = pull.partition("/") if pull else (None, "", "")
         project = self.document.project
@@ -163,10 +163,10 @@ class Controller(QObject):
         self.state = replace(self.state, paper_chosen=False, zone=int(zone or 0))
         last = len(ids)
         if pulls is None:
-            self.hold(pull=pull)
+            self.set_state(pull=pull)
         else:
             shown = "print" if self.state.shown in ("flat", "sketch") else self.state.shown
-            self.hold(pull=pull, pulls=None if pulls == last else pulls, shown=shown)
+            self.set_state(pull=pull, pulls=None if pulls == last else pulls, shown=shown)
 
     def step_view(self, step: int) -> None:
         """Look at the sheet one pull earlier or later; before the first pull it is bare paper."""
@@ -179,11 +179,11 @@ class Controller(QObject):
 
     def choose_colour(self, colour: int) -> None:
         """Choose a flat colour."""
-        self.hold(colour=colour, also=(), place=None)
+        self.set_state(colour=colour, also=(), place=None)
 
     def mark(self, marked: Marked) -> None:
         """On a carved block, mark what stays or what goes."""
-        self.hold(marked=marked)
+        self.set_state(marked=marked)
 
     def look_again(self) -> None:
         """Show everything that is in sight anew."""
@@ -206,7 +206,7 @@ class Controller(QObject):
 
     def choose_page(self, page: str) -> None:
         """Choose the paper for the templates."""
-        self.hold(page=page)
+        self.set_state(page=page)
 
     def pick(self, x_mm: float, y_mm: float, more: bool = False) -> None:
         """A click on the sheet chooses the colour there, and the last impression that prints there.
@@ -233,11 +233,11 @@ class Controller(QObject):
         if more and self.state.colours:
             chosen = [n for n in self.state.colours if n != colour]
             chosen += [] if colour in self.state.colours else [colour]
-            self.hold(colour=chosen[0] if chosen else None, also=tuple(chosen[1:]), place=None)
+            self.set_state(colour=chosen[0] if chosen else None, also=tuple(chosen[1:]), place=None)
             return
         of_block = {block.id for block in project.blocks if colour in block.colours}
         pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
-        self.hold(colour=colour, also=(), pull=pull, place=(x, y))
+        self.set_state(colour=colour, also=(), pull=pull, place=(x, y))
 
     # Edits
 

@@ -74,7 +74,7 @@ class Files(QObject):
         self._exports = Asker(runner, "export", self.told.emit, said=tr("writing the sheet"), outlives=True)
         self._pages = Asker(runner, "pages", self.told.emit, said=tr("drawing the pages"), outlives=True)
 
-    def open_asked(self) -> None:
+    def open_requested(self) -> None:
         """Ask for a sketch or project and open it."""
         path = self._questions.file_to_open()
         if path is not None:

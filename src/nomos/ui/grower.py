@@ -30,9 +30,9 @@ class Grower(QObject):
             return
         if self.growing:
             self.stop()
-            self._hand.hold(pulls=None)
+            self._hand.set_state(pulls=None)
             return
-        self._hand.hold(shown="print")
+        self._hand.set_state(shown="print")
         self._hand.choose_pull(None, 0)
         self._clock.start()
 

@@ -16,13 +16,13 @@ from nomos.base.folders import passing_folders, state_folder
 from nomos.base.language import tr
 from nomos.base.units import show_lengths_in
 from nomos.project.edition.sheets import log_path
-from nomos.ui.ahead import make_ahead
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import rescue, theme
 from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.signals import EndedBySignal
 from nomos.ui.language import install, window_settings
+from nomos.ui.preload import preload
 
 _ANSWER_S = 5.0
 _PASSING = tr(
@@ -112,7 +112,7 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
         desk.files.open_demo(demo)
     elif path is not None:
         desk.files.open(path)
-    make_ahead(desk.window.column, desk.document, desk.runner)
+    preload(desk.window.column, desk.document, desk.runner)
 
 
 # These draw where nobody looks, or on the machine's own screen: they need no display server.

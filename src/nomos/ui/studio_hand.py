@@ -57,12 +57,12 @@ class StudioHand(QObject):
 
         made = Preferences(self._window, self._settings, list(PAPERS_MM), self._hand.state.page)
         made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        made.page_asked.connect(self._hand.choose_page)
-        made.keep_asked.connect(self._keep)
-        made.carry_asked.connect(self._carry)
-        made.bring_asked.connect(self._bring)
-        made.forget_asked.connect(self._forget)
-        made.anew_asked.connect(self._start_anew)
+        made.page_requested.connect(self._hand.choose_page)
+        made.keep_requested.connect(self._keep)
+        made.carry_requested.connect(self._carry)
+        made.bring_requested.connect(self._bring)
+        made.forget_requested.connect(self._forget)
+        made.anew_requested.connect(self._start_anew)
         made.finished.connect(self._closed)
         self.preferences = made
         self._show()

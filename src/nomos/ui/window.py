@@ -19,9 +19,11 @@ from PyQt6.QtWidgets import (
 from nomos.base.language import tr
 from nomos.project import Station
 from nomos.project.register.system import plan_of_system
+from nomos.ui.central_view import CentralView
 from nomos.ui.column import Column
 from nomos.ui.comparer import Comparer
 from nomos.ui.controller import Controller
+from nomos.ui.export_actions import ExportActions
 from nomos.ui.frame import keyboard as keys
 from nomos.ui.frame import theme
 from nomos.ui.frame import view as frame
@@ -38,8 +40,6 @@ from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.strip import StationStrip
 from nomos.ui.grower import Grower
 from nomos.ui.guided import GuidedWalk
-from nomos.ui.middle import Middle
-from nomos.ui.outward import Outward
 from nomos.ui.studio_hand import StudioHand
 
 LADDER, ANSWERS = 196, 304
@@ -59,10 +59,14 @@ class Window(QMainWindow):
         self.strip, self.ladder, self.foot = StationStrip(), PullLadder(), FootLine()
         self.notice, self.buttons = Notice(), ButtonRow()
         self.column, self.looks = Column(controller), LooksRow()
-        self.middle = Middle(controller, self.column)
-        self.welcome, self.sheet, self.picture = self.middle.welcome, self.middle.sheet, self.middle.picture
+        self.central_view = CentralView(controller, self.column)
+        self.welcome, self.sheet, self.picture = (
+            self.central_view.welcome,
+            self.central_view.sheet,
+            self.central_view.picture,
+        )
         self._place: tuple[float, float] | None = None
-        self.outward = Outward(self, controller, settings)
+        self.export_actions = ExportActions(self, controller, settings)
         self.studio = StudioHand(self, controller, settings)
         self.beside, self.grower = Comparer(controller, runner), Grower(controller)
         self._build()
@@ -84,7 +88,7 @@ class Window(QMainWindow):
         self.ladder_area.setMinimumWidth(theme.scaled(172))
         self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
         self.guided = GuidedWalk(self)
-        centre = _column(self.guided, self.notice, self.looks, self.middle, self.buttons)
+        centre = _column(self.guided, self.notice, self.looks, self.central_view, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
@@ -114,7 +118,7 @@ class Window(QMainWindow):
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(lambda asker: asker.cancel())
         files.opened.connect(self.notice.put_older_away)
-        self.welcome.open.clicked.connect(files.open_asked)
+        self.welcome.open.clicked.connect(files.open_requested)
         welcome = self.welcome
         demos = {"glasshouse": welcome.demo, "coldframe": welcome.reduction, "pots": welcome.jigsaw,
                  "photo": welcome.photo}  # fmt: skip
@@ -130,15 +134,15 @@ class Window(QMainWindow):
         self.sheet.picked.connect(self._pick)
         self.sheet.handle_dragged.connect(hand.drag)
         self.sheet.zoomed.connect(lambda scale: self.buttons.show_scale(scale / self.sheet.true_scale()))
-        self.column.wishes.packet_asked.connect(self._write_packet)
-        self.column.wishes.show_asked.connect(self.sheet.look_at)
-        self.column.wishes.beside_asked.connect(self._lay_beside)
-        self.column.wishes.touch_asked.connect(self.sheet.set_touch)
-        self.column.wishes.picture_tool_asked.connect(self.picture.use)
+        self.column.wishes.packet_requested.connect(self._write_packet)
+        self.column.wishes.show_requested.connect(self.sheet.look_at)
+        self.column.wishes.beside_requested.connect(self._lay_beside)
+        self.column.wishes.touch_requested.connect(self.sheet.set_touch)
+        self.column.wishes.picture_tool_requested.connect(self.picture.use)
         self.column.wishes.paper_shown.connect(self.picture.show_paper)
         self.column.wishes.length_given.connect(self._take_length)
         self.looks.chosen.connect(self.column.look)
-        self.looks.marked_asked.connect(hand.mark)
+        self.looks.marked_requested.connect(hand.mark)
         self.picture.corners_set.connect(hand.designer.cut_out)
         self.picture.sheet_set.connect(hand.designer.set_sheet)
         self.picture.polygon_drawn.connect(hand.designer.leave_bare)
@@ -152,15 +156,15 @@ class Window(QMainWindow):
         bar = self.menuBar()
         assert bar is not None
         self.menus = Menus(bar, actions)
-        self.outward.take_menus(self.menus)
+        self.export_actions.take_menus(self.menus)
         self.buttons.pressed.connect(lambda name: actions[name]())
 
     def _actions(self) -> dict[str, Callable[[], object]]:
         """What every key and entry of the menu does, by its name."""
         hand, files = self.controller, self.controller.files
         actions: dict[str, Callable[[], object]] = {
-            "open": files.open_asked, "save": files.save, "save as": files.save_as,
-            "packet": self._write_packet, "print": self.outward.print,
+            "open": files.open_requested, "save": files.save, "save as": files.save_as,
+            "packet": self._write_packet, "print": self.export_actions.print,
             "undo": hand.document.stack.undo, "redo": hand.document.stack.redo,
             "whole": self.sheet.fit, "true": self.sheet.true_size, "loupe": self._turn_loupe,
             "closer": lambda: self.sheet.zoom_by(_ZOOM_STEP),
@@ -171,13 +175,13 @@ class Window(QMainWindow):
         for place, station in enumerate(STATIONS, start=1):
             actions[f"station {place}"] = partial(self.go_to, station)
         actions |= {
-            "paste": self.outward.paste, "variant": files.variant, "revert": files.revert,
+            "paste": self.export_actions.paste, "variant": files.variant, "revert": files.revert,
             "where": files.where,
-            "export": lambda: files.export(self.outward.export_of()),
-            "copy figures": self.outward.copy_figures,
-            "finding": self.outward.next_finding,
-            "preferences": self.studio.open, "quit": self.close, "about": self.outward.about,
-            "guide": self.outward.guide,
+            "export": lambda: files.export(self.export_actions.export_of()),
+            "copy figures": self.export_actions.copy_figures,
+            "finding": self.export_actions.next_finding,
+            "preferences": self.studio.open, "quit": self.close, "about": self.export_actions.about,
+            "guide": self.export_actions.guide,
         }  # fmt: skip
         beside = self.beside
         actions |= {
@@ -224,14 +228,14 @@ class Window(QMainWindow):
         hand = self.controller
         if hand.keeper.rough:
             # A hand is dragging: what it looks at comes first, the rest a few times a second.
-            self.middle.refresh()
+            self.central_view.refresh()
             return
         project, proof, state = hand.document.project, hand.keeper.proof, hand.state
         days = self.controller.orderer.count_of(project) if project is not None and project.flat else None
         self.strip.render_tabs(frame.station_tabs(project, proof, state, days))
         self.ladder.render_soon(lambda tall: frame.ladder_rungs(project, proof, state, tall))
-        at_bench = self.middle.at_bench()
-        self.middle.refresh()
+        at_bench = self.central_view.at_bench()
+        self.central_view.refresh()
         self.ladder_area.setVisible(not at_bench)
         self.column.setVisible(project is not None and not at_bench)
         self.side.setVisible(not at_bench and (project is not None or self.side.count() > 1))
@@ -285,7 +289,7 @@ class Window(QMainWindow):
 
     def _flip(self, on: bool) -> None:
         """While the key is held, the sketch is shown in place of what was made of it."""
-        self.middle.flipped = on
+        self.central_view.flipped = on
         if on:
             self.controller.designer.need_reading()
         self.refresh_soon()
@@ -383,7 +387,7 @@ class Window(QMainWindow):
             return
         self._settings.setValue("window", self.saveGeometry())
         self.grower.stop()
-        self.outward.keep_picture()
+        self.export_actions.keep_picture()
         event.accept()
 
 

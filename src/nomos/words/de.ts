@@ -312,6 +312,34 @@
    <translation>Mit der Bildseite nach unten spiegelt es sich selbst: Schrift steht auf dem Stock rückwärts, wie es sein muss.</translation>
   </message>
   <message>
+   <source>word</source>
+   <translation>Wort</translation>
+  </message>
+  <message>
+   <source>spectrum</source>
+   <translation>Spektrum</translation>
+  </message>
+  <message>
+   <source>one reading</source>
+   <translation>eine Messung</translation>
+  </message>
+  <message>
+   <source>recipe</source>
+   <translation>Rezept</translation>
+  </message>
+  <message>
+   <source>proof</source>
+   <translation>Probedruck</translation>
+  </message>
+  <message>
+   <source>chart</source>
+   <translation>Farbtafel</translation>
+  </message>
+  <message>
+   <source>readings</source>
+   <translation>Messungen</translation>
+  </message>
+  <message>
    <source>transparent</source>
    <translation>durchscheinend</translation>
   </message>
@@ -468,34 +496,6 @@
    <translation>In '{said}' dürfen nur opacity= und strength= auf die Farbe folgen, nicht '{option}'.</translation>
   </message>
   <message>
-   <source>word</source>
-   <translation>Wort</translation>
-  </message>
-  <message>
-   <source>spectrum</source>
-   <translation>Spektrum</translation>
-  </message>
-  <message>
-   <source>one reading</source>
-   <translation>eine Messung</translation>
-  </message>
-  <message>
-   <source>recipe</source>
-   <translation>Rezept</translation>
-  </message>
-  <message>
-   <source>proof</source>
-   <translation>Probedruck</translation>
-  </message>
-  <message>
-   <source>chart</source>
-   <translation>Farbtafel</translation>
-  </message>
-  <message>
-   <source>readings</source>
-   <translation>Messungen</translation>
-  </message>
-  <message>
    <source>light</source>
    <translation>wenig</translation>
   </message>
@@ -553,15 +553,15 @@
   </message>
   <message>
    <source>oxygen</source>
-   <translation type="unfinished" />
+   <translation>Sauerstoff</translation>
   </message>
   <message>
    <source>water</source>
-   <translation type="unfinished" />
+   <translation>Wasser</translation>
   </message>
   <message>
    <source>solvent</source>
-   <translation type="unfinished" />
+   <translation>Lösemittel</translation>
   </message>
   <message>
    <source>oil</source>
@@ -3442,6 +3442,14 @@
    <translation>Die vier Punkte passen nicht zu dieser Tafel; flach und allein scannen.</translation>
   </message>
   <message>
+   <source>how sure the colours are</source>
+   <translation>wie sicher die Farben sind</translation>
+  </message>
+  <message>
+   <source>how sure the overlaps are</source>
+   <translation>wie sicher die Überdrucke sind</translation>
+  </message>
+  <message>
    <source>black</source>
    <translation>schwarz</translation>
   </message>
@@ -3456,14 +3464,6 @@
   <message>
    <source>Give all patches as L, a, b or all as bands, not some of each.</source>
    <translation>Alle Felder als L, a, b oder alle als Bänder angeben, nicht gemischt.</translation>
-  </message>
-  <message>
-   <source>how sure the colours are</source>
-   <translation>wie sicher die Farben sind</translation>
-  </message>
-  <message>
-   <source>how sure the overlaps are</source>
-   <translation>wie sicher die Überdrucke sind</translation>
   </message>
   <message>
    <source>The image runs off the sheet: choose a larger sheet or smaller margins.</source>
@@ -3591,7 +3591,7 @@
   </message>
   <message>
    <source>{name} has a vehicle that is not known; it is one of {vehicles}.</source>
-   <translation type="unfinished" />
+   <translation>{name} hat ein unbekanntes Bindemittel; es ist eines von {vehicles}.</translation>
   </message>
   <message>
    <source>The tack of {name} must be 0 to 10.</source>
@@ -4623,7 +4623,7 @@
   </message>
   <message>
    <source>There is no system called {name}; choose {systems}.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt kein System namens {name}; wählbar sind {systems}.</translation>
   </message>
   <message>
    <source>Traced bed sheet</source>
@@ -5120,6 +5120,34 @@
   <message>
    <source>Print order</source>
    <translation>Druckfolge</translation>
+  </message>
+  <message>
+   <source>{finding} of {found}, {weight}: {said} {remedy}</source>
+   <translation>{finding} von {found}, {weight}: {said} {remedy}</translation>
+  </message>
+  <message>
+   <source>{rows} copied: paste them into a table.</source>
+   <translation>{rows} kopiert: in eine Tabelle einfügen.</translation>
+  </message>
+  <message>
+   <source>There are no figures in sight: turn to a part of a station that has some.</source>
+   <translation>Keine Zahlen in Sicht: zu einem Teil einer Station gehen, der welche hat.</translation>
+  </message>
+  <message>
+   <source>There is no picture on the clipboard: copy one first.</source>
+   <translation>Kein Bild in der Zwischenablage: zuerst eines kopieren.</translation>
+  </message>
+  <message>
+   <source>No finding has a place on the sheet.</source>
+   <translation>Kein Befund hat eine Stelle auf dem Bogen.</translation>
+  </message>
+  <message>
+   <source>row</source>
+   <translation>Zeile</translation>
+  </message>
+  <message>
+   <source>rows</source>
+   <translation>Zeilen</translation>
   </message>
   <message>
    <source>{name} is no project; choose a {suffix} file.</source>
@@ -7562,34 +7590,6 @@ G</translation>
   <message>
    <source>Done</source>
    <translation>Fertig</translation>
-  </message>
-  <message>
-   <source>{finding} of {found}, {weight}: {said} {remedy}</source>
-   <translation>{finding} von {found}, {weight}: {said} {remedy}</translation>
-  </message>
-  <message>
-   <source>{rows} copied: paste them into a table.</source>
-   <translation>{rows} kopiert: in eine Tabelle einfügen.</translation>
-  </message>
-  <message>
-   <source>There are no figures in sight: turn to a part of a station that has some.</source>
-   <translation>Keine Zahlen in Sicht: zu einem Teil einer Station gehen, der welche hat.</translation>
-  </message>
-  <message>
-   <source>There is no picture on the clipboard: copy one first.</source>
-   <translation>Kein Bild in der Zwischenablage: zuerst eines kopieren.</translation>
-  </message>
-  <message>
-   <source>No finding has a place on the sheet.</source>
-   <translation>Kein Befund hat eine Stelle auf dem Bogen.</translation>
-  </message>
-  <message>
-   <source>row</source>
-   <translation>Zeile</translation>
-  </message>
-  <message>
-   <source>rows</source>
-   <translation>Zeilen</translation>
   </message>
   <message>
    <source>Settings and unsaved work cannot be kept in your own folders; until this machine is started anew they are in {}. Save to a place that can be written.</source>

@@ -22,8 +22,8 @@ from nomos.project.blocks.plans import (
     solver_request,
     with_plan,
 )
+from nomos.project.inks.colour_uncertainty import plan_sureness
 from nomos.project.inks.films import stock_of
-from nomos.project.inks.sureness import plan_sureness
 from nomos.project.order.days import days_needed
 from nomos.separation.fields import Borders
 from nomos.separation.plans import CandidateInk, Plan, mixable_inks

@@ -6,7 +6,7 @@ from typing import ClassVar
 from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.project import Project
-from nomos.project.inks.sureness import Judged, judge
+from nomos.project.inks.colour_uncertainty import Judged, judge
 from nomos.work.request import Ask, held
 
 

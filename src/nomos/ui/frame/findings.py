@@ -35,9 +35,9 @@ def words_of(notes: Sequence[Note]) -> str:
 class FindingList(QWidget):
     """Findings, each with a shape, a word and what can be done; those with a place can be shown there."""
 
-    show_asked = pyqtSignal(float, float)
+    show_requested = pyqtSignal(float, float)
     """A place on the sheet, mm."""
-    cure_asked = pyqtSignal(object)
+    cure_requested = pyqtSignal(object)
     """A Cure."""
 
     def __init__(self) -> None:
@@ -118,11 +118,11 @@ class FindingList(QWidget):
         for cure in row.cures:
             press = button(cure.text)
             set_tip(press, tr("Do it; Ctrl+Z takes it back."))
-            press.clicked.connect(lambda _checked, asked=cure: self.cure_asked.emit(asked))
+            press.clicked.connect(lambda _checked, asked=cure: self.cure_requested.emit(asked))
             column.addWidget(press, 0, Qt.AlignmentFlag.AlignLeft)
         if row.place_mm is not None:
             show = button(tr("Show it on the sheet"), plain=True)
-            show.clicked.connect(lambda _checked, place=row.place_mm: self.show_asked.emit(*place))
+            show.clicked.connect(lambda _checked, place=row.place_mm: self.show_requested.emit(*place))
             column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)
         return made
 

@@ -116,7 +116,7 @@ class LooksRow(QWidget):
     """Words of which one holds; on carved wood also what is marked on it."""
 
     chosen = pyqtSignal(str)
-    marked_asked = pyqtSignal(str)
+    marked_requested = pyqtSignal(str)
 
     def __init__(self) -> None:
         super().__init__()
@@ -138,7 +138,7 @@ class LooksRow(QWidget):
             flow.addWidget(made)
         self.marked = Choice((("stays", tr("What stays")), ("goes", tr("What goes"))))
         set_tip(self.marked, tr("What is marked on the wood, and on the sheets that are written"))
-        self.marked.chosen.connect(self.marked_asked)
+        self.marked.chosen.connect(self.marked_requested)
         flow.addWidget(self.marked)
         # The sheet does not move when there is something to mark.
         row.setMinimumHeight(self.marked.sizeHint().height())

@@ -19,12 +19,12 @@ _SPOKEN = (("", tr("as the desktop")), *LANGUAGES.items())
 class Preferences(QDialog):
     """What is set here is kept at once."""
 
-    page_asked = pyqtSignal(str)
-    keep_asked = pyqtSignal()
-    carry_asked = pyqtSignal()
-    bring_asked = pyqtSignal()
-    forget_asked = pyqtSignal()
-    anew_asked = pyqtSignal()
+    page_requested = pyqtSignal(str)
+    keep_requested = pyqtSignal()
+    carry_requested = pyqtSignal()
+    bring_requested = pyqtSignal()
+    forget_requested = pyqtSignal()
+    anew_requested = pyqtSignal()
 
     def __init__(self, parent: QWidget, settings: QSettings, papers: list[str], page: str) -> None:
         super().__init__(parent)
@@ -94,8 +94,9 @@ class Preferences(QDialog):
             control.activated.connect(self._offer_anew)
         self.page.textActivated.connect(self._take_page)
         for made, wish in (
-            (self.keep, self.keep_asked), (self.carry, self.carry_asked), (self.bring, self.bring_asked),
-            (self.forget, self.forget_asked), (self.anew, self.anew_asked),
+            (self.keep, self.keep_requested), (self.carry, self.carry_requested),
+            (self.bring, self.bring_requested), (self.forget, self.forget_requested),
+            (self.anew, self.anew_requested),
         ):  # fmt: skip
             made.clicked.connect(wish)
         self.close_it.clicked.connect(self.accept)
@@ -106,7 +107,7 @@ class Preferences(QDialog):
 
     def _take_page(self, page: str) -> None:
         self._settings.setValue("page", page)
-        self.page_asked.emit(page)
+        self.page_requested.emit(page)
 
     def show_studio(self, kept: str, *, project: bool) -> None:
         """Show what the studio holds; "" for none. project : whether there is a print to keep."""

@@ -36,9 +36,9 @@ _WHY = tr(
 class PrintDialog(QDialog):
     """Asks for pages and prints them; who made it draws them."""
 
-    pages_asked = pyqtSignal(str, object, str, str)
+    pages_requested = pyqtSignal(str, object, str, str)
     """What, ids of blocks, faces, paper: `show_pages` is to be called with their PDF."""
-    check_asked = pyqtSignal(str)
+    check_requested = pyqtSignal(str)
     """The check page on a paper: `print_check` is to be called with its PDF."""
 
     def __init__(
@@ -108,7 +108,7 @@ class PrintDialog(QDialog):
         self.printer.activated.connect(lambda _n: self._show_printer())
         for box in (self.along, self.across):
             box.set_by_hand.connect(lambda _value: self._take_scale())
-        self.check.clicked.connect(lambda: self.check_asked.emit(self.paper.currentText()))
+        self.check.clicked.connect(lambda: self.check_requested.emit(self.paper.currentText()))
         self.go.clicked.connect(self._print)
         self.preview.paintRequested.connect(self._paint)
 
@@ -131,7 +131,7 @@ class PrintDialog(QDialog):
             self.said.setText(tr("Choose a block at least."))
             return
         self.said.setText(tr("Drawing the pages…"))
-        self.pages_asked.emit(self._what, chosen, self._faces, self.paper.currentText())
+        self.pages_requested.emit(self._what, chosen, self._faces, self.paper.currentText())
 
     def show_pages(self, pdf: bytes) -> None:
         """Show pages that were asked for."""

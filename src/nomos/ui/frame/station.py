@@ -26,15 +26,15 @@ A = TypeVar("A")
 class Wishes(QObject):
     """What stations ask of the window as a whole."""
 
-    packet_asked = pyqtSignal()
-    touch_asked = pyqtSignal(object)
+    packet_requested = pyqtSignal()
+    touch_requested = pyqtSignal(object)
     """A Touch to draw with on the sheet, or None."""
-    show_asked = pyqtSignal(float, float)
+    show_requested = pyqtSignal(float, float)
     """A place on the sheet, mm, that is to be looked at closely."""
-    beside_asked = pyqtSignal(str, object)
+    beside_requested = pyqtSignal(str, object)
     """What another print is called that is to be laid beside this one, and what makes its project of this
     one and a Progress; None for the print alone."""
-    picture_tool_asked = pyqtSignal(str)
+    picture_tool_requested = pyqtSignal(str)
     """What the hand does on the picture as it was opened."""
     paper_shown = pyqtSignal(str)
     """The sheet on which the print is shown while its size is asked for."""
@@ -64,7 +64,7 @@ class Here(Generic[W]):
 
     def come(self) -> None:
         """The hand has turned to it."""
-        self.wishes.touch_asked.emit(None)
+        self.wishes.touch_requested.emit(None)
 
     def gone(self) -> None:
         """The hand has turned away."""

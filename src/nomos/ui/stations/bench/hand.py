@@ -50,7 +50,7 @@ class Bencher(QObject):
 
     changed = pyqtSignal()
     told = pyqtSignal(str)
-    scan_asked = pyqtSignal()
+    scan_requested = pyqtSignal()
     """The guided run scans the sheet on the simulated scanner."""
 
     def __init__(
@@ -266,7 +266,7 @@ class Bencher(QObject):
         elif step in (3, 4):
             self.pull("good")
         elif step == 5:
-            self.scan_asked.emit()
+            self.scan_requested.emit()
         elif step == 6:
             self.pull("spoiled", REASONS[0])
         if step + 1 < len(GUIDE):

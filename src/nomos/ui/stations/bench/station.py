@@ -29,7 +29,7 @@ class BenchHere(Here[BenchScreen]):
         screen.repaired.connect(lambda: bencher.pull("repaired"))
         screen.taken_back.connect(bencher.take_back)
         screen.begun.connect(lambda: bencher.begin_layer())
-        screen.guide_asked.connect(bencher.begin_guide)
+        screen.guide_requested.connect(bencher.begin_guide)
         screen.guided_on.connect(bencher.guide_on)
         screen.guide_left.connect(bencher.leave_guide)
         screen.cut_refused.connect(bencher.cut_not_yet)

@@ -52,7 +52,7 @@ class BenchScreen(QWidget):
     repaired = pyqtSignal()
     taken_back = pyqtSignal()
     begun = pyqtSignal()
-    guide_asked = pyqtSignal()
+    guide_requested = pyqtSignal()
     guided_on = pyqtSignal()
     guide_left = pyqtSignal()
     never_mind = pyqtSignal()
@@ -170,7 +170,7 @@ class BenchScreen(QWidget):
         return QSize(theme.scaled(480), theme.scaled(320))
 
     def _guide(self) -> None:
-        (self.guided_on if self._guiding else self.guide_asked).emit()
+        (self.guided_on if self._guiding else self.guide_requested).emit()
 
     def show_view(self, view: BenchView) -> None:
         """Show what is next."""

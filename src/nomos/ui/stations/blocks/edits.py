@@ -140,7 +140,7 @@ class BlockEdits:
             return
         both = sorted(set(project.block(one).colours) & set(project.block(other).colours))
         if both:
-            self._hand.hold(colour=both[0], also=tuple(both[1:]), place=None)
+            self._hand.set_state(colour=both[0], also=tuple(both[1:]), place=None)
         else:
             names = project.block(one).name, project.block(other).name
             self._hand.told.emit(

@@ -27,14 +27,14 @@ SOURCES = (
 class FewerPart(QWidget):
     """Asks for plans and shows them as cards."""
 
-    source_asked = pyqtSignal(str)
-    most_asked = pyqtSignal(int)
+    source_requested = pyqtSignal(str)
+    most_requested = pyqtSignal(int)
     key_kept = pyqtSignal(bool)
-    wish_asked = pyqtSignal(int, str)
+    wish_requested = pyqtSignal(int, str)
     """Number of a flat colour, and `none`, `match` or `single`."""
-    use_asked = pyqtSignal(str)
+    use_requested = pyqtSignal(str)
     """Name of an ink that is to be used in the next way: may, must, must not."""
-    plans_asked = pyqtSignal()
+    plans_requested = pyqtSignal()
     plan_taken = pyqtSignal(str)
     plan_pointed = pyqtSignal(str)
     """A plan is looked at; "" when it is left."""
@@ -73,13 +73,13 @@ class FewerPart(QWidget):
         self._connect()
 
     def _connect(self) -> None:
-        self.source.activated.connect(lambda place: self.source_asked.emit(SOURCES[place][0]))
-        self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
+        self.source.activated.connect(lambda place: self.source_requested.emit(SOURCES[place][0]))
+        self.most_box.set_by_hand.connect(lambda value: self.most_requested.emit(round(value)))
         self.keep.chosen.connect(lambda value: self.key_kept.emit(value == "keep"))
         self.wishes.chosen.connect(self._choose)
         self.wish.chosen.connect(self._ask)
-        self.uses.chosen.connect(self.use_asked)
-        self.look.clicked.connect(self.plans_asked)
+        self.uses.chosen.connect(self.use_requested)
+        self.look.clicked.connect(self.plans_requested)
         self.cards.chosen.connect(self.plan_taken)
         self.cards.pointed.connect(self.plan_pointed)
         self.curve.chosen.connect(self.plan_taken)
@@ -94,9 +94,9 @@ class FewerPart(QWidget):
 
     def _ask(self, wish: str) -> None:
         if self._colour is not None:
-            self.wish_asked.emit(self._colour, wish)
+            self.wish_requested.emit(self._colour, wish)
 
-    def show_asked(
+    def show_requested(
         self, source: str, most: int, *, keep: bool, has_key: bool, wishes: Sequence[Row], uses: Sequence[Row]
     ) -> None:
         """Show what plans are looked for."""

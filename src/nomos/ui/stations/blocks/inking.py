@@ -32,16 +32,16 @@ class InkingPart(QWidget):
     """The zones of a pull, tools to draw more, and how the pull is printed."""
 
     zone_chosen = pyqtSignal(int)
-    hand_asked = pyqtSignal(str, str, object)
+    hand_requested = pyqtSignal(str, str, object)
     """What the hand draws with, what becomes of the place, and a Touch to draw with or None."""
-    ink_asked = pyqtSignal(str)
+    ink_requested = pyqtSignal(str)
     """Id of the chosen zone's ink; "" for one of its own."""
-    zone_asked = pyqtSignal(str, object)
+    zone_requested = pyqtSignal(str, object)
     """A field of the chosen zone, and its value."""
     removed = pyqtSignal()
-    pull_asked = pyqtSignal(str, object)
+    pull_requested = pyqtSignal(str, object)
     """A field of the pull, and its value."""
-    again_asked = pyqtSignal()
+    again_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -94,28 +94,28 @@ class InkingPart(QWidget):
         self.what.activated.connect(lambda _place: self._take_up(self._hand))
         self.width_box.set_by_hand.connect(lambda _value: self._take_up(self._hand))
         self.ink.activated.connect(self._ask_ink)
-        self.tool.activated.connect(lambda place: self.zone_asked.emit("tool", TOOLS[place][0]))
-        self.soft_box.set_by_hand.connect(lambda value: self.zone_asked.emit("soft_mm", value))
+        self.tool.activated.connect(lambda place: self.zone_requested.emit("tool", TOOLS[place][0]))
+        self.soft_box.set_by_hand.connect(lambda value: self.zone_requested.emit("soft_mm", value))
         self.take_out.clicked.connect(self.removed)
-        self.name.given.connect(lambda name: self.pull_asked.emit("name", name.strip()))
+        self.name.given.connect(lambda name: self.pull_requested.emit("name", name.strip()))
         self.printing.activated.connect(
-            lambda place: self.pull_asked.emit("printing", PRINTINGS[place][0] or None)
+            lambda place: self.pull_requested.emit("printing", PRINTINGS[place][0] or None)
         )
         self.packing_box.set_by_hand.connect(
-            lambda count: self.pull_asked.emit("packing_sheets", int(count) or None)
+            lambda count: self.pull_requested.emit("packing_sheets", int(count) or None)
         )
-        self.turned.clicked.connect(lambda on: self.pull_asked.emit("turned_over", on))
-        self.again.clicked.connect(self.again_asked)
+        self.turned.clicked.connect(lambda on: self.pull_requested.emit("turned_over", on))
+        self.again.clicked.connect(self.again_requested)
 
     def _ask_ink(self, place: int) -> None:
-        self.ink_asked.emit(self._inks[place][0] if place < len(self._inks) else "")
+        self.ink_requested.emit(self._inks[place][0] if place < len(self._inks) else "")
 
     def _take_up(self, hand: str) -> None:
         self._hand = hand
         self.width_box.setEnabled(hand in ("brush", "line"))
         tool = next((known for known in get_args(Tool) if known == hand), None)
         touch = Touch(tool, (), self.width_box.value()) if tool else None
-        self.hand_asked.emit(hand, _DRAWS[self.what.currentIndex()][0], touch)
+        self.hand_requested.emit(hand, _DRAWS[self.what.currentIndex()][0], touch)
 
     def put_down(self) -> None:
         """Put the tool down: the hand moves the sheet again."""

@@ -13,14 +13,14 @@ from nomos.ui.stations.blocks.view import BlocksView
 class JoinsPart(QWidget):
     """Key, trap, tolerance and what is too fine."""
 
-    key_kind_asked = pyqtSignal(str)
-    contour_asked = pyqtSignal(float)
-    shadow_asked = pyqtSignal(float)
+    key_kind_requested = pyqtSignal(str)
+    contour_requested = pyqtSignal(float)
+    shadow_requested = pyqtSignal(float)
     """Shade the side away from a light from this angle, degrees."""
-    trap_asked = pyqtSignal(float)
-    seam_asked = pyqtSignal(float)
-    tolerance_asked = pyqtSignal(float)
-    fineness_asked = pyqtSignal(float, float)
+    trap_requested = pyqtSignal(float)
+    seam_requested = pyqtSignal(float)
+    tolerance_requested = pyqtSignal(float)
+    fineness_requested = pyqtSignal(float, float)
     """Thinnest line that holds, and finest tool, mm."""
 
     def __init__(self) -> None:
@@ -63,16 +63,16 @@ class JoinsPart(QWidget):
         self._connect()
 
     def _connect(self) -> None:
-        self.key_kind.chosen.connect(self.key_kind_asked)
-        self.contour_box.set_by_hand.connect(self.contour_asked)
-        self.shadow.clicked.connect(lambda: self.shadow_asked.emit(self.light_box.value()))
-        self.trap_box.set_by_hand.connect(self.trap_asked)
-        self.seam_box.set_by_hand.connect(self.seam_asked)
-        self.take_seam.clicked.connect(lambda: self.seam_asked.emit(self._better))
-        self.tolerance_box.set_by_hand.connect(self.tolerance_asked)
+        self.key_kind.chosen.connect(self.key_kind_requested)
+        self.contour_box.set_by_hand.connect(self.contour_requested)
+        self.shadow.clicked.connect(lambda: self.shadow_requested.emit(self.light_box.value()))
+        self.trap_box.set_by_hand.connect(self.trap_requested)
+        self.seam_box.set_by_hand.connect(self.seam_requested)
+        self.take_seam.clicked.connect(lambda: self.seam_requested.emit(self._better))
+        self.tolerance_box.set_by_hand.connect(self.tolerance_requested)
         for box in (self.line_box, self.tool_box):
             box.set_by_hand.connect(
-                lambda _value: self.fineness_asked.emit(self.line_box.value(), self.tool_box.value())
+                lambda _value: self.fineness_requested.emit(self.line_box.value(), self.tool_box.value())
             )
 
     def show_view(self, view: BlocksView) -> None:

@@ -26,11 +26,11 @@ _CARRY = tr("The drawing comes onto the blocks by")
 class MethodPart(QWidget):
     """The four ways, and what the chosen one asks for."""
 
-    method_asked = pyqtSignal(str)
-    workshop_asked = pyqtSignal(str, object)
+    method_requested = pyqtSignal(str)
+    workshop_requested = pyqtSignal(str, object)
     """A field of the workshop, and its value."""
-    kerf_asked = pyqtSignal(float)
-    tint_asked = pyqtSignal(float)
+    kerf_requested = pyqtSignal(float)
+    tint_requested = pyqtSignal(float)
 
     def __init__(self) -> None:
         super().__init__()
@@ -94,18 +94,20 @@ class MethodPart(QWidget):
         self.board_fields.add(tr("A board is untrue by"), self.untrue_box)
 
     def _connect(self) -> None:
-        self.ways.chosen.connect(self.method_asked)
-        self.kerf_box.set_by_hand.connect(self.kerf_asked)
-        self.tint.clicked.connect(lambda: self.tint_asked.emit(self.light_box.value()))
-        self.carried.chosen.connect(lambda value: self.workshop_asked.emit("carried", value))
-        self.turned.chosen.connect(lambda value: self.workshop_asked.emit("turned", value))
-        self.cut_out.clicked.connect(lambda on: self.workshop_asked.emit("cut_out", on))
+        self.ways.chosen.connect(self.method_requested)
+        self.kerf_box.set_by_hand.connect(self.kerf_requested)
+        self.tint.clicked.connect(lambda: self.tint_requested.emit(self.light_box.value()))
+        self.carried.chosen.connect(lambda value: self.workshop_requested.emit("carried", value))
+        self.turned.chosen.connect(lambda value: self.workshop_requested.emit("turned", value))
+        self.cut_out.clicked.connect(lambda on: self.workshop_requested.emit("cut_out", on))
         for box, name in (
             (self.clearance_box, "clearance_mm"), (self.grip_box, "grip_mm"), (self.neck_box, "neck_mm"),
             (self.untrue_box, "untrue_mm"),
         ):  # fmt: skip
-            box.set_by_hand.connect(lambda value, name=name: self.workshop_asked.emit(name, value))
-        self.zones_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("most_zones", round(value)))
+            box.set_by_hand.connect(lambda value, name=name: self.workshop_requested.emit(name, value))
+        self.zones_box.set_by_hand.connect(
+            lambda value: self.workshop_requested.emit("most_zones", round(value))
+        )
 
     def show_view(self, view: MethodView, carried: str) -> None:
         """Show the ways, and what belongs to the one in use."""

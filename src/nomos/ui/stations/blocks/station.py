@@ -58,12 +58,12 @@ class BlocksHere(Here[BlocksStation]):
         self._cards = Latest[tuple[Card, ...]]()
         made.pull_chosen.connect(hand.choose_pull)
         made.renamed.connect(hand.blocks.rename_block)
-        made.key_asked.connect(hand.blocks.make_key)
-        made.again_asked.connect(hand.methods.print_again)
+        made.key_requested.connect(hand.blocks.make_key)
+        made.again_requested.connect(hand.methods.print_again)
         made.left_out.connect(hand.methods.leave_out)
-        made.apart_asked.connect(hand.methods.take_apart)
+        made.apart_requested.connect(hand.methods.take_apart)
         made.switch_thrown.connect(hand.blocks.throw_switch)
-        made.meeting_asked.connect(hand.blocks.choose_where_meet)
+        made.meeting_requested.connect(hand.blocks.choose_where_meet)
         self._wire_method(made.method)
         self._wire_fewer(made.fewer)
         self._wire_joins(made.joins)
@@ -74,67 +74,67 @@ class BlocksHere(Here[BlocksStation]):
 
     def _wire_method(self, part: "MethodPart") -> None:
         ways = self.hand.methods
-        part.method_asked.connect(ways.choose_method)
+        part.method_requested.connect(ways.choose_method)
         part.ways.pointed.connect(self._lay_method_beside)
-        part.workshop_asked.connect(lambda name, value: ways.set_workshop(**{name: value}))
-        part.kerf_asked.connect(ways.set_kerf)
-        part.tint_asked.connect(ways.tint)
+        part.workshop_requested.connect(lambda name, value: ways.set_workshop(**{name: value}))
+        part.kerf_requested.connect(ways.set_kerf)
+        part.tint_requested.connect(ways.tint)
 
     def _wire_fewer(self, part: "FewerPart") -> None:
         hand, planner = self.hand, self.hand.planner
-        part.source_asked.connect(hand.blocks.ask_inks)
-        part.most_asked.connect(lambda most: planner.ask(replace(planner.wanted, most_blocks=most)))
+        part.source_requested.connect(hand.blocks.ask_inks)
+        part.most_requested.connect(lambda most: planner.ask(replace(planner.wanted, most_blocks=most)))
         part.key_kept.connect(lambda keep: planner.ask(replace(planner.wanted, keep_key=keep)))
-        part.wish_asked.connect(lambda number, wish: planner.ask(planner.wanted.with_wish(number, wish)))
-        part.use_asked.connect(lambda ink: planner.ask(planner.wanted.with_next_use(ink)))
-        part.plans_asked.connect(planner.look)
+        part.wish_requested.connect(lambda number, wish: planner.ask(planner.wanted.with_wish(number, wish)))
+        part.use_requested.connect(lambda ink: planner.ask(planner.wanted.with_next_use(ink)))
+        part.plans_requested.connect(planner.look)
         part.plan_taken.connect(hand.blocks.take_plan)
         part.plan_pointed.connect(self._lay_plan_beside)
 
     def _lay_plan_beside(self, key: str) -> None:
         other = self.hand.blocks.planned(key) if key else None
         if other is None:
-            self.wishes.beside_asked.emit("", None)
+            self.wishes.beside_requested.emit("", None)
             return
         title = tr("with {blocks} blocks", blocks=len(other.blocks))
-        self.wishes.beside_asked.emit(title, lambda _project, _progress: other)
+        self.wishes.beside_requested.emit(title, lambda _project, _progress: other)
 
     def _lay_method_beside(self, method: str) -> None:
         project = self.hand.document.project
         made = self.hand.methods.printed_by(method)
         if project is None or made is None or method == method_of(project):
-            self.wishes.beside_asked.emit("", None)
+            self.wishes.beside_requested.emit("", None)
         else:
-            self.wishes.beside_asked.emit(_AS[method], made)
+            self.wishes.beside_requested.emit(_AS[method], made)
 
     def _wire_joins(self, part: "JoinsPart") -> None:
         hand = self.hand
-        part.key_kind_asked.connect(hand.blocks.choose_key)
-        part.contour_asked.connect(hand.blocks.set_contour)
-        part.shadow_asked.connect(hand.methods.shade)
-        part.trap_asked.connect(hand.blocks.set_trap)
-        part.seam_asked.connect(hand.blocks.set_seam)
-        part.tolerance_asked.connect(hand.blocks.set_tolerance)
-        part.fineness_asked.connect(hand.blocks.set_fineness)
+        part.key_kind_requested.connect(hand.blocks.choose_key)
+        part.contour_requested.connect(hand.blocks.set_contour)
+        part.shadow_requested.connect(hand.methods.shade)
+        part.trap_requested.connect(hand.blocks.set_trap)
+        part.seam_requested.connect(hand.blocks.set_seam)
+        part.tolerance_requested.connect(hand.blocks.set_tolerance)
+        part.fineness_requested.connect(hand.blocks.set_fineness)
 
     def _wire_hand(self, part: "HandPart") -> None:
         hand = self.hand
-        part.touch_asked.connect(self.wishes.touch_asked)
-        part.anew_asked.connect(hand.blocks.work_out_anew)
-        part.simpler_asked.connect(hand.hands.simplify)
-        part.bring_asked.connect(hand.hands.bring_in)
-        part.send_asked.connect(hand.hands.send_out)
+        part.touch_requested.connect(self.wishes.touch_requested)
+        part.anew_requested.connect(hand.blocks.work_out_anew)
+        part.simpler_requested.connect(hand.hands.simplify)
+        part.bring_requested.connect(hand.hands.bring_in)
+        part.send_requested.connect(hand.hands.send_out)
 
     def _wire_inking(self, part: "InkingPart") -> None:
         hand, inker = self.hand, self.hand.inker
-        part.zone_chosen.connect(lambda zone: hand.hold(zone=zone))
-        part.hand_asked.connect(lambda tool, what, _touch: inker.take_up(tool, what))
-        part.hand_asked.connect(lambda _tool, _what, touch: self.wishes.touch_asked.emit(touch))
-        part.ink_asked.connect(inker.take_ink)
-        part.zone_asked.connect(lambda name, value: inker.change(**{name: value}))
-        part.pull_asked.connect(lambda name, value: inker.set_pull(**{name: value}))
+        part.zone_chosen.connect(lambda zone: hand.set_state(zone=zone))
+        part.hand_requested.connect(lambda tool, what, _touch: inker.take_up(tool, what))
+        part.hand_requested.connect(lambda _tool, _what, touch: self.wishes.touch_requested.emit(touch))
+        part.ink_requested.connect(inker.take_ink)
+        part.zone_requested.connect(lambda name, value: inker.change(**{name: value}))
+        part.pull_requested.connect(lambda name, value: inker.set_pull(**{name: value}))
         part.removed.connect(inker.take_out)
-        part.again_asked.connect(hand.methods.print_again)
+        part.again_requested.connect(hand.methods.print_again)
 
     def gone(self) -> None:
         """Tools are put down."""
@@ -198,7 +198,7 @@ class BlocksHere(Here[BlocksStation]):
         found, asked = planner.found, planner.wanted
         inks = () if asked.source == "mix" else candidates(project, asked)
         fewer = self.widget.fewer
-        fewer.show_asked(
+        fewer.show_requested(
             asked.source, asked.most_blocks, keep=asked.keep_key, has_key=kept_key(project) is not None,
             wishes=wish_rows(project, dict(asked.wishes), keep_key=asked.keep_key),
             uses=ink_rows(inks, dict(asked.uses)),

@@ -22,12 +22,12 @@ _KINDS = (
 class HandPart(QWidget):
     """Tools for the chosen block's mask."""
 
-    touch_asked = pyqtSignal(object)
+    touch_requested = pyqtSignal(object)
     """A Touch to draw with, or None to move the sheet again."""
-    anew_asked = pyqtSignal()
-    simpler_asked = pyqtSignal()
-    bring_asked = pyqtSignal()
-    send_asked = pyqtSignal(str)
+    anew_requested = pyqtSignal()
+    simpler_requested = pyqtSignal()
+    bring_requested = pyqtSignal()
+    send_requested = pyqtSignal(str)
     """The kind of file: ora, png, tiff or svg."""
 
     def __init__(self) -> None:
@@ -64,10 +64,10 @@ class HandPart(QWidget):
         self.tools.chosen.connect(lambda tool: self._ask(tool=tool))
         self.prints.chosen.connect(lambda prints: self._ask(prints=prints))
         self.brush_box.set_by_hand.connect(lambda _value: self._ask())
-        self.anew.clicked.connect(self.anew_asked)
-        self.simpler.clicked.connect(self.simpler_asked)
-        self.bring.clicked.connect(self.bring_asked)
-        self.send.clicked.connect(lambda: self.send_asked.emit(_KINDS[self.kind.currentIndex()][0]))
+        self.anew.clicked.connect(self.anew_requested)
+        self.simpler.clicked.connect(self.simpler_requested)
+        self.bring.clicked.connect(self.bring_requested)
+        self.send.clicked.connect(lambda: self.send_requested.emit(_KINDS[self.kind.currentIndex()][0]))
 
     def put_down(self) -> None:
         """Put the tool down: the hand moves the sheet again."""
@@ -79,7 +79,7 @@ class HandPart(QWidget):
         self._tool, self._prints = tool or self._tool, prints or self._prints
         found = next((known for known in get_args(Tool) if known == self._tool), None)
         touch = Touch(found, (), self.brush_box.value(), self._prints == "on") if found else None
-        self.touch_asked.emit(touch)
+        self.touch_requested.emit(touch)
 
     def show_view(self, view: BlocksView) -> None:
         """Show what can be done to the chosen block."""

@@ -28,13 +28,13 @@ class BlocksStation(Answers):
 
     pull_chosen = pyqtSignal(str)
     renamed = pyqtSignal(str)
-    key_asked = pyqtSignal(bool)
-    again_asked = pyqtSignal()
+    key_requested = pyqtSignal(bool)
+    again_requested = pyqtSignal()
     left_out = pyqtSignal()
-    apart_asked = pyqtSignal()
+    apart_requested = pyqtSignal()
     switch_thrown = pyqtSignal(str)
     """Id of the block that is to print on the chosen colours, or no longer."""
-    meeting_asked = pyqtSignal(str, str)
+    meeting_requested = pyqtSignal(str, str)
     """Two blocks: choose every colour on which both print."""
 
     def __init__(self) -> None:
@@ -89,17 +89,17 @@ class BlocksStation(Answers):
     def _connect(self) -> None:
         self.rows.chosen.connect(self.pull_chosen)
         self.name.given.connect(self.renamed)
-        self.key.clicked.connect(lambda: self.key_asked.emit(not self._is_key))
-        self.again.clicked.connect(self.again_asked)
+        self.key.clicked.connect(lambda: self.key_requested.emit(not self._is_key))
+        self.again.clicked.connect(self.again_requested)
         self.leave_out.clicked.connect(self.left_out)
-        self.apart.clicked.connect(self.apart_asked)
+        self.apart.clicked.connect(self.apart_requested)
         self.switches.chosen.connect(self.switch_thrown)
         self.meet.clicked.connect(self._ask_meeting)
 
     def _ask_meeting(self) -> None:
         places = self.one.currentIndex(), self.other.currentIndex()
         if min(places) >= 0:
-            self.meeting_asked.emit(*(self._meetable[place][0] for place in places))
+            self.meeting_requested.emit(*(self._meetable[place][0] for place in places))
 
     def show_view(self, view: BlocksView, method: MethodView, inking: InkingView | None) -> None:
         """Show the station."""

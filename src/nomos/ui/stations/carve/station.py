@@ -24,13 +24,13 @@ class CarveHere(Here[CarveStation]):
         made, hand = CarveStation(), self.hand
         crafter = hand.crafter
         made.pull_chosen.connect(hand.choose_pull)
-        made.craft_asked.connect(lambda changes: crafter.set_craft(**changes))
-        made.own_material_asked.connect(self._set_material)
+        made.craft_requested.connect(lambda changes: crafter.set_craft(**changes))
+        made.own_material_requested.connect(self._set_material)
         made.part_turned.connect(self._turn_carve)
-        made.write_asked.connect(lambda: crafter.write_cutting(hand.state.page, hand.state.marked))
-        made.saw_asked.connect(crafter.cut_boards)
-        made.compare_asked.connect(self._compare_plans)
-        made.took_asked.connect(self._log_cutting)
+        made.write_requested.connect(lambda: crafter.write_cutting(hand.state.page, hand.state.marked))
+        made.saw_requested.connect(crafter.cut_boards)
+        made.compare_requested.connect(self._compare_plans)
+        made.took_requested.connect(self._log_cutting)
         made.told.connect(hand.told)
         return made
 

@@ -86,15 +86,15 @@ class CarveStation(Answers):
     """Hours and zones block by block, tools and material, transfer sheets, boards."""
 
     pull_chosen = pyqtSignal(str)
-    craft_asked = pyqtSignal(dict)
+    craft_requested = pyqtSignal(dict)
     """What changes of the Craft."""
-    own_material_asked = pyqtSignal(object)
+    own_material_requested = pyqtSignal(object)
     """What the chosen block is made of; None is what all are."""
-    write_asked = pyqtSignal()
-    saw_asked = pyqtSignal()
+    write_requested = pyqtSignal()
+    saw_requested = pyqtSignal()
     told = pyqtSignal(str)
-    compare_asked = pyqtSignal()
-    took_asked = pyqtSignal(float)
+    compare_requested = pyqtSignal()
+    took_requested = pyqtSignal(float)
     """Hours the chosen block took."""
 
     def __init__(self) -> None:
@@ -185,7 +185,7 @@ class CarveStation(Answers):
         self.rows.chosen.connect(self.pull_chosen)
         self.material.activated.connect(self._ask_material)
         self.own_material.activated.connect(
-            lambda place: self.own_material_asked.emit(MATERIALS[place - 1] if place else None)
+            lambda place: self.own_material_requested.emit(MATERIALS[place - 1] if place else None)
         )
         self.tools.given.connect(self._ask_tools)
         for box, name in (
@@ -193,24 +193,24 @@ class CarveStation(Answers):
             (self.roller_long, "roller_long_mm"), (self.shore, "roller_shore"), (self.saw_kerf, "saw_mm"),
             (self.factor, "factor"),
         ):  # fmt: skip
-            box.set_by_hand.connect(lambda value, name=name: self.craft_asked.emit({name: value}))
-        self.grip.clicked.connect(lambda on: self.craft_asked.emit({"grip_border": on}))
-        self.way.activated.connect(lambda n: self.craft_asked.emit({"transfer": TRANSFER_WAYS[n]}))
-        self.write.clicked.connect(self.write_asked)
-        self.saw.clicked.connect(self.saw_asked)
-        self.compare.clicked.connect(self.compare_asked)
-        self.took.set_by_hand.connect(self.took_asked)
-        self.take.clicked.connect(lambda: self.craft_asked.emit({"factor": self._factor}))
+            box.set_by_hand.connect(lambda value, name=name: self.craft_requested.emit({name: value}))
+        self.grip.clicked.connect(lambda on: self.craft_requested.emit({"grip_border": on}))
+        self.way.activated.connect(lambda n: self.craft_requested.emit({"transfer": TRANSFER_WAYS[n]}))
+        self.write.clicked.connect(self.write_requested)
+        self.saw.clicked.connect(self.saw_requested)
+        self.compare.clicked.connect(self.compare_requested)
+        self.took.set_by_hand.connect(self.took_requested)
+        self.take.clicked.connect(lambda: self.craft_requested.emit({"factor": self._factor}))
         self.add_board.clicked.connect(self._add)
-        self.clear.clicked.connect(lambda: self.craft_asked.emit({"boards": ()}))
+        self.clear.clicked.connect(lambda: self.craft_requested.emit({"boards": ()}))
 
     def _ask_material(self, place: int) -> None:
         material = MATERIALS[place]
-        self.craft_asked.emit({"material": material, "thickness_mm": THICKNESS_MM[material]})
+        self.craft_requested.emit({"material": material, "thickness_mm": THICKNESS_MM[material]})
 
     def _ask_tools(self, text: str) -> None:
         try:
-            self.craft_asked.emit({"tools": read_tools(text)})
+            self.craft_requested.emit({"tools": read_tools(text)})
         except BadInput as error:
             self.told.emit(str(error))
 
@@ -218,7 +218,7 @@ class CarveStation(Answers):
         board = Board(
             self.board_w.value(), self.board_h.value(), int(self.board_n.value()), self.board_cost.value()
         )
-        self.craft_asked.emit({"boards": (*self._boards, board)})
+        self.craft_requested.emit({"boards": (*self._boards, board)})
 
     def show_view(self, view: CarveView) -> None:
         """Show the station."""

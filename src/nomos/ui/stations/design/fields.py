@@ -52,7 +52,7 @@ class Fields:
         proof = self._hand.keeper.proof
         if proof is not None:
             self._refield(tr("Make two colours one"), lambda p: merged(p, proof.blocks.labels, number, into))
-            self._hand.hold(colour=min(into, into - (number < into)))
+            self._hand.set_state(colour=min(into, into - (number < into)))
 
     def split_field(self) -> None:
         """Make the field last clicked a colour of its own."""
@@ -72,7 +72,7 @@ class Fields:
         self, tool: str | None = None, *, everywhere: bool | None = None, brush_mm: float | None = None
     ) -> None:
         """What a click on the sheet corrects at the Design station; "" chooses a colour."""
-        self._hand.hold(
+        self._hand.set_state(
             pointing=self._hand.state.pointing if tool is None else tool,
             everywhere=self._hand.state.everywhere if everywhere is None else everywhere,
             brush_mm=self._hand.state.brush_mm if brush_mm is None else brush_mm,

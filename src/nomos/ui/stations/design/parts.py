@@ -23,19 +23,19 @@ _READ = (
 class PicturePart(QWidget):
     """What of the picture is printed, how large it is, and how it is read."""
 
-    find_asked = pyqtSignal()
-    whole_asked = pyqtSignal()
-    turn_asked = pyqtSignal(int)
-    mirror_asked = pyqtSignal()
-    tool_asked = pyqtSignal(str)
+    find_requested = pyqtSignal()
+    whole_requested = pyqtSignal()
+    turn_requested = pyqtSignal(int)
+    mirror_requested = pyqtSignal()
+    tool_requested = pyqtSignal(str)
     length_given = pyqtSignal(float)
     bare_cleared = pyqtSignal()
-    width_asked = pyqtSignal(float)
-    height_asked = pyqtSignal(float)
-    size_asked = pyqtSignal(float, float)
-    fit_asked = pyqtSignal(str, float)
-    drawn_on_asked = pyqtSignal(str)
-    read_as_asked = pyqtSignal(str)
+    width_requested = pyqtSignal(float)
+    height_requested = pyqtSignal(float)
+    size_requested = pyqtSignal(float, float)
+    fit_requested = pyqtSignal(str, float)
+    drawn_on_requested = pyqtSignal(str)
+    read_as_requested = pyqtSignal(str)
     faint_dropped = pyqtSignal()
     paper_shown = pyqtSignal(str)
     """The sheet on which the print is shown while its size is asked for."""
@@ -103,27 +103,29 @@ class PicturePart(QWidget):
         self._use("corners")
 
     def _connect(self) -> None:
-        self.find_sheet.clicked.connect(self.find_asked)
-        self.whole.clicked.connect(self.whole_asked)
-        self.left.clicked.connect(lambda: self.turn_asked.emit(-1))
-        self.right.clicked.connect(lambda: self.turn_asked.emit(1))
-        self.mirror.clicked.connect(self.mirror_asked)
+        self.find_sheet.clicked.connect(self.find_requested)
+        self.whole.clicked.connect(self.whole_requested)
+        self.left.clicked.connect(lambda: self.turn_requested.emit(-1))
+        self.right.clicked.connect(lambda: self.turn_requested.emit(1))
+        self.mirror.clicked.connect(self.mirror_requested)
         self.tools.chosen.connect(self._use)
         self.take_length.clicked.connect(lambda: self.length_given.emit(self.length.value()))
         self.no_bare.clicked.connect(self.bare_cleared)
-        self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_asked, width))
-        self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_asked, height))
+        self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_requested, width))
+        self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_requested, height))
         self.paper.currentTextChanged.connect(self.paper_shown)
-        self.fit.clicked.connect(lambda: self.fit_asked.emit(self.paper.currentText(), self.margin.value()))
-        self.drawn.clicked.connect(lambda: self.drawn_on_asked.emit(self.paper.currentText()))
-        self.read_as.activated.connect(lambda place: self.read_as_asked.emit(_READ[place][0]))
+        self.fit.clicked.connect(
+            lambda: self.fit_requested.emit(self.paper.currentText(), self.margin.value())
+        )
+        self.drawn.clicked.connect(lambda: self.drawn_on_requested.emit(self.paper.currentText()))
+        self.read_as.activated.connect(lambda place: self.read_as_requested.emit(_READ[place][0]))
         self.faint.clicked.connect(self.faint_dropped)
 
     def _ask_size(self, asked: pyqtBoundSignal, value: float) -> None:
         if self.shape.isChecked():
             asked.emit(value)
         else:
-            self.size_asked.emit(self.width_box.value(), self.height_box.value())
+            self.size_requested.emit(self.width_box.value(), self.height_box.value())
 
     def ask_size(self) -> None:
         """Have the size asked for in the picture."""
@@ -134,7 +136,7 @@ class PicturePart(QWidget):
         self.hint.setText(_HINTS[tool])
         self.length_fields.setVisible(tool == "length")
         self.take_length.setVisible(tool == "length")
-        self.tool_asked.emit(tool)
+        self.tool_requested.emit(tool)
 
     def show_view(self, view: PicturePartView) -> None:
         """Show the part."""
@@ -194,10 +196,10 @@ TOOLS: tuple[tuple[str, str, str], ...] = (
 class CorrectPart(QWidget):
     """Tools to point with, and what has been corrected."""
 
-    tool_asked = pyqtSignal(str)
-    everywhere_asked = pyqtSignal(bool)
-    brush_asked = pyqtSignal(float)
-    next_asked = pyqtSignal()
+    tool_requested = pyqtSignal(str)
+    everywhere_requested = pyqtSignal(bool)
+    brush_requested = pyqtSignal(float)
+    next_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -212,7 +214,7 @@ class CorrectPart(QWidget):
         for place, (value, made) in enumerate(self.tools.items()):
             made.setCheckable(True)
             made.setProperty("narrow", True)
-            made.clicked.connect(lambda _on, value=value: self.tool_asked.emit(value))
+            made.clicked.connect(lambda _on, value=value: self.tool_requested.emit(value))
             grid.addWidget(made, place // 2, place % 2)
         self.hint = label(kind="quiet")
         self.everywhere = QCheckBox(tr("All over the picture, not only nearby"))
@@ -227,9 +229,9 @@ class CorrectPart(QWidget):
             self.everywhere, self.width_fields, self.said_title, self.said,
         ):  # fmt: skip
             column.addWidget(part)
-        self.everywhere.clicked.connect(self.everywhere_asked)
-        self.brush_box.set_by_hand.connect(self.brush_asked)
-        self.next.clicked.connect(self.next_asked)
+        self.everywhere.clicked.connect(self.everywhere_requested)
+        self.brush_box.set_by_hand.connect(self.brush_requested)
+        self.next.clicked.connect(self.next_requested)
 
     def show_view(self, view: CorrectPartView) -> None:
         """Show the part."""

@@ -20,41 +20,41 @@ class DesignHere(Here[DesignStation]):
     def made(self) -> DesignStation:
         """The widget, wired."""
         made, hand, designer = DesignStation(), self.hand, self.hand.designer
-        made.count_asked.connect(lambda count: designer.flatten_again(count=count))
-        made.feature_asked.connect(lambda smallest: designer.flatten_again(smallest_mm=smallest))
+        made.count_requested.connect(lambda count: designer.flatten_again(count=count))
+        made.feature_requested.connect(lambda smallest: designer.flatten_again(smallest_mm=smallest))
         made.part_turned.connect(self._turn_design)
         made.colour_chosen.connect(hand.choose_colour)
         made.renamed.connect(hand.fields.rename_colour)
         made.recoloured.connect(hand.fields.recolour)
         made.kept.connect(hand.fields.keep_colour)
-        made.bare_asked.connect(hand.fields.leave_bare)
-        made.merge_asked.connect(hand.fields.merge_colour)
-        made.split_asked.connect(hand.fields.split_field)
-        made.grade_asked.connect(hand.fields.take_gradient)
+        made.bare_requested.connect(hand.fields.leave_bare)
+        made.merge_requested.connect(hand.fields.merge_colour)
+        made.split_requested.connect(hand.fields.split_field)
+        made.grade_requested.connect(hand.fields.take_gradient)
         made.retitled.connect(hand.fields.rename)
         self._wire_picture(made.picture)
-        made.correct.tool_asked.connect(self._point_with)
-        made.correct.everywhere_asked.connect(lambda on: hand.fields.point_with(everywhere=on))
-        made.correct.brush_asked.connect(self._set_brush)
-        made.correct.next_asked.connect(self._next_place)
+        made.correct.tool_requested.connect(self._point_with)
+        made.correct.everywhere_requested.connect(lambda on: hand.fields.point_with(everywhere=on))
+        made.correct.brush_requested.connect(self._set_brush)
+        made.correct.next_requested.connect(self._next_place)
         return made
 
     def _wire_picture(self, part: "PicturePart") -> None:
         designer, hand = self.hand.designer, self.hand
-        part.find_asked.connect(designer.find)
-        part.whole_asked.connect(designer.whole_picture)
-        part.turn_asked.connect(designer.turn)
-        part.mirror_asked.connect(designer.mirror)
-        part.tool_asked.connect(self.wishes.picture_tool_asked)
+        part.find_requested.connect(designer.find)
+        part.whole_requested.connect(designer.whole_picture)
+        part.turn_requested.connect(designer.turn)
+        part.mirror_requested.connect(designer.mirror)
+        part.tool_requested.connect(self.wishes.picture_tool_requested)
         part.length_given.connect(self.wishes.length_given)
         part.paper_shown.connect(self.wishes.paper_shown)
         part.bare_cleared.connect(lambda: designer.leave_bare(None))
-        part.width_asked.connect(lambda width: designer.set_size(width_mm=width))
-        part.height_asked.connect(lambda height: designer.set_size(height_mm=height))
-        part.size_asked.connect(designer.set_shape)
-        part.fit_asked.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
-        part.drawn_on_asked.connect(designer.drawn_on)
-        part.read_as_asked.connect(
+        part.width_requested.connect(lambda width: designer.set_size(width_mm=width))
+        part.height_requested.connect(lambda height: designer.set_size(height_mm=height))
+        part.size_requested.connect(designer.set_shape)
+        part.fit_requested.connect(lambda paper, margin: designer.fit(PAPER_SIZES_MM[paper], margin))
+        part.drawn_on_requested.connect(designer.drawn_on)
+        part.read_as_requested.connect(
             lambda value: designer.flatten_again(read_as=value or None, text=tr("Read it as"))
         )
         part.faint_dropped.connect(hand.fields.drop_faint)
@@ -107,11 +107,11 @@ class DesignHere(Here[DesignStation]):
     def _set_brush(self, width_mm: float) -> None:
         self.hand.fields.point_with(brush_mm=width_mm)
         drawing = self.hand.state.pointing == "brush"
-        self.wishes.touch_asked.emit(Touch("brush", (), width_mm) if drawing else None)
+        self.wishes.touch_requested.emit(Touch("brush", (), width_mm) if drawing else None)
 
     def _next_place(self) -> None:
         """Look at one doubtful place after the other."""
         outlined = self.hand.designer.outlined
         if outlined is not None and outlined.places:
             self._place = (self._place + 1) % len(outlined.places)
-            self.wishes.show_asked.emit(*outlined.places[self._place])
+            self.wishes.show_requested.emit(*outlined.places[self._place])

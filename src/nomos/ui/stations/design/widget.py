@@ -20,17 +20,17 @@ PARTS = (("picture", tr("Picture")), ("colours", tr("Colours")), ("correct", tr(
 class DesignStation(Answers):
     """The picture, the number of colours and the colours themselves, and correcting them."""
 
-    count_asked = pyqtSignal(int)
-    feature_asked = pyqtSignal(float)
+    count_requested = pyqtSignal(int)
+    feature_requested = pyqtSignal(float)
     colour_chosen = pyqtSignal(int)
     renamed = pyqtSignal(int, str)
     recoloured = pyqtSignal(int, object, int)
-    bare_asked = pyqtSignal(int, bool)
+    bare_requested = pyqtSignal(int, bool)
     kept = pyqtSignal(int)
     retitled = pyqtSignal(str)
-    merge_asked = pyqtSignal(int, int)
-    split_asked = pyqtSignal()
-    grade_asked = pyqtSignal(int)
+    merge_requested = pyqtSignal(int, int)
+    split_requested = pyqtSignal()
+    grade_requested = pyqtSignal(int)
 
     def __init__(self) -> None:
         super().__init__(tr("What is the design made of?"), PARTS, "colours")
@@ -66,23 +66,23 @@ class DesignStation(Answers):
 
     def _connect(self) -> None:
         self.title.given.connect(self.retitled)
-        self.count_box.set_by_hand.connect(lambda value: self.count_asked.emit(round(value)))
-        self.curve.chosen.connect(self.count_asked)
-        self.feature_box.set_by_hand.connect(self.feature_asked)
+        self.count_box.set_by_hand.connect(lambda value: self.count_requested.emit(round(value)))
+        self.curve.chosen.connect(self.count_requested)
+        self.feature_box.set_by_hand.connect(self.feature_requested)
         self.rows.chosen.connect(lambda row: self.colour_chosen.emit(int(row)))
         self.name.given.connect(lambda name: self.renamed.emit(self._chosen, name))
         self.editor.edited.connect(lambda lab, gesture: self.recoloured.emit(self._chosen, lab, gesture))
         for place, made in enumerate(self.gradients):
-            made.clicked.connect(lambda _on, place=place: self.grade_asked.emit(place))
+            made.clicked.connect(lambda _on, place=place: self.grade_requested.emit(place))
         self.keep.clicked.connect(lambda: self.kept.emit(self._chosen))
         self.merge.activated.connect(self._ask_merge)
-        self.split.clicked.connect(self.split_asked)
-        self.bare.clicked.connect(lambda: self.bare_asked.emit(self._chosen, not self._bare))
+        self.split.clicked.connect(self.split_requested)
+        self.bare.clicked.connect(lambda: self.bare_requested.emit(self._chosen, not self._bare))
 
     def _ask_merge(self, place: int) -> None:
         others = [n for n in range(self._count) if n != self._chosen]
         if place > 0:
-            self.merge_asked.emit(self._chosen, others[place - 1])
+            self.merge_requested.emit(self._chosen, others[place - 1])
 
     def show_view(self, view: DesignView, picture: PicturePartView, correct: CorrectPartView) -> None:
         """Show the station."""

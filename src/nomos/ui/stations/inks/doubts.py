@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.project import Project
-from nomos.project.inks.sureness import Judged
+from nomos.project.inks.colour_uncertainty import Judged
 from nomos.ui.frame.jobs import QUIET, Asker, JobRunner
 from nomos.work.sure import sure_of
 

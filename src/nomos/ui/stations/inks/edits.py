@@ -50,12 +50,12 @@ class InkEdits:
 
     def look_in(self, light: Light) -> None:
         """Look at the print in another light."""
-        self._hand.hold(light=light, shown="print")
+        self._hand.set_state(light=light, shown="print")
 
     def look_with(self, eyes: Eyes) -> None:
         """Look at the print as other eyes do, or in grey."""
-        self._hand.hold(eyes=eyes, shown="print")
+        self._hand.set_state(eyes=eyes, shown="print")
 
     def look_wet(self, wet: bool) -> None:
         """Look at the print while it is wet, or dry."""
-        self._hand.hold(wet_look=wet, shown="print")
+        self._hand.set_state(wet_look=wet, shown="print")

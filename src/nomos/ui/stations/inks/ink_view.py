@@ -14,8 +14,8 @@ from nomos.project import (
     Proof,
     Zone,
 )
+from nomos.project.inks.colour_uncertainty import WORTH_SAYING, Judged
 from nomos.project.inks.films import FilmKey, can_be_on, film_on, ground_of, solid_film, tack_of
-from nomos.project.inks.sureness import WORTH_SAYING, Judged
 from nomos.project.model import Ink
 from nomos.ui.frame.colours import PATCHES, ColourStrips, Strip, colour_strips
 from nomos.ui.frame.rows import Row

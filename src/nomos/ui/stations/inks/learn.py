@@ -13,10 +13,10 @@ from nomos.ui.stations.inks.view import ProofView
 class LearnPart(QWidget):
     """How much ink; a proof compared with what was predicted."""
 
-    workshop_asked = pyqtSignal(str, object)
-    weights_asked = pyqtSignal(float, float, int)
+    workshop_requested = pyqtSignal(str, object)
+    weights_requested = pyqtSignal(float, float, int)
     """Grams before, grams after, pulls: for the chosen impression."""
-    scan_asked = pyqtSignal()
+    scan_requested = pyqtSignal()
     cause_taken = pyqtSignal(int)
 
     def __init__(self) -> None:
@@ -51,15 +51,17 @@ class LearnPart(QWidget):
             self.read, self.causes,
         ):  # fmt: skip
             column.addWidget(widget)
-        self.sheets_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("sheets", round(value)))
-        self.film_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("film_g_m2", value))
-        self.slab_box.set_by_hand.connect(lambda value: self.workshop_asked.emit("slab_g", value))
+        self.sheets_box.set_by_hand.connect(
+            lambda value: self.workshop_requested.emit("sheets", round(value))
+        )
+        self.film_box.set_by_hand.connect(lambda value: self.workshop_requested.emit("film_g_m2", value))
+        self.slab_box.set_by_hand.connect(lambda value: self.workshop_requested.emit("slab_g", value))
         self.take_weights.clicked.connect(
-            lambda: self.weights_asked.emit(
+            lambda: self.weights_requested.emit(
                 self.before_box.value(), self.after_box.value(), round(self.pulls_box.value())
             )
         )
-        self.scan.clicked.connect(self.scan_asked)
+        self.scan.clicked.connect(self.scan_requested)
 
     def show_view(self, view: ProofView) -> None:
         """Show amounts and the comparison."""

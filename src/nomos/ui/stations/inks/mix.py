@@ -15,20 +15,20 @@ _CAUTION = tr("Gloves and air with solvents; no dust of dry pigments. The ink's 
 class MixPart(QWidget):
     """Finds recipes for the chosen ink, weighs them, and corrects a batch."""
 
-    shelf_asked = pyqtSignal()
-    studio_asked = pyqtSignal()
-    most_asked = pyqtSignal(int)
-    mix_asked = pyqtSignal()
+    shelf_requested = pyqtSignal()
+    studio_requested = pyqtSignal()
+    most_requested = pyqtSignal(int)
+    mix_requested = pyqtSignal()
     recipe_chosen = pyqtSignal(str)
     recipe_taken = pyqtSignal()
-    correction_asked = pyqtSignal(object, float)
+    correction_requested = pyqtSignal(object, float)
     """The colour that came out (L*, a*, b*), and the grams of the batch."""
-    keep_asked = pyqtSignal()
-    readings_asked = pyqtSignal()
-    card_asked = pyqtSignal()
+    keep_requested = pyqtSignal()
+    readings_requested = pyqtSignal()
+    card_requested = pyqtSignal()
     grey_skipped = pyqtSignal()
     card_taken = pyqtSignal()
-    over_black_asked = pyqtSignal()
+    over_black_requested = pyqtSignal()
     card_to_print = pyqtSignal()
 
     def __init__(self) -> None:
@@ -75,24 +75,24 @@ class MixPart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         self._for = ""
-        self.open_shelf.clicked.connect(self.shelf_asked)
-        self.studio.clicked.connect(self.studio_asked)
-        self.most_box.set_by_hand.connect(lambda value: self.most_asked.emit(round(value)))
-        self.look.clicked.connect(self.mix_asked)
+        self.open_shelf.clicked.connect(self.shelf_requested)
+        self.studio.clicked.connect(self.studio_requested)
+        self.most_box.set_by_hand.connect(lambda value: self.most_requested.emit(round(value)))
+        self.look.clicked.connect(self.mix_requested)
         self.rows.chosen.connect(self.recipe_chosen)
         self.take.clicked.connect(self.recipe_taken)
         self.right.clicked.connect(self._ask_correction)
-        self.teach.clicked.connect(self.readings_asked)
-        self.keep.clicked.connect(self.keep_asked)
-        self.card.clicked.connect(self.card_asked)
+        self.teach.clicked.connect(self.readings_requested)
+        self.keep.clicked.connect(self.keep_requested)
+        self.card.clicked.connect(self.card_requested)
         self.no_grey.clicked.connect(self.grey_skipped)
         self.take_card.clicked.connect(self.card_taken)
-        self.over_black.clicked.connect(self.over_black_asked)
+        self.over_black.clicked.connect(self.over_black_requested)
         self.write_card.clicked.connect(self.card_to_print)
 
     def _ask_correction(self) -> None:
         lab = tuple(box.value() for box in self.boxes)
-        self.correction_asked.emit(lab, self.batch_box.value())
+        self.correction_requested.emit(lab, self.batch_box.value())
 
     def show_view(self, view: MixView) -> None:
         """Show the recipes."""

@@ -78,10 +78,10 @@ class GamutSlice(QWidget):
 class SeePart(QWidget):
     """Looks at the print in other ways."""
 
-    light_asked = pyqtSignal(str)
-    eyes_asked = pyqtSignal(str)
-    wet_asked = pyqtSignal(bool)
-    chart_asked = pyqtSignal()
+    light_requested = pyqtSignal(str)
+    eyes_requested = pyqtSignal(str)
+    wet_requested = pyqtSignal(bool)
+    chart_requested = pyqtSignal()
     chart_read = pyqtSignal()
     chart_learned = pyqtSignal()
     """Let the inks be refined by the printed chart."""
@@ -125,10 +125,10 @@ class SeePart(QWidget):
         )
         self._cloud: Array = np.zeros((0, 3))
         self._wanted: tuple[Lab, ...] = ()
-        self.light.activated.connect(lambda place: self.light_asked.emit(LIGHTS[place]))
-        self.eyes.activated.connect(lambda place: self.eyes_asked.emit(EYES[place][0]))
-        self.dry.chosen.connect(lambda value: self.wet_asked.emit(value == "wet"))
-        self.chart.clicked.connect(self.chart_asked)
+        self.light.activated.connect(lambda place: self.light_requested.emit(LIGHTS[place]))
+        self.eyes.activated.connect(lambda place: self.eyes_requested.emit(EYES[place][0]))
+        self.dry.chosen.connect(lambda value: self.wet_requested.emit(value == "wet"))
+        self.chart.clicked.connect(self.chart_requested)
         self.read_chart.clicked.connect(self.chart_read)
         self.learn_chart.clicked.connect(self.chart_learned)
         self.lightness_box.set_by_hand.connect(lambda _value: self._show_slice())

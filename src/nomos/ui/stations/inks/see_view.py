@@ -11,6 +11,7 @@ from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
 from nomos.project import Project, Proof
 from nomos.project.inks.chart import ChartReading
+from nomos.project.inks.colour_uncertainty import WORTH_SAYING, Judged
 from nomos.project.inks.films import (
     film_of,
     on_wet,
@@ -19,7 +20,6 @@ from nomos.project.inks.films import (
 )
 from nomos.project.inks.overlaps import ChartLearned
 from nomos.project.inks.reach import fields_that_part, in_reach, reachable
-from nomos.project.inks.sureness import WORTH_SAYING, Judged
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState

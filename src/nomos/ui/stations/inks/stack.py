@@ -82,16 +82,16 @@ class Spectra(QWidget):
 class StackPart(QWidget):
     """Film, tack, trapping, passes, graded course and paper."""
 
-    inking_asked = pyqtSignal(str)
-    pull_asked = pyqtSignal(str, object)
+    inking_requested = pyqtSignal(str)
+    pull_requested = pyqtSignal(str, object)
     """A field of the impression, and its value: wet, trapping."""
-    ink_asked = pyqtSignal(str, object)
-    step_asked = pyqtSignal(str, float)
+    ink_requested = pyqtSignal(str, object)
+    step_requested = pyqtSignal(str, float)
     """A field of the workshop: how much of a modifier changes the tack by a step."""
-    paper_asked = pyqtSignal(str, object)
-    grade_asked = pyqtSignal(str, object)
-    flat_asked = pyqtSignal()
-    densities_asked = pyqtSignal(float, float, float)
+    paper_requested = pyqtSignal(str, object)
+    grade_requested = pyqtSignal(str, object)
+    flat_requested = pyqtSignal()
+    densities_requested = pyqtSignal(float, float, float)
     """Densities of the first ink, the second, and both, through the second's complementary filter."""
 
     def __init__(self) -> None:
@@ -172,37 +172,39 @@ class StackPart(QWidget):
         self.from_densities = button(tr("Trapping from these densities"))
 
     def _connect(self) -> None:
-        self.inking.chosen.connect(self.inking_asked)
-        self.wet.chosen.connect(lambda value: self.pull_asked.emit("wet", value == "wet"))
-        self.trapping_box.set_by_hand.connect(lambda value: self.pull_asked.emit("trapping", value / 100))
-        self.tack_box.set_by_hand.connect(lambda value: self.ink_asked.emit("tack", value))
-        self.drying_box.set_by_hand.connect(lambda value: self.ink_asked.emit("drying_h", value))
-        self.vehicle.activated.connect(lambda place: self.ink_asked.emit("vehicle", _VEHICLES[place]))
+        self.inking.chosen.connect(self.inking_requested)
+        self.wet.chosen.connect(lambda value: self.pull_requested.emit("wet", value == "wet"))
+        self.trapping_box.set_by_hand.connect(lambda value: self.pull_requested.emit("trapping", value / 100))
+        self.tack_box.set_by_hand.connect(lambda value: self.ink_requested.emit("tack", value))
+        self.drying_box.set_by_hand.connect(lambda value: self.ink_requested.emit("drying_h", value))
+        self.vehicle.activated.connect(lambda place: self.ink_requested.emit("vehicle", _VEHICLES[place]))
         self.course.chosen.connect(self._ask_course)
-        self.curve_box.set_by_hand.connect(lambda value: self.grade_asked.emit("curve", value))
-        self.edge_box.set_by_hand.connect(lambda value: self.grade_asked.emit("edge_mm", value))
-        self.edges.chosen.connect(lambda which: self.grade_asked.emit("outer", which == "outer"))
-        self.flat.clicked.connect(self.flat_asked)
-        self.modifier_box.set_by_hand.connect(lambda value: self.ink_asked.emit("modifier_pct", value))
-        self.modifier_kind.chosen.connect(lambda kind: self.ink_asked.emit("modifier", kind))
-        self.step_box.set_by_hand.connect(lambda value: self.step_asked.emit(self._step, value))
+        self.curve_box.set_by_hand.connect(lambda value: self.grade_requested.emit("curve", value))
+        self.edge_box.set_by_hand.connect(lambda value: self.grade_requested.emit("edge_mm", value))
+        self.edges.chosen.connect(lambda which: self.grade_requested.emit("outer", which == "outer"))
+        self.flat.clicked.connect(self.flat_requested)
+        self.modifier_box.set_by_hand.connect(lambda value: self.ink_requested.emit("modifier_pct", value))
+        self.modifier_kind.chosen.connect(lambda kind: self.ink_requested.emit("modifier", kind))
+        self.step_box.set_by_hand.connect(lambda value: self.step_requested.emit(self._step, value))
         self.from_densities.clicked.connect(
-            lambda: self.densities_asked.emit(*(box.value() for box in self.density_boxes))
+            lambda: self.densities_requested.emit(*(box.value() for box in self.density_boxes))
         )
-        self.surface.chosen.connect(lambda value: self.paper_asked.emit("surface", value))
-        self.kind.chosen.connect(lambda value: self.paper_asked.emit("kind", value))
-        self.grain.chosen.connect(lambda value: self.paper_asked.emit("grain", value))
-        self.weight_box.set_by_hand.connect(lambda value: self.paper_asked.emit("weight_gsm", value or None))
+        self.surface.chosen.connect(lambda value: self.paper_requested.emit("surface", value))
+        self.kind.chosen.connect(lambda value: self.paper_requested.emit("kind", value))
+        self.grain.chosen.connect(lambda value: self.paper_requested.emit("grain", value))
+        self.weight_box.set_by_hand.connect(
+            lambda value: self.paper_requested.emit("weight_gsm", value or None)
+        )
         for box in (self.along_box, self.across_box):
             box.set_by_hand.connect(
-                lambda _value: self.paper_asked.emit(
+                lambda _value: self.paper_requested.emit(
                     "growth", (self.along_box.value(), self.across_box.value())
                 )
             )
 
     def _ask_course(self, course: str) -> None:
-        self.grade_asked.emit("edge_mm", self.edge_box.value() if course == "edge" else None)
-        self.grade_asked.emit("both", course == "both")
+        self.grade_requested.emit("edge_mm", self.edge_box.value() if course == "edge" else None)
+        self.grade_requested.emit("both", course == "both")
 
     def show_view(self, view: StackView | None) -> None:
         """Show how the chosen ink lies."""

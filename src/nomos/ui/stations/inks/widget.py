@@ -31,11 +31,11 @@ class InksStation(Answers):
     pull_chosen = pyqtSignal(str)
     renamed = pyqtSignal(str)
     recoloured = pyqtSignal(object, int)
-    opacity_asked = pyqtSignal(str)
+    opacity_requested = pyqtSignal(str)
     strength_dragged = pyqtSignal(float, int)
-    grade_asked = pyqtSignal(bool)
+    grade_requested = pyqtSignal(bool)
     """Ink the chosen zone from one strength to another, or evenly."""
-    grade_to_asked = pyqtSignal(float)
+    grade_to_requested = pyqtSignal(float)
 
     def __init__(self) -> None:
         super().__init__(tr("Which inks?"), PARTS, "ink")
@@ -71,11 +71,11 @@ class InksStation(Answers):
         self.fill(groups, above=self.rows)
         self.rows.chosen.connect(self.pull_chosen)
         self.name.given.connect(self.renamed)
-        self.opacity.chosen.connect(self.opacity_asked)
+        self.opacity.chosen.connect(self.opacity_requested)
         self.editor.edited.connect(self.recoloured)
         self.strength.dragged.connect(self.strength_dragged)
-        self.inking.chosen.connect(lambda value: self.grade_asked.emit(value == "graded"))
-        self.grade_box.set_by_hand.connect(lambda value: self.grade_to_asked.emit(value / 100))
+        self.inking.chosen.connect(lambda value: self.grade_requested.emit(value == "graded"))
+        self.grade_box.set_by_hand.connect(lambda value: self.grade_to_requested.emit(value / 100))
 
     def turn_to(self, part: str) -> None:
         """Show one part of the station, and the list where there is an ink to choose for it."""

@@ -88,10 +88,10 @@ class DaysPicture(QWidget):
 class DaysPart(QWidget):
     """The calendar and everything it depends on."""
 
-    times_asked = pyqtSignal(str, object)
+    times_requested = pyqtSignal(str, object)
     day_lost = pyqtSignal(str)
-    file_asked = pyqtSignal()
-    air_asked = pyqtSignal()
+    file_requested = pyqtSignal()
+    air_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -170,25 +170,25 @@ class DaysPart(QWidget):
         for name, box in self.boxes.items():
             whole = name in ("rack", "pulls_a_day", "keeps_days")
             box.set_by_hand.connect(
-                lambda value, name=name, whole=whole: self.times_asked.emit(
+                lambda value, name=name, whole=whole: self.times_requested.emit(
                     name, round(value) if whole else value
                 )
             )
-        self.way.chosen.connect(lambda value: self.times_asked.emit("way", value))
+        self.way.chosen.connect(lambda value: self.times_requested.emit("way", value))
         self.start.dateChanged.connect(self._ask_start)
         self.lose.clicked.connect(lambda: self.day_lost.emit(self.lost.date().toString("yyyy-MM-dd")))
         for made in self.days:
             made.clicked.connect(self._ask_days)
-        self.damp.clicked.connect(lambda on: self.times_asked.emit("damp", on))
-        self.air.clicked.connect(self.air_asked)
-        self.file.clicked.connect(self.file_asked)
+        self.damp.clicked.connect(lambda on: self.times_requested.emit("damp", on))
+        self.air.clicked.connect(self.air_requested)
+        self.file.clicked.connect(self.file_requested)
 
     def _ask_start(self, day: QDate) -> None:
-        self.times_asked.emit("start", day.toString("yyyy-MM-dd"))
+        self.times_requested.emit("start", day.toString("yyyy-MM-dd"))
 
     def _ask_days(self) -> None:
         days = tuple(place for place, made in enumerate(self.days) if made.isChecked())
-        self.times_asked.emit("days", days)
+        self.times_requested.emit("days", days)
 
     def show_view(self, view: DaysView) -> None:
         """Show the days."""
@@ -216,7 +216,7 @@ class DaysPart(QWidget):
 class SittingPart(QWidget):
     """Rollers, cleaning and tack."""
 
-    rollers_asked = pyqtSignal(int)
+    rollers_requested = pyqtSignal(int)
 
     def __init__(self) -> None:
         super().__init__()
@@ -231,7 +231,7 @@ class SittingPart(QWidget):
             label(tr("Tack of what goes on wet"), kind="name"), self.advice, self.caution,
         ):  # fmt: skip
             column.addWidget(widget)
-        self.rollers_box.set_by_hand.connect(lambda value: self.rollers_asked.emit(round(value)))
+        self.rollers_box.set_by_hand.connect(lambda value: self.rollers_requested.emit(round(value)))
 
     def show_view(self, view: SittingView) -> None:
         """Show cleaning and tack."""

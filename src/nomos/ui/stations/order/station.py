@@ -28,31 +28,31 @@ class OrderHere(Here[OrderStation]):
         self._marked = Latest[Overlay]()
         self._usual, self._best = Latest[tuple[Card, ...]](), Latest[tuple[Card, ...]]()
         made = OrderStation()
-        made.order_asked.connect(self.hand.methods.take_order)
-        made.step_asked.connect(self.hand.step_pull)
+        made.order_requested.connect(self.hand.methods.take_order)
+        made.step_requested.connect(self.hand.step_pull)
         orderer = self.hand.orderer
         made.best_taken.connect(orderer.take)
         made.cards.pointed.connect(self._lay_usual_beside)
         made.best.pointed.connect(self._lay_best_beside)
-        made.look_asked.connect(orderer.look)
-        made.school_asked.connect(orderer.choose_school)
-        made.pin_asked.connect(orderer.pin)
+        made.look_requested.connect(orderer.look)
+        made.school_requested.connect(orderer.choose_school)
+        made.pin_requested.connect(orderer.pin)
         made.part_turned.connect(self.hand.look_again)
-        made.days.times_asked.connect(lambda name, value: orderer.set_times(**{name: value}))
+        made.days.times_requested.connect(lambda name, value: orderer.set_times(**{name: value}))
         made.days.day_lost.connect(orderer.lose_day)
-        made.days.file_asked.connect(orderer.write_calendar)
-        made.days.air_asked.connect(orderer.read_air)
-        made.sitting.rollers_asked.connect(orderer.set_rollers)
+        made.days.file_requested.connect(orderer.write_calendar)
+        made.days.air_requested.connect(orderer.read_air)
+        made.sitting.rollers_requested.connect(orderer.set_rollers)
         return made
 
     def _lay_usual_beside(self, key: str) -> None:
         def make(project: Project, progress: Progress) -> Project:
             return with_usual_order(project, key, progress=progress)
 
-        self.wishes.beside_asked.emit(tr("in that order"), make if key else None)
+        self.wishes.beside_requested.emit(tr("in that order"), make if key else None)
 
     def _lay_best_beside(self, key: str) -> None:
-        self.wishes.beside_asked.emit(tr("in that order"), self.hand.orderer.printed_in(key))
+        self.wishes.beside_requested.emit(tr("in that order"), self.hand.orderer.printed_in(key))
 
     def laid_over(self, project: Project) -> Overlay | None:
         """While the sheet grows, where the last pull changes what is printed already."""

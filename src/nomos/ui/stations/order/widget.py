@@ -19,14 +19,14 @@ _SCHOOLS = tuple(SCHOOLS)
 class OrderStation(Answers):
     """Orders worth a look, why each block stands where it does, the days, and the cleaning."""
 
-    order_asked = pyqtSignal(str)
+    order_requested = pyqtSignal(str)
     """`rule` or `key-first`, by the usual rules."""
     best_taken = pyqtSignal(str)
     """The place of an order among those found."""
-    look_asked = pyqtSignal()
-    school_asked = pyqtSignal(str)
-    pin_asked = pyqtSignal()
-    step_asked = pyqtSignal(int)
+    look_requested = pyqtSignal()
+    school_requested = pyqtSignal(str)
+    pin_requested = pyqtSignal()
+    step_requested = pyqtSignal(int)
     """Earlier (-1) or later (1) for the chosen impression."""
 
     def __init__(self) -> None:
@@ -63,13 +63,13 @@ class OrderStation(Answers):
         self.fill(groups)
 
     def _connect(self) -> None:
-        self.cards.chosen.connect(self.order_asked)
+        self.cards.chosen.connect(self.order_requested)
         self.best.chosen.connect(self.best_taken)
-        self.look.clicked.connect(self.look_asked)
-        self.school.activated.connect(lambda place: self.school_asked.emit(_SCHOOLS[place]))
-        self.pin.clicked.connect(self.pin_asked)
-        self.earlier.clicked.connect(lambda: self.step_asked.emit(-1))
-        self.later.clicked.connect(lambda: self.step_asked.emit(1))
+        self.look.clicked.connect(self.look_requested)
+        self.school.activated.connect(lambda place: self.school_requested.emit(_SCHOOLS[place]))
+        self.pin.clicked.connect(self.pin_requested)
+        self.earlier.clicked.connect(lambda: self.step_requested.emit(-1))
+        self.later.clicked.connect(lambda: self.step_requested.emit(1))
 
     def show_view(self, view: OrderView, orders: OrdersView) -> None:
         """Show the station."""

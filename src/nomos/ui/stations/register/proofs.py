@@ -24,15 +24,15 @@ _CURES = 5
 class TolerancePart(QWidget):
     """From crisp to loose, the parts of the error, what flashes on plausible sheets, and its cures."""
 
-    tolerance_asked = pyqtSignal(float)
-    budget_asked = pyqtSignal(str, object)
+    tolerance_requested = pyqtSignal(float)
+    budget_requested = pyqtSignal(str, object)
     """The name of a part and the user's own figure, or None for the default."""
-    damp_asked = pyqtSignal(bool)
-    simulate_asked = pyqtSignal()
-    trap_asked = pyqtSignal(float)
-    sheets_asked = pyqtSignal()
-    sheet_asked = pyqtSignal()
-    print_asked = pyqtSignal()
+    damp_requested = pyqtSignal(bool)
+    simulate_requested = pyqtSignal()
+    trap_requested = pyqtSignal(float)
+    sheets_requested = pyqtSignal()
+    sheet_requested = pyqtSignal()
+    print_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -68,19 +68,19 @@ class TolerancePart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         # sliderMoved and keys both end in valueChanged; showing a value blocks it.
-        self.slider.valueChanged.connect(lambda step: self.tolerance_asked.emit(step * _STEP_MM))
-        self.simulate.clicked.connect(self.simulate_asked)
-        self.nine.clicked.connect(self.sheets_asked)
-        self.one.clicked.connect(self.sheet_asked)
-        self.back.clicked.connect(self.print_asked)
-        self.trap.clicked.connect(lambda: self.trap_asked.emit(self._trap_mm))
-        self.damp.clicked.connect(self.damp_asked)
+        self.slider.valueChanged.connect(lambda step: self.tolerance_requested.emit(step * _STEP_MM))
+        self.simulate.clicked.connect(self.simulate_requested)
+        self.nine.clicked.connect(self.sheets_requested)
+        self.one.clicked.connect(self.sheet_requested)
+        self.back.clicked.connect(self.print_requested)
+        self.trap.clicked.connect(lambda: self.trap_requested.emit(self._trap_mm))
+        self.damp.clicked.connect(self.damp_requested)
         self.defaults.clicked.connect(self._back)
-        self.hand.chosen.connect(partial(self.budget_asked.emit, "hand"))
+        self.hand.chosen.connect(partial(self.budget_requested.emit, "hand"))
 
     def _back(self) -> None:
         for name in self.boxes:
-            self.budget_asked.emit(name, None)
+            self.budget_requested.emit(name, None)
 
     def show_view(self, view: ToleranceView, *, nine: bool = False, alone: int | None = None) -> None:
         """Show the part. nine : plausible sheets are in sight; alone : which of a dozen, if it is one."""
@@ -99,7 +99,7 @@ class TolerancePart(QWidget):
                 box = NumberBox(
                     0, 5, unit=unit, step=0.01 if unit == "%" else 0.05, digits=3 if unit == "%" else 2
                 )
-                box.set_by_hand.connect(partial(self.budget_asked.emit, name))
+                box.set_by_hand.connect(partial(self.budget_requested.emit, name))
                 self.boxes[name] = box
                 self.fields.add(f"{text}, ±", box)
             self.boxes[name].show_value(value)
@@ -128,14 +128,14 @@ class ProofPart(QWidget):
     """A proof read by eye or from a scan; what to do; what the next one should show; the history."""
 
     pull_chosen = pyqtSignal(str)
-    scan_asked = pyqtSignal()
-    demo_scan_asked = pyqtSignal()
-    keep_asked = pyqtSignal()
-    read_asked = pyqtSignal(object)
+    scan_requested = pyqtSignal()
+    demo_scan_requested = pyqtSignal()
+    keep_requested = pyqtSignal()
+    read_requested = pyqtSignal(object)
     """What was read: {(place, way): mm}."""
     sheet_set = pyqtSignal(int)
     uncut_set = pyqtSignal(bool)
-    show_asked = pyqtSignal()
+    show_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__()
@@ -173,17 +173,17 @@ class ProofPart(QWidget):
             self.history_title, self.history, self.drift,
         ):  # fmt: skip
             column.addWidget(widget)
-        self.scan.clicked.connect(self.scan_asked)
-        self.demo_scan.clicked.connect(self.demo_scan_asked)
+        self.scan.clicked.connect(self.scan_requested)
+        self.demo_scan.clicked.connect(self.demo_scan_requested)
         self.rows.chosen.connect(self.pull_chosen)
-        self.keep.clicked.connect(self.keep_asked)
+        self.keep.clicked.connect(self.keep_requested)
         self.read.clicked.connect(self._read)
         self.sheet.valueChanged.connect(self.sheet_set)
         self.uncut.clicked.connect(self.uncut_set)
-        self.show_it.clicked.connect(self.show_asked)
+        self.show_it.clicked.connect(self.show_requested)
 
     def _read(self) -> None:
-        self.read_asked.emit(
+        self.read_requested.emit(
             {
                 (place, "x" if way.startswith("x") else "y"): (
                     vernier_reading_mm(round(box.value())) if way.endswith("strokes") else box.value()
@@ -242,7 +242,7 @@ class ProofPart(QWidget):
 class PracticePart(QWidget):
     """A proof with a fault, the answer, and why."""
 
-    exercise_asked = pyqtSignal(int)
+    exercise_requested = pyqtSignal(int)
     """How many faults."""
     answered = pyqtSignal(object)
     """A Fault."""
@@ -268,8 +268,8 @@ class PracticePart(QWidget):
         for widget in (self.one, self.two, self.task, self.fields, self.say, self.marking, self.score):
             column.addWidget(widget)
         self._pulls: tuple[str, ...] = ()
-        self.one.clicked.connect(lambda: self.exercise_asked.emit(1))
-        self.two.clicked.connect(lambda: self.exercise_asked.emit(2))
+        self.one.clicked.connect(lambda: self.exercise_requested.emit(1))
+        self.two.clicked.connect(lambda: self.exercise_requested.emit(2))
         self.say.clicked.connect(self._answer)
 
     def _answer(self) -> None:

@@ -41,18 +41,18 @@ _CAUTION = tr(
 class RegisterStation(Answers):
     """The system and its templates, tolerance, proofs and practice."""
 
-    register_asked = pyqtSignal(dict)
+    register_requested = pyqtSignal(dict)
     """What changes of the RegisterSettings."""
-    kento_asked = pyqtSignal(object)
+    kento_requested = pyqtSignal(object)
     """KentoSettings."""
-    sheet_asked = pyqtSignal(float, float)
-    image_asked = pyqtSignal(float, float)
+    sheet_requested = pyqtSignal(float, float)
+    image_requested = pyqtSignal(float, float)
     pull_chosen = pyqtSignal(str)
-    offset_asked = pyqtSignal(object)
+    offset_requested = pyqtSignal(object)
     """Misregister."""
-    all_in_register_asked = pyqtSignal()
-    page_asked = pyqtSignal(str)
-    packet_asked = pyqtSignal()
+    all_in_register_requested = pyqtSignal()
+    page_requested = pyqtSignal(str)
+    packet_requested = pyqtSignal()
 
     def __init__(self) -> None:
         # Imported here: what writes files is not needed before this station is shown.
@@ -126,11 +126,13 @@ class RegisterStation(Answers):
             (tr("Board, height"), self.stock_h),
         ):  # fmt: skip
             self.pin_fields.add(text, box)
-        self.side.activated.connect(lambda n: self.register_asked.emit({"side": _SIDES[n][0]}))
-        self.marks.activated.connect(lambda n: self.register_asked.emit({"marks": _MARKS[n][0]}))
-        self.systems.chosen.connect(lambda system: self.register_asked.emit({"system": system}))
+        self.side.activated.connect(lambda n: self.register_requested.emit({"side": _SIDES[n][0]}))
+        self.marks.activated.connect(lambda n: self.register_requested.emit({"marks": _MARKS[n][0]}))
+        self.systems.chosen.connect(lambda system: self.register_requested.emit({"system": system}))
         self.thickness.set_by_hand.connect(
-            lambda value: self.register_asked.emit({"jig": replace(self._register.jig, thickness_mm=value)})
+            lambda value: self.register_requested.emit(
+                {"jig": replace(self._register.jig, thickness_mm=value)}
+            )
         )
         self.pairs.activated.connect(lambda n: self._ask_pins(pairs=n + 2))
         self.taped.clicked.connect(lambda on: self._ask_pins(taped=on))
@@ -142,7 +144,7 @@ class RegisterStation(Answers):
             )
 
     def _ask_pins(self, **changes: Any) -> None:
-        self.register_asked.emit({"pins": replace(self._register.pins, **changes)})
+        self.register_requested.emit({"pins": replace(self._register.pins, **changes)})
 
     def _make_try_out(self) -> None:
         self.rows = ColourRows(tr("Impressions"))
@@ -179,18 +181,22 @@ class RegisterStation(Answers):
             self.fields.add(text, box)
 
     def _connect(self) -> None:
-        self.hand.chosen.connect(lambda hand: self.kento_asked.emit(replace(self._settings, hand=hand)))
-        self.sheet_w.set_by_hand.connect(lambda value: self.sheet_asked.emit(value, self.sheet_h.value()))
-        self.sheet_h.set_by_hand.connect(lambda value: self.sheet_asked.emit(self.sheet_w.value(), value))
-        self.left_box.set_by_hand.connect(lambda value: self.image_asked.emit(value, self.top_box.value()))
-        self.top_box.set_by_hand.connect(lambda value: self.image_asked.emit(self.left_box.value(), value))
+        self.hand.chosen.connect(lambda hand: self.kento_requested.emit(replace(self._settings, hand=hand)))
+        self.sheet_w.set_by_hand.connect(lambda value: self.sheet_requested.emit(value, self.sheet_h.value()))
+        self.sheet_h.set_by_hand.connect(lambda value: self.sheet_requested.emit(self.sheet_w.value(), value))
+        self.left_box.set_by_hand.connect(
+            lambda value: self.image_requested.emit(value, self.top_box.value())
+        )
+        self.top_box.set_by_hand.connect(
+            lambda value: self.image_requested.emit(self.left_box.value(), value)
+        )
         for box, field, scale in (
             (self.arm_box, "corner_arm_mm", 1.0), (self.straight_box, "straight_mm", 1.0),
             (self.place_box, "straight_place", 0.01), (self.depth_box, "depth_mm", 1.0),
             (self.wall_box, "wall_mm", 1.0),
         ):  # fmt: skip
             box.set_by_hand.connect(
-                lambda value, field=field, scale=scale: self.kento_asked.emit(
+                lambda value, field=field, scale=scale: self.kento_requested.emit(
                     replace(self._settings, **{field: value * scale})
                 )
             )
@@ -199,21 +205,21 @@ class RegisterStation(Answers):
         self.rows.chosen.connect(self.pull_chosen)
         for box in (self.dx, self.dy, self.turn):
             box.set_by_hand.connect(
-                lambda _value: self.offset_asked.emit(
+                lambda _value: self.offset_requested.emit(
                     Misregister(self.dx.value(), self.dy.value(), self.turn.value())
                 )
             )
-        self.all_in.clicked.connect(self.all_in_register_asked)
-        self.page.textActivated.connect(self.page_asked)
-        self.packet.clicked.connect(self.packet_asked)
+        self.all_in.clicked.connect(self.all_in_register_requested)
+        self.page.textActivated.connect(self.page_requested)
+        self.packet.clicked.connect(self.packet_requested)
 
     def _ask_block(self) -> None:
         """A block at hand counts once both its sides are known; both at nothing means as needed."""
         size = self.block_w.value(), self.block_h.value()
         if all(size):
-            self.kento_asked.emit(replace(self._settings, block_mm=size))
+            self.kento_requested.emit(replace(self._settings, block_mm=size))
         elif not any(size):
-            self.kento_asked.emit(replace(self._settings, block_mm=None))
+            self.kento_requested.emit(replace(self._settings, block_mm=None))
 
     def show_view(self, view: RegisterView) -> None:
         """Show the station."""

@@ -12,7 +12,7 @@ from nomos.ui.stations.sheets.board_view import BoardView
 class BoardPart(QWidget):
     """One sheet of the board."""
 
-    best_asked = pyqtSignal(bool)
+    best_requested = pyqtSignal(bool)
     mended = pyqtSignal(str)
     """How the chosen sheet was put right."""
     given_up = pyqtSignal()
@@ -29,7 +29,7 @@ class BoardPart(QWidget):
         column.addWidget(self.said)
         column.addWidget(self._one)
         self._is_best = False
-        self.best.clicked.connect(lambda: self.best_asked.emit(not self._is_best))
+        self.best.clicked.connect(lambda: self.best_requested.emit(not self._is_best))
         self.give_up.clicked.connect(self.given_up)
         self.mend.clicked.connect(self._mend)
 

@@ -27,17 +27,17 @@ class SheetsHere(Here[SheetsStation]):
         made, hand = SheetsStation(), self.hand
         self._stack, self._board = Drawn[Stack](hand, "stack"), Drawn[Board](hand, "sheets board")
         crafter, bencher = hand.crafter, hand.bencher
-        made.edition_asked.connect(lambda changes: crafter.set_edition(**changes))
-        made.plan_asked.connect(crafter.plan_sheets)
-        made.log_asked.connect(crafter.take_from_log)
+        made.edition_requested.connect(lambda changes: crafter.set_edition(**changes))
+        made.plan_requested.connect(crafter.plan_sheets)
+        made.log_requested.connect(crafter.take_from_log)
         made.part_turned.connect(lambda: self._turn(made.part))
-        made.chosen_asked.connect(bencher.choose)
-        made.number_asked.connect(bencher.number_all)
-        made.write_asked.connect(lambda: crafter.write_record(bencher.record()))
-        made.picture_asked.connect(self._keep_picture)
-        made.compare_asked.connect(bencher.proofs.compare_with)
+        made.chosen_requested.connect(bencher.choose)
+        made.number_requested.connect(bencher.number_all)
+        made.write_requested.connect(lambda: crafter.write_record(bencher.record()))
+        made.picture_requested.connect(self._keep_picture)
+        made.compare_requested.connect(bencher.proofs.compare_with)
         made.remark_given.connect(bencher.remark)
-        made.anew_asked.connect(bencher.begin_anew)
+        made.anew_requested.connect(bencher.begin_anew)
         self._wire_board(made.board)
         return made
 
@@ -48,7 +48,7 @@ class SheetsHere(Here[SheetsStation]):
             if bencher.sheet is not None:
                 act(bencher.sheet)
 
-        part.best_asked.connect(lambda best: of_sheet(lambda sheet: bencher.choose(sheet, best)))
+        part.best_requested.connect(lambda best: of_sheet(lambda sheet: bencher.choose(sheet, best)))
         part.mended.connect(lambda how: of_sheet(lambda sheet: bencher.mend(sheet, how)))
         part.given_up.connect(lambda: of_sheet(bencher.give_up))
 

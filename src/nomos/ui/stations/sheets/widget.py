@@ -79,20 +79,20 @@ class ChanceCurve(QWidget):
 class SheetsStation(Answers):
     """The edition, the sheets to start with, what to buy, and the record."""
 
-    edition_asked = pyqtSignal(dict)
+    edition_requested = pyqtSignal(dict)
     """What changes of the EditionPlan."""
-    plan_asked = pyqtSignal()
-    log_asked = pyqtSignal(object, object)
+    plan_requested = pyqtSignal()
+    log_requested = pyqtSignal(object, object)
     """Chance of a good pull and minutes a pull, as the log has them."""
-    chosen_asked = pyqtSignal(int, bool)
+    chosen_requested = pyqtSignal(int, bool)
     """A sheet is among the best, or no longer."""
-    number_asked = pyqtSignal()
-    write_asked = pyqtSignal()
-    picture_asked = pyqtSignal()
-    compare_asked = pyqtSignal(int, int, str)
+    number_requested = pyqtSignal()
+    write_requested = pyqtSignal()
+    picture_requested = pyqtSignal()
+    compare_requested = pyqtSignal(int, int, str)
     """A proof, the plan (-1) or another proof, and how they are laid together."""
     remark_given = pyqtSignal(str)
-    anew_asked = pyqtSignal()
+    anew_requested = pyqtSignal()
 
     def __init__(self) -> None:
         super().__init__(tr("How many sheets?"), PARTS, "sheets")
@@ -184,7 +184,7 @@ class SheetsStation(Answers):
         self._clock.timeout.connect(self._turn_over)
         self._names: tuple[str, ...] = ()
         self._how = "split"
-        self.picture.clicked.connect(self.picture_asked)
+        self.picture.clicked.connect(self.picture_requested)
         self.proof.activated.connect(lambda _n: self._ask_compare(self._how))
         self.against.activated.connect(lambda _n: self._ask_compare(self._how))
         self.how.chosen.connect(self._ask_compare)
@@ -201,7 +201,7 @@ class SheetsStation(Answers):
     def _ask_compare(self, how: str) -> None:
         if self._names:
             self._how = how
-            self.compare_asked.emit(self.proof.currentIndex(), self.against.currentIndex() - 1, how)
+            self.compare_requested.emit(self.proof.currentIndex(), self.against.currentIndex() - 1, how)
 
     def _give_remark(self, text: str) -> None:
         self.remark_given.emit(text)
@@ -211,27 +211,31 @@ class SheetsStation(Answers):
         for name, box in self.boxes.items():
             share = name in ("good", "confidence")
             box.set_by_hand.connect(
-                lambda value, name=name, share=share: self.edition_asked.emit(
+                lambda value, name=name, share=share: self.edition_requested.emit(
                     {name: value / 100 if share else round(value)}
                 )
             )
-        self.bat.clicked.connect(lambda on: self.edition_asked.emit({"bat": on}))
-        self.sacrificed.clicked.connect(lambda on: self.edition_asked.emit({"sacrificed": on}))
-        self.varied.clicked.connect(lambda on: self.edition_asked.emit({"varied": on}))
-        self.take.clicked.connect(lambda: self.log_asked.emit(self._good, self._pace))
-        self.plan.clicked.connect(self.plan_asked)
+        self.bat.clicked.connect(lambda on: self.edition_requested.emit({"bat": on}))
+        self.sacrificed.clicked.connect(lambda on: self.edition_requested.emit({"sacrificed": on}))
+        self.varied.clicked.connect(lambda on: self.edition_requested.emit({"varied": on}))
+        self.take.clicked.connect(lambda: self.log_requested.emit(self._good, self._pace))
+        self.plan.clicked.connect(self.plan_requested)
         for box in (self.full_w, self.full_h):
             box.set_by_hand.connect(
-                lambda _value: self.edition_asked.emit(
+                lambda _value: self.edition_requested.emit(
                     {"full_mm": (self.full_w.value(), self.full_h.value())}
                 )
             )
-        self.paper_cost.set_by_hand.connect(lambda value: self.edition_asked.emit({"paper_cost": value}))
-        self.news_cost.set_by_hand.connect(lambda value: self.edition_asked.emit({"newsprint_cost": value}))
-        self.sheets.chosen.connect(lambda sheet: self.chosen_asked.emit(int(sheet), sheet not in self._best))
-        self.number.clicked.connect(self.number_asked)
-        self.write.clicked.connect(self.write_asked)
-        self.anew.clicked.connect(self.anew_asked)
+        self.paper_cost.set_by_hand.connect(lambda value: self.edition_requested.emit({"paper_cost": value}))
+        self.news_cost.set_by_hand.connect(
+            lambda value: self.edition_requested.emit({"newsprint_cost": value})
+        )
+        self.sheets.chosen.connect(
+            lambda sheet: self.chosen_requested.emit(int(sheet), sheet not in self._best)
+        )
+        self.number.clicked.connect(self.number_requested)
+        self.write.clicked.connect(self.write_requested)
+        self.anew.clicked.connect(self.anew_requested)
 
     def show_view(self, view: SheetsView, record: RecordView, board: BoardView) -> None:
         """Show the station."""

@@ -22,7 +22,7 @@ CORE = (
 
 
 @pytest.mark.parametrize("module", CORE)
-def test_no_room_but_ui_needs_qt(module: str) -> None:
+def test_no_package_but_ui_needs_qt(module: str) -> None:
     code = f"import sys; sys.modules['PyQt6'] = None; import nomos.{module}"
     done = subprocess.run(
         [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=False

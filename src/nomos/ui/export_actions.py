@@ -25,7 +25,7 @@ if TYPE_CHECKING:
     from nomos.ui.window import Window
 
 
-class Outward(QObject):
+class ExportActions(QObject):
     """Serves the window's menu, where it is more than a call to the controller."""
 
     printing: "PrintDialog | None" = None
@@ -81,12 +81,12 @@ class Outward(QObject):
         dialog = PrintDialog(self._window, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
         dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         dialog.paper.setCurrentText(hand.state.page)
-        dialog.pages_asked.connect(
+        dialog.pages_requested.connect(
             lambda what, chosen, faces, paper: files.draw_pages(
                 what, chosen, faces, paper, dialog.show_pages, dialog.show_problem
             )
         )
-        dialog.check_asked.connect(lambda paper: dialog.print_check(files.check_page(paper)))
+        dialog.check_requested.connect(lambda paper: dialog.print_check(files.check_page(paper)))
         dialog.finished.connect(lambda _result: files.stop_pages())
         self.printing = dialog
         dialog.open()
@@ -138,7 +138,7 @@ class Outward(QObject):
         finding = found[self._finding]
         if finding.station != self._hand.state.station:
             self._window.go_to(finding.station)
-        self._hand.hold(shown="print", pulls=None)
+        self._hand.set_state(shown="print", pulls=None)
         place = finding.place_mm
         assert place is not None
         said = tr(

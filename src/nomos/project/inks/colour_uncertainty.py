@@ -9,9 +9,9 @@ import numpy as np
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import OnWet, Opacity
+from nomos.colour.colour_uncertainty import Basis, Known, standard_errors
 from nomos.colour.layering import Film, KnownFilm, Stock
 from nomos.colour.spectra import Array
-from nomos.colour.sureness import Basis, Known, standard_errors
 from nomos.project.inks.films import film_of, on_wet, printing_sets, stock_of, zone_keys
 from nomos.project.model import Ink, Project
 from nomos.separation.plans import Plan
@@ -24,7 +24,7 @@ Doubted = tuple[KnownFilm, float, float, Basis, Opacity]
 
 
 @dataclass(frozen=True, eq=False)
-class Sureness:
+class ColourUncertainty:
     """Of some colours (n,): standard error, and the distance that holds 90 % of what may be true, ΔE00."""
 
     error: Array
@@ -47,7 +47,9 @@ def basis_of(ink: Ink) -> Basis:
     return "word" if ink.reflectance is None else "spectrum"
 
 
-def how_sure(project: Project, sets: Sequence[Collection[int]], charted: Collection[str] = ()) -> Sureness:
+def how_sure(
+    project: Project, sets: Sequence[Collection[int]], charted: Collection[str] = ()
+) -> ColourUncertainty:
     """How sure the colours of sets of films (places in `zone_keys`) are.
 
     charted : ids of inks that are taken as if a chart of their overlaps had been read.
@@ -59,10 +61,10 @@ def how_sure(project: Project, sets: Sequence[Collection[int]], charted: Collect
         basis: Basis = "chart" if ink.id in charted else basis_of(ink)
         known.append(_doubted(film_of(project, key), basis, ink.opacity))
     rows = tuple(frozenset(each) for each in sets)
-    return Sureness(*_errors(stock_of(project), tuple(known), tuple(on_wet(project, keys)), rows))
+    return ColourUncertainty(*_errors(stock_of(project), tuple(known), tuple(on_wet(project, keys)), rows))
 
 
-def plan_sureness(paper: Stock, plan: Plan) -> Sureness:
+def plan_sureness(paper: Stock, plan: Plan) -> ColourUncertainty:
     """How sure the colours of a plan are, one for each of its flat colours."""
     ground = paper.ground
     known = tuple(
@@ -70,7 +72,7 @@ def plan_sureness(paper: Stock, plan: Plan) -> Sureness:
         for ink in plan.inks
     )
     wets = (None,) * len(known)
-    return Sureness(*_errors(paper, known, wets, tuple(frozenset(each) for each in plan.members)))
+    return ColourUncertainty(*_errors(paper, known, wets, tuple(frozenset(each) for each in plan.members)))
 
 
 def surer(project: Project) -> Surer | None:
@@ -95,7 +97,7 @@ class Judged:
     overlaps : of other sets of films that were asked for, the distance that holds 90 %, ΔE00.
     """
 
-    fields: Sureness
+    fields: ColourUncertainty
     surer: Surer | None
     overlaps: Mapping[frozenset[int], float]
 

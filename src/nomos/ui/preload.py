@@ -13,7 +13,7 @@ from nomos.ui.stations import TABLE
 _LARGE = ("cv2", "scipy.special", "scipy.optimize")
 
 
-def make_ahead(column: Column, document: Document, runner: JobRunner) -> None:
+def preload(column: Column, document: Document, runner: JobRunner) -> None:
     """Load beside the window, then make the stations one by one between the events of the hand.
 
     What fails to load says so when it is used.

@@ -18,7 +18,7 @@ from nomos.ui.stations.design.picture import PictureView
 from nomos.ui.stations.design.picture_view import first_content, picture_content
 
 
-class Middle(QStackedWidget):
+class CentralView(QStackedWidget):
     """Shows one of them, by what is open and where the hand is."""
 
     def __init__(self, controller: Controller, column: Column) -> None:

@@ -6,11 +6,11 @@ import numpy as np
 import pytest
 
 from nomos.colour import Film, Ground, Opacity, delta_e00, ink_film, overprints, reflectance_to_lab
+from nomos.colour.colour_uncertainty import Basis, Known, standard_errors
 from nomos.colour.ink import spectral_solid
 from nomos.colour.overlaps import learn_overlaps
 from nomos.colour.recovery import ColourError
 from nomos.colour.spectra import WAVELENGTHS_NM, XYZ_WEIGHTS
-from nomos.colour.sureness import Basis, Known, standard_errors
 from tests.colour.test_process_sets import published
 
 WORDS: tuple[Opacity, ...] = ("transparent", "transparent", "semi", "opaque")
