@@ -220,6 +220,9 @@ class LogText:
     size: int = 0
 
 
+_BEGINS = b'{"at"'
+
+
 def read_log(path: Path) -> tuple[Event, ...]:
     """All events of a log, as `read_log_text` reads them."""
     return read_log_text(path).events
@@ -254,7 +257,8 @@ def read_log_text(path: Path, *, since: int = 0) -> LogText:
     found = [_event(line) for line in whole if line.strip()]
     events = tuple(event for event in found if event is not None)
     last = _event(torn) if torn.strip() else None
-    nothing_of_ours = found or (torn.strip() and not torn.startswith(b'{"'))
+    # The first line may have been cut off anywhere: what there is of it begins as a line does.
+    nothing_of_ours = found or not _BEGINS.startswith(torn[: len(_BEGINS)])
     if nothing_of_ours and not events and last is None and not since:
         raise LogError(tr("{name} is not a log of an edition.", name=path.name))
     return LogText(
