@@ -128,3 +128,13 @@ def test_a_colour_that_fills_the_page_is_no_line() -> None:
     assert mean_width_mm(page, 0, 10.0) > 100
     page[:, 40:50] = 1
     assert mean_width_mm(page, 1, 10.0) == pytest.approx(1.0, rel=0.1)
+
+
+def test_a_pale_design_of_one_colour_keeps_its_block() -> None:
+    """Bare paper is the lightest of several colours: one alone is what is to be printed, however pale."""
+    pale = (97.0, 0.0, 2.0)
+    found = one_block_per_colour([pale], PAPER, key=None)
+    assert [block.colours for block in found.blocks] == [(0,)]
+    assert found.bare == ()
+    two = one_block_per_colour([pale, (60.0, 20.0, 20.0)], PAPER, key=None)
+    assert ([block.colours for block in two.blocks], two.bare) == ([(1,)], (0,))
