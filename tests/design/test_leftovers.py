@@ -27,7 +27,7 @@ def test_what_a_corner_cuts_off_goes_to_its_longest_neighbour_and_nothing_else_m
 
 
 def test_a_part_that_a_corner_cuts_off_goes_alone_to_its_longest_neighbour() -> None:
-    """A pixel that meets its own colour at a corner only, with three sides in one field and one in another."""
+    """A pixel that meets its own colour at a corner only: three sides in one field, one in another."""
     labels = np.zeros((20, 20), np.uint8)
     labels[:, 12:] = 1
     labels[4, 11] = 1
