@@ -12,7 +12,7 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.looks import STATION_OF_LOOK
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import Here, Wishes
+from nomos.ui.frame.station import StationPresenter, Wishes
 from nomos.ui.frame.tips import give_tips
 from nomos.ui.stations import TABLE, make
 
@@ -26,13 +26,13 @@ class Column(QStackedWidget):
     def __init__(self, controller: Controller) -> None:
         super().__init__()
         self._hand, self.wishes = controller, Wishes()
-        self._made: dict[Station, Here[Any]] = {}
+        self._made: dict[Station, StationPresenter[Any]] = {}
         # Due as soon as the hand does nothing.
         self._idle = QTimer(self)
         self._idle.timeout.connect(self._make_one)
         self.setMinimumWidth(theme.scaled(240))
 
-    def here(self, station: Station) -> Here[Any]:
+    def here(self, station: Station) -> StationPresenter[Any]:
         """A station, made if it is not there yet."""
         if station not in self._made:
             made = self._made[station] = make(station, self._hand, self.wishes)

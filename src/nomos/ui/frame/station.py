@@ -42,7 +42,7 @@ class Wishes(QObject):
     """How long the line drawn on the picture is on the print, mm."""
 
 
-class Here(Generic[W]):
+class StationPresenter(Generic[W]):
     """One station. Made when the hand first turns to it; what is not said here, no station needs to say."""
 
     hint = ""

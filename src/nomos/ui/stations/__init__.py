@@ -10,22 +10,22 @@ from nomos.project import Station
 
 if TYPE_CHECKING:
     from nomos.ui.controller import Controller
-    from nomos.ui.frame.station import Here, Wishes
+    from nomos.ui.frame.station import StationPresenter, Wishes
 
 TABLE: dict[Station, str] = {
-    "design": "DesignHere",
-    "blocks": "BlocksHere",
-    "inks": "InksHere",
-    "order": "OrderHere",
-    "register": "RegisterHere",
-    "carve": "CarveHere",
-    "sheets": "SheetsHere",
-    "bench": "BenchHere",
+    "design": "DesignPresenter",
+    "blocks": "BlocksPresenter",
+    "inks": "InksPresenter",
+    "order": "OrderPresenter",
+    "register": "RegisterPresenter",
+    "carve": "CarvePresenter",
+    "sheets": "SheetsPresenter",
+    "bench": "BenchPresenter",
 }
 
 
-def make(station: Station, hand: "Controller", wishes: "Wishes") -> "Here[Any]":
+def make(station: Station, hand: "Controller", wishes: "Wishes") -> "StationPresenter[Any]":
     """A station, imported and made now."""
     module = import_module(f"nomos.ui.stations.{station}.station")
-    here: Here[Any] = getattr(module, TABLE[station])(hand, wishes)
+    here: StationPresenter[Any] = getattr(module, TABLE[station])(hand, wishes)
     return here

@@ -5,7 +5,7 @@ from datetime import datetime
 from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame import theme
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.bench.hand import GUIDE
 from nomos.ui.stations.bench.view import bench_view
 from nomos.ui.stations.bench.widget import BenchScreen
@@ -13,7 +13,7 @@ from nomos.ui.stations.bench.widget import BenchScreen
 _PICTURE = 320
 
 
-class BenchHere(Here[BenchScreen]):
+class BenchPresenter(StationPresenter[BenchScreen]):
     """One sheet after the other."""
 
     hint = tr("Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note.")

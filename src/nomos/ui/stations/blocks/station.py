@@ -11,7 +11,7 @@ from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.sheet_view import Overlay, on_print, picture_overlay
-from nomos.ui.frame.station import Drawn, Here, Latest
+from nomos.ui.frame.station import Drawn, Latest, StationPresenter
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
@@ -46,7 +46,7 @@ _PLAN_NOTE = tr(
 )
 
 
-class BlocksHere(Here[BlocksStation]):
+class BlocksPresenter(StationPresenter[BlocksStation]):
     """Which blocks?"""
 
     hint = tr("Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.")

@@ -7,12 +7,12 @@ from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.carve.view import CarveView, carve_view, carving_overlay
 from nomos.ui.stations.carve.widget import CarveStation
 
 
-class CarveHere(Here[CarveStation]):
+class CarvePresenter(StationPresenter[CarveStation]):
     """How is it cut?"""
 
     hint = tr("The block face up, mirrored: the letters are the tools at the right, dark stays.")

@@ -4,13 +4,13 @@ from nomos.base.language import tr
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.project import Project, Proof
 from nomos.separation.touch import Touch
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.design.parts import PicturePart
 from nomos.ui.stations.design.view import correct_part_view, design_view, picture_part_view
 from nomos.ui.stations.design.widget import DesignStation
 
 
-class DesignHere(Here[DesignStation]):
+class DesignPresenter(StationPresenter[DesignStation]):
     """What is the design made of?"""
 
     hint = tr("Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.")

@@ -2,14 +2,14 @@
 
 from nomos.base.language import tr
 from nomos.project import Project, Proof
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.inks.ink_view import inks_view
 from nomos.ui.stations.inks.see_view import see_view, sheet_overlaps
 from nomos.ui.stations.inks.view import mix_view, proof_view, stack_view
 from nomos.ui.stations.inks.widget import InksStation
 
 
-class InksHere(Here[InksStation]):
+class InksPresenter(StationPresenter[InksStation]):
     """Which inks?"""
 
     hint = tr("Choose an ink, then drag along a strip: the print answers at once.")

@@ -10,7 +10,7 @@ from nomos.project.sheet.changes import overprinted
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.ui.frame.station import Here, Latest
+from nomos.ui.frame.station import Latest, StationPresenter
 from nomos.ui.stations.order.usual_view import order_view, usual_cards
 from nomos.ui.stations.order.view import best_cards, days_view, orders_view, sitting_view
 from nomos.ui.stations.order.widget import OrderStation
@@ -18,7 +18,7 @@ from nomos.ui.stations.order.widget import OrderStation
 _CARD_PICTURE = 66
 
 
-class OrderHere(Here[OrderStation]):
+class OrderPresenter(StationPresenter[OrderStation]):
     """Which order?"""
 
     hint = tr("Click a rung to see the sheet after that pull; drag a rung to print it earlier or later.")

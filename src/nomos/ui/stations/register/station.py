@@ -6,7 +6,7 @@ from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import Here
+from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
     exercise_overlay,
@@ -19,7 +19,7 @@ from nomos.ui.stations.register.view import register_view
 from nomos.ui.stations.register.widget import RegisterStation
 
 
-class RegisterHere(Here[RegisterStation]):
+class RegisterPresenter(StationPresenter[RegisterStation]):
     """How does every sheet meet every block?"""
 
     hint = tr("Drag the ring on the sheet to put the chosen block out of register.")

@@ -10,14 +10,14 @@ from nomos.project.edition.board import Board, board_sheets, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack, steps_of
 from nomos.project.register.comparison import marks_text
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
-from nomos.ui.frame.station import Drawn, Here
+from nomos.ui.frame.station import Drawn, StationPresenter
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import board_view
 from nomos.ui.stations.sheets.view import record_view, sheets_view
 from nomos.ui.stations.sheets.widget import SheetsStation
 
 
-class SheetsHere(Here[SheetsStation]):
+class SheetsPresenter(StationPresenter[SheetsStation]):
     """How many sheets?"""
 
     hint = tr("Set the edition: the sheets to start with follow.")
