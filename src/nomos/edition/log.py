@@ -12,7 +12,7 @@ import math
 import os
 import stat
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from pathlib import Path
 from typing import Any, Literal, get_args
@@ -267,35 +267,19 @@ def read_log_text(path: Path, *, since: int = 0) -> LogText:
     )  # fmt: skip
 
 
-class _Line(msgspec.Struct):
-    """A line as it is written; one that does not fit is looked at again, more patiently."""
-
-    at: str
-    kind: EventKind
-    layer: int = -1
-    sheet: int = 0
-    text: str = ""
-    value: float = 0.0
-    also: float = 0.0
-    pull: str = ""
-    printed: Printed | None = None
-
-
-_LINES = msgspec.json.Decoder(_Line)
+# A line as it is written; one that does not fit is looked at again, more patiently.
+_LINES = msgspec.json.Decoder(Event)
 
 
 def _event(data: bytes) -> Event | None:
     try:
-        line = _LINES.decode(data)
+        event = _LINES.decode(data)
+        local = _local(event.at)
     except (msgspec.DecodeError, UnicodeDecodeError, RecursionError):
         return _event_of_old(data)
-    try:
-        event = Event(
-            _local(line.at), line.kind, line.layer, line.sheet, line.text, line.value, line.also, line.pull,
-            line.printed,
-        )  # fmt: skip
     except ValueError:
         return None
+    event = event if local == event.at else replace(event, at=local)
     return event if _makes_sense(event) else None
 
 
