@@ -40,6 +40,8 @@ _NO_SIZE_DPI = (72.0, 96.0, 180.0)
 _PAPER, _PAPER_MARGIN_MM = "A4", 15.0
 
 _FORMATS = ("PNG", "JPEG", "TIFF", "WEBP")
+# Enlarged further, a picture has more pixels and nothing more to see; a cutter follows no coarser edge.
+_MOST_ENLARGED, _LEAST_PX_PER_MM = 8.0, 3.0
 
 
 @dataclass(frozen=True, eq=False)
@@ -243,10 +245,6 @@ def _fit(rgb: Rgb, box_mm: tuple[float, float]) -> tuple[tuple[float, float], bo
         return box_mm, False
     scale = min(box_mm[0] / width, box_mm[1] / height)
     return (width * scale, height * scale), True
-
-
-# Enlarged further, a picture has more pixels and nothing more to see; but a cutter follows no coarser edge.
-_MOST_ENLARGED, _LEAST_PX_PER_MM = 8.0, 3.0
 
 
 def _page_resolution(size_mm: tuple[float, float], dpi: float = DEFAULT_DPI) -> float:

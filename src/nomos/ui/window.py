@@ -113,7 +113,7 @@ class Window(QMainWindow):
         hand.told.connect(self.notice.tell)
         hand.designer.advised.connect(self.notice.advise)
         # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
-        hand.document.saved.connect(self._was_saved)
+        hand.document.saved.connect(self.refresh_soon)
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(lambda asker: asker.cancel())
@@ -219,9 +219,6 @@ class Window(QMainWindow):
     def refresh_soon(self) -> None:
         """Show what has changed before the next event is handled."""
         self._due.start()
-
-    def _was_saved(self) -> None:
-        self.refresh_soon()
 
     def refresh(self) -> None:
         """Render everything that is in sight from the project, its proof and the hand."""

@@ -1962,50 +1962,6 @@
    <translation>feucht</translation>
   </message>
   <message>
-   <source>some hours</source>
-   <translation>einige Stunden</translation>
-  </message>
-  <message>
-   <source>a drier that halves the drying</source>
-   <translation>ein Trockner, der die Trockenzeit halbiert</translation>
-  </message>
-  <message>
-   <source>two hours more a day</source>
-   <translation>zwei Stunden mehr am Tag</translation>
-  </message>
-  <message>
-   <source>working on all seven days</source>
-   <translation>Arbeit an allen sieben Tagen</translation>
-  </message>
-  <message>
-   <source>five degrees warmer</source>
-   <translation>fünf Grad wärmer</translation>
-  </message>
-  <message>
-   <source>day</source>
-   <translation>Tag</translation>
-  </message>
-  <message>
-   <source>days</source>
-   <translation>Tage</translation>
-  </message>
-  <message>
-   <source>What would help most: {most}, {gain} earlier.</source>
-   <translation>Am meisten hülfe {most}: {gain} früher.</translation>
-  </message>
-  <message>
-   <source>a rack for all {sheets} sheets</source>
-   <translation>ein Trockengestell für alle {sheets} Bogen</translation>
-  </message>
-  <message>
-   <source>no limit of pulls a day</source>
-   <translation>keine Grenze für Drucke am Tag</translation>
-  </message>
-  <message>
-   <source>Nothing of what was tried would end it earlier.</source>
-   <translation>Nichts Probiertes würde es früher enden lassen.</translation>
-  </message>
-  <message>
    <source>all layers</source>
    <translation>alle Druckgänge</translation>
   </message>
@@ -2104,6 +2060,50 @@
   <message>
    <source>trying orders</source>
    <translation>Reihenfolgen werden probiert</translation>
+  </message>
+  <message>
+   <source>some hours</source>
+   <translation>einige Stunden</translation>
+  </message>
+  <message>
+   <source>a drier that halves the drying</source>
+   <translation>ein Trockner, der die Trockenzeit halbiert</translation>
+  </message>
+  <message>
+   <source>two hours more a day</source>
+   <translation>zwei Stunden mehr am Tag</translation>
+  </message>
+  <message>
+   <source>working on all seven days</source>
+   <translation>Arbeit an allen sieben Tagen</translation>
+  </message>
+  <message>
+   <source>five degrees warmer</source>
+   <translation>fünf Grad wärmer</translation>
+  </message>
+  <message>
+   <source>day</source>
+   <translation>Tag</translation>
+  </message>
+  <message>
+   <source>days</source>
+   <translation>Tage</translation>
+  </message>
+  <message>
+   <source>What would help most: {most}, {gain} earlier.</source>
+   <translation>Am meisten hülfe {most}: {gain} früher.</translation>
+  </message>
+  <message>
+   <source>a rack for all {sheets} sheets</source>
+   <translation>ein Trockengestell für alle {sheets} Bogen</translation>
+  </message>
+  <message>
+   <source>no limit of pulls a day</source>
+   <translation>keine Grenze für Drucke am Tag</translation>
+  </message>
+  <message>
+   <source>Nothing of what was tried would end it earlier.</source>
+   <translation>Nichts Probiertes würde es früher enden lassen.</translation>
   </message>
   <message>
    <source>none</source>
@@ -3766,6 +3766,14 @@
    <translation>Ein Name darf nicht leer sein.</translation>
   </message>
   <message>
+   <source>height</source>
+   <translation>Höhe</translation>
+  </message>
+  <message>
+   <source>width</source>
+   <translation>Breite</translation>
+  </message>
+  <message>
    <source>half roller</source>
    <translation>halbe Walze</translation>
   </message>
@@ -3784,14 +3792,6 @@
   <message>
    <source>clean roller</source>
    <translation>saubere Walze</translation>
-  </message>
-  <message>
-   <source>height</source>
-   <translation>Höhe</translation>
-  </message>
-  <message>
-   <source>width</source>
-   <translation>Breite</translation>
   </message>
   <message>
    <source>carbonate</source>

@@ -18,8 +18,8 @@ from nomos.project.model.limits import (
     VERSION,
     WIDEST_LINE_MM,
 )
+from nomos.project.model.paper import Bands, Paper
 from nomos.project.model.project import (
-    Bands,
     Block,
     Contour,
     Digest,
@@ -30,7 +30,6 @@ from nomos.project.model.project import (
     Known,
     Optics,
     Outline,
-    Paper,
     Project,
     ProofReading,
     Source,

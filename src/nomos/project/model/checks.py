@@ -27,7 +27,8 @@ from nomos.registration import check_settings, system_called
 
 if TYPE_CHECKING:
     # The project asks for these checks as it is made.
-    from nomos.project.model.project import Impression, Ink, Paper, Project, WantedColour, Workshop, Zone
+    from nomos.project.model.paper import Paper
+    from nomos.project.model.project import Impression, Ink, Project, WantedColour, Workshop, Zone
 
 # More corners than a hand draws.
 _MOST_POINTS = 20_000

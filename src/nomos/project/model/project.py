@@ -12,14 +12,11 @@ from msgspec import Meta, Struct
 from nomos.base.language import tr
 from nomos.carving import Material
 from nomos.colour import Lab, Opacity
-from nomos.colour.layering import USUAL_KIND, PaperKind
-from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import (
     CARBONATE_STEP_PCT,
     MIDDLE_TACK,
     OIL_STEP_PCT,
     Inking,
-    Surface,
 )
 from nomos.colour.vehicles import VEHICLES
 from nomos.design import Correction, Cut, ReadAs
@@ -45,6 +42,7 @@ from nomos.project.model.limits import (
     VERSION,
     bounded,
 )
+from nomos.project.model.paper import Bands, Paper
 from nomos.proof import Misregister
 from nomos.registration import KentoSettings, Rect, RegisterSettings, Turn
 from nomos.separation import TRAP_MM
@@ -53,32 +51,8 @@ from nomos.separation.sharing import CLEARANCE_MM, MOST_ZONES
 Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
 
-Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
-
 VehicleName = Annotated[str, Meta(extra_json_schema={"enum": list(VEHICLES)})]
 Known = Literal["readings", "one reading", "chart", "proof", "recipe"]
-
-
-class Paper(Struct, frozen=True, forbid_unknown_fields=True):
-    """The sheet: its colour (CIELAB D50/2 deg) and size, and how it takes ink and damp.
-
-    reflectance : measured, 380 to 730 nm by 10; its colour is then `lab`.
-    kind : coated, smooth or absorbent, which decides how much light its surface gives back.
-    grain : along the sheet's height or its width.
-    growth : of a damp sheet, along and across the grain, per cent; from memory: measure it.
-    """
-
-    name: str
-    lab: Lab
-    width_mm: Annotated[float, bounded("side_mm")]
-    height_mm: Annotated[float, bounded("side_mm")]
-    reflectance: Bands | None = None
-    surface: Surface = "smooth"
-    kind: PaperKind = USUAL_KIND
-    weight_gsm: float | None = None
-    thickness_mm: float | None = None
-    grain: Literal["height", "width"] = "height"
-    growth: tuple[float, float] = (0.2, 1.0)
 
 
 class Source(Struct, frozen=True, forbid_unknown_fields=True):

@@ -6,7 +6,8 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.trapping import FILM
 from nomos.colour.vehicles import VEHICLES
-from nomos.order.calendar import Calendar, Run, drying_hours, plan_days, with_help
+from nomos.order.calendar import Calendar, Run, drying_hours, plan_days
+from nomos.order.shortening import with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
 from nomos.project.blocks.pulls import inked_with, stays_damp
 from nomos.project.blocks.reduction import cut_before
