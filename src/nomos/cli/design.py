@@ -109,9 +109,12 @@ def _plan(options: argparse.Namespace) -> int:
     from nomos.project.edition.sheets import with_edition
     from nomos.project.edition.studio import begun_in, read_studio
     from nomos.project.model.edits import with_kento, with_trap
-    from nomos.registration import KentoSettings
+    from nomos.registration import KentoSettings, system_called
     from nomos.work.packet import write_packet
 
+    if options.system != "auto":
+        # Before the picture is looked at, which takes seconds.
+        system_called(options.system)
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
     project, assets = project_of_design(options, paper_of(options), sheet)
     # The picture is not looked at again: three bytes a pixel for what follows.

@@ -123,12 +123,12 @@ def _check_kind(path: Path, output: Output) -> None:
         )
 
 
-def write_output(path: Path, data: bytes, inputs: Collection[Path] = ()) -> None:
+def write_output(path: Path, data: bytes) -> None:
     """Write a file that was named for it, and keep the one it replaces. Raises BadInput.
 
     A project is saved, not written by this.
     """
-    check_output(path, Output(), inputs)
+    check_output(path, Output())
     write_bytes(path, data, keep=True)
 
 
