@@ -126,4 +126,4 @@ def test_a_log_that_is_none_is_said(tmp_path: Path, capsys: pytest.CaptureFixtur
 
 
 def test_the_materials_that_can_be_asked_for_are_all_there_are() -> None:
-    assert MATERIAL_NAMES == MATERIALS
+    assert tuple(MATERIALS) == MATERIAL_NAMES

@@ -11,7 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nomos.carving import (
-    FACTS,
+    MATERIALS,
     USUAL_TOOLS,
     Board,
     CarvingError,
@@ -78,7 +78,7 @@ def test_a_gap_goes_to_the_widest_tool_that_fits_beside_the_outline_band(
 ) -> None:
     """A comb: gaps of one width. A band of 1 mm beside each edge is the V tool's; the rest the gouge's."""
     mask = comb(4, gap, 5, 40)
-    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, MATERIALS["lino"], Roller())
     area = 5 * 40 * round(gap * PX) / PX
     assert sum(found.areas_mm2) + found.narrow_mm2 == pytest.approx(area, rel=0.01)
     if tool is None:
@@ -95,14 +95,14 @@ def test_a_gap_goes_to_the_widest_tool_that_fits_beside_the_outline_band(
 
 def test_depth_grows_with_the_distance_to_the_edge_and_stops_at_the_board() -> None:
     mask = disc(5)
-    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, MATERIALS["lino"], Roller())
     middle = mask.shape[0] // 2
-    assert cutting_depth_mm(np.array([0, 2, 1000], np.float32), FACTS["lino"]) == pytest.approx(
-        [0.6, 0.6 + 0.18 * 2, FACTS["lino"].deepest_mm]
+    assert cutting_depth_mm(np.array([0, 2, 1000], np.float32), MATERIALS["lino"]) == pytest.approx(
+        [0.6, 0.6 + 0.18 * 2, MATERIALS["lino"].deepest_mm]
     )
     # The corner of the board is furthest away.
     corner = np.hypot(middle, middle) / PX - 5
-    assert found.deepest_mm == pytest.approx(min(0.6 + 0.18 * corner, FACTS["lino"].deepest_mm), abs=0.05)
+    assert found.deepest_mm == pytest.approx(min(0.6 + 0.18 * corner, MATERIALS["lino"].deepest_mm), abs=0.05)
     # The first tool's ground lies within its width of the edge, all else further.
     assert 0.6 < found.depths_mm[0] < 0.6 + 0.18 * found.band_mm
     assert max(found.depths_mm) <= found.deepest_mm
@@ -124,7 +124,7 @@ def test_a_roller_hangs_into_a_gap_by_its_sagitta() -> None:
 def test_wide_ground_chatters_and_narrow_ground_does_not() -> None:
     wide, narrow = comb(4, 40, 2, 60), comb(4, 3, 8, 40)
     for mask, chatters in ((wide, True), (narrow, False)):
-        found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller(40, 30, 30))
+        found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, MATERIALS["lino"], Roller(40, 30, 30))
         assert (found.chatter_mm2 > 100) == chatters
 
 
@@ -133,7 +133,7 @@ def test_what_the_roller_reaches_hangs_little_on_the_resolution() -> None:
     for every in (1, 2, 3):
         mask = np.ascontiguousarray(comb(4, 34, 2, 60)[::every, ::every])
         ground = np.ones(mask.shape, bool)
-        found = carve(mask, ground, PX / every, USUAL_TOOLS, FACTS["lino"], Roller(40, 30, 30))
+        found = carve(mask, ground, PX / every, USUAL_TOOLS, MATERIALS["lino"], Roller(40, 30, 30))
         areas.append(found.chatter_mm2)
         assert not (found.chatter & (mask == 1)).any()
     assert areas[0] > 500
@@ -153,25 +153,25 @@ def test_bevels_lean_away_from_what_prints() -> None:
 def test_hours_follow_outline_and_ground_and_the_log() -> None:
     """A disc of 10 mm radius alone on lino: 62.8 mm of outline at 80 mm a minute is 0.785 minutes."""
     mask = disc(10)
-    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, FACTS["lino"], Roller())
-    effort = effort_of(found, FACTS["lino"])
+    found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, MATERIALS["lino"], Roller())
+    effort = effort_of(found, MATERIALS["lino"])
     assert effort.outline_h * 60 == pytest.approx(0.785, rel=0.01)
     assert effort.hours > effort.outline_h
-    assert effort_of(found, FACTS["hard wood"]).hours > 2 * effort.hours
+    assert effort_of(found, MATERIALS["hard wood"]).hours > 2 * effort.hours
     # Deeper ground takes more layers: twice as deep takes twice as long where one layer is passed.
     deep = [
-        effort_of(replace(found, depths_mm=(float(d),) * len(found.tools)), FACTS["lino"]) for d in (2, 4)
+        effort_of(replace(found, depths_mm=(float(d),) * len(found.tools)), MATERIALS["lino"]) for d in (2, 4)
     ]
     assert deep[1].by_tool[-1][2] == pytest.approx(2 * deep[0].by_tool[-1][2])
     assert deep[0].by_tool[-1][2] > effort.by_tool[-1][2]
     slower = factor_from_log(effort.hours, 1.5 * effort.hours)
-    assert effort_of(found, FACTS["lino"], slower).hours == pytest.approx(1.5 * effort.hours)
+    assert effort_of(found, MATERIALS["lino"], slower).hours == pytest.approx(1.5 * effort.hours)
     with pytest.raises(ValueError, match="more than nothing"):
         factor_from_log(0, 1)
 
 
 def test_hours_without_a_map_are_near_those_with_one() -> None:
-    facts = FACTS["lino"]
+    facts = MATERIALS["lino"]
     for mask in (disc(40, 12), turned_box(90, 50, 20)):
         carving = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, facts, Roller(60, 40, 100))
         exact = effort_of(carving, facts).hours
@@ -237,7 +237,7 @@ def test_two_blocks_on_one_board_by_hand() -> None:
 def test_what_materials_hold_is_what_the_method_says() -> None:
     """The table of docs/method.md: one is not changed without the other."""
     text = (Path(__file__).resolve().parents[2] / "docs/method.md").read_text("utf-8")
-    for name, facts in FACTS.items():
+    for name, facts in MATERIALS.items():
         row = next(line for line in text.splitlines() if line.startswith(f"| {name} |"))
         figures = [float(cell) for cell in row.split("|")[2:7]]
         assert figures == [

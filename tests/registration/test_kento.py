@@ -85,7 +85,7 @@ def test_wherever_it_fits_it_keeps_its_distances(
         (IMAGE, KentoSettings(block_mm=(190, 250)), "larger block"),
         (IMAGE, KentoSettings(straight_mm=150), "shorter or move"),
         (IMAGE, KentoSettings(straight_place=0.95), "past the sheet's end"),
-        (IMAGE, KentoSettings(depth_mm=9), "depth"),
+        (IMAGE, KentoSettings(depth_mm=9), "Depth"),
         (IMAGE, KentoSettings(straight_place=0.1), "30 and 95"),
     ],
 )
@@ -119,5 +119,5 @@ def test_either_hand_with_margins_of_two_widths(narrow: float, place: float) -> 
 
 def test_notches_are_cut_up_to_five_millimetres_deep() -> None:
     assert place_kento(SHEET, IMAGE, KentoSettings(depth_mm=5.0)).depth_mm == 5.0
-    with pytest.raises(KentoError, match="depth of the notches"):
+    with pytest.raises(KentoError, match="Depth of the notches"):
         place_kento(SHEET, IMAGE, KentoSettings(depth_mm=5.1))

@@ -121,7 +121,7 @@ def test_a_whole_job_from_the_keyboard_alone(desk: Desk, answers: Answers, tmp_p
     assert [pull.id for pull in project_of(desk).impressions] == order
     press(desk, Qt.Key.Key_7)
     sheets = desk.window.at("sheets")
-    tab_to(desk, sheets.boxes["edition"])
+    tab_to(desk, sheets.edition["edition"])
     press(desk, Qt.Key.Key_Up)
     assert project_of(desk).plan.edition == 21
     tab_to(desk, desk.window.strip)

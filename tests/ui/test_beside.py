@@ -58,7 +58,7 @@ def test_before_and_after_an_edit_with_how_much_of_it_is_seen(little_desk: Desk)
     assert sheet.mapped
     assert sheet.grab().toImage() != shown
     # Another edit, and the print stands alone again.
-    desk.controller.blocks.set_trap(0.9)
+    desk.controller.editor.set("trap_mm", 0.9)
     settle(desk)
     assert desk.window.beside.beside is None
 
@@ -157,7 +157,7 @@ def test_the_sheet_grows_pull_by_pull_and_rests_finished(little_desk: Desk) -> N
     act(desk, "grow")
     assert not grower.growing
     act(desk, "grow")
-    desk.controller.blocks.set_trap(0.8)
+    desk.controller.editor.set("trap_mm", 0.8)
     assert not grower.growing
 
 

@@ -32,7 +32,7 @@ def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     keys = [block.name for block in project_of(desk).blocks if block.is_key]
     assert keys == ["Pane green"]
     areas = desk.keeper.proof.blocks.areas_mm2 if desk.keeper.proof else ()
-    desk.controller.blocks.set_trap(0.0)
+    desk.controller.editor.set("trap_mm", 0.0)
     settle(desk)
     assert desk.keeper.proof is not None
     assert sum(desk.keeper.proof.blocks.areas_mm2) < sum(areas)
@@ -122,7 +122,8 @@ def test_a_fine_place_is_found_in_the_background_and_shown(demo_desk: Desk) -> N
     sheet = desk.window.sheet
     x, y = sheet.viewport.to_sheet(sheet.width() / 2, sheet.height() / 2)
     assert (x, y) == pytest.approx(placed[0].place_mm, abs=0.1)
-    desk.controller.blocks.set_fineness(0.1, 0.1)
+    desk.controller.editor.set("line_mm", 0.1)
+    desk.controller.editor.set("tool_mm", 0.1)
     settle(desk, closely=True)
     assert len([f for f in desk.keeper.proof.findings if f.place_mm is not None]) < len(placed)
 
@@ -192,7 +193,7 @@ def test_blocks_go_out_and_come_back(little_desk: Desk, answers: Answers, tmp_pa
 
 def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
     desk = demo_desk
-    desk.controller.blocks.set_tolerance(0.0)
+    desk.controller.editor.set("tolerance_mm", 0.0)
     key = project_of(desk).impressions[-1]
     desk.controller.choose_pull(key.id)
     desk.controller.inks.set_opacity("opaque")

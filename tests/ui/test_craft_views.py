@@ -81,7 +81,7 @@ def test_the_tolerance_has_its_school_its_parts_and_a_map(little: Little, blocks
     project = little[0]
     view = tolerance_view(project, flash_fast(project, blocks, 10), None)
     assert view.school.startswith("Close")
-    assert [name for name, _, _ in view.parts][:2] == ["seating_mm", "block_mm"]
+    assert list(view.worked_out)[:2] == ["seating_mm", "block_mm"]
     assert not view.own
     assert not view.exact
     overlay = apart_overlay(project, flashing(0.5, 0))

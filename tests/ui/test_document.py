@@ -177,7 +177,7 @@ def test_unsaved_work_is_kept_beside_and_offered_again(demo_desk: Desk, tmp_path
     keeping = rescue.Rescue(demo_desk.document, folder)
     keeping.keep()
     assert not folder.exists()  # nothing to keep yet
-    demo_desk.controller.blocks.set_trap(1.1)
+    demo_desk.controller.editor.set("trap_mm", 1.1)
     assert keeping.keep_now()
     assert rescue.left_behind(folder) == []  # its window is there
     crashed(keeping)
@@ -259,7 +259,7 @@ def test_while_a_slow_disk_saves_the_window_goes_on_being_drawn(
     monkeypatch.setattr(os, "fsync", slow)
     clock.timeout.connect(tick)
     clock.start(5)
-    desk.controller.blocks.set_trap(1.1)
+    desk.controller.editor.set("trap_mm", 1.1)
     desk.document.save(tmp_path / "slow.nomos")
     clock.stop()
     assert len(ticks) >= 3

@@ -44,7 +44,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
     demo_desk: Desk, answers: Answers, tmp_path: Path
 ) -> None:
     desk, window = demo_desk, demo_desk.window
-    desk.controller.blocks.set_trap(0.7)
+    desk.controller.editor.set("trap_mm", 0.7)
     settle(desk)
     assert "not saved yet" in window.windowTitle()
     answers.leave = "cancel"
@@ -54,7 +54,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
     QTest.keyClick(window, Qt.Key.Key_S, CTRL)
     assert load(tmp_path / "print.nomos")[0] == desk.document.project
     assert not desk.document.unsaved
-    desk.controller.blocks.set_trap(0.2)
+    desk.controller.editor.set("trap_mm", 0.2)
     answers.open, answers.leave = tmp_path / "print.nomos", "discard"
     QTest.keyClick(window, Qt.Key.Key_O, CTRL)
     settle(desk)
@@ -68,7 +68,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
 def test_a_save_that_fails_says_why_and_keeps_the_changes(
     demo_desk: Desk, answers: Answers, tmp_path: Path
 ) -> None:
-    demo_desk.controller.blocks.set_trap(0.7)
+    demo_desk.controller.editor.set("trap_mm", 0.7)
     answers.save = tmp_path / "gone" / "print.nomos"
     click(demo_desk.window.buttons.buttons["save"])
     assert "could not be saved" in demo_desk.window.notice.text()
@@ -333,7 +333,7 @@ def test_a_pull_that_is_gone_cannot_be_chosen(little_desk: Desk) -> None:
     hand = little_desk.controller
     gone = project_of(little_desk).impressions[-1].id
     hand.choose_pull(gone)
-    hand.edit("one fewer", lambda p: replace(p, impressions=p.impressions[:-1]))
+    hand.editor.apply("one fewer", lambda p: replace(p, impressions=p.impressions[:-1]))
     assert hand.state.pull is None
     little_desk.window.ladder.chosen.emit(gone, len(project_of(little_desk).impressions) + 1)
     settle(little_desk)

@@ -83,10 +83,10 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     click(station.stack.wet.findChildren(QPushButton)[1])
     settle(desk)
     assert "90 % of the film" in station.stack.trapping_note.text()
-    station.stack.tack_box.set_by_hand.emit(9.0)
+    station.stack.ink["tack"].set_by_hand.emit(9.0)
     settle(desk)
     assert "0 % of the film" in station.stack.trapping_note.text()
-    station.stack.trapping_box.set_by_hand.emit(60)
+    station.stack.trapping["trapping"].set_by_hand.emit(60)
     settle(desk)
     assert project_of(desk).impressions[SLATE].trapping == 0.6
     assert "measured" in station.stack.trapping_note.text()
@@ -100,11 +100,11 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     assert 0.6 < measured <= 1.0
     assert "worth a pull" in station.stack.passes.text()
     assert MOST_PASSES > 2
-    click(station.stack.kind.findChildren(QPushButton)[0])
+    click(station.stack.paper_faces["kind"].findChildren(QPushButton)[0])
     settle(desk)
     assert project_of(desk).paper.kind == "coated"
-    click(station.stack.surface.findChildren(QPushButton)[1])
-    station.stack.along_box.setValue(0.3)
+    click(station.stack.paper_faces["surface"].findChildren(QPushButton)[1])
+    station.stack.paper_fields["growth.0"].setValue(0.3)
     settle(desk)
     assert project_of(desk).paper.surface == "rough"
     assert station.stack.spectra._curves is not None
@@ -119,7 +119,7 @@ def test_a_graded_zone_is_bent_and_printed_flat_first(inks: Desk) -> None:
     settle(desk)
     click(station.stack.course.findChildren(QPushButton)[1])
     settle(desk)
-    station.stack.curve_box.set_by_hand.emit(2.0)
+    station.stack.bend["curve"].set_by_hand.emit(2.0)
     settle(desk)
     grade = project_of(desk).impressions[SLATE].zones[0].grade
     assert grade is not None
@@ -267,7 +267,7 @@ def test_amounts_follow_the_sheets_and_the_scales(inks: Desk) -> None:
     station.turn_to("learn")
     settle(desk)
     few = dict(station.learn.needs._rows)["Slate"]
-    station.learn.sheets_box.set_by_hand.emit(200)
+    station.learn.fields["sheets"].set_by_hand.emit(200)
     settle(desk)
     many = dict(station.learn.needs._rows)["Slate"]
     assert float(many.split()[0]) > float(few.split()[0]) + 10

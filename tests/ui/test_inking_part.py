@@ -61,9 +61,7 @@ def test_zones_are_drawn_with_the_mouse_and_undone(little_desk: Desk, inking: In
     # An ink of its own, put on with a dabber.
     inking.ink.setCurrentIndex(inking.ink.count() - 1)
     inking.ink.activated.emit(inking.ink.count() - 1)
-    tool = inking.tool.findText("dabber")
-    inking.tool.setCurrentIndex(tool)
-    inking.tool.activated.emit(tool)
+    inking.tool["tool"].activated.emit(inking.tool["tool"].findText("dabber"))
     settle(desk)
     zone = project_of(desk).impressions[0].zones[1]
     assert (zone.tool, zone.ink != before.impressions[0].zones[0].ink) == ("dabber", True)
@@ -73,7 +71,7 @@ def test_zones_are_drawn_with_the_mouse_and_undone(little_desk: Desk, inking: In
     drag(desk.window.sheet, *around(desk, (0.7, 0.7), (0.8, 0.8)))
     settle(desk)
     assert zones(desk) == ("inked", "inked", "wiped")
-    inking.soft_box.setValue(0)
+    inking.soft["soft_mm"].setValue(0)
     card = pull_card(project_of(desk), None, 0)
     assert any("wiped" in zone.text and "a hard edge" in zone.text for zone in card.zones)
     hand(inking, "move")
@@ -111,10 +109,10 @@ def test_a_further_wash_has_its_name_and_its_way_of_printing(little_desk: Desk, 
     inking.name.selectAll()
     QTest.keyClicks(inking.name, "Mauve, 2nd wash")
     QTest.keyClick(inking.name, Qt.Key.Key_Return)
-    place = inking.printing.findText("spoon")
-    inking.printing.activated.emit(place)
-    inking.packing_box.setValue(3)
-    QTest.mouseClick(inking.turned, LEFT, pos=inking.turned.rect().center() / 4)
+    inking.pull["printing"].activated.emit(inking.pull["printing"].findText("spoon"))
+    inking.pull["packing_sheets"].setValue(3)
+    turned = inking.pull["turned_over"]
+    QTest.mouseClick(turned, LEFT, pos=turned.rect().center() / 4)
     settle(desk)
     project = project_of(desk)
     assert project.pull_name(project.impressions[1].id) == "Mauve, 2nd wash"

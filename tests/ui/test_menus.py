@@ -52,7 +52,7 @@ def test_files_of_late_stand_on_the_welcome_sheet_with_their_pictures(
     assert not button.icon().isNull()
     assert desk.window.menus.recent is not None
     assert [each.text() for each in desk.window.menus.recent.actions()] == ["pane.nomos"]
-    desk.controller.blocks.set_trap(0.9)
+    desk.controller.editor.set("trap_mm", 0.9)
     desk.document.take_as_saved()
     click_through = button.click
     click_through()
@@ -69,7 +69,7 @@ def test_a_variant_is_another_print_and_going_back_can_be_undone(little_desk: De
     desk, path = little_desk, tmp_path / "pane.nomos"
     desk.files._save_to(path)
     before = project_of(desk)
-    desk.controller.blocks.set_trap(0.9)
+    desk.controller.editor.set("trap_mm", 0.9)
     act(desk, "revert")
     assert project_of(desk) == before
     desk.document.stack.undo()
@@ -135,7 +135,8 @@ def test_figures_are_copied_and_a_picture_is_pasted(little_desk: Desk) -> None:
 
 def test_findings_are_stepped_through_the_gravest_first_where_they_lie(little_desk: Desk) -> None:
     desk = little_desk
-    desk.controller.blocks.set_fineness(3.0, 3.0)
+    desk.controller.editor.set("line_mm", 3.0)
+    desk.controller.editor.set("tool_mm", 3.0)
     settle(desk, closely=True)
     proof = desk.keeper.proof
     assert proof is not None

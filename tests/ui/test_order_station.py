@@ -71,7 +71,7 @@ def test_the_days_follow_times_and_a_day_lost(order: Desk, answers: Answers, tmp
     settle(desk)
     assert "2026-12-01" in station.days.lost_note.text()
     assert not any(name.startswith("Tue 01 Dec") for name, _ in station.days.steps._rows)
-    station.days.boxes["rack"].set_by_hand.emit(5.0)
+    station.days.fields["rack"].set_by_hand.emit(5.0)
     settle(desk)
     assert len(station.days.steps._rows) > count
     click(station.days.air)
@@ -84,7 +84,7 @@ def test_the_days_follow_times_and_a_day_lost(order: Desk, answers: Answers, tmp
     click(station.days.file)
     settle(desk)
     assert (tmp_path / "edition.ics").read_bytes().startswith(b"BEGIN:VCALENDAR")
-    station.days.boxes["closes"].set_by_hand.emit(9.2)
+    station.days.fields["closes"].set_by_hand.emit(9.2)
     settle(desk)
     assert "too short" in station.days.refused.text()
     assert desk.window.grab().width() == 1280
@@ -97,7 +97,7 @@ def test_the_days_of_a_huge_edition_are_asked_for_and_begin_in_sight(demo_desk: 
     station.turn_to("days")
     settle(desk)
     before = desk.window.strip._tabs[3].answer
-    desk.controller.edit("Sheets", lambda project: with_workshop(project, sheets=2_000))
+    desk.controller.editor.apply("Sheets", lambda project: with_workshop(project, sheets=2_000))
     QApplication.processEvents()
     # The window's thread has not planned them: it waits, and shows what it had.
     assert {"days", "day count"} <= set(desk.runner.busy())
@@ -126,7 +126,7 @@ def test_rollers_and_tack(order: Desk) -> None:
         pulls[3] = replace(pulls[3], wet=True)
         return replace(project, impressions=tuple(pulls))  # type: ignore[type-var] # a Project
 
-    desk.controller.edit("Wet", wet)  # type: ignore[arg-type] # an Edit
+    desk.controller.editor.apply("Wet", wet)  # type: ignore[arg-type] # an Edit
     settle(desk)
     assert "drop of oil into Bed ochre" in station.sitting.advice.text()
     assert "Carbonate is a fine powder" in station.sitting.caution.text()

@@ -40,7 +40,7 @@ def test_a_prints_habits_are_kept_and_the_next_new_print_begins_with_them(
 ) -> None:
     desk = little_desk
     desk.controller.orderer.set_times(pull_min=7.5)
-    desk.controller.crafter.set_craft(factor=1.5)
+    desk.controller.editor.set("craft.factor", 1.5)
     shown = opened(desk)
     assert "Nothing is kept" in shown.kept.text()
     assert not shown.carry.isEnabled()

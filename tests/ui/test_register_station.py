@@ -55,8 +55,7 @@ def test_a_system_is_chosen_and_drawn(register: Desk) -> None:
 
 def test_side_and_marks_are_chosen(small: Desk) -> None:
     desk, station = small, small.window.at("register")
-    station.side.setCurrentIndex(1)
-    station.side.activated.emit(1)
+    station.system_fields["side"].activated.emit(1)
     settle(desk)
     assert project_of(desk).register.side == "long"
     content = desk.window.sheet._content
@@ -65,7 +64,7 @@ def test_side_and_marks_are_chosen(small: Desk) -> None:
     walls = [shape.points for shape in content.plan.shapes if shape.kind == "wall"]
     # Along the long side the sheet's right edge lies at the notches: both walls stand at x = 88.
     assert all(any(x == pytest.approx(88) for x, _ in wall) for wall in walls)
-    station.marks.activated.emit(1)
+    station.system_fields["marks"].activated.emit(1)
     settle(desk)
     content = desk.window.sheet._content
     assert content is not None
@@ -87,8 +86,7 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> N
     assert project_of(desk).tolerance_mm == pytest.approx(1.5)
     assert part.school.text().startswith("Loose")
     before = part.apart.text()
-    part.boxes["seating_mm"].setValue(0.6)
-    part.boxes["seating_mm"].set_by_hand.emit(0.6)
+    part.fields["seating_mm"].setValue(0.6)
     settle(desk)
     assert project_of(desk).register.budget.seating_mm == 0.6
     assert part.apart.text() != before
@@ -115,7 +113,7 @@ def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> N
     assert "2 of 12" in part.one.text()
     click(part.back)
     settle(desk)
-    desk.controller.blocks.set_trap(0.0)
+    desk.controller.editor.set("trap_mm", 0.0)
     settle(desk)
     trap = part._trap_mm
     assert trap > project_of(desk).trap_mm
@@ -152,7 +150,7 @@ def test_a_proof_is_read_by_eye_and_kept(small: Desk) -> None:
 
 def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
     desk, station = small, small.window.at("register")
-    desk.controller.registrar.set_register(marks="rings")
+    desk.controller.editor.set("register.marks", "rings")
     pull = project_of(desk).impressions[3].id
     desk.controller.choose_pull(pull)
     desk.controller.places.set_offset(Misregister(0.4, -0.3, 0.1))

@@ -33,7 +33,7 @@ def test_blocks_are_cut_on_a_map_with_hours(saved: Desk, answers: Answers, tmp_p
     station.tools.editingFinished.emit()
     assert "no kind of tool" in desk.window.notice.text()
     station.turn_to("transfer")
-    station.way.activated.emit(1)
+    station.way["transfer"].activated.emit(1)
     settle(desk)
     assert project_of(desk).craft.transfer == "direct tracing"
     assert "mirrored already" in station.shows.text()
@@ -70,8 +70,7 @@ def test_sheets_follow_the_edition(saved: Desk) -> None:
     plan = sheets_of(project_of(desk))
     total = all_sheets(project_of(desk), plan)
     assert station.answer.text().startswith(f"Cut {total} sheets: {plan.start_sheets} for the edition")
-    station.boxes["edition"].setValue(10)
-    station.boxes["edition"].set_by_hand.emit(10)
+    station.edition["edition"].setValue(10)
     settle(desk)
     assert project_of(desk).plan.edition == 10
     click(station.plan)

@@ -51,7 +51,7 @@ def test_a_jigsaw_is_chosen_shown_in_pieces_and_undone(demo_desk: Desk) -> None:
     assert content is not None
     assert len(content.words) > 20
     assert desk.window.sheet.grab().toImage() != plain
-    station.method.kerf_box.set_by_hand.emit(1.2)
+    station.method.kerf["kerf_mm"].set_by_hand.emit(1.2)
     settle(desk)
     assert next(b.kerf_mm for b in project_of(desk).blocks if b.kerf_mm is not None) == 1.2
     undo(desk)
@@ -76,7 +76,7 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
     desk, station = demo_desk, demo_desk.window.at("blocks")
     project = project_of(desk)
     pulls = [pull.id for pull in project.impressions]
-    desk.controller.edit(
+    desk.controller.editor.apply(
         "Share", lambda p: put_together(p, (pulls[0], pulls[3]), (pulls[0], *pulls[1:3], *pulls[4:]))
     )
     desk.controller.choose_pull(pulls[0])

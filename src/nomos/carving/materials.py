@@ -1,14 +1,13 @@
 """What blocks are made of and cut with; all figures chosen by us or from memory, the user sets them."""
 
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Literal
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import range_text
 
-Material = Literal["lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam"]
-MATERIALS: tuple[Material, ...] = get_args(Material)
+Material = str
 ToolKind = Literal["knife", "v", "u", "flat", "pen"]
 TOOL_WORDS: dict[ToolKind, str] = {
     "knife": "knife", "v": tr("V tool"), "u": tr("U gouge"), "flat": tr("flat gouge"), "pen": "pen",
@@ -21,32 +20,44 @@ class CarvingError(BadInput):
 
 @dataclass(frozen=True)
 class MaterialFacts:
-    """How a material cuts. Lengths in mm.
+    """How a material cuts: one record each, and nothing outside asks for its name. Lengths in mm.
 
+    said : as it is shown.
     line_mm, channel_mm : the thinnest line that holds, the narrowest channel that clears.
     outline_mm_min : length of outline cut in a minute, both sides of a line counted.
     feed_mm_min : how far a gouge is pushed in a minute, all strokes counted.
     deepest_mm : how deep clearing may go.
+    thickness_mm : as it is commonly sold.
     grained : its blocks may not be turned on the board.
+    pressed : worked with pens, not cut: what is pressed in stays white, ridges close together sink.
+    for_lines : advised for a block of fine lines.
+    backed : thin sheets are glued to a board, since cleared ground would print.
     """
 
+    said: str
     line_mm: float
     channel_mm: float
     outline_mm_min: float
     feed_mm_min: float
     deepest_mm: float
-    grained: bool
+    thickness_mm: float
+    grained: bool = False
+    pressed: bool = False
+    backed: bool = False
+    for_lines: bool = False
 
 
-FACTS: dict[Material, MaterialFacts] = {
-    "lino": MaterialFacts(0.5, 0.6, 80.0, 140.0, 2.2, grained=False),
-    "soft wood": MaterialFacts(0.7, 0.8, 45.0, 100.0, 4.0, grained=True),
-    "hard wood": MaterialFacts(0.4, 0.5, 25.0, 50.0, 3.0, grained=True),
-    "end grain": MaterialFacts(0.15, 0.2, 18.0, 30.0, 2.0, grained=False),
-    "foam": MaterialFacts(1.0, 1.0, 200.0, 300.0, 2.0, grained=False),
-    # Pressed, not cut: what is pressed in stays white; ridges between two lines close to each other sink.
-    "pressed foam": MaterialFacts(2.0, 0.8, 600.0, 900.0, 1.5, grained=False),
+MATERIALS: dict[Material, MaterialFacts] = {
+    "lino": MaterialFacts(tr("lino"), 0.5, 0.6, 80.0, 140.0, 2.2, 3.2, backed=True),
+    "soft wood": MaterialFacts(tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True),
+    "hard wood": MaterialFacts(
+        tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, for_lines=True
+    ),
+    "end grain": MaterialFacts(tr("end grain"), 0.15, 0.2, 18.0, 30.0, 2.0, 23.0),
+    "foam": MaterialFacts(tr("foam"), 1.0, 1.0, 200.0, 300.0, 2.0, 5.0),
+    "pressed foam": MaterialFacts(tr("pressed foam"), 2.0, 0.8, 600.0, 900.0, 1.5, 5.0, pressed=True),
 }
+USUAL_MATERIAL: Material = next(iter(MATERIALS))
 
 
 @dataclass(frozen=True)
@@ -67,15 +78,11 @@ USUAL_TOOLS: tuple[Tool, ...] = (
 )  # fmt: skip
 # What foam is pressed with: a pen for lines, the blunt end of a brush for ground.
 PENS = (Tool("pen", 1.0), Tool("pen", 6.0))
-THICKNESS_MM: dict[Material, float] = {
-    "lino": 3.2, "soft wood": 12.0, "hard wood": 12.0, "end grain": 23.0, "foam": 5.0,
-    "pressed foam": 5.0,
-}  # fmt: skip
 
 
 def tools_for(material: Material, tools: tuple[Tool, ...]) -> tuple[Tool, ...]:
     """What a material is worked with: the set of tools, but pens where it is pressed."""
-    return PENS if material == "pressed foam" else tools
+    return PENS if MATERIALS[material].pressed else tools
 
 
 def check_tools(tools: tuple[Tool, ...]) -> None:

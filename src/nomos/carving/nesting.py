@@ -2,7 +2,9 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Annotated
 
+from nomos.base import fields
 from nomos.base.language import tr
 from nomos.base.units import size_text
 from nomos.carving.materials import CarvingError
@@ -17,10 +19,22 @@ _SLACK = 1e-6
 class Board:
     """A board or sheet at hand: width and height in mm, how many of them, what one costs."""
 
-    width_mm: float
-    height_mm: float
-    count: int = 1
-    cost: float = 0.0
+    width_mm: Annotated[
+        float, fields.length(tr("A board, width"), tr("Width of a board at hand."), 20, 3000, step=10)
+    ]
+    height_mm: Annotated[
+        float, fields.length(tr("Height"), tr("Height of a board at hand."), 20, 3000, step=10)
+    ]
+    count: Annotated[
+        int, fields.count(tr("How many"), tr("So many boards of this size are at hand."), 0, 1000)
+    ] = 1
+    cost: Annotated[
+        float,
+        fields.figure(
+            tr("What one costs"), tr("Price of one board; the cuts are planned for the least of it."), "",
+            0, 1e7, digits=2,
+        ),
+    ] = 0.0  # fmt: skip
 
 
 @dataclass(frozen=True)

@@ -25,9 +25,7 @@ def add_commands(commands: Any) -> None:
     inking.add_argument("--ink", metavar="NAME", help="with --draw: the ink of that place")
     inking.add_argument("--name", metavar="TEXT", help="with --pull: what it is called")
     inking.add_argument("--again", action="store_true", help="with --pull: print the same block once more")
-    inking.add_argument(
-        "--printing", choices=("baren", "spoon", "hand", "clean roller", "hand press", "press")
-    )
+    inking.add_argument("--printing", metavar="WAY", help="with --pull: baren, spoon, foot, press, …")
     output(inking, "--out", "project", metavar="PROJECT", help="the project so changed")
 
 

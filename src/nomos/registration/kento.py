@@ -8,9 +8,10 @@ the left of the print.
 """
 
 from dataclasses import dataclass, replace
-from typing import Literal
+from typing import Annotated, Literal
 
 from nomos.base.errors import BadInput
+from nomos.base.fields import check_fields, choice, length, share
 from nomos.base.language import tr
 from nomos.base.units import length_text, range_text, size_text
 
@@ -30,6 +31,7 @@ THINNEST_WALL_MM = 5.0
 _CLEAR_OF_IMAGE_MM = 2.0
 _WIDEST_FLOOR_MM = 8.0
 _BETWEEN_NOTCHES_MM = 10.0
+KENTO = tr("Kento")
 
 
 class KentoError(BadInput):
@@ -69,12 +71,48 @@ class KentoSettings:
     block_mm : width and height of the block at hand; None makes it as large as needed.
     """
 
-    hand: Hand = "right"
-    corner_arm_mm: float = 25.0
-    straight_mm: float = 30.0
-    straight_place: float = STRAIGHT_PLACE
-    depth_mm: float = DEFAULT_DEPTH_MM
-    wall_mm: float = 12.0
+    hand: Annotated[
+        Hand,
+        choice(
+            tr("The printer's hand"), tr("The corner notch lies at that hand when the block faces you."),
+            (("right", tr("Right-handed")), ("left", tr("Left-handed"))), bare=True, level="essential",
+            undo=KENTO,
+        ),
+    ] = "right"  # fmt: skip
+    corner_arm_mm: Annotated[
+        float,
+        length(
+            tr("Corner notch, each arm"),
+            tr("How far the corner notch reaches along each edge of the sheet."), 8, 100, undo=KENTO,
+        ),
+    ] = 25.0  # fmt: skip
+    straight_mm: Annotated[
+        float,
+        length(tr("Straight notch, length"), tr("How long the straight notch is."), 8, 200, undo=KENTO),
+    ] = 30.0
+    straight_place: Annotated[
+        float,
+        share(
+            tr("Its middle, of the edge"),
+            tr("Where the straight notch stands along the edge, from the corner."), 0.3, 0.95, undo=KENTO,
+        ),
+    ] = STRAIGHT_PLACE  # fmt: skip
+    depth_mm: Annotated[
+        float,
+        length(
+            tr("Depth of the notches"),
+            tr("How deep they are cut: about twice the paper's thickness, 1 mm at least."), 0.2, 5,
+            step=0.1, undo=KENTO,
+        ),
+    ] = DEFAULT_DEPTH_MM  # fmt: skip
+    wall_mm: Annotated[
+        float,
+        length(
+            tr("Wood beyond the notches"),
+            tr("Wood left outside the notches, so that they do not break out."), THINNEST_WALL_MM, 100,
+            undo=KENTO,
+        ),
+    ] = 12.0  # fmt: skip
     block_mm: tuple[float, float] | None = None
 
 
@@ -121,7 +159,7 @@ def place_kento(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
     KentoError : no room, saying where and what would help.
     """
     width, height = sheet_mm
-    _check_settings(settings)
+    check_fields(settings, lambda _name, reason: KentoError(reason))
     near = height - image.bottom
     side = image.left if settings.hand == "right" else width - image.right
     _check_margins(image, sheet_mm, near, side)
@@ -232,26 +270,6 @@ def place_along(sheet_mm: tuple[float, float], image: Rect, settings: KentoSetti
         straight=replace(kento.straight, wall=back(kento.straight.wall), floor=back(kento.straight.floor)),
         block=Rect(block.top, height - block.right, block.bottom, height - block.left),
     )
-
-
-def _check_settings(settings: KentoSettings) -> None:
-    for value, least, most, name in (
-        (settings.corner_arm_mm, 8, 100, tr("each arm of the corner notch")),
-        (settings.straight_mm, 8, 200, tr("the straight notch")),
-        (settings.depth_mm, 0.2, 5, tr("the depth of the notches")),
-        (settings.wall_mm, THINNEST_WALL_MM, 100, tr("the wood beyond the notches")),
-    ):
-        if not least <= value <= most:
-            raise KentoError(
-                tr(
-                    "{value} for {name} does not work: choose {least}.",
-                    value=length_text(value),
-                    name=name,
-                    least=range_text(least, most),
-                )
-            )
-    if not 0.3 <= settings.straight_place <= 0.95:
-        raise KentoError(tr("The straight notch must stand between 30 and 95 % of the edge from the corner."))
 
 
 def _check_margins(image: Rect, sheet_mm: tuple[float, float], near: float, side: float) -> None:

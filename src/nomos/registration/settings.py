@@ -1,17 +1,30 @@
 """What the printer chooses about registration, and what each system is good for."""
 
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Annotated, Literal, get_args
+
+from msgspec import Meta
 
 from nomos.base.errors import BadInput
+from nomos.base.fields import check_fields, choice, figure, length, yes
 from nomos.base.language import tr
-from nomos.base.units import length_text, range_text
 
 # The name of a record in `systems`; `check_system` there refuses what is none.
 System = str
 USUAL_SYSTEM: System = "kento"
 MarkKind = Literal["none", "crosses", "rings", "verniers"]
 MARK_KINDS: tuple[MarkKind, ...] = get_args(MarkKind)
+REGISTRATION, TOLERANCE = tr("Registration"), tr("Tolerance")
+
+
+def _part(label: str, tip: str) -> Meta:
+    """A part of the error, +- mm."""
+    return length(label, tip, 0, 5, step=0.05, digits=2, unset=tr("as usual"), undo=TOLERANCE)
+
+
+def _growth(label: str, tip: str) -> Meta:
+    """A part of the error that grows with the sheet, +- per cent."""
+    return figure(label, tip, "%", 0, 5, step=0.01, digits=3, unset=tr("as usual"), undo=TOLERANCE)
 
 
 class RegisterError(BadInput):
@@ -30,12 +43,48 @@ class PinSettings:
     stock_mm : the piece of board the parts are cut from.
     """
 
-    pairs: int = 2
-    taped: bool = True
-    clearance_mm: float = 0.1
-    kerf_mm: float = 0.2
-    board_mm: float = 2.0
-    stock_mm: tuple[float, float] = (300.0, 200.0)
+    pairs: Annotated[
+        int,
+        choice(
+            tr("Pins"), tr("Three pairs for a large or floppy sheet."),
+            ((2, tr("two pairs")), (3, tr("three pairs"))), undo=REGISTRATION,
+        ),
+    ] = 2  # fmt: skip
+    taped: Annotated[
+        bool,
+        yes(
+            tr("Tabs taped on, not punched"), tr("The sheet itself is not punched: it carries taped tabs."),
+            undo=REGISTRATION,
+        ),
+    ] = True  # fmt: skip
+    clearance_mm: Annotated[
+        float,
+        length(
+            tr("Clearance, each side"), tr("Between a pin and its hole, on each side."), 0, 1, step=0.05,
+            digits=2, undo=REGISTRATION,
+        ),
+    ] = 0.1  # fmt: skip
+    kerf_mm: Annotated[
+        float,
+        length(
+            tr("Kerf of the cutter"), tr("What the cutter takes away along its line."), 0, 3, step=0.05,
+            digits=2, undo=REGISTRATION,
+        ),
+    ] = 0.2  # fmt: skip
+    board_mm: Annotated[
+        float,
+        length(
+            tr("Board of the pins"), tr("How thick the board is that the pins are cut from."), 0.3, 10,
+            step=0.1, undo=REGISTRATION,
+        ),
+    ] = 2.0  # fmt: skip
+    stock_mm: Annotated[
+        tuple[float, float],
+        length(
+            tr("Board to cut from"), tr("The piece of board that tabs and pins are cut from."), 60, 3000,
+            step=10, sides=(tr("Board to cut from, width"), tr("Board, height")), undo=REGISTRATION,
+        ),
+    ] = (300.0, 200.0)  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -46,8 +95,19 @@ class JigSettings:
     thickness_mm : of the block; lino is commonly 3.2 mm (1/8 in).
     """
 
-    block_mm: tuple[float, float] | None = None
-    thickness_mm: float = 3.2
+    block_mm: Annotated[
+        tuple[float, float],
+        length(
+            tr("Block"), tr("Of the block you have."), 5, 2000, unset=tr("as needed"),
+            sides=(tr("A side of the block"), tr("A side of the block")), undo=REGISTRATION,
+        ),
+    ] | None = None  # fmt: skip
+    thickness_mm: Annotated[
+        float,
+        length(
+            tr("Thickness of the block"), tr("Lino is commonly 3.2 mm."), 1, 60, step=0.1, undo=REGISTRATION
+        ),
+    ] = 3.2
 
 
 Hand = Literal["practised", "beginner"]
@@ -60,13 +120,39 @@ class BudgetSettings:
     hand : whose figures the defaults are.
     """
 
-    seating_mm: float | None = None
-    block_mm: float | None = None
-    cutting_mm: float | None = None
-    transfer_mm: float | None = None
-    growth_along_pct: float | None = None
-    growth_across_pct: float | None = None
-    hand: Hand = "practised"
+    seating_mm: Annotated[
+        float,
+        _part(
+            tr("Seating of the sheet"),
+            tr("How far a sheet lies from the notches or stops on 95 of 100 pulls."),
+        ),
+    ] | None = None  # fmt: skip
+    block_mm: Annotated[
+        float,
+        _part(tr("Seating of the block"), tr("How far the block lies from its place when it is put back.")),
+    ] | None = None  # fmt: skip
+    cutting_mm: Annotated[
+        float, _part(tr("Cutting of notches or stops"), tr("How exactly notches or stops are made."))
+    ] | None = None  # fmt: skip
+    transfer_mm: Annotated[
+        float, _part(tr("Transfer of the drawing"), tr("How exactly the drawing comes onto the block."))
+    ] | None = None  # fmt: skip
+    growth_along_pct: Annotated[
+        float, _growth(tr("Growth along the grain"), tr("How much sheets differ in growth along the grain."))
+    ] | None = None  # fmt: skip
+    growth_across_pct: Annotated[
+        float,
+        _growth(tr("Growth across the grain"), tr("How much sheets differ in growth across the grain.")),
+    ] | None = None  # fmt: skip
+    hand: Annotated[
+        Hand,
+        choice(
+            tr("Whose hand"), tr("Whose usual figures the parts of the error are."),
+            (("practised", tr("Practised hand")), ("beginner", tr("First edition"))), bare=True,
+            level="usual",
+            undo=TOLERANCE,
+        ),
+    ] = "practised"  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -79,12 +165,37 @@ class RegisterSettings:
     """
 
     system: System = USUAL_SYSTEM
-    side: Literal["long", "short"] | None = None
+    side: Annotated[
+        Literal["long", "short"] | None,
+        choice(
+            tr("Along the printer"), tr("The edge of the block that lies towards you."),
+            (
+                (None, tr("the lower edge")), ("long", tr("the long side")), ("short", tr("the short side")),
+            ),
+            undo=REGISTRATION,
+        ),
+    ] = None  # fmt: skip
     pins: PinSettings = PinSettings()
     jig: JigSettings = JigSettings()
     budget: BudgetSettings = BudgetSettings()
-    marks: MarkKind = "none"
-    damp: bool = False
+    marks: Annotated[
+        MarkKind,
+        choice(
+            tr("Marks in the margin"), tr("Marks that print with every block, to measure proofs by."),
+            (
+                ("none", tr("none")), ("rings", tr("dots")), ("crosses", tr("crosses")),
+                ("verniers", tr("verniers")),
+            ),
+            undo=REGISTRATION,
+        ),
+    ] = "none"  # fmt: skip
+    damp: Annotated[
+        bool,
+        yes(
+            tr("Printed on damp paper"), tr("Damp paper grows, and shrinks as it dries."), level="usual",
+            undo=REGISTRATION,
+        ),
+    ] = False  # fmt: skip
 
 
 def check_settings(settings: RegisterSettings) -> None:
@@ -94,35 +205,7 @@ def check_settings(settings: RegisterSettings) -> None:
     ------
     RegisterError : with what is wrong and what to do.
     """
-    pins, jig, budget = settings.pins, settings.jig, settings.budget
-    if pins.pairs not in (2, 3):
-        raise RegisterError(tr("Pins come in two or three pairs."))
-    figures: list[tuple[float | None, float, float, str]] = [
-        (pins.clearance_mm, 0, 1, tr("the clearance of the pins")),
-        (pins.kerf_mm, 0, 3, tr("the cutter's kerf")),
-        (pins.board_mm, 0.3, 10, tr("the board of the pins")),
-        (min(pins.stock_mm), 60, 3000, tr("a side of the board the pins are cut from")),
-        (jig.thickness_mm, 1, 60, tr("the block's thickness")),
-        (budget.seating_mm, 0, 5, tr("the seating of the sheet")),
-        (budget.block_mm, 0, 5, tr("the seating of the block")),
-        (budget.cutting_mm, 0, 5, tr("the cutting")),
-        (budget.transfer_mm, 0, 5, tr("the transfer")),
-    ]
-    for value, least, most, what in figures:
-        if value is not None and not least <= value <= most:
-            raise RegisterError(
-                tr(
-                    "{value} for {what} does not work: choose {least}.",
-                    value=length_text(value, None),
-                    what=what,
-                    least=range_text(least, most),
-                )
-            )
-    for value in (budget.growth_along_pct, budget.growth_across_pct):
-        if value is not None and not 0 <= value <= 5:
-            raise RegisterError(tr("Growth of {value:g} % does not work: choose 0 to 5 %.", value=value))
-    if jig.block_mm is not None and not all(5 <= side <= 2000 for side in jig.block_mm):
-        raise RegisterError(tr("A side of the block must be {range}.", range=range_text(5, 2000)))
+    check_fields(settings, lambda _name, reason: RegisterError(reason))
 
 
 # Paper lighter than this hangs and cannot be pushed into corners, lighter than the second is seen

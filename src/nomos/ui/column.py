@@ -13,7 +13,6 @@ from nomos.ui.frame.looks import STATION_OF_LOOK
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
 from nomos.ui.frame.station import StationPresenter, Wishes
-from nomos.ui.frame.tips import give_tips
 from nomos.ui.stations import TABLE, make
 
 
@@ -36,7 +35,6 @@ class Column(QStackedWidget):
         """A station, made if it is not there yet."""
         if station not in self._made:
             made = self._made[station] = make(station, self._hand, self.wishes)
-            give_tips(made.widget)
             if not made.in_middle:
                 self.addWidget(made.widget)
             if isinstance(made.widget, Answers):

@@ -1,18 +1,16 @@
 """Turns what the hand wants into edits and jobs, and says when the window has to show something else."""
 
-from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.project import Project, Station
 from nomos.project.blocks.pulls import moved_impression
 from nomos.separation.touch import Touch
 from nomos.ui.files import Files
-from nomos.ui.frame.document import Document, Edit
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.sheet_view import card_height, on_print
 from nomos.ui.frame.state import Marked, Shown, UiState
@@ -43,7 +41,7 @@ class Controller(QObject):
 
     def __init__(
         self,
-        document: Document,
+        editor: Editor,
         keeper: ProofKeeper,
         files: Files,
         planner: Planner,
@@ -58,56 +56,41 @@ class Controller(QObject):
         inker: Inker,
     ) -> None:
         super().__init__()
+        self.editor, self.document = editor, editor.document
         self.designer, self.inker = designer, inker
-        self.document, self.keeper, self.files = document, keeper, files
+        self.keeper, self.files = keeper, files
         self.planner, self.hands, self.methods, self.inkroom = planner, hands, methods, inkroom
         self.orderer, self.registrar = orderer, registrar
         self.crafter, self.bencher = crafter, bencher
-        self.state = UiState()
-        self.fields, self.blocks, self.inks, self.places = (
-            Fields(self),
-            BlockEdits(self),
-            InkEdits(self),
-            Places(self),
-        )
-        document.changed.connect(self._project_changed)
+        self.fields = Fields(editor, keeper, designer, methods)
+        self.blocks = BlockEdits(editor, keeper, files, planner, methods)
+        self.inks, self.places = InkEdits(editor), Places(editor)
+        editor.document.changed.connect(self._project_changed)
+        editor.message.connect(self.told)
+        editor.state_changed.connect(self.shown)
         keeper.changed.connect(self.shown)
         keeper.failed.connect(self.told)
-        files.changed.connect(self.shown)
-        files.told.connect(self.told)
         files.opened.connect(self.go_to)
         designer.opened.connect(self.go_to)
-        designer.changed.connect(self.shown)
-        designer.told.connect(self.told)
-        planner.changed.connect(self.shown)
-        planner.told.connect(self.told)
-        hands.told.connect(self.told)
-        methods.told.connect(self._refused)
-        orderer.told.connect(self.told)
-        orderer.changed.connect(self.shown)
-        registrar.told.connect(self.told)
-        registrar.changed.connect(self.shown)
-        inker.zone_made.connect(lambda zone: self.set_state(zone=zone))
-        for helper in (crafter, bencher, inker):
+        for helper in (
+            files, designer, planner, hands, methods, orderer, registrar, crafter, bencher, inker, inkroom,
+        ):  # fmt: skip
             helper.told.connect(self.told)
             helper.changed.connect(self.shown)
+        inker.zone_made.connect(lambda zone: self.set_state(zone=zone))
         bencher.scan_requested.connect(registrar.scan_demo)
-        inkroom.told.connect(self.told)
-        inkroom.changed.connect(self.shown)
         inkroom.card_opened.connect(lambda: self.show("card"))
 
     # What the window has in its hand
 
+    @property
+    def state(self) -> UiState:
+        """What is chosen, and what is looked at."""
+        return self.editor.state
+
     def set_state(self, **changes: Any) -> None:
         """Have something else in the hand, or look at something else: fields of `UiState`."""
-        self.state = replace(self.state, **changes)
-        self.hands.pull, self.orderer.state = self.state.pull, self.state
-        self.methods.state = self.inkroom.state = self.registrar.state = self.inker.state = self.state
-        self.shown.emit()
-
-    def _refused(self, problem: str) -> None:
-        self.told.emit(problem)
-        self.shown.emit()
+        self.editor.set_state(**changes)
 
     def _project_changed(self, _before: Project | None, after: Project | None) -> None:
         ids = {impression.id for impression in after.impressions} if after else set()
@@ -160,13 +143,12 @@ class Controller(QObject):
         if pull is not None and pull not in ids:
             # Chosen on a list that has not followed the project yet: the pull is gone.
             return
-        self.state = replace(self.state, paper_chosen=False, zone=int(zone or 0))
         last = len(ids)
-        if pulls is None:
-            self.set_state(pull=pull)
-        else:
+        chosen: dict[str, Any] = {"pull": pull, "paper_chosen": False, "zone": int(zone or 0)}
+        if pulls is not None:
             shown = "print" if self.state.shown in ("flat", "sketch") else self.state.shown
-            self.set_state(pull=pull, pulls=None if pulls == last else pulls, shown=shown)
+            chosen |= {"pulls": None if pulls == last else pulls, "shown": shown}
+        self.set_state(**chosen)
 
     def step_view(self, step: int) -> None:
         """Look at the sheet one pull earlier or later; before the first pull it is bare paper."""
@@ -241,19 +223,9 @@ class Controller(QObject):
 
     # Edits
 
-    def edit(self, text: str, change: Edit, *, merge_key: object = None) -> None:
-        """Apply an edit; what cannot be is said, and nothing changes."""
-        try:
-            self.document.apply(text, change, merge_key=merge_key)
-        except BadInput as error:
-            self.told.emit(str(error))
-            self.shown.emit()
-
-    # Correcting the design by pointing
-
     def move_pull(self, pull: str, place: int, gesture: int) -> None:
         """Move an impression on the ladder."""
-        self.edit(tr("Print order"), lambda p: moved_impression(p, pull, place), merge_key=("order", gesture))
+        self.editor.apply(tr("Print order"), lambda p: moved_impression(p, pull, place), ("order", gesture))
         project = self.document.project
         if project is not None:
             places = [impression.id for impression in project.impressions]
@@ -265,7 +237,7 @@ class Controller(QObject):
         if project is None or self.state.pull is None:
             return
         place = [impression.id for impression in project.impressions].index(self.state.pull)
-        self.on_pull(tr("Print order"), lambda p, pull: moved_impression(p, pull, place + step))
+        self.editor.on_pull(tr("Print order"), lambda p, pull: moved_impression(p, pull, place + step))
 
     def drag(self, handle: str, dx_mm: float, dy_mm: float, gesture: int) -> None:
         """Drag a handle on the sheet: the chosen block's, or an end of a graded zone."""
@@ -273,16 +245,3 @@ class Controller(QObject):
             self.places.drag_handle(dx_mm, dy_mm, gesture)
         else:
             self.methods.drag_grade(handle, dx_mm, dy_mm, gesture)
-
-    def on_pull(self, text: str, change: Callable[[Project, str], Project], merge_key: object = None) -> None:
-        pull = self.state.pull
-        if pull is not None:
-            self.edit(text, lambda p: change(p, pull), merge_key=merge_key)
-
-    def on_block(self, text: str, change: Callable[[Project, str], Project]) -> None:
-        self.on_pull(text, lambda p, pull: change(p, p.impression(pull).block))
-
-    def on_ink(self, text: str, change: Callable[[Project, str], Project], merge_key: object = None) -> None:
-        key = None if merge_key is None else (merge_key, self.state.pull, self.state.zone)
-        zone = self.state.zone
-        self.on_pull(text, lambda p, pull: change(p, p.impression(pull).zones[zone].ink), key)

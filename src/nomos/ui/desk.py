@@ -7,6 +7,7 @@ from PyQt6.QtCore import QSettings
 from nomos.ui.controller import Controller
 from nomos.ui.files import Files
 from nomos.ui.frame.document import Document
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.garbage import Collector
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
@@ -49,20 +50,21 @@ class Desk:
 def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     """Wire the window. questions : None asks with dialogs over the window."""
     document, runner = Document(), JobRunner()
+    editor = Editor(document)
     runner.owner = lambda: document.session
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
     designer = Designer(document, runner)
     files = Files(document, runner, keeper, dialogs, designer)
-    planner, hands = Planner(document, runner, keeper), Hands(document, runner, keeper, dialogs)
-    methods = Methods(document, runner, keeper)
-    orderer = Orderer(document, runner, keeper, dialogs)
-    inkroom = InkRoom(document, runner, keeper, dialogs)
-    registrar = Registrar(document, runner, keeper, dialogs)
-    crafter, bencher = Crafter(document, runner, keeper, dialogs), Bencher(document, runner, keeper)
+    planner, hands = Planner(document, runner, keeper), Hands(editor, runner, keeper, dialogs)
+    methods = Methods(editor, runner, keeper, dialogs)
+    orderer = Orderer(editor, runner, keeper, dialogs)
+    inkroom = InkRoom(editor, runner, keeper, dialogs)
+    registrar = Registrar(editor, runner, keeper, dialogs)
+    crafter, bencher = Crafter(editor, runner, keeper, dialogs), Bencher(document, runner, keeper)
     controller = Controller(
-        document, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
-        designer, Inker(document, runner, keeper, dialogs),
+        editor, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
+        designer, Inker(editor, runner, keeper, dialogs),
     )  # fmt: skip
     bencher.log_read = lambda: files.log_read
     guard = PrintedGuard(document, bencher.book, dialogs)

@@ -117,7 +117,7 @@ def _walk_bench(desk: Desk, folder: Path) -> None:
 def _walk_register(desk: Desk, folder: Path) -> None:
     """The parts of the Register station: the tolerance, a scanned proof, practice, and tabs on pins."""
     station, registrar = desk.window.at("register"), desk.controller.registrar
-    registrar.set_register(marks="rings")
+    desk.controller.editor.set("register.marks", "rings")
     for part in ("tolerance", "proofs", "practice"):
         station.turn_to(part)
         settle(desk)
@@ -128,7 +128,7 @@ def _walk_register(desk: Desk, folder: Path) -> None:
             _save_picture(desk, folder / f"station-5-register-{part}.png")
     desk.document.stack.undo()
     station.turn_to("system")
-    registrar.set_register(system="pins")
+    registrar.choose_system("pins")
     settle(desk)
     _save_picture(desk, folder / "station-5-register-pins.png")
     desk.document.stack.undo()

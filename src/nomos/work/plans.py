@@ -5,7 +5,7 @@ from typing import ClassVar, Literal
 
 from nomos.base.language import tr
 from nomos.base.progress import Part, Progress, show
-from nomos.carving import FACTS
+from nomos.carving import MATERIALS
 from nomos.carving.effort import rough_hours
 from nomos.carving.materials import tools_for
 from nomos.project import Project
@@ -143,7 +143,8 @@ class Plans:
 def _figures(project: Project, borders: Borders, plan: Plan, wanted: Wanted) -> PlanFigures:
     costs, craft = plan_costs(project, borders, plan, keep_key=wanted.keep_key), project.craft
     hours = rough_hours(
-        costs.outline_mm, costs.clear_area_mm2, tools_for(craft.material, craft.tools), FACTS[craft.material],
+        costs.outline_mm, costs.clear_area_mm2, tools_for(craft.material, craft.tools),
+        MATERIALS[craft.material],
         craft.factor,
     )  # fmt: skip
     return PlanFigures(hours, days_needed(with_plan(project, plan, keep_key=wanted.keep_key)))

@@ -8,10 +8,10 @@ from numpy.typing import NDArray
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.base.units import length_text, number
+from nomos.edition.inking_tools import INKING_TOOLS
 from nomos.project.check.cutting import free_page
 from nomos.project.model import Impression, Outline, Project, Zone
 from nomos.project.model.finding import Finding
-from nomos.project.model.project import Tool
 from nomos.project.sheet.laying import LaidSheet, impressions_to_lay, lay_sheet, zone_places
 from nomos.project.sheet.masks import CutBlocks, coarse
 from nomos.separation import outlines
@@ -22,11 +22,6 @@ _PIXELS = 500_000
 WORTH_MM = 2.0
 # So narrow a part of the edge may be tighter than what is said (chosen by us, no source).
 _TIGHT_SHARE = 0.5
-# Room between two inks that a tool needs, as a share of what the workshop's roller does; from memory.
-_ROOM_SHARE: dict[Tool, float] = {
-    "roller": 1.0, "half roller": 1.0, "small roller": 0.5, "dabber": 0.25, "brush": 0.15,
-    "brush and paste": 0.15,
-}  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -184,7 +179,9 @@ def _too_near(project: Project, blocks: CutBlocks, pull: Impression) -> list[Fin
             apart = np.where(there, far, np.inf)
             y, x = np.unravel_index(int(apart.argmin()), apart.shape)
             gap = max(float(apart[y, x]) - 1.0, 0.0) / blocks.px_per_mm
-            need = project.workshop.clearance_mm * max(_ROOM_SHARE[one.tool], _ROOM_SHARE[other.tool])
+            need = project.workshop.clearance_mm * max(
+                INKING_TOOLS[each.tool].room_share for each in (one, other)
+            )
             place = project.image.left + x / blocks.px_per_mm, project.image.top + y / blocks.px_per_mm
             if gap < need and (tightest is None or gap - need < tightest[0] - tightest[1]):
                 tightest = gap, need, one, other, (float(place[0]), float(place[1]))

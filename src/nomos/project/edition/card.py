@@ -4,10 +4,12 @@ from dataclasses import dataclass
 
 from nomos.base.language import opened, tr, within
 from nomos.base.units import length_text, number
+from nomos.edition.inking_tools import INKING_TOOLS
+from nomos.edition.pressings import PRESSINGS
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS, cues_of, damp_cues, handling, slab_cautions
+from nomos.project.edition.cues import cues_of, damp_cues, handling, slab_cautions
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
@@ -80,7 +82,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
         tr("{layer} of {count}: {id}", layer=layer + 1, count=count, id=project.pull_name(pull.id)),
         zones,
         amount,
-        PRINTING_WORDS[pull.printing] if pull.printing else "",
+        PRESSINGS[pull.printing].how if pull.printing else "",
         _packing(project, blocks, pull),
         _checks(project, pull),
         _lay_text(project, pull),
@@ -143,8 +145,8 @@ def _where(project: Project, zone: Zone, *, first: bool) -> str:
 
 
 def _tool(project: Project, zone: Zone) -> str:
-    word = TOOL_WORDS[zone.tool]
-    return f"{word} {length_text(project.craft.roller_mm, 0)}" if zone.tool == "roller" else word
+    tool = INKING_TOOLS[zone.tool]
+    return f"{tool.name} {length_text(project.craft.roller_mm, 0)}" if tool.usual else tool.name
 
 
 def _graded(zone: Zone) -> str:

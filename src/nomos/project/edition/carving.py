@@ -12,7 +12,7 @@ from nomos.base.language import opened, tr, within
 from nomos.base.parallel import map_threads
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.base.units import counted, length_text, lengths_text, listed, number
-from nomos.carving import FACTS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
+from nomos.carving import MATERIALS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
 from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import tools_for
 from nomos.carving.transfer import CHISEL_CAUTION, KNIFE_CAUTION, MAT_CAUTION, SOLVENT_CAUTION
@@ -35,7 +35,7 @@ _CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
 _SPECK_MM2, _LONELY_MM = 0.8, 8.0
 # The board has to stay whole under the deepest cut (chosen by us).
 _FLOOR_MM = 0.8
-_HARD: Material = "hard wood"
+_THIN_MM = 2.5
 
 
 @dataclass(frozen=True, eq=False)
@@ -103,7 +103,7 @@ def _in_print_order(project: Project) -> list[Block]:
 
 def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None) -> CarvedBlock:
     craft, material = project.craft, material_of(project, block.id)
-    facts = FACTS[material]
+    facts = MATERIALS[material]
     facts = dataclasses.replace(
         facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5))
     )
@@ -150,7 +150,7 @@ def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
 def _finest_help(project: Project, carved: CarvedBlock) -> str:
     """What the material and the tools can do of the kind that is too fine, and what to do."""
     material = material_of(project, carved.block)
-    facts = FACTS[material]
+    facts = MATERIALS[material]
     if carved.finest_kind == "narrow channel":
         wide = length_text(_channel_mm(project, carved.block), 2)
         return tr(
@@ -180,7 +180,7 @@ def _channel_mm(project: Project, block_id: str) -> float:
     """The narrowest channel that the block's material and the finest tool allow."""
     material = material_of(project, block_id)
     finest = min(tool.width_mm for tool in tools_for(material, project.craft.tools))
-    return max(FACTS[material].channel_mm, finest if finest > 0.3 else 0.3)
+    return max(MATERIALS[material].channel_mm, finest if finest > 0.3 else 0.3)
 
 
 def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple[Finding, ...]:
@@ -198,7 +198,7 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                 tr("Glue it to a flat board before it is cut."),
             )
         )
-    if craft.material == "lino" and craft.thickness_mm < 2.5:
+    if MATERIALS[craft.material].backed and craft.thickness_mm < _THIN_MM:
         found.append(
             Finding(
                 "could show",
@@ -251,13 +251,16 @@ def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
 
 def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
     """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
-    own = FACTS[material_of(project, carved.block)]
-    if carved.finest_kind != "thin line" or FACTS[_HARD].line_mm >= own.line_mm:
+    own = MATERIALS[material_of(project, carved.block)]
+    hard = next(
+        (name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None
+    )
+    if carved.finest_kind != "thin line" or hard is None:
         return None
     name = project.block(carved.block).name
     return Cure(
-        tr("Cut {name} in {hard}", name=name, hard=tr(_HARD)),
-        lambda project: with_material(project, carved.block, _HARD),
+        tr("Cut {name} in {hard}", name=name, hard=MATERIALS[hard].said),
+        lambda project: with_material(project, carved.block, hard),
     )
 
 
@@ -334,7 +337,7 @@ def boards_plan(project: Project) -> CuttingPlan:
         named,
         craft.boards,
         craft.saw_mm,
-        turning=not any(FACTS[material_of(project, block.id)].grained for block in project.blocks),
+        turning=not any(MATERIALS[material_of(project, block.id)].grained for block in project.blocks),
     )
 
 

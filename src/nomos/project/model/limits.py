@@ -1,10 +1,12 @@
 """What the figures of a project are when nothing is said, and how far they may go."""
 
+from typing import Annotated
+
 from msgspec import Meta
 
-from nomos.base.units import LARGEST_MM, SMALLEST_MM
-from nomos.colour.trapping import LOOSEST, TIGHTEST
 from nomos.colour.vehicles import VEHICLES
+
+Digest = Annotated[str, Meta(pattern="^[0-9a-f]{64}$")]
 
 # What an ink is carried by where nothing is said.
 USUAL_VEHICLE = next(iter(VEHICLES))
@@ -31,37 +33,3 @@ THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
 KERF_MM, GRIP_MM, NECK_MM = 0.6, 10.0, 3.0
 # How untrue a board cut by hand may be; chosen by us, no source: measure it.
 UNTRUE_MM = 0.5
-
-BOUNDS: dict[str, tuple[float, float]] = {
-    "side_mm": (SMALLEST_MM, LARGEST_MM),
-    "trap_mm": (0, LARGEST_TRAP_MM),
-    "seam_de00": (0, 100),
-    "tolerance_mm": (0, LARGEST_TOLERANCE_MM),
-    "fineness_mm": (0.1, 10),
-    "clearance_mm": (0, 200),
-    "most_zones": (1, 20),
-    "grip_mm": (0, 100),
-    "neck_mm": (0.1, 50),
-    "untrue_mm": (0, 20),
-    "sheets": (1, 100_000),
-    "film_g_m2": (0.1, 500),
-    "slab_g": (0, 10_000),
-    "waste": (0, 0.9),
-    "contour_mm": (THINNEST_LINE_MM, WIDEST_LINE_MM),
-    "kerf_mm": (0, 5),
-    "share": (0, 1),
-    "curve": (0.2, 5),
-    "edge_mm": (0.5, 500),
-    "soft_mm": (0, 100),
-    "packing_sheets": (0, 50),
-    "tack": (LOOSEST, TIGHTEST),
-    "drying_h": (0, 10_000),
-    "modifier_pct": (0, 90),
-    "step_pct": (0.1, 50),
-}
-
-
-def bounded(name: str) -> Meta:
-    """The bounds of a figure as the schema says them; the checks refuse what lies beyond, in words."""
-    least, most = BOUNDS[name]
-    return Meta(extra_json_schema={"minimum": least, "maximum": most})

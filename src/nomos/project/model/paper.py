@@ -1,15 +1,18 @@
 """The sheet that is printed on."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Literal, get_args
 
 from msgspec import Meta, Struct
 
+from nomos.base.fields import choice, figure, length
+from nomos.base.language import opened, tr
+from nomos.base.units import LARGEST_MM, SMALLEST_MM
 from nomos.colour import Lab
-from nomos.colour.layering import USUAL_KIND, PaperKind
+from nomos.colour.layering import PAPER_KINDS, USUAL_KIND, PaperKind
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import Surface
-from nomos.project.model.limits import bounded
 
+SHEET, PAPER = tr("Sheet"), tr("Paper")
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
 
 
@@ -24,12 +27,56 @@ class Paper(Struct, frozen=True, forbid_unknown_fields=True):
 
     name: str
     lab: Lab
-    width_mm: Annotated[float, bounded("side_mm")]
-    height_mm: Annotated[float, bounded("side_mm")]
+    width_mm: Annotated[
+        float,
+        length(
+            tr("Sheet width"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET
+        ),
+    ]
+    height_mm: Annotated[
+        float,
+        length(
+            tr("Sheet height"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET
+        ),
+    ]
     reflectance: Bands | None = None
-    surface: Surface = "smooth"
-    kind: PaperKind = USUAL_KIND
-    weight_gsm: float | None = None
+    surface: Annotated[
+        Surface,
+        choice(
+            tr("Face of the paper"),
+            tr("On a smooth face a solid covers all of the paper, on a rough one it leaves the hollows open."),
+            tuple((word, tr("{word} face", word=opened(tr(word)))) for word in get_args(Surface)), bare=True,
+            undo=PAPER,
+        ),
+    ] = "smooth"  # fmt: skip
+    kind: Annotated[
+        PaperKind,
+        choice(
+            tr("Kind of paper"),
+            tr("On a coated paper inks keep their strength; into an absorbent one they sink and are duller."),
+            tuple((word, opened(tr(word))) for word in PAPER_KINDS), bare=True, level="usual", undo=PAPER,
+        ),
+    ] = USUAL_KIND  # fmt: skip
+    weight_gsm: Annotated[
+        float,
+        figure(
+            tr("Weight"), tr("Of the paper, grams a square metre."), "g/m²", 0, 2000, step=10, digits=0,
+            zero_unsets=True, unset=tr("not known"), level="usual", undo=PAPER,
+        ),
+    ] | None = None  # fmt: skip
     thickness_mm: float | None = None
-    grain: Literal["height", "width"] = "height"
-    growth: tuple[float, float] = (0.2, 1.0)
+    grain: Annotated[
+        Literal["height", "width"],
+        choice(
+            tr("Grain"), tr("The paper grows most across its grain."),
+            (("height", tr("Grain runs up")), ("width", tr("Grain runs across"))), bare=True, undo=PAPER,
+        ),
+    ] = "height"  # fmt: skip
+    growth: Annotated[
+        tuple[float, float],
+        figure(
+            tr("Growth when damp"),
+            tr("How much the paper grows when it is damped: more across its grain than along it."), "%", 0,
+            20, step=0.1, undo=PAPER, sides=(tr("Damp, along the grain"), tr("Damp, across it")),
+        ),
+    ] = (0.2, 1.0)  # fmt: skip

@@ -6,6 +6,7 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.trapping import FILM
 from nomos.colour.vehicles import VEHICLES
+from nomos.edition.inking_tools import INKING_TOOLS
 from nomos.order.calendar import Calendar, Run, drying_hours, plan_days
 from nomos.order.shortening import with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
@@ -19,7 +20,7 @@ from nomos.project.model.sheets import planned_sheets
 A_MONDAY = date(2024, 1, 1)
 # Minutes a pull that each further inked zone, each wiped place, a graded roller and paste take beyond a
 # plain one; chosen by us, the log's pace tells better.
-_ZONE_MIN, _WIPE_MIN, _GRADE_MIN, _PASTE_MIN = 1.5, 1.0, 0.5, 1.0
+_ZONE_MIN, _WIPE_MIN, _GRADE_MIN = 1.5, 1.0, 0.5
 # Oil dries by air alone where it cannot sink in: on a film of ink by so much slower (from memory).
 _ON_INK = 1.25
 
@@ -81,7 +82,7 @@ def pull_minutes(project: Project, pull: Impression) -> float:
     minutes = project.times.pull_min + _ZONE_MIN * (len(inked) - 1)
     minutes += _WIPE_MIN * sum(zone.bare == "wiped" for zone in pull.zones)
     minutes += _GRADE_MIN * sum(zone.grade is not None for zone in inked)
-    return minutes + _PASTE_MIN * sum(zone.tool == "brush and paste" for zone in inked)
+    return minutes + sum(INKING_TOOLS[zone.tool].more_min for zone in inked)
 
 
 def first_day(project: Project, today: date) -> date:

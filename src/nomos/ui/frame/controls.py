@@ -6,6 +6,7 @@ from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPaintEvent, QValidator
 from PyQt6.QtWidgets import (
     QButtonGroup,
+    QCheckBox,
     QComboBox,
     QDoubleSpinBox,
     QGridLayout,
@@ -22,7 +23,7 @@ from nomos.base.language import tr
 from nomos.base.units import length_text, number, parse_length, shown_unit
 from nomos.ui.frame import theme
 from nomos.ui.frame.flow import FlowLayout
-from nomos.ui.frame.tips import give_tip
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.words import WRAPPED, WordsButton, lines_of
 
 
@@ -40,19 +41,19 @@ def label(text: str = "", *, kind: str = "text") -> QLabel:
     return made
 
 
-def button(text: str, *, plain: bool = False) -> QPushButton:
-    """A button with words; plain ones look like a link."""
+def button(text: str, *, tip: str = "", plain: bool = False) -> QPushButton:
+    """A button with words, and what it does in a sentence; plain ones look like a link."""
     made = WordsButton(text)
     policy = QSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Minimum)
     policy.setHeightForWidth(True)
     made.setSizePolicy(policy)
     made.setProperty("plain", plain)
-    give_tip(made, text)
+    set_tip(made, tip)
     made.setAutoDefault(False)
     return made
 
 
-_LEAST_LIST = 96
+LEAST_LIST = 96
 # A step of 1 mm is one of 0.05 in where lengths are read in inches.
 _INCH_STEP_MM = 1.27
 
@@ -62,9 +63,10 @@ class NameField(QLineEdit):
 
     given = pyqtSignal(str)
 
-    def __init__(self, accessible_name: str) -> None:
+    def __init__(self, accessible_name: str, tip: str = "") -> None:
         super().__init__()
         self.setAccessibleName(accessible_name)
+        set_tip(self, tip)
         self.setMaxLength(60)
         self.editingFinished.connect(self._give)
 
@@ -77,6 +79,13 @@ class NameField(QLineEdit):
         if self.isModified():
             self.setModified(False)
             self.given.emit(self.text())
+
+
+def check_box(text: str, tip: str) -> QCheckBox:
+    """Yes or no, and what it is for."""
+    made = QCheckBox(text.replace("&", "&&"))
+    set_tip(made, tip)
+    return made
 
 
 class NumberBox(QDoubleSpinBox):
@@ -160,16 +169,16 @@ class Fields(QWidget):
         self._grid.setVerticalSpacing(theme.scaled(5))
         self._grid.setColumnStretch(0, 1)
 
-    def add(self, text: str, control: QWidget) -> None:
-        """One more row."""
+    def add(self, text: str, control: QWidget, tip: str) -> None:
+        """One more row: what stands beside the control, and what it is for."""
         row = self._grid.rowCount()
         name = label(text)
         name.setBuddy(control)
         control.setAccessibleName(text)
-        give_tip(control, text)
+        set_tip(control, tip)
         if isinstance(control, QComboBox):
             # Long entries are read in the open list; the column must not be wider for them.
-            control.setMinimumWidth(theme.scaled(_LEAST_LIST))
+            control.setMinimumWidth(theme.scaled(LEAST_LIST))
         self._grid.addWidget(name, row, 0)
         self._grid.addWidget(control, row, 1)
 
@@ -234,13 +243,13 @@ class Figures(QWidget):
 class Aside(QWidget):
     """Prose that is there to be asked for: a word, and below it the text once the word is pressed."""
 
-    def __init__(self, word: str) -> None:
+    def __init__(self, word: str, tip: str) -> None:
         super().__init__()
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(theme.scaled(2))
         self._word, self._text = word, label(kind="quiet")
-        self.opener = button("", plain=True)
+        self.opener = button("", tip=tip, plain=True)
         self.opener.setProperty("fold", True)
         self.opener.setCheckable(True)
         self.opener.clicked.connect(self._open)
@@ -266,13 +275,14 @@ class Choice(QWidget):
 
     chosen = pyqtSignal(str)
 
-    def __init__(self, options: Sequence[tuple[str, str]]) -> None:
+    def __init__(self, options: Sequence[tuple[str, ...]], tip: str = "") -> None:
+        """options : value, words, and where it needs one a tip of its own. tip : of all the others."""
         super().__init__()
         row = FlowLayout(self, theme.scaled(4))
         self._group = QButtonGroup(self)
         self._buttons: dict[str, QPushButton] = {}
-        for value, text in options:
-            made = button(text)
+        for value, text, *own in options:
+            made = button(text, tip=own[0] if own else tip)
             made.setCheckable(True)
             made.setProperty("narrow", True)
             made.clicked.connect(lambda _checked, value=value: self.chosen.emit(value))

@@ -121,7 +121,11 @@ class FindingList(QWidget):
             press.clicked.connect(lambda _checked, asked=cure: self.cure_requested.emit(asked))
             column.addWidget(press, 0, Qt.AlignmentFlag.AlignLeft)
         if row.place_mm is not None:
-            show = button(tr("Show it on the sheet"), plain=True)
+            show = button(
+                tr("Show it on the sheet"),
+                tip=tr("Move the sheet to where it is. N goes to the next."),
+                plain=True,
+            )
             show.clicked.connect(lambda _checked, place=row.place_mm: self.show_requested.emit(*place))
             column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)
         return made

@@ -2,8 +2,8 @@
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.base.errors import BadInput
-from nomos.ui.frame.document import Document, Edit
+from nomos.base.language import tr
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
@@ -17,18 +17,16 @@ class Hand(QObject):
     told = pyqtSignal(str)
     """A sentence for the user."""
 
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
         super().__init__()
-        self._document, self._runner, self._keeper, self._questions = document, runner, keeper, questions
+        self._editor, self._document = editor, editor.document
+        self._runner, self._keeper, self._questions = runner, keeper, questions
 
     def _failed(self, problem: str) -> None:
         self.told.emit(problem)
         self.changed.emit()
 
-    def _edit(self, text: str, change: Edit, merge_key: object = None) -> None:
-        try:
-            self._document.apply(text, change, merge_key=merge_key)
-        except BadInput as error:
-            self._failed(str(error))
+
+def dropped(what: str) -> str:
+    """What is said of work that came too late: the print was changed while it was done."""
+    return tr("{what} was dropped: the print was changed meanwhile. Ask for it once more.", what=what)

@@ -43,11 +43,18 @@ class Preferences(QDialog):
         self.page.addItems(papers)
         self.page.setCurrentText(page)
         fields = Fields()
-        for words, control in (
-            (tr("Size of the text"), self.text), (tr("Light or dark"), self.look),
-            (tr("Lengths in"), self.unit), (tr("Language"), self.language), (tr("Templates on"), self.page),
-        ):  # fmt: skip
-            fields.add(words, control)
+        for words, control, tip in (
+            (tr("Size of the text"), self.text, tr("Of all words in the window.")),
+            (tr("Light or dark"), self.look, tr("How the window looks.")),
+            (tr("Lengths in"), self.unit, tr("Any unit can be typed; they are read in this one.")),
+            (tr("Language"), self.language, tr("Of the window; commands speak English.")),
+            (
+                tr("Templates on"),
+                self.page,
+                tr("The paper that templates are printed on; larger ones come as tiles."),
+            ),
+        ):
+            fields.add(words, control, tip)
         self.kept, self.keep = label(), button(tr("Keep this print's tools, paper and inks"))
         self.carry, self.bring = button(tr("Carry it to a file…")), button(tr("Bring one in…"))
         self.forget = button(tr("Begin new prints without it"), plain=True)

@@ -32,6 +32,8 @@ _WHY = tr(
     "and every page comes out right on this printer."
 )
 
+_BAR = tr("Lay a ruler on the page that was printed: the printer's own error is then put right.")
+
 
 class PrintDialog(QDialog):
     """Asks for pages and prints them; who made it draws them."""
@@ -69,11 +71,11 @@ class PrintDialog(QDialog):
 
     def _lay_out(self) -> None:
         column, page = QVBoxLayout(), Fields()
-        page.add(tr("Paper"), self.paper)
-        page.add(tr("Printer"), self.printer)
+        page.add(tr("Paper"), self.paper, tr("What lies in the printer."))
+        page.add(tr("Printer"), self.printer, tr("Printers that this machine knows."))
         measured = Fields()
-        measured.add(tr("Bar along the page measures"), self.along)
-        measured.add(tr("Bar across it measures"), self.across)
+        measured.add(tr("Bar along the page measures"), self.along, _BAR)
+        measured.add(tr("Bar across it measures"), self.across, _BAR)
         for made in self.blocks.values():
             made.setChecked(True)
         close = button(tr("Close"))

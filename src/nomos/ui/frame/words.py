@@ -7,7 +7,6 @@ from PyQt6.QtGui import QColor, QFont, QFontMetrics, QPaintEvent
 from PyQt6.QtWidgets import QPushButton, QStyle, QStyleOptionButton, QStylePainter
 
 from nomos.ui.frame import theme
-from nomos.ui.frame.tips import give_tip
 
 WRAPPED = int(Qt.TextFlag.TextWordWrap | Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignLeft)
 _TALL = 10_000
@@ -38,10 +37,6 @@ def widest_word(text: str, font: QFont) -> int:
 
 class WordsButton(QPushButton):
     """A button whose words wrap when it is narrower than they are."""
-
-    def setText(self, text: str | None) -> None:
-        super().setText(text)
-        give_tip(self, text or "")
 
     def _around(self) -> QSize:
         """What the button needs beside its words."""

@@ -16,7 +16,6 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBox
 from nomos.base.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
-from nomos.ui.frame.tips import give_tips
 from nomos.ui.stations.bench.note import NoteLine
 from nomos.ui.stations.bench.view import BenchView
 
@@ -201,7 +200,6 @@ class BenchScreen(QWidget):
                 made.setText(f"{opened(tr(view.reasons[place]))}\n{place + 1}")
         self.guide.setText(f"{view.guide}\nG" if view.guide else tr("Try it with simulated devices\nG"))
         self.guide.setVisible((self._guiding or not view.can_pull) and not self._asking)
-        give_tips(self)
         self.update()
 
     def _show_picture(self, view: BenchView) -> None:

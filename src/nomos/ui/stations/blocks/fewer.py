@@ -46,9 +46,14 @@ class FewerPart(QWidget):
         self.source = QComboBox()
         self.source.addItems([text for _, text in SOURCES])
         self.most_box = NumberBox(1, MOST_BLOCKS, unit="", digits=0)
-        self.fields.add(tr("Inks"), self.source)
-        self.fields.add(tr("Blocks"), self.most_box)
-        self.keep = Choice((("keep", tr("The key stays")), ("free", tr("The key is free"))))
+        self.fields.add(tr("Inks"), self.source, tr("Which inks a plan may use."))
+        self.fields.add(tr("Blocks"), self.most_box, tr("The most blocks that a plan may have."))
+        self.keep = Choice(
+            (
+                ("keep", tr("The key stays"), tr("Plans keep the key block as it is.")),
+                ("free", tr("The key is free"), tr("Plans may do without a key.")),
+            )
+        )
         self.wish_title = label(tr("Wishes: choose a colour"), kind="name")
         self.wishes = ColourRows(tr("Wishes"))
         self.wish = Choice(
@@ -56,7 +61,10 @@ class FewerPart(QWidget):
         )
         self.uses_title = label(tr("Inks: click for may, must, must not"), kind="name")
         self.uses = ColourRows(tr("Inks to use"))
-        self.look = button(tr("Look for plans"))
+        self.look = button(
+            tr("Look for plans"),
+            tip=tr("Try all ways to print this with fewer blocks, by what overlaps make."),
+        )
         self.note = label(kind="quiet")
         self.curve, self.enough = PlanCurve(), label()
         self.cards = Cards(tr("Plans"))

@@ -2,9 +2,6 @@
 
 from dataclasses import replace
 
-from PyQt6.QtCore import QObject, pyqtSignal
-
-from nomos.base.errors import BadInput
 from nomos.base.language import tr, within
 from nomos.base.progress import Progress
 from nomos.base.units import length_text, number
@@ -15,36 +12,31 @@ from nomos.project.check.cutting import simpler_block
 from nomos.separation import Mask
 from nomos.separation.freedom import Simpler
 from nomos.separation.touch import Touch, touched
-from nomos.ui.frame.document import Document
+from nomos.ui.frame.editor import Editor
+from nomos.ui.frame.hand import Hand, dropped
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 
 
-class Hands(QObject):
-    """Makes masks and lays them beside the project; the controller says which impression is chosen."""
+class Hands(Hand):
+    """Makes masks of the chosen block and lays them beside the project."""
 
-    told = pyqtSignal(str)
-
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
-        super().__init__()
-        self._document, self._keeper, self._questions = document, keeper, questions
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._simplify = Asker(runner, "simplify", self.told.emit, said=tr("simplifying a block"))
         self._files = Asker(runner, "blocks", self.told.emit, said=tr("writing the blocks"), outlives=True)
         self._reading = Asker(runner, tr("blocks in"), self.told.emit, said=tr("reading the blocks"))
-        self.pull: str | None = None
 
     def _at_hand(self) -> tuple[Project, Proof, str] | None:
         """Project, its proof and the chosen impression, once all three are there."""
         project, proof = self._document.project, self._keeper.proof
         if project is None or proof is None or proof.project is not project:
             return None
-        if self.pull is None:
+        if self._editor.state.pull is None:
             self.told.emit(tr("Choose a block first, on the ladder or in the list."))
             return None
-        return project, proof, self.pull
+        return project, proof, self._editor.state.pull
 
     def touch(self, touch: Touch) -> None:
         """Change the chosen block by a stroke; its points are on the sheet, mm."""
@@ -63,10 +55,7 @@ class Hands(QObject):
             data = mask_to_png(mask)
             self._document.assets[digest(data)] = data
             names[block] = digest(data)
-        try:
-            self._document.apply(text, lambda p: with_drawn(p, names))
-        except BadInput as error:
-            self.told.emit(str(error))
+        self._editor.apply(text, lambda p: with_drawn(p, names))
 
     def simplify(self) -> None:
         """Give the chosen block a shorter outline where nothing is seen of it."""
@@ -81,7 +70,10 @@ class Hands(QObject):
 
         def take(simpler: Simpler) -> None:
             saved = simpler.outline_before_mm - simpler.outline_after_mm
-            if saved < 1 or self._document.project is not project:
+            if self._document.project is not project:
+                self.told.emit(dropped(tr("Simplify a block")))
+                return
+            if saved < 1:
                 self.told.emit(tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name))
                 return
             self._take(tr("Simplify a block"), {block.id: simpler.mask})
@@ -120,6 +112,8 @@ class Hands(QObject):
             # Of another print by now: its blocks do not go into this one.
             if self._document.project is project:
                 self._take(tr("Bring blocks in"), masks)
+            else:
+                self.told.emit(dropped(tr("Bring blocks in")))
 
         self._reading.do(work, take)
 

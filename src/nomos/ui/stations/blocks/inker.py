@@ -1,7 +1,6 @@
 """Zones drawn on the sheet, and how a pull is inked and printed: the hand's side."""
 
-from collections.abc import Callable
-from typing import Any, get_args
+from typing import get_args
 
 from PyQt6.QtCore import pyqtSignal
 
@@ -23,7 +22,6 @@ from nomos.project.model import Outline
 from nomos.project.model.edits import with_pull
 from nomos.separation.touch import Touch
 from nomos.ui.frame.hand import Hand
-from nomos.ui.frame.state import UiState
 
 
 class Inker(Hand):
@@ -31,7 +29,6 @@ class Inker(Hand):
 
     zone_made = pyqtSignal(int)
     """The place of a zone that was drawn just now."""
-    state = UiState()
     tool, what = "move", "inked"
 
     @property
@@ -58,7 +55,7 @@ class Inker(Hand):
         blocks = proof.blocks
         x = int((x_mm - project.image.left) * blocks.px_per_mm)
         y = int((y_mm - project.image.top) * blocks.px_per_mm)
-        pull = self.state.pull
+        pull = self._editor.state.pull
         if not (0 <= x < blocks.labels.shape[1] and 0 <= y < blocks.labels.shape[0]):
             return
         if not touching or pull is None:
@@ -71,16 +68,16 @@ class Inker(Hand):
             self.told.emit(str(error))
 
     def _draw(self, drawn: tuple[Outline, ...]) -> None:
-        pull, zone = self.state.pull, self.state.zone
+        pull, zone = self._editor.state.pull, self._editor.state.zone
         if pull is None:
             self.told.emit(tr("Choose a block first, on the ladder or in the list."))
             return
         if self.what == "further":
-            self._edit(tr("Draw a zone"), lambda p: drawn_further(p, pull, zone, drawn))
+            self._editor.apply(tr("Draw a zone"), lambda p: drawn_further(p, pull, zone, drawn))
             return
         what: What = next((known for known in get_args(What) if known == self.what), "inked")
         before = self._document.project
-        self._edit(tr("Draw a zone"), lambda p: with_zone_drawn(p, pull, drawn, what))
+        self._editor.apply(tr("Draw a zone"), lambda p: with_zone_drawn(p, pull, drawn, what))
         after = self._document.project
         if after is not None and after is not before:
             self.zone_made.emit(len(after.impression(pull).zones) - 1)
@@ -88,33 +85,26 @@ class Inker(Hand):
     def take_ink(self, ink: str) -> None:
         """Ink the chosen zone with one of the inks, or with one of its own."""
         if ink:
-            self.change(ink=ink)
+            zone = self._editor.state.zone
+            self._editor.on_pull(tr("Inking"), lambda p, pull: with_zone_changed(p, pull, zone, ink=ink))
         else:
-            self._on_pull(tr("An ink of its own"), lambda p, pull: with_own_ink(p, pull, self.state.zone))
-
-    def change(self, **changes: Any) -> None:
-        """Change the chosen zone."""
-        zone = self.state.zone
-        self._on_pull(tr("Inking"), lambda p, pull: with_zone_changed(p, pull, zone, **changes))
+            self._editor.on_pull(
+                tr("An ink of its own"), lambda p, pull: with_own_ink(p, pull, self._editor.state.zone)
+            )
 
     def take_out(self) -> None:
         """Take the chosen zone out."""
-        zone = self.state.zone
-        self._on_pull(tr("Take a zone out"), lambda p, pull: without_zone(p, pull, zone))
+        zone = self._editor.state.zone
+        self._editor.on_pull(tr("Take a zone out"), lambda p, pull: without_zone(p, pull, zone))
 
-    def set_pull(self, **changes: Any) -> None:
-        """Change how the chosen pull is called or printed; the block's own name is none of its own."""
-        project, pull = self._document.project, self.state.pull
-        if project is not None and pull is not None and "name" in changes:
-            plain = _plain_name(project, pull)
-            if changes["name"] in ("", plain):
-                changes["name"] = ""
-        self._on_pull(tr("Way of printing"), lambda p, pull: with_pull(p, pull, **changes))
+    def name_pull(self, name: str) -> None:
+        """Name the chosen pull; the block's own name is none of its own."""
 
-    def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
-        pull = self.state.pull
-        if pull is not None:
-            self._edit(text, lambda p: change(p, pull))
+        def change(project: Project, pull: str) -> Project:
+            own = "" if name in ("", _plain_name(project, pull)) else name
+            return with_pull(project, pull, name=own)
+
+        self._editor.on_pull(tr("Name of the pull"), change)
 
 
 def _plain_name(project: Project, pull_id: str) -> str:

@@ -4,19 +4,24 @@ from collections.abc import Sequence
 from typing import get_args
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QWidget
+from PyQt6.QtWidgets import QComboBox, QWidget
 
 from nomos.base.language import tr
+from nomos.project.model import Impression, Zone
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NameField, NumberBox, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group, part_column
-from nomos.ui.stations.blocks.inking_view import OWN_INK, PRINTINGS, TOOLS, InkingView
+from nomos.ui.stations.blocks.inking_view import OWN_INK, InkingView
 
 _HANDS = (
-    ("move", tr("Move")), ("lasso", tr("Lasso")), ("line", tr("Line")), ("brush", tr("Brush")), ("field",
-    tr("Field")),
-)  # fmt: skip
+    ("move", tr("Move"), tr("Drag the sheet: nothing is drawn.")),
+    ("lasso", tr("Lasso"), tr("Draw round a place.")),
+    ("line", tr("Line"), tr("A straight line, from where you press to where you let go.")),
+    ("brush", tr("Brush"), tr("Draw freely.")),
+    ("field", tr("Field"), tr("Choose a whole field by a click.")),
+)
 _DRAWS = (
     ("inked", tr("is inked apart")),
     ("uninked", tr("is left without ink")),
@@ -38,6 +43,7 @@ class InkingPart(QWidget):
     """Id of the chosen zone's ink; "" for one of its own."""
     zone_requested = pyqtSignal(str, object)
     """A field of the chosen zone, and its value."""
+    named = pyqtSignal(str)
     removed = pyqtSignal()
     pull_requested = pyqtSignal(str, object)
     """A field of the pull, and its value."""
@@ -50,35 +56,37 @@ class InkingPart(QWidget):
         self.rows = ColourRows(tr("Zones of the pull"))
         self.hand = Choice(_HANDS)
         self.what = _choices(tr("What becomes of the place"), [text for _, text in _DRAWS])
-        self.width_fields, self.zone_fields, self.pull_fields = Fields(), Fields(), Fields()
-        self.width_box, self.soft_box = NumberBox(0.5, 200, step=1), NumberBox(0, 50, step=1, digits=0)
+        self.width_fields, self.ink_fields, self.name_fields = Fields(), Fields(), Fields()
+        self.width_box = NumberBox(0.5, 200, step=1)
         self.width_box.show_value(10)
-        self.width_fields.add(tr("What is drawn"), self.what)
-        self.width_fields.add(tr("Width of brush and line"), self.width_box)
-        self.ink, self.tool = (
-            _choices(tr("Ink"), []),
-            _choices(tr("Put on with"), [text for _, text in TOOLS]),
+        self.width_fields.add(
+            tr("What is drawn"), self.what, tr("What a drawing on the sheet does to this pull.")
         )
-        self.zone_fields.add(tr("Ink of the chosen zone"), self.ink)
-        self.zone_fields.add(tr("Put on with"), self.tool)
-        self.soft_fields = Fields()
-        self.soft_fields.add(tr("Soft edge of the wiping"), self.soft_box)
+        self.width_fields.add(
+            tr("Width of brush and line"), self.width_box,
+            tr("How wide the brush draws, and how wide a line comes out."),
+        )  # fmt: skip
+        self.ink = _choices(tr("Ink"), [])
+        self.ink_fields.add(tr("Ink of the chosen zone"), self.ink, tr("Which ink the zone is inked with."))
+        self.tool, self.soft = Form(Zone, ("tool",)), Form(Zone, ("soft_mm",))
         self.take_out = button(tr("Take this zone out"))
         self.zone_note, self.stray = label(_NOTE, kind="quiet"), label(kind="quiet")
-        self.name = NameField(tr("Name of the pull"))
-        self.printing = _choices(tr("Printed with"), [text.split(",")[0] for _, text in PRINTINGS])
-        self.packing_box = NumberBox(0, 40, unit="", digits=0)
-        self.packing_box.setSpecialValueText(tr("as usual"))
-        self.pull_fields.add(tr("Name of the pull"), self.name)
-        self.pull_fields.add(tr("Printed with"), self.printing)
-        self.pull_fields.add(tr("Sheets of packing"), self.packing_box)
-        self.turned = QCheckBox(tr("Block onto paper, both turned over"))
-        self.again = button(tr("Print this block once more"))
+        self.name = NameField(
+            tr("Name of the pull"), tr("What this pass is called, where a block prints more than once.")
+        )
+        self.name_fields.add(
+            tr("Name of the pull"), self.name,
+            tr("What this pass is called, where a block prints more than once."),
+        )  # fmt: skip
+        self.pull = Form(Impression, ("printing", "packing_sheets", "turned_over"))
+        self.again = button(
+            tr("Print this block once more"), tip=tr("One more pass, with an ink and zones of its own.")
+        )
         self._own = group(
             self.rows, label(tr("Draw on the sheet"), kind="name"), self.hand,
             label(_HOW, kind="quiet"), self.width_fields,
-            label(tr("The chosen zone"), kind="name"), self.zone_fields, self.soft_fields, self.take_out,
-            self.zone_note, label(tr("The pull"), kind="name"), self.pull_fields, self.turned, self.stray,
+            label(tr("The chosen zone"), kind="name"), self.ink_fields, self.tool, self.soft, self.take_out,
+            self.zone_note, label(tr("The pull"), kind="name"), self.name_fields, self.pull, self.stray,
             self.again,
         )  # fmt: skip
         column.addWidget(self.heading)
@@ -94,17 +102,11 @@ class InkingPart(QWidget):
         self.what.activated.connect(lambda _place: self._take_up(self._hand))
         self.width_box.set_by_hand.connect(lambda _value: self._take_up(self._hand))
         self.ink.activated.connect(self._ask_ink)
-        self.tool.activated.connect(lambda place: self.zone_requested.emit("tool", TOOLS[place][0]))
-        self.soft_box.set_by_hand.connect(lambda value: self.zone_requested.emit("soft_mm", value))
+        for form in (self.tool, self.soft):
+            form.changed.connect(self.zone_requested)
         self.take_out.clicked.connect(self.removed)
-        self.name.given.connect(lambda name: self.pull_requested.emit("name", name.strip()))
-        self.printing.activated.connect(
-            lambda place: self.pull_requested.emit("printing", PRINTINGS[place][0] or None)
-        )
-        self.packing_box.set_by_hand.connect(
-            lambda count: self.pull_requested.emit("packing_sheets", int(count) or None)
-        )
-        self.turned.clicked.connect(lambda on: self.pull_requested.emit("turned_over", on))
+        self.name.given.connect(lambda name: self.named.emit(name.strip()))
+        self.pull.changed.connect(self.pull_requested)
         self.again.clicked.connect(self.again_requested)
 
     def _ask_ink(self, place: int) -> None:
@@ -137,18 +139,16 @@ class InkingPart(QWidget):
             self.ink.clear()
             self.ink.addItems([*(name for _, name in view.inks), OWN_INK])
         self.ink.setCurrentIndex([ink for ink, _ in view.inks].index(view.ink))
-        self.tool.setCurrentIndex([str(tool) for tool, _ in TOOLS].index(view.tool))
-        self.zone_fields.setVisible(view.inked)
-        self.zone_note.setVisible(view.inked)
-        self.soft_fields.setVisible(view.soft_mm is not None)
-        self.soft_box.show_value(view.soft_mm or 0.0)
+        for form in (self.tool, self.soft):
+            form.show_values(view.zone)
+        for part in (self.ink_fields, self.tool, self.zone_note):
+            part.setVisible(view.inked)
+        self.soft.setVisible(view.zone.bare == "wiped")
         self.take_out.setVisible(view.removable)
         self.stray.setText(view.stray)
         self.stray.setVisible(bool(view.stray))
         self.name.show_name(view.name)
-        self.printing.setCurrentIndex([printing for printing, _ in PRINTINGS].index(view.printing))
-        self.packing_box.show_value(view.packing)
-        self.turned.setChecked(view.turned_over)
+        self.pull.show_values(view.pull)
 
 
 def _choices(accessible_name: str, texts: Sequence[str]) -> QComboBox:

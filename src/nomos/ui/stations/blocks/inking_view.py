@@ -9,15 +9,11 @@ from nomos.base.units import number
 from nomos.colour import lab_to_hex
 from nomos.project import Project, Proof
 from nomos.project.edition.card import zone_text
-from nomos.project.edition.cues import PRINTING_WORDS, TOOL_WORDS
-from nomos.project.model import Impression
+from nomos.project.model import Impression, Zone
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import UiState
 
-TOOLS = tuple(TOOL_WORDS.items())
-USUAL = tr("as usual")
-PRINTINGS = (("", USUAL), *PRINTING_WORDS.items())
 OWN_INK = tr("An ink of its own")
 
 
@@ -26,7 +22,7 @@ class InkingView:
     """How the chosen pull is inked.
 
     inks : id and name of all inks, and which the chosen zone has. inked : the chosen zone carries ink.
-    packing : sheets of packing, 0 for the usual. removable : the chosen zone can be taken out.
+    removable : the chosen zone can be taken out.
     """
 
     heading: str
@@ -35,15 +31,12 @@ class InkingView:
     inks: tuple[tuple[str, str], ...]
     ink: str
     inked: bool
-    tool: str
-    soft_mm: float | None
+    zone: Zone
+    pull: Impression
     removable: bool
     drawn: bool
     stray: str
     name: str
-    printing: str
-    packing: int
-    turned_over: bool
 
 
 def inking_view(project: Project, proof: Proof | None, state: UiState) -> InkingView | None:
@@ -61,15 +54,12 @@ def inking_view(project: Project, proof: Proof | None, state: UiState) -> Inking
         tuple((ink.id, ink.name) for ink in project.inks),
         zone.ink,
         not zone.bare,
-        zone.tool,
-        zone.soft_mm if zone.bare == "wiped" else None,
+        zone,
+        pull,
         len(pull.zones) > 1,
         bool(zone.areas),
         stray.text if stray is not None else "",
         project.pull_name(pull.id),
-        pull.printing or "",
-        pull.packing_sheets or 0,
-        pull.turned_over,
     )
 
 

@@ -4,8 +4,9 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
 from nomos.base.language import tr
-from nomos.project.model import LARGEST_TOLERANCE_MM, LARGEST_TRAP_MM, THINNEST_LINE_MM, WIDEST_LINE_MM
+from nomos.project.model import Contour, Project
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.blocks.view import BlocksView
 
@@ -17,44 +18,33 @@ class JoinsPart(QWidget):
     contour_requested = pyqtSignal(float)
     shadow_requested = pyqtSignal(float)
     """Shade the side away from a light from this angle, degrees."""
-    trap_requested = pyqtSignal(float)
-    seam_requested = pyqtSignal(float)
-    tolerance_requested = pyqtSignal(float)
-    fineness_requested = pyqtSignal(float, float)
-    """Thinnest line that holds, and finest tool, mm."""
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
 
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
         self.key_kind = Choice(
             (
-                ("drawn", tr("Drawn")),
-                ("contour", tr("Contour")),
-                ("shadow", tr("Shadow")),
-                ("none", tr("None")),
+                ("drawn", tr("Drawn"), tr("The key is what is drawn as a line.")),
+                ("contour", tr("Contour"), tr("The key is a line round every field.")),
+                ("shadow", tr("Shadow"), tr("The key is the darkest tone.")),
+                ("none", tr("None"), tr("No key: colours meet each other.")),
             )
         )
-        self.contour_fields, self.fields = Fields(), Fields()
-        self.contour_box = NumberBox(THINNEST_LINE_MM, WIDEST_LINE_MM, step=0.1, digits=2)
-        self.contour_fields.add(tr("Width of the contour"), self.contour_box)
+        self.contour = Form(Contour, ("width_mm",))
         self.shadow_fields, self.light_box = Fields(), NumberBox(0, 360, unit="°", step=15, digits=0)
         self.light_box.show_value(135)
-        self.shadow_fields.add(tr("Light from, 90° is above"), self.light_box)
+        self.shadow_fields.add(
+            tr("Light from, 90° is above"), self.light_box, tr("Shadows lie on the side away from it.")
+        )
         self.shadow = button(tr("Shade the side away from it alone"))
-        self.trap_box = NumberBox(0, LARGEST_TRAP_MM, step=0.1, digits=2)
-        self.seam_box = NumberBox(0, 100, unit="ΔE", digits=0)
-        self.tolerance_box = NumberBox(0, LARGEST_TOLERANCE_MM, step=0.1, digits=2)
-        self.line_box, self.tool_box = (NumberBox(0.1, 10, step=0.1, digits=2) for _ in range(2))
-        self.fields.add(tr("Trap: lighter under darker"), self.trap_box)
-        self.fields.add(tr("Seam taken before a gap"), self.seam_box)
-        self.fields.add(tr("Sheets meet blocks within"), self.tolerance_box)
-        self.fields.add(tr("Thinnest line that holds"), self.line_box)
-        self.fields.add(tr("Finest tool"), self.tool_box)
+        self.fields = Form(Project, ("trap_mm", "seam_de00", "tolerance_mm", "line_mm", "tool_mm"))
         self.opened, self.seams = label(), label(kind="quiet")
         self.take_seam = button(tr("Take that limit"))
         self._better = 0.0
         for widget in (
-            label(tr("The key"), kind="name"), self.key_kind, self.contour_fields,
+            label(tr("The key"), kind="name"), self.key_kind, self.contour,
             self.shadow_fields, self.shadow,
             label(tr("Where colours meet"), kind="name"), self.fields, self.opened, self.seams,
             self.take_seam,
@@ -64,29 +54,19 @@ class JoinsPart(QWidget):
 
     def _connect(self) -> None:
         self.key_kind.chosen.connect(self.key_kind_requested)
-        self.contour_box.set_by_hand.connect(self.contour_requested)
+        self.contour.changed.connect(lambda _path, width_mm: self.contour_requested.emit(width_mm))
+        self.fields.changed.connect(self.field_requested)
         self.shadow.clicked.connect(lambda: self.shadow_requested.emit(self.light_box.value()))
-        self.trap_box.set_by_hand.connect(self.trap_requested)
-        self.seam_box.set_by_hand.connect(self.seam_requested)
-        self.take_seam.clicked.connect(lambda: self.seam_requested.emit(self._better))
-        self.tolerance_box.set_by_hand.connect(self.tolerance_requested)
-        for box in (self.line_box, self.tool_box):
-            box.set_by_hand.connect(
-                lambda _value: self.fineness_requested.emit(self.line_box.value(), self.tool_box.value())
-            )
+        self.take_seam.clicked.connect(lambda: self.field_requested.emit("seam_de00", self._better))
 
     def show_view(self, view: BlocksView) -> None:
         """Show the station's joins."""
         self.key_kind.show_choice(view.key_kind)
-        self.contour_fields.setVisible(view.key_kind == "contour")
-        self.contour_box.show_value(view.contour_mm)
+        self.contour.setVisible(view.key_kind == "contour")
+        self.contour.show_values(Contour(view.contour_mm))
         for widget in (self.shadow_fields, self.shadow):
             widget.setVisible(view.key_kind == "shadow")
-        self.trap_box.show_value(view.trap_mm)
-        self.seam_box.show_value(view.seam_de00)
-        self.tolerance_box.show_value(view.tolerance_mm)
-        self.line_box.show_value(view.line_mm)
-        self.tool_box.show_value(view.tool_mm)
+        self.fields.show_values(view.project)
         self.opened.setText(view.opened)
         self.seams.setText(view.seams)
         self._better = view.better_seam or 0.0

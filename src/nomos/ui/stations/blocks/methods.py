@@ -1,12 +1,9 @@
 """How the print is made: method, zones, pieces, boards. Slow edits are worked out in the background."""
 
 from collections.abc import Callable
-from typing import Any
 
 from msgspec.structs import replace
-from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.project import Cure, Project, digest
@@ -17,30 +14,21 @@ from nomos.project.blocks.methods import METHODS, Method, with_method, with_usua
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
 from nomos.project.model import Grade
-from nomos.project.model.edits import with_workshop
-from nomos.ui.frame.document import Document, Edit, Slow
+from nomos.ui.frame.document import Edit, Slow
+from nomos.ui.frame.editor import Editor
+from nomos.ui.frame.hand import Hand, dropped
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
-from nomos.ui.frame.state import UiState
+from nomos.ui.frame.questions import Questions
 
 
-class Methods(QObject):
-    """Edits of how a project is printed; the controller says what is chosen."""
+class Methods(Hand):
+    """Edits of how a project is printed."""
 
-    told = pyqtSignal(str)
-
-    def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
-        super().__init__()
-        self._document, self._keeper = document, keeper
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._slow = Asker(runner, "ways", self.told.emit, said=tr("working it out anew"))
-        self.state = UiState()
         self._grade: tuple[int, Grade] | None = None
-
-    def _edit(self, text: str, change: Edit, merge_key: object = None) -> None:
-        try:
-            self._document.apply(text, change, merge_key=merge_key)
-        except BadInput as error:
-            self.told.emit(str(error))
 
     def slowly(self, text: str, change: Slow) -> None:
         """An edit that takes longer than a hand may wait; dropped if something else is done meanwhile."""
@@ -49,9 +37,10 @@ class Methods(QObject):
             return
 
         def take(after: Project) -> None:
-            # What was changed meanwhile is not thrown away.
             if self._document.project is project:
-                self._edit(text, lambda _project: after)
+                self._editor.apply(text, lambda _project: after)
+            else:
+                self.told.emit(dropped(text))
 
         self._slow.do(lambda progress: change(project, progress), take)
 
@@ -61,7 +50,7 @@ class Methods(QObject):
         if project is not None and is_reduction(project):
             self.slowly(text, lambda p, _progress: change(p))
         else:
-            self._edit(text, change)
+            self._editor.apply(text, change)
 
     def choose_method(self, method: str) -> None:
         """Print another way; the inks of a reduction are worked out anew each time."""
@@ -84,23 +73,19 @@ class Methods(QObject):
         if project is not None and is_reduction(project):
             self.slowly(tr("Print order"), lambda p, progress: with_usual_order(p, key, progress=progress))
         else:
-            self._edit(tr("Print order"), lambda p: with_usual_order(p, key))
+            self._editor.apply(tr("Print order"), lambda p: with_usual_order(p, key))
 
     def cure(self, cure: Cure) -> None:
         """Do what a finding proposes."""
         self.in_stack(cure.text, cure.edit)
 
-    def set_workshop(self, **changes: Any) -> None:
-        """Change how the printmaker works."""
-        self._edit(tr("Way of working"), lambda p: with_workshop(p, **changes), tuple(sorted(changes)))
-
     def set_kerf(self, kerf_mm: float) -> None:
         """Saw with a cut of another width."""
-        self._edit(tr("Saw cut"), lambda p: with_kerf(p, kerf_mm), "kerf")
+        self._editor.apply(tr("Saw cut"), lambda p: with_kerf(p, kerf_mm), "kerf")
 
     def tint(self, direction_deg: float) -> None:
         """Part the chosen colour into tint and shade by the light."""
-        proof, colour = self._keeper.proof, self.state.colour
+        proof, colour = self._keeper.proof, self._editor.state.colour
         if proof is None or colour is None:
             self.told.emit(tr("Click a field of the colour first that is to have tints and shades."))
             return
@@ -119,7 +104,9 @@ class Methods(QObject):
             return
 
         def change(project: Project, _progress: Progress) -> Project:
-            after, png = with_shadow_side(project, proof.blocks.labels, self.state.colours, direction_deg)
+            after, png = with_shadow_side(
+                project, proof.blocks.labels, self._editor.state.colours, direction_deg
+            )
             self._document.assets[digest(png)] = png
             return after
 
@@ -127,32 +114,25 @@ class Methods(QObject):
 
     def print_again(self) -> None:
         """Print the chosen block once more."""
-        self._on_pull(tr("Print once more"), printed_again)
+        self._editor.on_pull(tr("Print once more"), printed_again)
 
     def take_apart(self) -> None:
         """Give each zone of the chosen block a block of its own."""
-        self._on_pull(tr("Take zones apart"), taken_apart)
+        self._editor.on_pull(tr("Take zones apart"), taken_apart)
 
     def leave_out(self) -> None:
         """Leave the chosen pull out."""
-        self._on_pull(tr("Leave a pull out"), without_impression)
-
-    def _on_pull(self, text: str, change: Callable[[Project, str], Project]) -> None:
-        pull = self.state.pull
-        if pull is None:
-            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
-            return
-        self._edit(text, lambda p: change(p, pull))
+        self._editor.on_pull(tr("Leave a pull out"), without_impression)
 
     def grade(self, on: bool) -> None:
         """Ink the chosen zone from full to nothing down the image, or evenly again."""
-        zone = self.state.zone
+        zone = self._editor.state.zone
 
         def change(project: Project, pull: str) -> Project:
             strength = project.impression(pull).zones[zone].strength
             return with_grade(project, pull, zone, grade_over_image(project, strength) if on else None)
 
-        self._on_pull(tr("Graded inking") if on else tr("Even inking"), change)
+        self._editor.on_pull(tr("Graded inking") if on else tr("Even inking"), change)
 
     def set_grade_to(self, strength: float) -> None:
         """Set the strength at the end of the chosen graded zone."""
@@ -170,17 +150,17 @@ class Methods(QObject):
         self._regrade(lambda old: replace(old, **{end: place}), ("grade", end, gesture))
 
     def _chosen_grade(self) -> Grade | None:
-        project, pull = self._document.project, self.state.pull
+        project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
             return None
-        return project.impression(pull).zones[self.state.zone].grade
+        return project.impression(pull).zones[self._editor.state.zone].grade
 
     def _regrade(self, change: Callable[[Grade], Grade], merge_key: object) -> None:
-        grade, pull, zone = self._chosen_grade(), self.state.pull, self.state.zone
+        grade, pull, zone = self._chosen_grade(), self._editor.state.pull, self._editor.state.zone
         if grade is not None and pull is not None:
             changed = change(grade)
             key = (merge_key, pull, zone)
-            self._edit(tr("Graded inking"), lambda p: with_grade(p, pull, zone, changed), key)
+            self._editor.apply(tr("Graded inking"), lambda p: with_grade(p, pull, zone, changed), key)
 
 
 _WORDS: dict[Method, str] = {

@@ -76,7 +76,7 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         ways = self.hand.methods
         part.method_requested.connect(ways.choose_method)
         part.ways.pointed.connect(self._lay_method_beside)
-        part.workshop_requested.connect(lambda name, value: ways.set_workshop(**{name: value}))
+        part.field_requested.connect(self.hand.editor.set)
         part.kerf_requested.connect(ways.set_kerf)
         part.tint_requested.connect(ways.tint)
 
@@ -112,10 +112,7 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         part.key_kind_requested.connect(hand.blocks.choose_key)
         part.contour_requested.connect(hand.blocks.set_contour)
         part.shadow_requested.connect(hand.methods.shade)
-        part.trap_requested.connect(hand.blocks.set_trap)
-        part.seam_requested.connect(hand.blocks.set_seam)
-        part.tolerance_requested.connect(hand.blocks.set_tolerance)
-        part.fineness_requested.connect(hand.blocks.set_fineness)
+        part.field_requested.connect(hand.editor.set)
 
     def _wire_hand(self, part: "HandPart") -> None:
         hand = self.hand
@@ -131,8 +128,9 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         part.hand_requested.connect(lambda tool, what, _touch: inker.take_up(tool, what))
         part.hand_requested.connect(lambda _tool, _what, touch: self.wishes.touch_requested.emit(touch))
         part.ink_requested.connect(inker.take_ink)
-        part.zone_requested.connect(lambda name, value: inker.change(**{name: value}))
-        part.pull_requested.connect(lambda name, value: inker.set_pull(**{name: value}))
+        part.zone_requested.connect(hand.editor.set_zone)
+        part.pull_requested.connect(hand.editor.set_pull)
+        part.named.connect(inker.name_pull)
         part.removed.connect(inker.take_out)
         part.again_requested.connect(hand.methods.print_again)
 

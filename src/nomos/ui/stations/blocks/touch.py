@@ -34,22 +34,46 @@ class HandPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.tools = Choice(
-            (("move", tr("Move")), ("brush", tr("Brush")), ("line", tr("Line")), ("lasso", tr("Lasso")))
+            (
+                ("move", tr("Move"), tr("Drag the sheet: nothing is drawn.")),
+                ("brush", tr("Brush"), tr("Draw freely.")),
+                ("line", tr("Line"), tr("A straight line, from where you press to where you let go.")),
+                ("lasso", tr("Lasso"), tr("Draw round a place.")),
+            )
         )
         self.tools.show_choice("move")
-        self.prints = Choice((("on", tr("Print there")), ("off", tr("Print there no longer"))))
+        self.prints = Choice(
+            (
+                ("on", tr("Print there"), tr("Draw where this block is to print as well.")),
+                ("off", tr("Print there no longer"), tr("Draw where this block is not to print.")),
+            )
+        )
         self.prints.show_choice("on")
         self.fields = Fields()
         self.brush_box = NumberBox(0.1, 50, step=0.5)
         self.brush_box.show_value(2.0)
-        self.fields.add(tr("Width of brush and line"), self.brush_box)
+        self.fields.add(
+            tr("Width of brush and line"),
+            self.brush_box,
+            tr("How wide the brush draws, and how wide a line comes out."),
+        )
         self.note = label(kind="quiet")
         self.anew = button(tr("Work it out from the colours again"))
-        self.simpler = button(tr("Simplify it where nothing is seen"))
-        self.bring = button(tr("Bring blocks in from a file…"))
-        self.send, self.kind, self.kind_fields = button(tr("Send blocks out…")), QComboBox(), Fields()
+        self.simpler = button(
+            tr("Simplify it where nothing is seen"), tip=tr("Less to cut, where inks above hide it.")
+        )
+        self.bring = button(
+            tr("Bring blocks in from a file…"), tip=tr("Take what blocks print from layers or pictures.")
+        )
+        self.send, self.kind, self.kind_fields = (
+            button(tr("Send blocks out…"), tip=tr("Write what each block prints, to draw on it elsewhere.")),
+            QComboBox(),
+            Fields(),
+        )
         self.kind.addItems([text for _, text in _KINDS])
-        self.kind_fields.add(tr("As"), self.kind)
+        self.kind_fields.add(
+            tr("As"), self.kind, tr("How blocks are sent out: as layers of one file, or as a picture each.")
+        )
         for widget in (
             label(tr("Touch the chosen block"), kind="name"), self.note, self.tools, self.prints, self.fields,
             self.anew, label(tr("Where nothing is seen of it"), kind="name"),

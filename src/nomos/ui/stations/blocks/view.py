@@ -28,11 +28,7 @@ class BlocksView:
     chosen_is_key: bool
     key_kind: KeyKind
     contour_mm: float
-    trap_mm: float
-    seam_de00: float
-    tolerance_mm: float
-    line_mm: float
-    tool_mm: float
+    project: Project
     summary: str
     by_hand: bool
     touch_note: str
@@ -43,7 +39,6 @@ class BlocksView:
     opened: str
     seams: str
     better_seam: float | None
-    carried: str
     carrying: str
 
 
@@ -77,11 +72,7 @@ def blocks_view(
         bool(chosen and chosen.is_key),
         key_kind(project),
         next((b.contour.width_mm for b in project.blocks if b.contour is not None), CONTOUR_MM),
-        project.trap_mm,
-        project.seam_de00,
-        project.tolerance_mm,
-        project.line_mm,
-        project.tool_mm,
+        project,
         f"{summary}.",
         bool(chosen and chosen.drawn),
         _touch_note(chosen),
@@ -91,7 +82,6 @@ def blocks_view(
         len(project.impression(state.pull).zones) if state.pull else 0,
         _opened_text(project, proof),
         *seams,
-        project.workshop.carried,
         carrying_text(project),
     )
 

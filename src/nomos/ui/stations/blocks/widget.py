@@ -8,6 +8,7 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import NameField, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import beside, group
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import InkingView
@@ -41,9 +42,14 @@ class BlocksStation(Answers):
         super().__init__(tr("Which blocks?"), PARTS, "blocks")
         self.summary = label(kind="quiet")
         self.rows = ColourRows(tr("Blocks"))
-        self.name = NameField(tr("Name of the block"))
-        self.key = button(tr("Make it the key"))
-        self.again, self.leave_out = button(tr("Print it once more")), button(tr("Leave it out"))
+        self.name = NameField(
+            tr("Name of the block"), tr("What this block is called on screen, templates and cards.")
+        )
+        self.key = button(tr("Make it the key"), tip=tr("The key goes on last and its lines hide the joins."))
+        self.again, self.leave_out = (
+            button(tr("Print it once more"), tip=tr("One more pass of this block.")),
+            button(tr("Leave it out"), tip=tr("Print without this pull.")),
+        )
         self.apart = button(tr("Give each zone a block of its own"))
         self.switch_title = label(kind="name")
         self.switches = ColourRows(tr("What prints on the chosen colour"))
@@ -74,8 +80,13 @@ class BlocksStation(Answers):
         self.one, self.other = QComboBox(), QComboBox()
         self.one.setAccessibleName(tr("One block"))
         self.other.setAccessibleName(tr("Other block"))
+        for box in (self.one, self.other):
+            set_tip(box, tr("Two blocks whose overprint is looked for."))
         self.meeting = beside(self.one, self.other)
-        self.meet = button(tr("Choose all colours where both print"))
+        self.meet = button(
+            tr("Choose all colours where both print"),
+            tip=tr("Where both lie, their overprint is taken as the colour."),
+        )
         self._meetable: tuple[tuple[str, str], ...] = ()
 
     def turn_to(self, part: str) -> None:
@@ -117,7 +128,7 @@ class BlocksStation(Answers):
         self.switches.setVisible(bool(view.switches))
         self.switch_note.setVisible(bool(view.switches))
         self._show_meetable(view.meetable)
-        self.method.show_view(method, view.carried)
+        self.method.show_view(method)
         self.joins.show_view(view)
         self.hand.show_view(view)
         self.inking.show_view(inking)

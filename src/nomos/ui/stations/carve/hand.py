@@ -2,24 +2,23 @@
 
 from collections.abc import Sequence
 from datetime import date
-from typing import Any
 
 from msgspec.structs import replace
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Part, Progress
-from nomos.carving import Material
+from nomos.carving import MATERIALS, Board, Material, Tool
 from nomos.project import Project
 from nomos.project.edition.carving import (
     CarvedBlock,
     hours_of,
     with_boards_cut,
     with_craft,
-    with_material,
 )
 from nomos.project.edition.sheets import Record, with_edition, with_planned_sheets
-from nomos.ui.frame.document import Document
+from nomos.project.model.craft import CUTTING
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
@@ -32,17 +31,15 @@ from nomos.work.cut import cut_of
 class Crafter(Hand):
     """Works out how blocks are cut, and writes what is taken to the bench."""
 
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
-        super().__init__(document, runner, keeper, questions)
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._maps = Asker(runner, "carve", self._failed, said=tr("planning the cutting"))
         self._hours = Asker(runner, "efforts", self._failed, said=tr("comparing plans"))
         self._files = Asker(runner, "cutting", self._failed, said=tr("writing carving maps"), outlives=True)
         self.others: tuple[tuple[str, float], ...] = ()
         self._looking = False
         keeper.changed.connect(self._look_again)
-        document.changed.connect(self._project_changed)
+        editor.document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
@@ -66,13 +63,18 @@ class Crafter(Hand):
         known = self._runner.answers.known(carve_of(project, cut)) if cut is not None else None
         return known or ()
 
-    def set_craft(self, **changes: Any) -> None:
-        """Cut with other tools, in other material, from other boards."""
-        self._edit(tr("Cutting"), lambda p: with_craft(p, **changes), ("craft", tuple(changes)))
+    def set_material(self, material: Material) -> None:
+        """Cut all blocks in another material, as thick as it is commonly sold."""
+        thick = MATERIALS[material].thickness_mm
+        self._editor.apply(CUTTING, lambda p: with_craft(p, material=material, thickness_mm=thick))
 
-    def set_material(self, block: str, material: Material | None) -> None:
-        """Cut one block in a material of its own, or as all are."""
-        self._edit(tr("Material of a block"), lambda p: with_material(p, block, material))
+    def set_boards(self, boards: tuple[Board, ...]) -> None:
+        """Cut from other boards."""
+        self._editor.apply(tr("Boards"), lambda p: with_craft(p, boards=boards))
+
+    def set_tools(self, tools: tuple[Tool, ...]) -> None:
+        """Cut with other tools."""
+        self._editor.apply(CUTTING, lambda p: with_craft(p, tools=tools))
 
     def compare_plans(self, plans: Sequence[tuple[str, Project]]) -> None:
         """Hours of cutting of other plans beside the project's own. plans : a name and a project each."""
@@ -95,11 +97,7 @@ class Crafter(Hand):
 
     def cut_boards(self) -> None:
         """The blocks are sawn: boards fewer, offcuts kept."""
-        self._edit(tr("Saw the blocks"), with_boards_cut)
-
-    def set_edition(self, **changes: Any) -> None:
-        """Mean another edition."""
-        self._edit(tr("Edition"), lambda p: with_edition(p, **changes), ("edition", tuple(changes)))
+        self._editor.apply(tr("Saw the blocks"), with_boards_cut)
 
     def take_from_log(self, good: float, pull_min: float | None) -> None:
         """Plan with what the log says: the chance of a good pull, and the pace."""
@@ -110,11 +108,11 @@ class Crafter(Hand):
                 return project
             return replace(project, times=replace(project.times, pull_min=pull_min))
 
-        self._edit(tr("What the log says"), change)
+        self._editor.apply(tr("What the log says"), change)
 
     def plan_sheets(self) -> None:
         """Plan ink and days for the number of sheets that is enough."""
-        self._edit(tr("Sheets"), with_planned_sheets)
+        self._editor.apply(tr("Sheets"), with_planned_sheets)
 
     def write_cutting(self, page: str, marked: Marked) -> None:
         """Carving maps and transfer sheets into a folder asked for."""

@@ -4,6 +4,7 @@ from nomos.base.language import tr
 from nomos.carving import Material
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
+from nomos.project.edition.carving import with_material
 from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
@@ -24,7 +25,10 @@ class CarvePresenter(StationPresenter[CarveStation]):
         made, hand = CarveStation(), self.hand
         crafter = hand.crafter
         made.pull_chosen.connect(hand.choose_pull)
-        made.craft_requested.connect(lambda changes: crafter.set_craft(**changes))
+        made.field_requested.connect(hand.editor.set)
+        made.material_requested.connect(crafter.set_material)
+        made.tools_requested.connect(crafter.set_tools)
+        made.boards_requested.connect(crafter.set_boards)
         made.own_material_requested.connect(self._set_material)
         made.part_turned.connect(self._turn_carve)
         made.write_requested.connect(lambda: crafter.write_cutting(hand.state.page, hand.state.marked))
@@ -92,6 +96,6 @@ class CarvePresenter(StationPresenter[CarveStation]):
             hand.bencher.log_cutting(project.impression(hand.state.pull).block, hours)
 
     def _set_material(self, material: Material | None) -> None:
-        hand, project = self.hand, self.hand.document.project
-        if project is not None and hand.state.pull is not None:
-            hand.crafter.set_material(project.impression(hand.state.pull).block, material)
+        self.hand.editor.on_block(
+            tr("Material of a block"), lambda p, block: with_material(p, block, material)
+        )

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 from nomos.base.errors import BadInput
 from nomos.base.language import opened, tr
 from nomos.base.units import length_text, number, size_text
-from nomos.carving import FACTS, TRANSFERS, Material, Tool, factor_from_log
+from nomos.carving import MATERIALS, TRANSFERS, Tool, factor_from_log
 from nomos.carving.maps import TOO_NARROW, CarvingMap, widest_places
 from nomos.carving.nesting import CuttingPlan
 from nomos.colour import lab_to_hex
@@ -24,7 +24,7 @@ from nomos.project.edition.carving import (
     hours_of,
 )
 from nomos.project.edition.gate import cut_gate
-from nomos.project.model.craft import Craft
+from nomos.project.model import Block, Craft
 from nomos.proof import mips
 from nomos.registration import Rect
 from nomos.ui.frame.notes import note_of
@@ -58,7 +58,7 @@ class CarveView:
     compare: str
     learnt: str
     factor: float
-    own_material: Material | None
+    block: Block | None
     gate: str
 
 
@@ -90,7 +90,7 @@ def carve_view(
         name = project.block(impression.block).name
         rows.append(Row(impression.id, lab_to_hex(np.array(ink.lab)), name, hours))
     own = by_block.get(project.impression(pull).block) if pull else None
-    craft, facts = project.craft, FACTS[project.craft.material]
+    craft, facts = project.craft, MATERIALS[project.craft.material]
     transfer = TRANSFERS[craft.transfer]
     boards, said = None, ""
     try:
@@ -116,7 +116,7 @@ def carve_view(
         craft,
         tr(
             "{material} holds lines of {line_mm} and channels of {channel_mm}.",
-            material=opened(tr(craft.material)),
+            material=opened(facts.said),
             line_mm=length_text(facts.line_mm, 2),
             channel_mm=length_text(facts.channel_mm, 2),
         ),
@@ -128,7 +128,7 @@ def carve_view(
         "\n".join(f"{name}: {number(hours)} h" for name, hours in others),
         learnt,
         factor,
-        project.block(project.impression(pull).block).material if pull else None,
+        project.block(project.impression(pull).block) if pull else None,
         gate.text if gate is not None else "",
     )
 

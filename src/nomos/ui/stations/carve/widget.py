@@ -2,19 +2,19 @@
 
 from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.base.errors import BadInput
-from nomos.base.language import opened, tr
-from nomos.carving import MATERIALS, TRANSFER_WAYS, TRANSFERS, Board
-from nomos.carving.materials import THICKNESS_MM
+from nomos.base.language import tr
+from nomos.carving import Board
 from nomos.carving.nesting import CuttingPlan
+from nomos.project.model import Block, Craft
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
-from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
 
 PARTS = (
@@ -86,8 +86,11 @@ class CarveStation(Answers):
     """Hours and zones block by block, tools and material, transfer sheets, boards."""
 
     pull_chosen = pyqtSignal(str)
-    craft_requested = pyqtSignal(dict)
-    """What changes of the Craft."""
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
+    material_requested = pyqtSignal(str)
+    tools_requested = pyqtSignal(object)
+    boards_requested = pyqtSignal(object)
     own_material_requested = pyqtSignal(object)
     """What the chosen block is made of; None is what all are."""
     write_requested = pyqtSignal()
@@ -101,11 +104,21 @@ class CarveStation(Answers):
         super().__init__(tr("How is it cut?"), PARTS, "blocks")
         self.rows, self.total = ColourRows(tr("Blocks to cut")), label(kind="name")
         self.figures = Figures()
-        self.write = button(tr("Write carving maps and transfer sheets…"))
+        self.write = button(
+            tr("Write carving maps and transfer sheets…"),
+            tip=tr("True-scale pages for every block, into a folder."),
+        )
         self.caution = label(kind="quiet")
-        self.compare, self.compared = button(tr("Compare with the plans found")), label(kind="quiet")
+        self.compare, self.compared = (
+            button(tr("Compare with the plans found"), tip=tr("Cutting hours of the plans found at Blocks.")),
+            label(kind="quiet"),
+        )
         self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
-        self.took_fields.add(tr("This block took"), self.took)
+        self.took_fields.add(
+            tr("This block took"),
+            self.took,
+            tr("The hours that cutting this block took: the next are reckoned by it."),
+        )
         self.learnt, self.take = label(kind="quiet"), button(tr("Reckon like the log"))
         self._factor, self.gate = 1.0, label()
         self._make_tools()
@@ -123,102 +136,81 @@ class CarveStation(Answers):
                 self.learnt,
                 self.take,
             ),
-            "tools": group(self.tool_fields, self.holds, self.grip),
+            "tools": group(self.tool_fields, self.holds),
             "transfer": group(self.way, self.steps, self.shows),
             "boards": group(
-                self.boards_text, self.picture, self.saw, self.board_fields, self.add_board, self.clear
+                self.boards_text,
+                self.picture,
+                self.saw,
+                self.saw_fields,
+                self.board_fields,
+                self.add_board,
+                self.clear,
             ),
         }
         self._connect()
         self.fill(groups, below=group(self.write, self.caution))
 
     def _make_tools(self) -> None:
-        self.material, self.tools = QComboBox(), NameField(tr("Tools"))
-        self.material.addItems([opened(tr(name)) for name in MATERIALS])
-        self.own_material = QComboBox()
-        self.own_material.addItems([tr("As all"), *(opened(tr(name)) for name in MATERIALS)])
-        self.tool_fields = Fields()
-        self.thickness, self.curl = NumberBox(1, 60, step=0.1), NumberBox(0, 20, step=0.1)
-        self.roller, self.roller_long = NumberBox(10, 400), NumberBox(10, 1500)
-        self.shore = NumberBox(5, 100, unit="Shore A", digits=0)
-        self.saw_kerf, self.factor = NumberBox(0, 10, step=0.1), NumberBox(0.1, 10, unit="times", step=0.1)
-        for text, box in (
-            (tr("Material"), self.material), (tr("The chosen block"), self.own_material),
-            (tr("Tools, mm"), self.tools), (tr("Thickness"), self.thickness),
-            (tr("Curl"), self.curl), (tr("Roller, diameter"), self.roller), (tr("Roller, length"),
-            self.roller_long),
-            (tr("Roller, hardness"), self.shore), (tr("Slower than reckoned"), self.factor),
-        ):  # fmt: skip
-            self.tool_fields.add(text, box)
-        set_tip(self.tools, tr("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3"))
+        self.one_material = Form(Craft, ("material",))
+        self.own_material = Form(Block, ("material",))
+        self.craft = Form(
+            Craft,
+            (
+                "thickness_mm", "curl_mm", "roller_mm", "roller_long_mm", "roller_shore", "factor",
+                "grip_border",
+            ),
+        )  # fmt: skip
+        self.tools, named = NameField(tr("Tools")), Fields()
+        named.add(tr("Tools, mm"), self.tools, tr("Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3"))
+        self.tool_fields = group(self.one_material, self.own_material, named, self.craft)
         self.holds = label(kind="quiet")
-        self.grip = QCheckBox(tr("Leave the border to hold it by"))
 
     def _make_transfer(self) -> None:
-        self.way = QComboBox()
-        self.way.setAccessibleName(tr("Way of transfer"))
-        self.way.addItems([TRANSFERS[way].name for way in TRANSFER_WAYS])
+        self.way = Form(Craft, ("transfer",))
         self.steps, self.shows = label(), label(kind="quiet")
 
     def _make_boards(self) -> None:
         self.boards_text, self.picture = label(), BoardsPicture()
-        self.board_fields = Fields()
-        self.board_w, self.board_h = NumberBox(20, 3000, step=10), NumberBox(20, 3000, step=10)
-        self.board_n, self.board_cost = (
-            NumberBox(1, 1000, unit="", digits=0),
-            NumberBox(0, 1e5, unit="", digits=2),
+        self.saw_fields = Form(Craft, ("saw_mm",))
+        self.board_fields = Form(Board, ("width_mm", "height_mm", "count", "cost"))
+        self.board_fields.show_values(Board(610, 305, 5))
+        self.saw = button(
+            tr("The blocks are sawn: keep the offcuts"),
+            tip=tr("Take the boards as used, and what is left as boards at hand."),
         )
-        for text, box in (
-            (tr("Kerf of the saw"), self.saw_kerf), (tr("A board, width"), self.board_w), (tr("Height"),
-            self.board_h),
-            (tr("How many"), self.board_n), (tr("What one costs"), self.board_cost),
-        ):  # fmt: skip
-            self.board_fields.add(text, box)
-        self.board_w.setValue(610)
-        self.board_h.setValue(305)
-        self.board_n.setValue(5)
-        self.saw = button(tr("The blocks are sawn: keep the offcuts"))
-        self.add_board, self.clear = button(tr("Add this board")), button(tr("No boards at hand"), plain=True)
+        self.add_board, self.clear = (
+            button(tr("Add this board"), tip=tr("Put it with those at hand.")),
+            button(tr("No boards at hand"), tip=tr("Plan with boards to be bought."), plain=True),
+        )
         self._boards: tuple[Board, ...] = ()
 
     def _connect(self) -> None:
         self.rows.chosen.connect(self.pull_chosen)
-        self.material.activated.connect(self._ask_material)
-        self.own_material.activated.connect(
-            lambda place: self.own_material_requested.emit(MATERIALS[place - 1] if place else None)
-        )
+        self.one_material.changed.connect(lambda _path, name: self.material_requested.emit(name))
+        self.own_material.changed.connect(lambda _path, name: self.own_material_requested.emit(name))
         self.tools.given.connect(self._ask_tools)
-        for box, name in (
-            (self.thickness, "thickness_mm"), (self.curl, "curl_mm"), (self.roller, "roller_mm"),
-            (self.roller_long, "roller_long_mm"), (self.shore, "roller_shore"), (self.saw_kerf, "saw_mm"),
-            (self.factor, "factor"),
-        ):  # fmt: skip
-            box.set_by_hand.connect(lambda value, name=name: self.craft_requested.emit({name: value}))
-        self.grip.clicked.connect(lambda on: self.craft_requested.emit({"grip_border": on}))
-        self.way.activated.connect(lambda n: self.craft_requested.emit({"transfer": TRANSFER_WAYS[n]}))
+        for form in (self.craft, self.way, self.saw_fields):
+            form.changed.connect(lambda path, value: self.field_requested.emit(f"craft.{path}", value))
         self.write.clicked.connect(self.write_requested)
         self.saw.clicked.connect(self.saw_requested)
         self.compare.clicked.connect(self.compare_requested)
         self.took.set_by_hand.connect(self.took_requested)
-        self.take.clicked.connect(lambda: self.craft_requested.emit({"factor": self._factor}))
+        self.take.clicked.connect(lambda: self.field_requested.emit("craft.factor", self._factor))
         self.add_board.clicked.connect(self._add)
-        self.clear.clicked.connect(lambda: self.craft_requested.emit({"boards": ()}))
-
-    def _ask_material(self, place: int) -> None:
-        material = MATERIALS[place]
-        self.craft_requested.emit({"material": material, "thickness_mm": THICKNESS_MM[material]})
+        self.clear.clicked.connect(lambda: self.boards_requested.emit(()))
 
     def _ask_tools(self, text: str) -> None:
         try:
-            self.craft_requested.emit({"tools": read_tools(text)})
+            self.tools_requested.emit(read_tools(text))
         except BadInput as error:
             self.told.emit(str(error))
 
     def _add(self) -> None:
-        board = Board(
-            self.board_w.value(), self.board_h.value(), int(self.board_n.value()), self.board_cost.value()
+        width, height, count, cost = (
+            self.board_fields[name].value() for name in ("width_mm", "height_mm", "count", "cost")
         )
-        self.craft_requested.emit({"boards": (*self._boards, board)})
+        self.boards_requested.emit((*self._boards, Board(width, height, int(count), cost)))
 
     def show_view(self, view: CarveView) -> None:
         """Show the station."""
@@ -234,20 +226,13 @@ class CarveStation(Answers):
         for widget in (self.learnt, self.take):
             widget.setVisible(bool(view.learnt))
         self.figures.show_rows(view.tools)
-        self.material.setCurrentIndex(MATERIALS.index(craft.material))
-        own = view.own_material
-        self.own_material.setCurrentIndex(MATERIALS.index(own) + 1 if own else 0)
-        self.own_material.setEnabled(view.chosen is not None)
+        for form in (self.one_material, self.craft, self.way, self.saw_fields):
+            form.show_values(craft)
+        self.own_material.setEnabled(view.block is not None)
+        if view.block is not None:
+            self.own_material.show_values(view.block)
         self.tools.show_name(tools_text(craft.tools))
-        for box, value in (
-            (self.thickness, craft.thickness_mm), (self.curl, craft.curl_mm), (self.roller, craft.roller_mm),
-            (self.roller_long, craft.roller_long_mm), (self.shore, craft.roller_shore),
-            (self.saw_kerf, craft.saw_mm), (self.factor, craft.factor),
-        ):  # fmt: skip
-            box.show_value(value)
         self.holds.setText(view.holds)
-        self.grip.setChecked(craft.grip_border)
-        self.way.setCurrentIndex(TRANSFER_WAYS.index(craft.transfer))
         self.steps.setText(view.transfer_steps)
         self.shows.setText(view.transfer_shows)
         self._boards = craft.boards

@@ -3,12 +3,12 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QWidget
 
 from nomos.base.language import opened, tr, within
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
+from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, check_box, label
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.design.view import CorrectPartView, PicturePartView
 
@@ -43,20 +43,27 @@ class PicturePart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         column = part_column(self)
-        self.find_sheet = button(tr("Find the sheet and the drawing"))
-        self.whole = button(tr("The whole picture"))
+        self.find_sheet = button(
+            tr("Find the sheet and the drawing"),
+            tip=tr("Look for the paper in the photograph, and for the drawing on it."),
+        )
+        self.whole = button(tr("The whole picture"), tip=tr("Print all of the picture."))
         self.left, self.right, self.mirror = (
-            button(tr("Turn left")),
-            button(tr("Turn right")),
-            button(tr("Mirror")),
+            button(tr("Turn left"), tip=tr("A quarter turn.")),
+            button(tr("Turn right"), tip=tr("A quarter turn.")),
+            button(tr("Mirror"), tip=tr("Left and right change sides.")),
         )
         self.tools = Choice(
             (
-                ("corners", tr("Print")),
-                ("size", tr("Size")),
-                ("sheet", tr("Sheet")),
-                ("length", tr("Length")),
-                ("bare", tr("Stays bare")),
+                ("corners", tr("Print"), tr("Drag the corners of what is printed.")),
+                ("size", tr("Size"), tr("Drag the print's size on a sheet of paper.")),
+                (
+                    "sheet",
+                    tr("Sheet"),
+                    tr("Drag the corners of the paper it was drawn on: light and size are judged by it."),
+                ),
+                ("length", tr("Length"), tr("Draw along something whose length you know.")),
+                ("bare", tr("Stays bare"), tr("Draw round what is not printed.")),
             )
         )
         self.tools.show_choice("corners")
@@ -64,28 +71,45 @@ class PicturePart(QWidget):
         self.length_fields = Fields()
         self.length = NumberBox(1, 2000, step=10)
         self.length.show_value(100)
-        self.length_fields.add(tr("The line drawn is"), self.length)
+        self.length_fields.add(tr("The line drawn is"), self.length, tr("How long it is on the print."))
         self.take_length = button(tr("Set the size by it"))
         self.no_bare = button(tr("Print all of it again"))
         self.size_fields = Fields()
         self.width_box, self.height_box = NumberBox(5, 2000), NumberBox(5, 2000)
-        self.size_fields.add(tr("Width of the print"), self.width_box)
-        self.size_fields.add(tr("Height"), self.height_box)
-        self.shape = QCheckBox(tr("Keep the shape as it is seen"))
+        self.size_fields.add(
+            tr("Width of the print"),
+            self.width_box,
+            tr("Of the image, without the sheet's margin. Type 18 cm or 7 in as well."),
+        )
+        self.size_fields.add(tr("Height"), self.height_box, tr("Of the image, without the sheet's margin."))
+        self.shape = check_box(tr("Keep the shape as it is seen"), tr("Width and height change together."))
         self.shape.setChecked(True)
         self.paper, self.margin = QComboBox(), NumberBox(0, 200, step=5)
         self.paper.addItems(list(PAPER_SIZES_MM))
         self.paper.setCurrentText("A4")
         self.margin.show_value(15)
         self.sheet_fields = Fields()
-        self.sheet_fields.add(tr("Sheet"), self.paper)
-        self.sheet_fields.add(tr("Margin all round"), self.margin)
-        self.fit = button(tr("Fit the print on that sheet"))
-        self.drawn = button(tr("The sketch was drawn on that sheet"))
+        self.sheet_fields.add(tr("Sheet"), self.paper, tr("A paper of a known size."))
+        self.sheet_fields.add(
+            tr("Margin all round"),
+            self.margin,
+            tr("Kept free on the chosen sheet when the print is fitted on it."),
+        )
+        self.fit = button(
+            tr("Fit the print on that sheet"), tip=tr("As large as the sheet holds within the margin.")
+        )
+        self.drawn = button(
+            tr("The sketch was drawn on that sheet"),
+            tip=tr("The photographed sheet has this size: the print's size follows."),
+        )
         self.read_as = QComboBox()
         self.read_as.addItems([words for _, words in _READ])
         read_fields = Fields()
-        read_fields.add(tr("Read it as"), self.read_as)
+        read_fields.add(
+            tr("Read it as"),
+            self.read_as,
+            tr("How the picture is read: a clean drawing, a sketch, or tones."),
+        )
         self.found = label(kind="quiet")
         self.light = label(kind="quiet")
         self.faint = button(tr("Drop the faint pencil lines"))
@@ -217,11 +241,15 @@ class CorrectPart(QWidget):
             made.clicked.connect(lambda _on, value=value: self.tool_requested.emit(value))
             grid.addWidget(made, place // 2, place % 2)
         self.hint = label(kind="quiet")
-        self.everywhere = QCheckBox(tr("All over the picture, not only nearby"))
+        self.everywhere = check_box(
+            tr("All over the picture, not only nearby"), tr("What is like it anywhere becomes that colour.")
+        )
         self.width_fields = Fields()
         self.brush_box = NumberBox(0.2, 50, step=0.5)
         self.brush_box.show_value(2.0)
-        self.width_fields.add(tr("Width of the brush"), self.brush_box)
+        self.width_fields.add(
+            tr("Width of the brush"), self.brush_box, tr("How wide a stroke comes out on the print.")
+        )
         self.said_title = label(tr("Corrected so far"), kind="name")
         self.said = label(kind="quiet")
         for part in (

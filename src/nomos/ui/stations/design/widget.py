@@ -35,13 +35,17 @@ class DesignStation(Answers):
     def __init__(self) -> None:
         super().__init__(tr("What is the design made of?"), PARTS, "colours")
         self.picture, self.correct = PicturePart(), CorrectPart()
-        self.title = NameField(tr("Title of the print"))
+        self.title = NameField(
+            tr("Title of the print"), tr("What the print is called on templates and in the statement.")
+        )
         self.source = label(kind="quiet")
         self.fields = Fields()
         self.count_box = NumberBox(FEWEST, MOST, unit="", digits=0)
         self.feature_box = NumberBox(0, 20, step=0.1)
-        self.fields.add(tr("Smallest feature"), self.feature_box)
-        self.fields.add(tr("Colours"), self.count_box)
+        self.fields.add(
+            tr("Smallest feature"), self.feature_box, tr("Smaller fields are joined to what is around them.")
+        )
+        self.fields.add(tr("Colours"), self.count_box, tr("So many flat colours the design is read as."))
         self.why = label()
         self.curve_note = label(tr("Mean ΔE for each number of colours, as a second opinion."), kind="quiet")
         self.curve = ColourCurve()

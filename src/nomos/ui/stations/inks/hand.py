@@ -66,7 +66,7 @@ class InkRoom(MixingHand):
         ink, lab = project.ink(project.impression(pull).zones[zone].ink), card.reading.lab
         readings = card.readings(project.paper.lab)
         if not readings:
-            self._edit(tr("Colour from a drawdown"), lambda p: with_ink(p, ink.id, lab=lab))
+            self._editor.apply(tr("Colour from a drawdown"), lambda p: with_ink(p, ink.id, lab=lab))
             return
 
         def work(progress: Progress) -> Optics:
@@ -77,7 +77,7 @@ class InkRoom(MixingHand):
             return Optics(tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering)), fit.k1)
 
         def take(optics: Optics) -> None:
-            self._edit(tr("Ink from a drawdown"), lambda p: with_optics(p, ink.id, lab, optics))
+            self._editor.apply(tr("Ink from a drawdown"), lambda p: with_optics(p, ink.id, lab, optics))
 
         self._readings.do(work, take)
 
@@ -113,7 +113,7 @@ class InkRoom(MixingHand):
         except ValueError:
             self.told.emit(tr("Weigh ink, slab and roller together: less must be there after than before."))
             return
-        self._edit(tr("Film by weight"), lambda p: with_workshop(p, film_g_m2=round(film, 2)))
+        self._editor.apply(tr("Film by weight"), lambda p: with_workshop(p, film_g_m2=round(film, 2)))
 
     def write_chart(self) -> None:
         """Write the chart of all overlaps into a folder asked for."""
@@ -177,7 +177,7 @@ class InkRoom(MixingHand):
             return learn_chart(project, chart, read)
 
         def take(found: ChartLearned) -> None:
-            self._edit(tr("Learn from a chart"), lambda p: with_learned(p, found.inks))
+            self._editor.apply(tr("Learn from a chart"), lambda p: with_learned(p, found.inks))
             self.learned = found
             self.changed.emit()
 
@@ -220,7 +220,7 @@ class InkRoom(MixingHand):
         """Make an explanation part of the plan."""
         if self.learnt is not None and place < len(self.learnt.causes):
             cause = self.learnt.causes[place]
-            self._edit(tr("Learn from the proof"), lambda p: with_cause(p, cause))
+            self._editor.apply(tr("Learn from the proof"), lambda p: with_cause(p, cause))
 
 
 def _picture(path: Path) -> Picture:

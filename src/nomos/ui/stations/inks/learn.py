@@ -4,7 +4,9 @@ from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtWidgets import QVBoxLayout, QWidget
 
 from nomos.base.language import tr
+from nomos.project.model import Workshop
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import part_column
 from nomos.ui.stations.inks.view import ProofView
@@ -13,7 +15,8 @@ from nomos.ui.stations.inks.view import ProofView
 class LearnPart(QWidget):
     """How much ink; a proof compared with what was predicted."""
 
-    workshop_requested = pyqtSignal(str, object)
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
     weights_requested = pyqtSignal(float, float, int)
     """Grams before, grams after, pulls: for the chosen impression."""
     scan_requested = pyqtSignal()
@@ -22,23 +25,25 @@ class LearnPart(QWidget):
     def __init__(self) -> None:
         super().__init__()
         self._column = column = part_column(self)
-        self.fields = Fields()
-        self.sheets_box = NumberBox(1, 100_000, unit="", step=5, digits=0)
-        self.film_box = NumberBox(0.1, 500, unit="g/m²", step=0.5)
-        self.slab_box = NumberBox(0, 10_000, unit="g", step=1)
-        self.fields.add(tr("Sheets, bad ones too"), self.sheets_box)
-        self.fields.add(tr("A solid film holds"), self.film_box)
-        self.fields.add(tr("Left on slab and roller"), self.slab_box)
+        self.fields = Form(Workshop, ("sheets", "film_g_m2", "slab_g"))
         self.needs = Figures()
         self.note = label(kind="quiet")
         self.weigh = Fields()
         self.before_box, self.after_box = (NumberBox(0, 100_000, unit="g", step=1) for _ in range(2))
         self.pulls_box = NumberBox(1, 10_000, unit="", digits=0)
-        self.weigh.add(tr("Ink before"), self.before_box)
-        self.weigh.add(tr("Ink after"), self.after_box)
-        self.weigh.add(tr("Pulls between"), self.pulls_box)
-        self.take_weights = button(tr("Work the film out from these weights"))
-        self.scan = button(tr("Compare with a scan of a proof…"))
+        self.weigh.add(tr("Ink before"), self.before_box, tr("Weight of the ink before the pulls."))
+        self.weigh.add(tr("Ink after"), self.after_box, tr("Weight of what is left of it."))
+        self.weigh.add(
+            tr("Pulls between"), self.pulls_box, tr("So many pulls were made between both weighings.")
+        )
+        self.take_weights = button(
+            tr("Work the film out from these weights"),
+            tip=tr("How thick your films are, from what was weighed."),
+        )
+        self.scan = button(
+            tr("Compare with a scan of a proof…"),
+            tip=tr("Measure the colours of a real proof against the plan."),
+        )
         self.scan_note = label(tr("Scan the whole sheet, edge to edge and upright."), kind="quiet")
         self.read = ColourRows(tr("Fields of the proof"))
         self.causes = QWidget()
@@ -51,11 +56,7 @@ class LearnPart(QWidget):
             self.read, self.causes,
         ):  # fmt: skip
             column.addWidget(widget)
-        self.sheets_box.set_by_hand.connect(
-            lambda value: self.workshop_requested.emit("sheets", round(value))
-        )
-        self.film_box.set_by_hand.connect(lambda value: self.workshop_requested.emit("film_g_m2", value))
-        self.slab_box.set_by_hand.connect(lambda value: self.workshop_requested.emit("slab_g", value))
+        self.fields.changed.connect(lambda path, value: self.field_requested.emit(f"workshop.{path}", value))
         self.take_weights.clicked.connect(
             lambda: self.weights_requested.emit(
                 self.before_box.value(), self.after_box.value(), round(self.pulls_box.value())
@@ -65,9 +66,7 @@ class LearnPart(QWidget):
 
     def show_view(self, view: ProofView) -> None:
         """Show amounts and the comparison."""
-        self.sheets_box.show_value(view.sheets)
-        self.film_box.show_value(view.film_g_m2)
-        self.slab_box.show_value(view.slab_g)
+        self.fields.show_values(view.workshop, {"sheets": view.sheets})
         self.needs.show_rows(view.needs)
         self.note.setText(view.note)
         if view.scan:

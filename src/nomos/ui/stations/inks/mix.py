@@ -36,14 +36,27 @@ class MixPart(QWidget):
         column = part_column(self)
         self.heading = label(kind="name")
         self.shelf = label(kind="quiet")
-        self.open_shelf, self.look = button(tr("Open a shelf…")), button(tr("Find recipes"))
-        self.studio = button(tr("The studio's inks"))
-        self.keep = button(tr("Keep this print's inks as a shelf…"))
+        self.open_shelf, self.look = (
+            button(tr("Open a shelf…"), tip=tr("Mix from your own inks: a table of them.")),
+            button(
+                tr("Find recipes"), tip=tr("Look for mixtures of the shelf that show this ink's colour here.")
+            ),
+        )
+        self.studio = button(
+            tr("The studio's inks"), tip=tr("Mix from the inks that are kept in the studio.")
+        )
+        self.keep = button(
+            tr("Keep this print's inks as a shelf…"), tip=tr("Write them as a table, for the next print.")
+        )
         self.fields = Fields()
         self.most_box = NumberBox(1, 4, unit="", digits=0)
         self.batch_box = NumberBox(0.5, 100_000, unit="g", step=5)
-        self.fields.add(tr("Inks at most"), self.most_box)
-        self.fields.add(tr("Batch"), self.batch_box)
+        self.fields.add(
+            tr("Inks at most"),
+            self.most_box,
+            tr("So many inks a recipe may hold, beside extender and white."),
+        )
+        self.fields.add(tr("Batch"), self.batch_box, tr("How much is to be mixed at once."))
         self.rows = ColourRows(tr("Recipes"))
         self.weights = Figures()
         self.note = label(kind="quiet")
@@ -54,18 +67,26 @@ class MixPart(QWidget):
             NumberBox(low, high, unit="", step=1) for low, high in ((0, 100), (-128, 128), (-128, 128))
         ]
         for name, box in zip(("L*", "a*", "b*"), self.boxes, strict=True):
-            self.came.add(name, box)
+            self.came.add(name, box, tr("The colour that came out, as it was read."))
         self.right = button(tr("Say what to add"))
         self.added = Figures()
         self.added_note = label(kind="quiet")
-        self.teach = button(tr("Teach the ink from readings…"))
-        self.card, self.card_note = button(tr("Read a drawdown card…")), label(kind="quiet")
+        self.teach = button(
+            tr("Teach the ink from readings…"), tip=tr("Take the ink's optics from measured readings.")
+        )
+        self.card, self.card_note = (
+            button(tr("Read a drawdown card…"), tip=tr("Take the ink's optics from a scan of the card.")),
+            label(kind="quiet"),
+        )
         self.no_grey, self.take_card = (
             button(tr("It has no grey patch")),
             button(tr("Use this colour for the ink")),
         )
         self.over_black = button(tr("It runs over a black stripe too"))
-        self.write_card = button(tr("A card to draw down on, to print…"))
+        self.write_card = button(
+            tr("A card to draw down on, to print…"),
+            tip=tr("A card with black and white bars for a drawdown of the ink."),
+        )
         for widget in (
             self.heading, self.shelf, beside(self.open_shelf, self.studio), self.fields, self.look, self.rows,
             self.weights,

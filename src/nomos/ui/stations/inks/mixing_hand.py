@@ -1,6 +1,5 @@
 """Inks at work: recipes from a shelf, batches put right, readings, and how films are laid."""
 
-from collections.abc import Callable
 from dataclasses import replace
 from importlib.resources import files as resources
 from pathlib import Path
@@ -14,26 +13,25 @@ from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.colour import Lab, overprints, reflectance_to_lab
 from nomos.colour.mixing import mixed
-from nomos.colour.trapping import Inking, preucil, share_taken
+from nomos.colour.trapping import preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
 from nomos.project import Project
 from nomos.project.blocks.zones import flat_then_graded
 from nomos.project.inks.chart import ChartReading
-from nomos.project.inks.data import with_ink_data, with_optics, with_paper_data
+from nomos.project.inks.data import with_optics
 from nomos.project.inks.drawdown import Card
 from nomos.project.inks.edits import with_zone
 from nomos.project.inks.films import FilmKey, film_of, ground_of, solid_film
 from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.overlaps import ChartLearned
-from nomos.project.model import Ink, Known, Optics, Zone
+from nomos.project.model import Ink, Known, Optics
 from nomos.project.model.edits import with_pull
 from nomos.project.sheet.learning import Learnt
-from nomos.ui.frame.document import Document
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
-from nomos.ui.frame.state import UiState
 from nomos.ui.stations.inks.doubts import Doubts
 from nomos.work.recipes import recipes_of
 
@@ -46,16 +44,13 @@ class MixingHand(Hand):
     card_opened = pyqtSignal()
     """A drawdown card is there to be pointed at."""
 
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
-        super().__init__(document, runner, keeper, questions)
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._recipes = Asker(runner, "mix", self.told.emit, said=tr("finding recipes"))
         self._readings = Asker(runner, "readings", self.told.emit, said=tr("fitting the ink"))
         self._charts = Asker(runner, "chart", self.told.emit, said=tr("reading the chart"))
         self._proofs = Asker(runner, "learn", self.told.emit, said=tr("reading the proof"))
         self._files = Asker(runner, tr("ink files"), self.told.emit, said=tr("writing a file"), outlives=True)
-        self.state = UiState()
         self.shelf_name = DEMO_SHELF
         self._shelf: tuple[Ink, ...] = ()
         self.most_inks = 3
@@ -67,7 +62,7 @@ class MixingHand(Hand):
         self.doubts = Doubts(runner)
         self.doubts.changed.connect(self.changed)
         self.doubts.told.connect(self.told)
-        document.changed.connect(self._project_changed)
+        editor.document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         ids = {pull.id for pull in after.impressions} if after else set()
@@ -81,13 +76,13 @@ class MixingHand(Hand):
             self.learnt = None
 
     def _chosen(self) -> tuple[Project, str, int] | None:
-        project, pull = self._document.project, self.state.pull
+        project, pull = self._document.project, self._editor.state.pull
         if project is None:
             return None
-        if pull is None or self.state.paper_chosen:
+        if pull is None or self._editor.state.paper_chosen:
             self.told.emit(tr("Choose an ink first, in the list."))
             return None
-        return project, pull, min(self.state.zone, len(project.impression(pull).zones) - 1)
+        return project, pull, min(self._editor.state.zone, len(project.impression(pull).zones) - 1)
 
     def shelf(self) -> tuple[Ink, ...]:
         """The inks that are mixed from; the demo's own until another shelf is opened."""
@@ -164,7 +159,7 @@ class MixingHand(Hand):
             )
             return with_optics(inked, ink, (float(lab[0]), float(lab[1]), float(lab[2])), optics)
 
-        self._edit(tr("Take a recipe"), change)
+        self._editor.apply(tr("Take a recipe"), change)
 
     def put_right(self, came_out: Lab, batch_g: float) -> None:
         """Say what to add to a batch of the recipe in hand that came out otherwise."""
@@ -222,26 +217,10 @@ class MixingHand(Hand):
 
         def take(result: tuple[Lab, Optics, str]) -> None:
             lab, optics, said = result
-            self._edit(tr("Teach an ink"), lambda p: with_optics(p, ink.id, lab, optics))
+            self._editor.apply(tr("Teach an ink"), lambda p: with_optics(p, ink.id, lab, optics))
             self.told.emit(said)
 
         self._readings.do(work, take)
-
-    def set_inking(self, inking: Inking) -> None:
-        """Ink the chosen zone light, normal or heavy."""
-        self._on_zone(tr("Film"), lambda zone: msgspec.structs.replace(zone, inking=inking))
-
-    def _on_zone(self, text: str, change: Callable[[Zone], Zone]) -> None:
-        found = self._chosen()
-        if found is not None:
-            _, pull, zone = found
-            self._edit(text, lambda p: with_zone(p, pull, zone, change))
-
-    def set_pull(self, **changes: object) -> None:
-        """Print the chosen impression wet or dry, or with a measured trapping."""
-        found = self._chosen()
-        if found is not None:
-            self._edit(tr("Wet or dry"), lambda p: with_pull(p, found[1], **changes), tuple(changes))
 
     def trap_from_densities(self, first: float, second: float, both: float) -> None:
         """Work the chosen impression's trapping out from three densities by Preucil's formula."""
@@ -261,33 +240,11 @@ class MixingHand(Hand):
         except ValueError as error:
             self.told.emit(str(error))
             return
-        self.set_pull(wet=True, trapping=round(share, 3))
-
-    def set_ink(self, **changes: object) -> None:
-        """Change tack, drying, vehicle or cost of the chosen ink."""
-        found = self._chosen()
-        if found is not None:
-            project, pull, zone = found
-            ink = project.impression(pull).zones[zone].ink
-            self._edit(tr("Ink"), lambda p: with_ink_data(p, ink, **changes), (ink, *changes))
-
-    def set_paper(self, **changes: object) -> None:
-        """Change what the paper is like."""
-        self._edit(tr("Paper"), lambda p: with_paper_data(p, **changes), tuple(changes))
-
-    def bend_grade(self, **changes: object) -> None:
-        """Change the course of the chosen graded zone."""
-
-        def change(zone: Zone) -> Zone:
-            if zone.grade is None:
-                return zone
-            return msgspec.structs.replace(zone, grade=msgspec.structs.replace(zone.grade, **changes))
-
-        self._on_zone(tr("Graded inking"), change)
+        self._editor.apply(tr("Wet or dry"), lambda p: with_pull(p, pull, wet=True, trapping=round(share, 3)))
 
     def flat_first(self) -> None:
         """Print the chosen graded impression flat first, then graded over it."""
         found = self._chosen()
         if found is not None:
             _, pull, zone = found
-            self._edit(tr("Flat first, then graded"), lambda p: flat_then_graded(p, pull, zone))
+            self._editor.apply(tr("Flat first, then graded"), lambda p: flat_then_graded(p, pull, zone))

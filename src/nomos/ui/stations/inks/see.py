@@ -93,22 +93,36 @@ class SeePart(QWidget):
         self.light, self.eyes = QComboBox(), QComboBox()
         self.light.addItems([LIGHT_NAMES[light] for light in LIGHTS])
         self.eyes.addItems([text for _, text in EYES])
-        self.fields.add(tr("Light"), self.light)
-        self.fields.add(tr("Seen by"), self.eyes)
-        self.dry = Choice((("dry", tr("As it dries")), ("wet", tr("While it is wet"))))
+        self.fields.add(tr("Light"), self.light, tr("Under which light the print is looked at."))
+        self.fields.add(tr("Seen by"), self.eyes, tr("With which eyes it is looked at."))
+        self.dry = Choice(
+            (
+                ("dry", tr("As it dries"), tr("The print as it will be.")),
+                ("wet", tr("While it is wet"), tr("Deeper and shining, as it leaves the press.")),
+            )
+        )
         self.parting = label(kind="quiet")
         self.here_title = label(kind="name")
         self.here = ColourRows(tr("Layers here"))
         self.overlaps = ColourRows(tr("Overlaps on the sheet"))
-        self.chart = button(tr("Chart of all overlaps, to print…"))
-        self.read_chart = button(tr("Compare a scan of it…"))
+        self.chart = button(
+            tr("Chart of all overlaps, to print…"),
+            tip=tr("Patches of all inks over each other, to be printed and scanned."),
+        )
+        self.read_chart = button(tr("Compare a scan of it…"), tip=tr("Read a scan of the printed chart."))
         self.chart_rows = ColourRows(tr("The printed chart"))
-        self.learn_chart = button(tr("Learn the inks from it…"))
+        self.learn_chart = button(
+            tr("Learn the inks from it…"), tip=tr("Put the inks right by what the chart shows.")
+        )
         self.learned = label(kind="quiet")
         self.slice_fields = Fields()
         self.lightness_box = NumberBox(0, 100, unit="L*", step=5, digits=0)
         self.lightness_box.show_value(60)
-        self.slice_fields.add(tr("At lightness"), self.lightness_box)
+        self.slice_fields.add(
+            tr("At lightness"),
+            self.lightness_box,
+            tr("The slice of colours that is shown: all of this lightness."),
+        )
         self.gamut = GamutSlice()
         self.reach = label(kind="quiet")
         for widget in (

@@ -7,9 +7,7 @@ import numpy as np
 from nomos.base.language import tr
 from nomos.base.units import counted, number
 from nomos.colour import lab_to_hex
-from nomos.colour.layering import PaperKind
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import Inking, Surface
 from nomos.colour.weighing import in_parts, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
@@ -24,14 +22,14 @@ from nomos.project.inks.films import (
 )
 from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.reach import passes_of
-from nomos.project.model import Grade
+from nomos.project.model import Impression, Ink, Paper, Workshop, Zone
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.sheet.learning import Learnt
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
 from nomos.ui.stations.inks.drawdown_view import card_view
-from nomos.ui.stations.inks.ink_view import ink_of, knife_text, step_pct
+from nomos.ui.stations.inks.ink_view import ink_of, knife_text
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
@@ -122,25 +120,16 @@ class StackView:
     """How does it lie on what is there?"""
 
     heading: str
-    inking: Inking
-    wet: bool
+    zone: Zone
+    pull: Impression
+    ink: Ink
+    paper: Paper
+    workshop: Workshop
     can_be_wet: bool
     trapping: float
     trapping_note: str
-    tack: float
-    drying_h: float
-    vehicle: str
-    modifier_pct: float
-    modifier: str
-    step_pct: float
     knife: str
-    surface: Surface
-    kind: PaperKind
-    weight_gsm: float
-    grain: str
-    growth: tuple[float, float]
     passes: str
-    grade: Grade | None
     spectra: tuple[Array, Array, Array] | None
 
 
@@ -171,12 +160,9 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
     solid = solid_film(project, ink)
     alone = printed_reflectance(project, [key], np.ones((1, 1), bool))[0]
     return StackView(
-        f"{place + 1}  {ink.name}", zone.inking, pull.wet, place > 0,
-        100 * (share if share is not None else 1.0), note, ink.tack, ink.drying_h, ink.vehicle,
-        ink.modifier_pct, ink.modifier, step_pct(project, ink), knife_text(project, ink),
-        project.paper.surface, project.paper.kind, project.paper.weight_gsm or 0.0, project.paper.grain,
-        project.paper.growth,
-        tr("Printed again over itself it gains ΔE {gains}: {worth}.", gains=gains, worth=worth), zone.grade,
+        f"{place + 1}  {ink.name}", zone, pull, ink, project.paper, project.workshop, place > 0,
+        share if share is not None else 1.0, note, knife_text(project, ink),
+        tr("Printed again over itself it gains ΔE {gains}: {worth}.", gains=gains, worth=worth),
         (alone, solid.absorption, solid.scattering),
     )  # fmt: skip
 
@@ -186,8 +172,7 @@ class ProofView:
     """How much ink, and what has the proof taught?"""
 
     sheets: int
-    film_g_m2: float
-    slab_g: float
+    workshop: Workshop
     needs: Figures
     note: str
     scan: str
@@ -229,8 +214,7 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
     )
     return ProofView(
         planned_sheets(project),
-        shop.film_g_m2,
-        shop.slab_g,
+        shop,
         tuple(needs),
         tr(
             "With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh "

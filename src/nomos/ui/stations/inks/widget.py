@@ -41,16 +41,27 @@ class InksStation(Answers):
         super().__init__(tr("Which inks?"), PARTS, "ink")
         self.mean = label(kind="quiet")
         self.rows = ColourRows(tr("Inks"))
-        self.name = NameField(tr("Name of the ink"))
+        self.name = NameField(
+            tr("Name of the ink"), tr("What the ink is called on cards, lists and the ladder.")
+        )
         self.opacity = Choice(
-            (("transparent", tr("Transparent")), ("semi", tr("Half")), ("opaque", tr("Opaque")))
+            (
+                ("transparent", tr("Transparent"), tr("What lies below shows through.")),
+                ("semi", tr("Half"), tr("It hides a part of what lies below.")),
+                ("opaque", tr("Opaque"), tr("It hides what lies below.")),
+            )
         )
         self.editor = ColourEditor()
         self.strength = PatchStrip(tr("Strength"), 0, 1, 0.01)
-        self.inking = Choice((("even", tr("Inked evenly")), ("graded", tr("Graded"))))
+        self.inking = Choice(
+            (
+                ("even", tr("Inked evenly"), tr("The zone has one strength.")),
+                ("graded", tr("Graded"), tr("The zone goes from one strength to another.")),
+            )
+        )
         self.grade_fields = Fields()
         self.grade_box = NumberBox(0, 100, unit="%", step=5, digits=0)
-        self.grade_fields.add(tr("At the end"), self.grade_box)
+        self.grade_fields.add(tr("At the end"), self.grade_box, tr("The strength at the end of the grading."))
         self.grade_note = label(
             tr("Drag the two rings on the sheet to where it begins and ends."), kind="quiet"
         )

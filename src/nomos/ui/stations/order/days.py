@@ -4,12 +4,13 @@ from datetime import datetime, timedelta
 
 from PyQt6.QtCore import QDate, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QCheckBox, QDateEdit, QHBoxLayout, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
 from nomos.base.language import tr
-from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar, Task
+from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar, Task, Times
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.parts import group, part_column
 from nomos.ui.stations.order.view import DaysView, SittingView, week_days
 
@@ -88,7 +89,10 @@ class DaysPicture(QWidget):
 class DaysPart(QWidget):
     """The calendar and everything it depends on."""
 
-    times_requested = pyqtSignal(str, object)
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
+    day_requested = pyqtSignal(str, object)
+    """The day to begin on, or the days of the week that are worked on."""
     day_lost = pyqtSignal(str)
     file_requested = pyqtSignal()
     air_requested = pyqtSignal()
@@ -112,39 +116,33 @@ class DaysPart(QWidget):
             box.setCalendarPopup(True)
             box.setDateRange(QDate(FIRST_YEAR, 1, 1), QDate(LAST_YEAR, 12, 31))
         self.dates = Fields()
-        self.dates.add(tr("Begin on"), self.start)
-        self.dates.add(tr("A day lost"), self.lost)
-        self.lose, self.lost_note = button(tr("Lose that day, or have it back")), label(kind="quiet")
-        self.way = Choice(
-            (("whole edition", tr("Whole edition a layer")), ("sheet by sheet", tr("Sheet by sheet")))
+        self.dates.add(tr("Begin on"), self.start, tr("The first day of printing."))
+        self.dates.add(tr("A day lost"), self.lost, tr("A day on which nothing can be printed."))
+        self.lose, self.lost_note = (
+            button(tr("Lose that day, or have it back"), tip=tr("The days after it move.")),
+            label(kind="quiet"),
         )
-        self.fields = Fields()
-        self.boxes = {
-            name: self._box(text, unit, most, step)
-            for name, text, unit, most, step in (
-                ("setup_min", tr("Set-up"), "min", 600, 5), ("pull_min", tr("One pull"), "min", 120, 0.5),
-                ("wash_min", tr("Wash-up"), "min", 600, 5), ("wipe_min", tr("Wipe"), "min", 120, 1),
-                ("cutting_min", tr("Cutting a state further"), "min", 10_000, 30),
-                ("opens", tr("Work begins at"), "h", 23, 0.5), ("closes", tr("Work ends at"), "h", 24, 0.5),
-                ("rack", tr("Places on the rack"), "", 100_000, 5),
-                ("pulls_a_day", tr("Pulls a day, 0 any"), "", 100_000, 5),
-                ("temperature", tr("Air"), "°C", 45, 1), ("humidity", tr("Humidity"), "%", 100, 5),
-                ("damp_min", tr("Damping and pressing"), "min", 600, 5),
-                ("keeps_days", tr("Stays damp"), "days", 60, 1),
-            )
-        }  # fmt: skip
+        self.way = Form(Times, ("way",))
+        self.fields = Form(
+            Times,
+            (
+                "setup_min", "pull_min", "wash_min", "wipe_min", "cutting_min", "opens", "closes", "rack",
+                "pulls_a_day", "temperature", "humidity", "damp_min", "keeps_days", "damp",
+            ),
+        )  # fmt: skip
         week = QWidget()
         row = QHBoxLayout(week)
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(theme.scaled(3))
-        self.days = [button(day) for day in week_days()]
+        self.days = [button(day, tip=tr("Whether that day is worked on.")) for day in week_days()]
         for made in self.days:
             made.setCheckable(True)
             made.setProperty("narrow", True)
             row.addWidget(made, 1)
-        self.damp = QCheckBox(tr("Damped the evening before"))
-        self.air = button(tr("Read the air (simulated gauge)"))
-        self.file = button(tr("Write the days as iCalendar…"))
+        self.air = button(
+            tr("Read the air (simulated gauge)"), tip=tr("Take temperature and humidity from a gauge.")
+        )
+        self.file = button(tr("Write the days as iCalendar…"), tip=tr("For your own calendar."))
         for widget in (
             self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
             self.dates, self.lose, self.lost_note,
@@ -155,40 +153,26 @@ class DaysPart(QWidget):
             week,
             label(tr("Times"), kind="name"),
             self.fields,
-            self.damp,
             self.air,
         )
         self._connect()
 
-    def _box(self, text: str, unit: str, most: float, step: float) -> NumberBox:
-        whole = unit in ("", "days")
-        box = NumberBox(0, most, unit=tr(unit), step=step, digits=0 if whole else 1)
-        self.fields.add(text, box)
-        return box
-
     def _connect(self) -> None:
-        for name, box in self.boxes.items():
-            whole = name in ("rack", "pulls_a_day", "keeps_days")
-            box.set_by_hand.connect(
-                lambda value, name=name, whole=whole: self.times_requested.emit(
-                    name, round(value) if whole else value
-                )
-            )
-        self.way.chosen.connect(lambda value: self.times_requested.emit("way", value))
+        for form in (self.way, self.fields):
+            form.changed.connect(lambda path, value: self.field_requested.emit(f"times.{path}", value))
         self.start.dateChanged.connect(self._ask_start)
         self.lose.clicked.connect(lambda: self.day_lost.emit(self.lost.date().toString("yyyy-MM-dd")))
         for made in self.days:
             made.clicked.connect(self._ask_days)
-        self.damp.clicked.connect(lambda on: self.times_requested.emit("damp", on))
         self.air.clicked.connect(self.air_requested)
         self.file.clicked.connect(self.file_requested)
 
     def _ask_start(self, day: QDate) -> None:
-        self.times_requested.emit("start", day.toString("yyyy-MM-dd"))
+        self.day_requested.emit("start", day.toString("yyyy-MM-dd"))
 
     def _ask_days(self) -> None:
         days = tuple(place for place, made in enumerate(self.days) if made.isChecked())
-        self.times_requested.emit("days", days)
+        self.day_requested.emit("days", days)
 
     def show_view(self, view: DaysView) -> None:
         """Show the days."""
@@ -197,7 +181,8 @@ class DaysPart(QWidget):
         self.refused.setVisible(bool(view.refused))
         self.picture.show_plan(view.plan)
         self.steps.show_rows(view.steps)
-        self.way.show_choice(view.times.way)
+        for form in (self.way, self.fields):
+            form.show_values(view.times)
         first = QDate.fromString(view.start, Qt.DateFormat.ISODate)
         self.start.blockSignals(True)
         self.start.setDate(first)
@@ -206,11 +191,8 @@ class DaysPart(QWidget):
             self.lost.setDate(first)
         self.lost_note.setText(tr("Lost: {lost}.", lost=view.lost) if view.lost else "")
         self.lost_note.setVisible(bool(view.lost))
-        for name, number_box in self.boxes.items():
-            number_box.show_value(float(getattr(view.times, name)))
         for place, made in enumerate(self.days):
             made.setChecked(place in view.times.days)
-        self.damp.setChecked(view.times.damp)
 
 
 class SittingPart(QWidget):
@@ -223,7 +205,9 @@ class SittingPart(QWidget):
         column = part_column(self)
         self.fields = Fields()
         self.rollers_box = NumberBox(1, 6, unit="", digits=0)
-        self.fields.add(tr("Rollers or brushes"), self.rollers_box)
+        self.fields.add(
+            tr("Rollers or brushes"), self.rollers_box, tr("So many are at hand: fewer mean more wash-ups.")
+        )
         self.steps, self.said = Figures(), label(kind="quiet")
         self.advice, self.caution = label(), label(kind="quiet")
         for widget in (

@@ -9,15 +9,16 @@ from msgspec.structs import replace
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.devices import ThermoHygrometer
+from nomos.order.calendar import TIMES
 from nomos.project import Project
 from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order
-from nomos.ui.frame.document import Document, Slow
+from nomos.ui.frame.document import Slow
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
-from nomos.ui.frame.state import UiState
 from nomos.work import Request
 from nomos.work.days import Planned, at_once, count_of, days_of
 from nomos.work.orders import Orders, orders_of
@@ -36,20 +37,17 @@ class Wanted:
 class Orderer(Hand):
     """Looks for orders, and changes the times of the calendar."""
 
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
-        super().__init__(document, runner, keeper, questions)
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._search = Asker(runner, "orders", self.told.emit, said=tr("looking for orders"))
         self._days = Asker(runner, "days", self.told.emit, said=tr("planning the days"))
         self._file = Asker(runner, "calendar", self.told.emit, said=tr("writing a file"), outlives=True)
         self._count = Asker(runner, "day count", self.told.emit)
         self._known: tuple[int | None, Planned | None] = (None, None)
-        self.state = UiState()
         self.wanted = Wanted()
         self.rollers = 1
         self._gauge = ThermoHygrometer()
-        document.changed.connect(self._project_changed)
+        editor.document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
         if before is None or after is None or before.source != after.source:
@@ -67,7 +65,7 @@ class Orderer(Hand):
 
     def pin(self) -> None:
         """Pin the chosen impression to the place it has, or let it go."""
-        project, pull = self._document.project, self.state.pull
+        project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
             self.told.emit(tr("Choose a rung of the ladder first."))
             return
@@ -124,7 +122,7 @@ class Orderer(Hand):
         """Print in one of the orders found, by its place among them."""
         change = self.printed_in(key)
         if change is not None:
-            self._edit(tr("Print order"), lambda p: change(p, NULL_PROGRESS))
+            self._editor.apply(tr("Print order"), lambda p: change(p, NULL_PROGRESS))
 
     def printed_in(self, key: str) -> Slow | None:
         """What makes the project printed in one of the orders found, by its place among them."""
@@ -134,14 +132,14 @@ class Orderer(Hand):
         pulls = report.choices[int(key)].pulls
         return lambda project, _progress: with_order(project, pulls)
 
-    def set_times(self, **changes: object) -> None:
-        """Change how long things take, or when there is time."""
-        self._edit(tr("Times"), lambda p: replace(p, times=replace(p.times, **changes)), tuple(changes))
-
     def read_air(self) -> None:
         """Take temperature and humidity from the gauge."""
         temperature, humidity = self._gauge.read()
         self.set_times(temperature=temperature, humidity=humidity)
+
+    def set_times(self, **changes: object) -> None:
+        """Change when there is time, or what the air is like."""
+        self._editor.apply(TIMES, lambda p: replace(p, times=replace(p.times, **changes)), tuple(changes))
 
     def lose_day(self, day: str) -> None:
         """A day on which nothing can be done; once more takes it back."""
@@ -150,7 +148,7 @@ class Orderer(Hand):
             lost = set(project.times.lost) ^ {day}
             return replace(project, times=replace(project.times, lost=tuple(sorted(lost))))
 
-        self._edit(tr("A day lost"), change)
+        self._editor.apply(tr("A day lost"), change)
 
     def set_rollers(self, rollers: int) -> None:
         """How many rollers there are."""

@@ -39,13 +39,19 @@ class OrderStation(Answers):
         self.school = QComboBox()
         self.school.addItems([SCHOOLS[key][0] for key in _SCHOOLS])
         self.fields = Fields()
-        self.fields.add(tr("Keep to"), self.school)
+        self.fields.add(tr("Keep to"), self.school, tr("A school whose order is kept; free takes any."))
         self.why_school = label(kind="quiet")
-        self.look = button(tr("Look for the best orders"))
+        self.look = button(tr("Look for the best orders"), tip=tr("Try all orders: colours, wash-ups, days."))
         self.best, self.best_note = Cards(tr("Best orders")), label(kind="quiet")
         self.why_title, self.why = label(kind="name"), label()
-        self.earlier, self.later = button(tr("Print it earlier")), button(tr("Print it later"))
-        self.pin, self.pins = button(tr("Pin it to its place")), label(kind="quiet")
+        self.earlier, self.later = (
+            button(tr("Print it earlier"), tip=tr("One place earlier. Drag it on the ladder as well.")),
+            button(tr("Print it later"), tip=tr("One place later. Drag it on the ladder as well.")),
+        )
+        self.pin, self.pins = (
+            button(tr("Pin it to its place"), tip=tr("Orders that are looked for leave it there.")),
+            label(kind="quiet"),
+        )
         self.days, self.sitting = DaysPart(), SittingPart()
         groups: dict[str, QWidget] = {
             "orders": group(

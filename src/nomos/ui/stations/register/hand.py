@@ -3,20 +3,20 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from pathlib import Path
-from typing import TYPE_CHECKING, Any
+from typing import TYPE_CHECKING
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.project import Project
 from nomos.project.register.plausible import DOZEN
-from nomos.project.register.system import with_budget, with_reading, with_register
+from nomos.project.register.system import with_reading, with_register
 from nomos.proof import Misregister
-from nomos.ui.frame.document import Document
+from nomos.registration.settings import REGISTRATION, TOLERANCE, BudgetSettings
+from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
-from nomos.ui.frame.state import UiState
 from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.scan import scan_of, scan_tried_of
 
@@ -57,16 +57,13 @@ class Practice:
 class Registrar(Hand):
     """Changes how sheets meet blocks, simulates, reads proofs, and sets exercises."""
 
-    def __init__(
-        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions
-    ) -> None:
-        super().__init__(document, runner, keeper, questions)
+    def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
+        super().__init__(editor, runner, keeper, questions)
         self._flashes = Asker(runner, "flash", self._failed)
         self._magnified = Asker(runner, "magnified", self._failed)
         self._sheets = Asker(runner, "sheets", self._failed, said=tr("printing plausible sheets"))
         self._scans = Asker(runner, "scan", self._failed, said=tr("reading the scan"))
         self._exercises = Asker(runner, "exercise", self._failed, said=tr("making a proof to read"))
-        self.state = UiState()
         self.scanned: Scanned | None = None
         self.practice: Practice | None = None
         self.sheet = 0
@@ -77,7 +74,7 @@ class Registrar(Hand):
         self.alone: int | None = None
         """Which of a dozen is shown alone."""
         self._grid_seed = 0
-        document.changed.connect(self._project_changed)
+        editor.document.changed.connect(self._project_changed)
         keeper.changed.connect(self._look_again)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
@@ -92,13 +89,14 @@ class Registrar(Hand):
 
     # The system and the budget
 
-    def set_register(self, **changes: Any) -> None:
-        """Choose another system, its side, its pins or stops, marks, or damp paper."""
-        self._edit(tr("Registration"), lambda p: with_register(p, **changes))
+    def choose_system(self, system: str) -> None:
+        """Choose another system."""
+        self._editor.apply(REGISTRATION, lambda p: with_register(p, system=system))
 
-    def set_budget(self, **figures: Any) -> None:
-        """Give one's own figure for a part of the error, or say whose hand it is; None takes the default."""
-        self._edit(tr("Tolerance"), lambda p: with_budget(p, **figures), ("budget", tuple(figures)))
+    def usual_budget(self) -> None:
+        """Take the usual figures for every part of the error."""
+        hand = self._document.project.register.budget.hand if self._document.project else "practised"
+        self._editor.apply(TOLERANCE, lambda p: with_register(p, budget=BudgetSettings(hand=hand)))
 
     # What flashes
 
@@ -187,7 +185,7 @@ class Registrar(Hand):
         """Keep what was read of the chosen pull."""
         from nomos.project.register.readings import read_by_eye, reading_by_eye
 
-        project, pull = self._document.project, self.state.pull
+        project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
             self.told.emit(tr("Choose a block first."))
             return
@@ -197,7 +195,7 @@ class Registrar(Hand):
             self.told.emit(str(error))
             return
         reading = reading_by_eye(project, pull, fit, self.sheet)
-        self._edit(tr("Read a proof"), lambda p: with_reading(p, reading))
+        self._editor.apply(tr("Read a proof"), lambda p: with_reading(p, reading))
 
     def open_scan(self) -> None:
         """Read a scan, asked for."""
@@ -248,14 +246,14 @@ class Registrar(Hand):
                     project = with_reading(project, reading)
             return project
 
-        self._edit(tr("Keep a scan"), change)
+        self._editor.apply(tr("Keep a scan"), change)
 
     def show_reading(self) -> None:
         """Put the chosen pull on the screen where it was last found."""
         from nomos.project.register.edits import with_offset
         from nomos.project.register.readings import motion_kept
 
-        project, pull = self._document.project, self.state.pull
+        project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
             return
         kept = next((each for each in reversed(project.readings) if each.pull == pull), None)
@@ -266,7 +264,7 @@ class Registrar(Hand):
         offset = Misregister(
             round(motion.shift_mm[0], 2), round(motion.shift_mm[1], 2), round(motion.rotation_deg, 2)
         )
-        self._edit(tr("Show a reading"), lambda p: with_offset(p, pull, offset))
+        self._editor.apply(tr("Show a reading"), lambda p: with_offset(p, pull, offset))
 
     # Practice
 

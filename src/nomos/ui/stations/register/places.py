@@ -1,41 +1,36 @@
 """Where sheet, image and blocks lie, and blocks tried out of register."""
 
 from dataclasses import replace
-from typing import TYPE_CHECKING
 
 from nomos.base.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM
 from nomos.project.model.edits import (
     with_image_at,
-    with_kento,
     with_sheet,
 )
 from nomos.project.register.edits import in_register, with_offset
 from nomos.proof import Misregister
-from nomos.registration import KentoSettings
-
-if TYPE_CHECKING:
-    from nomos.ui.controller import Controller
+from nomos.ui.frame.editor import Editor
 
 
 class Places:
     """Where sheet, image and blocks lie, and blocks tried out of register."""
 
-    def __init__(self, hand: "Controller") -> None:
-        self._hand = hand
+    def __init__(self, editor: Editor) -> None:
+        self._editor = editor
         self._start: tuple[int, Misregister] | None = None
 
     def set_offset(self, offset: Misregister, gesture: object = None) -> None:
         """Try the chosen impression out of register."""
-        self._hand.on_pull(
+        self._editor.on_pull(
             tr("Out of register"),
             lambda p, pull: with_offset(p, pull, offset),
-            None if gesture is None else ("offset", self._hand.state.pull, gesture),
+            None if gesture is None else ("offset", self._editor.state.pull, gesture),
         )
 
     def drag_handle(self, dx_mm: float, dy_mm: float, gesture: int) -> None:
         """Drag the chosen block so far from where it was when the gesture began."""
-        project, pull = self._hand.document.project, self._hand.state.pull
+        project, pull = self._editor.document.project, self._editor.state.pull
         if project is None or pull is None:
             return
         if self._start is None or self._start[0] != gesture:
@@ -50,16 +45,12 @@ class Places:
 
     def all_in_register(self) -> None:
         """Put every block back."""
-        self._hand.edit(tr("Back in register"), in_register)
-
-    def set_kento(self, settings: KentoSettings) -> None:
-        """Choose how the kento is laid out."""
-        self._hand.edit(tr("Kento"), lambda p: with_kento(p, settings))
+        self._editor.apply(tr("Back in register"), in_register)
 
     def set_sheet(self, width_mm: float, height_mm: float) -> None:
         """Choose another sheet."""
-        self._hand.edit(tr("Sheet"), lambda p: with_sheet(p, (width_mm, height_mm)))
+        self._editor.apply(tr("Sheet"), lambda p: with_sheet(p, (width_mm, height_mm)))
 
     def set_image_at(self, left_mm: float, top_mm: float) -> None:
         """Move the image on the sheet."""
-        self._hand.edit(tr("Image on the sheet"), lambda p: with_image_at(p, left_mm, top_mm))
+        self._editor.apply(tr("Image on the sheet"), lambda p: with_image_at(p, left_mm, top_mm))

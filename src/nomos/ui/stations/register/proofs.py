@@ -1,35 +1,36 @@
 """The parts of the Register station about tolerance, proofs and practice."""
 
-from functools import partial
-
 from PyQt6.QtCore import Qt, pyqtSignal
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QSlider, QSpinBox, QWidget
+from PyQt6.QtWidgets import QComboBox, QSlider, QSpinBox, QWidget
 
 from nomos.base.language import opened, tr
 from nomos.base.units import length_text
 from nomos.project.register.plausible import DOZEN
 from nomos.project.register.practice import KINDS, Fault
+from nomos.registration import RegisterSettings
 from nomos.registration.printed_marks import STROKES, vernier_reading_mm
-from nomos.ui.frame.controls import Choice, Fields, Figures, NumberBox, button, label
+from nomos.registration.settings import BudgetSettings
+from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, check_box, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group, part_column
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.register.proofs_view import CRISP_MM, LOOSE_MM, PracticeView, ProofView, ToleranceView
 
 # The slider goes by steps of so much.
 _STEP_MM = 0.05
 _NOT_READ = -5.1
 _CURES = 5
+_READ_TIP = tr("What was read at this corner, + to the right and down.")
 
 
 class TolerancePart(QWidget):
     """From crisp to loose, the parts of the error, what flashes on plausible sheets, and its cures."""
 
-    tolerance_requested = pyqtSignal(float)
-    budget_requested = pyqtSignal(str, object)
-    """The name of a part and the user's own figure, or None for the default."""
-    damp_requested = pyqtSignal(bool)
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
+    usual_requested = pyqtSignal()
     simulate_requested = pyqtSignal()
-    trap_requested = pyqtSignal(float)
     sheets_requested = pyqtSignal()
     sheet_requested = pyqtSignal()
     print_requested = pyqtSignal()
@@ -40,21 +41,35 @@ class TolerancePart(QWidget):
         self.slider = QSlider(Qt.Orientation.Horizontal)
         self.slider.setRange(round(CRISP_MM / _STEP_MM), round(LOOSE_MM / _STEP_MM))
         self.slider.setAccessibleName(tr("From crisp to loose"))
+        set_tip(self.slider, tr("How far sheets may lie apart: crisp wants work, loose shows movement."))
         self.ends, self.school = label(kind="name"), label(kind="quiet")
         self.apart, self.flashes = label(), label()
-        self.fields = Fields()
-        self.boxes: dict[str, NumberBox] = {}
+        self.fields = Form(
+            BudgetSettings,
+            (
+                "seating_mm", "block_mm", "cutting_mm", "transfer_mm", "growth_along_pct",
+                "growth_across_pct",
+            ),
+        )  # fmt: skip
         self.defaults = button(tr("Back to the usual figures"), plain=True)
-        self.damp = QCheckBox(tr("Printed on damp paper"))
-        self.hand = Choice((("practised", tr("Practised hand")), ("beginner", tr("First edition"))))
-        self.simulate = button(tr("Print 100 whole sheets"))
+        self.damp, self.hand = Form(RegisterSettings, ("damp",)), Form(BudgetSettings, ("hand",))
+        self.simulate = button(
+            tr("Print 100 whole sheets"),
+            tip=tr("Lay a hundred sheets in full, one by one: slower, and exact."),
+        )
         self.nine, self.back = (
-            button(tr("See nine plausible sheets")),
+            button(
+                tr("See nine plausible sheets"),
+                tip=tr("Nine sheets as they may come out, beside each other."),
+            ),
             button(tr("Back to the print"), plain=True),
         )
-        self.one = button(tr("See one at full size"))
+        self.one = button(
+            tr("See one at full size"),
+            tip=tr("One sheet as it may come out; press again for the next of twelve."),
+        )
         self.cures = [label() for _ in range(_CURES)]
-        self.trap = button("")
+        self.trap = button("", tip=tr("Take this trap: gaps up to that width close."))
         self._trap_mm = 0.0
         self._budget = group(
             label(tr("Parts of the error, 95 of 100 sheets"), kind="name"),
@@ -68,19 +83,20 @@ class TolerancePart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         # sliderMoved and keys both end in valueChanged; showing a value blocks it.
-        self.slider.valueChanged.connect(lambda step: self.tolerance_requested.emit(step * _STEP_MM))
+        self.slider.valueChanged.connect(
+            lambda step: self.field_requested.emit("tolerance_mm", step * _STEP_MM)
+        )
         self.simulate.clicked.connect(self.simulate_requested)
         self.nine.clicked.connect(self.sheets_requested)
         self.one.clicked.connect(self.sheet_requested)
         self.back.clicked.connect(self.print_requested)
-        self.trap.clicked.connect(lambda: self.trap_requested.emit(self._trap_mm))
-        self.damp.clicked.connect(self.damp_requested)
-        self.defaults.clicked.connect(self._back)
-        self.hand.chosen.connect(partial(self.budget_requested.emit, "hand"))
-
-    def _back(self) -> None:
-        for name in self.boxes:
-            self.budget_requested.emit(name, None)
+        self.trap.clicked.connect(lambda: self.field_requested.emit("trap_mm", self._trap_mm))
+        self.damp.changed.connect(lambda path, value: self.field_requested.emit(f"register.{path}", value))
+        for form in (self.fields, self.hand):
+            form.changed.connect(
+                lambda path, value: self.field_requested.emit(f"register.budget.{path}", value)
+            )
+        self.defaults.clicked.connect(self.usual_requested)
 
     def show_view(self, view: ToleranceView, *, nine: bool = False, alone: int | None = None) -> None:
         """Show the part. nine : plausible sheets are in sight; alone : which of a dozen, if it is one."""
@@ -93,16 +109,7 @@ class TolerancePart(QWidget):
             else tr("See the next one ({alone} of {dozen} in sight)", alone=alone + 1, dozen=DOZEN)
         )
         self.back.setVisible(nine)
-        for name, value, text in view.parts:
-            if name not in self.boxes:
-                unit = "%" if name.endswith("pct") else "mm"
-                box = NumberBox(
-                    0, 5, unit=unit, step=0.01 if unit == "%" else 0.05, digits=3 if unit == "%" else 2
-                )
-                box.set_by_hand.connect(partial(self.budget_requested.emit, name))
-                self.boxes[name] = box
-                self.fields.add(f"{text}, ±", box)
-            self.boxes[name].show_value(value)
+        self.fields.show_values(view.register.budget, view.worked_out)
         self.defaults.setVisible(bool(view.own))
         self.slider.blockSignals(True)
         self.slider.setValue(round(view.tolerance_mm / _STEP_MM))
@@ -120,8 +127,8 @@ class TolerancePart(QWidget):
         self._trap_mm = next((trap for _, trap in view.cures if trap is not None), 0.0)
         self.trap.setText(tr("Trap {trap_mm}", trap_mm=length_text(self._trap_mm, 2)))
         self.trap.setVisible(self._trap_mm > 0)
-        self.damp.setChecked(view.damp)
-        self.hand.show_choice(view.hand)
+        self.damp.show_values(view.register)
+        self.hand.show_values(view.register.budget)
 
 
 class ProofPart(QWidget):
@@ -141,8 +148,10 @@ class ProofPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.scan, self.demo_scan = (
-            button(tr("Read a scan of a sheet…")),
-            button(tr("Scan the sheet as tried here")),
+            button(tr("Read a scan of a sheet…"), tip=tr("Measure how far every block is out on it.")),
+            button(
+                tr("Scan the sheet as tried here"), tip=tr("Practise with the print as it is on the screen.")
+            ),
         )
         self.scan_hint = label(
             tr("The whole sheet on a ground darker than the paper, 300 pixels an inch."), kind="quiet"
@@ -150,19 +159,23 @@ class ProofPart(QWidget):
         self.rows = ColourRows(tr("Pulls on the proof"))
         self.source, self.found = label(kind="quiet"), label()
         self.steps, self.next_proof = label(), label(kind="quiet")
-        self.uncut = QCheckBox(tr("This block is not cut yet"))
-        self.show_it = button(tr("Show it on the sheet"), plain=True)
+        self.uncut = check_box(tr("This block is not cut yet"), tr("It can still be moved in its transfer."))
+        self.show_it = button(
+            tr("Show it on the sheet"),
+            tip=tr("Move the sheet to where it is. N goes to the next."),
+            plain=True,
+        )
         self.keep = button(tr("Keep this reading for every block"))
         self.sheet = QSpinBox()
         self.sheet.setRange(0, 10_000)
         self.sheet.setSpecialValueText(tr("a proof"))
         sheet_field = Fields()
-        sheet_field.add(tr("Sheet of the edition"), self.sheet)
+        sheet_field.add(tr("Sheet of the edition"), self.sheet, tr("Which sheet was read."))
         self.hint = label(kind="quiet")
         self.eye = Fields()
         self.eye_boxes: dict[tuple[int, str], NumberBox] = {}
         self._eye_key: object = None
-        self.read = button(tr("Keep what was read"))
+        self.read = button(tr("Keep what was read"), tip=tr("Put it with the readings of this print."))
         self._eye_column = group(self.hint, self.eye)
         self.history_title, self.history = label(tr("What was read before"), kind="name"), Figures()
         self.drift = label()
@@ -219,7 +232,7 @@ class ProofPart(QWidget):
                 box.setSpecialValueText(tr("not read"))
                 box.setValue(box.minimum())
                 self.eye_boxes[number_of, name] = box
-                self.eye.add(f"{opened(place.name)}, {text}", box)
+                self.eye.add(f"{opened(place.name)}, {text}", box, _READ_TIP)
 
     def show_view(self, view: ProofView) -> None:
         """Show the part."""
@@ -251,19 +264,24 @@ class PracticePart(QWidget):
         super().__init__()
         column = part_column(self)
         self.task = label()
-        self.one, self.two = button(tr("A proof with one fault")), button(tr("A proof with two faults"))
+        self.one, self.two = (
+            button(tr("A proof with one fault"), tip=tr("A made-up proof: find which block is out.")),
+            button(tr("A proof with two faults"), tip=tr("A made-up proof: find which two blocks are out.")),
+        )
         self.block, self.kind = QComboBox(), QComboBox()
         for box in (self.block, self.kind):
             box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         self.dx = NumberBox(-3, 3, step=0.1, digits=1)
         self.dy = NumberBox(-3, 3, step=0.1, digits=1)
         self.fields = Fields()
-        for text, control in (
-            (tr("Block"), self.block), (tr("Fault"), self.kind),
-            (tr("To the right"), self.dx), (tr("Down"), self.dy),
+        apart = tr("How far the block is out of its place, as seen on the print.")
+        for text, control, tip in (
+            (tr("Block"), self.block, tr("The block that you say is out.")),
+            (tr("Fault"), self.kind, tr("What you say is wrong with it.")),
+            (tr("To the right"), self.dx, apart), (tr("Down"), self.dy, apart),
         ):  # fmt: skip
-            self.fields.add(text, control)
-        self.say = button(tr("Say so"))
+            self.fields.add(text, control, tip)
+        self.say = button(tr("Say so"), tip=tr("See whether you are right."))
         self.marking, self.score = label(), label(kind="name")
         for widget in (self.one, self.two, self.task, self.fields, self.say, self.marking, self.score):
             column.addWidget(widget)

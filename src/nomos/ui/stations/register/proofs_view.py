@@ -24,7 +24,7 @@ from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import budget_for, cures, error_model, tolerance_map, worst_mm
 from nomos.project.register.wet import goes_on_wet_ink
 from nomos.proof.flashing import TILE_MM, Flashing
-from nomos.registration.settings import Hand
+from nomos.registration import RegisterSettings
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import Inset, Overlay, picture_overlay, sketch_raster
 
@@ -48,29 +48,23 @@ class ToleranceView:
     tolerance_mm: float
     school: str
     apart: str
-    parts: tuple[tuple[str, float, str], ...]
+    worked_out: dict[str, float]
     own: frozenset[str]
     flashes: str
     exact: bool
     cures: tuple[tuple[str, float | None], ...]
-    damp: bool
-    hand: Hand
+    register: RegisterSettings
 
 
 def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | None) -> ToleranceView:
     """The Tolerance part. fast, exact : what was found for this project, if it has been."""
     budget, own = budget_for(project), project.register.budget
-    parts: tuple[tuple[str, float, str], ...] = (
-        ("seating_mm", budget.seating_mm, tr("Seating of the sheet")),
-        ("block_mm", budget.block_mm, tr("Seating of the block")),
-        ("cutting_mm", budget.cutting_mm, tr("Cutting of notches or stops")),
-        ("transfer_mm", budget.transfer_mm, tr("Transfer of the drawing")),
-    )
+    worked_out = {
+        "seating_mm": budget.seating_mm, "block_mm": budget.block_mm, "cutting_mm": budget.cutting_mm,
+        "transfer_mm": budget.transfer_mm,
+    }  # fmt: skip
     grain = budget.growth_pct if project.paper.grain == "width" else budget.growth_pct[::-1]
-    parts += (
-        ("growth_along_pct", grain[0], tr("Growth along the grain")),
-        ("growth_across_pct", grain[1], tr("Growth across the grain")),
-    )
+    worked_out |= {"growth_along_pct": grain[0], "growth_across_pct": grain[1]}
     apart = ""
     if plan_of_system(project)[0] is not None:
         least, most = worst_mm(project)
@@ -83,13 +77,12 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
         project.tolerance_mm,
         next(text for most, text in _SCHOOLS if project.tolerance_mm <= most),
         apart,
-        parts,
-        frozenset(name for name, _, _ in parts if getattr(own, name) is not None),
+        worked_out,
+        frozenset(name for name in worked_out if getattr(own, name) is not None),
         _flashes_text(shown, exact is not None) + _wet_text(project) if shown else "",
         exact is not None,
         tuple((cure.text, cure.trap_mm) for cure in cures(project, fast)) if fast else (),
-        project.register.damp,
-        own.hand,
+        project.register,
     )
 
 

@@ -27,7 +27,7 @@ class RegisterPresenter(StationPresenter[RegisterStation]):
     def made(self) -> RegisterStation:
         """The widget, wired."""
         made, hand = RegisterStation(), self.hand
-        made.kento_requested.connect(hand.places.set_kento)
+        made.field_requested.connect(hand.editor.set)
         made.sheet_requested.connect(hand.places.set_sheet)
         made.image_requested.connect(hand.places.set_image_at)
         made.pull_chosen.connect(hand.choose_pull)
@@ -36,17 +36,15 @@ class RegisterPresenter(StationPresenter[RegisterStation]):
         made.page_requested.connect(hand.choose_page)
         made.packet_requested.connect(self.wishes.packet_requested)
         registrar = hand.registrar
-        made.register_requested.connect(lambda changes: registrar.set_register(**changes))
+        made.system_requested.connect(registrar.choose_system)
         made.part_turned.connect(self._turn_register)
         part = made.tolerance
-        part.tolerance_requested.connect(hand.blocks.set_tolerance)
-        part.budget_requested.connect(lambda name, value: registrar.set_budget(**{name: value}))
-        part.damp_requested.connect(lambda damp: registrar.set_register(damp=damp))
+        part.field_requested.connect(hand.editor.set)
+        part.usual_requested.connect(registrar.usual_budget)
         part.sheets_requested.connect(registrar.show_sheets)
         part.sheet_requested.connect(registrar.show_one_sheet)
         part.print_requested.connect(registrar.hide_sheets)
         part.simulate_requested.connect(registrar.simulate)
-        part.trap_requested.connect(hand.blocks.set_trap)
         proofs = made.proofs
         proofs.pull_chosen.connect(hand.choose_pull)
         proofs.scan_requested.connect(registrar.open_scan)

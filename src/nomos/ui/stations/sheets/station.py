@@ -27,7 +27,7 @@ class SheetsPresenter(StationPresenter[SheetsStation]):
         made, hand = SheetsStation(), self.hand
         self._stack, self._board = Drawn[Stack](hand, "stack"), Drawn[Board](hand, "sheets board")
         crafter, bencher = hand.crafter, hand.bencher
-        made.edition_requested.connect(lambda changes: crafter.set_edition(**changes))
+        made.field_requested.connect(hand.editor.set)
         made.plan_requested.connect(crafter.plan_sheets)
         made.log_requested.connect(crafter.take_from_log)
         made.part_turned.connect(lambda: self._turn(made.part))

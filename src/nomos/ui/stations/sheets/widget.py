@@ -4,15 +4,16 @@ from collections.abc import Sequence
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QColor, QHideEvent, QPainter, QPaintEvent, QPen, QPolygonF
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QSizePolicy, QWidget
+from PyQt6.QtWidgets import QComboBox, QSizePolicy, QWidget
 
 from nomos.base.language import tr
+from nomos.project.model import EditionPlan
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
-from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, NumberBox, button, label
+from nomos.ui.frame.controls import Choice, Fields, Figures, NameField, button, label
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
-from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import BoardView
 from nomos.ui.stations.sheets.view import RecordView, SheetsView
@@ -79,8 +80,8 @@ class ChanceCurve(QWidget):
 class SheetsStation(Answers):
     """The edition, the sheets to start with, what to buy, and the record."""
 
-    edition_requested = pyqtSignal(dict)
-    """What changes of the EditionPlan."""
+    field_requested = pyqtSignal(str, object)
+    """A field of the project, and its value."""
     plan_requested = pyqtSignal()
     log_requested = pyqtSignal(object, object)
     """Chance of a good pull and minutes a pull, as the log has them."""
@@ -97,27 +98,17 @@ class SheetsStation(Answers):
     def __init__(self) -> None:
         super().__init__(tr("How many sheets?"), PARTS, "sheets")
         self.answer, self.figures, self.curve = label(kind="name"), Figures(), ChanceCurve()
-        self.fields, self.boxes = Fields(), {}
-        for name, text, box in (
-            ("edition", tr("Edition"), NumberBox(1, 10_000, unit="", digits=0)),
-            ("artist", tr("Artist's proofs"), NumberBox(0, 1000, unit="", digits=0)),
-            ("printer", tr("Printer's proofs"), NumberBox(0, 1000, unit="", digits=0)),
-            ("proofing", tr("Sheets for proofing"), NumberBox(0, 1000, unit="", digits=0)),
-            ("good", tr("A pull is good with"), NumberBox(1, 100, unit="%", digits=1)),
-            ("confidence", tr("Sure to"), NumberBox(50, 99.9, unit="%", digits=1)),
-        ):
-            self.boxes[name] = box
-            self.fields.add(text, box)
-        self.bat, self.sacrificed = (
-            QCheckBox(tr("A BAT beside it")),
-            QCheckBox(tr("One bad sheet for every layer")),
-        )
-        self.varied = QCheckBox(tr("A varied edition"))
-        set_tip(self.varied, tr("Sheets differ on purpose, and are numbered so"))
+        self.edition = Form(
+            EditionPlan,
+            (
+                "edition", "artist", "printer", "proofing", "good", "confidence", "bat", "sacrificed",
+                "varied",
+            ),
+        )  # fmt: skip
         self.learnt, self.take = label(kind="quiet"), button(tr("Take what the log says"))
-        self.plan = button("")
+        self.plan = button("", tip=tr("Plan ink and days by this number of sheets."))
         self.buy, self.cost = Figures(), label(kind="name")
-        self._make_prices()
+        self.prices = Form(EditionPlan, ("full_mm", "paper_cost", "newsprint_cost"))
         self.layers, self.sheets = Figures(), ColourRows(tr("Sheets of the edition"))
         self.numbers, self.said = label(), label(kind="quiet")
         self.number, self.write = button(tr("Number the sheets")), button(tr("Write statement and tables…"))
@@ -132,8 +123,7 @@ class SheetsStation(Answers):
         self._pace: float | None = None
         groups: dict[str, QWidget] = {
             "sheets": group(
-                self.answer, self.curve, self.figures, self.plan, self.fields, self.bat, self.sacrificed,
-                self.varied, self.learnt, self.take,
+                self.answer, self.curve, self.figures, self.plan, self.edition, self.learnt, self.take,
             ),
             "buy": group(self.buy, self.cost, self.prices),
             "board": self.board,
@@ -147,26 +137,16 @@ class SheetsStation(Answers):
         self._connect()
         self.fill(groups)
 
-    def _make_prices(self) -> None:
-        """What paper costs, and the full sheet it is cut from."""
-        self.prices = Fields()
-        self.full_w, self.full_h = NumberBox(50, 5000), NumberBox(50, 5000)
-        self.paper_cost, self.news_cost = (
-            NumberBox(0, 1e4, unit="", digits=2),
-            NumberBox(0, 1e4, unit="", digits=2),
-        )
-        for text, price in (
-            (tr("Full sheet, width"), self.full_w), (tr("Full sheet, height"), self.full_h),
-            (tr("A full sheet costs"), self.paper_cost), (tr("A sheet of newsprint"), self.news_cost),
-        ):  # fmt: skip
-            self.prices.add(text, price)
-
     def _make_proofs(self) -> None:
         """Pictures of proofs, two of them laid together, and remarks."""
-        self.picture = button(tr("Keep a picture of a proof…"))
+        self.picture = button(
+            tr("Keep a picture of a proof…"), tip=tr("Put a scan of a proof with the record.")
+        )
         self.proof, self.against, self.proof_fields = QComboBox(), QComboBox(), Fields()
-        self.proof_fields.add(tr("Proof"), self.proof)
-        self.proof_fields.add(tr("Beside"), self.against)
+        self.proof_fields.add(tr("Proof"), self.proof, tr("A picture that was kept."))
+        self.proof_fields.add(
+            tr("Beside"), self.against, tr("The plan, or another picture, to lay it together with.")
+        )
         self.how = Choice(
             (
                 ("split", tr("Split")),
@@ -177,7 +157,10 @@ class SheetsStation(Answers):
         )
         self.flicker, self.apart = button(tr("Flicker")), label(kind="quiet")
         self.flicker.setCheckable(True)
-        self.remark, self.remarks = NameField(tr("A remark")), label(kind="quiet")
+        self.remark, self.remarks = (
+            NameField(tr("A remark"), tr("What is to be remembered of this edition; it goes into its log.")),
+            label(kind="quiet"),
+        )
         self.remark.setMaxLength(400)
         self._clock = QTimer(self)
         self._clock.setInterval(_FLICKER_MS)
@@ -208,28 +191,10 @@ class SheetsStation(Answers):
         self.remark.clear()
 
     def _connect(self) -> None:
-        for name, box in self.boxes.items():
-            share = name in ("good", "confidence")
-            box.set_by_hand.connect(
-                lambda value, name=name, share=share: self.edition_requested.emit(
-                    {name: value / 100 if share else round(value)}
-                )
-            )
-        self.bat.clicked.connect(lambda on: self.edition_requested.emit({"bat": on}))
-        self.sacrificed.clicked.connect(lambda on: self.edition_requested.emit({"sacrificed": on}))
-        self.varied.clicked.connect(lambda on: self.edition_requested.emit({"varied": on}))
+        for form in (self.edition, self.prices):
+            form.changed.connect(lambda path, value: self.field_requested.emit(f"plan.{path}", value))
         self.take.clicked.connect(lambda: self.log_requested.emit(self._good, self._pace))
         self.plan.clicked.connect(self.plan_requested)
-        for box in (self.full_w, self.full_h):
-            box.set_by_hand.connect(
-                lambda _value: self.edition_requested.emit(
-                    {"full_mm": (self.full_w.value(), self.full_h.value())}
-                )
-            )
-        self.paper_cost.set_by_hand.connect(lambda value: self.edition_requested.emit({"paper_cost": value}))
-        self.news_cost.set_by_hand.connect(
-            lambda value: self.edition_requested.emit({"newsprint_cost": value})
-        )
         self.sheets.chosen.connect(
             lambda sheet: self.chosen_requested.emit(int(sheet), sheet not in self._best)
         )
@@ -243,14 +208,8 @@ class SheetsStation(Answers):
         self.answer.setText(view.answer)
         self.figures.show_rows(view.figures)
         self.curve.show_curve(view.curve, view.start, plan.confidence)
-        for name, value in (
-            ("edition", plan.edition), ("artist", plan.artist), ("printer", plan.printer),
-            ("proofing", plan.proofing), ("good", 100 * plan.good), ("confidence", 100 * plan.confidence),
-        ):  # fmt: skip
-            self.boxes[name].show_value(value)
-        self.bat.setChecked(plan.bat)
-        self.sacrificed.setChecked(plan.sacrificed)
-        self.varied.setChecked(plan.varied)
+        for form in (self.edition, self.prices):
+            form.show_values(plan)
         self.learnt.setText(view.learnt)
         self._good, self._pace = view.learnt_good, view.learnt_pace
         for part in (self.learnt, self.take):
@@ -262,11 +221,6 @@ class SheetsStation(Answers):
         self.buy.show_rows(view.buy)
         self.cost.setText(view.cost)
         self.cost.setVisible(bool(view.cost))
-        for box, value in (
-            (self.full_w, plan.full_mm[0]), (self.full_h, plan.full_mm[1]),
-            (self.paper_cost, plan.paper_cost), (self.news_cost, plan.newsprint_cost),
-        ):  # fmt: skip
-            box.show_value(value)
         self._best = record.best
         self.said.setText(record.learnt)
         self._show_proofs(record)

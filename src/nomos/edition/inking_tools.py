@@ -1,0 +1,74 @@
+"""What ink is put on with: one record each, and nothing outside asks for its name.
+
+A further tool is one line in `INKING_TOOLS`. How a right film looks and sounds: common practice, no source.
+"""
+
+from dataclasses import dataclass
+
+from nomos.base.language import tr
+
+
+@dataclass(frozen=True)
+class Cues:
+    """How a right film looks, sounds and feels, and what too much and too little do."""
+
+    right: str
+    much: str
+    little: str
+
+
+@dataclass(frozen=True)
+class InkingTool:
+    """A tool that puts ink on a block.
+
+    key : as files and commands have it; name : as it is shown.
+    room_share : room it needs between two inks, as a share of what the workshop's roller does; from memory.
+    more_min : minutes a pull takes longer with it, by zone; from memory.
+    usual : the workshop's own roller, whose size is known.
+    """
+
+    key: str
+    name: str
+    cues: Cues
+    room_share: float
+    more_min: float = 0.0
+    usual: bool = False
+
+
+_ROLLED = Cues(
+    tr("Right: a satin sheen and an even hiss."),
+    tr("Too much: it smacks, lines fill. Stop, clean the lines, less ink."),
+    tr("Too little: grey and speckled. One more thin coat, not one thick."),
+)
+_DABBED = Cues(
+    tr("Right: an even bloom, no ridges."),
+    tr("Too much: threads as it lifts. Dab it off on newsprint."),
+    tr("Too little: the weave shows."),
+)
+_BRUSHED = Cues(
+    tr("Right: damp all over, no puddles."),
+    tr("Too much: it runs to the edges. Blot them."),
+    tr("Too little: dry strokes show."),
+)
+_PASTED = Cues(
+    tr("Right: colour and paste brushed to one even damp film, last strokes with the grain."),
+    tr("Too much paste: it shines and sticks. Too much water: edges bleed."),
+    tr("Too little paste: it grains. A pea more for a hand of block."),
+)
+_DRAWN = Cues(
+    tr("Right: an even wet line, printed before it dries."),
+    tr("Too much: it beads on the block. Breathe on it and wait."),
+    tr("Too little: it is dry when the sheet comes. Go over it again."),
+)
+INKING_TOOLS: dict[str, InkingTool] = {
+    each.key: each
+    for each in (
+        InkingTool("roller", tr("roller"), _ROLLED, 1.0, usual=True),
+        InkingTool("half roller", tr("roller, half its width"), _ROLLED, 1.0),
+        InkingTool("small roller", tr("small roller"), _ROLLED, 0.5),
+        InkingTool("dabber", tr("dabber"), _DABBED, 0.25),
+        InkingTool("brush", tr("brush"), _BRUSHED, 0.15),
+        InkingTool("brush and paste", tr("brush and paste"), _PASTED, 0.15, 1.0),
+        InkingTool("pen", tr("felt pen"), _DRAWN, 0.05),
+    )
+}
