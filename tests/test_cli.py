@@ -141,7 +141,7 @@ def test_text_is_for_people(capsys: pytest.CaptureFixture[str], sketch: Path, tm
         ),
         (("plan", "SKETCH", "--colours", "5", "--page", "A9", "--out", "job"), "A9"),
         (("plan", "SKETCH", "--colours", "5", "--out", "/proc/none"), "/proc/none"),
-        (("plan", "SKETCH", "--colours", "5", "--trap-mm", "9", "--out", "job"), "trap"),
+        (("plan", "SKETCH", "--colours", "5", "--trap-mm", "9", "--out", "job"), "Trap"),
         (("plan", "SKETCH", "--colours", "5", "--paper", "blue", "--out", "job"), "blue"),
         (("nothing.nomos",), "neither a file nor a command"),
         (("a", "b"), "One project"),

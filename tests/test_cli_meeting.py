@@ -44,7 +44,7 @@ def test_templates_of_every_system_in_every_format(
     ("arguments", "said"),
     [
         (("--out", "x.png"), "must end in .pdf, .svg or .dxf"),
-        (("--system", "pins", "--kerf-mm", "9", "--out", "x.dxf"), "cutter's kerf"),
+        (("--system", "pins", "--kerf-mm", "9", "--out", "x.dxf"), "Kerf of the cutter"),
         (("--marks", "verniers", "--out", "x.pdf"), "only one"),
         (("--page", "B5", "--out", "x.pdf"), "not a paper size"),
     ],

@@ -67,7 +67,7 @@ def test_from_kind_to_kind_and_back(demo: Demo) -> None:
     assert with_drawn_key(none, drawn) == project
     with pytest.raises(ProjectError, match="choose the block"):
         with_drawn_key(none, "nothing")
-    with pytest.raises(ProjectError, match="contour of 99"):
+    with pytest.raises(ProjectError, match="cannot be 99 mm"):
         with_contour_key(project, 99)
 
 

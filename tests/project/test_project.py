@@ -112,7 +112,7 @@ def test_a_bare_colour_gets_a_block_before_darker_ones(demo: Demo) -> None:
         (lambda p: with_strength(p, p.impressions[0].id, 1.2), "strength"),
         (lambda p: with_offset(p, p.impressions[0].id, Misregister(9)), "offset"),
         (lambda p: with_sheet(p, (100, 100)), "image"),
-        (lambda p: with_sheet(p, (9000, 9000)), "paper"),
+        (lambda p: with_sheet(p, (9000, 9000)), "width_mm"),
         (lambda p: with_paper(p, lab=(120, 0, 0)), "lab"),
         (lambda p: with_ink(p, p.inks[0].id, lab=(95, 80, 60)), "lab"),
         (lambda p: with_title(p, ""), "name"),

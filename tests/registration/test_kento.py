@@ -86,7 +86,7 @@ def test_wherever_it_fits_it_keeps_its_distances(
         (IMAGE, KentoSettings(straight_mm=150), "shorter or move"),
         (IMAGE, KentoSettings(straight_place=0.95), "past the sheet's end"),
         (IMAGE, KentoSettings(depth_mm=9), "Depth"),
-        (IMAGE, KentoSettings(straight_place=0.1), "30 and 95"),
+        (IMAGE, KentoSettings(straight_place=0.1), "30 to 95"),
     ],
 )
 def test_no_room_is_said_with_what_would_help(image: Rect, settings: KentoSettings, words: str) -> None:

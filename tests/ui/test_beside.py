@@ -182,6 +182,6 @@ def test_looks_from_another_station_are_worked_out_there_and_no_longer_than_look
     settle(desk)
     assert crafter._looking
     before = desk.window.at("carve").total.text()
-    crafter.set_craft(factor=3.0)
+    desk.controller.editor.set("craft.factor", 3.0)
     settle(desk)
     assert desk.window.at("carve").total.text() != before

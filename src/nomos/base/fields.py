@@ -17,7 +17,7 @@ from msgspec.structs import replace as struct_replace
 
 from nomos.base.errors import BadInput
 from nomos.base.language import decimals, tr
-from nomos.base.units import range_text
+from nomos.base.units import length_text, range_text
 
 Level = Literal["essential", "usual", "further"]
 Choices = tuple[tuple[Any, str], ...]
@@ -95,7 +95,11 @@ class Field:
 
 
 def _meta(field: Field) -> Meta:
-    schema = {"minimum": field.least, "maximum": field.most} if field.numeric and not field.sides else None
+    schema: dict[str, Any] | None = None
+    if field.numeric and not field.sides:
+        schema = {"minimum": field.least, "maximum": field.most}
+    elif callable(field.choices) and all(isinstance(value, str) for value, _ in field.options):
+        schema = {"enum": [value for value, _ in field.options]}
     return Meta(extra={_NAME: field}, extra_json_schema=schema)
 
 
@@ -231,10 +235,14 @@ def _refusal(thing: Any, field: Field, value: Any, side: int) -> str:
     where = tr("{label} of {name}", label=label, name=named) if named else label
     if not field.numeric:
         words = ", ".join(str(known) for known, _ in field.options) or "true, false"
-        return tr("{where} cannot be {value}: choose one of {words}.", where=where, value=value, words=words)
+        return tr(
+            "“{where}” cannot be {value}: choose one of {words}.", where=where, value=value, words=words
+        )
     shown = _plain(field.scale * value) if isinstance(value, int | float) else str(value)
+    if field.unit == "mm" and isinstance(value, int | float):
+        shown = length_text(value, None)
     return tr(
-        "{where} cannot be {shown}: choose {range}.", where=where, shown=shown,
+        "“{where}” cannot be {shown}: choose {range}.", where=where, shown=shown,
         range=field.bounds_text(),
     )  # fmt: skip
 

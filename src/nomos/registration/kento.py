@@ -93,7 +93,7 @@ class KentoSettings:
     straight_place: Annotated[
         float,
         share(
-            tr("Its middle, of the edge"),
+            tr("Middle of the straight notch"),
             tr("Where the straight notch stands along the edge, from the corner."), 0.3, 0.95, undo=KENTO,
         ),
     ] = STRAIGHT_PLACE  # fmt: skip

@@ -123,26 +123,27 @@ class BudgetSettings:
     seating_mm: Annotated[
         float,
         _part(
-            tr("Seating of the sheet"),
+            tr("Seating of the sheet, ±"),
             tr("How far a sheet lies from the notches or stops on 95 of 100 pulls."),
         ),
     ] | None = None  # fmt: skip
     block_mm: Annotated[
         float,
-        _part(tr("Seating of the block"), tr("How far the block lies from its place when it is put back.")),
+        _part(tr("Seating of the block, ±"), tr("How far the block lies from its place when it is put back.")),
     ] | None = None  # fmt: skip
     cutting_mm: Annotated[
-        float, _part(tr("Cutting of notches or stops"), tr("How exactly notches or stops are made."))
+        float, _part(tr("Cutting of notches or stops, ±"), tr("How exactly notches or stops are made."))
     ] | None = None  # fmt: skip
     transfer_mm: Annotated[
-        float, _part(tr("Transfer of the drawing"), tr("How exactly the drawing comes onto the block."))
+        float, _part(tr("Transfer of the drawing, ±"), tr("How exactly the drawing comes onto the block."))
     ] | None = None  # fmt: skip
     growth_along_pct: Annotated[
-        float, _growth(tr("Growth along the grain"), tr("How much sheets differ in growth along the grain."))
+        float,
+        _growth(tr("Growth along the grain, ±"), tr("How much sheets differ in growth along the grain."))
     ] | None = None  # fmt: skip
     growth_across_pct: Annotated[
         float,
-        _growth(tr("Growth across the grain"), tr("How much sheets differ in growth across the grain.")),
+        _growth(tr("Growth across the grain, ±"), tr("How much sheets differ in growth across the grain.")),
     ] | None = None  # fmt: skip
     hand: Annotated[
         Hand,

@@ -16,6 +16,34 @@
    <translation>{path} konnte nicht geschrieben werden ({what}); was vorher da war, ist unversehrt.</translation>
   </message>
   <message>
+   <source>essential</source>
+   <translation>wesentlich</translation>
+  </message>
+  <message>
+   <source>usual</source>
+   <translation>üblich</translation>
+  </message>
+  <message>
+   <source>further</source>
+   <translation>weitere</translation>
+  </message>
+  <message>
+   <source>“{where}” cannot be {shown}: choose {range}.</source>
+   <translation>„{where}“ kann nicht {shown} sein: {range} wählen.</translation>
+  </message>
+  <message>
+   <source>{label} of {name}</source>
+   <translation>{label} von {name}</translation>
+  </message>
+  <message>
+   <source>“{where}” cannot be {value}: choose one of {words}.</source>
+   <translation>„{where}“ kann nicht {value} sein: eines von diesen wählen: {words}.</translation>
+  </message>
+  <message>
+   <source>{least} to {most} {unit}</source>
+   <translation>{least} bis {most} {unit}</translation>
+  </message>
+  <message>
    <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
    <translation>{lock_file} ist keine Sperre von Nomos und blieb, wie sie ist: aus dem Weg legen.</translation>
   </message>
@@ -156,30 +184,6 @@
    <translation>Stock und Grund müssen gleich groß sein.</translation>
   </message>
   <message>
-   <source>lino</source>
-   <translation>Linol</translation>
-  </message>
-  <message>
-   <source>soft wood</source>
-   <translation>Weichholz</translation>
-  </message>
-  <message>
-   <source>hard wood</source>
-   <translation>Hartholz</translation>
-  </message>
-  <message>
-   <source>end grain</source>
-   <translation>Hirnholz</translation>
-  </message>
-  <message>
-   <source>foam</source>
-   <translation>Schaumplatte</translation>
-  </message>
-  <message>
-   <source>pressed foam</source>
-   <translation>gedrückte Schaumplatte</translation>
-  </message>
-  <message>
    <source>knife</source>
    <translation>Messer</translation>
   </message>
@@ -212,6 +216,30 @@
    <translation>Flacheisen</translation>
   </message>
   <message>
+   <source>lino</source>
+   <translation>Linol</translation>
+  </message>
+  <message>
+   <source>soft wood</source>
+   <translation>Weichholz</translation>
+  </message>
+  <message>
+   <source>hard wood</source>
+   <translation>Hartholz</translation>
+  </message>
+  <message>
+   <source>end grain</source>
+   <translation>Hirnholz</translation>
+  </message>
+  <message>
+   <source>foam</source>
+   <translation>Schaumplatte</translation>
+  </message>
+  <message>
+   <source>pressed foam</source>
+   <translation>gedrückte Schaumplatte</translation>
+  </message>
+  <message>
    <source>The tools need a knife or a V tool for the outlines.</source>
    <translation>Zu den Werkzeugen gehört ein Messer oder ein Geißfuß für die Umrisse.</translation>
   </message>
@@ -226,6 +254,38 @@
   <message>
    <source>There are too few boards at hand for all blocks: add one.</source>
    <translation>Es sind zu wenige Platten für alle Stöcke da: eine hinzufügen.</translation>
+  </message>
+  <message>
+   <source>A board, width</source>
+   <translation>Eine Platte, Breite</translation>
+  </message>
+  <message>
+   <source>Width of a board at hand.</source>
+   <translation>Breite einer vorhandenen Platte.</translation>
+  </message>
+  <message>
+   <source>Height</source>
+   <translation>Höhe</translation>
+  </message>
+  <message>
+   <source>Height of a board at hand.</source>
+   <translation>Höhe einer vorhandenen Platte.</translation>
+  </message>
+  <message>
+   <source>How many</source>
+   <translation>Wie viele</translation>
+  </message>
+  <message>
+   <source>So many boards of this size are at hand.</source>
+   <translation>So viele Platten dieser Größe sind da.</translation>
+  </message>
+  <message>
+   <source>What one costs</source>
+   <translation>Was eine kostet</translation>
+  </message>
+  <message>
+   <source>Price of one board; the cuts are planned for the least of it.</source>
+   <translation>Preis einer Platte; die Zuschnitte werden möglichst billig geplant.</translation>
   </message>
   <message>
    <source>{name}, {width}, goes on none of the boards at hand: add a larger one.</source>
@@ -892,6 +952,86 @@
    <translation>Bildschirm</translation>
   </message>
   <message>
+   <source>Right: a satin sheen and an even hiss.</source>
+   <translation>Richtig: seidiger Glanz und gleichmäßiges Zischen.</translation>
+  </message>
+  <message>
+   <source>Too much: it smacks, lines fill. Stop, clean the lines, less ink.</source>
+   <translation>Zu viel: es schmatzt, Linien laufen zu. Anhalten, Linien säubern, weniger Farbe.</translation>
+  </message>
+  <message>
+   <source>Too little: grey and speckled. One more thin coat, not one thick.</source>
+   <translation>Zu wenig: grau und gesprenkelt. Noch ein dünner Auftrag, kein dicker.</translation>
+  </message>
+  <message>
+   <source>Right: an even bloom, no ridges.</source>
+   <translation>Richtig: gleichmäßiger Hauch, keine Grate.</translation>
+  </message>
+  <message>
+   <source>Too much: threads as it lifts. Dab it off on newsprint.</source>
+   <translation>Zu viel: Fäden beim Abheben. Auf Makulatur abtupfen.</translation>
+  </message>
+  <message>
+   <source>Too little: the weave shows.</source>
+   <translation>Zu wenig: das Gewebe zeigt sich.</translation>
+  </message>
+  <message>
+   <source>Right: damp all over, no puddles.</source>
+   <translation>Richtig: überall feucht, keine Pfützen.</translation>
+  </message>
+  <message>
+   <source>Too much: it runs to the edges. Blot them.</source>
+   <translation>Zu viel: es läuft an die Ränder. Abtupfen.</translation>
+  </message>
+  <message>
+   <source>Too little: dry strokes show.</source>
+   <translation>Zu wenig: trockene Striche zeigen sich.</translation>
+  </message>
+  <message>
+   <source>Right: colour and paste brushed to one even damp film, last strokes with the grain.</source>
+   <translation>Richtig: Farbe und Kleister zu einem gleichmäßig feuchten Film gebürstet, letzte Striche mit der Faser.</translation>
+  </message>
+  <message>
+   <source>Too much paste: it shines and sticks. Too much water: edges bleed.</source>
+   <translation>Zu viel Kleister: es glänzt und klebt. Zu viel Wasser: Ränder bluten.</translation>
+  </message>
+  <message>
+   <source>Too little paste: it grains. A pea more for a hand of block.</source>
+   <translation>Zu wenig Kleister: es körnt. Eine Erbse mehr je Handbreit Stock.</translation>
+  </message>
+  <message>
+   <source>Right: an even wet line, printed before it dries.</source>
+   <translation>Richtig: ein gleichmäßig nasser Strich, gedruckt, ehe er trocknet.</translation>
+  </message>
+  <message>
+   <source>Too much: it beads on the block. Breathe on it and wait.</source>
+   <translation>Zu viel: es perlt auf dem Stock. Anhauchen und warten.</translation>
+  </message>
+  <message>
+   <source>Too little: it is dry when the sheet comes. Go over it again.</source>
+   <translation>Zu wenig: es ist trocken, wenn der Bogen kommt. Noch einmal nachziehen.</translation>
+  </message>
+  <message>
+   <source>roller</source>
+   <translation>Walze</translation>
+  </message>
+  <message>
+   <source>roller, half its width</source>
+   <translation>Walze, auf halber Breite</translation>
+  </message>
+  <message>
+   <source>small roller</source>
+   <translation>kleine Walze</translation>
+  </message>
+  <message>
+   <source>dabber</source>
+   <translation>Tampon</translation>
+  </message>
+  <message>
+   <source>brush and paste</source>
+   <translation>Pinsel und Kleister</translation>
+  </message>
+  <message>
    <source>layer</source>
    <translation>Druckgang</translation>
   </message>
@@ -1026,6 +1166,50 @@
   <message>
    <source>The log {name} cannot be read: {what}.</source>
    <translation>Das Protokoll {name} ist nicht lesbar: {what}.</translation>
+  </message>
+  <message>
+   <source>Fingers out of the press.</source>
+   <translation>Finger aus der Presse.</translation>
+  </message>
+  <message>
+   <source>baren</source>
+   <translation>Baren</translation>
+  </message>
+  <message>
+   <source>baren, in rings from the middle outwards</source>
+   <translation>Baren, in Ringen von der Mitte nach außen</translation>
+  </message>
+  <message>
+   <source>spoon</source>
+   <translation>Löffel</translation>
+  </message>
+  <message>
+   <source>spoon, small strokes, a card over the paper</source>
+   <translation>Löffel, kleine Striche, eine Karte über dem Papier</translation>
+  </message>
+  <message>
+   <source>the palm of the hand</source>
+   <translation>die Handfläche</translation>
+  </message>
+  <message>
+   <source>a clean roller</source>
+   <translation>eine saubere Walze</translation>
+  </message>
+  <message>
+   <source>a clean roller, straight over</source>
+   <translation>eine saubere Walze, gerade darüber</translation>
+  </message>
+  <message>
+   <source>by foot</source>
+   <translation>mit dem Fuß</translation>
+  </message>
+  <message>
+   <source>by foot, on felt and a board, without turning the heel</source>
+   <translation>mit dem Fuß, auf Filz und Brett, ohne die Ferse zu drehen</translation>
+  </message>
+  <message>
+   <source>hand press</source>
+   <translation>Handpresse</translation>
   </message>
   <message>
    <source>Hold this sheet against the plan: colour, register, dirt.</source>
@@ -1950,6 +2134,10 @@
    <translation>Arbeit</translation>
   </message>
   <message>
+   <source>Times</source>
+   <translation>Zeiten</translation>
+  </message>
+  <message>
    <source>print</source>
    <translation>drucken</translation>
   </message>
@@ -1962,6 +2150,134 @@
    <translation>feucht</translation>
   </message>
   <message>
+   <source>min</source>
+   <translation>min</translation>
+  </message>
+  <message>
+   <source>Set-up</source>
+   <translation>Einrichten</translation>
+  </message>
+  <message>
+   <source>Minutes to set up for one layer.</source>
+   <translation>Minuten, um einen Druckgang einzurichten.</translation>
+  </message>
+  <message>
+   <source>One pull</source>
+   <translation>Ein Druck</translation>
+  </message>
+  <message>
+   <source>Minutes from one sheet to the next.</source>
+   <translation>Minuten von einem Bogen zum nächsten.</translation>
+  </message>
+  <message>
+   <source>Wash-up</source>
+   <translation>Waschgang</translation>
+  </message>
+  <message>
+   <source>Minutes to change to an ink that must not see the one before.</source>
+   <translation>Minuten für den Wechsel zu einer Farbe, die von der vorigen nichts sehen darf.</translation>
+  </message>
+  <message>
+   <source>Wipe</source>
+   <translation>Abwischen</translation>
+  </message>
+  <message>
+   <source>Minutes to change to an ink that may see a little of it.</source>
+   <translation>Minuten für den Wechsel zu einer Farbe, die etwas davon sehen darf.</translation>
+  </message>
+  <message>
+   <source>Cutting a state further</source>
+   <translation>Einen Zustand weiterschneiden</translation>
+  </message>
+  <message>
+   <source>Minutes of cutting between two states of a reduction.</source>
+   <translation>Minuten Schneiden zwischen zwei Zuständen einer Reduktion.</translation>
+  </message>
+  <message>
+   <source>Places on the rack</source>
+   <translation>Plätze im Trockengestell</translation>
+  </message>
+  <message>
+   <source>So many sheets can dry at once.</source>
+   <translation>So viele Bogen können zugleich trocknen.</translation>
+  </message>
+  <message>
+   <source>Pulls a day, 0 any</source>
+   <translation>Drucke am Tag, 0 beliebig</translation>
+  </message>
+  <message>
+   <source>The most pulls you want to make on one day.</source>
+   <translation>So viele Drucke sollen es an einem Tag höchstens sein.</translation>
+  </message>
+  <message>
+   <source>Work begins at</source>
+   <translation>Arbeit beginnt um</translation>
+  </message>
+  <message>
+   <source>Hour of the day.</source>
+   <translation>Stunde des Tages.</translation>
+  </message>
+  <message>
+   <source>h</source>
+   <translation>h</translation>
+  </message>
+  <message>
+   <source>Work ends at</source>
+   <translation>Arbeit endet um</translation>
+  </message>
+  <message>
+   <source>Air</source>
+   <translation>Luft</translation>
+  </message>
+  <message>
+   <source>Temperature where the sheets dry: cold air dries more slowly.</source>
+   <translation>Temperatur, wo die Bogen trocknen: kalte Luft trocknet langsamer.</translation>
+  </message>
+  <message>
+   <source>Humidity</source>
+   <translation>Feuchte</translation>
+  </message>
+  <message>
+   <source>Of the air where the sheets dry.</source>
+   <translation>Der Luft, wo die Bogen trocknen.</translation>
+  </message>
+  <message>
+   <source>Damped the evening before</source>
+   <translation>Am Abend davor gefeuchtet</translation>
+  </message>
+  <message>
+   <source>The pack is damp when the day begins.</source>
+   <translation>Der Stapel ist bei Tagesbeginn feucht.</translation>
+  </message>
+  <message>
+   <source>Damping and pressing</source>
+   <translation>Feuchten und Pressen</translation>
+  </message>
+  <message>
+   <source>Minutes to damp the pack and put it under weight.</source>
+   <translation>Minuten, um den Stapel zu feuchten und zu beschweren.</translation>
+  </message>
+  <message>
+   <source>Stays damp</source>
+   <translation>Bleibt feucht</translation>
+  </message>
+  <message>
+   <source>Days that a damp pack can be printed from.</source>
+   <translation>Tage, die von einem feuchten Stapel gedruckt werden kann.</translation>
+  </message>
+  <message>
+   <source>days</source>
+   <translation>Tage</translation>
+  </message>
+  <message>
+   <source>How the edition is printed</source>
+   <translation>Wie die Auflage gedruckt wird</translation>
+  </message>
+  <message>
+   <source>All sheets get one layer before the next, or one sheet goes through all layers.</source>
+   <translation>Alle Bogen bekommen einen Druckgang vor dem nächsten, oder ein Bogen geht durch alle.</translation>
+  </message>
+  <message>
    <source>all layers</source>
    <translation>alle Druckgänge</translation>
   </message>
@@ -1972,6 +2288,14 @@
   <message>
    <source>damp and press paper</source>
    <translation>Papier feuchten und pressen</translation>
+  </message>
+  <message>
+   <source>Whole edition a layer</source>
+   <translation>Ganze Auflage je Druckgang</translation>
+  </message>
+  <message>
+   <source>Sheet by sheet</source>
+   <translation>Bogen für Bogen</translation>
   </message>
   <message>
    <source>no cleaning</source>
@@ -2084,10 +2408,6 @@
   <message>
    <source>day</source>
    <translation>Tag</translation>
-  </message>
-  <message>
-   <source>days</source>
-   <translation>Tage</translation>
   </message>
   <message>
    <source>What would help most: {most}, {gain} earlier.</source>
@@ -3162,100 +3482,12 @@
    <translation>Zu fein für diese Werkzeuge in {material}, die feinste: {kind} – {said}.</translation>
   </message>
   <message>
-   <source>roller</source>
-   <translation>Walze</translation>
-  </message>
-  <message>
-   <source>roller, half its width</source>
-   <translation>Walze, auf halber Breite</translation>
-  </message>
-  <message>
-   <source>small roller</source>
-   <translation>kleine Walze</translation>
-  </message>
-  <message>
-   <source>dabber</source>
-   <translation>Tampon</translation>
-  </message>
-  <message>
-   <source>brush and paste</source>
-   <translation>Pinsel und Kleister</translation>
-  </message>
-  <message>
-   <source>baren, in rings from the middle outwards</source>
-   <translation>Baren, in Ringen von der Mitte nach außen</translation>
-  </message>
-  <message>
-   <source>spoon, small strokes, a card over the paper</source>
-   <translation>Löffel, kleine Striche, eine Karte über dem Papier</translation>
-  </message>
-  <message>
-   <source>the palm of the hand</source>
-   <translation>die Handfläche</translation>
-  </message>
-  <message>
-   <source>a clean roller, straight over</source>
-   <translation>eine saubere Walze, gerade darüber</translation>
-  </message>
-  <message>
-   <source>hand press</source>
-   <translation>Handpresse</translation>
-  </message>
-  <message>
-   <source>Right: a satin sheen and an even hiss.</source>
-   <translation>Richtig: seidiger Glanz und gleichmäßiges Zischen.</translation>
-  </message>
-  <message>
-   <source>Too much: it smacks, lines fill. Stop, clean the lines, less ink.</source>
-   <translation>Zu viel: es schmatzt, Linien laufen zu. Anhalten, Linien säubern, weniger Farbe.</translation>
-  </message>
-  <message>
-   <source>Too little: grey and speckled. One more thin coat, not one thick.</source>
-   <translation>Zu wenig: grau und gesprenkelt. Noch ein dünner Auftrag, kein dicker.</translation>
-  </message>
-  <message>
    <source>A card over inked parts while the sheet is seated; judge the print on white.</source>
    <translation>Eine Karte über eingefärbte Teile, während der Bogen angelegt wird; den Druck auf Weiß beurteilen.</translation>
   </message>
   <message>
    <source>Keep the others in the pack, no longer than {keeps_days} days in all: mould.</source>
    <translation>Die anderen im Stapel halten, insgesamt nicht länger als {keeps_days} Tage: Schimmel.</translation>
-  </message>
-  <message>
-   <source>Right: an even bloom, no ridges.</source>
-   <translation>Richtig: gleichmäßiger Hauch, keine Grate.</translation>
-  </message>
-  <message>
-   <source>Too much: threads as it lifts. Dab it off on newsprint.</source>
-   <translation>Zu viel: Fäden beim Abheben. Auf Makulatur abtupfen.</translation>
-  </message>
-  <message>
-   <source>Too little: the weave shows.</source>
-   <translation>Zu wenig: das Gewebe zeigt sich.</translation>
-  </message>
-  <message>
-   <source>Right: damp all over, no puddles.</source>
-   <translation>Richtig: überall feucht, keine Pfützen.</translation>
-  </message>
-  <message>
-   <source>Too much: it runs to the edges. Blot them.</source>
-   <translation>Zu viel: es läuft an die Ränder. Abtupfen.</translation>
-  </message>
-  <message>
-   <source>Too little: dry strokes show.</source>
-   <translation>Zu wenig: trockene Striche zeigen sich.</translation>
-  </message>
-  <message>
-   <source>Right: colour and paste brushed to one even damp film, last strokes with the grain.</source>
-   <translation>Richtig: Farbe und Kleister zu einem gleichmäßig feuchten Film gebürstet, letzte Striche mit der Faser.</translation>
-  </message>
-  <message>
-   <source>Too much paste: it shines and sticks. Too much water: edges bleed.</source>
-   <translation>Zu viel Kleister: es glänzt und klebt. Zu viel Wasser: Ränder bluten.</translation>
-  </message>
-  <message>
-   <source>Too little paste: it grains. A pea more for a hand of block.</source>
-   <translation>Zu wenig Kleister: es körnt. Eine Erbse mehr je Handbreit Stock.</translation>
   </message>
   <message>
    <source>Block onto the paper, hold both, turn them over together, then rub.</source>
@@ -3284,10 +3516,6 @@
   <message>
    <source>Carbonate and dry pigment are fine powders: mask on, no draught.</source>
    <translation>Magnesiumcarbonat und trockene Pigmente sind feine Pulver: Maske auf, keine Zugluft.</translation>
-  </message>
-  <message>
-   <source>Fingers out of the press.</source>
-   <translation>Finger aus der Presse.</translation>
   </message>
   <message>
    <source>Product sheets, local rules and trained people come first.</source>
@@ -3466,40 +3694,60 @@
    <translation>Alle Felder als L, a, b oder alle als Bänder angeben, nicht gemischt.</translation>
   </message>
   <message>
+   <source>front</source>
+   <translation>Vorderseite</translation>
+  </message>
+  <message>
+   <source>back</source>
+   <translation>Rückseite</translation>
+  </message>
+  <message>
+   <source>Width of the contour</source>
+   <translation>Breite der Kontur</translation>
+  </message>
+  <message>
+   <source>Of the line round every field that makes the key.</source>
+   <translation>Der Linie um jedes Feld, die den Linienstock bildet.</translation>
+  </message>
+  <message>
+   <source>The chosen block</source>
+   <translation>Der gewählte Stock</translation>
+  </message>
+  <message>
+   <source>This block alone may be of another material.</source>
+   <translation>Nur dieser Stock darf aus anderem Material sein.</translation>
+  </message>
+  <message>
+   <source>Contour</source>
+   <translation>Kontur</translation>
+  </message>
+  <message>
+   <source>The saw takes</source>
+   <translation>Die Säge nimmt</translation>
+  </message>
+  <message>
+   <source>How wide the cut is between the pieces of a jigsaw.</source>
+   <translation>Wie breit der Schnitt zwischen den Teilen ist.</translation>
+  </message>
+  <message>
+   <source>As all</source>
+   <translation>Wie alle</translation>
+  </message>
+  <message>
+   <source>Material of a block</source>
+   <translation>Material eines Stocks</translation>
+  </message>
+  <message>
+   <source>not sawn</source>
+   <translation>nicht gesägt</translation>
+  </message>
+  <message>
+   <source>Saw cut</source>
+   <translation>Sägeschnitt</translation>
+  </message>
+  <message>
    <source>The image runs off the sheet: choose a larger sheet or smaller margins.</source>
    <translation>Das Bild läuft über den Bogen hinaus: einen größeren Bogen oder kleinere Ränder wählen.</translation>
-  </message>
-  <message>
-   <source>A trap of {trap_mm} is not possible: choose 0 to {largest_trap_mm}.</source>
-   <translation>Eine Überfüllung von {trap_mm} ist nicht möglich: 0 bis {largest_trap_mm} wählen.</translation>
-  </message>
-  <message>
-   <source>A tolerance of {tolerance_mm} is not possible: choose 0 to {largest_tolerance_mm}.</source>
-   <translation>Eine Toleranz von {tolerance_mm} ist nicht möglich: 0 bis {largest_tolerance_mm} wählen.</translation>
-  </message>
-  <message>
-   <source>The seam that may be seen must be ΔE 0 to 100.</source>
-   <translation>Die Naht, die sichtbar sein darf, muss ΔE 0 bis 100 sein.</translation>
-  </message>
-  <message>
-   <source>Sheets must be 1 to 100 000.</source>
-   <translation>Es müssen 1 bis 100 000 Bogen sein.</translation>
-  </message>
-  <message>
-   <source>A step of tack takes 0.1 to 50 % of oil or carbonate.</source>
-   <translation>Eine Stufe der Zügigkeit braucht 0,1 bis 50 % Öl oder Magnesiumcarbonat.</translation>
-  </message>
-  <message>
-   <source>Film, slab and waste must be figures that can be.</source>
-   <translation>Film, Farbplatte und Verlust müssen mögliche Zahlen sein.</translation>
-  </message>
-  <message>
-   <source>Between 1 and 20 zones can be inked at a time.</source>
-   <translation>Zwischen 1 und 20 Zonen lassen sich auf einmal einfärben.</translation>
-  </message>
-  <message>
-   <source>Minutes must be 0 to 10 000.</source>
-   <translation>Minuten müssen 0 bis 10 000 sein.</translation>
   </message>
   <message>
    <source>A working day must end after it begins.</source>
@@ -3508,18 +3756,6 @@
   <message>
    <source>At least one day of the week must be a working day.</source>
    <translation>Mindestens ein Tag der Woche muss Arbeitstag sein.</translation>
-  </message>
-  <message>
-   <source>The rack needs at least one place.</source>
-   <translation>Das Trockengestell braucht mindestens einen Platz.</translation>
-  </message>
-  <message>
-   <source>The air must have 0 to 45 °C and 0 to 100 % humidity.</source>
-   <translation>Die Luft muss 0 bis 45 °C und 0 bis 100 % Feuchte haben.</translation>
-  </message>
-  <message>
-   <source>Damp paper grows 0 to 20 per cent.</source>
-   <translation>Feuchtes Papier wächst um 0 bis 20 Prozent.</translation>
   </message>
   <message>
    <source>The first zone covers what the others leave.</source>
@@ -3534,72 +3770,20 @@
    <translation>Mindestens eine Zone einfärben oder den Druckgang weglassen.</translation>
   </message>
   <message>
-   <source>Packing is 0 to 50 sheets.</source>
-   <translation>Der Aufzug hat 0 bis 50 Bogen.</translation>
-  </message>
-  <message>
    <source>A zone drawn by hand is a closed outline of 3 points or more on the sheet.</source>
    <translation>Eine von Hand gezeichnete Zone ist ein geschlossener Umriss aus mindestens 3 Punkten auf dem Bogen.</translation>
-  </message>
-  <message>
-   <source>A soft edge is {range} wide.</source>
-   <translation>Ein weicher Rand ist {range} breit.</translation>
   </message>
   <message>
    <source>Only what is wiped off has a soft edge.</source>
    <translation>Nur Abgewischtes hat einen weichen Rand.</translation>
   </message>
   <message>
-   <source>A sheet side of {side} is not possible: choose {smallest_mm}.</source>
-   <translation>Eine Bogenseite von {side} ist nicht möglich: {smallest_mm} wählen.</translation>
-  </message>
-  <message>
-   <source>thinnest line</source>
-   <translation>dünnste Linie</translation>
-  </message>
-  <message>
-   <source>finest tool</source>
-   <translation>feinstes Werkzeug</translation>
-  </message>
-  <message>
-   <source>{value} for the {what} is not possible: choose {range}.</source>
-   <translation>{value} ist nicht möglich ({what}): {range} wählen.</translation>
-  </message>
-  <message>
-   <source>clearance between two inks</source>
-   <translation>Abstand zwischen zwei Druckfarben</translation>
-  </message>
-  <message>
-   <source>grip border</source>
-   <translation>Halterand</translation>
-  </message>
-  <message>
-   <source>narrowest neck</source>
-   <translation>schmalster Hals</translation>
-  </message>
-  <message>
-   <source>untrueness of a board</source>
-   <translation>Maßabweichung einer Platte</translation>
-  </message>
-  <message>
-   <source>{value} for the {what} is not possible: choose {least}.</source>
-   <translation>{value} ist nicht möglich ({what}): {least} wählen.</translation>
-  </message>
-  <message>
    <source>{name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.</source>
    <translation>{name} hat eine unmögliche Farbe: L* muss 0 bis 100 sein, a* und b* −200 bis 200.</translation>
   </message>
   <message>
-   <source>{name} has a vehicle that is not known; it is one of {vehicles}.</source>
-   <translation>{name} hat ein unbekanntes Bindemittel; es ist eines von {vehicles}.</translation>
-  </message>
-  <message>
-   <source>The tack of {name} must be 0 to 10.</source>
-   <translation>Die Zügigkeit von {name} muss 0 bis 10 sein.</translation>
-  </message>
-  <message>
-   <source>Drying, cost and tub of {name} cannot be below nothing.</source>
-   <translation>Trockenzeit, Preis und Dose von {name} dürfen nicht unter null liegen.</translation>
+   <source>Cost and tub of {name} cannot be below nothing.</source>
+   <translation>Preis und Dose von {name} können nicht unter null liegen.</translation>
   </message>
   <message>
    <source>A spectrum holds values that cannot be.</source>
@@ -3626,20 +3810,8 @@
    <translation>Eine Berichtigung liegt an keiner möglichen Stelle.</translation>
   </message>
   <message>
-   <source>Ink trapping must be 0 to 100 %.</source>
-   <translation>Die Farbannahme muss 0 bis 100 % sein.</translation>
-  </message>
-  <message>
    <source>A block can be tried up to {largest_shift_mm} and {largest_turn_deg:g}° out of register.</source>
    <translation>Ein Stock lässt sich bis {largest_shift_mm} und {largest_turn_deg:g}° verschoben probieren.</translation>
-  </message>
-  <message>
-   <source>A contour of {width_mm} is not possible: choose {thinnest_line_mm}.</source>
-   <translation>Eine Kontur von {width_mm} ist nicht möglich: {thinnest_line_mm} wählen.</translation>
-  </message>
-  <message>
-   <source>A saw cut {kerf_mm} wide is not possible: choose {range}.</source>
-   <translation>Ein Sägeschnitt von {kerf_mm} ist nicht möglich: {range} wählen.</translation>
   </message>
   <message>
    <source>An impression uses an ink that is not there.</source>
@@ -3650,16 +3822,8 @@
    <translation>Eine Zone bedeckt eine Farbe, die der Entwurf nicht hat.</translation>
   </message>
   <message>
-   <source>The strength of an ink must be 0 to 100 %.</source>
-   <translation>Die Stärke einer Druckfarbe muss 0 bis 100 % sein.</translation>
-  </message>
-  <message>
    <source>A graded zone needs two different places on the sheet.</source>
    <translation>Eine verlaufende Zone braucht zwei verschiedene Stellen auf dem Bogen.</translation>
-  </message>
-  <message>
-   <source>A graded zone bends by 0.2 to 5, or follows an edge over {range}.</source>
-   <translation>Eine verlaufende Zone krümmt sich mit 0,2 bis 5 oder folgt einem Rand über {range}.</translation>
   </message>
   <message>
    <source>{day} is not a date; write it as 2026-12-01.</source>
@@ -3670,52 +3834,188 @@
    <translation>Kein Papier und keine Druckfarbe kann die von {name} verlangte Farbe haben: eine weniger gesättigte nehmen.</translation>
   </message>
   <message>
-   <source>mm for the thickness of the block</source>
-   <translation>mm als Dicke des Stocks</translation>
+   <source>Material</source>
+   <translation>Material</translation>
   </message>
   <message>
-   <source>mm for the curl of the block</source>
-   <translation>mm als Verwerfung des Stocks</translation>
+   <source>What the blocks are of: it decides which lines hold.</source>
+   <translation>Woraus die Stöcke sind: davon hängt ab, welche Linien halten.</translation>
   </message>
   <message>
-   <source>mm for the diameter of the roller</source>
-   <translation>mm als Durchmesser der Walze</translation>
+   <source>Thickness</source>
+   <translation>Dicke</translation>
   </message>
   <message>
-   <source>mm for the length of the roller</source>
-   <translation>mm als Länge der Walze</translation>
+   <source>Of block or board.</source>
+   <translation>Von Stock oder Platte.</translation>
   </message>
   <message>
-   <source>degrees for the hardness of the roller</source>
-   <translation>Grad als Härte der Walze</translation>
+   <source>Curl</source>
+   <translation>Verwerfung</translation>
   </message>
   <message>
-   <source>mm for the kerf of the saw</source>
-   <translation>mm als Sägeschnitt</translation>
+   <source>How far the block stands off the bed at its worst.</source>
+   <translation>Wie weit der Stock an der schlimmsten Stelle vom Bett absteht.</translation>
   </message>
   <message>
-   <source>times as slow</source>
-   <translation>mal so langsam</translation>
+   <source>Roller, diameter</source>
+   <translation>Walze, Durchmesser</translation>
   </message>
   <message>
-   <source>An edition has 1 to 10 000 prints and up to 1000 proofs of each kind.</source>
-   <translation>Eine Auflage hat 1 bis 10 000 Drucke und bis zu 1000 Exemplare jeder weiteren Art.</translation>
+   <source>A larger roller dips less into cleared ground.</source>
+   <translation>Eine größere Walze taucht weniger in ausgeräumten Grund.</translation>
   </message>
   <message>
-   <source>A pull is good with 1 to 100 %, and the confidence is 50 to 99.9 %.</source>
-   <translation>Ein Druck gelingt mit 1 bis 100 %, und die Sicherheit ist 50 bis 99,9 %.</translation>
+   <source>Roller, length</source>
+   <translation>Walze, Länge</translation>
   </message>
   <message>
-   <source>A full sheet has sides of {range}, and prices are not below nothing.</source>
-   <translation>Ein ganzer Bogen hat Seiten von {range}, und Preise liegen nicht unter null.</translation>
+   <source>Longer than a gap is wide, a roller is carried across it.</source>
+   <translation>Ist eine Walze länger als eine Lücke breit, wird sie darüber getragen.</translation>
   </message>
   <message>
-   <source>{value:g} {what} does not work: choose {least:g} to {most:g}.</source>
-   <translation>{value:g} {what} geht nicht: {least:g} bis {most:g} wählen.</translation>
+   <source>Roller, hardness</source>
+   <translation>Walze, Härte</translation>
   </message>
   <message>
-   <source>A board at hand must be {range} on each side, up to 1000 of them.</source>
-   <translation>Eine vorhandene Platte muss je Seite {range} messen, bis zu 1000 davon.</translation>
+   <source>Shore A; a harder roller dips less.</source>
+   <translation>Shore A; eine härtere Walze taucht weniger ein.</translation>
+  </message>
+  <message>
+   <source>Way of transfer</source>
+   <translation>Art der Übertragung</translation>
+  </message>
+  <message>
+   <source>How the drawing comes onto the block.</source>
+   <translation>Wie die Zeichnung auf den Stock kommt.</translation>
+  </message>
+  <message>
+   <source>Kerf of the saw</source>
+   <translation>Schnittspalt der Säge</translation>
+  </message>
+  <message>
+   <source>How wide the saw cuts: white lines between the pieces of a jigsaw.</source>
+   <translation>Wie breit die Säge schneidet: weiße Linien zwischen den Teilen eines Puzzledrucks.</translation>
+  </message>
+  <message>
+   <source>Leave the border to hold it by</source>
+   <translation>Den Rand zum Halten lassen</translation>
+  </message>
+  <message>
+   <source>Wood outside the image stays, to hold the block by.</source>
+   <translation>Holz außerhalb des Bildes bleibt stehen, um den Stock daran zu halten.</translation>
+  </message>
+  <message>
+   <source>Slower than reckoned</source>
+   <translation>Langsamer als gerechnet</translation>
+  </message>
+  <message>
+   <source>Your own pace against the usual one; it grows from what blocks took.</source>
+   <translation>Das eigene Tempo gegen das übliche; es wächst aus dem, was Stöcke brauchten.</translation>
+  </message>
+  <message>
+   <source>times</source>
+   <translation>mal</translation>
+  </message>
+  <message>
+   <source>So many sheets are numbered and signed.</source>
+   <translation>So viele Bogen werden nummeriert und unterschrieben.</translation>
+  </message>
+  <message>
+   <source>Artist's proofs</source>
+   <translation>Künstlerexemplare</translation>
+  </message>
+  <message>
+   <source>Beside the edition, for the artist.</source>
+   <translation>Neben der Auflage, für die Künstlerin oder den Künstler.</translation>
+  </message>
+  <message>
+   <source>Printer's proofs</source>
+   <translation>Druckerexemplare</translation>
+  </message>
+  <message>
+   <source>Beside the edition, for who prints it.</source>
+   <translation>Neben der Auflage, für die Druckerin oder den Drucker.</translation>
+  </message>
+  <message>
+   <source>A BAT beside it</source>
+   <translation>Ein BAT daneben</translation>
+  </message>
+  <message>
+   <source>The sheet that the edition must match.</source>
+   <translation>Der Bogen, dem die Auflage gleichen muss.</translation>
+  </message>
+  <message>
+   <source>Sheets for proofing</source>
+   <translation>Bogen für Probedrucke</translation>
+  </message>
+  <message>
+   <source>Good paper spent until the print is right.</source>
+   <translation>Gutes Papier, bis der Druck stimmt.</translation>
+  </message>
+  <message>
+   <source>One bad sheet for every layer</source>
+   <translation>Ein schlechter Bogen je Druckgang</translation>
+  </message>
+  <message>
+   <source>The first pull of a layer is poor: a sheet is given up for it.</source>
+   <translation>Der erste Druck eines Ganges ist mager: dafür wird ein Bogen geopfert.</translation>
+  </message>
+  <message>
+   <source>A varied edition</source>
+   <translation>Eine variierte Auflage</translation>
+  </message>
+  <message>
+   <source>Sheets differ on purpose, and are numbered so</source>
+   <translation>Bogen unterscheiden sich absichtlich und werden so nummeriert</translation>
+  </message>
+  <message>
+   <source>A pull is good with</source>
+   <translation>Ein Druck gelingt mit</translation>
+  </message>
+  <message>
+   <source>How many of a hundred pulls come out good: yours grow from the record.</source>
+   <translation>Wie viele von hundert Drucken gut werden: die eigenen wachsen aus dem Protokoll.</translation>
+  </message>
+  <message>
+   <source>Sure to</source>
+   <translation>Sicher zu</translation>
+  </message>
+  <message>
+   <source>How sure it is to be that enough good sheets are left at the end.</source>
+   <translation>Wie sicher am Ende genug gute Bogen übrig sein sollen.</translation>
+  </message>
+  <message>
+   <source>Full sheet</source>
+   <translation>Ganzer Bogen</translation>
+  </message>
+  <message>
+   <source>Of the sheets the paper is sold in.</source>
+   <translation>Der Bogen, in denen das Papier verkauft wird.</translation>
+  </message>
+  <message>
+   <source>A full sheet costs</source>
+   <translation>Ein ganzer Bogen kostet</translation>
+  </message>
+  <message>
+   <source>Its price, for the list to buy from.</source>
+   <translation>Sein Preis, für die Einkaufsliste.</translation>
+  </message>
+  <message>
+   <source>A sheet of newsprint</source>
+   <translation>Ein Bogen Makulatur</translation>
+  </message>
+  <message>
+   <source>Its price, for proofs and first pulls.</source>
+   <translation>Sein Preis, für Probe- und erste Drucke.</translation>
+  </message>
+  <message>
+   <source>Full sheet, width</source>
+   <translation>Ganzer Bogen, Breite</translation>
+  </message>
+  <message>
+   <source>Full sheet, height</source>
+   <translation>Ganzer Bogen, Höhe</translation>
   </message>
   <message>
    <source>will fail</source>
@@ -3762,6 +4062,214 @@
    <translation>{name} enthält Unsinniges ({what}): {reason}</translation>
   </message>
   <message>
+   <source>Graded inking</source>
+   <translation>Verlaufend einfärben</translation>
+  </message>
+  <message>
+   <source>To</source>
+   <translation>Bis</translation>
+  </message>
+  <message>
+   <source>The strength at the end of the grading.</source>
+   <translation>Die Stärke am Ende des Verlaufs.</translation>
+  </message>
+  <message>
+   <source>Bends by, 1 is even</source>
+   <translation>Krümmung, 1 ist gleichmäßig</translation>
+  </message>
+  <message>
+   <source>More stays longer at the start, less at the end.</source>
+   <translation>Mehr bleibt länger am Anfang, weniger am Ende.</translation>
+  </message>
+  <message>
+   <source>Two-ended</source>
+   <translation>Zweiseitig</translation>
+  </message>
+  <message>
+   <source>From the end back to the start again.</source>
+   <translation>Vom Ende wieder zurück zum Anfang.</translation>
+  </message>
+  <message>
+   <source>Which edges</source>
+   <translation>Welche Kanten</translation>
+  </message>
+  <message>
+   <source>The grading follows every edge, or leaves holes and specks alone.</source>
+   <translation>Der Verlauf folgt jeder Kante oder lässt Löcher und Flecken aus.</translation>
+  </message>
+  <message>
+   <source>Strength</source>
+   <translation>Stärke</translation>
+  </message>
+  <message>
+   <source>How much of it is ink; the rest is extender.</source>
+   <translation>Wie viel davon Farbe ist; der Rest ist Verschnitt.</translation>
+  </message>
+  <message>
+   <source>How much ink is on the roller.</source>
+   <translation>Wie viel Farbe auf der Walze ist.</translation>
+  </message>
+  <message>
+   <source>Soft edge of the wiping</source>
+   <translation>Weicher Rand beim Abwischen</translation>
+  </message>
+  <message>
+   <source>Over how much of its edge the ink fades.</source>
+   <translation>Über welche Breite die Farbe am Rand ausläuft.</translation>
+  </message>
+  <message>
+   <source>Put on with</source>
+   <translation>Aufgetragen mit</translation>
+  </message>
+  <message>
+   <source>Roller, brush or other tool for this zone.</source>
+   <translation>Walze, Pinsel oder anderes Werkzeug für diese Zone.</translation>
+  </message>
+  <message>
+   <source>What it goes onto</source>
+   <translation>Worauf gedruckt wird</translation>
+  </message>
+  <message>
+   <source>On wet ink less of this one takes.</source>
+   <translation>Auf nasser Farbe haftet von dieser weniger.</translation>
+  </message>
+  <message>
+   <source>Press, baren, spoon or foot.</source>
+   <translation>Presse, Baren, Löffel oder Fuß.</translation>
+  </message>
+  <message>
+   <source>Block onto paper, both turned over</source>
+   <translation>Stock auf Papier, beides gewendet</translation>
+  </message>
+  <message>
+   <source>The block lies face down on the paper for this pull.</source>
+   <translation>Der Stock liegt bei diesem Druckgang mit der Druckfläche nach unten auf dem Papier.</translation>
+  </message>
+  <message>
+   <source>Width along the edge</source>
+   <translation>Breite am Rand entlang</translation>
+  </message>
+  <message>
+   <source>Over this width the ink grades from the block's own edge.</source>
+   <translation>Über diese Breite verläuft die Farbe von der Kante des Stocks aus.</translation>
+  </message>
+  <message>
+   <source>Inking</source>
+   <translation>Einfärben</translation>
+  </message>
+  <message>
+   <source>Wet or dry</source>
+   <translation>Nass oder trocken</translation>
+  </message>
+  <message>
+   <source>Ink trapping, measured</source>
+   <translation>Farbannahme, gemessen</translation>
+  </message>
+  <message>
+   <source>How much of this ink takes on the wet one below, if it was measured.</source>
+   <translation>Wie viel dieser Farbe auf der nassen darunter angenommen wird, falls gemessen.</translation>
+  </message>
+  <message>
+   <source>as usual</source>
+   <translation>wie üblich</translation>
+  </message>
+  <message>
+   <source>Way of printing</source>
+   <translation>Art zu drucken</translation>
+  </message>
+  <message>
+   <source>Sheets of packing</source>
+   <translation>Bogen Aufzug</translation>
+  </message>
+  <message>
+   <source>Sheets between tympan and paper for this pull.</source>
+   <translation>Bogen zwischen Pressdeckel und Papier für diesen Druckgang.</translation>
+  </message>
+  <message>
+   <source>not along the edge</source>
+   <translation>nicht an der Kante</translation>
+  </message>
+  <message>
+   <source>Every edge</source>
+   <translation>Jeder Rand</translation>
+  </message>
+  <message>
+   <source>Outer edge only</source>
+   <translation>Nur der äußere Rand</translation>
+  </message>
+  <message>
+   <source>On dry ink</source>
+   <translation>Auf trockene Farbe</translation>
+  </message>
+  <message>
+   <source>On wet ink</source>
+   <translation>Auf nasse Farbe</translation>
+  </message>
+  <message>
+   <source>worked out</source>
+   <translation>errechnet</translation>
+  </message>
+  <message>
+   <source>{word} film</source>
+   <translation>Film: {word}</translation>
+  </message>
+  <message>
+   <source>carbonate</source>
+   <translation>Magnesiumcarbonat</translation>
+  </message>
+  <message>
+   <source>Vehicle</source>
+   <translation>Bindemittel</translation>
+  </message>
+  <message>
+   <source>What the ink dries by.</source>
+   <translation>Woran die Farbe trocknet.</translation>
+  </message>
+  <message>
+   <source>Tack, 0 loose to 10 tight</source>
+   <translation>Zügigkeit, 0 locker bis 10 zäh</translation>
+  </message>
+  <message>
+   <source>How the ink pulls between knife and slab, against the others.</source>
+   <translation>Wie die Farbe zwischen Messer und Platte zieht, gegen die anderen.</translation>
+  </message>
+  <message>
+   <source>Overprint after</source>
+   <translation>Überdruckbar nach</translation>
+  </message>
+  <message>
+   <source>Hours before the next layer may go onto this ink.</source>
+   <translation>Stunden, bis der nächste Druckgang auf diese Farbe darf.</translation>
+  </message>
+  <message>
+   <source>Worked into it, of the whole</source>
+   <translation>Eingearbeitet, vom Ganzen</translation>
+  </message>
+  <message>
+   <source>How much oil or carbonate has been worked in.</source>
+   <translation>Wie viel Öl oder Magnesiumcarbonat eingearbeitet wurde.</translation>
+  </message>
+  <message>
+   <source>What is worked in</source>
+   <translation>Was eingearbeitet ist</translation>
+  </message>
+  <message>
+   <source>Oil makes the ink looser, carbonate stiffer. Do not breathe the powder.</source>
+   <translation>Öl macht die Farbe geschmeidiger, Karbonat zäher. Das Pulver nicht einatmen.</translation>
+  </message>
+  <message>
+   <source>Oil</source>
+   <translation>Öl</translation>
+  </message>
+  <message>
+   <source>Carbonate</source>
+   <translation>Carbonat</translation>
+  </message>
+  <message>
+   <source>Paste, other</source>
+   <translation>Paste, anderes</translation>
+  </message>
+  <message>
    <source>A name cannot be empty.</source>
    <translation>Ein Name darf nicht leer sein.</translation>
   </message>
@@ -3774,40 +4282,80 @@
    <translation>Breite</translation>
   </message>
   <message>
-   <source>half roller</source>
-   <translation>halbe Walze</translation>
+   <source>Sheet width</source>
+   <translation>Bogenbreite</translation>
   </message>
   <message>
-   <source>baren</source>
-   <translation>Baren</translation>
+   <source>Of the paper that is printed on.</source>
+   <translation>Des Papiers, auf das gedruckt wird.</translation>
   </message>
   <message>
-   <source>spoon</source>
-   <translation>Löffel</translation>
+   <source>Sheet height</source>
+   <translation>Bogenhöhe</translation>
   </message>
   <message>
-   <source>hand</source>
-   <translation>Hand</translation>
+   <source>Face of the paper</source>
+   <translation>Seite des Papiers</translation>
   </message>
   <message>
-   <source>clean roller</source>
-   <translation>saubere Walze</translation>
+   <source>On a smooth face a solid covers all of the paper, on a rough one hollows stay open.</source>
+   <translation>Auf der glatten Seite deckt eine Fläche das ganze Papier, auf der rauen bleiben Vertiefungen offen.</translation>
   </message>
   <message>
-   <source>carbonate</source>
-   <translation>Magnesiumcarbonat</translation>
+   <source>Kind of paper</source>
+   <translation>Art des Papiers</translation>
   </message>
   <message>
-   <source>front</source>
-   <translation>Vorderseite</translation>
+   <source>On a coated paper inks keep their strength; into an absorbent one they sink and are duller.</source>
+   <translation>Auf gestrichenem Papier behalten Farben ihre Kraft; in saugendes sinken sie ein und sind stumpfer.</translation>
   </message>
   <message>
-   <source>back</source>
-   <translation>Rückseite</translation>
+   <source>Grain</source>
+   <translation>Laufrichtung</translation>
   </message>
   <message>
-   <source>impressions</source>
-   <translation>Drucke</translation>
+   <source>The paper grows most across its grain.</source>
+   <translation>Das Papier wächst am meisten quer zur Laufrichtung.</translation>
+  </message>
+  <message>
+   <source>Growth when damp</source>
+   <translation>Wachstum, feucht</translation>
+  </message>
+  <message>
+   <source>How much the paper grows when it is damped: more across its grain than along it.</source>
+   <translation>Wie viel das Papier beim Feuchten wächst: quer zur Laufrichtung mehr als längs.</translation>
+  </message>
+  <message>
+   <source>Weight</source>
+   <translation>Gewicht</translation>
+  </message>
+  <message>
+   <source>Of the paper, grams a square metre.</source>
+   <translation>Des Papiers, Gramm je Quadratmeter.</translation>
+  </message>
+  <message>
+   <source>not known</source>
+   <translation>unbekannt</translation>
+  </message>
+  <message>
+   <source>Grain runs up</source>
+   <translation>Laufrichtung hoch</translation>
+  </message>
+  <message>
+   <source>Grain runs across</source>
+   <translation>Laufrichtung quer</translation>
+  </message>
+  <message>
+   <source>Damp, along the grain</source>
+   <translation>Feucht, in Laufrichtung</translation>
+  </message>
+  <message>
+   <source>Damp, across it</source>
+   <translation>Feucht, quer dazu</translation>
+  </message>
+  <message>
+   <source>{word} face</source>
+   <translation>Oberfläche: {word}</translation>
   </message>
   <message>
    <source>eye</source>
@@ -3822,8 +4370,64 @@
    <translation>Scan</translation>
   </message>
   <message>
+   <source>Trap: lighter under darker</source>
+   <translation>Überfüllung: heller unter dunkler</translation>
+  </message>
+  <message>
+   <source>How far the lighter colour runs under the darker, so that no gap opens.</source>
+   <translation>Wie weit die hellere Farbe unter die dunklere läuft, damit nichts aufblitzt.</translation>
+  </message>
+  <message>
+   <source>Seam taken before a gap</source>
+   <translation>Naht eher als Blitzer</translation>
+  </message>
+  <message>
+   <source>Up to this ΔE an overlap is taken before a gap; above it the two only kiss.</source>
+   <translation>Bis zu diesem ΔE wird lieber überlappt als ein Blitzer riskiert; darüber stehen beide nur auf Stoß.</translation>
+  </message>
+  <message>
+   <source>Sheets meet blocks within</source>
+   <translation>Bogen treffen Stöcke auf</translation>
+  </message>
+  <message>
+   <source>How far sheets may lie from their place, as you know your hand.</source>
+   <translation>Wie weit Bogen von ihrem Platz liegen dürfen, nach eigener Erfahrung.</translation>
+  </message>
+  <message>
+   <source>Thinnest line that holds</source>
+   <translation>Dünnste haltende Linie</translation>
+  </message>
+  <message>
+   <source>Thinner printing lines are pointed out, and kept off your blocks.</source>
+   <translation>Dünnere druckende Linien werden gezeigt und von den Stöcken ferngehalten.</translation>
+  </message>
+  <message>
+   <source>Finest tool</source>
+   <translation>Feinstes Werkzeug</translation>
+  </message>
+  <message>
+   <source>Channels narrower than this are pointed out.</source>
+   <translation>Schmalere Kanäle werden gezeigt.</translation>
+  </message>
+  <message>
    <source>{name}, pass {index}</source>
    <translation>{name}, Gang {index}</translation>
+  </message>
+  <message>
+   <source>Trap</source>
+   <translation>Überfüllung</translation>
+  </message>
+  <message>
+   <source>Seam</source>
+   <translation>Naht</translation>
+  </message>
+  <message>
+   <source>Tolerance</source>
+   <translation>Toleranz</translation>
+  </message>
+  <message>
+   <source>Fineness</source>
+   <translation>Feinheit</translation>
   </message>
   <message>
    <source>A block changed by hand does not fit the design; work the block out anew from the colours.</source>
@@ -3868,6 +4472,138 @@
   <message>
    <source>{name} is damaged: its flat design has more colours than its list.</source>
    <translation>{name} ist beschädigt: der flächige Entwurf hat mehr Farben als die Liste.</translation>
+  </message>
+  <message>
+   <source>Way of working</source>
+   <translation>Arbeitsweise</translation>
+  </message>
+  <message>
+   <source>How much of it changes the tack of an ink by one step.</source>
+   <translation>Wie viel davon die Zügigkeit einer Farbe um eine Stufe ändert.</translation>
+  </message>
+  <message>
+   <source>impressions</source>
+   <translation>Drucke</translation>
+  </message>
+  <message>
+   <source>Room between them</source>
+   <translation>Abstand dazwischen</translation>
+  </message>
+  <message>
+   <source>How far apart two zones of one block are at least, to be inked apart.</source>
+   <translation>Wie weit zwei Zonen eines Stocks mindestens auseinanderliegen, um getrennt eingefärbt zu werden.</translation>
+  </message>
+  <message>
+   <source>Inked before the first dries</source>
+   <translation>Eingefärbt, bevor die erste trocknet</translation>
+  </message>
+  <message>
+   <source>So many inks can be put on one block before the first of them dries.</source>
+   <translation>So viele Druckfarben lassen sich auf einen Stock bringen, bevor die erste trocknet.</translation>
+  </message>
+  <message>
+   <source>Border to hold it by</source>
+   <translation>Rand zum Halten</translation>
+  </message>
+  <message>
+   <source>Around a sawn block, to hold it and its pieces by.</source>
+   <translation>Um einen gesägten Stock, um ihn und seine Teile zu halten.</translation>
+  </message>
+  <message>
+   <source>Narrowest neck</source>
+   <translation>Schmalster Hals</translation>
+  </message>
+  <message>
+   <source>A piece narrower than this at one place breaks there.</source>
+   <translation>Ein Teil, das an einer Stelle schmaler ist, bricht dort.</translation>
+  </message>
+  <message>
+   <source>The drawing comes onto the blocks by</source>
+   <translation>Die Zeichnung kommt auf die Stöcke durch</translation>
+  </message>
+  <message>
+   <source>Pull the key's line onto every colour block, or draw every block from one tracing.</source>
+   <translation>Den Linienstock auf jeden Farbstock abziehen oder jeden Stock nach einer Pause zeichnen.</translation>
+  </message>
+  <message>
+   <source>A board is turned over</source>
+   <translation>Ein Brett wird gewendet</translation>
+  </message>
+  <message>
+   <source>How it comes to lie on its other face.</source>
+   <translation>Wie es auf die andere Seite kommt.</translation>
+  </message>
+  <message>
+   <source>A board is untrue by</source>
+   <translation>Eine Platte weicht ab um</translation>
+  </message>
+  <message>
+   <source>How far an edge is out of square or parallel, over its length: measure it.</source>
+   <translation>Wie weit eine Kante aus dem Winkel oder nicht parallel ist, über ihre Länge: nachmessen.</translation>
+  </message>
+  <message>
+   <source>The plate is cut right through</source>
+   <translation>Die Platte wird ganz durchgeschnitten</translation>
+  </message>
+  <message>
+   <source>A reduction's board is not carved: parts come loose.</source>
+   <translation>Die Platte einer Reduktion wird nicht ausgehoben: Teile lösen sich.</translation>
+  </message>
+  <message>
+   <source>A solid film holds</source>
+   <translation>Ein Vollton trägt</translation>
+  </message>
+  <message>
+   <source>Grams of ink on a square metre of a solid film.</source>
+   <translation>Gramm Farbe auf einem Quadratmeter Vollton.</translation>
+  </message>
+  <message>
+   <source>Left on slab and roller</source>
+   <translation>Bleibt auf Platte und Walze</translation>
+  </message>
+  <message>
+   <source>Ink that stands on slab and roller and prints no sheet.</source>
+   <translation>Farbe, die auf Platte und Walze steht und keinen Bogen druckt.</translation>
+  </message>
+  <message>
+   <source>Lost</source>
+   <translation>Verlust</translation>
+  </message>
+  <message>
+   <source>Ink that never reaches the block, of all that is put out.</source>
+   <translation>Farbe, die den Stock nie erreicht, von allem, was ausgelegt wird.</translation>
+  </message>
+  <message>
+   <source>Oil for a step of tack</source>
+   <translation>Öl für eine Stufe Zügigkeit</translation>
+  </message>
+  <message>
+   <source>Carbonate for a step of tack</source>
+   <translation>Karbonat für eine Stufe Zügigkeit</translation>
+  </message>
+  <message>
+   <source>Sheets, bad ones too</source>
+   <translation>Bogen, auch schlechte</translation>
+  </message>
+  <message>
+   <source>Pulls of every block, with bad ones and proofs.</source>
+   <translation>Drucke von jedem Stock, mit verdorbenen und Probedrucken.</translation>
+  </message>
+  <message>
+   <source>Impressions of the key</source>
+   <translation>Abdrucke der Linien</translation>
+  </message>
+  <message>
+   <source>One tracing</source>
+   <translation>Eine Pause</translation>
+  </message>
+  <message>
+   <source>as the edition needs</source>
+   <translation>wie die Auflage braucht</translation>
+  </message>
+  <message>
+   <source>Sheets</source>
+   <translation>Bogen</translation>
   </message>
   <message>
    <source>trying every order</source>
@@ -4390,6 +5126,10 @@
    <translation>kurz</translation>
   </message>
   <message>
+   <source>Kento</source>
+   <translation>Kento</translation>
+  </message>
+  <message>
    <source>corner notch</source>
    <translation>Eckkerbe</translation>
   </message>
@@ -4400,26 +5140,6 @@
   <message>
    <source>Paper of {paper_mm} does not seat in notches: give {range}.</source>
    <translation>Papier von {paper_mm} sitzt nicht in Kerben: {range} angeben.</translation>
-  </message>
-  <message>
-   <source>each arm of the corner notch</source>
-   <translation>jeder Arm der Eckkerbe</translation>
-  </message>
-  <message>
-   <source>the straight notch</source>
-   <translation>die gerade Kerbe</translation>
-  </message>
-  <message>
-   <source>the depth of the notches</source>
-   <translation>die Tiefe der Kerben</translation>
-  </message>
-  <message>
-   <source>the wood beyond the notches</source>
-   <translation>das Holz hinter den Kerben</translation>
-  </message>
-  <message>
-   <source>The straight notch must stand between 30 and 95 % of the edge from the corner.</source>
-   <translation>Die gerade Kerbe muss zwischen 30 und 95 % der Kante von der Ecke entfernt stehen.</translation>
   </message>
   <message>
    <source>The image, {width}, runs off the sheet, {size_text}: choose a larger sheet or move the image.</source>
@@ -4450,12 +5170,64 @@
    <translation>Ein Stock von {size_text} hat keinen Platz für den Kento: Bild, Bogenecke und {thinnest_wall_mm} Holz hinter den Kerben brauchen {least}; einen größeren Stock oder schmalere Ränder nehmen.</translation>
   </message>
   <message>
-   <source>{value} for {name} does not work: choose {least}.</source>
-   <translation>{value} geht nicht ({name}): {least} wählen.</translation>
+   <source>The printer's hand</source>
+   <translation>Die Hand des Druckers</translation>
+  </message>
+  <message>
+   <source>The corner notch lies at that hand when the block faces you.</source>
+   <translation>Die Eckkerbe liegt an dieser Hand, wenn der Stock vor dir liegt.</translation>
+  </message>
+  <message>
+   <source>Corner notch, each arm</source>
+   <translation>Eckkerbe, jeder Arm</translation>
+  </message>
+  <message>
+   <source>How far the corner notch reaches along each edge of the sheet.</source>
+   <translation>Wie weit die Eckkerbe an jeder Bogenkante reicht.</translation>
+  </message>
+  <message>
+   <source>Straight notch, length</source>
+   <translation>Gerade Kerbe, Länge</translation>
+  </message>
+  <message>
+   <source>How long the straight notch is.</source>
+   <translation>Wie lang die gerade Kerbe ist.</translation>
+  </message>
+  <message>
+   <source>Middle of the straight notch</source>
+   <translation>Mitte der geraden Kerbe</translation>
+  </message>
+  <message>
+   <source>Where the straight notch stands along the edge, from the corner.</source>
+   <translation>Wo die gerade Kerbe an der Kante steht, von der Ecke aus.</translation>
+  </message>
+  <message>
+   <source>Depth of the notches</source>
+   <translation>Tiefe der Kerben</translation>
+  </message>
+  <message>
+   <source>How deep they are cut: about twice the paper's thickness, 1 mm at least.</source>
+   <translation>Wie tief sie geschnitten werden: etwa doppelte Papierdicke, mindestens 1 mm.</translation>
+  </message>
+  <message>
+   <source>Wood beyond the notches</source>
+   <translation>Holz hinter den Kerben</translation>
+  </message>
+  <message>
+   <source>Wood left outside the notches, so that they do not break out.</source>
+   <translation>Holz, das außerhalb der Kerben bleibt, damit sie nicht ausbrechen.</translation>
   </message>
   <message>
    <source>The margin at the sheet's {where} is {margin}, and the notches need {smallest_margin_mm} outside the image: widen it by {smallest_margin_mm_2}.</source>
    <translation>Der Rand am Bogen ({where}) ist {margin}, und die Kerben brauchen {smallest_margin_mm} außerhalb des Bildes: um {smallest_margin_mm_2} verbreitern.</translation>
+  </message>
+  <message>
+   <source>Right-handed</source>
+   <translation>Rechtshändig</translation>
+  </message>
+  <message>
+   <source>Left-handed</source>
+   <translation>Linkshändig</translation>
   </message>
   <message>
    <source>Read at least one place to the side and one up or down.</source>
@@ -4570,56 +5342,200 @@
    <translation>Anfänger</translation>
   </message>
   <message>
-   <source>Pins come in two or three pairs.</source>
-   <translation>Stifte gibt es in zwei oder drei Paaren.</translation>
+   <source>Registration</source>
+   <translation>Passer</translation>
   </message>
   <message>
-   <source>the clearance of the pins</source>
-   <translation>das Spiel der Stifte</translation>
+   <source>Pins</source>
+   <translation>Stifte</translation>
   </message>
   <message>
-   <source>the cutter's kerf</source>
-   <translation>der Schnittspalt des Plotters</translation>
+   <source>Three pairs for a large or floppy sheet.</source>
+   <translation>Drei Paare für einen großen oder schlaffen Bogen.</translation>
   </message>
   <message>
-   <source>the board of the pins</source>
-   <translation>die Platte der Stifte</translation>
+   <source>Tabs taped on, not punched</source>
+   <translation>Laschen aufgeklebt, nicht gestanzt</translation>
   </message>
   <message>
-   <source>a side of the board the pins are cut from</source>
-   <translation>eine Seite der Platte, aus der die Stifte kommen</translation>
+   <source>The sheet itself is not punched: it carries taped tabs.</source>
+   <translation>Der Bogen selbst wird nicht gelocht: er trägt aufgeklebte Laschen.</translation>
   </message>
   <message>
-   <source>the block's thickness</source>
-   <translation>die Dicke des Stocks</translation>
+   <source>Clearance, each side</source>
+   <translation>Spiel, je Seite</translation>
   </message>
   <message>
-   <source>the seating of the sheet</source>
-   <translation>das Anlegen des Bogens</translation>
+   <source>Between a pin and its hole, on each side.</source>
+   <translation>Zwischen Stift und Loch, auf jeder Seite.</translation>
   </message>
   <message>
-   <source>the seating of the block</source>
-   <translation>das Anlegen des Stocks</translation>
+   <source>Kerf of the cutter</source>
+   <translation>Schnittspalt des Plotters</translation>
   </message>
   <message>
-   <source>the cutting</source>
-   <translation>das Schneiden</translation>
+   <source>What the cutter takes away along its line.</source>
+   <translation>Was der Schneider entlang seiner Linie wegnimmt.</translation>
   </message>
   <message>
-   <source>the transfer</source>
-   <translation>die Übertragung</translation>
+   <source>Board of the pins</source>
+   <translation>Pappe der Stifte</translation>
   </message>
   <message>
-   <source>A side of the block must be {range}.</source>
-   <translation>Eine Seite des Stocks muss {range} messen.</translation>
+   <source>How thick the board is that the pins are cut from.</source>
+   <translation>Wie dick die Pappe ist, aus der die Stifte geschnitten werden.</translation>
   </message>
   <message>
-   <source>{value} for {what} does not work: choose {least}.</source>
-   <translation>{value} geht nicht ({what}): {least} wählen.</translation>
+   <source>Board to cut from</source>
+   <translation>Pappe zum Ausschneiden</translation>
   </message>
   <message>
-   <source>Growth of {value:g} % does not work: choose 0 to 5 %.</source>
-   <translation>Ein Wachstum von {value:g} % geht nicht: 0 bis 5 % wählen.</translation>
+   <source>The piece of board that tabs and pins are cut from.</source>
+   <translation>Das Stück Pappe, aus dem Laschen und Stifte geschnitten werden.</translation>
+  </message>
+  <message>
+   <source>Thickness of the block</source>
+   <translation>Dicke des Stocks</translation>
+  </message>
+  <message>
+   <source>Lino is commonly 3.2 mm.</source>
+   <translation>Linol ist meist 3,2 mm dick.</translation>
+  </message>
+  <message>
+   <source>Whose hand</source>
+   <translation>Wessen Hand</translation>
+  </message>
+  <message>
+   <source>Whose usual figures the parts of the error are.</source>
+   <translation>Wessen übliche Werte die Teile des Fehlers sind.</translation>
+  </message>
+  <message>
+   <source>Along the printer</source>
+   <translation>Längs im Drucker</translation>
+  </message>
+  <message>
+   <source>The edge of the block that lies towards you.</source>
+   <translation>Die Kante des Stocks, die zum Körper zeigt.</translation>
+  </message>
+  <message>
+   <source>Marks in the margin</source>
+   <translation>Marken im Rand</translation>
+  </message>
+  <message>
+   <source>Marks that print with every block, to measure proofs by.</source>
+   <translation>Marken, die mit jedem Stock drucken, um Probedrucke daran zu messen.</translation>
+  </message>
+  <message>
+   <source>Printed on damp paper</source>
+   <translation>Auf feuchtem Papier gedruckt</translation>
+  </message>
+  <message>
+   <source>Damp paper grows, and shrinks as it dries.</source>
+   <translation>Feuchtes Papier wächst und schrumpft beim Trocknen.</translation>
+  </message>
+  <message>
+   <source>Block</source>
+   <translation>Stock</translation>
+  </message>
+  <message>
+   <source>Of the block you have.</source>
+   <translation>Des vorhandenen Stocks.</translation>
+  </message>
+  <message>
+   <source>Seating of the sheet, ±</source>
+   <translation>Anlegen des Bogens, ±</translation>
+  </message>
+  <message>
+   <source>How far a sheet lies from the notches or stops on 95 of 100 pulls.</source>
+   <translation>Wie weit ein Bogen bei 95 von 100 Drucken von Kerben oder Anschlägen liegt.</translation>
+  </message>
+  <message>
+   <source>Seating of the block, ±</source>
+   <translation>Einlegen des Stocks, ±</translation>
+  </message>
+  <message>
+   <source>How far the block lies from its place when it is put back.</source>
+   <translation>Wie weit der Stock beim Zurücklegen von seinem Platz liegt.</translation>
+  </message>
+  <message>
+   <source>Cutting of notches or stops, ±</source>
+   <translation>Schneiden der Kerben oder Anschläge, ±</translation>
+  </message>
+  <message>
+   <source>How exactly notches or stops are made.</source>
+   <translation>Wie genau Kerben oder Anschläge gemacht sind.</translation>
+  </message>
+  <message>
+   <source>Transfer of the drawing, ±</source>
+   <translation>Übertragen der Zeichnung, ±</translation>
+  </message>
+  <message>
+   <source>How exactly the drawing comes onto the block.</source>
+   <translation>Wie genau die Zeichnung auf den Stock kommt.</translation>
+  </message>
+  <message>
+   <source>Growth along the grain, ±</source>
+   <translation>Wachstum längs, ±</translation>
+  </message>
+  <message>
+   <source>How much sheets differ in growth along the grain.</source>
+   <translation>Wie verschieden Bogen in Laufrichtung wachsen.</translation>
+  </message>
+  <message>
+   <source>Growth across the grain, ±</source>
+   <translation>Wachstum quer, ±</translation>
+  </message>
+  <message>
+   <source>How much sheets differ in growth across the grain.</source>
+   <translation>Wie verschieden Bogen quer zur Laufrichtung wachsen.</translation>
+  </message>
+  <message>
+   <source>two pairs</source>
+   <translation>zwei Paare</translation>
+  </message>
+  <message>
+   <source>three pairs</source>
+   <translation>drei Paare</translation>
+  </message>
+  <message>
+   <source>Board to cut from, width</source>
+   <translation>Platte zum Ausschneiden, Breite</translation>
+  </message>
+  <message>
+   <source>Board, height</source>
+   <translation>Platte, Höhe</translation>
+  </message>
+  <message>
+   <source>as needed</source>
+   <translation>nach Bedarf</translation>
+  </message>
+  <message>
+   <source>Practised hand</source>
+   <translation>Geübte Hand</translation>
+  </message>
+  <message>
+   <source>First edition</source>
+   <translation>Erste Auflage</translation>
+  </message>
+  <message>
+   <source>the lower edge</source>
+   <translation>die Unterkante</translation>
+  </message>
+  <message>
+   <source>the long side</source>
+   <translation>die lange Seite</translation>
+  </message>
+  <message>
+   <source>the short side</source>
+   <translation>die kurze Seite</translation>
+  </message>
+  <message>
+   <source>dots</source>
+   <translation>Punkte</translation>
+  </message>
+  <message>
+   <source>A side of the block</source>
+   <translation>Eine Seite des Stocks</translation>
   </message>
   <message>
    <source>There is no system called {name}; choose {systems}.</source>
@@ -5302,6 +6218,10 @@
    <translation>'{said}' ist keine Zahl.</translation>
   </message>
   <message>
+   <source>Choose a block first, on the ladder or in the list.</source>
+   <translation>Zuerst einen Stock wählen, auf der Leiter oder in der Liste.</translation>
+  </message>
+  <message>
    <source>'{name}' must end in .png or .pdf.</source>
    <translation>'{name}' muss auf .png oder .pdf enden.</translation>
   </message>
@@ -5346,6 +6266,10 @@
    <translation>Auf dem Bogen zeigen</translation>
   </message>
   <message>
+   <source>Move the sheet to where it is. N goes to the next.</source>
+   <translation>Den Bogen dorthin rücken. N geht zum nächsten.</translation>
+  </message>
+  <message>
    <source>Stop</source>
    <translation>Anhalten</translation>
   </message>
@@ -5370,6 +6294,10 @@
    <translation>Die Seite</translation>
   </message>
   <message>
+   <source>{what} was dropped: the print was changed meanwhile. Ask for it once more.</source>
+   <translation>{what} wurde verworfen: der Druck wurde inzwischen geändert. Noch einmal verlangen.</translation>
+  </message>
+  <message>
    <source>There is not enough memory for this; close other programs or make the design smaller.</source>
    <translation>Dafür reicht der Speicher nicht; andere Programme schließen oder den Entwurf verkleinern.</translation>
   </message>
@@ -5392,10 +6320,6 @@
   <message>
    <source>Carve</source>
    <translation>Schneiden</translation>
-  </message>
-  <message>
-   <source>Sheets</source>
-   <translation>Bogen</translation>
   </message>
   <message>
    <source>Bench</source>
@@ -5978,20 +6902,40 @@
    <translation>Schriftgröße</translation>
   </message>
   <message>
+   <source>Of all words in the window.</source>
+   <translation>Aller Wörter im Fenster.</translation>
+  </message>
+  <message>
    <source>Light or dark</source>
    <translation>Hell oder dunkel</translation>
+  </message>
+  <message>
+   <source>How the window looks.</source>
+   <translation>Wie das Fenster aussieht.</translation>
   </message>
   <message>
    <source>Lengths in</source>
    <translation>Längen in</translation>
   </message>
   <message>
+   <source>Any unit can be typed; they are read in this one.</source>
+   <translation>Jede Einheit kann getippt werden; gelesen werden sie in dieser.</translation>
+  </message>
+  <message>
    <source>Language</source>
    <translation>Sprache</translation>
   </message>
   <message>
+   <source>Of the window; commands speak English.</source>
+   <translation>Des Fensters; Befehle sprechen Englisch.</translation>
+  </message>
+  <message>
    <source>Templates on</source>
    <translation>Schablonen auf</translation>
+  </message>
+  <message>
+   <source>The paper that templates are printed on; larger ones come as tiles.</source>
+   <translation>Das Papier, auf das Schablonen gedruckt werden; größere kommen in Teilen.</translation>
   </message>
   <message>
    <source>Keep this print's tools, paper and inks</source>
@@ -6034,6 +6978,10 @@
    <translation>Drucker weichen oft um einen halben Millimeter auf hundert ab. Einmal die Prüfseite drucken und ihre Balken messen, dann stimmt auf diesem Drucker jede Seite.</translation>
   </message>
   <message>
+   <source>Lay a ruler on the page that was printed: the printer's own error is then put right.</source>
+   <translation>Ein Lineal auf die gedruckte Seite legen: der Fehler des Druckers wird dann ausgeglichen.</translation>
+  </message>
+  <message>
    <source>Templates</source>
    <translation>Schablonen</translation>
   </message>
@@ -6058,8 +7006,16 @@
    <translation>In wahrer Größe drucken</translation>
   </message>
   <message>
+   <source>What lies in the printer.</source>
+   <translation>Was im Drucker liegt.</translation>
+  </message>
+  <message>
    <source>Printer</source>
    <translation>Drucker</translation>
+  </message>
+  <message>
+   <source>Printers that this machine knows.</source>
+   <translation>Drucker, die dieser Rechner kennt.</translation>
   </message>
   <message>
    <source>Bar along the page measures</source>
@@ -6424,984 +7380,6 @@
   <message>
    <source>Block {width}, seen through the sheet</source>
    <translation>Stock {width}, durch den Bogen gesehen</translation>
-  </message>
-  <message>
-   <source>What was read at this corner, + to the right and down.</source>
-   <translation>Was an dieser Ecke abgelesen wurde, + nach rechts und nach unten.</translation>
-  </message>
-  <message>
-   <source>What this block is called on screen, templates and cards.</source>
-   <translation>Wie dieser Stock auf Bildschirm, Schablonen und Karten heißt.</translation>
-  </message>
-  <message>
-   <source>What this pass is called, where a block prints more than once.</source>
-   <translation>Wie dieser Gang heißt, wo ein Stock mehr als einmal druckt.</translation>
-  </message>
-  <message>
-   <source>What the print is called on templates and in the statement.</source>
-   <translation>Wie der Druck auf Schablonen und im Auflagenvermerk heißt.</translation>
-  </message>
-  <message>
-   <source>What the ink is called on cards, lists and the ladder.</source>
-   <translation>Wie die Druckfarbe auf Karten, Listen und der Leiter heißt.</translation>
-  </message>
-  <message>
-   <source>What is to be remembered of this edition; it goes into its log.</source>
-   <translation>Was von dieser Auflage zu merken ist; es kommt in ihr Protokoll.</translation>
-  </message>
-  <message>
-   <source>The most blocks that a plan may have.</source>
-   <translation>So viele Stöcke darf ein Plan höchstens haben.</translation>
-  </message>
-  <message>
-   <source>How wide the brush draws, and how wide a line comes out.</source>
-   <translation>Wie breit der Pinsel zeichnet und wie breit eine Linie wird.</translation>
-  </message>
-  <message>
-   <source>Sheets between tympan and paper for this pull.</source>
-   <translation>Bogen zwischen Pressdeckel und Papier für diesen Druckgang.</translation>
-  </message>
-  <message>
-   <source>How far the lighter colour runs under the darker, so that no gap opens.</source>
-   <translation>Wie weit die hellere Farbe unter die dunklere läuft, damit nichts aufblitzt.</translation>
-  </message>
-  <message>
-   <source>Up to this ΔE an overlap is taken before a gap; above it the two only kiss.</source>
-   <translation>Bis zu diesem ΔE wird lieber überlappt als ein Blitzer riskiert; darüber stehen beide nur auf Stoß.</translation>
-  </message>
-  <message>
-   <source>How far sheets may lie from their place, as you know your hand.</source>
-   <translation>Wie weit Bogen von ihrem Platz liegen dürfen, nach eigener Erfahrung.</translation>
-  </message>
-  <message>
-   <source>Thinner printing lines are pointed out, and kept off your blocks.</source>
-   <translation>Dünnere druckende Linien werden gezeigt und von den Stöcken ferngehalten.</translation>
-  </message>
-  <message>
-   <source>Channels narrower than this are pointed out.</source>
-   <translation>Schmalere Kanäle werden gezeigt.</translation>
-  </message>
-  <message>
-   <source>How far apart two zones of one block are at least, to be inked apart.</source>
-   <translation>Wie weit zwei Zonen eines Stocks mindestens auseinanderliegen, um getrennt eingefärbt zu werden.</translation>
-  </message>
-  <message>
-   <source>So many inks can be put on one block before the first of them dries.</source>
-   <translation>So viele Druckfarben lassen sich auf einen Stock bringen, bevor die erste trocknet.</translation>
-  </message>
-  <message>
-   <source>The hours that cutting this block took: the next are reckoned by it.</source>
-   <translation>Die Stunden, die dieser Stock brauchte: danach werden die nächsten berechnet.</translation>
-  </message>
-  <message>
-   <source>How wide the saw cuts: white lines between the pieces of a jigsaw.</source>
-   <translation>Wie breit die Säge schneidet: weiße Linien zwischen den Teilen eines Puzzledrucks.</translation>
-  </message>
-  <message>
-   <source>Width of a board at hand.</source>
-   <translation>Breite einer vorhandenen Platte.</translation>
-  </message>
-  <message>
-   <source>So many boards of this size are at hand.</source>
-   <translation>So viele Platten dieser Größe sind da.</translation>
-  </message>
-  <message>
-   <source>Price of one board; the cuts are planned for the least of it.</source>
-   <translation>Preis einer Platte; die Zuschnitte werden möglichst billig geplant.</translation>
-  </message>
-  <message>
-   <source>Of block or board.</source>
-   <translation>Von Stock oder Platte.</translation>
-  </message>
-  <message>
-   <source>How far the block stands off the bed at its worst.</source>
-   <translation>Wie weit der Stock an der schlimmsten Stelle vom Bett absteht.</translation>
-  </message>
-  <message>
-   <source>A larger roller dips less into cleared ground.</source>
-   <translation>Eine größere Walze taucht weniger in ausgeräumten Grund.</translation>
-  </message>
-  <message>
-   <source>Longer than a gap is wide, a roller is carried across it.</source>
-   <translation>Ist eine Walze länger als eine Lücke breit, wird sie darüber getragen.</translation>
-  </message>
-  <message>
-   <source>Shore A; a harder roller dips less.</source>
-   <translation>Shore A; eine härtere Walze taucht weniger ein.</translation>
-  </message>
-  <message>
-   <source>Your own pace against the usual one; it grows from what blocks took.</source>
-   <translation>Das eigene Tempo gegen das übliche; es wächst aus dem, was Stöcke brauchten.</translation>
-  </message>
-  <message>
-   <source>Smaller fields are joined to what is around them.</source>
-   <translation>Kleinere Felder kommen zu dem, was sie umgibt.</translation>
-  </message>
-  <message>
-   <source>So many flat colours the design is read as.</source>
-   <translation>Als so viele flache Farben wird der Entwurf gelesen.</translation>
-  </message>
-  <message>
-   <source>Of the image, without the sheet's margin. Type 18 cm or 7 in as well.</source>
-   <translation>Des Bildes, ohne den Bogenrand. Auch 18 cm oder 7 in lassen sich tippen.</translation>
-  </message>
-  <message>
-   <source>Of the image, without the sheet's margin.</source>
-   <translation>Des Bildes, ohne den Bogenrand.</translation>
-  </message>
-  <message>
-   <source>Kept free on the chosen sheet when the print is fitted on it.</source>
-   <translation>Bleibt auf dem gewählten Bogen frei, wenn der Druck eingepasst wird.</translation>
-  </message>
-  <message>
-   <source>So many sheets were printed between the two weighings.</source>
-   <translation>So viele Bogen wurden zwischen den beiden Wägungen gedruckt.</translation>
-  </message>
-  <message>
-   <source>Grams of ink on a square metre of a solid film.</source>
-   <translation>Gramm Farbe auf einem Quadratmeter Vollton.</translation>
-  </message>
-  <message>
-   <source>Ink that never reaches the block, of all that is put out.</source>
-   <translation>Farbe, die den Stock nie erreicht, von allem, was ausgelegt wird.</translation>
-  </message>
-  <message>
-   <source>Weight of the ink before the pulls.</source>
-   <translation>Gewicht der Farbe vor den Drucken.</translation>
-  </message>
-  <message>
-   <source>Weight of what is left of it.</source>
-   <translation>Gewicht dessen, was übrig ist.</translation>
-  </message>
-  <message>
-   <source>So many pulls were made between both weighings.</source>
-   <translation>So viele Drucke lagen zwischen beiden Wägungen.</translation>
-  </message>
-  <message>
-   <source>So many inks a recipe may hold, beside extender and white.</source>
-   <translation>So viele Druckfarben darf ein Rezept haben, neben Lasurmittel und Weiß.</translation>
-  </message>
-  <message>
-   <source>How much is to be mixed at once.</source>
-   <translation>Wie viel auf einmal gemischt wird.</translation>
-  </message>
-  <message>
-   <source>Of the paper, grams a square metre.</source>
-   <translation>Des Papiers, Gramm je Quadratmeter.</translation>
-  </message>
-  <message>
-   <source>How much the paper grows when it is damped, along its grain.</source>
-   <translation>Wie stark das Papier beim Feuchten wächst, in Laufrichtung.</translation>
-  </message>
-  <message>
-   <source>How much it grows across its grain: more than along it.</source>
-   <translation>Wie stark es quer zur Laufrichtung wächst: mehr als längs.</translation>
-  </message>
-  <message>
-   <source>The slice of colours that is shown: all of this lightness.</source>
-   <translation>Der gezeigte Schnitt der Farben: alle dieser Helligkeit.</translation>
-  </message>
-  <message>
-   <source>How much of this ink takes on the wet one below, if it was measured.</source>
-   <translation>Wie viel dieser Farbe auf der nassen darunter angenommen wird, falls gemessen.</translation>
-  </message>
-  <message>
-   <source>How the ink pulls between knife and slab, against the others.</source>
-   <translation>Wie die Farbe zwischen Messer und Platte zieht, gegen die anderen.</translation>
-  </message>
-  <message>
-   <source>Hours before the next layer may go onto this ink.</source>
-   <translation>Stunden, bis der nächste Druckgang auf diese Farbe darf.</translation>
-  </message>
-  <message>
-   <source>How much oil or carbonate has been worked in.</source>
-   <translation>Wie viel Öl oder Magnesiumcarbonat eingearbeitet wurde.</translation>
-  </message>
-  <message>
-   <source>So many are at hand: fewer mean more wash-ups.</source>
-   <translation>So viele sind da: weniger bedeuten mehr Waschgänge.</translation>
-  </message>
-  <message>
-   <source>Minutes to set up for one layer.</source>
-   <translation>Minuten, um einen Druckgang einzurichten.</translation>
-  </message>
-  <message>
-   <source>Minutes from one sheet to the next.</source>
-   <translation>Minuten von einem Bogen zum nächsten.</translation>
-  </message>
-  <message>
-   <source>Minutes to change to an ink that must not see the one before.</source>
-   <translation>Minuten für den Wechsel zu einer Farbe, die von der vorigen nichts sehen darf.</translation>
-  </message>
-  <message>
-   <source>Minutes to change to an ink that may see a little of it.</source>
-   <translation>Minuten für den Wechsel zu einer Farbe, die etwas davon sehen darf.</translation>
-  </message>
-  <message>
-   <source>Hours of cutting between two states of a reduction.</source>
-   <translation>Stunden Schneiden zwischen zwei Zuständen einer verlorenen Platte.</translation>
-  </message>
-  <message>
-   <source>Hour of the day.</source>
-   <translation>Stunde des Tages.</translation>
-  </message>
-  <message>
-   <source>So many sheets can dry at once; 0 for as many as there are.</source>
-   <translation>So viele Bogen können auf einmal trocknen; 0 für beliebig viele.</translation>
-  </message>
-  <message>
-   <source>The most pulls you want to make on one day.</source>
-   <translation>So viele Drucke sollen es an einem Tag höchstens sein.</translation>
-  </message>
-  <message>
-   <source>Temperature where the sheets dry: cold air dries more slowly.</source>
-   <translation>Temperatur, wo die Bogen trocknen: kalte Luft trocknet langsamer.</translation>
-  </message>
-  <message>
-   <source>Of the air where the sheets dry.</source>
-   <translation>Der Luft, wo die Bogen trocknen.</translation>
-  </message>
-  <message>
-   <source>Hours that the paper lies damp under weight before it is printed.</source>
-   <translation>Stunden, die das Papier vor dem Drucken feucht unter Gewicht liegt.</translation>
-  </message>
-  <message>
-   <source>Hours that a damp pack can be printed from.</source>
-   <translation>Stunden, in denen aus einem feuchten Stapel gedruckt werden kann.</translation>
-  </message>
-  <message>
-   <source>Of the paper that is printed on.</source>
-   <translation>Des Papiers, auf das gedruckt wird.</translation>
-  </message>
-  <message>
-   <source>Paper left of the image.</source>
-   <translation>Papier links vom Bild.</translation>
-  </message>
-  <message>
-   <source>Paper above the image.</source>
-   <translation>Papier über dem Bild.</translation>
-  </message>
-  <message>
-   <source>How far the corner notch reaches along each edge of the sheet.</source>
-   <translation>Wie weit die Eckkerbe an jeder Bogenkante reicht.</translation>
-  </message>
-  <message>
-   <source>How long the straight notch is.</source>
-   <translation>Wie lang die gerade Kerbe ist.</translation>
-  </message>
-  <message>
-   <source>Where the straight notch stands along the edge, from the corner.</source>
-   <translation>Wo die gerade Kerbe an der Kante steht, von der Ecke aus.</translation>
-  </message>
-  <message>
-   <source>How deep they are cut: about twice the paper's thickness, 1 mm at least.</source>
-   <translation>Wie tief sie geschnitten werden: etwa doppelte Papierdicke, mindestens 1 mm.</translation>
-  </message>
-  <message>
-   <source>Wood left outside the notches, so that they do not break out.</source>
-   <translation>Holz, das außerhalb der Kerben bleibt, damit sie nicht ausbrechen.</translation>
-  </message>
-  <message>
-   <source>Of the block you have; 0 works the size out.</source>
-   <translation>Des vorhandenen Stocks; 0 rechnet die Größe aus.</translation>
-  </message>
-  <message>
-   <source>How far a sheet lies from the notches or stops on 95 of 100 pulls.</source>
-   <translation>Wie weit ein Bogen bei 95 von 100 Drucken von Kerben oder Anschlägen liegt.</translation>
-  </message>
-  <message>
-   <source>How far the block lies from its place when it is put back.</source>
-   <translation>Wie weit der Stock beim Zurücklegen von seinem Platz liegt.</translation>
-  </message>
-  <message>
-   <source>How exactly notches or stops are made.</source>
-   <translation>Wie genau Kerben oder Anschläge gemacht sind.</translation>
-  </message>
-  <message>
-   <source>How exactly the drawing comes onto the block.</source>
-   <translation>Wie genau die Zeichnung auf den Stock kommt.</translation>
-  </message>
-  <message>
-   <source>How much sheets differ in growth along the grain.</source>
-   <translation>Wie verschieden Bogen in Laufrichtung wachsen.</translation>
-  </message>
-  <message>
-   <source>How much sheets differ in growth across the grain.</source>
-   <translation>Wie verschieden Bogen quer zur Laufrichtung wachsen.</translation>
-  </message>
-  <message>
-   <source>How far the block is tried out of place, as seen on the print.</source>
-   <translation>Wie weit der Stock zur Probe verschoben wird, auf dem Druck gesehen.</translation>
-  </message>
-  <message>
-   <source>How far the block is tried turned, about the image's middle.</source>
-   <translation>Wie weit der Stock zur Probe gedreht wird, um die Bildmitte.</translation>
-  </message>
-  <message>
-   <source>Of the sheets the paper is sold in.</source>
-   <translation>Der Bogen, in denen das Papier verkauft wird.</translation>
-  </message>
-  <message>
-   <source>Its price, for the list to buy from.</source>
-   <translation>Sein Preis, für die Einkaufsliste.</translation>
-  </message>
-  <message>
-   <source>Its price, for proofs and first pulls.</source>
-   <translation>Sein Preis, für Probe- und erste Drucke.</translation>
-  </message>
-  <message>
-   <source>So many sheets are numbered and signed.</source>
-   <translation>So viele Bogen werden nummeriert und unterschrieben.</translation>
-  </message>
-  <message>
-   <source>Beside the edition, for the artist.</source>
-   <translation>Neben der Auflage, für die Künstlerin oder den Künstler.</translation>
-  </message>
-  <message>
-   <source>Beside the edition, for who prints it.</source>
-   <translation>Neben der Auflage, für die Druckerin oder den Drucker.</translation>
-  </message>
-  <message>
-   <source>Good paper spent until the print is right.</source>
-   <translation>Gutes Papier, bis der Druck stimmt.</translation>
-  </message>
-  <message>
-   <source>How many of a hundred pulls come out good: yours grow from the record.</source>
-   <translation>Wie viele von hundert Drucken gut werden: die eigenen wachsen aus dem Protokoll.</translation>
-  </message>
-  <message>
-   <source>How sure it is to be that enough good sheets are left at the end.</source>
-   <translation>Wie sicher am Ende genug gute Bogen übrig sein sollen.</translation>
-  </message>
-  <message>
-   <source>The first of two blocks to be put together or taken apart.</source>
-   <translation>Der erste von zwei Stöcken, die vereint oder getrennt werden.</translation>
-  </message>
-  <message>
-   <source>The second of both.</source>
-   <translation>Der zweite von beiden.</translation>
-  </message>
-  <message>
-   <source>Which inks a plan may use.</source>
-   <translation>Welche Druckfarben ein Plan verwenden darf.</translation>
-  </message>
-  <message>
-   <source>How blocks are sent out: as layers of one file, or as a picture each.</source>
-   <translation>Wie Stöcke ausgegeben werden: als Ebenen einer Datei oder je als Bild.</translation>
-  </message>
-  <message>
-   <source>What a drawing on the sheet does to this pull.</source>
-   <translation>Was eine Zeichnung auf dem Bogen mit diesem Druckgang macht.</translation>
-  </message>
-  <message>
-   <source>Which ink the zone is inked with.</source>
-   <translation>Mit welcher Druckfarbe die Zone eingefärbt wird.</translation>
-  </message>
-  <message>
-   <source>Roller, brush or other tool for this zone.</source>
-   <translation>Walze, Pinsel oder anderes Werkzeug für diese Zone.</translation>
-  </message>
-  <message>
-   <source>Press, baren, spoon or foot.</source>
-   <translation>Presse, Baren, Löffel oder Fuß.</translation>
-  </message>
-  <message>
-   <source>What the blocks are of: it decides which lines hold.</source>
-   <translation>Woraus die Stöcke sind: davon hängt ab, welche Linien halten.</translation>
-  </message>
-  <message>
-   <source>This block alone may be of another material.</source>
-   <translation>Nur dieser Stock darf aus anderem Material sein.</translation>
-  </message>
-  <message>
-   <source>How the drawing comes onto the block.</source>
-   <translation>Wie die Zeichnung auf den Stock kommt.</translation>
-  </message>
-  <message>
-   <source>A paper of a known size.</source>
-   <translation>Ein Papier bekannter Größe.</translation>
-  </message>
-  <message>
-   <source>How the picture is read: a clean drawing, a sketch, or tones.</source>
-   <translation>Wie das Bild gelesen wird: saubere Zeichnung, Skizze oder Tonwerte.</translation>
-  </message>
-  <message>
-   <source>Under which light the print is looked at.</source>
-   <translation>Bei welchem Licht der Druck betrachtet wird.</translation>
-  </message>
-  <message>
-   <source>With which eyes it is looked at.</source>
-   <translation>Mit welchen Augen er betrachtet wird.</translation>
-  </message>
-  <message>
-   <source>What the ink dries by.</source>
-   <translation>Woran die Farbe trocknet.</translation>
-  </message>
-  <message>
-   <source>A school whose order is kept; free takes any.</source>
-   <translation>Eine Schule, deren Folge eingehalten wird; „Keine Regel“ lässt jede zu.</translation>
-  </message>
-  <message>
-   <source>The block that you say is out.</source>
-   <translation>Der Stock, der verschoben sein soll.</translation>
-  </message>
-  <message>
-   <source>What you say is wrong with it.</source>
-   <translation>Was damit nicht stimmen soll.</translation>
-  </message>
-  <message>
-   <source>The edge of the block that lies towards you.</source>
-   <translation>Die Kante des Stocks, die zum Körper zeigt.</translation>
-  </message>
-  <message>
-   <source>Marks that print with every block, to measure proofs by.</source>
-   <translation>Marken, die mit jedem Stock drucken, um Probedrucke daran zu messen.</translation>
-  </message>
-  <message>
-   <source>The paper that templates are printed on; larger ones come as tiles.</source>
-   <translation>Das Papier, auf das Schablonen gedruckt werden; größere kommen in Teilen.</translation>
-  </message>
-  <message>
-   <source>The first day of printing.</source>
-   <translation>Der erste Drucktag.</translation>
-  </message>
-  <message>
-   <source>A day on which nothing can be printed.</source>
-   <translation>Ein Tag, an dem nichts gedruckt werden kann.</translation>
-  </message>
-  <message>
-   <source>How far sheets may lie apart: crisp wants work, loose shows movement.</source>
-   <translation>Wie weit Bogen auseinanderliegen dürfen: scharf macht Mühe, locker zeigt Bewegung.</translation>
-  </message>
-  <message>
-   <source>Which sheet was read.</source>
-   <translation>Welcher Bogen abgelesen wurde.</translation>
-  </message>
-  <message>
-   <source>The key goes on last and its lines hide the joins.</source>
-   <translation>Die Linien kommen zuletzt und verdecken die Nähte.</translation>
-  </message>
-  <message>
-   <source>One more pass of this block.</source>
-   <translation>Noch ein Druckgang dieses Stocks.</translation>
-  </message>
-  <message>
-   <source>Print without this pull.</source>
-   <translation>Ohne diesen Druckgang drucken.</translation>
-  </message>
-  <message>
-   <source>Where both lie, their overprint is taken as the colour.</source>
-   <translation>Wo beide liegen, gilt ihr Überdruck als die Farbe.</translation>
-  </message>
-  <message>
-   <source>Plans keep the key block as it is.</source>
-   <translation>Pläne behalten den Linienstock, wie er ist.</translation>
-  </message>
-  <message>
-   <source>Plans may do without a key.</source>
-   <translation>Pläne dürfen ohne Linienstock auskommen.</translation>
-  </message>
-  <message>
-   <source>Try all ways to print this with fewer blocks, by what overlaps make.</source>
-   <translation>Alle Wege versuchen, mit weniger Stöcken zu drucken, durch das, was Überdrucke ergeben.</translation>
-  </message>
-  <message>
-   <source>Draw where this block is to print as well.</source>
-   <translation>Zeichnen, wo dieser Stock auch drucken soll.</translation>
-  </message>
-  <message>
-   <source>Draw where this block is not to print.</source>
-   <translation>Zeichnen, wo dieser Stock nicht drucken soll.</translation>
-  </message>
-  <message>
-   <source>Less to cut, where inks above hide it.</source>
-   <translation>Weniger zu schneiden, wo Farben darüber es verbergen.</translation>
-  </message>
-  <message>
-   <source>Write what each block prints, to draw on it elsewhere.</source>
-   <translation>Schreiben, was jeder Stock druckt, um anderswo darauf zu zeichnen.</translation>
-  </message>
-  <message>
-   <source>Take what blocks print from layers or pictures.</source>
-   <translation>Was Stöcke drucken, aus Ebenen oder Bildern nehmen.</translation>
-  </message>
-  <message>
-   <source>Move what was drawn.</source>
-   <translation>Verschieben, was gezeichnet wurde.</translation>
-  </message>
-  <message>
-   <source>Draw round a place.</source>
-   <translation>Um eine Stelle herumzeichnen.</translation>
-  </message>
-  <message>
-   <source>Choose a whole field by a click.</source>
-   <translation>Mit einem Klick ein ganzes Feld wählen.</translation>
-  </message>
-  <message>
-   <source>The block lies face down on the paper for this pull.</source>
-   <translation>Der Stock liegt bei diesem Druckgang mit der Druckfläche nach unten auf dem Papier.</translation>
-  </message>
-  <message>
-   <source>One more pass, with an ink and zones of its own.</source>
-   <translation>Noch ein Druckgang, mit eigener Farbe und eigenen Zonen.</translation>
-  </message>
-  <message>
-   <source>The key is what is drawn as a line.</source>
-   <translation>Als Linienstock gilt, was als Linie gezeichnet ist.</translation>
-  </message>
-  <message>
-   <source>The key is a line round every field.</source>
-   <translation>Der Linienstock ist eine Linie um jedes Feld.</translation>
-  </message>
-  <message>
-   <source>The key is the darkest tone.</source>
-   <translation>Der Linienstock ist der dunkelste Ton.</translation>
-  </message>
-  <message>
-   <source>No key: colours meet each other.</source>
-   <translation>Kein Linienstock: Farben stoßen aneinander.</translation>
-  </message>
-  <message>
-   <source>Move the sheet to where it is. N goes to the next.</source>
-   <translation>Den Bogen dorthin rücken. N geht zum nächsten.</translation>
-  </message>
-  <message>
-   <source>Pull the key's line onto every colour block to cut by.</source>
-   <translation>Die Linien auf jeden Farbstock drucken, um danach zu schneiden.</translation>
-  </message>
-  <message>
-   <source>Every block is drawn from one tracing.</source>
-   <translation>Jeder Stock wird nach einer einzigen Pause gezeichnet.</translation>
-  </message>
-  <message>
-   <source>Cutting hours of the plans found at Blocks.</source>
-   <translation>Schneidestunden der unter Stöcke gefundenen Pläne.</translation>
-  </message>
-  <message>
-   <source>True-scale pages for every block, into a folder.</source>
-   <translation>Seiten in wahrer Größe für jeden Stock, in einen Ordner.</translation>
-  </message>
-  <message>
-   <source>Take the boards as used, and what is left as boards at hand.</source>
-   <translation>Die Platten als verbraucht verbuchen und den Rest als vorhandene Platten.</translation>
-  </message>
-  <message>
-   <source>Put it with those at hand.</source>
-   <translation>Zu den vorhandenen legen.</translation>
-  </message>
-  <message>
-   <source>Plan with boards to be bought.</source>
-   <translation>Mit Platten planen, die zu kaufen sind.</translation>
-  </message>
-  <message>
-   <source>Wood outside the image stays, to hold the block by.</source>
-   <translation>Holz außerhalb des Bildes bleibt stehen, um den Stock daran zu halten.</translation>
-  </message>
-  <message>
-   <source>A click chooses a field.</source>
-   <translation>Ein Klick wählt ein Feld.</translation>
-  </message>
-  <message>
-   <source>A click adds the colour that is missing there.</source>
-   <translation>Ein Klick fügt die Farbe hinzu, die dort fehlt.</translation>
-  </message>
-  <message>
-   <source>A click leaves a field bare.</source>
-   <translation>Ein Klick lässt ein Feld blank.</translation>
-  </message>
-  <message>
-   <source>A click makes a field part of the drawn line.</source>
-   <translation>Ein Klick macht ein Feld zum Teil der gezeichneten Linie.</translation>
-  </message>
-  <message>
-   <source>A click takes a stroke out of the line.</source>
-   <translation>Ein Klick nimmt einen Strich aus der Linie.</translation>
-  </message>
-  <message>
-   <source>A click gives a field the chosen colour.</source>
-   <translation>Ein Klick gibt einem Feld die gewählte Farbe.</translation>
-  </message>
-  <message>
-   <source>Draw with the chosen colour.</source>
-   <translation>Mit der gewählten Farbe zeichnen.</translation>
-  </message>
-  <message>
-   <source>Look for the paper in the photograph, and for the drawing on it.</source>
-   <translation>Das Papier im Foto suchen und die Zeichnung darauf.</translation>
-  </message>
-  <message>
-   <source>Print all of the picture.</source>
-   <translation>Das ganze Bild drucken.</translation>
-  </message>
-  <message>
-   <source>A quarter turn.</source>
-   <translation>Eine Vierteldrehung.</translation>
-  </message>
-  <message>
-   <source>Left and right change sides.</source>
-   <translation>Links und rechts tauschen.</translation>
-  </message>
-  <message>
-   <source>Drag the corners of what is printed.</source>
-   <translation>Die Ecken dessen ziehen, was gedruckt wird.</translation>
-  </message>
-  <message>
-   <source>Drag the print's size on a sheet of paper.</source>
-   <translation>Die Größe des Drucks auf einem Bogen Papier ziehen.</translation>
-  </message>
-  <message>
-   <source>Drag the corners of the paper it was drawn on: light and size are judged by it.</source>
-   <translation>Die Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
-  </message>
-  <message>
-   <source>Draw along something whose length you know.</source>
-   <translation>An etwas entlangzeichnen, dessen Länge bekannt ist.</translation>
-  </message>
-  <message>
-   <source>Draw round what is not printed.</source>
-   <translation>Umfahren, was nicht gedruckt wird.</translation>
-  </message>
-  <message>
-   <source>Width and height change together.</source>
-   <translation>Breite und Höhe ändern sich zusammen.</translation>
-  </message>
-  <message>
-   <source>As large as the sheet holds within the margin.</source>
-   <translation>So groß, wie es der Bogen innerhalb des Randes fasst.</translation>
-  </message>
-  <message>
-   <source>The photographed sheet has this size: the print's size follows.</source>
-   <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
-  </message>
-  <message>
-   <source>The zone has one strength.</source>
-   <translation>Die Zone hat eine Stärke.</translation>
-  </message>
-  <message>
-   <source>The zone goes from one strength to another.</source>
-   <translation>Die Zone geht von einer Stärke in eine andere über.</translation>
-  </message>
-  <message>
-   <source>What lies below shows through.</source>
-   <translation>Was darunterliegt, scheint durch.</translation>
-  </message>
-  <message>
-   <source>It hides a part of what lies below.</source>
-   <translation>Verbirgt einen Teil dessen, was darunterliegt.</translation>
-  </message>
-  <message>
-   <source>It hides what lies below.</source>
-   <translation>Verbirgt, was darunterliegt.</translation>
-  </message>
-  <message>
-   <source>How thick your films are, from what was weighed.</source>
-   <translation>Wie dick die Filme sind, nach den Wägungen.</translation>
-  </message>
-  <message>
-   <source>Measure the colours of a real proof against the plan.</source>
-   <translation>Die Farben eines echten Probedrucks gegen den Plan messen.</translation>
-  </message>
-  <message>
-   <source>Mix from your own inks: a table of them.</source>
-   <translation>Aus eigenen Druckfarben mischen: eine Tabelle davon.</translation>
-  </message>
-  <message>
-   <source>Mix from the inks that are kept in the studio.</source>
-   <translation>Aus den im Studio behaltenen Druckfarben mischen.</translation>
-  </message>
-  <message>
-   <source>Look for mixtures of the shelf that show this ink's colour here.</source>
-   <translation>Mischungen aus dem Vorrat suchen, die hier diese Farbe zeigen.</translation>
-  </message>
-  <message>
-   <source>Take the ink's optics from measured readings.</source>
-   <translation>Die Optik der Farbe aus Messungen nehmen.</translation>
-  </message>
-  <message>
-   <source>A card with black and white bars for a drawdown of the ink.</source>
-   <translation>Eine Karte mit schwarzen und weißen Balken für einen Aufstrich der Farbe.</translation>
-  </message>
-  <message>
-   <source>Take the ink's optics from a scan of the card.</source>
-   <translation>Die Optik der Farbe aus einem Scan der Karte nehmen.</translation>
-  </message>
-  <message>
-   <source>Write them as a table, for the next print.</source>
-   <translation>Als Tabelle schreiben, für den nächsten Druck.</translation>
-  </message>
-  <message>
-   <source>The paper grows most from side to side.</source>
-   <translation>Das Papier wächst am meisten von Seite zu Seite.</translation>
-  </message>
-  <message>
-   <source>The paper grows most up and down.</source>
-   <translation>Das Papier wächst am meisten von oben nach unten.</translation>
-  </message>
-  <message>
-   <source>The print as it will be.</source>
-   <translation>Der Druck, wie er sein wird.</translation>
-  </message>
-  <message>
-   <source>Deeper and shining, as it leaves the press.</source>
-   <translation>Tiefer und glänzend, wie er aus der Presse kommt.</translation>
-  </message>
-  <message>
-   <source>Patches of all inks over each other, to be printed and scanned.</source>
-   <translation>Felder aller Druckfarben übereinander, zum Drucken und Scannen.</translation>
-  </message>
-  <message>
-   <source>Read a scan of the printed chart.</source>
-   <translation>Einen Scan der gedruckten Tafel lesen.</translation>
-  </message>
-  <message>
-   <source>Put the inks right by what the chart shows.</source>
-   <translation>Die Druckfarben nach dem berichtigen, was die Tafel zeigt.</translation>
-  </message>
-  <message>
-   <source>The layer below is dry.</source>
-   <translation>Die Schicht darunter ist trocken.</translation>
-  </message>
-  <message>
-   <source>The layer below is wet: less of this one takes.</source>
-   <translation>Die Schicht darunter ist nass: von dieser wird weniger angenommen.</translation>
-  </message>
-  <message>
-   <source>Makes the ink looser.</source>
-   <translation>Macht die Farbe lockerer.</translation>
-  </message>
-  <message>
-   <source>Makes the ink stiffer. Do not breathe the powder.</source>
-   <translation>Macht die Farbe steifer. Das Pulver nicht einatmen.</translation>
-  </message>
-  <message>
-   <source>Something else was worked in.</source>
-   <translation>Etwas anderes wurde eingearbeitet.</translation>
-  </message>
-  <message>
-   <source>For your own calendar.</source>
-   <translation>Für den eigenen Kalender.</translation>
-  </message>
-  <message>
-   <source>All sheets get one layer before the next.</source>
-   <translation>Alle Bogen bekommen einen Druckgang vor dem nächsten.</translation>
-  </message>
-  <message>
-   <source>One sheet goes through all layers.</source>
-   <translation>Ein Bogen geht durch alle Druckgänge.</translation>
-  </message>
-  <message>
-   <source>The days after it move.</source>
-   <translation>Die Tage danach rücken nach.</translation>
-  </message>
-  <message>
-   <source>One place earlier. Drag it on the ladder as well.</source>
-   <translation>Einen Platz früher. Auch auf der Leiter ziehen.</translation>
-  </message>
-  <message>
-   <source>One place later. Drag it on the ladder as well.</source>
-   <translation>Einen Platz später. Auch auf der Leiter ziehen.</translation>
-  </message>
-  <message>
-   <source>Orders that are looked for leave it there.</source>
-   <translation>Gesuchte Folgen lassen ihn dort.</translation>
-  </message>
-  <message>
-   <source>Try all orders: colours, wash-ups, days.</source>
-   <translation>Alle Folgen probieren: Farben, Waschgänge, Tage.</translation>
-  </message>
-  <message>
-   <source>The pack is damp when the day begins.</source>
-   <translation>Der Stapel ist bei Tagesbeginn feucht.</translation>
-  </message>
-  <message>
-   <source>Take temperature and humidity from a gauge.</source>
-   <translation>Temperatur und Feuchte von einem Messgerät nehmen.</translation>
-  </message>
-  <message>
-   <source>A made-up proof: find which block is out.</source>
-   <translation>Ein erfundener Probedruck: herausfinden, welcher Stock verschoben ist.</translation>
-  </message>
-  <message>
-   <source>A made-up proof: find which two blocks are out.</source>
-   <translation>Ein erfundener Probedruck: herausfinden, welche zwei Stöcke verschoben sind.</translation>
-  </message>
-  <message>
-   <source>See whether you are right.</source>
-   <translation>Sehen, ob es stimmt.</translation>
-  </message>
-  <message>
-   <source>Measure how far every block is out on it.</source>
-   <translation>Messen, wie weit jeder Stock darauf verschoben ist.</translation>
-  </message>
-  <message>
-   <source>Practise with the print as it is on the screen.</source>
-   <translation>Mit dem Druck üben, wie er auf dem Bildschirm ist.</translation>
-  </message>
-  <message>
-   <source>It can still be moved in its transfer.</source>
-   <translation>Er lässt sich in der Übertragung noch verschieben.</translation>
-  </message>
-  <message>
-   <source>Put it with the readings of this print.</source>
-   <translation>Zu den Messungen dieses Drucks legen.</translation>
-  </message>
-  <message>
-   <source>The corner notch lies at your right when the block faces you.</source>
-   <translation>Die Eckkerbe liegt rechts, wenn der Stock vor einem liegt.</translation>
-  </message>
-  <message>
-   <source>The corner notch lies at your left when the block faces you.</source>
-   <translation>Die Eckkerbe liegt links, wenn der Stock vor einem liegt.</translation>
-  </message>
-  <message>
-   <source>Everything to print by, into a folder.</source>
-   <translation>Alles zum Drucken, in einen Ordner.</translation>
-  </message>
-  <message>
-   <source>Lay a hundred sheets in full, one by one: slower, and exact.</source>
-   <translation>Hundert Bogen ganz legen, einen nach dem anderen: langsamer und genau.</translation>
-  </message>
-  <message>
-   <source>Nine sheets as they may come out, beside each other.</source>
-   <translation>Neun Bogen, wie sie herauskommen können, nebeneinander.</translation>
-  </message>
-  <message>
-   <source>One sheet as it may come out; press again for the next of twelve.</source>
-   <translation>Ein Bogen, wie er herauskommen kann; noch einmal für den nächsten von zwölf.</translation>
-  </message>
-  <message>
-   <source>The parts of the error of someone who has printed editions.</source>
-   <translation>Die Fehleranteile von jemandem, der Auflagen gedruckt hat.</translation>
-  </message>
-  <message>
-   <source>The parts of the error of someone who begins.</source>
-   <translation>Die Fehleranteile von jemandem, der anfängt.</translation>
-  </message>
-  <message>
-   <source>Damp paper grows, and shrinks as it dries.</source>
-   <translation>Feuchtes Papier wächst und schrumpft beim Trocknen.</translation>
-  </message>
-  <message>
-   <source>Put a scan of a proof with the record.</source>
-   <translation>Einen Scan eines Probedrucks zum Protokoll legen.</translation>
-  </message>
-  <message>
-   <source>Plan ink and days by this number of sheets.</source>
-   <translation>Farbe und Tage mit dieser Bogenzahl planen.</translation>
-  </message>
-  <message>
-   <source>The sheet that the edition must match.</source>
-   <translation>Der Bogen, dem die Auflage gleichen muss.</translation>
-  </message>
-  <message>
-   <source>The first pull of a layer is poor: a sheet is given up for it.</source>
-   <translation>Der erste Druck eines Ganges ist mager: dafür wird ein Bogen geopfert.</translation>
-  </message>
-  <message>
-   <source>What to do, one after the other.</source>
-   <translation>Was zu tun ist, eins nach dem anderen.</translation>
-  </message>
-  <message>
-   <source>Where this system fails.</source>
-   <translation>Wo dieses System versagt.</translation>
-  </message>
-  <message>
-   <source>{word} face</source>
-   <translation>Oberfläche: {word}</translation>
-  </message>
-  <message>
-   <source>{word} film</source>
-   <translation>Film: {word}</translation>
-  </message>
-  <message>
-   <source>Go through a bench session without a press, in a log of its own.</source>
-   <translation>Eine Sitzung an der Werkbank ohne Presse durchgehen, mit eigenem Protokoll.</translation>
-  </message>
-  <message>
-   <source>A solid covers all of the paper.</source>
-   <translation>Ein Vollton bedeckt das ganze Papier.</translation>
-  </message>
-  <message>
-   <source>A solid leaves the hollows open.</source>
-   <translation>Ein Vollton lässt die Vertiefungen offen.</translation>
-  </message>
-  <message>
-   <source>Inks stay on top and keep their strength.</source>
-   <translation>Farben bleiben obenauf und behalten ihre Kraft.</translation>
-  </message>
-  <message>
-   <source>Inks sink in a little.</source>
-   <translation>Farben schlagen etwas weg.</translation>
-  </message>
-  <message>
-   <source>Inks sink in and are duller.</source>
-   <translation>Farben schlagen weg und sind stumpfer.</translation>
-  </message>
-  <message>
-   <source>Less ink on the roller.</source>
-   <translation>Weniger Farbe auf der Walze.</translation>
-  </message>
-  <message>
-   <source>The usual amount.</source>
-   <translation>Die übliche Menge.</translation>
-  </message>
-  <message>
-   <source>More ink.</source>
-   <translation>Mehr Farbe.</translation>
-  </message>
-  <message>
-   <source>Mo</source>
-   <translation>Mo</translation>
-  </message>
-  <message>
-   <source>Tu</source>
-   <translation>Di</translation>
-  </message>
-  <message>
-   <source>We</source>
-   <translation>Mi</translation>
-  </message>
-  <message>
-   <source>Th</source>
-   <translation>Do</translation>
-  </message>
-  <message>
-   <source>Fr</source>
-   <translation>Fr</translation>
-  </message>
-  <message>
-   <source>Sa</source>
-   <translation>Sa</translation>
-  </message>
-  <message>
-   <source>Su</source>
-   <translation>So</translation>
-  </message>
-  <message>
-   <source>Begin layer</source>
-   <translation>Beginnen: Druckgang</translation>
-  </message>
-  <message>
-   <source>Print this layer next. The key does the same.</source>
-   <translation>Diesen Druckgang als nächsten drucken. Die Taste tut dasselbe.</translation>
-  </message>
-  <message>
-   <source>Trap </source>
-   <translation>Überfüllung </translation>
-  </message>
-  <message>
-   <source>Take this trap: gaps up to that width close.</source>
-   <translation>Diese Überfüllung nehmen: Blitzer bis zu dieser Breite schließen sich.</translation>
-  </message>
-  <message>
-   <source>Whether that day is worked on.</source>
-   <translation>Ob an diesem Tag gearbeitet wird.</translation>
-  </message>
-  <message>
-   <source>Try it with simulated devices
-G</source>
-   <translation>Mit nachgestellten Geräten ausprobieren
-G</translation>
   </message>
   <message>
    <source>cut {planned_sheets}</source>
@@ -7852,10 +7830,22 @@ G</translation>
    <translation>Den nächsten beginnen</translation>
   </message>
   <message>
+   <source>Print this layer next. The key does the same.</source>
+   <translation>Diesen Druckgang als nächsten drucken. Die Taste tut dasselbe.</translation>
+  </message>
+  <message>
+   <source>Go through a bench session without a press, in a log of its own.</source>
+   <translation>Eine Sitzung an der Werkbank ohne Presse durchgehen, mit eigenem Protokoll.</translation>
+  </message>
+  <message>
    <source>Not yet
 Esc</source>
    <translation>Noch nicht
 Esc</translation>
+  </message>
+  <message>
+   <source>The board is not cut on.</source>
+   <translation>Die Platte wird nicht weiter geschnitten.</translation>
   </message>
   <message>
    <source>Not spoiled
@@ -7870,10 +7860,20 @@ Enter</source>
 Eingabetaste</translation>
   </message>
   <message>
+   <source>Try it with simulated devices
+G</source>
+   <translation>Mit nachgestellten Geräten ausprobieren
+G</translation>
+  </message>
+  <message>
    <source>Good
 Space</source>
    <translation>Gut
 Leertaste</translation>
+  </message>
+  <message>
+   <source>The sheet is good.</source>
+   <translation>Der Bogen ist gut.</translation>
   </message>
   <message>
    <source>Spoiled
@@ -7882,10 +7882,18 @@ X</source>
 X</translation>
   </message>
   <message>
+   <source>The sheet is spoiled: say why.</source>
+   <translation>Der Bogen ist verdorben: sagen, warum.</translation>
+  </message>
+  <message>
    <source>Repaired
 R</source>
    <translation>Ausgebessert
 R</translation>
+  </message>
+  <message>
+   <source>It was mended and counts.</source>
+   <translation>Er wurde ausgebessert und zählt.</translation>
   </message>
   <message>
    <source>Take back
@@ -7894,10 +7902,18 @@ Backspace</source>
 Rücktaste</translation>
   </message>
   <message>
+   <source>Undo what was said last.</source>
+   <translation>Das zuletzt Gesagte zurücknehmen.</translation>
+  </message>
+  <message>
    <source>Note
 N</source>
    <translation>Notiz
 N</translation>
+  </message>
+  <message>
+   <source>Batch, air, packing, a remark.</source>
+   <translation>Ansatz, Luft, Aufzug, eine Bemerkung.</translation>
   </message>
   <message>
    <source>Rename block</source>
@@ -7906,26 +7922,6 @@ N</translation>
   <message>
    <source>Change the key</source>
    <translation>Linienstock ändern</translation>
-  </message>
-  <message>
-   <source>Contour</source>
-   <translation>Kontur</translation>
-  </message>
-  <message>
-   <source>Trap</source>
-   <translation>Überfüllung</translation>
-  </message>
-  <message>
-   <source>Seam</source>
-   <translation>Naht</translation>
-  </message>
-  <message>
-   <source>Tolerance</source>
-   <translation>Toleranz</translation>
-  </message>
-  <message>
-   <source>Fineness</source>
-   <translation>Feinheit</translation>
   </message>
   <message>
    <source>Work out anew</source>
@@ -7972,6 +7968,14 @@ N</translation>
    <translation>eine Vorratsdatei…</translation>
   </message>
   <message>
+   <source>Which inks a plan may use.</source>
+   <translation>Welche Druckfarben ein Plan verwenden darf.</translation>
+  </message>
+  <message>
+   <source>The most blocks that a plan may have.</source>
+   <translation>So viele Stöcke darf ein Plan höchstens haben.</translation>
+  </message>
+  <message>
    <source>Wishes: choose a colour</source>
    <translation>Wünsche: eine Farbe wählen</translation>
   </message>
@@ -8000,6 +8004,10 @@ N</translation>
    <translation>Am nächsten an der Skizze</translation>
   </message>
   <message>
+   <source>Try all ways to print this with fewer blocks, by what overlaps make.</source>
+   <translation>Alle Wege versuchen, mit weniger Stöcken zu drucken, durch das, was Überdrucke ergeben.</translation>
+  </message>
+  <message>
    <source>Fewer blocks by overprinting</source>
    <translation>Weniger Stöcke durch Überdrucken</translation>
   </message>
@@ -8008,8 +8016,16 @@ N</translation>
    <translation>Der Linienstock bleibt</translation>
   </message>
   <message>
+   <source>Plans keep the key block as it is.</source>
+   <translation>Pläne behalten den Linienstock, wie er ist.</translation>
+  </message>
+  <message>
    <source>The key is free</source>
    <translation>Der Linienstock ist frei</translation>
+  </message>
+  <message>
+   <source>Plans may do without a key.</source>
+   <translation>Pläne dürfen ohne Linienstock auskommen.</translation>
   </message>
   <message>
    <source>As it comes</source>
@@ -8042,10 +8058,6 @@ N</translation>
   <message>
    <source>reading the blocks</source>
    <translation>Stöcke werden gelesen</translation>
-  </message>
-  <message>
-   <source>Choose a block first, on the ladder or in the list.</source>
-   <translation>Zuerst einen Stock wählen, auf der Leiter oder in der Liste.</translation>
   </message>
   <message>
    <source>simplifying {name}</source>
@@ -8084,16 +8096,12 @@ N</translation>
    <translation>Eine Zone zeichnen</translation>
   </message>
   <message>
-   <source>Inking</source>
-   <translation>Einfärben</translation>
-  </message>
-  <message>
    <source>Take a zone out</source>
    <translation>Eine Zone herausnehmen</translation>
   </message>
   <message>
-   <source>Way of printing</source>
-   <translation>Art zu drucken</translation>
+   <source>Name of the pull</source>
+   <translation>Name des Druckgangs</translation>
   </message>
   <message>
    <source>An ink of its own</source>
@@ -8112,20 +8120,40 @@ N</translation>
    <translation>Verschieben</translation>
   </message>
   <message>
+   <source>Drag the sheet: nothing is drawn.</source>
+   <translation>Den Bogen ziehen: es wird nichts gezeichnet.</translation>
+  </message>
+  <message>
    <source>Lasso</source>
    <translation>Lasso</translation>
+  </message>
+  <message>
+   <source>Draw round a place.</source>
+   <translation>Um eine Stelle herumzeichnen.</translation>
   </message>
   <message>
    <source>Line</source>
    <translation>Linie</translation>
   </message>
   <message>
+   <source>A straight line, from where you press to where you let go.</source>
+   <translation>Eine Gerade, vom Drücken bis zum Loslassen.</translation>
+  </message>
+  <message>
    <source>Brush</source>
    <translation>Pinsel</translation>
   </message>
   <message>
+   <source>Draw freely.</source>
+   <translation>Frei zeichnen.</translation>
+  </message>
+  <message>
    <source>Field</source>
    <translation>Feld</translation>
+  </message>
+  <message>
+   <source>Choose a whole field by a click.</source>
+   <translation>Mit einem Klick ein ganzes Feld wählen.</translation>
   </message>
   <message>
    <source>is inked apart</source>
@@ -8160,44 +8188,40 @@ N</translation>
    <translation>Was gezeichnet wird</translation>
   </message>
   <message>
+   <source>What a drawing on the sheet does to this pull.</source>
+   <translation>Was eine Zeichnung auf dem Bogen mit diesem Druckgang macht.</translation>
+  </message>
+  <message>
    <source>Width of brush and line</source>
    <translation>Breite von Pinsel und Linie</translation>
+  </message>
+  <message>
+   <source>How wide the brush draws, and how wide a line comes out.</source>
+   <translation>Wie breit der Pinsel zeichnet und wie breit eine Linie wird.</translation>
   </message>
   <message>
    <source>Ink of the chosen zone</source>
    <translation>Farbe der gewählten Zone</translation>
   </message>
   <message>
-   <source>Put on with</source>
-   <translation>Aufgetragen mit</translation>
-  </message>
-  <message>
-   <source>Soft edge of the wiping</source>
-   <translation>Weicher Rand beim Abwischen</translation>
+   <source>Which ink the zone is inked with.</source>
+   <translation>Mit welcher Druckfarbe die Zone eingefärbt wird.</translation>
   </message>
   <message>
    <source>Take this zone out</source>
    <translation>Diese Zone herausnehmen</translation>
   </message>
   <message>
-   <source>Name of the pull</source>
-   <translation>Name des Druckgangs</translation>
-  </message>
-  <message>
-   <source>as usual</source>
-   <translation>wie üblich</translation>
-  </message>
-  <message>
-   <source>Sheets of packing</source>
-   <translation>Bogen Aufzug</translation>
-  </message>
-  <message>
-   <source>Block onto paper, both turned over</source>
-   <translation>Stock auf Papier, beides gewendet</translation>
+   <source>What this pass is called, where a block prints more than once.</source>
+   <translation>Wie dieser Gang heißt, wo ein Stock mehr als einmal druckt.</translation>
   </message>
   <message>
    <source>Print this block once more</source>
    <translation>Diesen Stock noch einmal drucken</translation>
+  </message>
+  <message>
+   <source>One more pass, with an ink and zones of its own.</source>
+   <translation>Noch ein Druckgang, mit eigener Farbe und eigenen Zonen.</translation>
   </message>
   <message>
    <source>Draw on the sheet</source>
@@ -8228,36 +8252,16 @@ N</translation>
    <translation>alles, was die anderen lassen</translation>
   </message>
   <message>
-   <source>Width of the contour</source>
-   <translation>Breite der Kontur</translation>
-  </message>
-  <message>
    <source>Light from, 90° is above</source>
    <translation>Licht von, 90° ist oben</translation>
   </message>
   <message>
+   <source>Shadows lie on the side away from it.</source>
+   <translation>Schatten liegen auf der abgewandten Seite.</translation>
+  </message>
+  <message>
    <source>Shade the side away from it alone</source>
    <translation>Nur die abgewandte Seite schattieren</translation>
-  </message>
-  <message>
-   <source>Trap: lighter under darker</source>
-   <translation>Überfüllung: heller unter dunkler</translation>
-  </message>
-  <message>
-   <source>Seam taken before a gap</source>
-   <translation>Naht eher als Blitzer</translation>
-  </message>
-  <message>
-   <source>Sheets meet blocks within</source>
-   <translation>Bogen treffen Stöcke auf</translation>
-  </message>
-  <message>
-   <source>Thinnest line that holds</source>
-   <translation>Dünnste haltende Linie</translation>
-  </message>
-  <message>
-   <source>Finest tool</source>
-   <translation>Feinstes Werkzeug</translation>
   </message>
   <message>
    <source>Take that limit</source>
@@ -8276,12 +8280,28 @@ N</translation>
    <translation>Gezeichnet</translation>
   </message>
   <message>
+   <source>The key is what is drawn as a line.</source>
+   <translation>Als Linienstock gilt, was als Linie gezeichnet ist.</translation>
+  </message>
+  <message>
+   <source>The key is a line round every field.</source>
+   <translation>Der Linienstock ist eine Linie um jedes Feld.</translation>
+  </message>
+  <message>
    <source>Shadow</source>
    <translation>Schatten</translation>
   </message>
   <message>
+   <source>The key is the darkest tone.</source>
+   <translation>Der Linienstock ist der dunkelste Ton.</translation>
+  </message>
+  <message>
    <source>None</source>
    <translation>Keiner</translation>
+  </message>
+  <message>
+   <source>No key: colours meet each other.</source>
+   <translation>Kein Linienstock: Farben stoßen aneinander.</translation>
   </message>
   <message>
    <source>Sawing: clamp the board, fingers clear of the line, eyes and lungs covered. The makers' safety sheets, local rules and trained people come first.</source>
@@ -8292,52 +8312,12 @@ N</translation>
    <translation>Vom Körper weg schneiden, die andere Hand hinter der Schneide, die Platte am Bankhaken. Was weg ist, kommt nicht wieder: zuerst alle Bogen drucken.</translation>
   </message>
   <message>
-   <source>The drawing comes onto the blocks by</source>
-   <translation>Die Zeichnung kommt auf die Stöcke durch</translation>
-  </message>
-  <message>
    <source>Ways of printing</source>
    <translation>Arten zu drucken</translation>
   </message>
   <message>
-   <source>The plate is cut right through</source>
-   <translation>Die Platte wird ganz durchgeschnitten</translation>
-  </message>
-  <message>
-   <source>Room between them</source>
-   <translation>Abstand dazwischen</translation>
-  </message>
-  <message>
-   <source>Inked before the first dries</source>
-   <translation>Eingefärbt, bevor die erste trocknet</translation>
-  </message>
-  <message>
-   <source>The saw takes</source>
-   <translation>Die Säge nimmt</translation>
-  </message>
-  <message>
-   <source>Border to hold it by</source>
-   <translation>Rand zum Halten</translation>
-  </message>
-  <message>
-   <source>Narrowest neck</source>
-   <translation>Schmalster Hals</translation>
-  </message>
-  <message>
    <source>Tint and shade the chosen colour</source>
    <translation>Gewählte Farbe tönen und schattieren</translation>
-  </message>
-  <message>
-   <source>A board is untrue by</source>
-   <translation>Eine Platte weicht ab um</translation>
-  </message>
-  <message>
-   <source>Impressions of the key</source>
-   <translation>Abdrucke der Linien</translation>
-  </message>
-  <message>
-   <source>One tracing</source>
-   <translation>Eine Pause</translation>
   </message>
   <message>
    <source>Between the pulls</source>
@@ -8428,14 +8408,6 @@ N</translation>
    <translation>Beidseitige Platten</translation>
   </message>
   <message>
-   <source>Way of working</source>
-   <translation>Arbeitsweise</translation>
-  </message>
-  <message>
-   <source>Saw cut</source>
-   <translation>Sägeschnitt</translation>
-  </message>
-  <message>
    <source>Tints and shades</source>
    <translation>Tönungen und Schatten</translation>
   </message>
@@ -8466,10 +8438,6 @@ N</translation>
   <message>
    <source>Click a field of the colour first that is to have tints and shades.</source>
    <translation>Zuerst ein Feld der Farbe anklicken, die Tönungen und Schatten bekommen soll.</translation>
-  </message>
-  <message>
-   <source>Graded inking</source>
-   <translation>Verlaufend einfärben</translation>
   </message>
   <message>
    <source>Even inking</source>
@@ -8612,6 +8580,18 @@ N</translation>
    <translation>Als</translation>
   </message>
   <message>
+   <source>How blocks are sent out: as layers of one file, or as a picture each.</source>
+   <translation>Wie Stöcke ausgegeben werden: als Ebenen einer Datei oder je als Bild.</translation>
+  </message>
+  <message>
+   <source>Less to cut, where inks above hide it.</source>
+   <translation>Weniger zu schneiden, wo Farben darüber es verbergen.</translation>
+  </message>
+  <message>
+   <source>Take what blocks print from layers or pictures.</source>
+   <translation>Was Stöcke drucken, aus Ebenen oder Bildern nehmen.</translation>
+  </message>
+  <message>
    <source>Send blocks out…</source>
    <translation>Stöcke ausgeben…</translation>
   </message>
@@ -8632,8 +8612,20 @@ N</translation>
    <translation>Dort drucken</translation>
   </message>
   <message>
+   <source>Draw where this block is to print as well.</source>
+   <translation>Zeichnen, wo dieser Stock auch drucken soll.</translation>
+  </message>
+  <message>
    <source>Print there no longer</source>
    <translation>Dort nicht mehr drucken</translation>
+  </message>
+  <message>
+   <source>Draw where this block is not to print.</source>
+   <translation>Zeichnen, wo dieser Stock nicht drucken soll.</translation>
+  </message>
+  <message>
+   <source>Write what each block prints, to draw on it elsewhere.</source>
+   <translation>Schreiben, was jeder Stock druckt, um anderswo darauf zu zeichnen.</translation>
   </message>
   <message>
    <source>All joins as they are seen, metres by ΔE: {seen}.</source>
@@ -8752,6 +8744,10 @@ N</translation>
    <translation>Name des Stocks</translation>
   </message>
   <message>
+   <source>What this block is called on screen, templates and cards.</source>
+   <translation>Wie dieser Stock auf Bildschirm, Schablonen und Karten heißt.</translation>
+  </message>
+  <message>
    <source>Make it the key</source>
    <translation>Zum Linienstock machen</translation>
   </message>
@@ -8780,6 +8776,10 @@ N</translation>
    <translation>Alle Farben wählen, wo beide drucken</translation>
   </message>
   <message>
+   <source>The key goes on last and its lines hide the joins.</source>
+   <translation>Die Linien kommen zuletzt und verdecken die Nähte.</translation>
+  </message>
+  <message>
    <source>Print it once more</source>
    <translation>Noch einmal drucken</translation>
   </message>
@@ -8788,16 +8788,28 @@ N</translation>
    <translation>Weglassen</translation>
   </message>
   <message>
+   <source>Two blocks whose overprint is looked for.</source>
+   <translation>Zwei Stöcke, deren Überdruck gesucht wird.</translation>
+  </message>
+  <message>
+   <source>Where both lie, their overprint is taken as the colour.</source>
+   <translation>Wo beide liegen, gilt ihr Überdruck als die Farbe.</translation>
+  </message>
+  <message>
+   <source>One more pass of this block.</source>
+   <translation>Noch ein Druckgang dieses Stocks.</translation>
+  </message>
+  <message>
+   <source>Print without this pull.</source>
+   <translation>Ohne diesen Druckgang drucken.</translation>
+  </message>
+  <message>
    <source>Everywhere two blocks meet</source>
    <translation>Überall, wo zwei Stöcke sich treffen</translation>
   </message>
   <message>
    <source>Make it a colour block</source>
    <translation>Zum Farbstock machen</translation>
-  </message>
-  <message>
-   <source>Material of a block</source>
-   <translation>Material eines Stocks</translation>
   </message>
   <message>
    <source>Saw the blocks</source>
@@ -8928,16 +8940,16 @@ N</translation>
    <translation>Dieser Stock brauchte</translation>
   </message>
   <message>
+   <source>The hours that cutting this block took: the next are reckoned by it.</source>
+   <translation>Die Stunden, die dieser Stock brauchte: danach werden die nächsten berechnet.</translation>
+  </message>
+  <message>
+   <source>Tools, mm</source>
+   <translation>Werkzeuge, mm</translation>
+  </message>
+  <message>
    <source>Kinds and widths, as: v 1, u 2, u 5, flat 10, knife 0.3</source>
    <translation>Arten und Breiten, etwa: v 1, u 2, u 5, flat 10, knife 0.3</translation>
-  </message>
-  <message>
-   <source>Leave the border to hold it by</source>
-   <translation>Den Rand zum Halten lassen</translation>
-  </message>
-  <message>
-   <source>Way of transfer</source>
-   <translation>Art der Übertragung</translation>
   </message>
   <message>
    <source>The blocks are sawn: keep the offcuts</source>
@@ -8948,6 +8960,10 @@ N</translation>
    <translation>Zu schneidende Stöcke</translation>
   </message>
   <message>
+   <source>True-scale pages for every block, into a folder.</source>
+   <translation>Seiten in wahrer Größe für jeden Stock, in einen Ordner.</translation>
+  </message>
+  <message>
    <source>Compare with the plans found</source>
    <translation>Mit den gefundenen Plänen vergleichen</translation>
   </message>
@@ -8956,64 +8972,8 @@ N</translation>
    <translation>Rechnen wie das Protokoll</translation>
   </message>
   <message>
-   <source>As all</source>
-   <translation>Wie alle</translation>
-  </message>
-  <message>
-   <source>Material</source>
-   <translation>Material</translation>
-  </message>
-  <message>
-   <source>The chosen block</source>
-   <translation>Der gewählte Stock</translation>
-  </message>
-  <message>
-   <source>Tools, mm</source>
-   <translation>Werkzeuge, mm</translation>
-  </message>
-  <message>
-   <source>Thickness</source>
-   <translation>Dicke</translation>
-  </message>
-  <message>
-   <source>Curl</source>
-   <translation>Verwerfung</translation>
-  </message>
-  <message>
-   <source>Roller, diameter</source>
-   <translation>Walze, Durchmesser</translation>
-  </message>
-  <message>
-   <source>Roller, length</source>
-   <translation>Walze, Länge</translation>
-  </message>
-  <message>
-   <source>Roller, hardness</source>
-   <translation>Walze, Härte</translation>
-  </message>
-  <message>
-   <source>Slower than reckoned</source>
-   <translation>Langsamer als gerechnet</translation>
-  </message>
-  <message>
-   <source>Kerf of the saw</source>
-   <translation>Schnittspalt der Säge</translation>
-  </message>
-  <message>
-   <source>A board, width</source>
-   <translation>Eine Platte, Breite</translation>
-  </message>
-  <message>
-   <source>Height</source>
-   <translation>Höhe</translation>
-  </message>
-  <message>
-   <source>How many</source>
-   <translation>Wie viele</translation>
-  </message>
-  <message>
-   <source>What one costs</source>
-   <translation>Was eine kostet</translation>
+   <source>Take the boards as used, and what is left as boards at hand.</source>
+   <translation>Die Platten als verbraucht verbuchen und den Rest als vorhandene Platten.</translation>
   </message>
   <message>
    <source>Add this board</source>
@@ -9022,6 +8982,18 @@ N</translation>
   <message>
    <source>No boards at hand</source>
    <translation>Keine Platten vorhanden</translation>
+  </message>
+  <message>
+   <source>Cutting hours of the plans found at Blocks.</source>
+   <translation>Schneidestunden der unter Stöcke gefundenen Pläne.</translation>
+  </message>
+  <message>
+   <source>Put it with those at hand.</source>
+   <translation>Zu den vorhandenen legen.</translation>
+  </message>
+  <message>
+   <source>Plan with boards to be bought.</source>
+   <translation>Mit Platten planen, die zu kaufen sind.</translation>
   </message>
   <message>
    <source>Recolour</source>
@@ -9228,6 +9200,10 @@ N</translation>
    <translation>Die gezeichnete Linie misst</translation>
   </message>
   <message>
+   <source>How long it is on the print.</source>
+   <translation>Wie lang sie auf dem Druck ist.</translation>
+  </message>
+  <message>
    <source>Set the size by it</source>
    <translation>Größe danach einstellen</translation>
   </message>
@@ -9240,12 +9216,32 @@ N</translation>
    <translation>Breite des Drucks</translation>
   </message>
   <message>
+   <source>Of the image, without the sheet's margin. Type 18 cm or 7 in as well.</source>
+   <translation>Des Bildes, ohne den Bogenrand. Auch 18 cm oder 7 in lassen sich tippen.</translation>
+  </message>
+  <message>
+   <source>Of the image, without the sheet's margin.</source>
+   <translation>Des Bildes, ohne den Bogenrand.</translation>
+  </message>
+  <message>
    <source>Keep the shape as it is seen</source>
    <translation>Die gesehene Form behalten</translation>
   </message>
   <message>
+   <source>Width and height change together.</source>
+   <translation>Breite und Höhe ändern sich zusammen.</translation>
+  </message>
+  <message>
+   <source>A paper of a known size.</source>
+   <translation>Ein Papier bekannter Größe.</translation>
+  </message>
+  <message>
    <source>Margin all round</source>
    <translation>Rand ringsum</translation>
+  </message>
+  <message>
+   <source>Kept free on the chosen sheet when the print is fitted on it.</source>
+   <translation>Bleibt auf dem gewählten Bogen frei, wenn der Druck eingepasst wird.</translation>
   </message>
   <message>
    <source>Fit the print on that sheet</source>
@@ -9260,6 +9256,10 @@ N</translation>
    <translation>Lesen als</translation>
   </message>
   <message>
+   <source>How the picture is read: a clean drawing, a sketch, or tones.</source>
+   <translation>Wie das Bild gelesen wird: saubere Zeichnung, Skizze oder Tonwerte.</translation>
+  </message>
+  <message>
    <source>Drop the faint pencil lines</source>
    <translation>Blasse Bleistiftlinien weglassen</translation>
   </message>
@@ -9272,12 +9272,28 @@ N</translation>
    <translation>Auf dem ganzen Bild, nicht nur in der Nähe</translation>
   </message>
   <message>
+   <source>What is like it anywhere becomes that colour.</source>
+   <translation>Was ihr irgendwo gleicht, wird diese Farbe.</translation>
+  </message>
+  <message>
    <source>Width of the brush</source>
    <translation>Breite des Pinsels</translation>
   </message>
   <message>
+   <source>How wide a stroke comes out on the print.</source>
+   <translation>Wie breit ein Strich auf dem Druck wird.</translation>
+  </message>
+  <message>
    <source>Corrected so far</source>
    <translation>Bisher berichtigt</translation>
+  </message>
+  <message>
+   <source>Look for the paper in the photograph, and for the drawing on it.</source>
+   <translation>Das Papier im Foto suchen und die Zeichnung darauf.</translation>
+  </message>
+  <message>
+   <source>Print all of the picture.</source>
+   <translation>Das ganze Bild drucken.</translation>
   </message>
   <message>
    <source>Turn left</source>
@@ -9286,6 +9302,14 @@ N</translation>
   <message>
    <source>Turn right</source>
    <translation>Nach rechts drehen</translation>
+  </message>
+  <message>
+   <source>As large as the sheet holds within the margin.</source>
+   <translation>So groß, wie es der Bogen innerhalb des Randes fasst.</translation>
+  </message>
+  <message>
+   <source>The photographed sheet has this size: the print's size follows.</source>
+   <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
   </message>
   <message>
    <source>What is printed of it</source>
@@ -9312,12 +9336,40 @@ N</translation>
    <translation> Zuerst eine wählen, unter Farben.</translation>
   </message>
   <message>
+   <source>A quarter turn.</source>
+   <translation>Eine Vierteldrehung.</translation>
+  </message>
+  <message>
+   <source>Left and right change sides.</source>
+   <translation>Links und rechts tauschen.</translation>
+  </message>
+  <message>
+   <source>Drag the corners of what is printed.</source>
+   <translation>Die Ecken dessen ziehen, was gedruckt wird.</translation>
+  </message>
+  <message>
+   <source>Drag the print's size on a sheet of paper.</source>
+   <translation>Die Größe des Drucks auf einem Bogen Papier ziehen.</translation>
+  </message>
+  <message>
+   <source>Drag the corners of the paper it was drawn on: light and size are judged by it.</source>
+   <translation>Die Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
+  </message>
+  <message>
    <source>Length</source>
    <translation>Länge</translation>
   </message>
   <message>
+   <source>Draw along something whose length you know.</source>
+   <translation>An etwas entlangzeichnen, dessen Länge bekannt ist.</translation>
+  </message>
+  <message>
    <source>Stays bare</source>
    <translation>Bleibt blank</translation>
+  </message>
+  <message>
+   <source>Draw round what is not printed.</source>
+   <translation>Umfahren, was nicht gedruckt wird.</translation>
   </message>
   <message>
    <source>top left</source>
@@ -9500,8 +9552,20 @@ N</translation>
    <translation>Titel des Drucks</translation>
   </message>
   <message>
+   <source>What the print is called on templates and in the statement.</source>
+   <translation>Wie der Druck auf Schablonen und im Auflagenvermerk heißt.</translation>
+  </message>
+  <message>
    <source>Smallest feature</source>
    <translation>Kleinste Einzelheit</translation>
+  </message>
+  <message>
+   <source>Smaller fields are joined to what is around them.</source>
+   <translation>Kleinere Felder kommen zu dem, was sie umgibt.</translation>
+  </message>
+  <message>
+   <source>So many flat colours the design is read as.</source>
+   <translation>Als so viele flache Farben wird der Entwurf gelesen.</translation>
   </message>
   <message>
    <source>Mean ΔE for each number of colours, as a second opinion.</source>
@@ -9594,10 +9658,6 @@ N</translation>
   <message>
    <source>Opacity</source>
    <translation>Deckkraft</translation>
-  </message>
-  <message>
-   <source>Strength</source>
-   <translation>Stärke</translation>
   </message>
   <message>
    <source>Rename paper</source>
@@ -9724,28 +9784,28 @@ N</translation>
    <translation>ΔE {de00}{give_or_take}</translation>
   </message>
   <message>
-   <source>Sheets, bad ones too</source>
-   <translation>Bogen, auch schlechte</translation>
-  </message>
-  <message>
-   <source>A solid film holds</source>
-   <translation>Ein Vollton trägt</translation>
-  </message>
-  <message>
-   <source>Left on slab and roller</source>
-   <translation>Bleibt auf Platte und Walze</translation>
-  </message>
-  <message>
    <source>Ink before</source>
    <translation>Farbe davor</translation>
+  </message>
+  <message>
+   <source>Weight of the ink before the pulls.</source>
+   <translation>Gewicht der Farbe vor den Drucken.</translation>
   </message>
   <message>
    <source>Ink after</source>
    <translation>Farbe danach</translation>
   </message>
   <message>
+   <source>Weight of what is left of it.</source>
+   <translation>Gewicht dessen, was übrig ist.</translation>
+  </message>
+  <message>
    <source>Pulls between</source>
    <translation>Drucke dazwischen</translation>
+  </message>
+  <message>
+   <source>So many pulls were made between both weighings.</source>
+   <translation>So viele Drucke lagen zwischen beiden Wägungen.</translation>
   </message>
   <message>
    <source>Work the film out from these weights</source>
@@ -9762,6 +9822,14 @@ N</translation>
   <message>
    <source>Fields of the proof</source>
    <translation>Felder des Probedrucks</translation>
+  </message>
+  <message>
+   <source>How thick your films are, from what was weighed.</source>
+   <translation>Wie dick die Filme sind, nach den Wägungen.</translation>
+  </message>
+  <message>
+   <source>Measure the colours of a real proof against the plan.</source>
+   <translation>Die Farben eines echten Probedrucks gegen den Plan messen.</translation>
   </message>
   <message>
    <source>Ink for the edition</source>
@@ -9794,6 +9862,14 @@ N</translation>
   <message>
    <source>Inks at most</source>
    <translation>Höchstens Druckfarben</translation>
+  </message>
+  <message>
+   <source>So many inks a recipe may hold, beside extender and white.</source>
+   <translation>So viele Druckfarben darf ein Rezept haben, neben Lasurmittel und Weiß.</translation>
+  </message>
+  <message>
+   <source>How much is to be mixed at once.</source>
+   <translation>Wie viel auf einmal gemischt wird.</translation>
   </message>
   <message>
    <source>Recipes</source>
@@ -9836,6 +9912,22 @@ N</translation>
    <translation>Rezepte suchen</translation>
   </message>
   <message>
+   <source>Mix from the inks that are kept in the studio.</source>
+   <translation>Aus den im Studio behaltenen Druckfarben mischen.</translation>
+  </message>
+  <message>
+   <source>Write them as a table, for the next print.</source>
+   <translation>Als Tabelle schreiben, für den nächsten Druck.</translation>
+  </message>
+  <message>
+   <source>The colour that came out, as it was read.</source>
+   <translation>Die Farbe, die herauskam, wie sie gemessen wurde.</translation>
+  </message>
+  <message>
+   <source>Take the ink's optics from measured readings.</source>
+   <translation>Die Optik der Farbe aus Messungen nehmen.</translation>
+  </message>
+  <message>
    <source>Read a drawdown card…</source>
    <translation>Aufstrichkarte lesen…</translation>
   </message>
@@ -9848,8 +9940,24 @@ N</translation>
    <translation>Diesen Farbwert für die Druckfarbe nehmen</translation>
   </message>
   <message>
+   <source>A card with black and white bars for a drawdown of the ink.</source>
+   <translation>Eine Karte mit schwarzen und weißen Balken für einen Aufstrich der Farbe.</translation>
+  </message>
+  <message>
    <source>A measured ink</source>
    <translation>Eine gemessene Druckfarbe</translation>
+  </message>
+  <message>
+   <source>Mix from your own inks: a table of them.</source>
+   <translation>Aus eigenen Druckfarben mischen: eine Tabelle davon.</translation>
+  </message>
+  <message>
+   <source>Look for mixtures of the shelf that show this ink's colour here.</source>
+   <translation>Mischungen aus dem Vorrat suchen, die hier diese Farbe zeigen.</translation>
+  </message>
+  <message>
+   <source>Take the ink's optics from a scan of the card.</source>
+   <translation>Die Optik der Farbe aus einem Scan der Karte nehmen.</translation>
   </message>
   <message>
    <source>ink files</source>
@@ -9882,10 +9990,6 @@ N</translation>
   <message>
    <source>Teach an ink</source>
    <translation>Druckfarbe lernen</translation>
-  </message>
-  <message>
-   <source>Wet or dry</source>
-   <translation>Nass oder trocken</translation>
   </message>
   <message>
    <source>Flat first, then graded</source>
@@ -9924,8 +10028,16 @@ N</translation>
    <translation>Licht</translation>
   </message>
   <message>
+   <source>Under which light the print is looked at.</source>
+   <translation>Bei welchem Licht der Druck betrachtet wird.</translation>
+  </message>
+  <message>
    <source>Seen by</source>
    <translation>Gesehen mit</translation>
+  </message>
+  <message>
+   <source>With which eyes it is looked at.</source>
+   <translation>Mit welchen Augen er betrachtet wird.</translation>
   </message>
   <message>
    <source>Layers here</source>
@@ -9956,6 +10068,22 @@ N</translation>
    <translation>Bei Helligkeit</translation>
   </message>
   <message>
+   <source>The slice of colours that is shown: all of this lightness.</source>
+   <translation>Der gezeigte Schnitt der Farben: alle dieser Helligkeit.</translation>
+  </message>
+  <message>
+   <source>Patches of all inks over each other, to be printed and scanned.</source>
+   <translation>Felder aller Druckfarben übereinander, zum Drucken und Scannen.</translation>
+  </message>
+  <message>
+   <source>Read a scan of the printed chart.</source>
+   <translation>Einen Scan der gedruckten Tafel lesen.</translation>
+  </message>
+  <message>
+   <source>Put the inks right by what the chart shows.</source>
+   <translation>Die Druckfarben nach dem berichtigen, was die Tafel zeigt.</translation>
+  </message>
+  <message>
    <source>Overlaps on the sheet, by area</source>
    <translation>Überdrucke auf dem Bogen, nach Fläche</translation>
   </message>
@@ -9968,8 +10096,16 @@ N</translation>
    <translation>Getrocknet</translation>
   </message>
   <message>
+   <source>The print as it will be.</source>
+   <translation>Der Druck, wie er sein wird.</translation>
+  </message>
+  <message>
    <source>While it is wet</source>
    <translation>Noch nass</translation>
+  </message>
+  <message>
+   <source>Deeper and shining, as it leaves the press.</source>
+   <translation>Tiefer und glänzend, wie er aus der Presse kommt.</translation>
   </message>
   <message>
    <source>Every wanted colour is within reach of one or two of these inks.</source>
@@ -10040,52 +10176,8 @@ N</translation>
    <translation>Spektrum, K und S</translation>
   </message>
   <message>
-   <source>Ink trapping, measured</source>
-   <translation>Farbannahme, gemessen</translation>
-  </message>
-  <message>
-   <source>Tack, 0 loose to 10 tight</source>
-   <translation>Zügigkeit, 0 locker bis 10 zäh</translation>
-  </message>
-  <message>
-   <source>Overprint after</source>
-   <translation>Überdruckbar nach</translation>
-  </message>
-  <message>
-   <source>Vehicle</source>
-   <translation>Bindemittel</translation>
-  </message>
-  <message>
-   <source>Worked into it, of the whole</source>
-   <translation>Eingearbeitet, vom Ganzen</translation>
-  </message>
-  <message>
-   <source>Changes the tack by a step</source>
-   <translation>Ändert die Zügigkeit um eine Stufe</translation>
-  </message>
-  <message>
-   <source>Bends by, 1 is even</source>
-   <translation>Krümmung, 1 ist gleichmäßig</translation>
-  </message>
-  <message>
-   <source>Width along the edge</source>
-   <translation>Breite am Rand entlang</translation>
-  </message>
-  <message>
    <source>Print it flat first, then graded</source>
    <translation>Erst flach drucken, dann verlaufend</translation>
-  </message>
-  <message>
-   <source>Weight, 0 not known</source>
-   <translation>Gewicht, 0 unbekannt</translation>
-  </message>
-  <message>
-   <source>Damp, along the grain</source>
-   <translation>Feucht, in Laufrichtung</translation>
-  </message>
-  <message>
-   <source>Damp, across it</source>
-   <translation>Feucht, quer dazu</translation>
   </message>
   <message>
    <source>Trapping from these densities</source>
@@ -10116,28 +10208,12 @@ N</translation>
    <translation>beide</translation>
   </message>
   <message>
+   <source>Read through the second ink's own filter.</source>
+   <translation>Durch den Filter der zweiten Farbe gemessen.</translation>
+  </message>
+  <message>
    <source>Choose an ink in the list first</source>
    <translation>Zuerst in der Liste eine Farbe wählen</translation>
-  </message>
-  <message>
-   <source>On dry ink</source>
-   <translation>Auf trockene Farbe</translation>
-  </message>
-  <message>
-   <source>On wet ink</source>
-   <translation>Auf nasse Farbe</translation>
-  </message>
-  <message>
-   <source>Oil</source>
-   <translation>Öl</translation>
-  </message>
-  <message>
-   <source>Carbonate</source>
-   <translation>Carbonat</translation>
-  </message>
-  <message>
-   <source>Paste, other</source>
-   <translation>Paste, anderes</translation>
   </message>
   <message>
    <source>One end</source>
@@ -10150,22 +10226,6 @@ N</translation>
   <message>
    <source>Along the edge</source>
    <translation>Am Rand entlang</translation>
-  </message>
-  <message>
-   <source>Every edge</source>
-   <translation>Jeder Rand</translation>
-  </message>
-  <message>
-   <source>Outer edge only</source>
-   <translation>Nur der äußere Rand</translation>
-  </message>
-  <message>
-   <source>Grain runs up</source>
-   <translation>Laufrichtung hoch</translation>
-  </message>
-  <message>
-   <source>Grain runs across</source>
-   <translation>Laufrichtung quer</translation>
   </message>
   <message>
    <source>Choose an ink, then drag along a strip: the print answers at once.</source>
@@ -10280,6 +10340,10 @@ N</translation>
    <translation>Name der Druckfarbe</translation>
   </message>
   <message>
+   <source>What the ink is called on cards, lists and the ladder.</source>
+   <translation>Wie die Druckfarbe auf Karten, Listen und der Leiter heißt.</translation>
+  </message>
+  <message>
    <source>At the end</source>
    <translation>Am Ende</translation>
   </message>
@@ -10304,20 +10368,40 @@ N</translation>
    <translation>Durchscheinend</translation>
   </message>
   <message>
+   <source>What lies below shows through.</source>
+   <translation>Was darunterliegt, scheint durch.</translation>
+  </message>
+  <message>
    <source>Half</source>
    <translation>Halb</translation>
+  </message>
+  <message>
+   <source>It hides a part of what lies below.</source>
+   <translation>Verbirgt einen Teil dessen, was darunterliegt.</translation>
   </message>
   <message>
    <source>Opaque</source>
    <translation>Deckend</translation>
   </message>
   <message>
+   <source>It hides what lies below.</source>
+   <translation>Verbirgt, was darunterliegt.</translation>
+  </message>
+  <message>
    <source>Inked evenly</source>
    <translation>Gleichmäßig eingefärbt</translation>
   </message>
   <message>
+   <source>The zone has one strength.</source>
+   <translation>Die Zone hat eine Stärke.</translation>
+  </message>
+  <message>
    <source>Graded</source>
    <translation>Verlaufend</translation>
+  </message>
+  <message>
+   <source>The zone goes from one strength to another.</source>
+   <translation>Die Zone geht von einer Stärke in eine andere über.</translation>
   </message>
   <message>
    <source>Days</source>
@@ -10332,12 +10416,16 @@ N</translation>
    <translation>Beginn am</translation>
   </message>
   <message>
+   <source>The first day of printing.</source>
+   <translation>Der erste Drucktag.</translation>
+  </message>
+  <message>
    <source>A day lost</source>
    <translation>Ein verlorener Tag</translation>
   </message>
   <message>
-   <source>Damped the evening before</source>
-   <translation>Am Abend davor gefeuchtet</translation>
+   <source>A day on which nothing can be printed.</source>
+   <translation>Ein Tag, an dem nichts gedruckt werden kann.</translation>
   </message>
   <message>
    <source>Read the air (simulated gauge)</source>
@@ -10352,6 +10440,10 @@ N</translation>
    <translation>Walzen oder Pinsel</translation>
   </message>
   <message>
+   <source>So many are at hand: fewer mean more wash-ups.</source>
+   <translation>So viele sind da: weniger bedeuten mehr Waschgänge.</translation>
+  </message>
+  <message>
    <source>{day:%a %d %b}</source>
    <translation>{day:%a %d. %b}</translation>
   </message>
@@ -10360,12 +10452,16 @@ N</translation>
    <translation>Den Tag verlieren oder zurückbekommen</translation>
   </message>
   <message>
-   <source>Working days</source>
-   <translation>Arbeitstage</translation>
+   <source>Take temperature and humidity from a gauge.</source>
+   <translation>Temperatur und Feuchte von einem Messgerät nehmen.</translation>
   </message>
   <message>
-   <source>Times</source>
-   <translation>Zeiten</translation>
+   <source>For your own calendar.</source>
+   <translation>Für den eigenen Kalender.</translation>
+  </message>
+  <message>
+   <source>Working days</source>
+   <translation>Arbeitstage</translation>
   </message>
   <message>
    <source>Lost: {lost}.</source>
@@ -10384,64 +10480,12 @@ N</translation>
    <translation>Nichts kommt auf nasse Farbe, das nicht weniger zügig ist.</translation>
   </message>
   <message>
-   <source>Whole edition a layer</source>
-   <translation>Ganze Auflage je Druckgang</translation>
+   <source>The days after it move.</source>
+   <translation>Die Tage danach rücken nach.</translation>
   </message>
   <message>
-   <source>Sheet by sheet</source>
-   <translation>Bogen für Bogen</translation>
-  </message>
-  <message>
-   <source>Set-up</source>
-   <translation>Einrichten</translation>
-  </message>
-  <message>
-   <source>One pull</source>
-   <translation>Ein Druck</translation>
-  </message>
-  <message>
-   <source>Wash-up</source>
-   <translation>Waschgang</translation>
-  </message>
-  <message>
-   <source>Wipe</source>
-   <translation>Abwischen</translation>
-  </message>
-  <message>
-   <source>Cutting a state further</source>
-   <translation>Einen Zustand weiterschneiden</translation>
-  </message>
-  <message>
-   <source>Work begins at</source>
-   <translation>Arbeit beginnt um</translation>
-  </message>
-  <message>
-   <source>Work ends at</source>
-   <translation>Arbeit endet um</translation>
-  </message>
-  <message>
-   <source>Places on the rack</source>
-   <translation>Plätze im Trockengestell</translation>
-  </message>
-  <message>
-   <source>Pulls a day, 0 any</source>
-   <translation>Drucke am Tag, 0 beliebig</translation>
-  </message>
-  <message>
-   <source>Air</source>
-   <translation>Luft</translation>
-  </message>
-  <message>
-   <source>Humidity</source>
-   <translation>Feuchte</translation>
-  </message>
-  <message>
-   <source>Damping and pressing</source>
-   <translation>Feuchten und Pressen</translation>
-  </message>
-  <message>
-   <source>Stays damp</source>
-   <translation>Bleibt feucht</translation>
+   <source>Whether that day is worked on.</source>
+   <translation>Ob an diesem Tag gearbeitet wird.</translation>
   </message>
   <message>
    <source>The days are in {path}.</source>
@@ -10542,6 +10586,34 @@ N</translation>
   <message>
    <source>wash-ups</source>
    <translation>Waschgänge</translation>
+  </message>
+  <message>
+   <source>Mo</source>
+   <translation>Mo</translation>
+  </message>
+  <message>
+   <source>Tu</source>
+   <translation>Di</translation>
+  </message>
+  <message>
+   <source>We</source>
+   <translation>Mi</translation>
+  </message>
+  <message>
+   <source>Th</source>
+   <translation>Do</translation>
+  </message>
+  <message>
+   <source>Fr</source>
+   <translation>Fr</translation>
+  </message>
+  <message>
+   <source>Sa</source>
+   <translation>Sa</translation>
+  </message>
+  <message>
+   <source>Su</source>
+   <translation>So</translation>
   </message>
   <message>
    <source>as it is</source>
@@ -10648,8 +10720,16 @@ N</translation>
    <translation>Einhalten</translation>
   </message>
   <message>
+   <source>A school whose order is kept; free takes any.</source>
+   <translation>Eine Schule, deren Folge eingehalten wird; „Keine Regel“ lässt jede zu.</translation>
+  </message>
+  <message>
    <source>Look for the best orders</source>
    <translation>Die besten Folgen suchen</translation>
+  </message>
+  <message>
+   <source>Try all orders: colours, wash-ups, days.</source>
+   <translation>Alle Folgen probieren: Farben, Waschgänge, Tage.</translation>
   </message>
   <message>
    <source>Best orders</source>
@@ -10676,16 +10756,24 @@ N</translation>
    <translation>Wieder loslassen</translation>
   </message>
   <message>
+   <source>One place earlier. Drag it on the ladder as well.</source>
+   <translation>Einen Platz früher. Auch auf der Leiter ziehen.</translation>
+  </message>
+  <message>
+   <source>One place later. Drag it on the ladder as well.</source>
+   <translation>Einen Platz später. Auch auf der Leiter ziehen.</translation>
+  </message>
+  <message>
+   <source>Orders that are looked for leave it there.</source>
+   <translation>Gesuchte Folgen lassen ihn dort.</translation>
+  </message>
+  <message>
    <source>The usual ways</source>
    <translation>Die üblichen Arten</translation>
   </message>
   <message>
    <source>The best of all</source>
    <translation>Die beste von allen</translation>
-  </message>
-  <message>
-   <source>Registration</source>
-   <translation>Passer</translation>
   </message>
   <message>
    <source>Read a proof</source>
@@ -10720,24 +10808,28 @@ N</translation>
    <translation>Wieder im Passer</translation>
   </message>
   <message>
-   <source>Kento</source>
-   <translation>Kento</translation>
-  </message>
-  <message>
    <source>Image on the sheet</source>
    <translation>Bild auf dem Bogen</translation>
+  </message>
+  <message>
+   <source>What was read at this corner, + to the right and down.</source>
+   <translation>Was an dieser Ecke abgelesen wurde, + nach rechts und nach unten.</translation>
+  </message>
+  <message>
+   <source>How far the block is out of its place, as seen on the print.</source>
+   <translation>Wie weit der Stock von seinem Platz liegt, auf dem Druck gesehen.</translation>
   </message>
   <message>
    <source>From crisp to loose</source>
    <translation>Von scharf bis locker</translation>
   </message>
   <message>
-   <source>Back to the usual figures</source>
-   <translation>Zurück zu den üblichen Zahlen</translation>
+   <source>How far sheets may lie apart: crisp wants work, loose shows movement.</source>
+   <translation>Wie weit Bogen auseinanderliegen dürfen: scharf macht Mühe, locker zeigt Bewegung.</translation>
   </message>
   <message>
-   <source>Printed on damp paper</source>
-   <translation>Auf feuchtem Papier gedruckt</translation>
+   <source>Back to the usual figures</source>
+   <translation>Zurück zu den üblichen Zahlen</translation>
   </message>
   <message>
    <source>Print 100 whole sheets</source>
@@ -10768,6 +10860,10 @@ N</translation>
    <translation>Dieser Stock ist noch nicht geschnitten</translation>
   </message>
   <message>
+   <source>It can still be moved in its transfer.</source>
+   <translation>Er lässt sich in der Übertragung noch verschieben.</translation>
+  </message>
+  <message>
    <source>Keep this reading for every block</source>
    <translation>Diese Messung für jeden Stock behalten</translation>
   </message>
@@ -10780,6 +10876,10 @@ N</translation>
    <translation>Bogen der Auflage</translation>
   </message>
   <message>
+   <source>Which sheet was read.</source>
+   <translation>Welcher Bogen abgelesen wurde.</translation>
+  </message>
+  <message>
    <source>Keep what was read</source>
    <translation>Das Abgelesene behalten</translation>
   </message>
@@ -10788,12 +10888,24 @@ N</translation>
    <translation>Antworten</translation>
   </message>
   <message>
+   <source>Lay a hundred sheets in full, one by one: slower, and exact.</source>
+   <translation>Hundert Bogen ganz legen, einen nach dem anderen: langsamer und genau.</translation>
+  </message>
+  <message>
    <source>See nine plausible sheets</source>
    <translation>Neun glaubhafte Bogen sehen</translation>
   </message>
   <message>
    <source>Back to the print</source>
    <translation>Zurück zum Druck</translation>
+  </message>
+  <message>
+   <source>One sheet as it may come out; press again for the next of twelve.</source>
+   <translation>Ein Bogen, wie er herauskommen kann; noch einmal für den nächsten von zwölf.</translation>
+  </message>
+  <message>
+   <source>Take this trap: gaps up to that width close.</source>
+   <translation>Diese Überfüllung nehmen: Blitzer bis zu dieser Breite schließen sich.</translation>
   </message>
   <message>
    <source>Parts of the error, 95 of 100 sheets</source>
@@ -10820,6 +10932,10 @@ N</translation>
    <translation>Bogen scannen, wie hier ausprobiert</translation>
   </message>
   <message>
+   <source>Put it with the readings of this print.</source>
+   <translation>Zu den Messungen dieses Drucks legen.</translation>
+  </message>
+  <message>
    <source>What was read before</source>
    <translation>Was früher abgelesen wurde</translation>
   </message>
@@ -10836,12 +10952,16 @@ N</translation>
    <translation>Ein Probedruck mit zwei Fehlern</translation>
   </message>
   <message>
-   <source>Block</source>
-   <translation>Stock</translation>
+   <source>The block that you say is out.</source>
+   <translation>Der Stock, der verschoben sein soll.</translation>
   </message>
   <message>
    <source>Fault</source>
    <translation>Fehler</translation>
+  </message>
+  <message>
+   <source>What you say is wrong with it.</source>
+   <translation>Was damit nicht stimmen soll.</translation>
   </message>
   <message>
    <source>To the right</source>
@@ -10852,12 +10972,20 @@ N</translation>
    <translation>Nach unten</translation>
   </message>
   <message>
-   <source>Practised hand</source>
-   <translation>Geübte Hand</translation>
+   <source>See whether you are right.</source>
+   <translation>Sehen, ob es stimmt.</translation>
   </message>
   <message>
-   <source>First edition</source>
-   <translation>Erste Auflage</translation>
+   <source>Nine sheets as they may come out, beside each other.</source>
+   <translation>Neun Bogen, wie sie herauskommen können, nebeneinander.</translation>
+  </message>
+  <message>
+   <source>Measure how far every block is out on it.</source>
+   <translation>Messen, wie weit jeder Stock darauf verschoben ist.</translation>
+  </message>
+  <message>
+   <source>Practise with the print as it is on the screen.</source>
+   <translation>Mit dem Druck üben, wie er auf dem Bildschirm ist.</translation>
   </message>
   <message>
    <source>{way} strokes</source>
@@ -10866,6 +10994,14 @@ N</translation>
   <message>
    <source>not read</source>
    <translation>nicht abgelesen</translation>
+  </message>
+  <message>
+   <source>A made-up proof: find which block is out.</source>
+   <translation>Ein erfundener Probedruck: herausfinden, welcher Stock verschoben ist.</translation>
+  </message>
+  <message>
+   <source>A made-up proof: find which two blocks are out.</source>
+   <translation>Ein erfundener Probedruck: herausfinden, welche zwei Stöcke verschoben sind.</translation>
   </message>
   <message>
    <source>Of {count} plausible sheets ({how}): {said}.</source>
@@ -10938,30 +11074,6 @@ N</translation>
   <message>
    <source>{points} of {answered} points</source>
    <translation>{points} von {answered} Punkten</translation>
-  </message>
-  <message>
-   <source>Seating of the sheet</source>
-   <translation>Anlegen des Bogens</translation>
-  </message>
-  <message>
-   <source>Seating of the block</source>
-   <translation>Anlegen des Stocks</translation>
-  </message>
-  <message>
-   <source>Cutting of notches or stops</source>
-   <translation>Schneiden der Kerben oder Anschläge</translation>
-  </message>
-  <message>
-   <source>Transfer of the drawing</source>
-   <translation>Übertragung der Zeichnung</translation>
-  </message>
-  <message>
-   <source>Growth along the grain</source>
-   <translation>Wachsen in Laufrichtung</translation>
-  </message>
-  <message>
-   <source>Growth across the grain</source>
-   <translation>Wachsen quer zur Laufrichtung</translation>
   </message>
   <message>
    <source>bare paper on {bare_sheets:.0f} % of them, {area} mm² a sheet</source>
@@ -11072,20 +11184,12 @@ N</translation>
    <translation>Probedrucke</translation>
   </message>
   <message>
-   <source>the lower edge</source>
-   <translation>die Unterkante</translation>
+   <source>How far the block is tried out of place, as seen on the print.</source>
+   <translation>Wie weit der Stock zur Probe verschoben wird, auf dem Druck gesehen.</translation>
   </message>
   <message>
-   <source>the long side</source>
-   <translation>die lange Seite</translation>
-  </message>
-  <message>
-   <source>the short side</source>
-   <translation>die kurze Seite</translation>
-  </message>
-  <message>
-   <source>dots</source>
-   <translation>Punkte</translation>
+   <source>Of the block you have; 0 works the size out.</source>
+   <translation>Des vorhandenen Stocks; 0 rechnet die Größe aus.</translation>
   </message>
   <message>
    <source>How does every sheet meet every block?</source>
@@ -11100,20 +11204,12 @@ N</translation>
    <translation>Schritte</translation>
   </message>
   <message>
+   <source>What to do, one after the other.</source>
+   <translation>Was zu tun ist, eins nach dem anderen.</translation>
+  </message>
+  <message>
    <source>Write the packet…</source>
    <translation>Mappe schreiben…</translation>
-  </message>
-  <message>
-   <source>Along the printer</source>
-   <translation>Längs im Drucker</translation>
-  </message>
-  <message>
-   <source>Marks in the margin</source>
-   <translation>Marken im Rand</translation>
-  </message>
-  <message>
-   <source>Thickness of the block</source>
-   <translation>Dicke des Stocks</translation>
   </message>
   <message>
    <source>Impressions</source>
@@ -11124,12 +11220,24 @@ N</translation>
    <translation>Im Uhrzeigersinn gedreht</translation>
   </message>
   <message>
+   <source>How far the block is tried turned, about the image's middle.</source>
+   <translation>Wie weit der Stock zur Probe gedreht wird, um die Bildmitte.</translation>
+  </message>
+  <message>
    <source>Put every block back in register</source>
    <translation>Jeden Stock wieder in den Passer bringen</translation>
   </message>
   <message>
    <source>What it cannot do</source>
    <translation>Was es nicht kann</translation>
+  </message>
+  <message>
+   <source>Where this system fails.</source>
+   <translation>Wo dieses System versagt.</translation>
+  </message>
+  <message>
+   <source>Everything to print by, into a folder.</source>
+   <translation>Alles zum Drucken, in einen Ordner.</translation>
   </message>
   <message>
    <source>Sheet and notches</source>
@@ -11140,76 +11248,20 @@ N</translation>
    <translation>Einen Stock verschoben ausprobieren</translation>
   </message>
   <message>
-   <source>Tabs taped on, not punched</source>
-   <translation>Laschen aufgeklebt, nicht gestanzt</translation>
-  </message>
-  <message>
-   <source>two pairs</source>
-   <translation>zwei Paare</translation>
-  </message>
-  <message>
-   <source>three pairs</source>
-   <translation>drei Paare</translation>
-  </message>
-  <message>
-   <source>Pins</source>
-   <translation>Stifte</translation>
-  </message>
-  <message>
-   <source>Clearance, each side</source>
-   <translation>Spiel, je Seite</translation>
-  </message>
-  <message>
-   <source>Kerf of the cutter</source>
-   <translation>Schnittspalt des Plotters</translation>
-  </message>
-  <message>
-   <source>Board to cut from, width</source>
-   <translation>Platte zum Ausschneiden, Breite</translation>
-  </message>
-  <message>
-   <source>Board, height</source>
-   <translation>Platte, Höhe</translation>
-  </message>
-  <message>
-   <source>as needed</source>
-   <translation>nach Bedarf</translation>
-  </message>
-  <message>
-   <source>Sheet width</source>
-   <translation>Bogenbreite</translation>
-  </message>
-  <message>
-   <source>Sheet height</source>
-   <translation>Bogenhöhe</translation>
-  </message>
-  <message>
    <source>Margin left of the image</source>
    <translation>Rand links vom Bild</translation>
+  </message>
+  <message>
+   <source>Paper left of the image.</source>
+   <translation>Papier links vom Bild.</translation>
   </message>
   <message>
    <source>Margin above it</source>
    <translation>Rand darüber</translation>
   </message>
   <message>
-   <source>Corner notch, each arm</source>
-   <translation>Eckkerbe, jeder Arm</translation>
-  </message>
-  <message>
-   <source>Straight notch, length</source>
-   <translation>Gerade Kerbe, Länge</translation>
-  </message>
-  <message>
-   <source>Its middle, of the edge</source>
-   <translation>Ihre Mitte, von der Kante</translation>
-  </message>
-  <message>
-   <source>Depth of the notches</source>
-   <translation>Tiefe der Kerben</translation>
-  </message>
-  <message>
-   <source>Wood beyond the notches</source>
-   <translation>Holz hinter den Kerben</translation>
+   <source>Paper above the image.</source>
+   <translation>Papier über dem Bild.</translation>
   </message>
   <message>
    <source>Block at hand, width</source>
@@ -11218,14 +11270,6 @@ N</translation>
   <message>
    <source>Block at hand, height</source>
    <translation>Vorhandener Stock, Höhe</translation>
-  </message>
-  <message>
-   <source>Right-handed</source>
-   <translation>Rechtshändig</translation>
-  </message>
-  <message>
-   <source>Left-handed</source>
-   <translation>Linkshändig</translation>
   </message>
   <message>
    <source>how it was put right</source>
@@ -11404,14 +11448,6 @@ N</translation>
    <translation>Wie viele Bogen?</translation>
   </message>
   <message>
-   <source>A varied edition</source>
-   <translation>Eine variierte Auflage</translation>
-  </message>
-  <message>
-   <source>Sheets differ on purpose, and are numbered so</source>
-   <translation>Bogen unterscheiden sich absichtlich und werden so nummeriert</translation>
-  </message>
-  <message>
    <source>Begin another edition</source>
    <translation>Eine weitere Auflage beginnen</translation>
   </message>
@@ -11424,44 +11460,28 @@ N</translation>
    <translation>Ein Bild eines Probedrucks behalten…</translation>
   </message>
   <message>
+   <source>A picture that was kept.</source>
+   <translation>Ein Bild, das behalten wurde.</translation>
+  </message>
+  <message>
    <source>Beside</source>
    <translation>Daneben</translation>
+  </message>
+  <message>
+   <source>The plan, or another picture, to lay it together with.</source>
+   <translation>Der Plan oder ein anderes Bild, mit dem es verglichen wird.</translation>
   </message>
   <message>
    <source>{chance:.0f} %</source>
    <translation>{chance:.0f} %</translation>
   </message>
   <message>
-   <source>Artist's proofs</source>
-   <translation>Künstlerexemplare</translation>
-  </message>
-  <message>
-   <source>Printer's proofs</source>
-   <translation>Druckerexemplare</translation>
-  </message>
-  <message>
-   <source>Sheets for proofing</source>
-   <translation>Bogen für Probedrucke</translation>
-  </message>
-  <message>
-   <source>A pull is good with</source>
-   <translation>Ein Druck gelingt mit</translation>
-  </message>
-  <message>
-   <source>Sure to</source>
-   <translation>Sicher zu</translation>
-  </message>
-  <message>
-   <source>A BAT beside it</source>
-   <translation>Ein BAT daneben</translation>
-  </message>
-  <message>
-   <source>One bad sheet for every layer</source>
-   <translation>Ein schlechter Bogen je Druckgang</translation>
-  </message>
-  <message>
    <source>Take what the log says</source>
    <translation>Nehmen, was das Protokoll sagt</translation>
+  </message>
+  <message>
+   <source>Plan ink and days by this number of sheets.</source>
+   <translation>Farbe und Tage mit dieser Bogenzahl planen.</translation>
   </message>
   <message>
    <source>Sheets of the edition</source>
@@ -11476,20 +11496,8 @@ N</translation>
    <translation>Vermerk und Tabellen schreiben…</translation>
   </message>
   <message>
-   <source>Full sheet, width</source>
-   <translation>Ganzer Bogen, Breite</translation>
-  </message>
-  <message>
-   <source>Full sheet, height</source>
-   <translation>Ganzer Bogen, Höhe</translation>
-  </message>
-  <message>
-   <source>A full sheet costs</source>
-   <translation>Ein ganzer Bogen kostet</translation>
-  </message>
-  <message>
-   <source>A sheet of newsprint</source>
-   <translation>Ein Bogen Makulatur</translation>
+   <source>Put a scan of a proof with the record.</source>
+   <translation>Einen Scan eines Probedrucks zum Protokoll legen.</translation>
   </message>
   <message>
    <source>Flicker</source>
@@ -11498,6 +11506,10 @@ N</translation>
   <message>
    <source>A remark</source>
    <translation>Eine Bemerkung</translation>
+  </message>
+  <message>
+   <source>What is to be remembered of this edition; it goes into its log.</source>
+   <translation>Was von dieser Auflage zu merken ist; es kommt in ihr Protokoll.</translation>
   </message>
   <message>
    <source>Ink and days are planned for them</source>

@@ -34,7 +34,9 @@ class Grade(Struct, frozen=True, forbid_unknown_fields=True):
             step=0.1, undo=GRADED,
         ),
     ] = 1.0  # fmt: skip
-    both: bool = False
+    both: Annotated[bool, yes(tr("Two-ended"), tr("From the end back to the start again."), undo=GRADED)] = (
+        False
+    )
     edge_mm: Annotated[
         float,
         length(
@@ -52,7 +54,7 @@ class Grade(Struct, frozen=True, forbid_unknown_fields=True):
 
 
 Outline = tuple[tuple[float, float], ...]
-Tool = Annotated[str, Meta(extra_json_schema={"enum": list(INKING_TOOLS)})]
+Tool = str
 Printing = Annotated[str, Meta(extra_json_schema={"enum": list(PRESSINGS)})]
 
 

@@ -2,7 +2,7 @@
 
 from typing import Annotated, Literal
 
-from msgspec import Meta, Struct
+from msgspec import Struct
 
 from nomos.base.fields import choice, figure
 from nomos.base.language import tr
@@ -14,7 +14,7 @@ from nomos.project.model.limits import USUAL_VEHICLE
 from nomos.project.model.paper import Bands
 
 INK = tr("Ink")
-VehicleName = Annotated[str, Meta(extra_json_schema={"enum": list(VEHICLES)})]
+VehicleName = str
 Known = Literal["readings", "one reading", "chart", "proof", "recipe"]
 
 

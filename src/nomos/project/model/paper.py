@@ -44,7 +44,7 @@ class Paper(Struct, frozen=True, forbid_unknown_fields=True):
         Surface,
         choice(
             tr("Face of the paper"),
-            tr("On a smooth face a solid covers all of the paper, on a rough one it leaves the hollows open."),
+            tr("On a smooth face a solid covers all of the paper, on a rough one hollows stay open."),
             tuple((word, tr("{word} face", word=opened(tr(word)))) for word in get_args(Surface)), bare=True,
             undo=PAPER,
         ),

@@ -103,7 +103,8 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     sheets: Annotated[
         int,
         count(
-            tr("Sheets"), tr("Pulls of every block, with bad ones and proofs."), 1, 100_000, level="usual",
+            tr("Sheets, bad ones too"), tr("Pulls of every block, with bad ones and proofs."), 1, 100_000,
+            level="usual",
             unset=tr("as the edition needs"), undo=tr("Sheets"),
         ),
     ] | None = None  # fmt: skip
@@ -118,7 +119,7 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
         float,
         figure(
             tr("Left on slab and roller"), tr("Ink that stands on slab and roller and prints no sheet."), "g",
-            0, 10_000, digits=0, undo=WORKING,
+            0, 10_000, undo=WORKING,
         ),
     ] = SLAB_G  # fmt: skip
     waste: Annotated[

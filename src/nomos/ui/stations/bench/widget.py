@@ -15,6 +15,7 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBox
 
 from nomos.base.language import opened, tr
 from nomos.ui.frame import theme
+from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.sheet import image_of
 from nomos.ui.stations.bench.note import NoteLine
 from nomos.ui.stations.bench.view import BenchView
@@ -33,8 +34,9 @@ def _words(size: int, *, bold: bool = False) -> QLabel:
     return made
 
 
-def _large_button(text: str) -> QPushButton:
+def _large_button(text: str, tip: str = "") -> QPushButton:
     made = QPushButton(text)
+    set_tip(made, tip)
     made.setFont(theme.font(_TEXT, QFont.Weight.DemiBold))
     made.setMinimumHeight(theme.scaled(_BUTTON_PX))
     made.setFocusPolicy(Qt.FocusPolicy.NoFocus)
@@ -101,10 +103,15 @@ class BenchScreen(QWidget):
 
     def _make_buttons(self, column: QVBoxLayout) -> None:
         self.buttons = {
-            "good": _large_button(tr("Good\nSpace")), "spoiled": _large_button(tr("Spoiled\nX")),
-            "repaired": _large_button(tr("Repaired\nR")), "back": _large_button(tr("Take back\nBackspace")),
-            "note": _large_button(tr("Note\nN")),
-        }  # fmt: skip
+            name: _large_button(words, tip)
+            for name, words, tip in (
+                ("good", tr("Good\nSpace"), tr("The sheet is good.")),
+                ("spoiled", tr("Spoiled\nX"), tr("The sheet is spoiled: say why.")),
+                ("repaired", tr("Repaired\nR"), tr("It was mended and counts.")),
+                ("back", tr("Take back\nBackspace"), tr("Undo what was said last.")),
+                ("note", tr("Note\nN"), tr("Batch, air, packing, a remark.")),
+            )
+        }
         self._row = QWidget()
         row = QHBoxLayout(self._row)
         row.setContentsMargins(0, 0, 0, 0)
@@ -113,8 +120,9 @@ class BenchScreen(QWidget):
         self._reason_grid = self._made_reasons()
         self.note = NoteLine()
         self.note.setVisible(False)
-        self.begin, self.guide = _large_button(""), _large_button("")
-        self.not_yet = _large_button(tr("Not yet\nEsc"))
+        self.begin = _large_button("", tr("Print this layer next. The key does the same."))
+        self.guide = _large_button("", tr("Go through a bench session without a press, in a log of its own."))
+        self.not_yet = _large_button(tr("Not yet\nEsc"), tr("The board is not cut on."))
         for part in (
             self.begin, self.not_yet, self._row, self.note, self._reason_grid, self.tally, self.after,
             self.guide,

@@ -234,7 +234,7 @@ class CorrectPart(QWidget):
         grid = QGridLayout(grid_of)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setSpacing(theme.scaled(4))
-        self.tools = {value: button(words) for value, words, _ in TOOLS}
+        self.tools = {value: button(words, tip=tip) for value, words, tip in TOOLS}
         for place, (value, made) in enumerate(self.tools.items()):
             made.setCheckable(True)
             made.setProperty("narrow", True)
