@@ -10,8 +10,6 @@ import pypdfium2
 import pytest
 from PIL import Image
 
-from nomos.carving import MATERIALS
-from nomos.cli.common import MATERIAL_NAMES
 from nomos.cli.main import run
 from nomos.demo import demo_project, scenario_called
 from nomos.edition import Event, append_event
@@ -123,7 +121,3 @@ def test_a_log_that_is_none_is_said(tmp_path: Path, capsys: pytest.CaptureFixtur
     log_path(path).write_text("garbage\n")
     assert nomos("edition", str(path)) == 2
     assert "is not a log" in capsys.readouterr().err
-
-
-def test_the_materials_that_can_be_asked_for_are_all_there_are() -> None:
-    assert tuple(MATERIALS) == MATERIAL_NAMES

@@ -17,7 +17,7 @@ from msgspec.structs import replace as struct_replace
 
 from nomos.base.errors import BadInput
 from nomos.base.language import decimals, tr
-from nomos.base.units import length_text, range_text
+from nomos.base.units import length_text, parse_length, range_text
 
 Level = Literal["essential", "usual", "further"]
 Choices = tuple[tuple[Any, str], ...]
@@ -250,6 +250,36 @@ def _refusal(thing: Any, field: Field, value: Any, side: int) -> str:
 def _plain(value: float) -> str:
     """A figure with as many digits as it has, thousands of five digits and more apart."""
     return decimals(f"{value:,.12g}".replace(",", " ") if abs(value) >= 10_000 else f"{value:.12g}")
+
+
+def read_field(field: Field, text: str) -> Any:
+    """The value that a text says, as it is typed on a command line: a share as 0.4 or 40 %.
+
+    Raises
+    ------
+    BadInput : it is none, or lies beyond the bounds.
+    """
+    said = text.strip()
+    value: Any = None
+    if field.unset and said in ("", "none"):
+        return None
+    if field.choices:
+        value = next((known for known, _ in field.options if str(known).casefold() == said.casefold()), said)
+    elif field.numeric and field.unit == "mm":
+        value = parse_length(said)
+    elif field.numeric:
+        bare = said.removesuffix("%").removesuffix(field.unit).strip().replace(",", ".").replace("−", "-")
+        try:
+            value = float(bare) / (field.scale if said.endswith("%") else 1.0)
+        except ValueError:
+            raise BadInput(tr("'{said}' is not a figure.", said=text)) from None
+        if field.whole and value == round(value):
+            value = round(value)
+    else:
+        value = {"yes": True, "true": True, "no": False, "false": False}.get(said.casefold(), said)
+    if not field.fits(value) or (field.whole and not isinstance(value, int)):
+        raise BadInput(_refusal(None, field, value, 0))
+    return value
 
 
 def found_fields(kind: type, words: str) -> tuple[str, ...]:

@@ -5,6 +5,7 @@ import sys
 from collections.abc import Callable, Iterable, Sequence
 from dataclasses import dataclass
 from functools import cache
+from importlib import import_module
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -26,8 +27,29 @@ if TYPE_CHECKING:
     from nomos.work.open import Flattened
 
 
-# As `carving` has them; that room is not loaded before it is needed.
-MATERIAL_NAMES = ("lino", "soft wood", "hard wood", "end grain", "foam", "pressed foam")
+def declared(where: str, path: str) -> Callable[[str], Any]:
+    """Reads the value of an option that a struct declares, by its bounds and choices.
+
+    Parameters
+    ----------
+    where : module and struct, as `nomos.registration.kento:KentoSettings`; loaded when a value is read.
+    path : the field in it.
+    """
+
+    def read(text: str) -> Any:
+        from nomos.base.fields import fields_of, read_field
+
+        module, _, kind = where.partition(":")
+        try:
+            return read_field(fields_of(getattr(import_module(module), kind))[path], text)
+        except BadInput as error:
+            raise argparse.ArgumentTypeError(str(error)) from None
+
+    return read
+
+
+KENTO, CRAFT = "nomos.registration.kento:KentoSettings", "nomos.project.model.craft:Craft"
+REGISTER, PROJECT = "nomos.registration.settings:RegisterSettings", "nomos.project.model:Project"
 
 
 @cache

@@ -7,10 +7,13 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.base.atomic import write_bytes
 from nomos.cli.common import (
-    MATERIAL_NAMES,
+    CRAFT,
+    KENTO,
+    PROJECT,
     answers,
     asked_colours,
     command,
+    declared,
     design_options,
     drawn_key,
     flattened_design,
@@ -41,8 +44,10 @@ def add_commands(commands: Any) -> None:
     output(plan, "--out", "folder", required=True, metavar="DIR", help="folder for the packet")
     plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
     plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
-    plan.add_argument("--trap-mm", type=float, metavar="T", help="trap, default 0.5")
-    plan.add_argument("--hand", choices=("right", "left"), help="the printer's hand; right, or the studio's")
+    plan.add_argument("--trap-mm", type=declared(PROJECT, "trap_mm"), metavar="T", help="trap, default 0.5")
+    plan.add_argument(
+        "--hand", type=declared(KENTO, "hand"), metavar="HAND", help="right or left; default the studio's"
+    )
     plan.add_argument("--studio", type=Path, metavar="FILE", help="the tools and habits to begin with")
     plan.add_argument("--page", default="A4", metavar="NAME", help="paper of the templates, default A4")
     plan.add_argument(
@@ -53,8 +58,13 @@ def add_commands(commands: Any) -> None:
         "--method", choices=("multiblock", "reduction", "jigsaw", "twosided"), default="multiblock",
         help="a block a colour (default), one board cut further, one sawn apart, or both faces of boards",
     )  # fmt: skip
-    plan.add_argument("--edition", type=int, metavar="E", help="numbered prints, default 20")
-    plan.add_argument("--material", choices=MATERIAL_NAMES, help="what the blocks are made of, default lino")
+    plan.add_argument(
+        "--edition", type=declared(PROJECT, "plan.edition"), metavar="E", help="numbered prints, default 20"
+    )
+    plan.add_argument(
+        "--material", type=declared(CRAFT, "material"), metavar="NAME",
+        help="what the blocks are made of: lino (default), soft wood, hard wood, end grain, foam, …",
+    )  # fmt: skip
 
 
 def _flatten(options: argparse.Namespace) -> int:
@@ -104,7 +114,7 @@ def _flatten(options: argparse.Namespace) -> int:
 
 def _plan(options: argparse.Namespace) -> int:
     from nomos.base.units import parse_size
-    from nomos.project.blocks.methods import with_method
+    from nomos.project.blocks.methods import USUAL_METHOD, with_method
     from nomos.project.edition.carving import with_craft
     from nomos.project.edition.sheets import with_edition
     from nomos.project.edition.studio import begun_in, read_studio
@@ -125,7 +135,7 @@ def _plan(options: argparse.Namespace) -> int:
         project = with_kento(project, KentoSettings(hand=options.hand or "right"))
     if options.trap_mm is not None:
         project = with_trap(project, options.trap_mm)
-    if options.method != "multiblock":
+    if options.method != USUAL_METHOD:
         project = with_method(project, options.method, drawn_key(project, assets))
     if options.edition is not None:
         project = with_edition(project, edition=options.edition)

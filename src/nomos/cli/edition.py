@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.base.atomic import write_bytes
 from nomos.base.errors import BadInput
-from nomos.cli.common import MATERIAL_NAMES, answers, command, inputs_of, output, print_json, say
+from nomos.cli.common import CRAFT, answers, command, declared, inputs_of, output, print_json, say
 from nomos.edition.log import REASONS
 
 if TYPE_CHECKING:
@@ -25,7 +25,7 @@ def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     carve = command(commands, "carve", "what to cut with which tool, and how long it takes", _carve)
     output(carve, "--out", "file", ".pdf", metavar="FILE.pdf", help="the carving maps at true size")
-    carve.add_argument("--material", choices=MATERIAL_NAMES)
+    carve.add_argument("--material", type=declared(CRAFT, "material"), metavar="NAME")
     carve.add_argument("--page", default="A4", metavar="NAME", help="paper of the PDF, default A4")
 
     sheets = command(commands, "sheets", "how many sheets to start with", _sheets, project=False)

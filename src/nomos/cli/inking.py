@@ -4,7 +4,7 @@ import argparse
 from typing import TYPE_CHECKING, Any
 
 from nomos.base.errors import BadInput
-from nomos.cli.common import answers, command, output, pull_called, save_out, say
+from nomos.cli.common import answers, command, declared, output, pull_called, save_out, say
 
 if TYPE_CHECKING:
     from nomos.project import Project
@@ -25,7 +25,10 @@ def add_commands(commands: Any) -> None:
     inking.add_argument("--ink", metavar="NAME", help="with --draw: the ink of that place")
     inking.add_argument("--name", metavar="TEXT", help="with --pull: what it is called")
     inking.add_argument("--again", action="store_true", help="with --pull: print the same block once more")
-    inking.add_argument("--printing", metavar="WAY", help="with --pull: baren, spoon, foot, press, …")
+    inking.add_argument(
+        "--printing", type=declared("nomos.project.model:Impression", "printing"), metavar="WAY",
+        help="with --pull: baren, spoon, foot, press, …",
+    )  # fmt: skip
     output(inking, "--out", "project", metavar="PROJECT", help="the project so changed")
 
 

@@ -6,7 +6,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.base.atomic import write_bytes
 from nomos.base.errors import BadInput
-from nomos.cli.common import answers, command, output, print_json, pull_called, save_out, say
+from nomos.cli.common import KENTO, answers, command, declared, output, print_json, pull_called, save_out, say
 
 if TYPE_CHECKING:
     from nomos.formats.marksheet import MarkSheet
@@ -30,7 +30,9 @@ def add_commands(commands: Any) -> None:
     marks.add_argument(
         "--sheet-mm", metavar="WxH", help="the sheet; default: as far beyond the marks on both sides"
     )
-    marks.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
+    marks.add_argument(
+        "--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left"
+    )
     marks.add_argument("--tolerance-mm", type=float, default=_TOLERANCE_MM, metavar="T")
     marks.add_argument(
         "--uncut", action="append", default=[], metavar="BLOCK", help="a block not cut yet: move its transfer"

@@ -5,7 +5,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.base.atomic import write_bytes
 from nomos.base.errors import BadInput
-from nomos.cli.common import answers, command, output, print_json, seed
+from nomos.cli.common import KENTO, REGISTER, answers, command, declared, output, print_json, seed
 
 if TYPE_CHECKING:
     from nomos.project import CutBlocks, Project
@@ -24,19 +24,38 @@ def add_commands(commands: Any) -> None:
         "--margin-mm", nargs="+", type=float, metavar="M",
         help="left and top of the image (one figure: both); left, top, right, bottom; default centred",
     )  # fmt: skip
-    kento.add_argument("--hand", choices=("right", "left"), default="right", help="the printer's hand")
-    kento.add_argument("--side", choices=("long", "short"), help="the sheet's side along the notches")
-    kento.add_argument("--depth-mm", type=float, metavar="D", help="default 1 mm, or more for thick paper")
+    kento.add_argument(
+        "--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left"
+    )
+    kento.add_argument(
+        "--side", type=declared(REGISTER, "side"), metavar="SIDE", help="along the notches: long or short"
+    )
+    kento.add_argument(
+        "--depth-mm", type=declared(KENTO, "depth_mm"), metavar="D",
+        help="default 1 mm, or more for thick paper",
+    )  # fmt: skip
     kento.add_argument("--paper-mm", type=float, metavar="T", help="thickness of the paper")
 
     templates = command(commands, "templates", "a system of registration at true size", _templates)
     templates.add_argument("--system", metavar="SYSTEM", help="default: the project's own")
-    templates.add_argument("--marks", choices=("none", "crosses", "rings", "verniers"))
-    templates.add_argument("--side", choices=("long", "short"), help="the sheet's side along the printer")
+    templates.add_argument(
+        "--marks", type=declared(REGISTER, "marks"), metavar="KIND", help="none, rings, crosses or verniers"
+    )
+    templates.add_argument(
+        "--side", type=declared(REGISTER, "side"), metavar="SIDE", help="along the printer: long or short"
+    )
     templates.add_argument("--page", default="A4", metavar="NAME", help="paper of a PDF, default A4")
-    templates.add_argument("--kerf-mm", type=float, metavar="K", help="of the cutter that makes the pins")
-    templates.add_argument("--clearance-mm", type=float, metavar="C", help="between pin and hole, each side")
-    templates.add_argument("--pairs", type=int, choices=(2, 3), help="pairs of tab and pin")
+    templates.add_argument(
+        "--kerf-mm", type=declared(REGISTER, "pins.kerf_mm"), metavar="K",
+        help="of the cutter that makes the pins",
+    )  # fmt: skip
+    templates.add_argument(
+        "--clearance-mm", type=declared(REGISTER, "pins.clearance_mm"), metavar="C",
+        help="between pin and hole, each side",
+    )  # fmt: skip
+    templates.add_argument(
+        "--pairs", type=declared(REGISTER, "pins.pairs"), metavar="N", help="pairs of tab and pin, 2 or 3"
+    )
     output(templates, "--out", "file", ".pdf", ".svg", ".dxf", required=True, metavar="FILE.pdf|svg|dxf")
 
     miss = command(

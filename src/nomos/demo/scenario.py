@@ -10,7 +10,7 @@ from nomos.demo import coldframe, photo, pots
 from nomos.design import Cut, find_cut, read_picture, read_pixels
 from nomos.design.cut import drawn_size, paper_size, proportions
 from nomos.project import Project, Source, digest
-from nomos.project.blocks.methods import Method, with_method
+from nomos.project.blocks.methods import USUAL_METHOD, Method, with_method
 from nomos.separation import find_key
 from nomos.work import Answers, Ask
 from nomos.work.open import Wish, assets_of, flatten_of, project_of
@@ -83,7 +83,7 @@ def demo_project(
         paper_name="Demo paper, warm white (invented)",
         names=names,
     )
-    if scenario.method != "multiblock":
+    if scenario.method != USUAL_METHOD:
         key = find_key(flat.labels, [colour.lab for colour in flat.colours], flat.px_per_mm)
         project = with_method(project, scenario.method, key, progress=Part(progress, 0.8, 1.0))
     return project, assets_of(data, done)

@@ -15,7 +15,7 @@ from nomos.edition import LayerFigures
 from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import A4_MM, MM, paragraph, rows, ruled, space, text_pages
 from nomos.project import Project
-from nomos.project.blocks.methods import METHOD_WORDS, method_of
+from nomos.project.blocks.methods import METHODS, method_of
 from nomos.project.edition.carving import materials_text
 from nomos.project.edition.sheets import Record, layer_names
 from nomos.registration import SYSTEMS
@@ -123,7 +123,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             tr("Method"),
             tr(
                 "{method_words}, cut in {materials_text}",
-                method_words=METHOD_WORDS[method_of(project)],
+                method_words=METHODS[method_of(project)].record,
                 materials_text=materials_text(project),
             ),
         ),

@@ -129,7 +129,10 @@ class BudgetSettings:
     ] | None = None  # fmt: skip
     block_mm: Annotated[
         float,
-        _part(tr("Seating of the block, ±"), tr("How far the block lies from its place when it is put back.")),
+        _part(
+            tr("Seating of the block, ±"),
+            tr("How far the block lies from its place when it is put back."),
+        ),
     ] | None = None  # fmt: skip
     cutting_mm: Annotated[
         float, _part(tr("Cutting of notches or stops, ±"), tr("How exactly notches or stops are made."))

@@ -1,7 +1,10 @@
-"""The ways of printing, all from the same blocks and impressions."""
+"""The ways of printing, all from the same blocks and impressions: one record each.
 
-from collections.abc import Sequence
-from typing import Literal, get_args
+A further method is one record in `METHODS`; nothing outside compares names.
+"""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
 
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
@@ -12,23 +15,95 @@ from nomos.project.blocks.reduction import is_reduction, with_one_block_per_colo
 from nomos.project.model import Project
 from nomos.separation.plans import CandidateInk
 
-Method = Literal["multiblock", "reduction", "jigsaw", "twosided"]
-METHODS: tuple[Method, ...] = get_args(Method)
-METHOD_WORDS: dict[Method, str] = {
-    "multiblock": tr("a block for each impression"),
-    "reduction": tr("a reduction from one block"),
-    "jigsaw": tr("a jigsaw, one block sawn into pieces"),
-    "twosided": tr("blocks on both faces of boards"),
-}
+Method = str
+
+
+@dataclass(frozen=True)
+class Making:
+    """What a method makes a project of: the project, the drawn key's number, inks to choose from."""
+
+    project: Project
+    drawn_key: int | None
+    shelf: Sequence[CandidateInk]
+    progress: Progress
+
+
+@dataclass(frozen=True)
+class PrintingMethod:
+    """A way of printing.
+
+    name : in a list; takes : what it takes, in a line; beside : laid beside another print; undo : what
+        undoing it is called; record : in the edition's statement.
+    holds : whether a project is printed so.
+    made : the project printed so.
+    pulls_boards : pulls and boards, of the blocks, pulls and colours there are and whether there is a key.
+    own_blocks : each colour has a block of its own, and the drawing is carried onto every one.
+    shares : colours can be inked apart on one block.
+    """
+
+    name: str
+    takes: str
+    beside: str
+    undo: str
+    record: str
+    holds: Callable[[Project], bool]
+    made: Callable[[Making], Project]
+    pulls_boards: Callable[[int, int, int, bool], tuple[int, int]]
+    own_blocks: bool = False
+    shares: bool = True
+
+
+def _block_by_block(of: Making) -> Project:
+    if METHODS["twosided"].holds(of.project):
+        return with_boards_apart(of.project)
+    return with_one_block_per_colour(of.project, of.drawn_key)
+
+
+def _reduced(of: Making) -> Project:
+    apart = with_boards_apart(of.project) if METHODS["twosided"].holds(of.project) else of.project
+    return with_reduction(apart, shelf=of.shelf, progress=of.progress)
+
+
+def _two_sided(of: Making) -> Project:
+    own = METHODS[method_of(of.project)]
+    if own is METHODS["twosided"]:
+        return with_two_sided(with_boards_apart(of.project))
+    return with_two_sided(
+        of.project if own.own_blocks else with_one_block_per_colour(of.project, of.drawn_key)
+    )
+
+
+# The last one that holds is what a project is called: block by block is what is left.
+METHODS: dict[Method, PrintingMethod] = {
+    "multiblock": PrintingMethod(
+        tr("Block by block"), tr("each colour on a block of its own"), tr("block by block"),
+        tr("A block a colour"), tr("a block for each impression"), lambda _project: True, _block_by_block,
+        lambda blocks, pulls, _colours, _key: (pulls, blocks), own_blocks=True,
+    ),
+    "reduction": PrintingMethod(
+        tr("Reduction"), tr("one board, cut further before each pull"), tr("as a reduction"),
+        tr("Reduction"), tr("a reduction from one block"), is_reduction, _reduced,
+        lambda _blocks, _pulls, colours, _key: (colours, 1),
+    ),
+    "jigsaw": PrintingMethod(
+        tr("Jigsaw"), tr("sawn apart, inked apart, printed at once"), tr("as a jigsaw"), tr("Jigsaw"),
+        tr("a jigsaw, one block sawn into pieces"), lambda project: sawn_block(project) is not None,
+        lambda of: with_jigsaw(of.project, of.drawn_key, shelf=of.shelf),
+        lambda _blocks, _pulls, _colours, key: (2, 2) if key else (1, 1), shares=False,
+    ),
+    "twosided": PrintingMethod(
+        tr("Two-sided"), tr("two blocks on the faces of each board"), tr("on two-sided boards"),
+        tr("Two-sided boards"), tr("blocks on both faces of boards"),
+        lambda project: bool(board_pairs(project)) and not is_reduction(project), _two_sided,
+        lambda blocks, pulls, _colours, _key: (pulls, (blocks + 1) // 2), own_blocks=True,
+    ),
+}  # fmt: skip
+USUAL_METHOD: Method = next(iter(METHODS))
 
 
 def method_of(project: Project) -> Method:
     """How the project is printed."""
-    if is_reduction(project):
-        return "reduction"
-    if sawn_block(project) is not None:
-        return "jigsaw"
-    return "twosided" if board_pairs(project) else "multiblock"
+    return next(name for name in reversed(METHODS) if METHODS[name].holds(project))
 
 
 def with_method(
@@ -44,19 +119,7 @@ def with_method(
     drawn_key : number of the flat colour of dark lines, if the design has one.
     shelf : inks for a reduction or a jigsaw to choose from; without any, they are mixed.
     """
-    now = method_of(project)
-    if method == "reduction":
-        apart = with_boards_apart(project) if now == "twosided" else project
-        return with_reduction(apart, shelf=shelf, progress=progress)
-    if method == "jigsaw":
-        return with_jigsaw(project, drawn_key, shelf=shelf)
-    if now == "twosided":
-        project = with_boards_apart(project)
-    elif now != "multiblock":
-        project = with_one_block_per_colour(project, drawn_key)
-    elif method == "multiblock":
-        return with_one_block_per_colour(project, drawn_key)
-    return with_two_sided(project) if method == "twosided" else project
+    return METHODS[method].made(Making(project, drawn_key, shelf, progress))
 
 
 def with_usual_order(project: Project, key: str, *, progress: Progress = NULL_PROGRESS) -> Project:

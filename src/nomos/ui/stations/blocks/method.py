@@ -4,6 +4,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QWidget
 
 from nomos.base.language import tr
+from nomos.project.blocks.methods import METHODS
 from nomos.project.model import Block, Workshop
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.form import Form
@@ -99,7 +100,8 @@ class MethodPart(QWidget):
         """Show the ways, and what belongs to the one in use."""
         self.ways.show_rows(view.ways, view.method)
         for name, made in self._groups.items():
-            belongs = {"carry": view.method in ("multiblock", "twosided"), "sharing": view.method != "jigsaw"}
+            method = METHODS[view.method]
+            belongs = {"carry": method.own_blocks, "sharing": method.shares}
             made.setVisible(belongs.get(name, name == view.method))
         self.carrying.setText(view.carrying)
         self.steps.show_rows(view.steps)

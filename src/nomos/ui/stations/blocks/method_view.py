@@ -8,8 +8,9 @@ from nomos.project import Project, Proof
 from nomos.project.blocks.boards import board_pairs, turn_error, turned_text
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.keys import carrying_text
-from nomos.project.blocks.methods import Method, method_of
+from nomos.project.blocks.methods import METHODS, Method, method_of
 from nomos.project.blocks.pulls import between_pulls
+from nomos.project.blocks.reduction import is_reduction
 from nomos.project.model import KERF_MM, Workshop
 from nomos.project.register.system import plan_of_system
 from nomos.registration import TurnError
@@ -56,7 +57,7 @@ def method_view(project: Project, proof: Proof | None, colour: int | None) -> Me
         project.workshop,
         KERF_MM if sawn is None or sawn.kerf_mm is None else sawn.kerf_mm,
         carrying_text(project),
-        _steps(project) if method == "reduction" else (),
+        _steps(project) if is_reduction(project) else (),
         _pieces_text(proof) if sawn is not None else "",
         tuple(
             (tr("Board {place}: {name}", place=place, name=front.name), tr("back: {name}", name=back.name))
@@ -68,24 +69,17 @@ def method_view(project: Project, proof: Proof | None, colour: int | None) -> Me
 
 
 def _ways(project: Project) -> tuple[Row, ...]:
-    count = len(project.flat.colours) - len(project.bare_colours()) if project.flat else 0
+    colours = len(project.flat.colours) - len(project.bare_colours()) if project.flat else 0
     key = any(block.is_key for block in project.blocks)
-    sawn = 2 if key else 1
-    blocks = len(project.blocks) if method_of(project) in ("multiblock", "twosided") else count
-    pulls = len(project.impressions) if method_of(project) in ("multiblock", "twosided") else count
-
-    def row(method: Method, name: str, pulls: int, boards: int, quiet: str) -> Row:
-        figure = f"{counted(pulls, tr('pull'), tr('pulls'))}, {counted(boards, tr('board'), tr('boards'))}"
-        return Row(method, "", name, figure, quiet)
-
-    return (
-        row("multiblock", tr("Block by block"), pulls, blocks, tr("each colour on a block of its own")),
-        row("reduction", tr("Reduction"), count, 1, tr("one board, cut further before each pull")),
-        row("jigsaw", tr("Jigsaw"), sawn, sawn, tr("sawn apart, inked apart, printed at once")),
-        row(
-            "twosided", tr("Two-sided"), pulls, (blocks + 1) // 2, tr("two blocks on the faces of each board")
-        ),
-    )
+    apart = METHODS[method_of(project)].own_blocks
+    blocks = len(project.blocks) if apart else colours
+    pulls = len(project.impressions) if apart else colours
+    rows = []
+    for name, method in METHODS.items():
+        pulled, boards = method.pulls_boards(blocks, pulls, colours, key)
+        figure = f"{counted(pulled, tr('pull'), tr('pulls'))}, {counted(boards, tr('board'), tr('boards'))}"
+        rows.append(Row(name, "", method.name, figure, method.takes))
+    return tuple(rows)
 
 
 def _steps(project: Project) -> tuple[tuple[str, str], ...]:

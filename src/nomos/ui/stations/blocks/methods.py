@@ -10,7 +10,7 @@ from nomos.project import Cure, Project, digest
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import with_kerf, with_light
 from nomos.project.blocks.keys import with_shadow_side
-from nomos.project.blocks.methods import METHODS, Method, with_method, with_usual_order
+from nomos.project.blocks.methods import METHODS, with_method, with_usual_order
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
 from nomos.project.model import Grade
@@ -56,15 +56,15 @@ class Methods(Hand):
         """Print another way; the inks of a reduction are worked out anew each time."""
         change = self.printed_by(method)
         if change is not None:
-            self.slowly(next(_WORDS[each] for each in METHODS if each == method), change)
+            self.slowly(METHODS[method].undo, change)
 
     def printed_by(self, method: str) -> Slow | None:
         """What makes the project printed another way."""
-        proof, known = self._keeper.proof, next((each for each in METHODS if each == method), None)
-        if known is None:
+        proof = self._keeper.proof
+        if method not in METHODS:
             return None
         return lambda project, progress: with_method(
-            project, known, proof.drawn_key if proof else None, progress=progress
+            project, method, proof.drawn_key if proof else None, progress=progress
         )
 
     def take_order(self, key: str) -> None:
@@ -161,11 +161,3 @@ class Methods(Hand):
             changed = change(grade)
             key = (merge_key, pull, zone)
             self._editor.apply(tr("Graded inking"), lambda p: with_grade(p, pull, zone, changed), key)
-
-
-_WORDS: dict[Method, str] = {
-    "multiblock": tr("A block a colour"),
-    "reduction": tr("Reduction"),
-    "jigsaw": tr("Jigsaw"),
-    "twosided": tr("Two-sided boards"),
-}

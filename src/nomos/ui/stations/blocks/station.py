@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from nomos.base.language import tr
 from nomos.project import Project, Proof
-from nomos.project.blocks.methods import method_of
+from nomos.project.blocks.methods import METHODS, method_of
 from nomos.project.blocks.plans import kept_key
 from nomos.project.sheet.tiles import tile_at
 from nomos.separation.plans import REACHED_DE00
@@ -35,10 +35,6 @@ from nomos.work.plans import candidates
 _CARD_PICTURE = 66
 # How far below a plan's picture stands what it is.
 _WORD_MM = 3.0
-_AS = {
-    "multiblock": tr("block by block"), "reduction": tr("as a reduction"), "jigsaw": tr("as a jigsaw"),
-    "twosided": tr("on two-sided boards"),
-}  # fmt: skip
 _PLAN_NOTE = tr(
     "Click a plan to take it. Of the colours so many come within ΔE {reached_de00:g}. "
     "Tight: borders where a gap can open.",
@@ -105,7 +101,7 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         if project is None or made is None or method == method_of(project):
             self.wishes.beside_requested.emit("", None)
         else:
-            self.wishes.beside_requested.emit(_AS[method], made)
+            self.wishes.beside_requested.emit(METHODS[method].beside, made)
 
     def _wire_joins(self, part: "JoinsPart") -> None:
         hand = self.hand
