@@ -2,7 +2,6 @@
 
 import contextlib
 import errno
-import gc
 import io
 import os
 import signal
@@ -11,12 +10,12 @@ import traceback
 from pathlib import Path
 
 from nomos.base.language import visible
+from nomos.base.process import leave_garbage
 
 
 def _open_window(path: Path | None, demo: str | None, walk: Path | None) -> int:
-    # Nothing made while the program starts is garbage: looking for some takes a tenth of the time. The window
-    # collects its own from then on.
-    gc.disable()
+    # The window collects its own from then on.
+    leave_garbage()
     # Imported only now: a command needs neither Qt nor a display.
     from nomos.ui.start import open_window
 
@@ -98,7 +97,7 @@ def main() -> int:
     _speak_plainly()
     _end_on_signals()
     if sys.argv[1:2] == ["thumbnail"]:
-        from nomos.base.memory import limit_this_process
+        from nomos.base.process import limit_this_process
 
         limit_this_process(_THUMBNAIL_BYTES, _THUMBNAIL_S)
     return answer(sys.argv[1:])

@@ -221,7 +221,7 @@ def test_a_copy_that_fails_is_tried_again_and_said(tmp_path: Path, demo: Demo) -
     blocked = tmp_path / "unsaved"
     blocked.write_text("a file where the folder should be", "utf-8")
     window, told = rescue.Rescue(document, blocked), list[str]()
-    window.told.connect(told.append)
+    window.message.connect(told.append)
     assert not window.keep_now()
     assert len(told) == 1
     blocked.unlink()

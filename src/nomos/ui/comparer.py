@@ -23,13 +23,13 @@ class Comparer(QObject):
     """What is laid beside the print; none for most of the time."""
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, controller: Controller, runner: JobRunner) -> None:
         super().__init__()
         self._hand, self._runner = controller, runner
         self._work = Asker(
-            runner, tr("compare looks"), self.told.emit, said=tr("laying both beside each other")
+            runner, tr("compare looks"), self.message.emit, said=tr("laying both beside each other")
         )
         self.beside: Beside | None = None
         self._before: Project | None = None
@@ -54,7 +54,7 @@ class Comparer(QObject):
         sketch = self._hand.designer.sketch
         if sketch is None:
             self._hand.designer.need_reading()
-            self.told.emit(tr("The sketch is being read: compare again in a moment."))
+            self.message.emit(tr("The sketch is being read: compare again in a moment."))
             return
         self._lay("sketch", lambda _progress: sketch)
 
@@ -74,7 +74,7 @@ class Comparer(QObject):
     def with_before(self) -> None:
         """Beside the print before the last change."""
         if self._before is None:
-            self.told.emit(tr("Nothing has changed yet."))
+            self.message.emit(tr("Nothing has changed yet."))
             return
         before = self._before
         self.with_made(tr("before the change"), lambda _project, _progress: before)
@@ -99,7 +99,7 @@ class Comparer(QObject):
     def _lay(self, title: str, look: Look) -> None:
         proof = self._hand.keeper.proof
         if proof is None or proof.project is not self._hand.document.project:
-            self.told.emit(tr("The print is being laid: compare again in a moment."))
+            self.message.emit(tr("The print is being laid: compare again in a moment."))
             return
 
         def work(progress: Progress) -> Beside:

@@ -36,7 +36,7 @@ class Controller(QObject):
 
     shown = pyqtSignal()
     """Something that is shown has changed: the project, its proof, or what the window has in its hand."""
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     """A sentence for the user: why something could not be."""
 
     def __init__(
@@ -66,16 +66,16 @@ class Controller(QObject):
         self.blocks = BlockEdits(editor, keeper, files, planner, methods)
         self.inks, self.places = InkEdits(editor), Places(editor)
         editor.document.changed.connect(self._project_changed)
-        editor.message.connect(self.told)
+        editor.message.connect(self.message)
         editor.state_changed.connect(self.shown)
         keeper.changed.connect(self.shown)
-        keeper.failed.connect(self.told)
+        keeper.failed.connect(self.message)
         files.opened.connect(self.go_to)
         designer.opened.connect(self.go_to)
         for helper in (
             files, designer, planner, hands, methods, orderer, registrar, crafter, bencher, inker, inkroom,
         ):  # fmt: skip
-            helper.told.connect(self.told)
+            helper.message.connect(self.message)
             helper.changed.connect(self.shown)
         inker.zone_made.connect(lambda zone: self.set_state(zone=zone))
         bencher.scan_requested.connect(registrar.scan_demo)

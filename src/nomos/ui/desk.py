@@ -68,7 +68,7 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     )  # fmt: skip
     bencher.log_read = lambda: files.log_read
     guard = PrintedGuard(document, bencher.book, dialogs)
-    guard.told.connect(controller.told)
+    guard.message.connect(controller.message)
     guard.refused.connect(controller.look_again)
     window = Window(controller, runner, settings)
     if isinstance(dialogs, Dialogs):

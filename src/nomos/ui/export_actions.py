@@ -5,11 +5,14 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import QObject, QSettings, Qt, QTimer
-from PyQt6.QtWidgets import QApplication
+from PyQt6.QtWidgets import QApplication, QWidget
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import counted
+from nomos.project import Station
+from nomos.ui.central_view import CentralView
+from nomos.ui.column import Column
 from nomos.ui.controller import Controller
 from nomos.ui.frame import export, recent, theme
 from nomos.ui.frame import view as frame
@@ -17,12 +20,12 @@ from nomos.ui.frame.controls import Figures
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.menus import Menus
 from nomos.ui.frame.notes import with_a_place
+from nomos.ui.frame.notice import Notice
 from nomos.ui.frame.outside import about_box, pasted
 
 if TYPE_CHECKING:
     from nomos.ui.frame.guide import GuideWindow
     from nomos.ui.frame.print_dialog import PrintDialog
-    from nomos.ui.window import Window
 
 
 class ExportActions(QObject):
@@ -30,9 +33,21 @@ class ExportActions(QObject):
 
     printing: "PrintDialog | None" = None
 
-    def __init__(self, window: "Window", controller: Controller, settings: QSettings) -> None:
+    def __init__(
+        self,
+        over: QWidget,
+        notice: Notice,
+        view: CentralView,
+        column: Column,
+        go_to: Callable[[Station], None],
+        controller: Controller,
+        settings: QSettings,
+    ) -> None:
+        """over : the window that dialogs stand over."""
         super().__init__()
-        self._window, self._hand, self._settings = window, controller, settings
+        self._over, self._notice, self._view, self._column = over, notice, view, column
+        self._go_to = go_to
+        self._hand, self._settings = controller, settings
         self._menus: Menus | None = None
         self._finding = -1
         self._guide: GuideWindow | None = None
@@ -44,7 +59,7 @@ class ExportActions(QObject):
         self._show_recent()
 
     def _tell(self, sentence: str) -> None:
-        self._window.notice.tell(sentence)
+        self._notice.tell(sentence)
 
     def _remember(self, path: Path) -> None:
         """A project was opened or saved: it is among those of late."""
@@ -56,7 +71,7 @@ class ExportActions(QObject):
         paths = recent.recent_files(self._settings)
         if self._menus is not None:
             self._menus.show_recent(paths, self._hand.files.open)
-        self._window.welcome.show_recent([(path, recent.picture_of(path)) for path in paths])
+        self._view.welcome.show_recent([(path, recent.picture_of(path)) for path in paths])
 
     def keep_picture(self) -> None:
         """Keep a small picture of the project, if its proof is there."""
@@ -78,7 +93,7 @@ class ExportActions(QObject):
         names = dict.fromkeys(pull.block for pull in project.impressions)
         blocks = [(block, project.block(block).name) for block in names]
         files = hand.files
-        dialog = PrintDialog(self._window, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
+        dialog = PrintDialog(self._over, blocks, list(PAPERS_MM), self._settings, files.ask_print_file)
         dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         dialog.paper.setCurrentText(hand.state.page)
         dialog.pages_requested.connect(
@@ -94,7 +109,7 @@ class ExportActions(QObject):
 
     def export_of(self) -> Callable[[Path], None]:
         """What writes the sheet as it is shown now, wherever it is asked to. It raises BadInput."""
-        content = self._window.sheet.content
+        content = self._view.sheet.content
 
         def write(path: Path) -> None:
             if content is not None:
@@ -104,7 +119,7 @@ class ExportActions(QObject):
 
     def copy_figures(self) -> None:
         """Copy the figures and rows in sight, as a spreadsheet takes them."""
-        column = self._window.column
+        column = self._column
         rows = [row for made in column.findChildren(Figures) if made.isVisible() for row in made.rows()]
         rows += [row for made in column.findChildren(ColourRows) if made.isVisible() for row in made.table()]
         board = QApplication.clipboard()
@@ -137,7 +152,7 @@ class ExportActions(QObject):
         self._finding = (self._finding + 1) % len(found)
         finding = found[self._finding]
         if finding.station != self._hand.state.station:
-            self._window.go_to(finding.station)
+            self._go_to(finding.station)
         self._hand.set_state(shown="print", pulls=None)
         place = finding.place_mm
         assert place is not None
@@ -149,10 +164,10 @@ class ExportActions(QObject):
             said=finding.text,
             remedy=finding.remedy,
         )
-        self._window.notice.clear()
+        self._notice.clear()
         self._tell(said)
         # Once the sentence has its room, and the sheet what is left.
-        QTimer.singleShot(0, lambda: self._window.sheet.look_at(*place))
+        QTimer.singleShot(0, lambda: self._view.sheet.look_at(*place))
 
     def guide(self) -> None:
         """What this station is about, in a window beside the work."""
@@ -160,12 +175,12 @@ class ExportActions(QObject):
             # Imported here: most sessions ask for no guide.
             from nomos.ui.frame.guide import GuideWindow
 
-            self._guide = GuideWindow(self._window)
+            self._guide = GuideWindow(self._over)
         project = self._hand.document.project
         self._guide.open_at(self._hand.state.station if project is not None else "start")
 
     def about(self) -> None:
         """Version and licences."""
-        made = about_box(self._window)
+        made = about_box(self._over)
         made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         made.open()

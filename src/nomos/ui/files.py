@@ -42,7 +42,7 @@ class Files(QObject):
     """Another project has been opened; the station to begin at."""
     settled = pyqtSignal(object)
     """The path of a project that was opened or saved."""
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     """A sentence for the user: what failed, or what has been done."""
 
     def __init__(
@@ -56,7 +56,7 @@ class Files(QObject):
         super().__init__()
         self._document, self._runner, self._questions = document, runner, questions
         self._foretold = Foretold(document, keeper)
-        self._foretold.told.connect(self.told)
+        self._foretold.message.connect(self.message)
         self._designer = designer
         designer.may_leave = self._may_leave
         self._lock: FileLock | None = None
@@ -68,11 +68,15 @@ class Files(QObject):
         document.changed.connect(self._let_go)
         # Nothing can be shown without it: it waits for no other work.
         self._reading = Asker(
-            runner, "reading", self.told.emit, said=tr("reading the project"), rank=FIRST, outlives=True
+            runner, "reading", self.message.emit, said=tr("reading the project"), rank=FIRST, outlives=True
         )
-        self._packets = Asker(runner, "packet", self.told.emit, said=tr("writing the packet"), outlives=True)
-        self._exports = Asker(runner, "export", self.told.emit, said=tr("writing the sheet"), outlives=True)
-        self._pages = Asker(runner, "pages", self.told.emit, said=tr("drawing the pages"), outlives=True)
+        self._packets = Asker(
+            runner, "packet", self.message.emit, said=tr("writing the packet"), outlives=True
+        )
+        self._exports = Asker(
+            runner, "export", self.message.emit, said=tr("writing the sheet"), outlives=True
+        )
+        self._pages = Asker(runner, "pages", self.message.emit, said=tr("drawing the pages"), outlives=True)
 
     def open_requested(self) -> None:
         """Ask for a sketch or project and open it."""
@@ -123,7 +127,7 @@ class Files(QObject):
         self.opened.emit("blocks")
         self.settled.emit(path)
         if self._foreign:
-            self.told.emit(self._foreign)
+            self.message.emit(self._foreign)
 
     def _locked(self, path: Path) -> FileLock | Holder | None:
         """The lock of a file, this window's own where it has it; None where none can stand, which is said."""
@@ -176,7 +180,9 @@ class Files(QObject):
     def studio_file(self) -> Path | None:
         """The studio of this machine; None, and that is said, where nothing is kept in it."""
         if self.studio is None or not self.studio.exists():
-            self.told.emit(tr("Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks."))
+            self.message.emit(
+                tr("Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks.")
+            )
             return None
         return self.studio
 
@@ -185,7 +191,7 @@ class Files(QObject):
         path = self._questions.file_to_open()
         if path is None or path.suffix.lower() == SUFFIX:
             return path
-        self.told.emit(tr("{name} is no project; choose a {suffix} file.", name=path.name, suffix=SUFFIX))
+        self.message.emit(tr("{name} is no project; choose a {suffix} file.", name=path.name, suffix=SUFFIX))
         return None
 
     def ask_scan(self) -> Path | None:
@@ -196,7 +202,7 @@ class Files(QObject):
         """Save, asking where if that is not known; whether it is saved now."""
         path = self._document.path
         if path is not None and self._document.read_only:
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "{name} is open in another window: this one is saved under a name of its own.",
                     name=path.name,
@@ -231,7 +237,7 @@ class Files(QObject):
     def _save_to(self, path: Path) -> bool:
         found = self._locked(path)
         if isinstance(found, Holder):
-            self.told.emit(
+            self.message.emit(
                 tr("{name} is open in a window of {held}: choose another name.", name=path.name, held=found)
             )
             return False
@@ -241,14 +247,14 @@ class Files(QObject):
         except BadInput as error:
             if found is not None and found is not self._lock:
                 found.release()
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return False
         self._document.read_only = False
         if found is not self._lock:
             self._let_go()
             self._lock = found
         more = tr(" The second name that its file had still has the earlier version.") if second_name else ""
-        self.told.emit(tr("Saved as {name}.", name=path.name) + more)
+        self.message.emit(tr("Saved as {name}.", name=path.name) + more)
         self.changed.emit()
         self.settled.emit(path)
         return True
@@ -261,7 +267,7 @@ class Files(QObject):
         try:
             saved, assets = load(path)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self._document.assets.update(assets)
         self._document.apply(tr("Go back to what was saved"), lambda _project: saved)
@@ -286,11 +292,11 @@ class Files(QObject):
         """Say where the project is, and what lies beside it."""
         path = self._document.path
         if path is None:
-            self.told.emit(
+            self.message.emit(
                 tr("It has no file yet. What you do is kept every 20 s, and offered after a crash.")
             )
             return
-        self.told.emit(
+        self.message.emit(
             tr(
                 "{resolve}. The copy before the last save is {name}.previous; the log of the bench "
                 "lies beside it.",
@@ -306,7 +312,7 @@ class Files(QObject):
             return
         self._exports.do(
             lambda _progress: write(path),
-            lambda _done: self.told.emit(tr("The sheet is in {path}.", path=path)),
+            lambda _done: self.message.emit(tr("The sheet is in {path}.", path=path)),
         )
 
     def _may_leave(self, asked_at: Project | None) -> bool:
@@ -389,7 +395,7 @@ class Files(QObject):
             lambda progress: write_packet(
                 target, project, assets, ask, inputs=inputs, paper=page, progress=progress
             ),
-            lambda _: self.told.emit(
+            lambda _: self.message.emit(
                 tr(
                     "The packet is in {target}: templates in blocks.pdf, the plan in plan.json.",
                     target=target,

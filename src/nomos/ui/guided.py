@@ -1,7 +1,8 @@
 """A walk of two minutes through the stations on the demo: the real window, to be left at any step."""
 
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from typing import TYPE_CHECKING, Literal
+from typing import Literal
 
 from PyQt6.QtCore import QEvent, QObject, QRect, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
@@ -9,12 +10,11 @@ from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from nomos.base.language import tr
 from nomos.project import Station
+from nomos.ui.column import Column
+from nomos.ui.controller import Controller
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import button, label
 from nomos.ui.frame.state import Shown
-
-if TYPE_CHECKING:
-    from nomos.ui.window import Window
 
 _DEMO = "glasshouse"
 
@@ -114,21 +114,29 @@ STEPS: tuple[Step, ...] = (
 class GuidedWalk(QWidget):
     """The words of a step over the sheet, with a frame around what they are about."""
 
-    def __init__(self, window: "Window") -> None:
+    def __init__(
+        self,
+        over: QWidget,
+        controller: Controller,
+        column: Column,
+        go_to: Callable[[Station], None],
+        parts: Mapping[Where, QWidget],
+    ) -> None:
+        """over : the window. parts : what a step can be about."""
         super().__init__()
-        self._window, self.at = window, -1
-        self._frame = _Frame(window)
+        self._hand, self._answers, self._turn, self._parts, self.at = controller, column, go_to, parts, -1
+        self._frame = _Frame(over)
         self.words, self.place = label(), label(kind="quiet")
         self.next, self.back = button(tr("Next")), button(tr("Back"))
         self.leave = button(tr("Leave the walk"))
-        column = QVBoxLayout(self)
-        column.setContentsMargins(theme.scaled(14), theme.scaled(8), theme.scaled(8), theme.scaled(8))
+        lines = QVBoxLayout(self)
+        lines.setContentsMargins(theme.scaled(14), theme.scaled(8), theme.scaled(8), theme.scaled(8))
         row = QHBoxLayout()
         row.addWidget(self.place, 1)
         for made in (self.back, self.next, self.leave):
             row.addWidget(made)
-        column.addWidget(self.words)
-        column.addLayout(row)
+        lines.addWidget(self.words)
+        lines.addLayout(row)
         self.next.clicked.connect(lambda: self.go_to(self.at + 1))
         self.back.clicked.connect(lambda: self.go_to(self.at - 1))
         self.leave.clicked.connect(self.end)
@@ -136,27 +144,27 @@ class GuidedWalk(QWidget):
 
     def begin(self) -> None:
         """Open the demo, once unsaved work is settled, and take the first step when it is there."""
-        files = self._window.controller.files
+        files = self._hand.files
         files.opened.connect(self._opened)
         self.at = 0
         files.open_demo(_DEMO)
 
     def _opened(self, _station: str) -> None:
-        self._window.controller.files.opened.disconnect(self._opened)
+        self._hand.files.opened.disconnect(self._opened)
         self.go_to(0)
 
     def go_to(self, at: int) -> None:
         """Take a step; after the last one the walk is over."""
-        if not 0 <= at < len(STEPS) or self._window.controller.document.project is None:
+        if not 0 <= at < len(STEPS) or self._hand.document.project is None:
             self.end()
             return
-        self.at, step, window = at, STEPS[at], self._window
-        window.go_to(step.station)
-        station = window.at(step.station)
+        self.at, step = at, STEPS[at]
+        self._turn(step.station)
+        station = self._answers.here(step.station).widget
         if step.part:
             station.turn_to(step.part)
         if step.shown is not None:
-            window.column.look(step.shown)
+            self._answers.look(step.shown)
         self.words.setText(step.words)
         self.place.setText(
             tr("Step {at} of {steps}. Everything can be tried; nothing is kept.", at=at + 1, steps=len(STEPS))
@@ -165,11 +173,7 @@ class GuidedWalk(QWidget):
         self.next.setText(tr("Next") if at + 1 < len(STEPS) else tr("Done"))
         self.show()
         self.next.setFocus(Qt.FocusReason.OtherFocusReason)
-        parts: dict[Where, QWidget] = {
-            "answers": window.column, "ladder": window.ladder_area, "sheet": window.sheet,
-            "buttons": window.buttons,
-        }  # fmt: skip
-        self._frame.around(parts[step.where])
+        self._frame.around(self._parts[step.where])
 
     def end(self) -> None:
         """Leave: the demo stays open."""

@@ -1,8 +1,8 @@
 """What the first print will need is loaded and made while nobody waits for it."""
 
-import gc
 from importlib import import_module
 
+from nomos.base.process import let_stand
 from nomos.base.progress import Progress
 from nomos.ui.column import Column
 from nomos.ui.frame.document import Document
@@ -20,12 +20,11 @@ def preload(column: Column, document: Document, runner: JobRunner) -> None:
     """
     asker = Asker(runner, "ahead", lambda _problem: None, rank=QUIET, outlives=True)
 
-    def let_stand() -> None:
-        # What stands now stands until the end: looking through it for garbage would only take time.
+    def made() -> None:
         if document.project is None:
-            gc.freeze()
+            let_stand()
 
-    column.complete.connect(let_stand)
+    column.complete.connect(made)
     asker.do(_load, lambda _loaded: column.make_all())
 
 

@@ -1,7 +1,6 @@
 """Where the window is put together and opened."""
 
 import contextlib
-import gc
 import os
 import socket
 import sys
@@ -14,6 +13,7 @@ from PyQt6.QtWidgets import QApplication
 from nomos.base.errors import BadInput
 from nomos.base.folders import passing_folders, state_folder
 from nomos.base.language import tr
+from nomos.base.process import let_stand
 from nomos.base.units import show_lengths_in
 from nomos.project.edition.sheets import log_path
 from nomos.ui.desk import Desk, set_up
@@ -53,8 +53,7 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
     theme.dress(application, settings.value("text size", 0, int), settings.value("light or dark", "", str))
     show_lengths_in("in" if settings.value("lengths in", "mm", str) == "in" else "mm")
     desk = set_up(None, settings)
-    # What stands now stands until the end: looking through it for garbage would only take time.
-    gc.freeze()
+    let_stand()
     stack, hand = desk.document.stack, desk.controller
     sys.excepthook = fault_handler(
         state_folder(), desk.window.notice.tell, lambda: (last_edits(stack), hand.state.station)
@@ -66,7 +65,7 @@ def open_window(path: Path | None, *, demo: str | None, walk: Path | None) -> in
         desk.close()
         return status
     keeping = rescue.Rescue(desk.document, rescue.rescue_folder())
-    keeping.told.connect(desk.window.notice.tell)
+    keeping.message.connect(desk.window.notice.tell)
     desk.window.show()
     if passing_folders():
         desk.window.notice.warn(_PASSING.format(", ".join(str(each) for each in passing_folders())))

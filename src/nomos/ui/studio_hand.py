@@ -5,6 +5,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from PyQt6.QtCore import QObject, QSettings, Qt
+from PyQt6.QtWidgets import QWidget
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
@@ -18,10 +19,10 @@ from nomos.project.edition.studio import (
     write_studio,
 )
 from nomos.ui.controller import Controller
+from nomos.ui.frame.notice import Notice
 
 if TYPE_CHECKING:
     from nomos.ui.frame.preferences import Preferences
-    from nomos.ui.window import Window
 
 
 def studio_path(settings: QSettings) -> Path:
@@ -32,9 +33,10 @@ def studio_path(settings: QSettings) -> Path:
 class StudioHand(QObject):
     """Keeps the studio file, and opens the preferences."""
 
-    def __init__(self, window: "Window", controller: Controller, settings: QSettings) -> None:
+    def __init__(self, over: QWidget, notice: Notice, controller: Controller, settings: QSettings) -> None:
         super().__init__()
-        self._window, self._hand, self._settings = window, controller, settings
+        self._over, self._notice = over, notice
+        self._hand, self._settings = controller, settings
         self._path = studio_path(settings)
         self.preferences: Preferences | None = None
         self.anew = False
@@ -55,7 +57,7 @@ class StudioHand(QObject):
         from nomos.formats import PAPERS_MM
         from nomos.ui.frame.preferences import Preferences
 
-        made = Preferences(self._window, self._settings, list(PAPERS_MM), self._hand.state.page)
+        made = Preferences(self._over, self._settings, list(PAPERS_MM), self._hand.state.page)
         made.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         made.page_requested.connect(self._hand.choose_page)
         made.keep_requested.connect(self._keep)
@@ -71,7 +73,7 @@ class StudioHand(QObject):
     def _start_anew(self) -> None:
         if self.preferences is not None:
             self.preferences.accept()
-        self.anew = self._window.close()
+        self.anew = self._over.close()
 
     def _closed(self) -> None:
         self.preferences = None
@@ -94,7 +96,7 @@ class StudioHand(QObject):
         try:
             act()
         except BadInput as error:
-            self._window.notice.tell(str(error))
+            self._notice.tell(str(error))
         self._show()
 
     def _keep(self) -> None:

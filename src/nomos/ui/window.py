@@ -66,8 +66,10 @@ class Window(QMainWindow):
             self.central_view.picture,
         )
         self._place: tuple[float, float] | None = None
-        self.export_actions = ExportActions(self, controller, settings)
-        self.studio = StudioHand(self, controller, settings)
+        self.export_actions = ExportActions(
+            self, self.notice, self.central_view, self.column, self.go_to, controller, settings
+        )
+        self.studio = StudioHand(self, self.notice, controller, settings)
         self.beside, self.grower = Comparer(controller, runner), Grower(controller)
         self._build()
         self._connect()
@@ -87,7 +89,13 @@ class Window(QMainWindow):
         self.ladder_area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.ladder_area.setMinimumWidth(theme.scaled(172))
         self.ladder_area.setStyleSheet(f"QScrollArea {{ background: {theme.tones().ladder}; }}")
-        self.guided = GuidedWalk(self)
+        self.guided = GuidedWalk(
+            self, self.controller, self.column, self.go_to,
+            {
+                "answers": self.column, "ladder": self.ladder_area, "sheet": self.sheet,
+                "buttons": self.buttons,
+            },
+        )  # fmt: skip
         centre = _column(self.guided, self.notice, self.looks, self.central_view, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
@@ -110,7 +118,7 @@ class Window(QMainWindow):
     def _connect(self) -> None:
         hand, files = self.controller, self.controller.files
         hand.shown.connect(self.refresh_soon)
-        hand.told.connect(self.notice.tell)
+        hand.message.connect(self.notice.tell)
         hand.designer.advised.connect(self.notice.advise)
         # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
         hand.document.saved.connect(self.refresh_soon)
@@ -151,7 +159,7 @@ class Window(QMainWindow):
         self.sheet.touched.connect(hand.touch)
         beside, actions = self.beside, self._actions()
         beside.changed.connect(self._show_beside)
-        beside.told.connect(self.notice.tell)
+        beside.message.connect(self.notice.tell)
         keys.bind(self, actions)
         bar = self.menuBar()
         assert bar is not None

@@ -13,7 +13,7 @@ from weakref import WeakValueDictionary
 import msgspec
 import numpy as np
 
-from nomos.base.memory import give_back
+from nomos.base.process import give_back
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.work.request import Request
 

@@ -11,7 +11,7 @@ from nomos.ui.frame.keeper import ProofKeeper
 class Foretold(QObject):
     """Keeps what a file says of its print until there is a proof to compare it with."""
 
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, document: Document, keeper: ProofKeeper) -> None:
         super().__init__()
@@ -37,4 +37,4 @@ class Foretold(QObject):
         said = what_moved(read_predictions(self._opened[1]), proof)
         self._opened = None
         if said:
-            self.told.emit(said)
+            self.message.emit(said)

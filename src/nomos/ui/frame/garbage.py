@@ -1,10 +1,8 @@
 """Python's garbage is collected on the window's thread alone, and what it leaves goes back to the machine."""
 
-import gc
-
 from PyQt6.QtCore import QObject, QTimer
 
-from nomos.base.memory import give_back
+from nomos.base.process import collect, collect_as_usual, leave_garbage
 
 _EVERY_MS = 1_000
 # Cycles that have outlived two collections are gone through once in so many.
@@ -20,7 +18,7 @@ class Collector(QObject):
 
     def __init__(self) -> None:
         super().__init__()
-        gc.disable()
+        leave_garbage()
         self._times = 0
         self._timer = QTimer(self)
         self._timer.setInterval(_EVERY_MS)
@@ -31,11 +29,9 @@ class Collector(QObject):
         """Collect the young, and every now and then, or if it is asked for, all."""
         self._times += 1
         whole = whole or self._times % _ALL_EVERY == 0
-        gc.collect(2 if whole else 1)
-        if whole:
-            give_back()
+        collect(whole=whole)
 
     def close(self) -> None:
         """Leave it to Python again."""
         self._timer.stop()
-        gc.enable()
+        collect_as_usual()

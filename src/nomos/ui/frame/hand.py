@@ -14,7 +14,7 @@ class Hand(QObject):
 
     changed = pyqtSignal()
     """Something that is shown has changed."""
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     """A sentence for the user."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
@@ -23,7 +23,7 @@ class Hand(QObject):
         self._runner, self._keeper, self._questions = runner, keeper, questions
 
     def _failed(self, problem: str) -> None:
-        self.told.emit(problem)
+        self.message.emit(problem)
         self.changed.emit()
 
 

@@ -1,9 +1,6 @@
 """Long work off the window's thread: who asks anew is answered anew, and nothing stale arrives."""
 
-import contextlib
 import logging
-import os
-import sys
 import threading
 import time
 from collections.abc import Callable
@@ -16,7 +13,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
-from nomos.base.memory import keep_little
+from nomos.base.process import keep_little, step_back, turn_soon
 from nomos.base.progress import Cancelled, Progress
 from nomos.work import Answers, Request
 
@@ -26,8 +23,6 @@ Done = Callable[[A], None]
 # What nothing can be shown without, what a hand waits for, and what nobody waits for.
 FIRST, ASKED, QUIET = range(3)
 _WORKERS = 2
-_TURN_S = 0.0001
-_NICE = 5
 # More often than this nobody sees how far work is, and each word takes a turn of the window's thread.
 _TELL_S = 0.03
 # A window that is closed is gone within a second, whatever is being worked on.
@@ -163,8 +158,7 @@ class JobRunner(QObject):
         self._something = threading.Condition()
         self._closed = False
         self._held, self._urgent = False, 0
-        # While work goes on the window's thread gets its turn after this, not after Python's usual 5 ms.
-        sys.setswitchinterval(_TURN_S)
+        turn_soon()
         keep_little()
         # One hand is kept free for what nothing can be shown without.
         self._threads = [
@@ -222,9 +216,7 @@ class JobRunner(QObject):
 
     def _serve(self, rank: int) -> None:
         """Do jobs of this rank or before until the runner is closed."""
-        # On Linux each thread has its own (setpriority(2)): beside the window's thread this one steps back.
-        with contextlib.suppress(OSError):
-            os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), _NICE)
+        step_back()
         while (job := self._next(rank)) is not None:
             self._work(job)
             with self._something:

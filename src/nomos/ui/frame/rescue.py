@@ -42,7 +42,7 @@ class Rescue(QObject):
     between the hand and its copy.
     """
 
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, document: Document, folder: Path) -> None:
         super().__init__()
@@ -105,7 +105,7 @@ class Rescue(QObject):
         self._kept = None
         if not self._failed:
             self._failed = True
-            self.told.emit(tr("Unsaved work cannot be kept beside ({error}). Save it soon.", error=error))
+            self.message.emit(tr("Unsaved work cannot be kept beside ({error}). Save it soon.", error=error))
 
     def drop(self) -> None:
         """Forget what was kept."""

@@ -108,7 +108,7 @@ class Drawn(Generic[A]):
 
     def __init__(self, hand: "Controller", name: str) -> None:
         self._hand, self._runner = hand, hand.keeper.runner
-        self._drawing = Asker(self._runner, name, hand.told.emit, said=tr("drawing"), rank=FIRST)
+        self._drawing = Asker(self._runner, name, hand.message.emit, said=tr("drawing"), rank=FIRST)
         self._drawn_of: tuple[object, ...] = ()
         self._asked_of: tuple[object, ...] = ()
         self._print: object = None

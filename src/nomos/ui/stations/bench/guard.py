@@ -13,7 +13,7 @@ from nomos.ui.stations.bench.logbook import LogBook
 class PrintedGuard(QObject):
     """Asks once about each contradiction; the log itself keeps what was printed whatever is planned."""
 
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     refused = pyqtSignal()
     """An edit was not made: what is shown must go back."""
 
@@ -59,4 +59,4 @@ class PrintedGuard(QObject):
             return
         new = [said for said in contradictions(before, after, state) if said not in self._accepted]
         if new:
-            self.told.emit(" ".join([*new, tr("The log keeps what was printed; redo goes back.")]))
+            self.message.emit(" ".join([*new, tr("The log keeps what was printed; redo goes back.")]))

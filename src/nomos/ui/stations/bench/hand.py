@@ -49,7 +49,7 @@ class Bencher(QObject):
     """What hands do at the bench; `book` keeps the log of it."""
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     scan_requested = pyqtSignal()
     """The guided run scans the sheet on the simulated scanner."""
 
@@ -63,10 +63,10 @@ class Bencher(QObject):
         super().__init__()
         self._document, self._keeper = document, keeper
         self.book = LogBook(document, now)
-        self.book.told.connect(self.told)
+        self.book.message.connect(self.message)
         self.book.changed.connect(self.changed)
         self.proofs = ProofBook(document, runner, keeper, self.book)
-        self.proofs.told.connect(self.told)
+        self.proofs.message.connect(self.message)
         self.proofs.changed.connect(self.changed)
         self.asking_reason = self.asking_cut = False
         self.guide: int | None = None
@@ -161,7 +161,7 @@ class Bencher(QObject):
         try:
             made = note_event(kind, text)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self.book.write(lambda _project, state, at: (noted(made, state, at),))
 
@@ -230,7 +230,7 @@ class Bencher(QObject):
         """Write the numbers on the sheets."""
         record = self.record()
         if record is None or not record.numbers.given:
-            self.told.emit(tr("No sheet has come through every layer yet."))
+            self.message.emit(tr("No sheet has come through every layer yet."))
             return
         numbers = (*record.numbers.given, *((sheet, "cancelled") for sheet in record.numbers.cancelled))
         self.book.write(
@@ -279,7 +279,7 @@ class Bencher(QObject):
         """Leave practice: what was practised is thrown away."""
         self.guide = None
         self.book.end_practice()
-        self.told.emit(tr("Practice is over and thrown away; the record of the edition is as it was."))
+        self.message.emit(tr("Practice is over and thrown away; the record of the edition is as it was."))
 
     def _layer(self) -> int:
         state = self.state()

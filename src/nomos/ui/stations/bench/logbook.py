@@ -50,7 +50,7 @@ class LogBook(QObject):
     """
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     _batch_done = pyqtSignal()
     patience_s = 0.03
     """So long a hand waits for the disk; a quick one has the events by then."""
@@ -139,7 +139,7 @@ class LogBook(QObject):
             self._read(path)
         except BadInput as error:
             self._events = []
-            self.told.emit(str(error))
+            self.message.emit(str(error))
         return self._events
 
     def take(self, read: ReadAhead | None) -> None:
@@ -158,7 +158,7 @@ class LogBook(QObject):
         if self._size == 0:
             self._foreign = project is not None and is_of_another(project, found.events)
             if self._foreign:
-                self.told.emit(
+                self.message.emit(
                     tr(
                         "{name} is the record of another print. With the first pull here it is put aside, "
                         "and a new one begins.",
@@ -175,7 +175,7 @@ class LogBook(QObject):
         """Say what in a log makes no sense, and what is in doubt."""
         if found.aside:
             what = tr("line makes") if found.aside == 1 else tr("lines make")
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "{aside} {what} no sense in {name}; set aside, and kept there.",
                     aside=found.aside,
@@ -184,7 +184,7 @@ class LogBook(QObject):
                 )
             )
         if found.doubtful:
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "The disk or the current failed as the last line of {name} was written: compare the last "
                     "sheet with the stack.",
@@ -219,7 +219,7 @@ class LogBook(QObject):
         """
         self._settle()
         if self._document.read_only and not self.practising:
-            self.told.emit(tr("This print is open in another window: write it down there."))
+            self.message.emit(tr("This print is open in another window: write it down there."))
             return False
         counts = self._submit(said)
         # Twice, as another hand may have been first.
@@ -236,17 +236,17 @@ class LogBook(QObject):
         try:
             if self._foreign:
                 aside = self._put_aside(self.path)
-                self.told.emit(tr("The record of another print was put aside as {name}.", name=aside.name))
+                self.message.emit(tr("The record of another print was put aside as {name}.", name=aside.name))
                 state = self.state()
                 assert state is not None
             whole = written(project, self._events, state, said(project, state, now_text(self._now())))
             if self._document.path is None or self._kept_in is not None:
                 self.path.parent.mkdir(parents=True, exist_ok=True)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return False
         except OSError as error:
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "The log cannot be written in {parent} ({what}).", parent=self.path.parent,
                     what=error.strerror or error,
@@ -258,7 +258,7 @@ class LogBook(QObject):
         if known is not None and stamp_of(self.path) is None and not self._waiting:
             # The file has been taken away: what was there is written down again.
             known, to_write = None, (*self._events, *whole)
-            self.told.emit(
+            self.message.emit(
                 tr("{name} was gone and has been written again from what was known.", name=self.path.name)
             )
         self._count(whole)
@@ -298,7 +298,7 @@ class LogBook(QObject):
         known = isinstance(error, BadInput)
         reason = error if known else tr("The log could not be written ({error}).", error=error)
         more = tr(" {lost} things are not in it.", lost=len(lost)) if len(lost) > 1 else ""
-        self.told.emit(f"{reason}{more}")
+        self.message.emit(f"{reason}{more}")
         return False
 
     # Moving it
@@ -322,9 +322,9 @@ class LogBook(QObject):
                 # A log that is there tells other windows that the one they know has been put aside.
                 path.touch()
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
-        self.told.emit(tr("A new edition begins; the record so far is kept as {name}.", name=aside.name))
+        self.message.emit(tr("A new edition begins; the record so far is kept as {name}.", name=aside.name))
         self.changed.emit()
 
     def carry(self, old: Path) -> None:
@@ -341,10 +341,12 @@ class LogBook(QObject):
             if proofs_of(old).exists():
                 shutil.copytree(proofs_of(old), self.folder, dirs_exist_ok=True)
         except (OSError, BadInput) as error:
-            self.told.emit(tr("The record in {old} could not be taken along ({what}).", old=old, what=error))
+            self.message.emit(
+                tr("The record in {old} could not be taken along ({what}).", old=old, what=error)
+            )
             return
         self.forget()
-        self.told.emit(tr("The record of the bench was taken along from {old}.", old=old))
+        self.message.emit(tr("The record of the bench was taken along from {old}.", old=old))
         self.changed.emit()
 
     def begin_practice(self) -> None:
@@ -388,7 +390,7 @@ class LogBook(QObject):
             if not isinstance(before, Path):
                 throw_away(old)
         except (OSError, BadInput) as error:
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "The record stays in {old} and could not be copied beside {name} ({what}).",
                     old=old,

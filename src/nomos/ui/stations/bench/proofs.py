@@ -46,13 +46,13 @@ class ProofBook(QObject):
     """Keeps pictures of proofs and compares them."""
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper, book: LogBook) -> None:
         super().__init__()
         self._document, self._runner, self._keeper, self._book = document, runner, keeper, book
-        self._pictures = Asker(runner, "pictures", self.told.emit, said=tr("reading a proof"))
-        self._compare = Asker(runner, "compare", self.told.emit, said=tr("laying proofs side by side"))
+        self._pictures = Asker(runner, "pictures", self.message.emit, said=tr("reading a proof"))
+        self._compare = Asker(runner, "compare", self.message.emit, said=tr("laying proofs side by side"))
         self.compared: Compared | None = None
         document.changed.connect(self._project_changed)
 

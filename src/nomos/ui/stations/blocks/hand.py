@@ -24,9 +24,9 @@ class Hands(Hand):
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
         super().__init__(editor, runner, keeper, questions)
-        self._simplify = Asker(runner, "simplify", self.told.emit, said=tr("simplifying a block"))
-        self._files = Asker(runner, "blocks", self.told.emit, said=tr("writing the blocks"), outlives=True)
-        self._reading = Asker(runner, tr("blocks in"), self.told.emit, said=tr("reading the blocks"))
+        self._simplify = Asker(runner, "simplify", self.message.emit, said=tr("simplifying a block"))
+        self._files = Asker(runner, "blocks", self.message.emit, said=tr("writing the blocks"), outlives=True)
+        self._reading = Asker(runner, tr("blocks in"), self.message.emit, said=tr("reading the blocks"))
 
     def _at_hand(self) -> tuple[Project, Proof, str] | None:
         """Project, its proof and the chosen impression, once all three are there."""
@@ -34,7 +34,7 @@ class Hands(Hand):
         if project is None or proof is None or proof.project is not project:
             return None
         if self._editor.state.pull is None:
-            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
+            self.message.emit(tr("Choose a block first, on the ladder or in the list."))
             return None
         return project, proof, self._editor.state.pull
 
@@ -71,13 +71,15 @@ class Hands(Hand):
         def take(simpler: Simpler) -> None:
             saved = simpler.outline_before_mm - simpler.outline_after_mm
             if self._document.project is not project:
-                self.told.emit(dropped(tr("Simplify a block")))
+                self.message.emit(dropped(tr("Simplify a block")))
                 return
             if saved < 1:
-                self.told.emit(tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name))
+                self.message.emit(
+                    tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name)
+                )
                 return
             self._take(tr("Simplify a block"), {block.id: simpler.mask})
-            self.told.emit(
+            self.message.emit(
                 tr(
                     "{name}: {saved} less to cut, {outline_after_mm} are left; it prints "
                     "{area_change_mm2} mm² more, unseen.",
@@ -113,7 +115,7 @@ class Hands(Hand):
             if self._document.project is project:
                 self._take(tr("Bring blocks in"), masks)
             else:
-                self.told.emit(dropped(tr("Bring blocks in")))
+                self.message.emit(dropped(tr("Bring blocks in")))
 
         self._reading.do(work, take)
 
@@ -137,6 +139,6 @@ class Hands(Hand):
 
         def say(names: tuple[str, ...]) -> None:
             what = names[0] if len(names) == 1 else tr("{names} files", names=len(names))
-            self.told.emit(tr("The blocks are in {folder}: {what}.", folder=folder, what=what))
+            self.message.emit(tr("The blocks are in {folder}: {what}.", folder=folder, what=what))
 
         self._files.do(work, say)

@@ -45,7 +45,7 @@ class Inker(Hand):
         try:
             self._draw(stroke_outlines(touch))
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
 
     def point_at(self, x_mm: float, y_mm: float, *, touching: bool = False) -> None:
         """A click on a field of the design, or on all that touches it on the block."""
@@ -65,12 +65,12 @@ class Inker(Hand):
         try:
             self._draw(standing_outlines(project, mask, blocks.px_per_mm, x, y))
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
 
     def _draw(self, drawn: tuple[Outline, ...]) -> None:
         pull, zone = self._editor.state.pull, self._editor.state.zone
         if pull is None:
-            self.told.emit(tr("Choose a block first, on the ladder or in the list."))
+            self.message.emit(tr("Choose a block first, on the ladder or in the list."))
             return
         if self.what == "further":
             self._editor.apply(tr("Draw a zone"), lambda p: drawn_further(p, pull, zone, drawn))

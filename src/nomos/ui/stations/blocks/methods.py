@@ -27,7 +27,7 @@ class Methods(Hand):
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
         super().__init__(editor, runner, keeper, questions)
-        self._slow = Asker(runner, "ways", self.told.emit, said=tr("working it out anew"))
+        self._slow = Asker(runner, "ways", self.message.emit, said=tr("working it out anew"))
         self._grade: tuple[int, Grade] | None = None
 
     def slowly(self, text: str, change: Slow) -> None:
@@ -40,7 +40,7 @@ class Methods(Hand):
             if self._document.project is project:
                 self._editor.apply(text, lambda _project: after)
             else:
-                self.told.emit(dropped(text))
+                self.message.emit(dropped(text))
 
         self._slow.do(lambda progress: change(project, progress), take)
 
@@ -87,7 +87,7 @@ class Methods(Hand):
         """Part the chosen colour into tint and shade by the light."""
         proof, colour = self._keeper.proof, self._editor.state.colour
         if proof is None or colour is None:
-            self.told.emit(tr("Click a field of the colour first that is to have tints and shades."))
+            self.message.emit(tr("Click a field of the colour first that is to have tints and shades."))
             return
 
         def change(project: Project, _progress: Progress) -> Project:

@@ -18,12 +18,12 @@ class Planner(QObject):
     """Looks for plans, and forgets them when the design they were for is no longer there."""
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, document: Document, runner: JobRunner, keeper: ProofKeeper) -> None:
         super().__init__()
         self._document, self._keeper = document, keeper
-        self._search = Asker(runner, "plans", self.told.emit, said=tr("looking for plans"))
+        self._search = Asker(runner, "plans", self.message.emit, said=tr("looking for plans"))
         self.wanted = Wanted()
         self.request: Plans | None = None
         self.found: Found | None = None
@@ -54,7 +54,7 @@ class Planner(QObject):
         try:
             shelf = read_inks(path)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self.ask(replace(self.wanted, source=source, shelf=shelf))
 

@@ -127,7 +127,7 @@ class Crafter(Hand):
             lambda progress: write_cutting(
                 folder, project, assets, ask, marked, paper=page, progress=progress
             ),
-            lambda _: self.told.emit(tr("carving.pdf and transfer.pdf are in {folder}.", folder=folder)),
+            lambda _: self.message.emit(tr("carving.pdf and transfer.pdf are in {folder}.", folder=folder)),
         )
 
     def write_record(self, record: Record | None) -> None:
@@ -146,4 +146,4 @@ class Crafter(Hand):
         except BadInput as error:
             self._failed(str(error))
             return
-        self.told.emit(tr("The statement and the tables are in {folder}.", folder=folder))
+        self.message.emit(tr("The statement and the tables are in {folder}.", folder=folder))

@@ -35,7 +35,7 @@ class CarvePresenter(StationPresenter[CarveStation]):
         made.saw_requested.connect(crafter.cut_boards)
         made.compare_requested.connect(self._compare_plans)
         made.took_requested.connect(self._log_cutting)
-        made.told.connect(hand.told)
+        made.message.connect(hand.message)
         return made
 
     def show(self, project: Project, proof: Proof | None) -> None:  # noqa: ARG002 - maps need no proof
@@ -81,7 +81,7 @@ class CarvePresenter(StationPresenter[CarveStation]):
         hand, project = self.hand, self.hand.document.project
         found, request = hand.planner.found, hand.planner.request
         if project is None or found is None or request is None or not found.plans:
-            hand.told.emit(tr("Look for plans with fewer blocks first, at Blocks."))
+            hand.message.emit(tr("Look for plans with fewer blocks first, at Blocks."))
             return
         plans = []
         for row in found.plans:

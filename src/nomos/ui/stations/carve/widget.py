@@ -95,7 +95,7 @@ class CarveStation(Answers):
     """What the chosen block is made of; None is what all are."""
     write_requested = pyqtSignal()
     saw_requested = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     compare_requested = pyqtSignal()
     took_requested = pyqtSignal(float)
     """Hours the chosen block took."""
@@ -204,7 +204,7 @@ class CarveStation(Answers):
         try:
             self.tools_requested.emit(read_tools(text))
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
 
     def _add(self) -> None:
         width, height, count, cost = (

@@ -14,6 +14,7 @@ from nomos.design import Correction, Cut, Labels, find_cut
 from nomos.design.cut import WHOLE, Corners, Found, checked_cut, through, to_print
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
+from nomos.ui.frame.hand import dropped
 from nomos.ui.stations.design.opening_hand import FOUND, NOT_SURE, OpeningHand
 from nomos.work.open import (
     size_of_drawing,
@@ -77,6 +78,8 @@ class Designer(OpeningHand):
                     cut=found.cut,
                     size_mm=size or self._size_of(found.cut, project.source),
                 )
+            else:
+                self.message.emit(dropped(tr("Find the sheet")))
             self.changed.emit()
 
         self._sheet.do(work, take)
@@ -156,7 +159,9 @@ class Designer(OpeningHand):
                 self.advised.emit(NOT_SURE)
                 return
             size = size_of_drawing(replace(found, cut=cut), pixels, paper)
-            if size is not None and self._document.project is project:
+            if self._document.project is not project:
+                self.message.emit(dropped(tr("Size")))
+            elif size is not None:
                 self._with_source(tr("Size"), size_mm=size)
 
         self._sheet.do(work, take)

@@ -46,7 +46,7 @@ class OpeningHand(QObject):
     """The sketch has been read, or looked at anew."""
     opened = pyqtSignal(str)
     """A sketch has become a project; the station to begin at."""
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
     advised = pyqtSignal(str)
     """What was read in the sketch, and what to look after here; of no use at another station."""
 
@@ -116,7 +116,7 @@ class OpeningHand(QObject):
         try:
             return self.studio(project)
         except BadInput as error:
-            self.told.emit(tr("The studio is left out: {error}", error=error))
+            self.message.emit(tr("The studio is left out: {error}", error=error))
             return project
 
     def _show_first(self, first: FirstLook) -> None:
@@ -253,7 +253,7 @@ class OpeningHand(QObject):
 
     def _refused(self, problem: str) -> None:
         self.first = None
-        self.told.emit(problem)
+        self.message.emit(problem)
         self.changed.emit()
 
 

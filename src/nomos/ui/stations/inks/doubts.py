@@ -14,12 +14,12 @@ class Doubts(QObject):
     """Has the newest question answered."""
 
     changed = pyqtSignal()
-    told = pyqtSignal(str)
+    message = pyqtSignal(str)
 
     def __init__(self, runner: JobRunner) -> None:
         super().__init__()
         self._runner = runner
-        self._judge = Asker(runner, "sure", self.told.emit, rank=QUIET)
+        self._judge = Asker(runner, "sure", self.message.emit, rank=QUIET)
 
     def of(self, project: Project, overlaps: Sequence[frozenset[int]] = ()) -> Judged | None:
         """How sure the colours are, and some overlaps; None until that has been worked out."""

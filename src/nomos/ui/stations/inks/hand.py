@@ -99,7 +99,7 @@ class InkRoom(MixingHand):
             progress.report(0.2, tr("drawing the card"))
             return write_card(folder / "drawdown-card.pdf")
 
-        self._files.do(work, lambda path: self.told.emit(tr("The card is in {path}.", path=path)))
+        self._files.do(work, lambda path: self.message.emit(tr("The card is in {path}.", path=path)))
 
     def weigh_film(self, before_g: float, after_g: float, pulls: int) -> None:
         """Work out what a solid film holds from weights before and after some pulls of the chosen one."""
@@ -111,7 +111,9 @@ class InkRoom(MixingHand):
         try:
             film = film_from_weights(before_g, after_g, area, pulls)
         except ValueError:
-            self.told.emit(tr("Weigh ink, slab and roller together: less must be there after than before."))
+            self.message.emit(
+                tr("Weigh ink, slab and roller together: less must be there after than before.")
+            )
             return
         self._editor.apply(tr("Film by weight"), lambda p: with_workshop(p, film_g_m2=round(film, 2)))
 
@@ -135,7 +137,7 @@ class InkRoom(MixingHand):
             else ""
         )
         self._files.do(
-            work, lambda path: self.told.emit(tr("The chart{which} is in {path}.", which=which, path=path))
+            work, lambda path: self.message.emit(tr("The chart{which} is in {path}.", which=which, path=path))
         )
 
     def read_chart(self) -> None:
@@ -193,9 +195,9 @@ class InkRoom(MixingHand):
         try:
             write_shelf(folder / "shelf.json", project.inks)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
-        self.told.emit(tr("The inks are kept in {folder}.", folder=folder / "shelf.json"))
+        self.message.emit(tr("The inks are kept in {folder}.", folder=folder / "shelf.json"))
 
     def learn(self) -> None:
         """Compare a scan of a proof, asked for, with what is predicted, and explain the difference."""
@@ -212,7 +214,7 @@ class InkRoom(MixingHand):
         try:
             request = learn_of(project, cut, read_bytes(path), path.name)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self._proofs.ask(request, take)
 

@@ -46,11 +46,13 @@ class MixingHand(Hand):
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
         super().__init__(editor, runner, keeper, questions)
-        self._recipes = Asker(runner, "mix", self.told.emit, said=tr("finding recipes"))
-        self._readings = Asker(runner, "readings", self.told.emit, said=tr("fitting the ink"))
-        self._charts = Asker(runner, "chart", self.told.emit, said=tr("reading the chart"))
-        self._proofs = Asker(runner, "learn", self.told.emit, said=tr("reading the proof"))
-        self._files = Asker(runner, tr("ink files"), self.told.emit, said=tr("writing a file"), outlives=True)
+        self._recipes = Asker(runner, "mix", self.message.emit, said=tr("finding recipes"))
+        self._readings = Asker(runner, "readings", self.message.emit, said=tr("fitting the ink"))
+        self._charts = Asker(runner, "chart", self.message.emit, said=tr("reading the chart"))
+        self._proofs = Asker(runner, "learn", self.message.emit, said=tr("reading the proof"))
+        self._files = Asker(
+            runner, tr("ink files"), self.message.emit, said=tr("writing a file"), outlives=True
+        )
         self.shelf_name = DEMO_SHELF
         self._shelf: tuple[Ink, ...] = ()
         self.most_inks = 3
@@ -61,7 +63,7 @@ class MixingHand(Hand):
         self.learned: ChartLearned | None = None
         self.doubts = Doubts(runner)
         self.doubts.changed.connect(self.changed)
-        self.doubts.told.connect(self.told)
+        self.doubts.message.connect(self.message)
         editor.document.changed.connect(self._project_changed)
 
     def _project_changed(self, before: Project | None, after: Project | None) -> None:
@@ -80,7 +82,7 @@ class MixingHand(Hand):
         if project is None:
             return None
         if pull is None or self._editor.state.paper_chosen:
-            self.told.emit(tr("Choose an ink first, in the list."))
+            self.message.emit(tr("Choose an ink first, in the list."))
             return None
         return project, pull, min(self._editor.state.zone, len(project.impression(pull).zones) - 1)
 
@@ -106,7 +108,7 @@ class MixingHand(Hand):
         try:
             self._shelf = tuple(each.ink for each in read_inks(path))
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self.shelf_name, self.mixed = path.name, None
         self.changed.emit()
@@ -165,13 +167,13 @@ class MixingHand(Hand):
         """Say what to add to a batch of the recipe in hand that came out otherwise."""
         made = self.mixed
         if made is None or not made.recipes:
-            self.told.emit(tr("Find a recipe first."))
+            self.message.emit(tr("Find a recipe first."))
             return
         recipe = made.recipes[made.chosen][1]
         try:
             found = correct(recipe, made.tubs.all, batch_g, came_out, made.target, made.under)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self.mixed = replace(made, correction=found)
         self.changed.emit()
@@ -218,7 +220,7 @@ class MixingHand(Hand):
         def take(result: tuple[Lab, Optics, str]) -> None:
             lab, optics, said = result
             self._editor.apply(tr("Teach an ink"), lambda p: with_optics(p, ink.id, lab, optics))
-            self.told.emit(said)
+            self.message.emit(said)
 
         self._readings.do(work, take)
 
@@ -238,7 +240,7 @@ class MixingHand(Hand):
         try:
             share = share_taken(preucil(both, first, second), ground_of(project), *films)
         except ValueError as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         self._editor.apply(tr("Wet or dry"), lambda p: with_pull(p, pull, wet=True, trapping=round(share, 3)))
 

@@ -39,10 +39,10 @@ class Orderer(Hand):
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:
         super().__init__(editor, runner, keeper, questions)
-        self._search = Asker(runner, "orders", self.told.emit, said=tr("looking for orders"))
-        self._days = Asker(runner, "days", self.told.emit, said=tr("planning the days"))
-        self._file = Asker(runner, "calendar", self.told.emit, said=tr("writing a file"), outlives=True)
-        self._count = Asker(runner, "day count", self.told.emit)
+        self._search = Asker(runner, "orders", self.message.emit, said=tr("looking for orders"))
+        self._days = Asker(runner, "days", self.message.emit, said=tr("planning the days"))
+        self._file = Asker(runner, "calendar", self.message.emit, said=tr("writing a file"), outlives=True)
+        self._count = Asker(runner, "day count", self.message.emit)
         self._known: tuple[int | None, Planned | None] = (None, None)
         self.wanted = Wanted()
         self.rollers = 1
@@ -67,7 +67,7 @@ class Orderer(Hand):
         """Pin the chosen impression to the place it has, or let it go."""
         project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
-            self.told.emit(tr("Choose a rung of the ladder first."))
+            self.message.emit(tr("Choose a rung of the ladder first."))
             return
         pins = dict(self.wanted.pins)
         if pull in pins:
@@ -173,4 +173,4 @@ class Orderer(Hand):
             write_output(path, calendar_ics(planned.calendar, title))
             return tr("The days are in {path}.", path=path)
 
-        self._file.do(work, self.told.emit)
+        self._file.do(work, self.message.emit)

@@ -187,12 +187,12 @@ class Registrar(Hand):
 
         project, pull = self._document.project, self._editor.state.pull
         if project is None or pull is None:
-            self.told.emit(tr("Choose a block first."))
+            self.message.emit(tr("Choose a block first."))
             return
         try:
             fit = read_by_eye(project, pull, read_mm)
         except BadInput as error:
-            self.told.emit(str(error))
+            self.message.emit(str(error))
             return
         reading = reading_by_eye(project, pull, fit, self.sheet)
         self._editor.apply(tr("Read a proof"), lambda p: with_reading(p, reading))
@@ -229,7 +229,7 @@ class Registrar(Hand):
         self.changed.emit()
         missing = [each.problem for each in found.pulls if each.problem]
         if missing:
-            self.told.emit(missing[0])
+            self.message.emit(missing[0])
 
     def keep_scan(self) -> None:
         """Keep what the scan showed of every pull."""
@@ -258,7 +258,7 @@ class Registrar(Hand):
             return
         kept = next((each for each in reversed(project.readings) if each.pull == pull), None)
         if kept is None:
-            self.told.emit(tr("This block has not been read yet."))
+            self.message.emit(tr("This block has not been read yet."))
             return
         motion = motion_kept(project, kept)
         offset = Misregister(

@@ -10,7 +10,7 @@ _MB = 1 << 20
 _PROGRAM = """
 import sys
 import numpy as np
-from nomos.base.memory import keep_little
+from nomos.base.process import keep_little
 
 def resident():
     return int(open("/proc/self/statm").read().split()[1]) * 4096
