@@ -192,7 +192,7 @@ def large_print(folder: Path) -> Path:
     size = (267.5, 386.1)
     flat = FlatDesign(labels, tuple(FlatColour(lab, 0.0, 0.0) for lab in labs), 0.0, size)
     project = with_flat_design(
-        new_project("Beds and panes", size, paper_lab=labs[0]), flat, digest(png), asked=12,
+        new_project("Beds and panes", size, paper_lab=labs[0]), flat, digest(png), requested_colours=12,
         smallest_feature_mm=0.8, names=[f"Bed {n}" for n in range(12)],
     )  # fmt: skip
     path = folder / "beds.nomos"

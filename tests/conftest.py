@@ -156,7 +156,8 @@ def drawn() -> Drawn:
         flat = FlatDesign(labels.astype(np.uint8), colours, 0.0, size)
         project = with_flat_design(
             new_project("Made for a test", size, paper_lab=(96.0, 0.0, 3.0)), flat, digest(png),
-            asked=len(labs), smallest_feature_mm=0.8, names=[f"Colour {n}" for n in range(len(labs))],
+            requested_colours=len(labs), smallest_feature_mm=0.8,
+            names=[f"Colour {n}" for n in range(len(labs))],
         )  # fmt: skip
         return project, {digest(png): png}
 

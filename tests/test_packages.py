@@ -1,5 +1,6 @@
-"""The rooms of the house: who may import whom, checked by planting a violation."""
+"""The packages of the house: who may import whom, checked by planting a violation."""
 
+import ast
 import re
 import shutil
 import subprocess
@@ -8,6 +9,11 @@ from pathlib import Path
 
 import pytest
 
+from nomos.carving import MATERIALS
+from nomos.colour.vehicles import VEHICLES
+from nomos.edition.inking_tools import INKING_TOOLS
+from nomos.edition.pressings import PRESSINGS
+from nomos.project.blocks.methods import METHODS
 from nomos.registration import SYSTEMS
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.frame.view import STATION_NAMES
@@ -80,11 +86,20 @@ def test_every_station_and_system_is_in_its_table() -> None:
 
 def test_no_name_of_a_variant_is_compared_outside_its_record() -> None:
     """A further system, or vehicle, would be forgotten there: its record is asked."""
-    names = "|".join(SYSTEMS)
-    compares = re.compile(
-        rf"""(system|vehicle) (==|!=|in|not in) [("'](?!auto)|vehicle\.startswith|(==|!=) "({names})\""""
+    kinds = (
+        SYSTEMS,
+        VEHICLES,
+        METHODS,
+        MATERIALS,
+        set(INKING_TOOLS) - {"brush"},
+        set(PRESSINGS) - {"press", "hand"},
     )
-    apart = ("registration/", "colour/vehicles.py", "words/", "ui/frame/tips.py")
+    names = "|".join(name for kind in kinds for name in kind)
+    compares = re.compile(
+        rf"""(system|vehicle|method|material) (==|!=|in|not in) [("'](?!auto)|vehicle\.startswith"""
+        rf"""|(==|!=) "({names})\""""
+    )
+    apart = ("registration/", "colour/vehicles.py", "words/")
     found = [
         f"{path.name}: {line.strip()}"
         for path in (ROOT / "src/nomos").rglob("*.py")
@@ -111,3 +126,57 @@ def test_the_exceptions_to_the_linter_say_why() -> None:
         if f"# {mark}" in line
     ]
     assert not [place for place, rest in marked if len(rest.partition(" ")[2]) < 8]
+
+
+NUMERIC = ("colour", "design", "separation", "proof", "registration", "carving", "order")
+
+
+def _public(package: str) -> list[tuple[str, ast.FunctionDef]]:
+    """Functions of a package's modules that anyone may call."""
+    return [
+        (path.stem, node)
+        for path in sorted((ROOT / "src/nomos" / package).rglob("*.py"))
+        for node in ast.parse(path.read_text("utf-8")).body
+        if isinstance(node, ast.FunctionDef) and not node.name.startswith("_")
+    ]
+
+
+def test_four_of_five_numeric_functions_say_shapes_units_and_errors() -> None:
+    """In numpydoc's sections; and a parameter that is described is one the function has."""
+    functions = [each for package in NUMERIC for each in _public(package)]
+    said = 0
+    for module, node in functions:
+        doc = ast.get_docstring(node) or ""
+        said += any(
+            f"{section}\n{'-' * len(section)}" in doc for section in ("Parameters", "Returns", "Raises")
+        )
+        _, heading, rest = doc.partition("Parameters\n----------\n")
+        body = re.split(r"\n\n\w+\n-+\n", rest)[0] if heading else ""
+        named = {name.strip() for line in body.split("\n") if re.match(r"[\w, *]+ : ", line)
+                 for name in line.split(" : ")[0].split(",")}  # fmt: skip
+        given = {each.arg for each in (*node.args.args, *node.args.kwonlyargs, *node.args.posonlyargs)}
+        given |= {each.arg for each in (node.args.vararg, node.args.kwarg) if each}
+        assert {name.lstrip("*") for name in named} <= given, f"{module}.{node.name}"
+    assert said >= 0.8 * len(functions), f"{said} of {len(functions)}"
+
+
+def test_no_files_of_the_window_import_each_other_in_a_circle() -> None:
+    """Nor by a name that only a type checker imports: what hangs together would be read together."""
+    imports: dict[str, set[str]] = {}
+    for path in (ROOT / "src/nomos/ui").rglob("*.py"):
+        name = ".".join(path.relative_to(ROOT / "src").with_suffix("").parts).removesuffix(".__init__")
+        tree = ast.parse(path.read_text("utf-8"))
+        guarded = [node for node in tree.body if isinstance(node, ast.If)]
+        nodes = [*tree.body, *(inner for node in guarded for inner in node.body)]
+        imports[name] = {node.module for node in nodes if isinstance(node, ast.ImportFrom) and node.module}
+
+    def reached(start: str) -> set[str]:
+        seen: set[str] = set()
+        todo = [start]
+        while todo:
+            for other in imports.get(todo.pop(), set()) - seen:
+                seen.add(other)
+                todo.append(other)
+        return seen
+
+    assert [name for name in imports if name in reached(name)] == []

@@ -201,7 +201,8 @@ def test_a_large_page_is_planned_no_finer_than_it_needs() -> None:
     colours = FlatColour((95.0, 0.0, 3.0), 0.0, 0.0), FlatColour((30.0, 0.0, 0.0), 0.0, 0.0)
     flat = FlatDesign(labels, colours, 0.0, (525.0, 375.0))
     project = with_flat_design(
-        new_project("Pane", (525.0, 375.0), paper_lab=(95.0, 0.0, 3.0)), flat, digest(png), asked=2,
+        new_project("Pane", (525.0, 375.0), paper_lab=(95.0, 0.0, 3.0)), flat, digest(png),
+        requested_colours=2,
         smallest_feature_mm=0.8, names=["Paper", "Frame"],
     )  # fmt: skip
     request = mask_request(project, {digest(png): png})

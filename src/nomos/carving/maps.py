@@ -116,6 +116,15 @@ def outline_length_mm(mask: Mask, px_per_mm: float) -> float:
 
     Contours averaged over five points and half a pixel put back on each side;
     measured on shapes whose length is known.
+
+    Parameters
+    ----------
+    mask : (height, width) bool.
+    px_per_mm : of the page.
+
+    Returns
+    -------
+    Length, mm.
     """
     import cv2
 
@@ -239,7 +248,17 @@ def _odd(pixels: float) -> int:
 
 
 def cutting_depth_mm(edge_mm: Floats32, facts: MaterialFacts) -> Floats32:
-    """How deep ground is cut that lies so far from an edge: ever deeper, as far as the board allows; mm."""
+    """How deep ground is cut that lies so far from an edge: ever deeper, as far as the board allows; mm.
+
+    Parameters
+    ----------
+    edge_mm : distance from the nearest edge, any shape.
+    facts : of the material.
+
+    Returns
+    -------
+    Depth, mm, the same shape.
+    """
     return np.minimum(np.float32(FIRST_DEPTH_MM) + np.float32(FALL) * edge_mm, np.float32(facts.deepest_mm))
 
 

@@ -81,7 +81,17 @@ PENS = (Tool("pen", 1.0), Tool("pen", 6.0))
 
 
 def tools_for(material: Material, tools: tuple[Tool, ...]) -> tuple[Tool, ...]:
-    """What a material is worked with: the set of tools, but pens where it is pressed."""
+    """What a material is worked with: the set of tools, but pens where it is pressed.
+
+    Parameters
+    ----------
+    material : of the block.
+    tools : the set.
+
+    Returns
+    -------
+    The tools used.
+    """
     return PENS if MATERIALS[material].pressed else tools
 
 

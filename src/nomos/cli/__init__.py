@@ -5,5 +5,5 @@ COMMANDS = (
     "flatten", "plan", "separate", "blocks", "keys", "simplify", "inking", "overprint", "mix", "ink", "chart",
     "learn", "order", "calendar", "rollers", "kento", "templates", "misregister", "marks", "scan", "read",
     "practice", "check", "thumbnail", "carve", "sheets", "edition", "packet", "log", "reminders", "studio",
-    "guide", "demo",
+    "guide", "demo", "settings",
 )  # fmt: skip

@@ -85,13 +85,15 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 
 def _separate(options: argparse.Namespace) -> int:
     from nomos.formats import read_inks
-    from nomos.project.blocks.boards import board_pairs, turned_text, with_two_sided
+    from nomos.project.blocks.boards import board_pairs, turned_text
+    from nomos.project.blocks.methods import METHODS, USUAL_METHOD, with_method
     from nomos.project.blocks.plans import with_plan
     from nomos.work.cut import cut_of
     from nomos.work.plans import InkSource, Wanted, plans_of
 
     project, assets = _opened(options)
-    if options.method in ("reduction", "jigsaw"):
+    method = METHODS.get(options.method)
+    if method is not None and not method.own_blocks:
         return _one_block(options, project, assets)
     cut, ask = cut_of(project, assets), answers()
     if cut is None or project.flat is None:
@@ -109,8 +111,8 @@ def _separate(options: argparse.Namespace) -> int:
     search = ask(plans_of(project, cut, wanted))
     found, borders = search.plans, ask(cut).borders
     best = with_plan(project, found[-1][0], keep_key=keep)
-    if options.method == "twosided":
-        best = with_two_sided(best)
+    if method is not None and options.method != USUAL_METHOD:
+        best = with_method(best, options.method)
     figures: dict[str, Any] = {
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
         "key": has_key,
@@ -128,7 +130,7 @@ def _separate(options: argparse.Namespace) -> int:
             for number, near in search.reach
         ],
     }
-    if options.method == "twosided":
+    if board_pairs(best):
         figures["boards"] = [{"front": front.name, "back": back.name} for front, back in board_pairs(best)]
         figures["turning"] = turned_text(best)
     if options.out:
@@ -153,7 +155,7 @@ def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets"
     from nomos.project.blocks.jigsaw import pieces_of
     from nomos.project.blocks.methods import with_method
     from nomos.project.blocks.plans import candidates_of
-    from nomos.project.blocks.reduction import cut_before
+    from nomos.project.blocks.reduction import cut_before, is_reduction
     from nomos.separation.fields import measure_borders
 
     labels, px_per_mm = labels_of(project, assets)
@@ -163,7 +165,7 @@ def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets"
     assert project.flat is not None
     borders = measure_borders(labels, len(project.flat.colours), px_per_mm)
     plan = _printed_figures(project, borders)
-    if options.method == "reduction":
+    if is_reduction(project):
         states = [list(project.block(impression.block).colours) for impression in project.impressions]
         outline = sum(borders.outline_mm(_chosen(project, state)) for state in states)
         plan |= {

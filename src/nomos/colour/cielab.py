@@ -31,7 +31,17 @@ XYZ_TO_SRGB: Array = np.asarray(np.linalg.inv(SRGB_TO_XYZ), np.float64)
 
 
 def xyz_to_lab(xyz: Array, white: Array = WHITE_XYZ) -> Array:
-    """CIELAB of tristimulus values relative to a white, D50 by default. (..., 3) to (..., 3). CIE 15."""
+    """CIELAB of tristimulus values relative to a white, D50 by default. CIE 15.
+
+    Parameters
+    ----------
+    xyz : (..., 3) relative to the white.
+    white : (3,) tristimulus values.
+
+    Returns
+    -------
+    (..., 3) L*, a*, b*.
+    """
     t = np.asarray(xyz) / white
     f = np.where(t > _DELTA**3, np.cbrt(t), t / (3 * _DELTA**2) + 4 / 29)
     x, y, z = f[..., 0], f[..., 1], f[..., 2]
@@ -76,7 +86,16 @@ def reflectance_to_lab(reflectance: Array) -> Array:
 
 
 def lab_slope(reflectance: Array) -> Array:
-    """How CIELAB D50/2 degrees moves with each band of one reflectance. (36,) to (3, 36)."""
+    """How CIELAB D50/2 degrees moves with each band of one reflectance. (36,) to (3, 36).
+
+    Parameters
+    ----------
+    reflectance : (36,), 0 to 1, 380 to 730 nm by 10.
+
+    Returns
+    -------
+    (3, 36): Lab units per unit of reflectance in a band.
+    """
     t = reflectance_to_xyz(reflectance) / WHITE_XYZ
     by_t = np.where(t > _DELTA**3, np.maximum(t, 1e-12) ** (-2 / 3) / 3, 1 / (3 * _DELTA**2))
     x, y, z = (XYZ_WEIGHTS * (by_t / WHITE_XYZ)).T
@@ -184,7 +203,16 @@ def _hex_of(lightness: float, a: float, b: float) -> str:
 
 
 def labs_to_hex(labs: Array) -> tuple[str, ...]:
-    """The sRGB previews of several colours. labs : (n, 3)."""
+    """The sRGB previews of several colours.
+
+    Parameters
+    ----------
+    labs : (n, 3) CIELAB D50/2 degrees.
+
+    Returns
+    -------
+    n strings `#rrggbb`; what sRGB has not is clipped.
+    """
     return tuple("#{:02x}{:02x}{:02x}".format(*each) for each in lab_to_srgb(np.asarray(labs)).tolist())
 
 

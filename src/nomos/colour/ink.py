@@ -168,7 +168,18 @@ def _from_measured(
 
 
 def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
-    """K that brings a film of unit thickness to `wanted`; R falls steadily as K grows."""
+    """K that brings a film of unit thickness to `wanted`; R falls steadily as K grows.
+
+    Parameters
+    ----------
+    wanted : (36,) reflectance of the film on its ground.
+    ground : (36,) reflectance below.
+    scattering : (36,) S of the film.
+
+    Returns
+    -------
+    (36,) K of a film of unit thickness.
+    """
     clear = scattering == 0
     found = np.empty_like(wanted)
     found[clear] = np.log(ground[clear] / wanted[clear]) / 2

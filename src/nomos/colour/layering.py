@@ -41,7 +41,17 @@ _DARKEST_SHARE, _LIGHT_SHARE = 0.95, 0.5
 
 
 def to_internal(measured: Array, k1: float | Array) -> Array:
-    """Reflectance inside the film from the measured one. Saunderson (1942), inverted."""
+    """Reflectance inside the film from the measured one. Saunderson (1942), inverted.
+
+    Parameters
+    ----------
+    measured : reflectance with the surface, 0 to 1, any shape.
+    k1 : share that the surface itself gives back.
+
+    Returns
+    -------
+    Reflectance inside the film, the same shape.
+    """
     m = np.asarray(measured)
     return (m - k1) / ((1 - k1) * (1 - SURFACE_K2) + SURFACE_K2 * (m - k1))
 
@@ -227,7 +237,17 @@ def as_solid(film: Film) -> Film:
 
 
 def surface_term(measured: Array, kind: PaperKind = USUAL_KIND) -> float:
-    """The surface term k1 of a solid or a paper: that of the kind of paper, or less where it is darker."""
+    """The surface term k1 of a solid or a paper: that of the kind of paper, or less where it is darker.
+
+    Parameters
+    ----------
+    measured : (36,) reflectance, 0 to 1.
+    kind : of the paper.
+
+    Returns
+    -------
+    k1, 0 to 1.
+    """
     darkest, light = float(np.min(measured)), float(measured @ XYZ_WEIGHTS[:, 1])
     return min(SURFACE_K1[kind], _DARKEST_SHARE * darkest, _LIGHT_SHARE * light)
 

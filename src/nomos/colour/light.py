@@ -98,11 +98,20 @@ _MACHADO: dict[Eyes, Array] = {
 
 
 def seen_by(lab: Array, eyes: Eyes) -> Array:
-    """What a colour looks like to other eyes, or in grey, as CIELAB D50/2 deg. (..., 3) to (..., 3).
+    """What a colour looks like to other eyes, or in grey, as CIELAB D50/2 deg.
 
     References
     ----------
     Machado, Oliveira & Fernandes (2009), protan, deutan and tritan at full severity; grey keeps L*.
+
+    Parameters
+    ----------
+    lab : (..., 3) CIELAB D50/2 degrees.
+    eyes : whose.
+
+    Returns
+    -------
+    (..., 3) CIELAB of what they see.
     """
     lab = np.asarray(lab, np.float64)
     if eyes == "normal":

@@ -94,6 +94,16 @@ def mixed(pigments: Sequence[Pigment], shares: Sequence[float] | Array, thicknes
     References
     ----------
     Duncan (1940).
+
+    Parameters
+    ----------
+    pigments : what is mixed.
+    shares : (n,) by amount.
+    thickness : of the film against the usual one.
+
+    Returns
+    -------
+    The film.
     """
     c = np.asarray(shares, np.float64)
     k = c @ np.array([each.absorption for each in pigments])
@@ -102,7 +112,18 @@ def mixed(pigments: Sequence[Pigment], shares: Sequence[float] | Array, thicknes
 
 
 def mixture_labs(pigments: Sequence[Pigment], shares: Array, ground: Underlay) -> Array:
-    """CIELAB of many mixtures over one ground. shares : (n, pigments). (n, 3)."""
+    """CIELAB of many mixtures over one ground. (n, 3).
+
+    Parameters
+    ----------
+    pigments : n of them.
+    shares : (m, n) by amount.
+    ground : (36,) reflectance below.
+
+    Returns
+    -------
+    (m, 3) CIELAB D50/2 degrees.
+    """
     k = shares @ np.array([each.absorption for each in pigments])
     s = shares @ np.array([each.scattering for each in pigments])
     return _labs_of(k, s, shares @ np.array([each.k1 for each in pigments]), ground)

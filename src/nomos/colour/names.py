@@ -55,7 +55,16 @@ def _places() -> NDArray[np.float64]:
 
 
 def colour_name(lab: Lab) -> str:
-    """The painter's name nearest to a colour by CIEDE2000."""
+    """The painter's name nearest to a colour by CIEDE2000.
+
+    Parameters
+    ----------
+    lab : CIELAB D50/2 degrees.
+
+    Returns
+    -------
+    A name in the language spoken.
+    """
     return tr(PALETTE[int(np.argmin(delta_e00(_places(), np.array(lab))))][0])
 
 

@@ -11,7 +11,16 @@ from nomos.colour.spectra import BANDS, Array
 
 
 def all_combinations(count: int) -> NDArray[np.bool_]:
-    """Every combination of `count` films: (2**count, count); bit i of the row number is column i."""
+    """Every combination of `count` films: (2**count, count); bit i of the row number is column i.
+
+    Parameters
+    ----------
+    count : films, in print order.
+
+    Returns
+    -------
+    (2**count, count) bool.
+    """
     rows = np.arange(1 << count)[:, None]
     return (rows >> np.arange(count)) & 1 == 1
 
@@ -56,7 +65,17 @@ def _with_film(below: Stack, film: Film, thickness: Array) -> Stack:
 
 
 def measured_under(below: Stack, film: Film) -> Array:
-    """Measured reflectance (36,) of a film laid on what others leave for it (`laid_on`)."""
+    """Measured reflectance (36,) of a film laid on what others leave for it (`laid_on`).
+
+    Parameters
+    ----------
+    below : (36,) inside reflectance under the film.
+    film : what is laid on.
+
+    Returns
+    -------
+    (36,) measured reflectance, 0 to 1.
+    """
     internal, surface = _with_film(below, film, np.asarray(film.thickness))
     return to_measured(internal, float(surface.k1))
 

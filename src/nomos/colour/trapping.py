@@ -65,7 +65,16 @@ def tack_with(tack: float, oil_steps: float, carbonate_steps: float) -> float:
 
 
 def knife_test(tack: float) -> str:
-    """What a knife shows of an ink of that tack, 0 to 10."""
+    """What a knife shows of an ink of that tack, 0 to 10.
+
+    Parameters
+    ----------
+    tack : 0 loose to 10 tight.
+
+    Returns
+    -------
+    What is seen, in words.
+    """
     return KNIFE_TEST[int(np.clip(round(tack), LOOSEST, TIGHTEST))]
 
 
@@ -99,6 +108,14 @@ def complementary(solid: Array, paper: Array) -> Array:
 
     The third of the spectrum where the solid is darkest against the paper,
     in place of the wide-band filters of a densitometer.
+
+    Parameters
+    ----------
+    solid, paper : (36,) reflectances.
+
+    Returns
+    -------
+    (36,) weights that sum to 1.
     """
     ratio = solid / paper
     weights = (ratio <= np.quantile(ratio, 1 / 3)).astype(np.float64)
@@ -114,6 +131,14 @@ def preucil(overprint: float, first: float, second: float) -> float:
     References
     ----------
     Preucil (1958).
+
+    Parameters
+    ----------
+    overprint, first, second : densities less the paper's.
+
+    Returns
+    -------
+    The share of the second ink that takes; 1 is all of it.
     """
     if second <= 0:
         raise ValueError("The second ink must have a density of its own.")
@@ -121,7 +146,18 @@ def preucil(overprint: float, first: float, second: float) -> float:
 
 
 def apparent_trapping(ground: Ground, first: Film, second: Film, share: float) -> float:
-    """What Preucil's formula reads where a share of the second film takes on the first."""
+    """What Preucil's formula reads where a share of the second film takes on the first.
+
+    Parameters
+    ----------
+    ground : (36,) reflectance of the paper.
+    first, second : films.
+    share : of the second that takes, 0 to 1.
+
+    Returns
+    -------
+    The apparent trapping, as densities give it.
+    """
     one, two = overprints(ground, [first])[-1], overprints(ground, [second])[-1]
     both = overprints(ground, [first, replace(second, thickness=second.thickness * share)])[-1]
     paper = overprints(ground, [])[0]

@@ -22,7 +22,16 @@ _WHOLE_PX, _BAND_ROWS, _AROUND_ROWS = 6_000_000, 768, 192
 
 
 def majority(labels: Labels, count: int, *, progress: Progress = NULL_PROGRESS) -> Labels:
-    """Each pixel's most frequent colour in the 5 x 5 around it; keeps the pixel's own on a tie."""
+    """Each pixel's most frequent colour in the 5 x 5 around it; keeps the pixel's own on a tie.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers below `count`.
+
+    Returns
+    -------
+    (height, width), the same type.
+    """
     import cv2
 
     height = labels.shape[0]
@@ -80,7 +89,16 @@ def smooth_outlines(labels: Labels, count: int, reach_px: float, spared: int | N
 
 
 def on_a_slope(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
-    """Pixels between a lighter and a darker side: mixtures of scanning or antialiasing."""
+    """Pixels between a lighter and a darker side: mixtures of scanning or antialiasing.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
     return by_strips(rgb, 2, _on_a_slope_in)
 
 
@@ -142,6 +160,15 @@ def fill_nearest(labels: Labels, doomed: NDArray[np.uint8]) -> Labels:
 
     A large page is filled a band of rows at a time, with enough around it, so long as nothing lies deeper
     inside what is doomed than that.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers.
+    doomed : (height, width), non-zero where the number goes.
+
+    Returns
+    -------
+    (height, width) numbers.
     """
     height = len(labels)
     if labels.size <= _WHOLE_PX:

@@ -43,7 +43,16 @@ class Sheet:
 
 
 def whole(rgb: Rgb) -> Points:
-    """The corners of the picture itself."""
+    """The corners of the picture itself.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3).
+
+    Returns
+    -------
+    Four corners as shares of width and height.
+    """
     height, width = rgb.shape[:2]
     return np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
 
@@ -358,7 +367,18 @@ def _side(
 
 
 def robust_line(points: Points, way: Array, share: float) -> tuple[tuple[Array, Array], float]:
-    """A line through most of the points: least squares, reweighted by Tukey's biweight (1977)."""
+    """A line through most of the points: least squares, reweighted by Tukey's biweight (1977).
+
+    Parameters
+    ----------
+    points : (n, 2) pixels.
+    way : which of x and y runs along it.
+    share : of the points that may lie off.
+
+    Returns
+    -------
+    A point on the line and its direction.
+    """
     across = np.array([-way[1], way[0]])
     t, d = points @ way, points @ across
     weight = np.ones(len(t))
@@ -376,7 +396,16 @@ def robust_line(points: Points, way: Array, share: float) -> tuple[tuple[Array, 
 
 
 def meeting(one: tuple[Array, Array], other: tuple[Array, Array]) -> Array:
-    """Where two lines, each a point and a direction, cross; nan where they do not."""
+    """Where two lines, each a point and a direction, cross; nan where they do not.
+
+    Parameters
+    ----------
+    one, other : (point, direction) each.
+
+    Returns
+    -------
+    (2,) pixels.
+    """
     matrix = np.array([one[1], -other[1]]).T
     if abs(np.linalg.det(matrix)) < 1e-9:
         return np.array([np.nan, np.nan])

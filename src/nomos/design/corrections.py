@@ -68,7 +68,7 @@ Alike = Callable[[int, int, Lab], Mask]
 ToPixel = Callable[[Point], tuple[int, int] | None]
 
 
-def wanted_of(asked: int | None, corrections: Sequence[Correction]) -> Wanted:
+def wanted_of(requested: int | None, corrections: Sequence[Correction]) -> Wanted:
     """What the count of colours must keep to."""
     pinned: list[Lab] = []
     same: list[tuple[Lab, Lab]] = []
@@ -80,7 +80,7 @@ def wanted_of(asked: int | None, corrections: Sequence[Correction]) -> Wanted:
                 pinned.append(each.lab)
         elif each.kind == "same" and each.other is not None:
             same.append((each.lab, each.other))
-    return Wanted(asked, tuple(pinned), tuple(same))
+    return Wanted(requested, tuple(pinned), tuple(same))
 
 
 def drops_faint(corrections: Sequence[Correction]) -> bool:
@@ -140,7 +140,17 @@ def _join(fields: Fields, each: Correction) -> None:
 
 
 def field_of(labels: Labels, row: int, column: int) -> Mask:
-    """The connected field at a pixel."""
+    """The connected field at a pixel.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers.
+    row, column : a pixel.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
     import cv2
 
     own = (labels == labels[row, column]).view(np.uint8)

@@ -47,12 +47,12 @@ class Counted:
 class Wanted:
     """What the count must keep to.
 
-    asked : the number of colours, line and paper among them; None leaves it to the program.
+    requested : the number of colours, line and paper among them; None leaves it to the program.
     pinned : colours that are kept whatever the number.
     same : pairs of colours that are one.
     """
 
-    asked: int | None = None
+    requested: int | None = None
     pinned: tuple[Lab, ...] = ()
     same: tuple[tuple[Lab, Lab], ...] = ()
 
@@ -67,7 +67,18 @@ class Candidates:
 
 
 def candidates(patches: Patches, pinned: tuple[Lab, ...], px_per_mm: float) -> Candidates:
-    """What a count has to choose from. pinned : colours that are kept whatever the number."""
+    """What a count has to choose from.
+
+    Parameters
+    ----------
+    patches : of the page.
+    pinned : colours that are kept whatever the number.
+    px_per_mm : of the page.
+
+    Returns
+    -------
+    The choice: patches and what they touch.
+    """
     solid = (patches.core > _LEAST_CORE_MM2 * px_per_mm**2) & (
         patches.core > _LEAST_CORE_SHARE * patches.area
     )
@@ -86,20 +97,20 @@ def count_colours(patches: Patches, around: Surroundings, wanted: Wanted, choice
     ----------
     patches : from `find_patches`.
     around : what touches what, the line's colour and the paper's.
-    wanted : a number asked for, and what was corrected by hand.
+    wanted : a number that was requested, and what was corrected by hand.
     choice : from `candidates`, with the same colours pinned.
     """
     tree = choice.tree
-    if wanted.asked is None:
+    if wanted.requested is None:
         return _finished(
             tree.cut_at(_ONE_DE00 + _PER_SPREAD * patches.spread), patches, choice, around, wanted
         )
     best: Counted | None = None
     for extra in range(-1, 9):
-        counted = _finished(tree.cut_to(max(wanted.asked + extra, 1)), patches, choice, around, wanted)
-        if best is None or abs(len(counted.labs) - wanted.asked) < abs(len(best.labs) - wanted.asked):
+        counted = _finished(tree.cut_to(max(wanted.requested + extra, 1)), patches, choice, around, wanted)
+        if best is None or abs(len(counted.labs) - wanted.requested) < abs(len(best.labs) - wanted.requested):
             best = counted
-        if len(counted.labs) >= wanted.asked:
+        if len(counted.labs) >= wanted.requested:
             break
     assert best is not None
     return best

@@ -56,12 +56,32 @@ class Cut:
 
 
 def to_print(cut: Cut | None, size_mm: tuple[float, float]) -> NDArray[np.float64]:
-    """The perspective from shares of a picture's width and height to mm on a print of a size."""
+    """The perspective from shares of a picture's width and height to mm on a print of a size.
+
+    Parameters
+    ----------
+    cut : what is printed of the picture; None for all of it.
+    size_mm : width and height of the print.
+
+    Returns
+    -------
+    (3, 3) homography.
+    """
     return warp_matrix(np.array((cut or Cut()).corners, np.float64), size_mm)
 
 
 def through(matrix: NDArray[np.floating], place: Point) -> Point:
-    """One place through a perspective."""
+    """One place through a perspective.
+
+    Parameters
+    ----------
+    matrix : (3, 3) homography.
+    place : x and y.
+
+    Returns
+    -------
+    x and y.
+    """
     x, y, depth = matrix @ np.array([*place, 1.0])
     return float(x / depth), float(y / depth)
 
@@ -111,6 +131,14 @@ def find_cut(rgb: Rgb) -> Found:
     """The sheet in a photograph and what is drawn on it.
 
     Where no sheet is found, the picture is taken for the sheet: of a scan, only a drawn frame is cut out.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+
+    Returns
+    -------
+    The corners found, what is drawn, and how sure that is.
     """
     from nomos.design.corners import SURE
     from nomos.design.drawing import recognise_drawing
@@ -177,7 +205,16 @@ def _mean_side(corners: Points, one: int, other: int) -> float:
 
 
 def known_shape(ratio: float) -> str:
-    """The paper of a shape, either way up: `A` and `B` sizes have one, so A4 stands for them; "" for none."""
+    """The paper of a shape, either way up: `A` and `B` sizes have one, so A4 stands for them; "" for none.
+
+    Parameters
+    ----------
+    ratio : of width over height.
+
+    Returns
+    -------
+    The paper's name, or an empty string.
+    """
     for name in ("A4", "Letter"):
         width, height = PAPER_SIZES_MM[name]
         for shape in (width / height, height / width):
@@ -210,7 +247,18 @@ def drawn_size(found: Found, shape: tuple[int, ...], paper_mm: tuple[float, floa
 
 
 def straightened(rgb: Rgb, corners: Points, size_px: tuple[int, int]) -> Rgb:
-    """What lies between four corners as an upright page of a width and height in pixels."""
+    """What lies between four corners as an upright page of a width and height in pixels.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8.
+    corners : as shares of width and height.
+    size_px : width and height of the page.
+
+    Returns
+    -------
+    (height, width, 3) uint8.
+    """
     import cv2
 
     shrink = min(_mean_side(corners, 0, 2) / size_px[0], _mean_side(corners, 1, 3) / size_px[1])

@@ -100,7 +100,17 @@ def lay_drawing(rgb: Rgb, lab: Array) -> Labels:
 
 
 def lay_nearest(rgb: Rgb, lab: Array) -> Labels:
-    """The nearest of some colours at each pixel, whatever lies about it."""
+    """The nearest of some colours at each pixel, whatever lies about it.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+    lab : (n, 3).
+
+    Returns
+    -------
+    (height, width) uint8 numbers of the colours.
+    """
     table = nearest_table(lab)
     return by_strips(rgb, 0, lambda part: looked_up(table, fine_numbers(part)))
 
@@ -109,7 +119,16 @@ _FINE_BITS = 6
 
 
 def fine_numbers(rgb: Rgb) -> NDArray[np.uint32]:
-    """The cell of every pixel in a table of 6 bits a channel."""
+    """The cell of every pixel in a table of 6 bits a channel.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8.
+
+    Returns
+    -------
+    (height, width) int32, below 262,144.
+    """
     top = rgb >> (8 - _FINE_BITS)
     numbers = top[..., 0].astype(np.uint32)
     for channel in (1, 2):
@@ -129,7 +148,16 @@ def _cells() -> Array:
 
 
 def nearest_table(lab: Array) -> NDArray[np.uint8]:
-    """The nearest of some colours for the middle of each cell. (262144,) uint8."""
+    """The nearest of some colours for the middle of each cell. (262144,) uint8.
+
+    Parameters
+    ----------
+    lab : (n, 3), n up to 256.
+
+    Returns
+    -------
+    (262144,) uint8.
+    """
     own = _cells()
     apart = (own**2).sum(axis=1)[:, None] - 2 * own @ lab.T + (lab**2).sum(axis=1)
     return np.argmin(apart, axis=1).astype(np.uint8)

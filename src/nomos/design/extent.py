@@ -32,7 +32,17 @@ class Extent:
 
 
 def warp_matrix(corners: Points, size: tuple[float, float]) -> NDArray[np.float64]:
-    """The perspective that takes corners in a picture to a page of a width and height."""
+    """The perspective that takes corners in a picture to a page of a width and height.
+
+    Parameters
+    ----------
+    corners : shares of width and height.
+    size : width and height of the page, pixels.
+
+    Returns
+    -------
+    (3, 3) homography.
+    """
     import cv2
 
     width, height = size
@@ -41,7 +51,17 @@ def warp_matrix(corners: Points, size: tuple[float, float]) -> NDArray[np.float6
 
 
 def moved(points: Points, matrix: NDArray[np.floating]) -> Points:
-    """Points through a perspective. (n, 2)."""
+    """Points through a perspective. (n, 2).
+
+    Parameters
+    ----------
+    points : (n, 2).
+    matrix : (3, 3) homography.
+
+    Returns
+    -------
+    (n, 2).
+    """
     full = np.hstack([points, np.ones((len(points), 1))]) @ matrix.T
     return np.asarray(full[:, :2] / full[:, 2:])
 

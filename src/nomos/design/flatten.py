@@ -154,7 +154,7 @@ def flatten(
 
     Returns
     -------
-    FlatDesign; fewer colours than asked for where the design has no more, or
+    FlatDesign; fewer colours than requested where the design has no more, or
     where one of them occurred in specks only.
 
     Raises
@@ -211,15 +211,15 @@ class _Made:
 
 
 def _of_drawing(
-    looked: Looked, asked: int | None, corrections: Sequence[Correction], progress: Progress
+    looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress
 ) -> _Made:
     drawing, picture = looked.drawing, looked.picture
     assert drawing is not None
-    wanted = wanted_of(asked, corrections)
+    wanted = wanted_of(requested, corrections)
     tree = Dendrogram(drawing.lab, drawing.share, wanted.pinned)
     own = len(drawing.lab) + tree.pinned
     all_of_them = min(own, MOST)
-    groups = tree.cut_to(all_of_them if asked is None else asked)
+    groups = tree.cut_to(all_of_them if requested is None else requested)
     progress.report(0.1, tr("laying colours"))
     labels = lay_drawing(picture.rgb, drawing.lab)
     labels = looked_up(groups[tree.pinned :].astype(np.uint8), labels)
@@ -240,22 +240,22 @@ def _of_drawing(
 
 
 def _of_sketch(
-    looked: Looked, asked: int | None, corrections: Sequence[Correction], progress: Progress
+    looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress
 ) -> _Made:
     sketch, picture = looked.sketch, looked.picture
     assert sketch is not None
-    wanted = wanted_of(asked, corrections)
+    wanted = wanted_of(requested, corrections)
     choice = choice_of(sketch, wanted.pinned)
-    free = colours_of(sketch, replace(wanted, asked=None), choice)
-    if asked is None and len(free.labs) > MOST:
-        asked = MOST
-    counted = free if asked is None else colours_of(sketch, replace(wanted, asked=asked), choice)
+    free = colours_of(sketch, replace(wanted, requested=None), choice)
+    if requested is None and len(free.labs) > MOST:
+        requested = MOST
+    counted = free if requested is None else colours_of(sketch, replace(wanted, requested=requested), choice)
     furthest = FURTHEST
-    while asked is not None and len(counted.labs) < asked and furthest > _LEAST_DRIFT:
+    while requested is not None and len(counted.labs) < requested and furthest > _LEAST_DRIFT:
         # More colours than areas: what runs from one colour to another is parted into bands.
         furthest /= 2
         sketch = finer(sketch, furthest)
-        counted = colours_of(sketch, replace(wanted, asked=asked))
+        counted = colours_of(sketch, replace(wanted, requested=requested))
     ppm = min(FIELD_PX_PER_MM, float(np.sqrt(_MOST_FIELD_PIXELS / (picture.size_mm[0] * picture.size_mm[1]))))
     size = max(8, round(picture.size_mm[1] * ppm)), max(8, round(picture.size_mm[0] * ppm))
     laid = fields_of(sketch, counted, size, looked.smallest_mm, progress=progress)
@@ -275,11 +275,11 @@ def _of_sketch(
     return made
 
 
-def _of_tones(looked: Looked, asked: int | None, seed: int, progress: Progress) -> _Made:
+def _of_tones(looked: Looked, requested: int | None, seed: int, progress: Progress) -> _Made:
     picture = looked.picture
     histogram = colour_histogram(picture.rgb)
-    suggestion = suggest_count(histogram, seed=seed) if asked is None else None
-    count = suggestion.count if suggestion else asked
+    suggestion = suggest_count(histogram, seed=seed) if requested is None else None
+    count = suggestion.count if suggestion else requested
     assert count is not None
     progress.report(0.2, tr("choosing colours"))
     palette = find_palette(histogram, count, seed=seed)
@@ -388,7 +388,17 @@ def _said_of_light(looked: Looked) -> tuple[str, ...]:
 
 
 def suggest(picture: Picture, *, seed: int = 0) -> Suggestion:
-    """How many colours a design seems to have, and what each number would lose."""
+    """How many colours a design seems to have, and what each number would lose.
+
+    Parameters
+    ----------
+    picture : as it was read.
+    seed : the same seed gives the same answer.
+
+    Returns
+    -------
+    The number, and the mean ΔE00 that each number would leave.
+    """
     found = flatten(picture, None, seed=seed).suggestion
     assert found is not None
     return found

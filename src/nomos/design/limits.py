@@ -13,7 +13,18 @@ MAX_PAGE_PIXELS = 48_000_000
 
 
 def check_pixels(width: int, height: int, name: str, most: int = MAX_FILE_PIXELS) -> None:
-    """Raise BadInput for a picture of more pixels than may be unpacked, or of none."""
+    """Raise BadInput for a picture of more pixels than may be unpacked, or of none.
+
+    Parameters
+    ----------
+    width, height : pixels.
+    name : of the file, for the message.
+    most : pixels that may be unpacked.
+
+    Raises
+    ------
+    BadInput : more than that, or none.
+    """
     if width < 1 or height < 1:
         raise BadInput(tr("{name} has no pixels; export it again.", name=name))
     if width * height > most:

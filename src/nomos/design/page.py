@@ -23,6 +23,14 @@ def lab_page(rgb: Rgb) -> Page:
     """CIELAB of a page. (h, w, 3) uint8 sRGB to (h, w, 3) float32.
 
     The same as `srgb_to_lab` within 0.01, in single precision and several times as fast.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+
+    Returns
+    -------
+    (height, width, 3) float32, CIELAB D50.
     """
     import cv2
 
@@ -40,7 +48,16 @@ def lab_page(rgb: Rgb) -> Page:
 
 
 def disc(radius_px: float) -> NDArray[np.uint8]:
-    """A round structuring element."""
+    """A round structuring element.
+
+    Parameters
+    ----------
+    radius_px : 0 or more.
+
+    Returns
+    -------
+    (2 r + 1, 2 r + 1) uint8.
+    """
     reach = int(np.ceil(radius_px))
     y, x = np.mgrid[-reach : reach + 1, -reach : reach + 1]
     return np.asarray(x * x + y * y <= radius_px**2 + 0.3).astype(np.uint8)
@@ -52,14 +69,34 @@ def odd(pixels: float) -> int:
 
 
 def grown(mask: Mask, by_px: float) -> Mask:
-    """A mask widened all round."""
+    """A mask widened all round.
+
+    Parameters
+    ----------
+    mask : (height, width).
+    by_px : how far.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
     import cv2
 
     return np.asarray(cv2.dilate(mask.view(np.uint8), disc(by_px)) > 0)
 
 
 def looking_past(page: Page, mask: Mask) -> Page:
-    """A page where masked pixels have the colour of the nearest that is not. (h, w, 3)."""
+    """A page where masked pixels have the colour of the nearest that is not. (h, w, 3).
+
+    Parameters
+    ----------
+    page : (height, width, 3).
+    mask : (height, width), true where the page is not looked at.
+
+    Returns
+    -------
+    (height, width, 3), the same type.
+    """
     import cv2
 
     if not mask.any() or mask.all():
@@ -74,7 +111,16 @@ def looking_past(page: Page, mask: Mask) -> Page:
 
 
 def steepness(lab: Page) -> Page:
-    """How much a page changes from pixel to pixel, the steepest of its channels, Lab units a pixel."""
+    """How much a page changes from pixel to pixel, the steepest of its channels, Lab units a pixel.
+
+    Parameters
+    ----------
+    lab : (height, width, 3).
+
+    Returns
+    -------
+    (height, width) float32.
+    """
     import cv2
 
     steepest = np.zeros(lab.shape[:2], np.float32)

@@ -34,7 +34,16 @@ class Histogram:
 
 
 def bin_numbers(rgb: NDArray[np.uint8]) -> NDArray[np.uint16]:
-    """The histogram bin of every pixel, 5 bits a channel. (..., 3) uint8 to (...) uint16."""
+    """The histogram bin of every pixel, 5 bits a channel. (..., 3) uint8 to (...) uint16.
+
+    Parameters
+    ----------
+    rgb : (..., 3) uint8 sRGB.
+
+    Returns
+    -------
+    (...) uint16, below 32,768.
+    """
     top = rgb >> (8 - _BITS)
     numbers: NDArray[np.uint16] = top[..., 0].astype(np.uint16)
     for channel in (1, 2):
@@ -74,6 +83,16 @@ def find_palette(histogram: Histogram, count: int, *, seed: int) -> Array:
     References
     ----------
     Lloyd (1982); greedy k-means++ seeding, Arthur & Vassilvitskii (2007).
+
+    Parameters
+    ----------
+    histogram : of the page.
+    count : of colours.
+    seed : the same seed gives the same answer.
+
+    Returns
+    -------
+    (count, 3) CIELAB, light to dark.
     """
     points, weight = histogram.lab, histogram.weight
     count = min(count, len(points))
@@ -134,6 +153,14 @@ def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:
 
     A design of flat colours has a true number and the bend finds it; a
     photograph has none, so the curve is returned for the user to judge.
+
+    Parameters
+    ----------
+    histogram : of the page.
+
+    Returns
+    -------
+    The number, and the mean ΔE00 of each number tried.
     """
     most = min(_SUGGEST_UP_TO, len(histogram.lab))
     if most <= FEWEST:

@@ -161,7 +161,17 @@ def read_picture(
 
 
 def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -> Pixels:
-    """A picture's pixels as they were opened, upright, in sRGB. Raises BadInput."""
+    """A picture's pixels as they were opened, upright, in sRGB.
+
+    Parameters
+    ----------
+    data : the file's bytes.
+    name : of the file, for messages and for its kind.
+
+    Raises
+    ------
+    BadInput : no picture, or one too large.
+    """
     if is_svg(data):
         rgb, size = read_svg(data, name, size_mm=None, px_per_mm=_page_resolution, progress=progress)
         return Pixels(name, rgb, size, ())

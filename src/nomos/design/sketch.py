@@ -55,7 +55,18 @@ class Sketch:
 
 
 def judged_at(px_per_mm: float, size_mm: tuple[float, float], smallest_mm: float) -> float:
-    """Pixels a mm that a sketch is judged at."""
+    """Pixels a mm that a sketch is judged at.
+
+    Parameters
+    ----------
+    px_per_mm : of the picture.
+    size_mm : of the print.
+    smallest_mm : feature that is kept.
+
+    Returns
+    -------
+    Pixels a mm.
+    """
     wanted = min(max(_PX_PER_FEATURE / max(smallest_mm, 0.1), _COARSEST), _FINEST)
     most = float(np.sqrt(_MOST_PIXELS / (size_mm[0] * size_mm[1])))
     return min(px_per_mm, wanted, max(most, 2.0))

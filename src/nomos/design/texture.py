@@ -21,6 +21,15 @@ def smoothed(rgb: Rgb, px_per_mm: float, *, progress: Progress = NULL_PROGRESS) 
     """A page without its grain: median, then mean shift (Comaniciu & Meer 2002).
 
     Strips overlap by more than the mean shift usually wanders; two are worked on at a time.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+    px_per_mm : of the page.
+
+    Returns
+    -------
+    (height, width, 3) uint8.
     """
     import cv2
 

@@ -123,7 +123,16 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
 
 
 def day_of(text: str) -> date:
-    """A day written as 2026-12-01. Raises ValueError for what is no day, or none that work is planned for."""
+    """A day written as 2026-12-01.
+
+    Parameters
+    ----------
+    text : as 2026-12-01.
+
+    Raises
+    ------
+    ValueError : no day, or none that work is planned for.
+    """
     day = date.fromisoformat(text)
     if not FIRST_YEAR <= day.year <= LAST_YEAR:
         raise ValueError(f"{text} is not planned for: choose a day from {FIRST_YEAR} to {LAST_YEAR}.")

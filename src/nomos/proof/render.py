@@ -67,7 +67,16 @@ def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
 
 
 def from_rgb(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
-    """Channels as pixels. (height, width, 3) uint8 to (height, width) 0xffRRGGBB."""
+    """Channels as pixels. (height, width, 3) uint8 to (height, width) 0xffRRGGBB.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8.
+
+    Returns
+    -------
+    (height, width) uint32 0xffRRGGBB.
+    """
     import cv2
 
     # Blue, green, red, alpha in memory are 0xAARRGGBB on every machine that Nomos runs on.
@@ -75,13 +84,31 @@ def from_rgb(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
 
 
 def page_of_pixels(rgb: NDArray[np.uint8]) -> Pixels:
-    """A picture as a page: the same bytes. (height, width, 3) uint8 to (height, width)."""
+    """A picture as a page: the same bytes. (height, width, 3) uint8 to (height, width).
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8.
+
+    Returns
+    -------
+    (height, width) page of pixels, sharing the memory.
+    """
     page: Pixels = np.ascontiguousarray(rgb).view("V3")[..., 0]
     return page
 
 
 def pixels_of(page: Pixels) -> NDArray[np.uint8]:
-    """A picture's page, or a part of one, as (height, width, 3) uint8."""
+    """A picture's page, or a part of one, as (height, width, 3) uint8.
+
+    Parameters
+    ----------
+    page : (height, width).
+
+    Returns
+    -------
+    (height, width, 3) uint8, sharing the memory.
+    """
     return np.ascontiguousarray(page).view(np.uint8).reshape(*page.shape, 3)
 
 

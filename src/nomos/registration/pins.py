@@ -39,6 +39,14 @@ def overlap_mm(margin_mm: float) -> float:
     """How much of a plate lies on the sheet: within the margin, so that it does not mark the print.
 
     Raises RegisterError where the margin is too narrow to tape to.
+
+    Parameters
+    ----------
+    margin_mm : narrowest margin of the sheet.
+
+    Returns
+    -------
+    mm.
     """
     if margin_mm < _LEAST_OVERLAP_MM + 1:
         raise RegisterError(
@@ -98,7 +106,17 @@ def pin_places(
 
 
 def male_part(pair: int, pins: PinSettings) -> Part:
-    """The foot; its stub's outline stands as a hole, where it is glued on. pair : from 0."""
+    """The foot; its stub's outline stands as a hole, where it is glued on.
+
+    Parameters
+    ----------
+    pair : from 0.
+    pins : settings.
+
+    Returns
+    -------
+    The part, mm from its own corner.
+    """
     half_w, half_h = FOOT_MM[0] / 2, FOOT_MM[1] / 2
     outer = _rounded(half_w, half_h)
     return Part(f"M{pair + 1} foot", outer, (stub_part(pair, pins).outer,))
@@ -110,7 +128,17 @@ def stub_part(pair: int, _pins: PinSettings) -> Part:
 
 
 def female_part(pair: int, pins: PinSettings) -> Part:
-    """The plate with its hole, a clearance wider than the stub all round."""
+    """The plate with its hole, a clearance wider than the stub all round.
+
+    Parameters
+    ----------
+    pair : from 0.
+    pins : settings.
+
+    Returns
+    -------
+    The part, mm from its own corner.
+    """
     half = TAB_MM[0] / 2
     top, bottom = -_HOLE_FROM_END_MM, TAB_MM[1] - _HOLE_FROM_END_MM
     # The end that lies on the sheet is tapered, so that it does not mark the paper.

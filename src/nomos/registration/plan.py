@@ -39,7 +39,17 @@ def lies_on_side(sheet_mm: tuple[float, float], side: Literal["long", "short"] |
 
 
 def laid_back(plan: SystemPlan, height: float) -> SystemPlan:
-    """A plan for a sheet laid a quarter turn clockwise, in the sheet's own upright coordinates."""
+    """A plan for a sheet laid a quarter turn clockwise, in the sheet's own upright coordinates.
+
+    Parameters
+    ----------
+    plan : for the turned sheet.
+    height : of the upright sheet, mm.
+
+    Returns
+    -------
+    The plan, mm on the sheet, y down.
+    """
 
     def back(point: Place) -> Place:
         return point[1], height - point[0]

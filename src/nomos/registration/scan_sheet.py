@@ -170,7 +170,16 @@ def _crossing(one: tuple[Floats, Floats], other: tuple[Floats, Floats]) -> Float
 
 
 def sheet_to_scan(found: FoundSheet) -> Floats:
-    """(2, 3): the affine map from mm on the sheet to pixels of the scan, least squares over the corners."""
+    """(2, 3): the affine map from mm on the sheet to pixels of the scan, least squares over the corners.
+
+    Parameters
+    ----------
+    found : edges of the sheet on the scan.
+
+    Returns
+    -------
+    (2, 3): pixels of mm.
+    """
     width, height = found.sheet_mm
     own = np.array([[0, 0, 1], [width, 0, 1], [width, height, 1], [0, height, 1]])
     return np.asarray(np.linalg.lstsq(own, found.corners_px, rcond=None)[0].T)

@@ -145,6 +145,14 @@ def radius_95(covariance: Floats) -> Floats:
     A normal pair on a line stays within 1.960 standard deviations, an even one
     within 2.448 (Rayleigh); between them the share inside is averaged over the
     directions.
+
+    Parameters
+    ----------
+    covariance : (..., 2, 2), mm².
+
+    Returns
+    -------
+    (...) radii, mm.
     """
     least, most = np.moveaxis(np.linalg.eigvalsh(covariance), -1, 0)
     most = np.maximum(most, 1e-18)

@@ -54,7 +54,17 @@ def contour_mask(labels: Labels, lines: Lines) -> NDArray[np.uint8]:
 
 
 def kerf_mask(labels: Labels, kerf_px: float) -> NDArray[np.uint8]:
-    """What the saw takes: a line of its width along every border between two colours."""
+    """What the saw takes: a line of its width along every border between two colours.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers.
+    kerf_px : width of the cut.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
     numbers = np.flatnonzero(np.bincount(labels.ravel(), minlength=1))
     pairs = [(int(a), int(b), kerf_px) for a in numbers for b in numbers if a < b]
     return contour_mask(labels, pairs)

@@ -59,6 +59,15 @@ def too_narrow(page: NDArray[np.uint8], least_px: float) -> list[tuple[int, int,
     over a stretch of it, which is finer than a pixel where the edges run slanted:
     a strip of width w has the mean depth w/4. Along the pixels' own directions a
     width is known to half a pixel only.
+
+    Parameters
+    ----------
+    page : (height, width) uint8, 0 and 1.
+    least_px : width that is wide enough.
+
+    Returns
+    -------
+    Places: x, y, width and area in pixels.
     """
     thin = _thin_pixels(page, least_px)
     if not len(thin.rows):

@@ -16,7 +16,17 @@ _HALF = 127.5
 
 
 def outline_mm(mask: Mask, px_per_mm: float) -> float:
-    """Outline length by Crofton's formula in four directions, within 6 % for any slope."""
+    """Outline length by Crofton's formula in four directions, within 6 % for any slope.
+
+    Parameters
+    ----------
+    mask : (height, width) bool.
+    px_per_mm : of the page.
+
+    Returns
+    -------
+    Length, mm.
+    """
     square = np.count_nonzero(mask[:, 1:] != mask[:, :-1]) + np.count_nonzero(mask[1:] != mask[:-1])
     slanted = np.count_nonzero(mask[1:, 1:] != mask[:-1, :-1]) + np.count_nonzero(
         mask[1:, :-1] != mask[:-1, 1:]

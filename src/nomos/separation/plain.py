@@ -34,6 +34,16 @@ def mean_width_mm(labels: Labels, number: int, px_per_mm: float) -> float:
     """Mean width of a colour's areas: 2 x area / outline length, right for long lines.
 
     The page's own edge counts as no outline.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers.
+    number : of the colour.
+    px_per_mm : of the page.
+
+    Returns
+    -------
+    Width, mm; 0 for a colour that is nowhere.
     """
 
     own = (labels == number).astype(np.uint8)
@@ -45,6 +55,15 @@ def joins_held(labels: Labels, number: int) -> float:
     """Share of the joins between the other colours that lie below a colour, were they to run on below it.
 
     This is what holds a picture together: a key lies over most joins, a tree over few.
+
+    Parameters
+    ----------
+    labels : (height, width) numbers.
+    number : of the colour.
+
+    Returns
+    -------
+    A share, 0 to 1.
     """
     own = (labels == number).astype(np.uint8)
     if own.all():

@@ -42,7 +42,18 @@ class CandidateInk:
 
 
 def film_of_ink(ink: "CandidateInk | PlannedInk", ground: Ground, strength: float) -> Film:
-    """The film of an ink on a paper, by its solid if that is known. Raises ColourError."""
+    """The film of an ink on a paper, by its solid if that is known.
+
+    Parameters
+    ----------
+    ink : from a shelf.
+    ground : (36,) reflectance of the paper.
+    strength : 0 to 1.
+
+    Raises
+    ------
+    ColourError : no ink can have that colour there.
+    """
     if ink.solid is not None:
         return ink.solid.film(strength, ground.cover)
     return ink_film(ink.lab, ink.opacity, ground, strength)

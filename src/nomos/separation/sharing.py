@@ -159,6 +159,16 @@ def fewest_blocks(
     Colouring of the conflict graph: blocks in order of how many conflicts they
     have (largest first, Welsh & Powell 1967), then exact branch and bound, which for the dozen blocks
     of a print takes milliseconds.
+
+    Parameters
+    ----------
+    conflict : (n, n) bool: these two cannot share.
+    most_zones : in one group.
+    meets : (n, n) bool: these two touch.
+
+    Returns
+    -------
+    Groups of numbers.
     """
     count = len(conflict)
     order = sorted(range(count), key=lambda n: (-int(conflict[n].sum()), n))

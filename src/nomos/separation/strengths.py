@@ -24,6 +24,16 @@ def refined(shelf: Shelf, sequence: Stack, plan: Plan, progress: Progress) -> Pl
 
     From the best of five strengths of every ink where all can be tried: a compass search, one figure at
     a time up or down, with smaller steps when none helps.
+
+    Parameters
+    ----------
+    shelf : inks.
+    sequence : in print order.
+    plan : to be refined.
+
+    Returns
+    -------
+    A plan no worse.
     """
     entries = [shelf.entries[n][0] for n in sequence]
     plan = _on_grid(shelf, plan, entries, progress)

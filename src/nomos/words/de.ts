@@ -44,6 +44,10 @@
    <translation>{least} bis {most} {unit}</translation>
   </message>
   <message>
+   <source>'{said}' is not a figure.</source>
+   <translation>'{said}' ist keine Zahl.</translation>
+  </message>
+  <message>
    <source>{lock_file} is no lock of Nomos and was left as it is: move it away.</source>
    <translation>{lock_file} ist keine Sperre von Nomos und blieb, wie sie ist: aus dem Weg legen.</translation>
   </message>
@@ -2602,32 +2606,68 @@
    <translation>Schattenstock</translation>
   </message>
   <message>
-   <source>multiblock</source>
-   <translation>mehrere Stöcke</translation>
+   <source>each colour on a block of its own</source>
+   <translation>jede Farbe auf einem eigenen Stock</translation>
   </message>
   <message>
-   <source>reduction</source>
-   <translation>verlorene Platte</translation>
+   <source>block by block</source>
+   <translation>Stock für Stock</translation>
   </message>
   <message>
-   <source>jigsaw</source>
-   <translation>Puzzledruck</translation>
-  </message>
-  <message>
-   <source>twosided</source>
-   <translation>beidseitig</translation>
+   <source>A block a colour</source>
+   <translation>Ein Stock je Farbe</translation>
   </message>
   <message>
    <source>a block for each impression</source>
    <translation>ein Stock für jeden Druckgang</translation>
   </message>
   <message>
+   <source>Reduction</source>
+   <translation>Verlorene Platte</translation>
+  </message>
+  <message>
+   <source>one board, cut further before each pull</source>
+   <translation>eine Platte, vor jedem Druckgang weitergeschnitten</translation>
+  </message>
+  <message>
+   <source>as a reduction</source>
+   <translation>als verlorene Platte</translation>
+  </message>
+  <message>
    <source>a reduction from one block</source>
    <translation>eine verlorene Platte</translation>
   </message>
   <message>
+   <source>Jigsaw</source>
+   <translation>Puzzledruck</translation>
+  </message>
+  <message>
+   <source>sawn apart, inked apart, printed at once</source>
+   <translation>auseinandergesägt, getrennt eingefärbt, auf einmal gedruckt</translation>
+  </message>
+  <message>
+   <source>as a jigsaw</source>
+   <translation>als Puzzledruck</translation>
+  </message>
+  <message>
    <source>a jigsaw, one block sawn into pieces</source>
    <translation>ein Puzzledruck, ein Stock in Teile gesägt</translation>
+  </message>
+  <message>
+   <source>Two-sided</source>
+   <translation>Beidseitig</translation>
+  </message>
+  <message>
+   <source>two blocks on the faces of each board</source>
+   <translation>zwei Stöcke auf den Seiten jeder Platte</translation>
+  </message>
+  <message>
+   <source>on two-sided boards</source>
+   <translation>auf beidseitigen Platten</translation>
+  </message>
+  <message>
+   <source>Two-sided boards</source>
+   <translation>Beidseitige Platten</translation>
   </message>
   <message>
    <source>blocks on both faces of boards</source>
@@ -6214,10 +6254,6 @@
    <translation>Speichern, es gibt ungespeicherte Änderungen</translation>
   </message>
   <message>
-   <source>'{said}' is not a figure.</source>
-   <translation>'{said}' ist keine Zahl.</translation>
-  </message>
-  <message>
    <source>Choose a block first, on the ladder or in the list.</source>
    <translation>Zuerst einen Stock wählen, auf der Leiter oder in der Liste.</translation>
   </message>
@@ -8352,34 +8388,6 @@ N</translation>
    <translation>, {rotation_deg}° gedreht</translation>
   </message>
   <message>
-   <source>each colour on a block of its own</source>
-   <translation>jede Farbe auf einem eigenen Stock</translation>
-  </message>
-  <message>
-   <source>Reduction</source>
-   <translation>Verlorene Platte</translation>
-  </message>
-  <message>
-   <source>one board, cut further before each pull</source>
-   <translation>eine Platte, vor jedem Druckgang weitergeschnitten</translation>
-  </message>
-  <message>
-   <source>Jigsaw</source>
-   <translation>Puzzledruck</translation>
-  </message>
-  <message>
-   <source>sawn apart, inked apart, printed at once</source>
-   <translation>auseinandergesägt, getrennt eingefärbt, auf einmal gedruckt</translation>
-  </message>
-  <message>
-   <source>Two-sided</source>
-   <translation>Beidseitig</translation>
-  </message>
-  <message>
-   <source>two blocks on the faces of each board</source>
-   <translation>zwei Stöcke auf den Seiten jeder Platte</translation>
-  </message>
-  <message>
    <source>After {place} {name}</source>
    <translation>Nach {place} {name}</translation>
   </message>
@@ -8398,14 +8406,6 @@ N</translation>
   <message>
    <source>back: {name}</source>
    <translation>Rückseite: {name}</translation>
-  </message>
-  <message>
-   <source>A block a colour</source>
-   <translation>Ein Stock je Farbe</translation>
-  </message>
-  <message>
-   <source>Two-sided boards</source>
-   <translation>Beidseitige Platten</translation>
   </message>
   <message>
    <source>Tints and shades</source>
@@ -8518,22 +8518,6 @@ N</translation>
   <message>
    <source>Click a plan to take it. Of the colours so many come within ΔE {reached_de00:g}. Tight: borders where a gap can open.</source>
    <translation>Einen Plan anklicken, um ihn zu nehmen. So viele der Farben kommen auf ΔE {reached_de00:g} heran. Eng: Grenzen, an denen es aufblitzen kann.</translation>
-  </message>
-  <message>
-   <source>block by block</source>
-   <translation>Stock für Stock</translation>
-  </message>
-  <message>
-   <source>as a reduction</source>
-   <translation>als verlorene Platte</translation>
-  </message>
-  <message>
-   <source>as a jigsaw</source>
-   <translation>als Puzzledruck</translation>
-  </message>
-  <message>
-   <source>on two-sided boards</source>
-   <translation>auf beidseitigen Platten</translation>
   </message>
   <message>
    <source>Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.</source>

@@ -48,9 +48,9 @@ _ALL_OF_IT = 0.97
 
 @dataclass(frozen=True)
 class Wish:
-    """How a design is to be flattened. asked : the number of colours; None leaves it to the program."""
+    """How a design is to be flattened. requested_colours : how many; None leaves it to the program."""
 
-    asked: int | None
+    requested_colours: int | None
     smallest_mm: float = SMALLEST_FEATURE_MM
     read_as: ReadAs | None = None
     corrections: tuple[Correction, ...] = ()
@@ -111,7 +111,7 @@ class Flatten:
         looked = ask(self.look, Part(progress, 0.0, 0.6))
         wish = self.wish
         flat = flatten(
-            looked.picture, wish.asked, smallest_feature_mm=wish.smallest_mm, seed=wish.seed,
+            looked.picture, wish.requested_colours, smallest_feature_mm=wish.smallest_mm, seed=wish.seed,
             read_as=wish.read_as, corrections=wish.corrections, looked=looked,
             progress=Part(progress, 0.6, 1.0),
         )  # fmt: skip
@@ -248,7 +248,7 @@ def reflattened(
         project,
         done.flat,
         digest(done.labels_png),
-        asked=done.wish.asked,
+        requested_colours=done.wish.requested_colours,
         smallest_feature_mm=done.wish.smallest_mm,
         names=names or carried_names(labs, known),
         seed=done.wish.seed,

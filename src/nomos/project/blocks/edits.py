@@ -40,7 +40,7 @@ def with_flat_design(
     flat: FlatDesign,
     labels: str,
     *,
-    asked: int | None,
+    requested_colours: int | None,
     smallest_feature_mm: float,
     names: Sequence[str] | None = None,
     seed: int = 0,
@@ -68,7 +68,7 @@ def with_flat_design(
         flat=Flat(
             labels,
             tuple(WantedColour(name, lab) for name, lab in zip(names, labs, strict=True)),
-            asked,
+            requested_colours,
             smallest_feature_mm,
             seed,
             flat.mean_de00,

@@ -23,7 +23,7 @@ _REACH = 0.012
 class Card:
     """A card with what has been pointed at so far.
 
-    asked : what is to be pointed at next.
+    next_patch : what is to be pointed at next.
     paper, grey : as scanned, 0 to 255.
     reading : the ink patch read last.
     black, over : the bare black stripe, and the ink where it runs over it.
@@ -31,7 +31,7 @@ class Card:
 
     name: str
     picture: Picture
-    asked: Asked = "paper"
+    next_patch: Asked = "paper"
     paper: Array | None = None
     grey: Array | None = None
     reading: PatchReading | None = None
@@ -43,24 +43,24 @@ class Card:
         left, top, right, bottom = window = self._window(x_share, y_share)
         linear = srgb_decode(self.picture[top:bottom, left:right].reshape(-1, 3) / 255).mean(axis=0)
         scanned = np.asarray(255 * srgb_encode(linear))
-        if self.asked == "paper":
-            return replace(self, paper=scanned, asked="grey")
-        if self.asked == "grey":
-            return replace(self, grey=scanned, asked="ink")
+        if self.next_patch == "paper":
+            return replace(self, paper=scanned, next_patch="grey")
+        if self.next_patch == "grey":
+            return replace(self, grey=scanned, next_patch="ink")
         read = read_patch(self.picture, window, self._balance(paper))
-        if self.asked == "black":
-            return replace(self, black=read, asked="over")
-        if self.asked == "over":
+        if self.next_patch == "black":
+            return replace(self, black=read, next_patch="over")
+        if self.next_patch == "over":
             return replace(self, over=read)
         return replace(self, reading=read)
 
     def skipping_grey(self) -> "Card":
         """The card read without a grey patch."""
-        return replace(self, asked="ink") if self.asked == "grey" else self
+        return replace(self, next_patch="ink") if self.next_patch == "grey" else self
 
     def over_black(self) -> "Card":
         """The card with the black stripe to be pointed at next, then the ink over it."""
-        return replace(self, asked="black") if self.reading is not None else self
+        return replace(self, next_patch="black") if self.reading is not None else self
 
     def readings(self, paper: Lab) -> tuple[Reading, ...]:
         """The ink over the paper and over the stripe, for a fit of K and S; none until both are read."""

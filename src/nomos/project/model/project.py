@@ -7,7 +7,7 @@ bytes lie beside the project (see `store`).
 
 from typing import Annotated, Literal, TypeVar
 
-from msgspec import Meta, Struct
+from msgspec import Meta, Struct, field
 
 from nomos.base.fields import figure, length
 from nomos.base.language import tr
@@ -66,7 +66,7 @@ class Flat(Struct, frozen=True, forbid_unknown_fields=True):
 
     labels: Digest
     colours: Annotated[tuple[WantedColour, ...], Meta(max_length=MOST_COLOURS)]
-    asked: int | None
+    requested_colours: int | None = field(name="asked")
     smallest_feature_mm: float
     seed: int
     mean_de00: float

@@ -17,7 +17,16 @@ SYSTEMS: Mapping[str, RegisterSystem] = MappingProxyType(_KNOWN)
 
 
 def system_called(name: str) -> RegisterSystem:
-    """The record of a system. Raises RegisterError for a name that is none."""
+    """The record of a system.
+
+    Parameters
+    ----------
+    name : as files and commands have it.
+
+    Raises
+    ------
+    RegisterError : there is none of that name.
+    """
     if name not in SYSTEMS:
         raise RegisterError(
             tr("There is no system called {name}; choose {systems}.", name=name, systems=", ".join(SYSTEMS))

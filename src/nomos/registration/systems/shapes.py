@@ -84,7 +84,17 @@ class SystemPlan:
 
 
 def gripped(image: Rect, block_mm: tuple[float, float] | None) -> Rect:
-    """The block: the image with a grip border all round, or a block at hand centred on it."""
+    """The block: the image with a grip border all round, or a block at hand centred on it.
+
+    Parameters
+    ----------
+    image : on the sheet, mm.
+    block_mm : width and height at hand; None is as needed.
+
+    Returns
+    -------
+    The block, mm on the sheet.
+    """
     spare = (
         (GRIP_MM, GRIP_MM)
         if block_mm is None
@@ -154,6 +164,16 @@ def cross(x: float, y: float) -> Shape:
 
 
 def around(points: Sequence[Point], also: tuple[float, float, float, float]) -> Rect:
-    """The smallest area around points and an area, left, top, right, bottom."""
+    """The smallest area around points and an area, left, top, right, bottom.
+
+    Parameters
+    ----------
+    points : (x, y) in mm.
+    also : an area.
+
+    Returns
+    -------
+    left, top, right, bottom, mm.
+    """
     xs, ys = [x for x, _ in points] + [also[0], also[2]], [y for _, y in points] + [also[1], also[3]]
     return Rect(min(xs), min(ys), max(xs), max(ys))

@@ -222,7 +222,7 @@ class OpeningHand(QObject):
             return
         wish = _wish_of(project)
         if count is not None:
-            wish = replace(wish, asked=count)
+            wish = replace(wish, requested_colours=count)
         if smallest_mm is not None:
             wish = replace(wish, smallest_mm=smallest_mm)
         if read_as != "as it is":
@@ -264,4 +264,4 @@ def _digest(project: Project) -> str | None:
 def _wish_of(project: Project) -> Wish:
     flat = project.flat
     assert flat is not None
-    return Wish(flat.asked, flat.smallest_feature_mm, flat.read_as, flat.corrections, flat.seed)
+    return Wish(flat.requested_colours, flat.smallest_feature_mm, flat.read_as, flat.corrections, flat.seed)

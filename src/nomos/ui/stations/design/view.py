@@ -216,7 +216,7 @@ class DesignView:
     source: str
     size_mm: tuple[float, float]
     count: int
-    asked: int | None
+    requested_colours: int | None
     smallest_mm: float
     mean_de00: float
     rows: tuple[Row, ...]
@@ -267,7 +267,7 @@ def design_view(
         source=project.source.name if project.source else tr("no source kept"),
         size_mm=(project.image.width, project.image.height),
         count=len(flat.colours),
-        asked=flat.asked,
+        requested_colours=flat.requested_colours,
         smallest_mm=flat.smallest_feature_mm,
         mean_de00=flat.mean_de00,
         rows=tuple(rows),

@@ -18,7 +18,7 @@ def card_view(card: Card | None) -> tuple[str, bool, bool, bool]:
     """What the drawdown card asks for or has read, whether it asks for grey, whether there is a reading."""
     if card is None:
         return tr("A scan of ink drawn down on this paper gives its colour."), False, False, False
-    said = f"{card.name}. {_ASKED[card.asked]}"
+    said = f"{card.name}. {_ASKED[card.next_patch]}"
     if card.reading is not None:
         read = card.reading
         said = tr(
@@ -28,10 +28,10 @@ def card_view(card: Card | None) -> tuple[str, bool, bool, bool]:
             spread=number(read.spread),
         )
         said += "".join(f" △ {warning}." for warning in read.warnings)
-    if card.asked in ("black", "over"):
+    if card.next_patch in ("black", "over"):
         said += (
-            f" {_ASKED[card.asked]}"
+            f" {_ASKED[card.next_patch]}"
             if card.over is None
             else tr(" Over black it is read: its K and S are known.")
         )
-    return said, card.asked == "grey", card.reading is not None, card.asked in ("black", "over")
+    return said, card.next_patch == "grey", card.reading is not None, card.next_patch in ("black", "over")
