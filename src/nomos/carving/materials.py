@@ -29,6 +29,7 @@ class MaterialFacts:
     deepest_mm : how deep clearing may go.
     thickness_mm : as it is commonly sold.
     grained : its blocks may not be turned on the board.
+    chiselled : mallet and chisels go at it.
     pressed : worked with pens, not cut: what is pressed in stays white, ridges close together sink.
     for_lines : advised for a block of fine lines.
     backed : thin sheets are glued to a board, since cleared ground would print.
@@ -42,6 +43,7 @@ class MaterialFacts:
     deepest_mm: float
     thickness_mm: float
     grained: bool = False
+    chiselled: bool = False
     pressed: bool = False
     backed: bool = False
     for_lines: bool = False
@@ -49,11 +51,13 @@ class MaterialFacts:
 
 MATERIALS: dict[Material, MaterialFacts] = {
     "lino": MaterialFacts(tr("lino"), 0.5, 0.6, 80.0, 140.0, 2.2, 3.2, backed=True),
-    "soft wood": MaterialFacts(tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True),
-    "hard wood": MaterialFacts(
-        tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, for_lines=True
+    "soft wood": MaterialFacts(
+        tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True, chiselled=True
     ),
-    "end grain": MaterialFacts(tr("end grain"), 0.15, 0.2, 18.0, 30.0, 2.0, 23.0),
+    "hard wood": MaterialFacts(
+        tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, chiselled=True, for_lines=True
+    ),
+    "end grain": MaterialFacts(tr("end grain"), 0.15, 0.2, 18.0, 30.0, 2.0, 23.0, chiselled=True),
     "foam": MaterialFacts(tr("foam"), 1.0, 1.0, 200.0, 300.0, 2.0, 5.0),
     "pressed foam": MaterialFacts(tr("pressed foam"), 2.0, 0.8, 600.0, 900.0, 1.5, 5.0, pressed=True),
 }

@@ -344,10 +344,7 @@ def boards_plan(project: Project) -> CuttingPlan:
 def cutting_cautions(project: Project) -> tuple[str, ...]:
     """What can hurt where these blocks are cut, by material and method; the makers' sheets come first."""
     said = [KNIFE_CAUTION]
-    if any(
-        "wood" in material_of(project, b.id) or material_of(project, b.id) == "end grain"
-        for b in project.blocks
-    ):
+    if any(MATERIALS[material_of(project, block.id)].chiselled for block in project.blocks):
         said.insert(0, CHISEL_CAUTION)
     if project.workshop.cut_out or sawn_block(project) is not None:
         said.append(MAT_CAUTION)
