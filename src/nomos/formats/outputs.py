@@ -214,7 +214,17 @@ def filling(
                 flush_folder(within)
     finally:
         if stage != Path():
-            shutil.rmtree(stage, ignore_errors=True)
+            with _undisturbed():
+                _clear(stage)
+
+
+def _clear(stage: Path) -> None:
+    """Take a passing folder away, under another name: threads that are still writing find it no more."""
+    gone = stage.with_suffix(".gone.part")
+    with contextlib.suppress(OSError):
+        stage.rename(gone)
+    for each in (gone, stage):
+        shutil.rmtree(each, ignore_errors=True)
 
 
 def _check_places(
