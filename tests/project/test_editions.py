@@ -39,7 +39,7 @@ from nomos.project.edition.sheets import buying_list, with_edition, with_planned
 from nomos.project.inks.data import with_ink_data
 from nomos.project.model.edits import new_project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
-from nomos.ui.stations.carve.view import read_tools, tools_text
+from nomos.ui.stations.carve.carve_view import read_tools, tools_text
 
 Demo = tuple[Project, Assets]
 

@@ -15,7 +15,7 @@ from nomos.project.edition.bench import pull_events
 from nomos.project.edition.gate import cut_gate
 from nomos.project.register.comparison import planned
 from nomos.ui.desk import Desk
-from nomos.ui.stations.bench.hand import GUIDE
+from nomos.ui.stations.bench.bench_editor import GUIDE
 from nomos.ui.stations.bench.logbook import LogBook
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle
 

@@ -29,8 +29,8 @@ from nomos.project.register.tolerance import flash_fast
 from nomos.proof.flashing import Flashing
 from nomos.registration import Motion
 from nomos.ui.frame.state import UiState
-from nomos.ui.stations.bench.view import bench_view
-from nomos.ui.stations.carve.view import carve_view, carving_overlay
+from nomos.ui.stations.bench.bench_view import bench_view
+from nomos.ui.stations.carve.carve_view import carve_view, carving_overlay
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
     exercise_overlay,
@@ -38,8 +38,8 @@ from nomos.ui.stations.register.proofs_view import (
     proof_view,
     tolerance_view,
 )
-from nomos.ui.stations.register.view import register_view
-from nomos.ui.stations.sheets.view import record_view, sheets_view
+from nomos.ui.stations.register.register_view import register_view
+from nomos.ui.stations.sheets.sheets_view import record_view, sheets_view
 
 Little = tuple[Project, Assets]
 

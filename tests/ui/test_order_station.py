@@ -9,7 +9,7 @@ from PyQt6.QtWidgets import QApplication, QPushButton
 
 from nomos.project.model.edits import with_workshop
 from nomos.ui.desk import Desk
-from nomos.ui.stations.order.view import MOST_STEPS
+from nomos.ui.stations.order.order_view import MOST_STEPS
 from tests.ui.conftest import Answers, click, names, press, project_of, settle
 
 

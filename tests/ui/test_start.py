@@ -24,7 +24,7 @@ from nomos.ui.frame.fault import fault_handler, last_edits
 from nomos.ui.frame.jobs import Asker
 from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.state import STATIONS
-from nomos.ui.stations.design import opening_hand
+from nomos.ui.stations.design import opening_editor
 from nomos.work import Ask
 from nomos.work.open import open_design
 from tests.ui.conftest import Answers, project_of, settle
@@ -225,7 +225,7 @@ def test_edits_made_while_a_picture_is_read_are_asked_about(
         assert go_on.wait(10)
         return really(*asked)
 
-    monkeypatch.setattr(opening_hand, "open_design", slowly)
+    monkeypatch.setattr(opening_editor, "open_design", slowly)
     desk.files.open(sketch)
     desk.controller.fields.rename("Edited meanwhile")
     answers.leave = "cancel"

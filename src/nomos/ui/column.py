@@ -10,9 +10,9 @@ from nomos.ui.controller import Controller
 from nomos.ui.frame import theme
 from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.looks import STATION_OF_LOOK
+from nomos.ui.frame.presenter import StationPresenter, Wishes
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import StationPresenter, Wishes
 from nomos.ui.stations import TABLE, make
 
 

@@ -14,21 +14,21 @@ from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.sheet_view import card_height, on_print
 from nomos.ui.frame.state import Marked, Shown, UiState
-from nomos.ui.stations.bench.hand import Bencher
-from nomos.ui.stations.blocks.edits import BlockEdits
-from nomos.ui.stations.blocks.hand import Hands
-from nomos.ui.stations.blocks.inker import Inker
-from nomos.ui.stations.blocks.methods import Methods
+from nomos.ui.stations.bench.bench_editor import BenchEditor
+from nomos.ui.stations.blocks.block_editor import BlockEditor
+from nomos.ui.stations.blocks.blocks_editor import MaskEditor
+from nomos.ui.stations.blocks.inking_editor import InkingEditor
+from nomos.ui.stations.blocks.method_editor import MethodEditor
 from nomos.ui.stations.blocks.planner import Planner
-from nomos.ui.stations.carve.hand import Crafter
+from nomos.ui.stations.carve.carve_editor import CarveEditor
+from nomos.ui.stations.design.design_editor import DesignEditor
 from nomos.ui.stations.design.fields import Fields
-from nomos.ui.stations.design.hand import Designer
-from nomos.ui.stations.inks.edits import InkEdits
-from nomos.ui.stations.inks.hand import InkRoom
+from nomos.ui.stations.inks.ink_editor import InkEditor
 from nomos.ui.stations.inks.ink_view import PAPER_ROW
-from nomos.ui.stations.order.hand import Orderer
-from nomos.ui.stations.register.hand import Registrar
-from nomos.ui.stations.register.places import Places
+from nomos.ui.stations.inks.inks_editor import InksEditor
+from nomos.ui.stations.order.order_editor import OrderEditor
+from nomos.ui.stations.register.place_editor import PlaceEditor
+from nomos.ui.stations.register.register_editor import RegisterEditor
 
 
 class Controller(QObject):
@@ -45,15 +45,15 @@ class Controller(QObject):
         keeper: ProofKeeper,
         files: Files,
         planner: Planner,
-        hands: Hands,
-        methods: Methods,
-        inkroom: InkRoom,
-        orderer: Orderer,
-        registrar: Registrar,
-        crafter: Crafter,
-        bencher: Bencher,
-        designer: Designer,
-        inker: Inker,
+        hands: MaskEditor,
+        methods: MethodEditor,
+        inkroom: InksEditor,
+        orderer: OrderEditor,
+        registrar: RegisterEditor,
+        crafter: CarveEditor,
+        bencher: BenchEditor,
+        designer: DesignEditor,
+        inker: InkingEditor,
     ) -> None:
         super().__init__()
         self.editor, self.document = editor, editor.document
@@ -63,8 +63,8 @@ class Controller(QObject):
         self.orderer, self.registrar = orderer, registrar
         self.crafter, self.bencher = crafter, bencher
         self.fields = Fields(editor, keeper, designer, methods)
-        self.blocks = BlockEdits(editor, keeper, files, planner, methods)
-        self.inks, self.places = InkEdits(editor), Places(editor)
+        self.blocks = BlockEditor(editor, keeper, files, planner, methods)
+        self.inks, self.places = InkEditor(editor), PlaceEditor(editor)
         editor.document.changed.connect(self._project_changed)
         editor.message.connect(self.message)
         editor.state_changed.connect(self.shown)

@@ -12,17 +12,17 @@ from nomos.ui.frame.garbage import Collector
 from nomos.ui.frame.jobs import JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Dialogs, Questions
+from nomos.ui.stations.bench.bench_editor import BenchEditor
 from nomos.ui.stations.bench.guard import PrintedGuard
-from nomos.ui.stations.bench.hand import Bencher
-from nomos.ui.stations.blocks.hand import Hands
-from nomos.ui.stations.blocks.inker import Inker
-from nomos.ui.stations.blocks.methods import Methods
+from nomos.ui.stations.blocks.blocks_editor import MaskEditor
+from nomos.ui.stations.blocks.inking_editor import InkingEditor
+from nomos.ui.stations.blocks.method_editor import MethodEditor
 from nomos.ui.stations.blocks.planner import Planner
-from nomos.ui.stations.carve.hand import Crafter
-from nomos.ui.stations.design.hand import Designer
-from nomos.ui.stations.inks.hand import InkRoom
-from nomos.ui.stations.order.hand import Orderer
-from nomos.ui.stations.register.hand import Registrar
+from nomos.ui.stations.carve.carve_editor import CarveEditor
+from nomos.ui.stations.design.design_editor import DesignEditor
+from nomos.ui.stations.inks.inks_editor import InksEditor
+from nomos.ui.stations.order.order_editor import OrderEditor
+from nomos.ui.stations.register.register_editor import RegisterEditor
 from nomos.ui.window import Window
 
 
@@ -54,17 +54,17 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     runner.owner = lambda: document.session
     keeper = ProofKeeper(document, runner)
     dialogs = Dialogs() if questions is None else questions
-    designer = Designer(document, runner)
+    designer = DesignEditor(document, runner)
     files = Files(document, runner, keeper, dialogs, designer)
-    planner, hands = Planner(document, runner, keeper), Hands(editor, runner, keeper, dialogs)
-    methods = Methods(editor, runner, keeper, dialogs)
-    orderer = Orderer(editor, runner, keeper, dialogs)
-    inkroom = InkRoom(editor, runner, keeper, dialogs)
-    registrar = Registrar(editor, runner, keeper, dialogs)
-    crafter, bencher = Crafter(editor, runner, keeper, dialogs), Bencher(document, runner, keeper)
+    planner, hands = Planner(document, runner, keeper), MaskEditor(editor, runner, keeper, dialogs)
+    methods = MethodEditor(editor, runner, keeper, dialogs)
+    orderer = OrderEditor(editor, runner, keeper, dialogs)
+    inkroom = InksEditor(editor, runner, keeper, dialogs)
+    registrar = RegisterEditor(editor, runner, keeper, dialogs)
+    crafter, bencher = CarveEditor(editor, runner, keeper, dialogs), BenchEditor(document, runner, keeper)
     controller = Controller(
         editor, keeper, files, planner, hands, methods, inkroom, orderer, registrar, crafter, bencher,
-        designer, Inker(editor, runner, keeper, dialogs),
+        designer, InkingEditor(editor, runner, keeper, dialogs),
     )  # fmt: skip
     bencher.log_read = lambda: files.log_read
     guard = PrintedGuard(document, bencher.book, dialogs)

@@ -21,7 +21,7 @@ from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.stations.bench.log_files import ReadAhead, read_ahead
-from nomos.ui.stations.design.hand import Designer
+from nomos.ui.stations.design.design_editor import DesignEditor
 
 
 class _Read(NamedTuple):
@@ -51,7 +51,7 @@ class Files(QObject):
         runner: JobRunner,
         keeper: ProofKeeper,
         questions: Questions,
-        designer: Designer,
+        designer: DesignEditor,
     ) -> None:
         super().__init__()
         self._document, self._runner, self._questions = document, runner, questions

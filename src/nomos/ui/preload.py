@@ -29,7 +29,7 @@ def preload(column: Column, document: Document, runner: JobRunner) -> None:
 
 
 def _load(progress: Progress) -> None:
-    names = (*_LARGE, *(f"nomos.ui.stations.{station}.station" for station in TABLE))
+    names = (*_LARGE, *(f"nomos.ui.stations.{station}.{station}_presenter" for station in TABLE))
     for number, name in enumerate(names):
         progress.report(number / len(names), "")
         import_module(name)

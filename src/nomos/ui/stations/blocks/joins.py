@@ -8,7 +8,7 @@ from nomos.project.model import Contour, Project
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.form import Form
 from nomos.ui.frame.parts import part_column
-from nomos.ui.stations.blocks.view import BlocksView
+from nomos.ui.stations.blocks.blocks_view import BlocksView
 
 
 class JoinsPart(QWidget):

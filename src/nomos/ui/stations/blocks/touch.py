@@ -9,7 +9,7 @@ from nomos.base.language import tr
 from nomos.separation.touch import Tool, Touch
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.parts import part_column
-from nomos.ui.stations.blocks.view import BlocksView
+from nomos.ui.stations.blocks.blocks_view import BlocksView
 
 _KINDS = (
     ("ora", tr("OpenRaster, a layer a block")),

@@ -20,8 +20,8 @@ from nomos.project.model.edits import (
 from nomos.separation.touch import Touch
 from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.keeper import ProofKeeper
-from nomos.ui.stations.blocks.methods import Methods
-from nomos.ui.stations.design.hand import Designer
+from nomos.ui.stations.blocks.method_editor import MethodEditor
+from nomos.ui.stations.design.design_editor import DesignEditor
 
 _POINTED: Final[tuple[Literal["paper", "line", "no line"], ...]] = ("paper", "line", "no line")
 """What a field can be said to be by pointing at it."""
@@ -30,7 +30,9 @@ _POINTED: Final[tuple[Literal["paper", "line", "no line"], ...]] = ("paper", "li
 class Fields:
     """Edits of the title and the flat colours, and correcting the design by pointing at it."""
 
-    def __init__(self, editor: Editor, keeper: ProofKeeper, designer: Designer, methods: Methods) -> None:
+    def __init__(
+        self, editor: Editor, keeper: ProofKeeper, designer: DesignEditor, methods: MethodEditor
+    ) -> None:
         self._editor, self._keeper = editor, keeper
         self._designer, self._methods = designer, methods
 

@@ -10,7 +10,7 @@ from nomos.base.units import PAPER_SIZES_MM
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, check_box, label
 from nomos.ui.frame.parts import part_column
-from nomos.ui.stations.design.view import CorrectPartView, PicturePartView
+from nomos.ui.stations.design.design_view import CorrectPartView, PicturePartView
 
 _READ = (
     ("", tr("as it looks")),

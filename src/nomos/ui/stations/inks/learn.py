@@ -9,7 +9,7 @@ from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import part_column
-from nomos.ui.stations.inks.view import ProofView
+from nomos.ui.stations.inks.inks_view import ProofView
 
 
 class LearnPart(QWidget):

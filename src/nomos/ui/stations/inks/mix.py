@@ -7,7 +7,7 @@ from nomos.base.language import tr
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import beside, part_column
-from nomos.ui.stations.inks.view import MixView
+from nomos.ui.stations.inks.inks_view import MixView
 
 _CAUTION = tr("Gloves and air with solvents; no dust of dry pigments. The ink's safety sheet comes first.")
 

@@ -12,7 +12,7 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
 from nomos.ui.frame.form import Form
 from nomos.ui.frame.parts import group, part_column
-from nomos.ui.stations.inks.view import StackView
+from nomos.ui.stations.inks.inks_view import StackView
 
 # How wide a grading along an edge begins with.
 _USUAL_EDGE_MM = 8.0

@@ -12,7 +12,7 @@ from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.form import Form
 from nomos.ui.frame.parts import group, part_column
-from nomos.ui.stations.order.view import DaysView, SittingView, week_days
+from nomos.ui.stations.order.order_view import DaysView, SittingView, week_days
 
 _MOST_DAYS = 60
 

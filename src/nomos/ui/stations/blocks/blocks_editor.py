@@ -13,13 +13,13 @@ from nomos.separation import Mask
 from nomos.separation.freedom import Simpler
 from nomos.separation.touch import Touch, touched
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand, dropped
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.station_editor import StationEditor, dropped
 
 
-class Hands(Hand):
+class MaskEditor(StationEditor):
     """Makes masks of the chosen block and lays them beside the project."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:

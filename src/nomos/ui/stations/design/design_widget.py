@@ -10,8 +10,8 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, NameField, NumberBox, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import ColourCurve, ColourEditor, group
+from nomos.ui.stations.design.design_view import CorrectPartView, DesignView, PicturePartView
 from nomos.ui.stations.design.parts import CorrectPart, PicturePart
-from nomos.ui.stations.design.view import CorrectPartView, DesignView, PicturePartView
 
 _MOST_GRADIENTS = 3
 PARTS = (("picture", tr("Picture")), ("colours", tr("Colours")), ("correct", tr("Correct")))

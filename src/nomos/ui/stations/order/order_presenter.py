@@ -9,11 +9,11 @@ from nomos.project.blocks.methods import with_usual_order
 from nomos.project.sheet.changes import overprinted
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
+from nomos.ui.frame.presenter import Latest, StationPresenter
 from nomos.ui.frame.sheet_view import Overlay
-from nomos.ui.frame.station import Latest, StationPresenter
+from nomos.ui.stations.order.order_view import best_cards, days_view, orders_view, sitting_view
+from nomos.ui.stations.order.order_widget import OrderStation
 from nomos.ui.stations.order.usual_view import order_view, usual_cards
-from nomos.ui.stations.order.view import best_cards, days_view, orders_view, sitting_view
-from nomos.ui.stations.order.widget import OrderStation
 
 _CARD_PICTURE = 66
 

@@ -21,10 +21,10 @@ from nomos.project.blocks.inking import (
 from nomos.project.model import Outline
 from nomos.project.model.edits import with_pull
 from nomos.separation.touch import Touch
-from nomos.ui.frame.hand import Hand
+from nomos.ui.frame.station_editor import StationEditor
 
 
-class Inker(Hand):
+class InkingEditor(StationEditor):
     """Draws zones on the chosen pull and changes them; the controller says what is chosen."""
 
     zone_made = pyqtSignal(int)

@@ -16,7 +16,7 @@ from nomos.project.blocks.keys import with_contour_key, with_drawn_key, with_sha
 from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.keeper import ProofKeeper
-from nomos.ui.stations.blocks.methods import Methods
+from nomos.ui.stations.blocks.method_editor import MethodEditor
 from nomos.ui.stations.blocks.planner import Planner
 from nomos.work.plans import InkSource
 
@@ -33,11 +33,11 @@ class Shelves(Protocol):
         ...
 
 
-class BlockEdits:
+class BlockEditor:
     """Edits of blocks, keys, joins and what prints where; plans that are taken."""
 
     def __init__(
-        self, editor: Editor, keeper: ProofKeeper, shelves: Shelves, planner: Planner, methods: Methods
+        self, editor: Editor, keeper: ProofKeeper, shelves: Shelves, planner: Planner, methods: MethodEditor
     ) -> None:
         self._editor, self._keeper, self._shelves = editor, keeper, shelves
         self._planner, self._methods = planner, methods

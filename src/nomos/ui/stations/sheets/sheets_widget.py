@@ -16,7 +16,7 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import BoardView
-from nomos.ui.stations.sheets.view import RecordView, SheetsView
+from nomos.ui.stations.sheets.sheets_view import RecordView, SheetsView
 
 # How long each of two pictures is seen while they flicker.
 _FLICKER_MS = 700

@@ -14,14 +14,14 @@ from nomos.design import Correction, Cut, Labels, find_cut
 from nomos.design.cut import WHOLE, Corners, Found, checked_cut, through, to_print
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
-from nomos.ui.frame.hand import dropped
-from nomos.ui.stations.design.opening_hand import FOUND, NOT_SURE, OpeningHand
+from nomos.ui.frame.station_editor import dropped
+from nomos.ui.stations.design.opening_editor import FOUND, NOT_SURE, OpeningEditor
 from nomos.work.open import (
     size_of_drawing,
 )
 
 
-class Designer(OpeningHand):
+class DesignEditor(OpeningEditor):
     """The Design station's hand: beside opening, what is printed of a picture, its size, and corrections."""
 
     def _with_source(self, text: str, **changes: Any) -> None:

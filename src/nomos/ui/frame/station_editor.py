@@ -9,7 +9,7 @@ from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 
 
-class Hand(QObject):
+class StationEditor(QObject):
     """Asks and edits for a station."""
 
     changed = pyqtSignal()

@@ -9,12 +9,12 @@ from nomos.project import Project, Proof
 from nomos.project.edition.board import Board, board_sheets, sheets_board
 from nomos.project.edition.stack import Stack, edition_stack, steps_of
 from nomos.project.register.comparison import marks_text
+from nomos.ui.frame.presenter import Drawn, StationPresenter
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
-from nomos.ui.frame.station import Drawn, StationPresenter
 from nomos.ui.stations.sheets.board import BoardPart
 from nomos.ui.stations.sheets.board_view import board_view
-from nomos.ui.stations.sheets.view import record_view, sheets_view
-from nomos.ui.stations.sheets.widget import SheetsStation
+from nomos.ui.stations.sheets.sheets_view import record_view, sheets_view
+from nomos.ui.stations.sheets.sheets_widget import SheetsStation
 
 
 class SheetsPresenter(StationPresenter[SheetsStation]):

@@ -4,10 +4,10 @@ from nomos.base.language import tr
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.project import Project, Proof
 from nomos.separation.touch import Touch
-from nomos.ui.frame.station import StationPresenter
+from nomos.ui.frame.presenter import StationPresenter
+from nomos.ui.stations.design.design_view import correct_part_view, design_view, picture_part_view
+from nomos.ui.stations.design.design_widget import DesignStation
 from nomos.ui.stations.design.parts import PicturePart
-from nomos.ui.stations.design.view import correct_part_view, design_view, picture_part_view
-from nomos.ui.stations.design.widget import DesignStation
 
 
 class DesignPresenter(StationPresenter[DesignStation]):

@@ -17,8 +17,8 @@ from nomos.base.language import opened, tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.sheet import image_of
+from nomos.ui.stations.bench.bench_view import BenchView
 from nomos.ui.stations.bench.note import NoteLine
-from nomos.ui.stations.bench.view import BenchView
 
 # Type in pixels: what is read from two metres, and what is read close by.
 _HUGE, _LARGE, _TEXT = 84, 40, 28

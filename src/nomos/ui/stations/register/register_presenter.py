@@ -4,9 +4,9 @@ from dataclasses import replace
 
 from nomos.base.language import tr
 from nomos.project import Project, Proof
+from nomos.ui.frame.presenter import StationPresenter
 from nomos.ui.frame.sheet_view import Overlay, picture_overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import StationPresenter
 from nomos.ui.stations.register.proofs_view import (
     apart_overlay,
     exercise_overlay,
@@ -15,8 +15,8 @@ from nomos.ui.stations.register.proofs_view import (
     proof_view,
     tolerance_view,
 )
-from nomos.ui.stations.register.view import register_view
-from nomos.ui.stations.register.widget import RegisterStation
+from nomos.ui.stations.register.register_view import register_view
+from nomos.ui.stations.register.register_widget import RegisterStation
 
 
 class RegisterPresenter(StationPresenter[RegisterStation]):

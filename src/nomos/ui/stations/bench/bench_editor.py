@@ -45,7 +45,7 @@ GUIDE = (
 )
 
 
-class Bencher(QObject):
+class BenchEditor(QObject):
     """What hands do at the bench; `book` keeps the log of it."""
 
     changed = pyqtSignal()

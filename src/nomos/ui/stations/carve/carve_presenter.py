@@ -5,12 +5,12 @@ from nomos.carving import Material
 from nomos.project import Project, Proof
 from nomos.project.blocks.plans import with_plan
 from nomos.project.edition.carving import with_material
+from nomos.ui.frame.presenter import StationPresenter
 from nomos.ui.frame.rows import Note
 from nomos.ui.frame.sheet_view import Overlay
 from nomos.ui.frame.state import Shown
-from nomos.ui.frame.station import StationPresenter
-from nomos.ui.stations.carve.view import CarveView, carve_view, carving_overlay
-from nomos.ui.stations.carve.widget import CarveStation
+from nomos.ui.stations.carve.carve_view import CarveView, carve_view, carving_overlay
+from nomos.ui.stations.carve.carve_widget import CarveStation
 
 
 class CarvePresenter(StationPresenter[CarveStation]):

@@ -15,7 +15,7 @@ from nomos.ui.frame.controls import Fields, Figures, NameField, NumberBox, butto
 from nomos.ui.frame.form import Form
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
-from nomos.ui.stations.carve.view import CarveView, read_tools, tools_text
+from nomos.ui.stations.carve.carve_view import CarveView, read_tools, tools_text
 
 PARTS = (
     ("blocks", tr("Blocks")),

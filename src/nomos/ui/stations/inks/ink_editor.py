@@ -8,7 +8,7 @@ from nomos.project.model.edits import with_paper
 from nomos.ui.frame.editor import Editor
 
 
-class InkEdits:
+class InkEditor:
     """Edits of the chosen ink, or of the paper, and how the print is looked at."""
 
     def __init__(self, editor: Editor) -> None:

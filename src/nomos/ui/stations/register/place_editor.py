@@ -13,7 +13,7 @@ from nomos.proof import Misregister
 from nomos.ui.frame.editor import Editor
 
 
-class Places:
+class PlaceEditor:
     """Where sheet, image and blocks lie, and blocks tried out of register."""
 
     def __init__(self, editor: Editor) -> None:

@@ -16,13 +16,13 @@ from nomos.project.blocks.zones import grade_over_image, printed_again, taken_ap
 from nomos.project.model import Grade
 from nomos.ui.frame.document import Edit, Slow
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand, dropped
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.station_editor import StationEditor, dropped
 
 
-class Methods(Hand):
+class MethodEditor(StationEditor):
     """Edits of how a project is printed."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:

@@ -10,8 +10,10 @@ from nomos.project.sheet.tiles import tile_at
 from nomos.separation.plans import REACHED_DE00
 from nomos.ui.frame import theme
 from nomos.ui.frame.cards import Card
+from nomos.ui.frame.presenter import Drawn, Latest, StationPresenter
 from nomos.ui.frame.sheet_view import Overlay, on_print, picture_overlay
-from nomos.ui.frame.station import Drawn, Latest, StationPresenter
+from nomos.ui.stations.blocks.blocks_view import blocks_view, seams_text
+from nomos.ui.stations.blocks.blocks_widget import BlocksStation
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import drawn_over, inking_view
@@ -28,8 +30,6 @@ from nomos.ui.stations.blocks.plans_view import (
     wish_rows,
 )
 from nomos.ui.stations.blocks.touch import HandPart
-from nomos.ui.stations.blocks.view import blocks_view, seams_text
-from nomos.ui.stations.blocks.widget import BlocksStation
 from nomos.work.plans import candidates
 
 _CARD_PICTURE = 66

@@ -18,7 +18,7 @@ from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
 from nomos.ui.frame.raster import Page, Raster, picture_levels
 from nomos.ui.frame.sheet_view import sketch_raster
-from nomos.ui.stations.design.view import Outlined, outlined
+from nomos.ui.stations.design.design_view import Outlined, outlined
 from nomos.work.open import (
     FirstLook,
     Flattened,
@@ -39,7 +39,7 @@ FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is o
 _ASK_SIZE = tr("How large the print is, the picture does not say: drag its corner, or type it at Picture.")
 
 
-class OpeningHand(QObject):
+class OpeningEditor(QObject):
     """Everything between the file of a sketch and its flat fields."""
 
     changed = pyqtSignal()

@@ -2,11 +2,11 @@
 
 from nomos.base.language import tr
 from nomos.project import Project, Proof
-from nomos.ui.frame.station import StationPresenter
+from nomos.ui.frame.presenter import StationPresenter
 from nomos.ui.stations.inks.ink_view import inks_view
+from nomos.ui.stations.inks.inks_view import mix_view, proof_view, stack_view
+from nomos.ui.stations.inks.inks_widget import InksStation
 from nomos.ui.stations.inks.see_view import see_view, sheet_overlaps
-from nomos.ui.stations.inks.view import mix_view, proof_view, stack_view
-from nomos.ui.stations.inks.widget import InksStation
 
 
 class InksPresenter(StationPresenter[InksStation]):

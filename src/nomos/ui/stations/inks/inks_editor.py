@@ -18,11 +18,11 @@ from nomos.project.model import Optics
 from nomos.project.model.edits import with_workshop
 from nomos.project.sheet.learning import Learnt, with_cause
 from nomos.proof.scanning import Picture
-from nomos.ui.stations.inks.mixing_hand import MixingHand
+from nomos.ui.stations.inks.mixing_editor import MixingEditor
 from nomos.work.scan import learn_of
 
 
-class InkRoom(MixingHand):
+class InksEditor(MixingEditor):
     """The Inks station's hand: beside mixing, drawdown cards, charts, and what a proof teaches."""
 
     def open_card(self) -> None:

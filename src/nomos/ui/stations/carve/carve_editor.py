@@ -19,16 +19,16 @@ from nomos.project.edition.carving import (
 from nomos.project.edition.sheets import Record, with_edition, with_planned_sheets
 from nomos.project.model.craft import CUTTING
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.state import Marked
+from nomos.ui.frame.station_editor import StationEditor
 from nomos.work.carve import carve_of
 from nomos.work.cut import cut_of
 
 
-class Crafter(Hand):
+class CarveEditor(StationEditor):
     """Works out how blocks are cut, and writes what is taken to the bench."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:

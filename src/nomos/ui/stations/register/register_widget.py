@@ -16,7 +16,7 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
 from nomos.ui.frame.rows import Row
 from nomos.ui.stations.register.proofs import PracticePart, ProofPart, TolerancePart
-from nomos.ui.stations.register.view import RegisterView
+from nomos.ui.stations.register.register_view import RegisterView
 
 PARTS = (
     ("system", tr("System")), ("measures", tr("Measures")), ("try", tr("Try out")), ("tolerance",

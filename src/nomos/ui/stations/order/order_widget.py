@@ -9,8 +9,8 @@ from nomos.ui.frame.answers import Answers
 from nomos.ui.frame.controls import Fields, button, label
 from nomos.ui.frame.parts import Cards, beside, group
 from nomos.ui.stations.order.days import DaysPart, SittingPart
+from nomos.ui.stations.order.order_view import OrdersView
 from nomos.ui.stations.order.usual_view import OrderView
-from nomos.ui.stations.order.view import OrdersView
 
 PARTS = (("orders", tr("Orders")), ("days", tr("Days")), ("times", tr("Times")), ("sitting", tr("Cleaning")))
 _SCHOOLS = tuple(SCHOOLS)

@@ -9,6 +9,7 @@ from nomos.ui.frame.controls import NameField, button, label
 from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import beside, group
 from nomos.ui.frame.plain_text import set_tip
+from nomos.ui.stations.blocks.blocks_view import BlocksView
 from nomos.ui.stations.blocks.fewer import FewerPart
 from nomos.ui.stations.blocks.inking import InkingPart
 from nomos.ui.stations.blocks.inking_view import InkingView
@@ -16,7 +17,6 @@ from nomos.ui.stations.blocks.joins import JoinsPart
 from nomos.ui.stations.blocks.method import MethodPart
 from nomos.ui.stations.blocks.method_view import MethodView
 from nomos.ui.stations.blocks.touch import HandPart
-from nomos.ui.stations.blocks.view import BlocksView
 
 PARTS = (
     ("blocks", tr("Blocks")), ("method", tr("Method")), ("fewer", tr("Fewer")), ("joins", tr("Joins")),

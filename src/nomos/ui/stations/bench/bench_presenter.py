@@ -5,10 +5,10 @@ from datetime import datetime
 from nomos.base.language import tr
 from nomos.project import Project, Proof
 from nomos.ui.frame import theme
-from nomos.ui.frame.station import StationPresenter
-from nomos.ui.stations.bench.hand import GUIDE
-from nomos.ui.stations.bench.view import bench_view
-from nomos.ui.stations.bench.widget import BenchScreen
+from nomos.ui.frame.presenter import StationPresenter
+from nomos.ui.stations.bench.bench_editor import GUIDE
+from nomos.ui.stations.bench.bench_view import bench_view
+from nomos.ui.stations.bench.bench_widget import BenchScreen
 
 _PICTURE = 320
 

@@ -15,10 +15,10 @@ from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order
 from nomos.ui.frame.document import Slow
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.station_editor import StationEditor
 from nomos.work import Request
 from nomos.work.days import Planned, at_once, count_of, days_of
 from nomos.work.orders import Orders, orders_of
@@ -34,7 +34,7 @@ class Wanted:
     pins: tuple[tuple[str, int], ...] = ()
 
 
-class Orderer(Hand):
+class OrderEditor(StationEditor):
     """Looks for orders, and changes the times of the calendar."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:

@@ -13,10 +13,10 @@ from nomos.project.register.system import with_reading, with_register
 from nomos.proof import Misregister
 from nomos.registration.settings import REGISTRATION, TOLERANCE, BudgetSettings
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.station_editor import StationEditor
 from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
 from nomos.work.scan import scan_of, scan_tried_of
 
@@ -54,7 +54,7 @@ class Practice:
     answered: int = 0
 
 
-class Registrar(Hand):
+class RegisterEditor(StationEditor):
     """Changes how sheets meet blocks, simulates, reads proofs, and sets exercises."""
 
     def __init__(self, editor: Editor, runner: JobRunner, keeper: ProofKeeper, questions: Questions) -> None:

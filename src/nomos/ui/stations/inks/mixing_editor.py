@@ -28,17 +28,17 @@ from nomos.project.model import Ink, Known, Optics
 from nomos.project.model.edits import with_pull
 from nomos.project.sheet.learning import Learnt
 from nomos.ui.frame.editor import Editor
-from nomos.ui.frame.hand import Hand
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
+from nomos.ui.frame.station_editor import StationEditor
 from nomos.ui.stations.inks.doubts import Doubts
 from nomos.work.recipes import recipes_of
 
 DEMO_SHELF = "Demo shelf, illustrative"
 
 
-class MixingHand(Hand):
+class MixingEditor(StationEditor):
     """Edits and jobs of the Inks station; the controller says what is chosen."""
 
     card_opened = pyqtSignal()
