@@ -1,31 +1,30 @@
-"""Finding the sheet of paper in a photograph: four corners, in perspective, on whatever it lies."""
+"""Finding the sheet of paper in a photograph: four corners, in perspective, of any colour on any ground."""
 
 from dataclasses import dataclass
-from itertools import combinations
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour.cielab import srgb_decode
-from nomos.design.page import Rgb
+from nomos.design.page import Rgb, lab_page
+from nomos.design.sides import (
+    Array,
+    Page,
+    Points,
+    colours_and_steps,
+    quadrilaterals,
+    straight_edges,
+)
 
-Array = NDArray[np.float64]
-Points = NDArray[np.float64]
-
-_SMALL = 560
-# Lines looked at in each of the four directions, and how sharp a direction is, degrees.
-_LINES = 9
-_TURNS = 360
-_SAMPLES = 48
-# A step of this much in the log of light across a side, over about 3 pixels, is an edge.
-_STEP = 0.035
-# Beside a side, inwards: the margin of the sheet, as a share of its size.
-_INSIDE, _OUTSIDE = 0.022, 0.02
-_LEAST_AREA = 0.12
-_LIKELY = 60
-# A sheet may run out of the picture by this share of it.
-_BEYOND = 0.25
-_BORDER_SUPPORT = 0.55
+# A side is looked at in so many places.
+_SAMPLES = 44
+# Strips beside a side, inside and outside, as shares of the sheet's diagonal.
+_STRIPS = (0.008, 0.014, 0.020)
+# Colours this far apart on both sides of an edge are two things, ΔE with a and b weighing more.
+_APART = 6.0
+_STEP = 1.1
+_LIKELY = 160
+# What a side weighs that cannot be seen, since the picture ends there.
+UNSEEN = 0.55
 # Below this the sheet is not sure; measured in benchmarks/ on simulated photographs.
 SURE = 0.7
 
@@ -36,10 +35,12 @@ class Sheet:
 
     corners : (4, 2) pixels, top left first, clockwise; the picture's own corners where none was found.
     sure : 0 to 1; below `SURE` it should be set by hand.
+    seen : of each side, the upper one first, clockwise, the share along which its edge is seen.
     """
 
     corners: Points
     sure: float
+    seen: tuple[float, float, float, float] = (0.0, 0.0, 0.0, 0.0)
 
 
 def whole(rgb: Rgb) -> Points:
@@ -51,7 +52,7 @@ def whole(rgb: Rgb) -> Points:
 
     Returns
     -------
-    Four corners as shares of width and height.
+    (4, 2) pixels, top left first, clockwise.
     """
     height, width = rgb.shape[:2]
     return np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
@@ -70,245 +71,192 @@ def find_sheet(rgb: Rgb) -> Sheet:
 
     Notes
     -----
-    Straight edges with a brighter side are voted for by direction and distance
-    (Hough 1962; Duda & Hart 1972, with the gradient's own direction). Of all
-    four that enclose a quadrilateral, or run along the picture's border where
-    the sheet leaves it, the best has an edge all along its sides, an even pale
-    margin inside and something else outside. Each side is then fitted again to
-    where the light steps most, at full size.
+    Of all that two pairs of straight edges enclose, the best has an edge along its sides with other colours
+    on both sides of it, one paper along the inside of all four, and is large. Nothing is asked of which is
+    the brighter. Each side is then fitted again where the colour steps from outside to inside, at full size,
+    as the bow that a lens makes of it.
     """
-    import cv2
-
-    scale = _SMALL / max(rgb.shape[:2])
-    size = max(16, round(rgb.shape[1] * scale)), max(16, round(rgb.shape[0] * scale))
-    small = np.asarray(cv2.medianBlur(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), 3), np.uint8)
-    log = np.log(np.maximum(srgb_decode(small / 255.0), 0.004)).astype(np.float32)
-    log = np.asarray(cv2.GaussianBlur(log, (0, 0), 1.2), np.float32)
-    light = np.ascontiguousarray(log.mean(axis=-1))
-    across = np.asarray(cv2.Sobel(light, cv2.CV_32F, 1, 0, scale=1 / 8), np.float32)
-    down = np.asarray(cv2.Sobel(light, cv2.CV_32F, 0, 1, scale=1 / 8), np.float32)
-    judge = _Judge(log, across, down)
-    best, best_score = None, 0.0
-    for corners in judge.likely(_quadrilaterals(_lines(across, down), size)):
-        score = judge.score(corners)
-        if score > best_score:
-            best, best_score = corners, score
-    if best is None:
+    lab, across, down = colours_and_steps(rgb)
+    size = lab.shape[1], lab.shape[0]
+    candidates = quadrilaterals(straight_edges(across, down), size)
+    if not len(candidates):
         return Sheet(whole(rgb), 0.0)
-    full = best / np.array([size[0] / rgb.shape[1], size[1] / rgb.shape[0]])
+    judge = _Judge(lab, across, down)
+    looks = judge.look(judge.likely(candidates))
+    best = int(looks.score.argmax())
+    if looks.score[best] <= 0:
+        return Sheet(whole(rgb), 0.0)
+    corners = looks.corners
+    full = corners[best] / np.array([size[0] / rgb.shape[1], size[1] / rgb.shape[0]])
     refined, tight = _refined(rgb, full)
-    return Sheet(_in_order(refined), float(np.clip(best_score * (0.6 + 0.4 * tight), 0, 1)))
+    far = np.abs(corners - corners[best]).max(axis=(1, 2)) > 0.045 * max(size)
+    rival = float(looks.score[far].max()) / float(looks.score[best]) if far.any() else 0.0
+    points, sides = _in_order(refined, looks.seen[best])
+    return Sheet(points, _sureness(looks, best, rival, tight), sides)
 
 
-# A line: direction of its brighter side in radians, and its distance from the origin along it.
-Line = tuple[float, float]
-
-
-def _lines(across: NDArray[np.float32], down: NDArray[np.float32]) -> list[Line]:
-    """The straightest edges by direction and distance, the strongest of each direction."""
-    strength = np.hypot(across, down)
-    row, column = np.nonzero(strength > _STEP / 2)
-    if not len(row):
-        return []
-    turn = np.arctan2(down[row, column], across[row, column])
-    weight = np.minimum(np.sqrt(strength[row, column]), 0.6)
-    reach = int(np.hypot(*across.shape)) + 4
-    votes = np.zeros((_TURNS, 2 * reach), np.float32)
-    for wobble in (-2, -1, 0, 1, 2):
-        place = np.round(turn / (2 * np.pi) * _TURNS).astype(int) + wobble
-        angle = place * 2 * np.pi / _TURNS
-        distance = np.round(column * np.cos(angle) + row * np.sin(angle)).astype(int) + reach
-        votes += np.bincount(
-            (place % _TURNS) * 2 * reach + distance, weight / (1 + abs(wobble)), votes.size
-        ).reshape(votes.shape)
-    return _peaks(votes, reach)
-
-
-def _peaks(votes: NDArray[np.float32], reach: int) -> list[Line]:
-    """The largest votes, apart from each other, so many in each quarter of the turn."""
-    import cv2
-
-    wrapped = np.vstack([votes[-6:], votes, votes[:6]])
-    smooth = cv2.GaussianBlur(wrapped, (0, 0), sigmaX=1.2, sigmaY=0.8)
-    largest = cv2.dilate(smooth, np.ones((11, 9), np.uint8))
-    peak = ((smooth >= largest) & (smooth > 0.12 * smooth.max()))[6:-6]
-    places = np.argwhere(peak)
-    order = np.argsort(-smooth[6:-6][peak], kind="stable")
-    taken: dict[int, int] = {}
-    lines: list[Line] = []
-    for place, distance in places[order]:
-        quarter = int(((place * 360 / _TURNS + 45) % 360) // 90)
-        if taken.get(quarter, 0) < _LINES:
-            taken[quarter] = taken.get(quarter, 0) + 1
-            lines.append((place * 2 * np.pi / _TURNS, float(distance - reach)))
-    return lines
-
-
-def _quadrilaterals(lines: list[Line], size: tuple[int, int]) -> Points:
-    """Four lines whose bright sides face each other, in pairs about square to each other. (n, 4, 2)."""
-    width, height = size
-    border: list[Line] = [(0.0, 0.0), (np.pi, -float(width)), (np.pi / 2, 0.0), (-np.pi / 2, -float(height))]
-    every = lines + border
-    # Two lines that face each other enclose a strip as wide as their distances fall short of nought.
-    strips = [
-        (one, other)
-        for one, other in combinations(every, 2)
-        if abs(_turn(one[0], other[0])) > np.radians(150) and -(one[1] + other[1]) > 0.25 * min(size)
-    ]
-    pairs = [
-        (first, second)
-        for first, second in combinations(strips, 2)
-        if np.radians(60) < abs(_turn(first[0][0], second[0][0])) < np.radians(120)
-    ]
-    if not pairs:
-        return np.zeros((0, 4, 2))
-    sides = np.array(pairs)  # (n, strip, side, direction and distance)
-    points = np.stack(
-        [_crossings(sides[:, 0, one], sides[:, 1, other]) for one, other in ((0, 0), (0, 1), (1, 1), (1, 0))],
-        axis=1,
+def _sureness(looks: "_Looks", best: int, rival: float, tight: float) -> float:
+    """How sure the best is, 0 to 1: each doubt that there is takes its share."""
+    doubts = (
+        float(np.interp(looks.seen[best].sum(), [2.6, 3.4], [0.4, 1.0])),
+        float(np.interp(looks.level[best], [4.0, 9.0], [0.5, 1.0])),
+        float(np.exp(-max(looks.spread[best] - 4.0, 0.0) / 14)),
+        float(np.interp(looks.ground[best], [14.0, 30.0], [1.0, 0.6])),
+        float(np.interp(rival, [0.8, 1.0], [1.0, 0.7])),
+        0.6 + 0.4 * tight,
     )
-    beyond = _BEYOND * max(size)
-    inside = (points > -beyond).all(axis=(1, 2)) & (points < np.array(size) + beyond).all(axis=(1, 2))
-    ahead = np.roll(points, -1, axis=1)
-    area = 0.5 * (points[..., 0] * ahead[..., 1] - ahead[..., 0] * points[..., 1]).sum(axis=1)
-    way = ahead - points
-    after = np.roll(way, -1, axis=1)
-    cross = way[..., 0] * after[..., 1] - way[..., 1] * after[..., 0]
-    convex = (cross > 0).all(axis=1) | (cross < 0).all(axis=1)
-    keep = inside & convex & (np.abs(area) > _LEAST_AREA * width * height)
-    # Clockwise, so that the inside lies to the right of every side.
-    return np.where((area < 0)[:, None, None], points[:, ::-1], points)[keep]
+    return float(np.prod(doubts))
 
 
-def _turn(one: float, other: float) -> float:
-    return float((other - one + np.pi) % (2 * np.pi) - np.pi)
-
-
-def _crossings(one: Array, other: Array) -> Array:
-    """Where lines cross, given as direction and distance. (n, 2) each, to (n, 2) places."""
-    a, b, c, d = np.cos(one[:, 0]), np.sin(one[:, 0]), np.cos(other[:, 0]), np.sin(other[:, 0])
-    scale = a * d - b * c
-    scale = np.where(np.abs(scale) < 1e-9, 1e-9, scale)
-    return (
-        np.stack([d * one[:, 1] - b * other[:, 1], a * other[:, 1] - c * one[:, 1]], axis=-1) / scale[:, None]
-    )
-
-
-def _area(points: Points) -> float:
-    x, y = points.T
-    return float(0.5 * (x @ np.roll(y, -1) - y @ np.roll(x, -1)))
-
-
-def _in_order(points: Points) -> Points:
-    """Clockwise as seen, beginning at the top left."""
-    if _area(points) < 0:
-        points = points[::-1]
+def _in_order(points: Points, seen: NDArray[np.floating]) -> tuple[Points, tuple[float, float, float, float]]:
+    """Clockwise as seen, beginning at the top left, with what was seen of each side."""
     middle = points.mean(axis=0)
     first = int(np.argmin(((points - middle) / np.ptp(points, axis=0)).sum(axis=1)))
-    return np.roll(points, -first, axis=0)
+    one, two, three, four = (round(float(each), 3) for each in np.roll(seen, -first))
+    return np.roll(points, -first, axis=0), (one, two, three, four)
 
 
 class _Judge:
-    """How like a sheet a quadrilateral is."""
+    """How like a sheet quadrilaterals are."""
 
-    def __init__(
-        self, log: NDArray[np.float32], across: NDArray[np.float32], down: NDArray[np.float32]
-    ) -> None:
-        self._log, self._across, self._down = log, across, down
+    def __init__(self, lab: Page, across: Page, down: Page) -> None:
+        self._lab, self._across, self._down = lab, across, down
         self._height, self._width = across.shape
-        self._top = float(np.percentile(log.mean(axis=-1), 96))
+        self.last: Points = np.zeros((0, 4, 2))
+
+    def _beyond(self, points: Array) -> NDArray[np.bool_]:
+        """Places on the picture's border or outside it: what runs there cannot be judged."""
+        return np.asarray(
+            (points < 3).any(axis=-1) | (points > np.array([self._width, self._height]) - 4).any(axis=-1)
+        )
+
+    def _at(self, page: Page, points: Array) -> Page:
+        column = np.clip(np.rint(points[..., 0]).astype(int), 0, self._width - 1)
+        row = np.clip(np.rint(points[..., 1]).astype(int), 0, self._height - 1)
+        return np.asarray(page[row, column])
+
+    def _along(self, corners: Points, samples: int) -> tuple[Array, Array]:
+        """Places along the sides, (n, 4, samples, 2), and the sides' inward normals, (n, 4, 2)."""
+        ends = np.roll(corners, -1, axis=1)
+        along = np.linspace(0.04, 0.96, samples)[None, None, :, None]
+        way = ends - corners
+        inward = np.stack([-way[..., 1], way[..., 0]], axis=-1)
+        inward /= np.maximum(np.hypot(inward[..., 0], inward[..., 1]), 1e-9)[..., None]
+        return corners[:, :, None] + way[:, :, None] * along, inward
+
+    def _edge(self, points: Array, inward: Array) -> Array:
+        """How strong the step across a side is, looked for a little to either side of it."""
+        best = np.zeros(points.shape[:3])
+        normal = inward[:, :, None]
+        for shift in (-3.0, -1.5, 0.0, 1.5, 3.0):
+            at = points + shift * normal
+            step = np.abs(
+                self._at(self._across, at) * normal[..., 0] + self._at(self._down, at) * normal[..., 1]
+            )
+            best = np.maximum(best, step)
+        return best
 
     def likely(self, corners: Points) -> Points:
         """Of (n, 4, 2) those with the most edge along their sides, judged together and quickly."""
         if len(corners) <= _LIKELY:
             return corners
-        ends = np.roll(corners, -1, axis=1)
-        along = np.linspace(0.06, 0.94, 20)[None, None, :, None]
-        points = corners[:, :, None] + (ends - corners)[:, :, None] * along
-        way = ends - corners
-        inward = np.stack([-way[..., 1], way[..., 0]], axis=-1)
-        inward /= np.maximum(np.hypot(inward[..., 0], inward[..., 1]), 1e-9)[..., None]
-        support = np.full(points.shape[:3], -1.0)
-        for shift in (-1.5, 0.0, 1.5):
-            at = np.rint(points + shift * inward[:, :, None]).astype(int)
-            column, row = np.clip(at[..., 0], 0, self._width - 1), np.clip(at[..., 1], 0, self._height - 1)
-            step = (
-                self._across[row, column] * inward[:, :, None, 0]
-                + self._down[row, column] * inward[:, :, None, 1]
-            )
-            support = np.maximum(support, step)
-        share = np.where(self._beyond(points), _BORDER_SUPPORT, np.clip(support / _STEP, 0, 1)).mean(axis=-1)
-        order = np.argsort(-(share.mean(axis=-1) + share.min(axis=-1)), kind="stable")
+        points, inward = self._along(corners, 18)
+        share = np.where(self._beyond(points), UNSEEN, np.clip(self._edge(points, inward) / _STEP, 0, 1))
+        share = share.mean(axis=-1)
+        area = np.sqrt(np.clip(_areas(corners) / (0.45 * self._width * self._height), 0, 1))
+        order = np.argsort(-_weighed(share) * area, kind="stable")
         return np.asarray(corners[order[:_LIKELY]])
 
-    def score(self, corners: Points) -> float:
-        """0 to 1."""
-        middle = corners.mean(axis=0)
-        supports, rings, contrasts = [], [], []
-        for start, end in zip(corners, np.roll(corners, -1, axis=0), strict=True):
-            along = np.linspace(0.04, 0.96, _SAMPLES)[:, None]
-            points = start + (end - start) * along
-            way = end - start
-            inward = np.array([-way[1], way[0]]) / max(float(np.hypot(*way)), 1e-9)
-            if (middle - start) @ inward < 0:
-                inward = -inward
-            reach = float(np.hypot(*(corners[0] - corners[2])))
-            seen = ~self._beyond(points)
-            share = float(np.mean(seen))
-            if share < 0.3:
-                supports.append(_BORDER_SUPPORT)
-                continue
-            points = points[seen]
-            ring = self._look(points + inward * _INSIDE * reach)
-            rings.append(ring)
-            supports.append(share * self._support(points, inward) + (1 - share) * _BORDER_SUPPORT)
-            beyond = self._look(points - inward * _OUTSIDE * reach)
-            contrasts.append(np.mean(ring.mean(axis=-1) - beyond.mean(axis=-1) > _STEP))
-        if len(contrasts) < 2:
-            return 0.0
-        margin = np.concatenate(rings)
-        paper = self._paper(margin)
-        support = 0.5 * float(np.mean(supports)) + 0.5 * float(np.min(supports))
-        size = min(1.0, abs(_area(corners)) / (0.35 * self._width * self._height)) ** 0.25
-        return support * paper * (0.3 + 0.7 * float(np.mean(contrasts))) * size
+    def look(self, corners: Points) -> "_Looks":
+        """All that is judged of (n, 4, 2)."""
+        points, inward = self._along(corners, _SAMPLES)
+        reach = np.hypot(*(corners[:, 0] - corners[:, 2]).T)[:, None, None, None]
+        beyond = self._beyond(points - inward[:, :, None] * reach * _STRIPS[0])
+        off = [inward[:, :, None] * reach * strip for strip in _STRIPS]
+        inside = np.mean([self._at(self._lab, points + by) for by in off], axis=0)
+        outside = np.mean([self._at(self._lab, points - by) for by in off], axis=0)
+        apart = inside - outside
+        contrast = np.linalg.norm(apart, axis=-1)
+        # What differs in lightness alone, inside darker in its own tint, may be a shadow's edge.
+        plain = np.linalg.norm(apart[..., 1:], axis=-1) < 0.22 * np.abs(apart[..., 0])
+        shaded = plain & (inside[..., 0] < outside[..., 0])
+        edge = np.clip(self._edge(points, inward) / _STEP, 0, 1)
+        held = edge * (contrast > _APART) * np.where(shaded, 0.85, 1.0)
+        seen = np.where(beyond, 0.0, held).sum(axis=-1) / _SAMPLES
+        hidden = beyond.mean(axis=-1)
+        ring = np.where(beyond[..., None], np.nan, inside)
+        spread = _spread(ring.reshape(len(corners), -1, 3))
+        ground = _unlike(np.where(beyond[..., None], np.nan, outside))
+        level = _median(np.where(beyond, np.nan, contrast).reshape(len(corners), -1))
+        area = np.clip(_areas(corners) / (0.45 * self._width * self._height), 0, 1) ** 0.7
+        score = _weighed(seen + hidden * UNSEEN) * np.sqrt(np.clip(level / 15, 0, 1))
+        score *= np.exp(-spread / 14) * np.exp(-ground / 60) * area * ((hidden < 0.7).sum(axis=-1) >= 2)
+        return _Looks(corners, score, seen, level, spread, ground)
 
-    def _look(self, points: Points) -> NDArray[np.float32]:
-        column = np.clip(np.rint(points[:, 0]).astype(int), 0, self._width - 1)
-        row = np.clip(np.rint(points[:, 1]).astype(int), 0, self._height - 1)
-        return np.asarray(self._log[row, column])
 
-    def _beyond(self, points: Points) -> NDArray[np.bool_]:
-        """Places on the picture's border or outside it: what runs there cannot be judged."""
-        return np.asarray(
-            (points < 2).any(axis=-1) | (points > np.array([self._width, self._height]) - 3).any(axis=-1)
-        )
+@dataclass(frozen=True, eq=False)
+class _Looks:
+    """What was judged of n quadrilaterals.
 
-    def _support(self, points: Points, inward: Array) -> float:
-        """Share of a side along which light steps up inwards, looked for a little to either side of it."""
-        best = np.full(len(points), -1.0)
-        for shift in (-2.0, -1.0, 0.0, 1.0, 2.0):
-            at = points + inward * shift
-            column = np.clip(np.rint(at[:, 0]).astype(int), 0, self._width - 1)
-            row = np.clip(np.rint(at[:, 1]).astype(int), 0, self._height - 1)
-            best = np.maximum(
-                best, self._across[row, column] * inward[0] + self._down[row, column] * inward[1]
-            )
-        return float(np.mean(np.clip(best / _STEP, 0, 1)))
+    corners : (n, 4, 2). score : (n,),
+    the larger the likelier. seen : (n, 4) share of each side along which an
+    edge is seen. level : (n,) how far inside and outside are apart. spread : (n,) how far the colour along the
+    inside scatters. ground : (n,) how unlike the rest one side's outside is.
+    """
 
-    def _paper(self, margin: NDArray[np.float32]) -> float:
-        """How even, pale and bright the margin inside is."""
-        light = margin.mean(axis=-1)
-        middle = np.median(margin, axis=0)
-        tint = margin - light[:, None]
-        even = float(np.mean(np.abs(tint - np.median(tint, axis=0)).max(axis=-1) < 0.12))
-        level = float(np.mean(np.abs(light - np.median(light)) < 0.55))
-        colour = float(np.interp(np.ptp(middle), [0.5, 1.1], [1.0, 0.35]))
-        bright = float(np.interp(self._top - np.median(light), [0.5, 1.3], [1.0, 0.3]))
-        return even * level * colour * bright
+    corners: Points
+    score: Array
+    seen: Array
+    level: Array
+    spread: Array
+    ground: Array
+
+
+def _median(values: Array) -> Array:
+    """The median of each row's numbers that are known; 0 where none is."""
+    known = np.isfinite(values).any(axis=-1)
+    found = np.zeros(len(values))
+    found[known] = np.nanmedian(values[known], axis=-1)
+    return found
+
+
+def _unlike(outside: Array) -> Array:
+    """How far the colour outside one side lies from that of the others. (n, 4, k, 3) to (n,)."""
+    n, sides, count, _ = outside.shape
+    each = np.stack([_median(outside[..., c].reshape(n * sides, count)) for c in range(3)], axis=-1)
+    each = each.reshape(n, sides, 3)
+    each[~np.isfinite(outside[..., 0]).any(axis=-1)] = np.nan
+    middle = np.stack([_median(each[..., c]) for c in range(3)], axis=-1)
+    far = np.linalg.norm((each - middle[:, None]) * np.array([0.6, 1.0, 1.0]), axis=-1)
+    return np.asarray(np.nan_to_num(far).max(axis=-1))
+
+
+def _weighed(support: Array) -> Array:
+    """The mean of four sides, of which the weakest counts a third: a hand may lie on it. (n, 4) to (n,)."""
+    least = support.min(axis=-1)
+    return np.asarray((support.sum(axis=-1) - least * 2 / 3) / (3 + 1 / 3))
+
+
+def _spread(ring: Array) -> Array:
+    """How far colours scatter that should be one paper, lightness weighing less. (n, k, 3) to (n,)."""
+    middle = np.stack([_median(ring[..., c]) for c in range(3)], axis=-1)
+    far = np.linalg.norm((ring - middle[:, None]) * np.array([0.55, 1.0, 1.0]), axis=-1)
+    known = np.isfinite(far).any(axis=1)
+    found = np.full(len(ring), 99.0)
+    # A quarter of it may be a hand, a clip, or a drawing that reaches the edge.
+    found[known] = np.nanpercentile(far[known], 75, axis=1)
+    return found
+
+
+def _areas(corners: Points) -> Array:
+    ahead = np.roll(corners, -1, axis=1)
+    return np.asarray(
+        0.5 * np.abs((corners[..., 0] * ahead[..., 1] - ahead[..., 0] * corners[..., 1]).sum(axis=1))
+    )
 
 
 def _refined(rgb: Rgb, corners: Points) -> tuple[Points, float]:
-    """Corners where lines fitted to the steepest steps cross, and the share of places that agree."""
+    """Corners where bows fitted to the steps of colour cross, and the share of places that agree."""
     import cv2
 
     shrink = max(1.0, max(rgb.shape[:2]) / 2400)
@@ -316,54 +264,113 @@ def _refined(rgb: Rgb, corners: Points) -> tuple[Points, float]:
     if shrink > 1.05:
         small = round(rgb.shape[1] / shrink), round(rgb.shape[0] / shrink)
         page = np.asarray(cv2.resize(rgb, small, interpolation=cv2.INTER_AREA), np.uint8)
-    light = np.log(np.maximum(cv2.cvtColor(page, cv2.COLOR_RGB2GRAY).astype(np.float32), 4.0))
-    points = corners * np.array([page.shape[1] / rgb.shape[1], page.shape[0] / rgb.shape[0]])
-    lines, agree = [], []
+    scale = np.array([page.shape[1] / rgb.shape[1], page.shape[0] / rgb.shape[0]])
+    points = corners * scale
     middle = points.mean(axis=0)
-    reach = 0.011 * float(np.hypot(*(points[0] - points[2])))
-    for start, end in zip(points, np.roll(points, -1, axis=0), strict=True):
-        line, share = _side(light, start, end, middle, reach)
-        lines.append(line)
-        agree.append(share)
-    found = np.array([meeting(lines[n - 1], lines[n]) for n in range(4)])
+    reach = 0.016 * float(np.hypot(*(points[0] - points[2])))
+    sides = [
+        _side(page, start, end, middle, reach)
+        for start, end in zip(points, np.roll(points, -1, axis=0), strict=True)
+    ]
+    found = np.array([_crossing(sides[n - 1], sides[n], points[n]) for n in range(4)])
     if not np.isfinite(found).all() or np.abs(found - points).max() > 3 * reach:
         found = points
-    return found * np.array([rgb.shape[1] / page.shape[1], rgb.shape[0] / page.shape[0]]), float(
-        np.min(agree)
-    )
+    return found / scale, float(np.mean(sorted(side.agree for side in sides)[1:]))
 
 
-def _side(
-    light: NDArray[np.float32], start: Array, end: Array, middle: Array, reach: float
-) -> tuple[tuple[Array, Array], float]:
-    """A side as a point and a direction, fitted to the steepest step up inwards, and how many agree."""
+@dataclass(frozen=True, eq=False)
+class _Side:
+    """A side as a bow: how far it lies off a straight line, a polynomial of the place along it."""
+
+    start: Array
+    way: Array
+    long: float
+    bow: Array
+    agree: float
+
+    def at(self, along: float) -> Array:
+        """A place on it, `along` 0 to 1."""
+        across = np.array([-self.way[1], self.way[0]])
+        return np.asarray(self.start + along * self.long * self.way + across * np.polyval(self.bow, along))
+
+
+def _crossing(one: _Side, other: _Side, near: Array) -> Array:
+    """Where two bows cross near a corner: each taken for its tangent there, a few times over."""
+    place = near
+    for _ in range(6):
+        lines = []
+        for side in (one, other):
+            along = float((place - side.start) @ side.way) / max(side.long, 1e-9)
+            # Beyond its end a bow is not known: it runs on straight.
+            along = float(np.clip(along, -0.05, 1.05))
+            ahead = side.at(along + 1e-3) - side.at(along)
+            lines.append((side.at(along), ahead / max(float(np.hypot(*ahead)), 1e-12)))
+        place = meeting(lines[0], lines[1])
+        if not np.isfinite(place).all():
+            break
+    return place
+
+
+def _side(page: Rgb, start: Array, end: Array, middle: Array, reach: float) -> _Side:
+    """A side fitted to the steepest step from what is outside to what is inside."""
     import cv2
 
-    way = (end - start) / max(float(np.hypot(*(end - start))), 1e-9)
+    long = float(np.hypot(*(end - start)))
+    way = (end - start) / max(long, 1e-9)
     inward = np.array([-way[1], way[0]])
     if (middle - start) @ inward < 0:
         inward = -inward
-    height, width = light.shape
-    points = start + (end - start) * np.linspace(0.03, 0.97, 160)[:, None]
+    straight = _Side(start, way, long, np.zeros(3), 0.0)
+    height, width = page.shape[:2]
+    along = np.linspace(0.03, 0.97, 160)
+    points = start + (end - start) * along[:, None]
     outside = (points < 3).any(axis=1) | (points > np.array([width, height]) - 4).any(axis=1)
-    points = points[~outside]
+    points, along = points[~outside], along[~outside]
     if len(points) < 40:
-        return (start, way), 1.0
+        return _Side(start, way, long, np.zeros(3), 1.0)
     shifts = np.arange(-reach, reach + 0.5, 0.5)
     at = points[:, None] + shifts[None, :, None] * inward
-    profile = cv2.remap(
-        light, (at[..., 0] - 0.5).astype(np.float32), (at[..., 1] - 0.5).astype(np.float32),
+    seen = cv2.remap(
+        page, (at[..., 0] - 0.5).astype(np.float32), (at[..., 1] - 0.5).astype(np.float32),
         cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE,
     )  # fmt: skip
-    step = np.gradient(cv2.GaussianBlur(profile, (0, 0), sigmaX=2.0, sigmaY=1.0), axis=1)
+    lab = lab_page(np.asarray(seen, np.uint8))
+    lab[..., 1:] *= 1.5
+    third = len(shifts) // 3
+    # The colours of both sides where they are most often, and the profile from one to the other.
+    step = np.median(lab[:, -third:].mean(axis=1) - lab[:, :third].mean(axis=1), axis=0)
+    size = float(np.linalg.norm(step))
+    if size < 1.5:
+        return straight
+    profile = (lab @ (step / size)).astype(np.float32)
+    slope = np.gradient(cv2.GaussianBlur(profile, (0, 0), sigmaX=2.0, sigmaY=1.0), axis=1)
     # Far from the coarse line a step must be the steeper to count.
-    best = np.argmax(step * (1 - 0.4 * np.abs(shifts) / reach), axis=1)
-    rows = np.arange(len(points))
-    sharp = step[rows, best] > 0.004
-    edge = points + shifts[best][:, None] * inward
-    if np.count_nonzero(sharp) < 12:
-        return (start, way), 0.0
-    return robust_line(edge[sharp], way, float(np.mean(sharp)))
+    best = np.argmax(slope * (1 - 0.35 * np.abs(shifts) / reach), axis=1)
+    sharp = slope[np.arange(len(points)), best] > max(0.02 * size, 0.15)
+    if np.count_nonzero(sharp) < 14:
+        return straight
+    across = np.array([-way[1], way[0]])
+    off = shifts[best] * float(inward @ across)
+    bow, agree = _bow(along[sharp], off[sharp])
+    return _Side(start, way, long, bow, agree * float(np.mean(sharp)))
+
+
+def _bow(along: Array, off: Array) -> tuple[Array, float]:
+    """A parabola through most of the places: least squares, reweighted by Tukey's biweight (1977)."""
+    rows = np.stack([along**2, along, np.ones_like(along)], axis=-1)
+    weight = np.ones(len(along))
+    bow = np.zeros(3)
+    for degree in (1, 1, 1, 1, 1, 1, 2, 2, 2, 2, 2, 2):
+        part = rows[:, 2 - degree :]
+        # Held to a straight line a little: places on a short part must not bend the rest.
+        ridge = np.diag([2e-3 * len(along)] * (degree == 2) + [1e-9, 1e-9])
+        weighed = part * weight[:, None]
+        bow = np.zeros(3)
+        bow[2 - degree :] = np.linalg.solve(part.T @ weighed + ridge, weighed.T @ off)
+        left = off - rows @ bow
+        scale = max(float(np.median(np.abs(left))) * 1.4826, 0.35)
+        weight = np.maximum(1 - (left / (4.7 * scale)) ** 2, 0) ** 2 + 1e-6
+    return bow, float(np.mean(np.abs(off - rows @ bow) < 2.5))
 
 
 def robust_line(points: Points, way: Array, share: float) -> tuple[tuple[Array, Array], float]:
@@ -372,12 +379,12 @@ def robust_line(points: Points, way: Array, share: float) -> tuple[tuple[Array, 
     Parameters
     ----------
     points : (n, 2) pixels.
-    way : which of x and y runs along it.
-    share : of the points that may lie off.
+    way : (2,) about the direction it runs in.
+    share : what the agreement is multiplied by.
 
     Returns
     -------
-    A point on the line and its direction.
+    A point on the line and its direction; the share of places within 2.5 pixels of it.
     """
     across = np.array([-way[1], way[0]])
     t, d = points @ way, points @ across
@@ -400,7 +407,7 @@ def meeting(one: tuple[Array, Array], other: tuple[Array, Array]) -> Array:
 
     Parameters
     ----------
-    one, other : (point, direction) each.
+    one, other : (point, direction) each, (2,) pixels.
 
     Returns
     -------

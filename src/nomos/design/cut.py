@@ -8,10 +8,11 @@ from numpy.typing import NDArray
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import PAPER_SIZES_MM
-from nomos.design.corners import Points, find_sheet, whole
+from nomos.design.corners import find_sheet, whole
 from nomos.design.extent import find_extent, moved, warp_matrix
 from nomos.design.light import Light, measure_light
 from nomos.design.page import Mask, Rgb
+from nomos.design.sides import Points
 
 Point = tuple[float, float]
 Corners = tuple[Point, Point, Point, Point]

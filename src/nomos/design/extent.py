@@ -5,9 +5,10 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.design.corners import Points, meeting, robust_line
+from nomos.design.corners import meeting, robust_line
 from nomos.design.light import measure_light
 from nomos.design.page import Mask, Rgb, lab_page
+from nomos.design.sides import Points
 
 # The sheet is looked at in this many pixels along its longer side.
 _SIDE = 1100

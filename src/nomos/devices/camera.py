@@ -7,23 +7,17 @@ it is made up, the same every time for the same seed.
 """
 
 from dataclasses import dataclass
-from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.devices.grounds import SKINS, Ground, fingers, ground
 from nomos.devices.media import Medium, decode, draw_medium
 
 Rgb = NDArray[np.uint8]
 Linear = NDArray[np.float32]
 Corners = tuple[tuple[float, float], tuple[float, float], tuple[float, float], tuple[float, float]]
-Table = Literal["wood", "dark", "pale", "cloth"]
-
-# Linear reflectance of the grounds a sheet lies on; chosen by us.
-_TABLES: dict[Table, tuple[float, float, float]] = {
-    "wood": (0.30, 0.17, 0.08), "dark": (0.035, 0.033, 0.032), "pale": (0.55, 0.53, 0.50),
-    "cloth": (0.10, 0.16, 0.27),
-}  # fmt: skip
+Table = Ground
 
 
 @dataclass(frozen=True, eq=False)
@@ -66,6 +60,9 @@ class Camera:
     shadow : share of the light that a shadow's edge across the sheet takes; 0 is none.
     cast : gain of red, green and blue in linear light.
     exposure : where paper white comes out, linear, before the cast.
+    lens : how far the picture's corner is drawn in (barrel) or out, as a share of its distance.
+    aside : how far the sheet's middle lies from the picture's, as shares of its width and height.
+    hand_at : where a hand lies on the sheet, as a share of the way round its edge from the top left.
     """
 
     pixels: tuple[int, int] = (2000, 1500)
@@ -81,6 +78,9 @@ class Camera:
     noise: float = 1.5
     jpeg: int | None = 88
     table: Table = "wood"
+    lens: float = 0.0
+    aside: tuple[float, float] = (0.0, 0.0)
+    hand_at: float | None = None
     seed: int = 0
 
     def take(self, sheet: Sheet) -> Photograph:
@@ -93,7 +93,7 @@ class Camera:
         # What is shrunk is blurred first, as a lens does, or fine grain would show as coarse.
         shrink = self._shrink(corners, sheet)
         drawn = cv2.GaussianBlur(sheet.linear, (0, 0), 0.45 * shrink) if shrink > 1.2 else sheet.linear
-        seen = _table((height, width), self.table, hand)
+        seen = ground((height, width), self.table, hand)
         on = cv2.warpPerspective(
             np.ones(drawn.shape[:2], np.float32), matrix, (width, height), flags=cv2.INTER_LINEAR
         )
@@ -101,9 +101,13 @@ class Camera:
         # The sheet's own soft shadow on the table.
         under = cv2.GaussianBlur(on, (0, 0), max(2.0, 0.006 * width))
         seen = seen * (1 - 0.35 * under[..., None]) * (1 - on[..., None]) + laid
+        if self.hand_at is not None:
+            self._lay_hand(seen, corners, hand)
         seen *= (
             self._light((height, width), hand)[..., None] * np.array(self.cast, np.float32) * self.exposure
         )
+        if self.lens:
+            seen = self._through_lens(seen)
         if self.blur_px:
             seen = np.asarray(cv2.GaussianBlur(seen, (0, 0), self.blur_px), np.float32)
         rgb = _developed(seen, self.noise, hand)
@@ -111,7 +115,51 @@ class Camera:
             rgb = _through_jpeg(rgb, self.jpeg)
         left, top, right, bottom = sheet.picture
         inner = _moved([(left, top), (right, top), (right, bottom), (left, bottom)], matrix)
-        return Photograph(rgb, corners, inner)
+        return Photograph(rgb, self._distorted(corners), self._distorted(inner))
+
+    def _lay_hand(self, seen: Linear, corners: Corners, hand: np.random.Generator) -> None:
+        side, along = int(4 * self.hand_at) % 4, (4 * self.hand_at) % 1.0  # type: ignore[operator] # it is asked before
+        points = np.array(corners)
+        start, end = points[side], points[(side + 1) % 4]
+        way = end - start
+        inward = np.array([-way[1], way[0]])
+        if (points.mean(axis=0) - start) @ inward < 0:
+            inward = -inward
+        lean = inward / max(float(np.hypot(*inward)), 1e-9) + way / max(float(np.hypot(*way)), 1e-9) * (
+            hand.uniform(-0.4, 0.4)
+        )
+        reach = 0.09 * float(np.hypot(*(points[0] - points[2])))
+        at = start + along * way
+        fingers(
+            seen, (float(at[0]), float(at[1])), (float(lean[0]), float(lean[1])), reach,
+            self.seed % len(SKINS), hand,
+        )  # fmt: skip
+
+    def _radial(self, points: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Where light comes from that falls on these places, pixels: the ideal picture of a drawn-in one."""
+        width, height = self.pixels
+        middle, reach = np.array([width, height]) / 2, np.hypot(width, height) / 2
+        off = (points - middle) / reach
+        return np.asarray(middle + off * reach * (1 + self.lens * (off**2).sum(axis=-1, keepdims=True)))
+
+    def _through_lens(self, seen: Linear) -> Linear:
+        import cv2
+
+        width, height = self.pixels
+        y, x = np.mgrid[:height, :width].astype(np.float64)
+        of = self._radial(np.stack([x + 0.5, y + 0.5], axis=-1)).astype(np.float32) - 0.5
+        return np.asarray(
+            cv2.remap(seen, of[..., 0], of[..., 1], cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE),
+            np.float32,
+        )
+
+    def _distorted(self, corners: Corners) -> Corners:
+        """Corners of the ideal picture where the lens puts them."""
+        ideal = np.array(corners, np.float64)
+        found = ideal.copy()
+        for _ in range(12):
+            found += ideal - self._radial(found)
+        return _as_corners(found)
 
     def _pose(self, sheet: Sheet, hand: np.random.Generator) -> tuple[Corners, NDArray[np.float64]]:
         """The sheet's corners in the picture: a pinhole camera tilted over a flat sheet."""
@@ -124,7 +172,7 @@ class Camera:
         about_x, about_y = hand.uniform(0.3, 1.0, 2) * self.tilt * np.sign(hand.uniform(-1, 1, 2))
         turned = _rotation(about_x, about_y, np.radians(self.turn_deg)) @ np.hstack([at, np.zeros((4, 1))]).T
         distance = focal / (self.fill * min(height / rows, width / columns))
-        aside = hand.uniform(-0.02, 0.02, 2) * np.array([width, height])
+        aside = (hand.uniform(-0.02, 0.02, 2) + np.array(self.aside)) * np.array([width, height])
         to = (turned[:2] / (turned[2] + distance) * focal).T + np.array([width, height]) / 2 + aside
         of = np.array([(0, 0), (columns, 0), (columns, rows), (0, rows)], np.float32) - 0.5
         matrix = np.asarray(cv2.getPerspectiveTransform(of, (to - 0.5).astype(np.float32)), np.float64)
@@ -214,24 +262,6 @@ def _through_jpeg(rgb: Rgb, quality: int) -> Rgb:
     done, data = cv2.imencode(".jpg", rgb[..., ::-1], [cv2.IMWRITE_JPEG_QUALITY, quality])
     assert done
     return np.ascontiguousarray(np.asarray(cv2.imdecode(data, cv2.IMREAD_COLOR))[..., ::-1])
-
-
-def _table(shape: tuple[int, int], table: Table, hand: np.random.Generator) -> Linear:
-    """The ground: its colour with a coarse grain, running along it on wood, woven on cloth."""
-    import cv2
-
-    height, width = shape
-    grain = hand.normal(0, 1, (height // 8 + 2, width // 8 + 2)).astype(np.float32)
-    along = {"wood": (9.0, 0.7), "dark": (1.0, 1.0), "pale": (3.0, 3.0), "cloth": (0.8, 0.8)}[table]
-    grain = np.asarray(cv2.GaussianBlur(grain, (0, 0), sigmaX=along[0], sigmaY=along[1]), np.float32)
-    grain /= max(float(grain.std()), 1e-6)
-    page = cv2.resize(grain, (width, height), interpolation=cv2.INTER_CUBIC)
-    strength = {"wood": 0.22, "dark": 0.15, "pale": 0.03, "cloth": 0.12}[table]
-    if table == "cloth":
-        y, x = np.mgrid[:height, :width].astype(np.float32)
-        page = page + 2.2 * np.sign(np.sin(x * 60 / width * np.pi) * np.sin(y * 60 / width * np.pi))
-    ground = np.array(_TABLES[table], np.float32) * np.exp(strength * page)[..., None]
-    return np.asarray(np.clip(ground, 0, 1), np.float32)
 
 
 def _moved(points: list[tuple[int, int]], matrix: NDArray[np.float64]) -> Corners:
