@@ -48,8 +48,9 @@ def test_a_sheet_that_runs_out_of_the_picture_is_said_to_be_unsure(sheet: Sheet)
     found = find_cut(taken.rgb)
     assert not found.certain
     plain = find_cut(np.full((300, 400, 3), 128, np.uint8))
-    assert not plain.certain
+    # No sheet at all: the picture itself.
     assert plain.cut.corners == WHOLE
+    assert plain.sheet == WHOLE
 
 
 @given(

@@ -6,7 +6,9 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
+import numpy as np
 import pytest
+from numpy.typing import NDArray
 from PyQt6 import QtTest, sip
 from PyQt6.QtCore import (
     QCoreApplication,
@@ -23,6 +25,7 @@ from PyQt6.QtGui import QMouseEvent
 from PyQt6.QtWidgets import QApplication, QPushButton, QWidget
 
 from nomos.cli.common import answers as known
+from nomos.design.cut import Corners, Found
 from nomos.project import Assets, Project
 from nomos.ui import walk
 from nomos.ui.desk import Desk, set_up
@@ -95,9 +98,15 @@ class Answers:
     renamed_goes_on: bool = True
     contradicted: list[str] = field(default_factory=list)
     asked: int = 0
+    doubted: list[Found] = field(default_factory=list)
+    sheet_there: bool = True
 
     def file_to_open(self) -> Path | None:
         return self.open
+
+    def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:  # noqa: ARG002
+        self.doubted.append(found)
+        return found.sheet if self.sheet_there else None
 
     def blocks_to_open(self) -> list[Path]:
         return self.blocks

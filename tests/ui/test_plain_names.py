@@ -14,6 +14,7 @@ from nomos.project import Assets, Project, save
 from nomos.ui.desk import Desk
 from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.state import STATIONS
+from nomos.ui.stations.design.corner_dialog import ask_sheet
 from nomos.work.packet import write_packet
 from tests.ui.conftest import settle
 
@@ -74,7 +75,7 @@ def test_no_question_renders_a_name(odd_desk: Desk) -> None:
         assert "<img" not in box.informativeText()
         box.reject()
 
-    dialogs = Dialogs(odd_desk.window)
+    dialogs = Dialogs(ask_sheet, odd_desk.window)
     for ask in (
         lambda: dialogs.may_replace(ODD, meant=True),
         lambda: dialogs.open_to_read(ODD, ODD),

@@ -25,6 +25,7 @@ from nomos.ui.frame.jobs import Asker
 from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.state import STATIONS
 from nomos.ui.stations.design import opening_editor
+from nomos.ui.stations.design.corner_dialog import ask_sheet
 from nomos.work import Ask
 from nomos.work.open import open_design
 from tests.ui.conftest import Answers, project_of, settle
@@ -46,13 +47,13 @@ def press_when_requested(text: str) -> None:
 )
 def test_unsaved_changes_are_asked_about_in_words(desk: Desk, button: str, answer: str) -> None:
     press_when_requested(button)
-    assert Dialogs(desk.window).unsaved("Frost") == answer
+    assert Dialogs(ask_sheet, desk.window).unsaved("Frost") == answer
 
 
 @pytest.mark.parametrize(("button", "taken"), [("Take it up", True), ("Throw it away", False)])
 def test_work_left_behind_is_offered_in_words(desk: Desk, button: str, taken: bool) -> None:
     press_when_requested(button)
-    assert Dialogs(desk.window).take_up("Frost") is taken
+    assert Dialogs(ask_sheet, desk.window).take_up("Frost") is taken
 
 
 def test_a_fault_of_the_program_is_reported_without_the_picture_and_work_goes_on(

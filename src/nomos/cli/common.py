@@ -175,9 +175,12 @@ def design_options(parser: argparse.ArgumentParser, *, colours: str | None = Non
         help="what is printed of a photograph: top left, top right, bottom right, bottom left, in pixels",
     )  # fmt: skip
     parser.add_argument(
-        "--straighten", choices=("auto", "none"), default="none",
-        help="auto finds the sheet in a photograph and what is drawn on it",
-    )  # fmt: skip
+        "--straighten",
+        choices=("auto", "none"),
+        default="auto",
+        help="auto (default) finds the sheet in a photograph and what is drawn on it; none: as --whole",
+    )
+    parser.add_argument("--whole", action="store_true", help="all of the picture is the design")
     parser.add_argument(
         "--drawn-on", metavar="PAPER", help="with --straighten: the sheet's size, A4, B5, Letter, 210x297"
     )
@@ -238,11 +241,12 @@ def _cut_of(
     import numpy as np
 
     from nomos.design import Cut, find_cut, read_pixels
-    from nomos.design.cut import as_corners, checked_cut, drawn_size
+    from nomos.design.cut import WHOLE, as_corners, checked_cut, drawn_size
+    from nomos.design.svg import is_svg
 
-    if not options.corners and options.straighten != "auto":
+    if is_svg(data) or (not options.corners and (options.whole or options.straighten != "auto")):
         if options.drawn_on:
-            raise BadInput("--drawn-on needs --straighten auto: the sheet has to be found first.")
+            raise BadInput("--drawn-on needs a photograph of a sheet: the sheet has to be found first.")
         return None, None, size, {}
     pixels = read_pixels(data, options.design.name)
     shape = np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]], np.float64)
@@ -251,11 +255,19 @@ def _cut_of(
         return pixels, cut, size, {"corners": _in_pixels(cut.corners, shape), "sure": 1.0}
     found = find_cut(pixels.rgb)
     if not found.certain:
-        print(
-            f"nomos: I am not sure where the sheet lies in {options.design.name}: please check, and give "
-            "--corners if it is wrong.",
-            file=sys.stderr,
+        proposed = " ".join(f"{x:g},{y:g}" for x, y in _in_pixels(found.cut.corners, shape))
+        seen = ", ".join(
+            f"{side} {share:.0%}"
+            for side, share in zip(("top", "right", "bottom", "left"), found.seen, strict=True)
         )
+        raise BadInput(
+            f"Where the sheet lies in {options.design.name} is not sure (of its edges are seen: {seen}). "
+            f"The likeliest is --corners '{proposed}'; give that or better ones, or --whole for all of it."
+        )
+    if found.sheet == WHOLE and found.cut.corners == WHOLE:
+        if options.drawn_on:
+            raise BadInput("--drawn-on needs a photograph of a sheet: no sheet lies in this picture.")
+        return pixels, None, size, {}
     if options.drawn_on and size is None:
         size = drawn_size(
             found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape)
@@ -265,6 +277,7 @@ def _cut_of(
         "corners": _in_pixels(found.cut.corners, shape),
         "sheet": _in_pixels(found.sheet, shape),
         "sure": round(found.sure, 3),
+        "seen": list(found.seen),
         "certain": found.certain,
         "shape": found.paper or None,
     }

@@ -24,9 +24,13 @@ _APART = 6.0
 _STEP = 1.1
 _LIKELY = 160
 # What a side weighs that cannot be seen, since the picture ends there.
-UNSEEN = 0.55
+UNSEEN = 0.4
 # Below this the sheet is not sure; measured in benchmarks/ on simulated photographs.
-SURE = 0.7
+SURE = 0.6
+# Below this there is nothing like a sheet; a view that is shaded needs more, to be asked about.
+LIKELY, LIKELY_TONES = 0.1, 0.45
+# A sheet that fills the picture, as on a scan: along its border one even pale colour, Lab.
+_EVEN_RIM, _PALE_RIM, _RIM = 2.2, 55.0, 0.018
 
 
 @dataclass(frozen=True, eq=False)
@@ -56,6 +60,22 @@ def whole(rgb: Rgb) -> Points:
     """
     height, width = rgb.shape[:2]
     return np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
+
+
+def fills(rgb: Rgb) -> bool:
+    """Whether one even pale paper runs along the whole border of a picture, as on a scan.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+    """
+    lab, _, _ = colours_and_steps(rgb)
+    deep = max(3, round(_RIM * max(lab.shape[:2])))
+    sides = (lab[2:deep], lab[-deep:-2], lab[:, 2:deep], lab[:, -deep:-2])
+    ring = np.concatenate([side.reshape(-1, 3) for side in sides])
+    middle = np.median(ring, axis=0)
+    off = float(np.percentile(np.linalg.norm(ring - middle, axis=-1), 90))
+    return bool(off < _EVEN_RIM and middle[0] > _PALE_RIM)
 
 
 def find_sheet(rgb: Rgb) -> Sheet:
@@ -98,12 +118,13 @@ def find_sheet(rgb: Rgb) -> Sheet:
 def _sureness(looks: "_Looks", best: int, rival: float, tight: float) -> float:
     """How sure the best is, 0 to 1: each doubt that there is takes its share."""
     doubts = (
-        float(np.interp(looks.seen[best].sum(), [2.6, 3.4], [0.4, 1.0])),
+        float(np.interp(looks.seen[best].sum(), [2.6, 3.05, 3.35], [0.4, 0.55, 1.0])),
         float(np.interp(looks.level[best], [4.0, 9.0], [0.5, 1.0])),
         float(np.exp(-max(looks.spread[best] - 4.0, 0.0) / 14)),
         float(np.interp(looks.ground[best], [14.0, 30.0], [1.0, 0.6])),
         float(np.interp(rival, [0.8, 1.0], [1.0, 0.7])),
         0.6 + 0.4 * tight,
+        0.8 if looks.painted[best] else 1.0,
     )
     return float(np.prod(doubts))
 
@@ -190,18 +211,26 @@ class _Judge:
         level = _median(np.where(beyond, np.nan, contrast).reshape(len(corners), -1))
         area = np.clip(_areas(corners) / (0.45 * self._width * self._height), 0, 1) ** 0.7
         score = _weighed(seen + hidden * UNSEEN) * np.sqrt(np.clip(level / 15, 0, 1))
-        score *= np.exp(-spread / 14) * np.exp(-ground / 60) * area * ((hidden < 0.7).sum(axis=-1) >= 2)
-        return _Looks(corners, score, seen, level, spread, ground)
+        score *= np.exp(-np.maximum(spread - 3, 0) / 14) * np.exp(-np.maximum(ground - 8, 0) / 60)
+        score *= area * ((hidden < 0.7).sum(axis=-1) >= 2)
+        # Darker than what is pale and grey around it: it may be paint on paper.
+        inner, outer = ring.reshape(len(corners), -1, 3), np.where(beyond[..., None], np.nan, outside)
+        within, around = (
+            np.stack([_median(part.reshape(len(corners), -1, 3)[..., c]) for c in range(3)], axis=-1)
+            for part in (inner, outer)
+        )
+        pale = (around[:, 0] > _PALE_RIM) & (np.hypot(around[:, 1], around[:, 2]) < 27)
+        return _Looks(corners, score, seen, level, spread, ground, pale & (within[:, 0] < around[:, 0] - 3))
 
 
 @dataclass(frozen=True, eq=False)
 class _Looks:
     """What was judged of n quadrilaterals.
 
-    corners : (n, 4, 2). score : (n,),
-    the larger the likelier. seen : (n, 4) share of each side along which an
-    edge is seen. level : (n,) how far inside and outside are apart. spread : (n,) how far the colour along the
-    inside scatters. ground : (n,) how unlike the rest one side's outside is.
+    corners : (n, 4, 2). score : (n,), the larger the likelier.
+    seen : (n, 4) share of each side along which an edge is seen.
+    level : (n,) how far inside and outside are apart. spread : (n,) how far colour along the inside scatters.
+    ground : (n,) how unlike the rest one side's outside is. painted : (n,) it may be paint on paper.
     """
 
     corners: Points
@@ -210,6 +239,7 @@ class _Looks:
     level: Array
     spread: Array
     ground: Array
+    painted: NDArray[np.bool_]
 
 
 def _median(values: Array) -> Array:

@@ -19,8 +19,6 @@ Corners = tuple[Point, Point, Point, Point]
 WHOLE: Corners = ((0.0, 0.0), (1.0, 0.0), (1.0, 1.0), (0.0, 1.0))
 
 _LEAST_SHARE = 0.002
-# Below this what was found is no sheet at all.
-_LIKELY = 0.5
 # An estimated shape this near a known paper's is that paper's.
 _KNOWN_SHAPE = 0.03
 # The light is judged on a view with so much around what is printed, at so many pixels.
@@ -117,8 +115,10 @@ class Found:
 
     cut : what is printed: the drawn frame, or the extent of the drawing.
     sheet : the sheet's corners.
-    sure : 0 to 1, and whether that is enough.
+    sure : 0 to 1; certain : whether that is enough. Where it is not, the corners are a proposal, and are
+        asked for before anything is read.
     paper : the known paper whose shape the sheet has, "" for none.
+    seen : of each side, the upper one first, clockwise, the share along which its edge is seen.
     """
 
     cut: Cut
@@ -126,12 +126,11 @@ class Found:
     sure: float
     certain: bool
     paper: str
+    seen: tuple[float, float, float, float] = (0.0, 0.0, 0.0, 0.0)
 
 
 def find_cut(rgb: Rgb) -> Found:
     """The sheet in a photograph and what is drawn on it.
-
-    Where no sheet is found, the picture is taken for the sheet: of a scan, only a drawn frame is cut out.
 
     Parameters
     ----------
@@ -139,26 +138,41 @@ def find_cut(rgb: Rgb) -> Found:
 
     Returns
     -------
-    The corners found, what is drawn, and how sure that is.
+    The corners found, what is drawn, and how sure that is. The picture itself, certainly, where a sheet fills
+    it (a scan), where it was drawn on a screen, or where it shows no sheet but a view.
     """
-    from nomos.design.corners import SURE
+    from nomos.design.corners import LIKELY, LIKELY_TONES, SURE, fills
     from nomos.design.drawing import recognise_drawing
+    from nomos.design.kind import kind_of
 
-    size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
     if recognise_drawing(rgb) is not None:
-        return Found(Cut(), WHOLE, 0.0, False, "")  # drawn on a screen: all of it is meant
-    sheet = find_sheet(rgb)
-    if sheet.sure < _LIKELY:
+        return Found(Cut(), WHOLE, 1.0, True, "")
+    if fills(rgb):
         extent = find_extent(rgb, whole(rgb))
-        framed = extent.straight == 4
-        cut = Cut(as_corners(extent.corners / size)) if framed else Cut()
-        return Found(cut, WHOLE, sheet.sure, False, "")
-    extent = find_extent(rgb, sheet.corners)
-    paper = known_shape(proportions(sheet.corners, rgb.shape[:2]))
-    outline = as_corners(sheet.corners / size)
-    certain = sheet.sure >= SURE
-    cut = Cut(as_corners(extent.corners / size), sheet=outline if certain else None)
-    return Found(cut, outline, sheet.sure, certain, paper)
+        size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
+        framed = Cut(as_corners(extent.corners / size)) if extent.straight == 4 else Cut()
+        return Found(framed, WHOLE, 1.0, True, "")
+    sheet = find_sheet(rgb)
+    if sheet.sure < LIKELY or (sheet.sure < LIKELY_TONES and kind_of(rgb).read_as == "tones"):
+        return Found(Cut(), WHOLE, sheet.sure, True, "")
+    return found_on(rgb, sheet.corners, sheet.sure, certain=sheet.sure >= SURE, seen=sheet.seen)
+
+
+def found_on(
+    rgb: Rgb, sheet: Points, sure: float = 1.0, *, certain: bool = True,
+    seen: tuple[float, float, float, float] = (1.0, 1.0, 1.0, 1.0),
+) -> Found:  # fmt: skip
+    """What is drawn on a sheet whose corners are known, or said.
+
+    Parameters
+    ----------
+    rgb : the photograph. sheet : (4, 2) pixels, top left first, clockwise.
+    """
+    size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
+    extent = find_extent(rgb, sheet)
+    outline = as_corners(sheet / size)
+    cut = Cut(as_corners(extent.corners / size), sheet=outline)
+    return Found(cut, outline, sure, certain, known_shape(proportions(sheet, rgb.shape[:2])), seen)
 
 
 def as_corners(points: Points) -> Corners:

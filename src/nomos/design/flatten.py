@@ -18,6 +18,7 @@ from nomos.design.dendrogram import Dendrogram
 from nomos.design.drawing import Drawing, lay_drawing, lay_nearest, recognise_drawing
 from nomos.design.flat import FlatColour, FlatDesign, ReadAs
 from nomos.design.gradients import Gradient, find_gradients
+from nomos.design.kind import Kind, kind_of
 from nomos.design.page import Mask, Rgb
 from nomos.design.palette import FEWEST, MOST, Suggestion, colour_histogram, find_palette, suggest_count
 from nomos.design.patches import FURTHEST
@@ -36,11 +37,6 @@ from nomos.design.sketch import (
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
-# Shaded tones have few stretches that hold together; measured on photographs and on sketches, see
-# docs/method.md. Shares of the page, weighted Lab, and gradients between patches.
-_TONES_CORE, _TONES_TOP, _TONES_DRAWN = 0.72, 0.70, 0.93
-_TONES_SPREAD, _TONES_SOFT = 6.0, 25
-_TOP = 20
 # A picture of fewer pixels has no patches to look for.
 _LEAST_PX = 24
 # Shrunk by more than this, thin lines turn grey: the darkest of each pixel is kept too.
@@ -62,6 +58,7 @@ class Looked:
     drawing: Drawing | None = None
     sketch: Sketch | None = None
     dropped: bool = False
+    kind: Kind | None = None
 
     def even_rgb(self) -> Rgb:
         """The picture with its light evened out, at its own resolution."""
@@ -89,11 +86,12 @@ def look(
             return Looked(picture, "drawing", smallest_feature_mm, drawing)
     if read_as in ("tones", "drawing") or min(picture.rgb.shape[:2]) < _LEAST_PX:
         return Looked(picture, "tones", smallest_feature_mm)
+    kind = kind_of(picture.rgb, Part(progress, 0.0, 0.3)) if read_as is None else None
+    if kind is not None and kind.read_as == "tones":
+        return Looked(picture, "tones", smallest_feature_mm, kind=kind)
     dropped = drops_faint(corrections)
-    sketch = _sketch_of(picture, smallest_feature_mm, dropped, Part(progress, 0.05, 1.0))
-    if read_as is None and _is_tones(sketch):
-        return Looked(picture, "tones", smallest_feature_mm, None, sketch)
-    return Looked(picture, "sketch", smallest_feature_mm, None, sketch, dropped)
+    sketch = _sketch_of(picture, smallest_feature_mm, dropped, Part(progress, 0.3, 1.0))
+    return Looked(picture, "sketch", smallest_feature_mm, None, sketch, dropped, kind)
 
 
 def _sketch_of(picture: Picture, smallest_mm: float, drop_faint: bool, progress: Progress) -> Sketch:
@@ -114,18 +112,6 @@ def _sketch_of(picture: Picture, smallest_mm: float, drop_faint: bool, progress:
         rgb, size[0] / picture.size_mm[0], light=picture.light, dark=dark, drop_faint=drop_faint,
         progress=progress,
     )  # fmt: skip
-
-
-def _is_tones(sketch: Sketch) -> bool:
-    """Whether a page is shaded tones rather than areas."""
-    patches = sketch.patches
-    core = patches.core.sum() / patches.area.sum()
-    top = np.sort(patches.area)[::-1][:_TOP].sum() / patches.area.sum()
-    # A drawn line on paper speaks for a sketch, however the colour between is scribbled.
-    drawn = sketch.drawn.lab is not None and sketch.light.paper_share > 0
-    least = _TONES_DRAWN if drawn else 1.0
-    scattered = core < _TONES_CORE * least and top < _TONES_TOP * least
-    return bool(scattered or (len(patches.soft) >= _TONES_SOFT and patches.spread > _TONES_SPREAD))
 
 
 def flatten(

@@ -19,6 +19,7 @@ from nomos.ui.stations.blocks.inking_editor import InkingEditor
 from nomos.ui.stations.blocks.method_editor import MethodEditor
 from nomos.ui.stations.blocks.planner import Planner
 from nomos.ui.stations.carve.carve_editor import CarveEditor
+from nomos.ui.stations.design.corner_dialog import ask_sheet
 from nomos.ui.stations.design.design_editor import DesignEditor
 from nomos.ui.stations.inks.inks_editor import InksEditor
 from nomos.ui.stations.order.order_editor import OrderEditor
@@ -53,8 +54,8 @@ def set_up(questions: Questions | None, settings: QSettings) -> Desk:
     editor = Editor(document)
     runner.owner = lambda: document.session
     keeper = ProofKeeper(document, runner)
-    dialogs = Dialogs() if questions is None else questions
-    designer = DesignEditor(document, runner)
+    dialogs = Dialogs(ask_sheet) if questions is None else questions
+    designer = DesignEditor(document, runner, dialogs)
     files = Files(document, runner, keeper, dialogs, designer)
     planner, hands = Planner(document, runner, keeper), MaskEditor(editor, runner, keeper, dialogs)
     methods = MethodEditor(editor, runner, keeper, dialogs)

@@ -23,6 +23,7 @@ from nomos.ui.frame.questions import Dialogs
 from nomos.ui.frame.signals import EndedBySignal
 from nomos.ui.language import install, window_settings
 from nomos.ui.preload import preload
+from nomos.ui.stations.design.corner_dialog import ask_sheet
 
 _ANSWER_S = 5.0
 _PASSING = tr(
@@ -99,7 +100,7 @@ def _begin(desk: Desk, path: Path | None, demo: str | None, keeping: rescue.Resc
     # What was asked for by name is opened; work left behind waits for a start without.
     if path is None and demo is None:
         rescue.offer(
-            desk.document, rescue.rescue_folder(), Dialogs(desk.window),
+            desk.document, rescue.rescue_folder(), Dialogs(ask_sheet, desk.window),
             keep=keeping.keep_now if keeping is not None else lambda: False, tell=desk.window.notice.tell,
             carry=lambda path: desk.controller.bencher.book.carry(log_path(path)),
         )  # fmt: skip

@@ -29,6 +29,7 @@ from nomos.design import (
 )
 from nomos.design.corrections import drops_faint
 from nomos.design.cut import Found, drawn_size, paper_size, proportions, straightened
+from nomos.design.picture import Pixels
 from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.blocks.edits import key_of, with_flat_design
@@ -149,31 +150,46 @@ class FirstLook:
     coarse: Rgb | None
 
 
-def open_design(path: Path, ask: Ask, progress: Progress) -> Opened:
-    """Read and flatten a file, showing first answers on the way. Raises BadInput, Cancelled."""
+@dataclass(frozen=True, eq=False)
+class Seen:
+    """A file as it was looked at before anything is read in it: its bytes, its pixels, the sheet found."""
+
+    data: bytes
+    pixels: Pixels | None
+    found: Found | None
+
+
+def see_design(path: Path, progress: Progress) -> Seen:
+    """Read a file and look for the sheet in it. Raises BadInput, Cancelled."""
     data = read_whole(path)
     progress.report(0.0, tr("reading {name}", name=path.name))
-    found, pixels, size, cut = None, None, None, None
-    if not is_svg(data):
-        pixels = read_pixels(data, path.name, progress=Part(progress, 0.0, 0.1))
-        found = _found(pixels.rgb)
-        if found is not None:
-            cut = found.cut
-            show(progress, FirstLook(pixels.rgb, cut, None))
-            progress.report(0.15, tr("a first look"))
-            size = size_of_drawing(found, pixels.rgb)
-            show(progress, FirstLook(pixels.rgb, cut, _coarse(pixels.rgb, cut, size)))
+    if is_svg(data):
+        return Seen(data, None, None)
+    pixels = read_pixels(data, path.name, progress=Part(progress, 0.0, 0.5))
+    progress.report(0.5, tr("looking for the sheet"))
+    return Seen(data, pixels, find_cut(pixels.rgb))
+
+
+def open_design(path: Path, ask: Ask, progress: Progress, seen: Seen | None = None) -> Opened:
+    """Read and flatten a file, showing first answers on the way. Raises BadInput, Cancelled.
+
+    seen : the file as it was looked at, with the corners that were said where they were not certain.
+    """
+    seen = seen or see_design(path, Part(progress, 0.0, 0.1))
+    data, pixels, found, size, cut = seen.data, seen.pixels, seen.found, None, None
+    if found is not None and _share_of_picture(found.cut.corners) > _ALL_OF_IT:
+        found = None
+    if found is not None and pixels is not None:
+        cut = found.cut
+        show(progress, FirstLook(pixels.rgb, cut, None))
+        progress.report(0.15, tr("a first look"))
+        size = size_of_drawing(found, pixels.rgb)
+        show(progress, FirstLook(pixels.rgb, cut, _coarse(pixels.rgb, cut, size)))
     drawn = Part(progress, 0.15, 0.3)
     picture = read_picture(pixels or data, path.name, size_mm=size, cut=cut, progress=drawn)
     source = Source(path.name, digest(data), picture.size_mm, picture.cut)
     done = ask(flatten_of(source, data, Wish(None)), Part(progress, 0.3, 1.0))
     return Opened(data, pixels.rgb if pixels else None, found, done, picture.sized, picture.notes)
-
-
-def _found(pixels: Rgb) -> Found | None:
-    """The sheet in a photograph, and the drawing on it; None for what is no photograph of a sheet."""
-    found = find_cut(pixels)
-    return None if _share_of_picture(found.cut.corners) > _ALL_OF_IT else found
 
 
 def _share_of_picture(corners: tuple[tuple[float, float], ...]) -> float:

@@ -1,12 +1,16 @@
 """The few questions that need an answer before anything else: which file, which folder, save first?"""
 
+from collections.abc import Callable
 from pathlib import Path
 from typing import Literal, Protocol
 
+import numpy as np
+from numpy.typing import NDArray
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
 from nomos.base.language import tr, visible
+from nomos.design.cut import Corners, Found
 
 Unsaved = Literal["save", "discard", "cancel"]
 
@@ -22,6 +26,9 @@ BLOCKS_FILTER = tr("Blocks (*.ora *.png *.tif *.tiff);;All files (*)")
 SAVE_FILTER = tr("Nomos project (*.nomos)")
 
 
+AskSheet = Callable[[NDArray[np.uint8], Found, QWidget | None], Corners | None]
+
+
 class Questions(Protocol):
     """What the window asks; tests answer by themselves."""
 
@@ -30,6 +37,9 @@ class Questions(Protocol):
 
     def shelf_to_open(self) -> Path | None:
         """An ink shelf, or None."""
+
+    def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:
+        """The corners of the sheet in a photograph where they are not sure; None leaves it unopened."""
 
     def blocks_to_open(self) -> list[Path]:
         """An OpenRaster file or a set of masks; empty for none."""
@@ -80,12 +90,17 @@ class Questions(Protocol):
 class Dialogs:
     """The questions as dialogs over the window."""
 
-    def __init__(self, parent: QWidget | None = None) -> None:
-        self._parent = parent
+    def __init__(self, ask_sheet: AskSheet, parent: QWidget | None = None) -> None:
+        """ask_sheet : the station's own way to ask for corners."""
+        self._parent, self._ask_sheet = parent, ask_sheet
 
     def over(self, parent: QWidget) -> None:
         """Ask over this window from now on."""
         self._parent = parent
+
+    def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:
+        """The corners of the sheet in a photograph where they are not sure; None leaves it unopened."""
+        return self._ask_sheet(pixels, found, self._parent)
 
     def file_to_open(self) -> Path | None:
         """A sketch or project, or None."""

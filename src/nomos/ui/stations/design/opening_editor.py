@@ -5,17 +5,19 @@ from dataclasses import replace
 from pathlib import Path
 from typing import get_args
 
+import numpy as np
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
-from nomos.base.progress import Progress
-from nomos.design import Correction, Labels, ReadAs, read_pixels
-from nomos.design.cut import Found
+from nomos.base.progress import Part, Progress
+from nomos.design import WHOLE, Correction, Labels, ReadAs, read_pixels
+from nomos.design.cut import Found, found_on
 from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
+from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.raster import Page, Raster, picture_levels
 from nomos.ui.frame.sheet_view import sketch_raster
 from nomos.ui.stations.design.design_view import Outlined, outlined
@@ -24,12 +26,14 @@ from nomos.work.open import (
     Flattened,
     Opened,
     Rgb,
+    Seen,
     Wish,
     assets_of,
     flatten_of,
     open_design,
     project_of,
     reflattened,
+    see_design,
 )
 
 NOT_SURE = tr(
@@ -50,9 +54,9 @@ class OpeningEditor(QObject):
     advised = pyqtSignal(str)
     """What was read in the sketch, and what to look after here; of no use at another station."""
 
-    def __init__(self, document: Document, runner: JobRunner) -> None:
+    def __init__(self, document: Document, runner: JobRunner, questions: Questions) -> None:
         super().__init__()
-        self._document, self._runner = document, runner
+        self._document, self._runner, self._questions = document, runner, questions
         # One picture at a time is opened or flattened: the newest wish counts.
         self.opening = Asker(runner, "design", self._refused, said=tr("reading the design"), outlives=True)
         self._sheet = Asker(runner, "sheet", self._refused, said=tr("looking for the sheet"))
@@ -105,12 +109,36 @@ class OpeningEditor(QObject):
         self.first = None
         ask = self._runner.answers
 
-        def read(progress: Progress) -> Opened:
-            opened = open_design(path, ask, progress)
-            picture_levels(Page(opened.done.even))
-            return opened
+        def see(progress: Progress) -> Seen:
+            return see_design(path, Part(progress, 0.0, 0.1))
 
-        self.opening.do(read, begin, self._show_first)
+        def go_on(seen: Seen) -> None:
+            settled = self._settled(seen)
+            if settled is None:
+                self.changed.emit()
+                return
+
+            def read(progress: Progress) -> Opened:
+                opened = open_design(path, ask, progress, settled)
+                picture_levels(Page(opened.done.even))
+                return opened
+
+            self.opening.do(read, begin, self._show_first)
+
+        self.opening.do(see, go_on)
+
+    def _settled(self, seen: Seen) -> Seen | None:
+        """What was seen, with the corners that the user says where they are not sure; None: leave it."""
+        found, pixels = seen.found, seen.pixels
+        if found is None or found.certain or pixels is None:
+            return seen
+        corners = self._questions.sheet_in(pixels.rgb, found)
+        if corners is None:
+            return None
+        if corners == WHOLE:
+            return replace(seen, found=None)
+        size = np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]], np.float64)
+        return replace(seen, found=found_on(pixels.rgb, np.array(corners) * size))
 
     def _in_studio(self, project: Project) -> Project:
         try:
