@@ -1,7 +1,5 @@
-"""Reading a design at its physical size: PNG, JPEG, TIFF, WebP and SVG to flat sRGB pixels."""
+"""Reading a design at its physical size: pictures of any kind and SVG to flat sRGB pixels."""
 
-import io
-import warnings
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
@@ -11,16 +9,16 @@ from numpy.typing import NDArray
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
-from nomos.base.strips import strips
 from nomos.base.units import MM_PER_INCH, PAPER_SIZES_MM, checked_size, length_text, size_text
 from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straightened, through, to_print
+from nomos.design.decoding import decode
 from nomos.design.light import EVEN, Light
-from nomos.design.limits import MAX_FILE_PIXELS, MAX_PAGE_PIXELS, check_pixels
+from nomos.design.limits import MAX_PAGE_PIXELS
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 
 if TYPE_CHECKING:
-    from PIL import Image
+    pass
 
 Rgb = NDArray[np.uint8]
 
@@ -32,14 +30,10 @@ COARSEST_DPI, FINEST_DPI = 120.0, 450.0
 # picture is stretched: it comes from rounding, not from meaning.
 _STRETCH = 0.01
 
-_EXIF_MAKE = 0x010F
-# What cameras and screens write without meaning a size in print; see `_own_size`.
-_NO_SIZE_DPI = (72.0, 96.0, 180.0)
 # A picture that does not say how large it is, is taken to fill this paper but for its margins (chosen by
 # us: what a home printer prints templates on).
 _PAPER, _PAPER_MARGIN_MM = "A4", 15.0
 
-_FORMATS = ("PNG", "JPEG", "TIFF", "WEBP")
 # Enlarged further, a picture has more pixels and nothing more to see; a cutter follows no coarser edge.
 _MOST_ENLARGED, _LEAST_PX_PER_MM = 8.0, 3.0
 
@@ -175,7 +169,7 @@ def read_pixels(data: bytes, name: str, *, progress: Progress = NULL_PROGRESS) -
     if is_svg(data):
         rgb, size = read_svg(data, name, size_mm=None, px_per_mm=_page_resolution, progress=progress)
         return Pixels(name, rgb, size, ())
-    return Pixels(name, *_decode(data, name))
+    return Pixels(name, *decode(data, name))
 
 
 def _guessed(name: str, size: tuple[float, float]) -> str:
@@ -277,133 +271,3 @@ def _resample(rgb: Rgb, size_mm: tuple[float, float]) -> Rgb:
     return np.asarray(
         cv2.resize(rgb, target, interpolation=cv2.INTER_AREA if shrinking else cv2.INTER_CUBIC), np.uint8
     )
-
-
-def _decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tuple[str, ...]]:
-    """Pixels, own size in mm if the file has one, and notes."""
-    # Imported here: it costs start-up time that the bare window should not pay.
-    from PIL import Image, ImageOps, UnidentifiedImageError
-
-    with warnings.catch_warnings():
-        # Pillow warns of large pictures and odd metadata; the checks here decide.
-        warnings.simplefilter("ignore")
-        try:
-            image: Image.Image = Image.open(io.BytesIO(data), formats=_FORMATS)
-            check_pixels(image.width, image.height, name)
-            image.load()
-            # Each copy of a large picture is a hundred megabytes and more.
-            ImageOps.exif_transpose(image, in_place=True)
-        except BadInput:
-            raise
-        except Image.DecompressionBombError:
-            # More than Pillow itself would open, which is more than the limit here.
-            check_pixels(MAX_FILE_PIXELS, 2, name)
-            raise
-        except UnidentifiedImageError:
-            raise BadInput(
-                tr(
-                    "{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; save it as "
-                    "one of these.",
-                    name=name,
-                )
-            ) from None
-        except MemoryError:
-            raise BadInput(
-                tr("There is not enough memory to open {name}; save it smaller.", name=name)
-            ) from None
-        except Exception:
-            # Pillow's decoders raise OSError, SyntaxError, struct.error and more on damaged files.
-            raise BadInput(
-                tr("{name} is damaged and cannot be read to the end; export or scan it again.", name=name)
-            ) from None
-        try:
-            rgb, notes = _to_srgb(image, name)
-            return rgb, _own_size(image), notes
-        except MemoryError:
-            raise BadInput(
-                tr("There is not enough memory to open {name}; save it smaller.", name=name)
-            ) from None
-
-
-def _own_size(image: "Image.Image") -> tuple[float, float] | None:
-    dpi = image.info.get("dpi")
-    if not dpi:
-        return None
-    try:
-        x_dpi, y_dpi = (float(value) for value in dpi)
-    except (TypeError, ValueError, ArithmeticError):
-        # What a damaged tag holds is no resolution.
-        return None
-    # Cameras and screen programs write 72, 96 or 180 without meaning a size in print.
-    if not (20 <= x_dpi <= 10000 and 20 <= y_dpi <= 10000) or round(x_dpi) in _NO_SIZE_DPI:
-        return None
-    if image.getexif().get(_EXIF_MAKE):
-        return None
-    # To a tenth of a millimetre: PNG stores whole pixels per metre, so 300 dpi reads 299.9994.
-    return round(image.width / x_dpi * MM_PER_INCH, 1), round(image.height / y_dpi * MM_PER_INCH, 1)
-
-
-def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
-    from PIL import ImageCms
-
-    notes: tuple[str, ...] = ()
-    profile = image.info.get("icc_profile")
-    image = _to_eight_bits(image)
-    alpha = None
-    if "A" in image.getbands() or "transparency" in image.info:
-        image = image.convert("RGBA")
-        alpha = np.array(image.getchannel("A"), np.uint8)
-        image = image.convert("RGB")
-    elif image.mode not in ("RGB", "CMYK", "L", "LAB"):
-        image = image.convert("RGB")
-    if isinstance(profile, bytes) and profile:
-        try:
-            source = ImageCms.ImageCmsProfile(io.BytesIO(profile))
-            converted = ImageCms.profileToProfile(
-                image,
-                source,
-                ImageCms.createProfile("sRGB"),
-                renderingIntent=ImageCms.Intent.RELATIVE_COLORIMETRIC,
-                outputMode="RGB",
-                flags=ImageCms.Flags.BLACKPOINTCOMPENSATION,
-            )
-            image = converted or image
-        except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
-            notes = (
-                tr("The colour profile inside {name} does not fit the picture and was left out.", name=name),
-            )
-    elif image.mode == "CMYK":
-        notes = (tr("{name} is CMYK without a profile: its colours are a rough guess.", name=name),)
-    rgb = _channels(image if image.mode == "RGB" else image.convert("RGB"))
-    if alpha is not None:
-        _over_white(rgb, alpha)
-    return rgb, notes
-
-
-def _channels(image: "Image.Image") -> Rgb:
-    """The pixels of an RGB image, strip by strip: at once Pillow would hold them three times."""
-    rgb = np.empty((image.height, image.width, 3), np.uint8)
-    for rows in strips(rgb.shape):
-        rgb[rows] = np.asarray(image.crop((0, rows.start, image.width, rows.stop)))
-    return rgb
-
-
-def _over_white(rgb: Rgb, alpha: NDArray[np.uint8]) -> None:
-    """Lay pixels over white in place, strip by strip: the whole page as figures would take gigabytes."""
-    for here in strips(rgb.shape):
-        share = alpha[here, :, None].astype(np.float32) / 255
-        rgb[here] = np.rint(255 + (rgb[here] - np.float32(255)) * share).astype(np.uint8)
-
-
-def _to_eight_bits(image: "Image.Image") -> "Image.Image":
-    """Deep greys scaled to 8 bits; Pillow's own conversion would clip them."""
-    from PIL import Image
-
-    if image.mode.startswith("I"):
-        grey = np.asarray(image, np.float64) / 257
-    elif image.mode == "F":
-        grey = np.nan_to_num(np.asarray(image, np.float64))
-        grey = grey * 255 if grey.max(initial=0) <= 1 else grey
-    else:
-        return image
-    return Image.fromarray(np.rint(np.clip(grey, 0, 255)).astype(np.uint8))

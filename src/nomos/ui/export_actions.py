@@ -26,12 +26,14 @@ from nomos.ui.frame.outside import about_box, pasted
 if TYPE_CHECKING:
     from nomos.ui.frame.guide import GuideWindow
     from nomos.ui.frame.print_dialog import PrintDialog
+    from nomos.ui.frame.telephone import TelephoneDialog
 
 
 class ExportActions(QObject):
     """Serves the window's menu, where it is more than a call to the controller."""
 
     printing: "PrintDialog | None" = None
+    door: "TelephoneDialog | None" = None
 
     def __init__(
         self,
@@ -130,6 +132,21 @@ class ExportActions(QObject):
         self._tell(
             tr("{rows} copied: paste them into a table.", rows=counted(len(rows), tr("row"), tr("rows")))
         )
+
+    def telephone(self) -> None:
+        """Open the door for a telephone, or come back to it."""
+        # Imported here: a server and its code are not needed before they are asked for.
+        from nomos.ui.frame.telephone import TelephoneDialog
+
+        if self.door is None:
+            self.door = TelephoneDialog(self._over)
+            self.door.arrived.connect(self._hand.files.open)
+            self.door.destroyed.connect(self._forget_door)
+        self.door.show()
+        self.door.raise_()
+
+    def _forget_door(self) -> None:
+        self.door = None
 
     def paste(self) -> None:
         """Begin with the picture on the clipboard."""

@@ -183,7 +183,8 @@ class Window(QMainWindow):
         for place, station in enumerate(STATIONS, start=1):
             actions[f"station {place}"] = partial(self.go_to, station)
         actions |= {
-            "paste": self.export_actions.paste, "variant": files.variant, "revert": files.revert,
+            "telephone": self.export_actions.telephone, "paste": self.export_actions.paste,
+            "variant": files.variant, "revert": files.revert,
             "where": files.where,
             "export": lambda: files.export(self.export_actions.export_of()),
             "copy figures": self.export_actions.copy_figures,

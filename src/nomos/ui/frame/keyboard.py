@@ -30,6 +30,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("closer", ("+", "="), tr("Closer")),
     ("further", ("-",), tr("Further away")),
     ("open", ("Ctrl+O",), tr("Open a sketch or a project")),
+    ("telephone", ("Ctrl+T",), tr("A picture from the telephone")),
     ("save", ("Ctrl+S",), tr("Save")),
     ("save as", ("Ctrl+Shift+S",), tr("Save under another name")),
     ("print", ("Ctrl+P",), tr("Print templates, pulls or carving maps at true size")),

@@ -14,7 +14,7 @@ _LINE = ""
 _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     (tr("&File"), (
         ("open", tr("&Open a sketch or project…")), ("recent", tr("Open &recent")),
-        ("paste", tr("Begin with a pasted &picture")), (_LINE, ""),
+        ("telephone", tr("From the &telephone…")), ("paste", tr("Begin with a pasted &picture")), (_LINE, ""),
         ("save", tr("&Save")), ("save as", tr("Save &as…")),
         ("variant", tr("Save as a &variant and go on in it")),
         ("revert", tr("Go back to what was saved")), ("where", tr("&Where is my file?")), (_LINE, ""),

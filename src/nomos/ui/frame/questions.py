@@ -15,11 +15,12 @@ from nomos.design.cut import Corners, Found
 Unsaved = Literal["save", "discard", "cancel"]
 
 OPEN_FILTER = tr(
-    "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)"
+    "Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic *.avif *.gif *.bmp *.pdf *.ora "
+    "*.svg *.nomos);;All files (*)"
 )
 SHELF_FILTER = tr("Ink shelves (*.csv *.json);;All files (*)")
 SCAN_FILTER = tr(
-    "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)"
+    "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic);;Tables (*.csv *.txt *.cgats);;All files (*)"
 )
 READINGS_FILTER = tr("Readings (*.csv *.txt *.cgats);;All files (*)")
 BLOCKS_FILTER = tr("Blocks (*.ora *.png *.tif *.tiff);;All files (*)")
