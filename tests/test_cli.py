@@ -312,3 +312,30 @@ def test_a_print_too_small_for_a_kento_is_planned_with_what_fits(
     assert run(small, no_window) == 0
     assert "no room for a kento" in capsys.readouterr().err
     assert load(tmp_path / "project.nomos")[0].register.system != "kento"
+
+
+def test_where_the_sheet_is_not_sure_a_command_asks(
+    capsys: pytest.CaptureFixture[str], tmp_path: Path
+) -> None:
+    """Nothing of the table is ever read as a colour unsaid."""
+    from benchmarks.scenes import scene
+    from nomos.devices.camera import Camera, on_paper
+
+    sheet = on_paper(scene(3, line="black"), "gouache", paper=(150, 108, 66), seed=3)
+    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(
+        sheet
+    )
+    path, out = tmp_path / "kraft.png", tmp_path / "flat.png"
+    Image.fromarray(taken.rgb).save(path)
+    for command in (
+        ("flatten", str(path), "--colours", "auto", "--out", str(out)),
+        ("plan", str(path), "--colours", "auto", "--out", str(tmp_path / "job")),
+        ("separate", str(path), "--out", str(tmp_path / "a.nomos")),
+    ):
+        assert run(list(command), no_window) == 2
+        said = capsys.readouterr().err
+        assert "is not sure" in said
+        assert "--whole" in said
+    proposed = said.split("--corners '")[1].split("'")[0]
+    for more in (("--corners", proposed), ("--whole",)):
+        assert run(["flatten", str(path), "--colours", "6", "--out", str(out), *more], no_window) == 0

@@ -1,19 +1,27 @@
 """The Design station by mouse and keyboard: from a telephone's photograph to fields that are right."""
 
 import io
+import threading
 from pathlib import Path
 
 import numpy as np
 import pytest
 from PIL import Image
 from PyQt6.QtCore import QPoint, Qt
+from PyQt6.QtWidgets import QApplication, QLabel
 
+from benchmarks.scenes import scene
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.demo import demo_picture
 from nomos.demo.scenario import PHOTO
+from nomos.design import find_cut
+from nomos.design.cut import WHOLE
+from nomos.devices.camera import Camera, on_paper
+from nomos.devices.telephone import Telephone
 from nomos.project import Project
 from nomos.ui.desk import Desk
-from tests.ui.conftest import QTest, click, drag, project_of, settle
+from nomos.ui.stations.design.corner_dialog import CornerDialog
+from tests.ui.conftest import Answers, QTest, click, drag, project_of, settle
 
 
 @pytest.fixture(scope="module")
@@ -226,3 +234,79 @@ def test_a_picture_without_a_size_is_asked_about_in_the_picture(desk: Desk, tmp_
     QTest.keyClick(picture, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
     settle(desk)
     assert project_of(desk).image.width == pytest.approx(before + 10, abs=0.1)
+
+
+@pytest.fixture
+def doubtful(tmp_path: Path) -> Path:
+    """A kraft sheet on wood whose edges are hardly seen."""
+    sheet = on_paper(scene(3, line="black"), "gouache", paper=(150, 108, 66), seed=3)
+    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(
+        sheet
+    )
+    path = tmp_path / "doubtful.png"
+    Image.fromarray(taken.rgb).save(path)
+    return path
+
+
+def test_where_the_sheet_is_not_sure_it_is_asked_before_anything_is_read(
+    desk: Desk, answers: Answers, doubtful: Path
+) -> None:
+    answers.sheet_there = False
+    desk.files.open(doubtful)
+    settle(desk)
+    assert len(answers.doubted) == 1
+    assert desk.document.project is None
+    answers.sheet_there = True
+    desk.files.open(doubtful)
+    settle(desk)
+    source = project_of(desk).source
+    assert source is not None
+    assert source.cut is not None
+    assert source.cut.sheet == answers.doubted[1].sheet
+
+
+def test_the_corners_are_dragged_and_taken_or_all_of_it(doubtful: Path) -> None:
+    with Image.open(doubtful) as image:
+        rgb = np.asarray(image.convert("RGB"))
+    found = find_cut(rgb)
+    made = CornerDialog(rgb, found, None)
+    made.show()
+    assert "not sure" in made.findChildren(QLabel)[0].text()
+    corner = made.picture._to_screen(found.sheet[0]).toPoint()
+    QTest.mousePress(made.picture, Qt.MouseButton.LeftButton, pos=corner)
+    QTest.mouseMove(made.picture, corner + QPoint(12, 12))
+    QTest.mouseRelease(made.picture, Qt.MouseButton.LeftButton, pos=corner + QPoint(12, 12))
+    click(made.sheet)
+    assert made.corners is not None
+    assert made.corners[0] != found.sheet[0]
+    assert made.corners[1:] == found.sheet[1:]
+    other = CornerDialog(rgb, found, None)
+    click(other.whole)
+    assert other.corners == WHOLE
+    left = CornerDialog(rgb, found, None)
+    click(left.leave)
+    assert left.corners is None
+
+
+def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Path) -> None:
+    desk.window.export_actions.telephone()
+    dialog = desk.window.export_actions.door
+    assert dialog is not None
+    dialog.open_at("127.0.0.1")
+    assert dialog.door is not None
+    phone = Telephone(dialog.door.address)
+    sent: list[tuple[int, str]] = []
+    sending = threading.Thread(
+        target=lambda: sent.extend(
+            [phone.sends("no.jpg", b"no"), phone.sends("butt.jpg", photograph.read_bytes())]
+        )
+    )
+    sending.start()
+    while sending.is_alive():
+        QApplication.processEvents()
+    settle(desk)
+    assert [status for status, _ in sent] == [422, 200]
+    assert [path.name for path in dialog.files] == ["butt.jpg"]
+    assert project_of(desk).title == "butt"
+    dialog.close()
+    assert phone.looks()[0] == 0

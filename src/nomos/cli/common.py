@@ -338,7 +338,7 @@ def _plain(value: Any) -> Any:
 
 
 def project_of_design(
-    options: argparse.Namespace, paper: "Lab", sheet_mm: tuple[float, float] | None = None
+    options: argparse.Namespace, paper: "Lab | None", sheet_mm: tuple[float, float] | None = None
 ) -> tuple["Project", dict[str, bytes]]:
     """A project for the design, flattened and separated the plain way. Raises BadInput."""
     from nomos.work.open import assets_of, project_of
@@ -354,9 +354,8 @@ def _say_notes(notes: Sequence[str]) -> None:
         print(f"nomos: {note}", file=sys.stderr)
 
 
-def paper_of(options: argparse.Namespace) -> "Lab":
-    """The paper's colour asked for, or the default. Raises BadInput."""
+def paper_of(options: argparse.Namespace) -> "Lab | None":
+    """The paper's colour asked for; None takes what the picture shows. Raises BadInput."""
     from nomos.colour import parse_colour
-    from nomos.project.model.edits import DEFAULT_PAPER_LAB
 
-    return parse_colour(options.paper) if options.paper else DEFAULT_PAPER_LAB
+    return parse_colour(options.paper) if options.paper else None

@@ -24,6 +24,8 @@ _KNOWN_SHAPE = 0.03
 # The light is judged on a view with so much around what is printed, at so many pixels.
 _AROUND = 0.18
 _LIGHT_PX = 480
+# A sheet so much larger than what is drawn on it shows its margin.
+_WITH_MARGIN = 1.12
 # A tilt too slight to tell the focal length by.
 _SLIGHT = 1e-3
 
@@ -306,10 +308,16 @@ def light_of_cut(rgb: Rgb, corners: Points, sheet: Points | None) -> Light:
     )
     around = moved(outer, back)
     view = straightened(rgb, around, (size[0] + 2 * room, size[1] + 2 * room))
-    light = measure_light(view, _on_sheet(rgb, around, view.shape[:2], sheet))
+    margin = sheet is not None and _area_of(sheet) > _WITH_MARGIN * _area_of(corners)
+    light = measure_light(view, _on_sheet(rgb, around, view.shape[:2], sheet), margin=margin)
     whole = np.array([size[0] + 2 * room, size[1] + 2 * room, size[0] + 2 * room, size[1] + 2 * room])
     shares = np.array([room, room, room + size[0], room + size[1]]) / whole
     return light.cropped(*(float(share) for share in shares))
+
+
+def _area_of(points: Points) -> float:
+    x, y = points.T
+    return float(abs(x @ np.roll(y, -1) - y @ np.roll(x, -1)) / 2)
 
 
 def _on_sheet(rgb: Rgb, around: Points, shape: tuple[int, ...], sheet: Points | None) -> Mask:

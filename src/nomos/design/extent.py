@@ -109,7 +109,8 @@ def _ink(page: Rgb) -> Mask:
     """Where a sheet is drawn on: far from its paper, and no speck."""
     import cv2
 
-    light = measure_light(page)
+    # The rim of a whole sheet is paper, whatever its colour.
+    light = measure_light(page, margin=True)
     even = light.applied(page)
     lab = cv2.GaussianBlur(lab_page(even), (0, 0), 0.8)
     height, width = lab.shape[:2]

@@ -35,6 +35,9 @@ _LEAST_WHITE = 0.16
 # The light of a lamp gives red so much more than blue, natural log (chosen by us).
 _MOST_CAST = 0.85
 _MOST_CHROMA = 38.0
+# A margin so much darker than the whitest on it, natural log, or so strongly coloured, is no white paper in a
+# lamp's light.
+_DARK_MARGIN, _TINTED = 0.3, 34.0
 # A shadow takes this much of the light, in natural log, without changing its tint by more than this,
 # and lies over this share of the sheet's edge.
 _LEAST_SHADOW, _MOST_SHADOW, _SAME_TINT, _SHADOW_RING = 0.12, 1.0, 0.13, 0.05
@@ -51,6 +54,7 @@ class Light:
     uneven : how far the light varied, the brightest place over the darkest, less one.
     shadow : share of the page whose light is still not explained: a shadow that could not be taken out.
     paper : CIELAB of the paper once evened out; None where none was recognised.
+    tinted : the paper is no white one: it keeps its own colour, as the camera saw it.
     """
 
     gain: Linear | None
@@ -58,6 +62,7 @@ class Light:
     uneven: float
     shadow: float
     paper: Lab | None = None
+    tinted: bool = False
 
     def cropped(self, left: float, top: float, right: float, bottom: float) -> "Light":
         """The light on a part of the page, its sides as shares of the page's width and height."""
@@ -102,13 +107,14 @@ class Light:
 EVEN = Light(None, 0.0, 0.0, 0.0)
 
 
-def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
+def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None, *, margin: bool = False) -> Light:
     """Fit the paper's brightness and tint over a page.
 
     Parameters
     ----------
     rgb : (height, width, 3) uint8 sRGB; the page with the margin around it, if there is one.
     on_sheet : (height, width) where there is sheet to look at; None everywhere.
+    margin : what lies along the edge of that is surely bare paper, whatever its colour.
 
     Returns
     -------
@@ -138,6 +144,10 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
         )
     basis = _basis(small.shape[:2])
     seed = _seed(log, use)
+    if margin:
+        ring = _margin(log, basis, use)
+        if ring is not None and (seed is None or _other_paper(log, ring, seed)):
+            return _on_tinted(log, basis, ring, use)
     if seed is None:
         return EVEN
     field, paper = _fitted(log, basis, seed, use)
@@ -170,6 +180,54 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None) -> Light:
     return Light(gain, share, uneven, shadow, _lab(np.full(3, PAPER_WHITE)))
 
 
+def _margin(
+    log: NDArray[np.float64], basis: NDArray[np.float64], use: NDArray[np.bool_]
+) -> NDArray[np.bool_] | None:
+    """The bare margin along the edge of a sheet, of any colour; None where most of it is not one paper."""
+    ring = _ring(use)
+    if np.count_nonzero(ring) <= 20:
+        return None
+    # Begun from the middle of its colours: a hand or a note on it is neither.
+    middle = np.median(log[ring], axis=0)
+    near = ring & (np.abs(log - middle).max(axis=-1) < 0.5)
+    for width in (0.35, 0.22, 0.14):
+        if np.count_nonzero(near) < 12:
+            return None
+        near = ring & (np.abs(log - _solve(basis, log, near, 3)).max(axis=-1) < width)
+    return near if near.sum() >= _LEAST_RING * ring.sum() else None
+
+
+def _other_paper(log: NDArray[np.float64], ring: NDArray[np.bool_], seed: NDArray[np.bool_]) -> bool:
+    """Whether the margin is another colour than what was taken for white paper, or no white."""
+    margin, white = np.median(log[ring], axis=0), np.median(log[seed], axis=0)
+    darker = float((white - margin).mean())
+    tint = np.exp(margin)
+    return darker > _DARK_MARGIN or _chroma(tint / tint.max()) > _TINTED
+
+
+def _on_tinted(
+    log: NDArray[np.float64], basis: NDArray[np.float64], ring: NDArray[np.bool_], use: NDArray[np.bool_]
+) -> Light:
+    """The light on paper that is no white one, evened to what the paper is in the middle of it."""
+    field, paper = _fitted(log, basis, ring, use)
+    share = _share(paper, use)
+    if share < _LEAST_PAPER:
+        return EVEN
+    spread = field[use].mean(axis=-1)
+    low, high = np.percentile(spread, [1, 99])
+    middle = np.median(field[use], axis=0)
+    gain = np.exp(middle - np.clip(field, middle - _BOUND, middle + _BOUND)).astype(np.float32)
+    return Light(gain, share, float(np.exp(high - low) - 1), 0.0, _lab(np.exp(middle)), tinted=True)
+
+
+def _ring(use: NDArray[np.bool_]) -> NDArray[np.bool_]:
+    """A narrow ring along the edge of what is looked at."""
+    import cv2
+
+    depth = cv2.distanceTransform(np.pad(use, 1).astype(np.uint8), cv2.DIST_L2, 3)[1:-1, 1:-1]
+    return np.asarray(use & (depth <= max(2.0, _RING * max(use.shape))) & (depth > 0.6))
+
+
 def _share(part: NDArray[np.bool_], whole: NDArray[np.bool_]) -> float:
     return float(part.sum()) / max(float(whole.sum()), 1.0)
 
@@ -196,11 +254,7 @@ def _solve(
 
 def _seed(log: NDArray[np.float64], use: NDArray[np.bool_]) -> NDArray[np.bool_] | None:
     """Where to begin looking for paper: the ring along the edge, or the brightest pale pixels."""
-    import cv2
-
-    inside = np.pad(use, 1).astype(np.uint8)
-    depth = cv2.distanceTransform(inside, cv2.DIST_L2, 3)[1:-1, 1:-1]
-    ring = use & (depth <= max(2.0, _RING * max(use.shape))) & (depth > 0.6)
+    ring = _ring(use)
     bright = log.mean(axis=-1)
     basis = _basis(use.shape)
     if np.count_nonzero(ring) > 20:

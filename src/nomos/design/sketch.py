@@ -18,6 +18,8 @@ from nomos.design.page import WEIGHTS, Mask, Page, Rgb, grown, lab_page, looking
 from nomos.design.patches import Patches, find_patches
 from nomos.design.texture import POOL_MM, grain_of, smoothed
 
+# Paper darker than this, L*, carries pale colours.
+_DARK_PAPER = 48.0
 # Evidence is judged at this many pixels for the smallest feature, within bounds; finer costs time and
 # finds nothing more (measured in benchmarks/).
 _PX_PER_FEATURE = 4.0
@@ -91,6 +93,9 @@ def look_at(
     lab = lab_page(even)
     darkest = None if dark is None else lab_page(light.applied(dark))[..., 0]
     drawn = find_line(lab, px_per_mm, darkest)
+    if light.tinted and light.paper is not None and light.paper[0] < _DARK_PAPER:
+        # Dark ground between pale strokes is no line.
+        drawn = DrawnLine(np.zeros(lab.shape[:2], bool), None, np.zeros(lab.shape[:2], bool))
     if drop_faint and drawn.faint.any():
         even = looking_past(even.astype(np.float32), grown(drawn.faint, 0.3 * px_per_mm)).astype(np.uint8)
         lab = lab_page(even)

@@ -226,15 +226,24 @@ def project_of(
     title: str,
     done: Flattened,
     *,
-    paper_lab: Lab = DEFAULT_PAPER_LAB,
+    paper_lab: Lab | None = None,
     paper_name: str = "Paper",
     sheet_mm: tuple[float, float] | None = None,
     names: Sequence[str] | None = None,
 ) -> Project:
     """A new project for a design, separated the plain way, light to dark. Raises ProjectError."""
     size = done.source.size_mm
-    project = new_project(title, size, paper_lab=paper_lab, paper_name=paper_name, sheet_mm=sheet_mm)
+    project = new_project(
+        title, size, paper_lab=paper_lab or paper_seen(done) or DEFAULT_PAPER_LAB, paper_name=paper_name,
+        sheet_mm=sheet_mm,
+    )  # fmt: skip
     return reflattened(with_source(project, done.source), done, names=names)
+
+
+def paper_seen(done: Flattened) -> Lab | None:
+    """The colour of the paper a sketch was drawn on, where that is no white one."""
+    light = done.looked.sketch.light if done.looked.sketch is not None else None
+    return light.paper if light is not None and light.tinted else None
 
 
 def assets_of(data: bytes, done: Flattened) -> dict[str, bytes]:

@@ -24,6 +24,8 @@ from nomos.project.model.naming import fresh_number, named
 from nomos.project.model.pruning import pruned
 from nomos.separation import find_key, one_block_per_colour
 
+# Paper darker than this, L*, is no white one; colours so much paler need an opaque ink (chosen by us).
+_WHITE_PAPER, _PALER = 80.0, 4.0
 TO_BE_FOUND = -1
 """No colour's number: the key of a design has not been looked for."""
 
@@ -60,7 +62,9 @@ def with_flat_design(
     for number, plan in enumerate(separation.blocks, start=1):
         own = plan.colours[0]
         name = "Key" if plan.is_key else names[own]
-        inks.append(Ink(f"ink{number}", name, labs[own]))
+        # On dark paper what is paler than it has to cover.
+        covers = labs[own][0] > project.paper.lab[0] + _PALER and project.paper.lab[0] < _WHITE_PAPER
+        inks.append(Ink(f"ink{number}", name, labs[own], "opaque" if covers else "transparent"))
         blocks.append(Block(f"block{number}", name, plan.colours, plan.is_key))
         impressions.append(Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}"),)))
     changed = replace(

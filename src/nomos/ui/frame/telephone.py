@@ -41,6 +41,7 @@ class TelephoneDialog(QDialog):
         self.code, self.address = QLabel(), label(kind="quiet")
         self.address.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self.code.setAlignment(Qt.AlignmentFlag.AlignHCenter)
+        self.code.setMinimumHeight(theme.scaled(_CODE_PX))
         self.code.setAccessibleName(tr("Code of the address"))
         self.hosts, fields = QComboBox(), Fields()
         self.hosts.addItems(own_addresses())
@@ -93,6 +94,7 @@ class TelephoneDialog(QDialog):
         made = button(tr("Open {name}", name=path.name), tip=tr("Begin with this picture."))
         made.clicked.connect(lambda: self.arrived.emit(path))
         self._column.addWidget(made)
+        self.adjustSize()
         count = len(self.files)
         self.said.setText(
             tr("{name} has arrived.", name=path.name) if first else tr("{count} have arrived.", count=count)
@@ -160,7 +162,7 @@ def code_of(text: str, side_px: int) -> QPixmap:
     image = QImage(len(rows), len(rows), QImage.Format.Format_Grayscale8)
     for y, row in enumerate(rows):
         for x, dark in enumerate(row):
-            image.setPixel(x, y, 0 if dark else 255)
+            image.setPixel(x, y, 0xFF000000 if dark else 0xFFFFFFFF)
     return QPixmap.fromImage(
         image.scaled(
             side_px, side_px, Qt.AspectRatioMode.KeepAspectRatio, Qt.TransformationMode.FastTransformation

@@ -1,0 +1,118 @@
+"""A sheet of any colour on any ground is found, or it is said not to be sure; the paper keeps its colour."""
+
+from pathlib import Path
+
+import numpy as np
+import pytest
+import skimage.data
+import sklearn.datasets
+from PIL import Image
+
+from benchmarks.scenes import scene
+from nomos.design import find_cut, flatten, read_picture
+from nomos.design.cut import WHOLE, Cut, as_corners
+from nomos.design.kind import kind_of
+from nomos.design.picture import Pixels
+from nomos.devices.camera import Camera, Photograph, Sheet, Table, on_paper
+from nomos.devices.grounds import ring, ruled, written
+
+PAPERS = {
+    "kraft": (178, 138, 96), "grey": (150, 150, 148), "black": (38, 37, 40), "blue": (150, 178, 200),
+    "white": (244, 241, 233),
+}  # fmt: skip
+
+
+def sheet_of(paper: str, number: int = 3) -> Sheet:
+    return on_paper(scene(number, line="black"), "gouache", seed=number, paper=PAPERS[paper])
+
+
+def off_mm(taken: Photograph, corners: object, sheet: Sheet) -> float:
+    """How far the worst corner lies off, mm on the sheet, of those inside the picture."""
+    height, width = taken.rgb.shape[:2]
+    true = np.array(taken.sheet)
+    scale = sheet.linear.shape[1] / sheet.px_per_mm / np.hypot(*(true[1] - true[0]))
+    inside = ((true > 0) & (true < [width, height])).all(axis=1)
+    return float(np.hypot(*(np.array(corners) * [width, height] - true)[inside].T).max() * scale)
+
+
+@pytest.mark.parametrize(
+    ("paper", "ground", "hand", "lens"),
+    [
+        ("kraft", "mat", None, 0.03), ("black", "wood", 0.1, -0.03), ("grey", "green", 0.6, 0.0),
+        ("blue", "cloth", None, -0.02), ("white", "stone", 0.35, 0.04), ("kraft", "dark", 0.8, 0.0),
+    ],
+)  # fmt: skip
+def test_a_sheet_is_found_to_a_millimetre(paper: str, ground: Table, hand: float | None, lens: float) -> None:
+    """With a hand over an edge, a note, a cup's ring and a lens that bows the sides."""
+    sheet = sheet_of(paper)
+    written(sheet.linear, "no. 4", (12, 40), 28.0, (0.03, 0.03, 0.08))
+    ring(sheet.linear, (sheet.linear.shape[1] // 2, sheet.linear.shape[0] // 2), 60.0)
+    taken = Camera(
+        pixels=(1800, 1400), table=ground, hand_at=hand, lens=lens, turn_deg=4.0, fill=0.8, seed=11
+    ).take(sheet)
+    found = find_cut(taken.rgb)
+    assert found.certain
+    assert off_mm(taken, found.sheet, sheet) < 1.0
+    assert sum(found.seen) > 3.3
+
+
+@pytest.mark.parametrize("seed", range(6))
+def test_what_cannot_be_seen_is_never_sure_and_wrong(seed: int) -> None:
+    """White on white, black on black, and a sheet that leaves the picture."""
+    paper = ("white", "black", "kraft")[seed % 3]
+    ground: Table = ("white", "dark", "wood")[seed % 3]
+    sheet = sheet_of(paper, seed)
+    fill, aside = (0.8, (0.0, 0.0)) if seed < 3 else (0.95, (0.0, 0.2))
+    taken = Camera(
+        pixels=(1500, 1200),
+        table=ground,
+        fill=fill,
+        aside=aside,
+        noise=4.0,
+        seed=seed,
+    ).take(sheet)
+    found = find_cut(taken.rgb)
+    assert not found.certain or off_mm(taken, found.sheet, sheet) < 1.5
+
+
+def photographs() -> list[Path]:
+    """Real photographs that packages carry."""
+    folder = Path(skimage.data.__file__).parent
+    names = ("astronaut.png", "coffee.png", "chelsea.png", "rocket.jpg", "motorcycle_left.png")
+    images = Path(sklearn.datasets.__file__).parent / "images"
+    return [*(folder / name for name in names if (folder / name).exists()), *images.glob("*.jpg")]
+
+
+@pytest.mark.parametrize("path", photographs(), ids=lambda path: path.stem)
+def test_a_real_photograph_is_tones_with_no_sheet_in_it(path: Path) -> None:
+    with Image.open(path) as image:
+        rgb = np.asarray(image.convert("RGB"))
+    assert kind_of(rgb).read_as == "tones"
+    found = find_cut(rgb)
+    assert (found.certain, found.sheet, found.cut.corners) == (True, WHOLE, WHOLE)
+
+
+def test_a_picture_is_the_same_kind_at_any_size_of_print() -> None:
+    sheet = sheet_of("white")
+    taken = Camera(pixels=(1400, 1100), table="wood", seed=2).take(sheet)
+    assert kind_of(taken.rgb).read_as == "sketch"
+    assert kind_of(np.asarray(Image.fromarray(taken.rgb).resize((700, 550)))).read_as == "sketch"
+
+
+@pytest.mark.parametrize("paper", ["kraft", "black"])
+def test_paper_of_a_colour_of_its_own_stays_bare_and_keeps_it(paper: str) -> None:
+    sheet = sheet_of(paper)
+    ruled(sheet.linear, 30.0, (0.9, 0.95, 0.98), squared=True)
+    taken = Camera(pixels=(1500, 1200), table="pale", cast=(1.0, 1.0, 1.0), falloff=0.3, seed=4).take(sheet)
+    size = np.array([taken.rgb.shape[1], taken.rgb.shape[0]])
+    cut = Cut(as_corners(np.array(taken.picture) / size), sheet=as_corners(np.array(taken.sheet) / size))
+    picture = read_picture(Pixels("a", taken.rgb, None, ()), "a", size_mm=(150.0, 100.0), cut=cut)
+    assert picture.light is not None
+    assert picture.light.tinted
+    assert picture.light.paper is not None
+    lightness, _, b = picture.light.paper
+    assert (lightness < 25) if paper == "black" else (40 < lightness < 62 and b > 20)
+    flat = flatten(picture, None)
+    if paper == "black":
+        # The ground between pale strokes is no line.
+        assert flat.line is None
