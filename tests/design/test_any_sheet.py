@@ -116,3 +116,34 @@ def test_paper_of_a_colour_of_its_own_stays_bare_and_keeps_it(paper: str) -> Non
     if paper == "black":
         # The ground between pale strokes is no line.
         assert flat.line is None
+
+
+def test_enlarging_makes_no_colour() -> None:
+    """Five flat colours stay five, whatever they are printed at."""
+    page = np.full((200, 160, 3), 246, np.uint8)
+    for n, colour in enumerate(((16, 24, 46), (200, 60, 50), (40, 120, 90), (230, 190, 70))):
+        page[20 + 40 * n : 50 + 40 * n, 20:140] = colour
+    picture = read_picture(Pixels("a", page, None, ()), "a", size_mm=(160.0, 200.0))
+    assert picture.rgb.shape[0] > 400
+    assert len(flatten(picture, None).colours) == 5
+
+
+def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
+    """Beside Pillow's median cut at the same number, though specks that nobody can cut are joined."""
+    from nomos.colour import delta_e00, srgb_to_lab
+
+    nearer = 0
+    for path in photographs():
+        with Image.open(path) as image:
+            rgb = np.asarray(image.convert("RGB"))
+            cut = image.convert("RGB").quantize(8, method=Image.Quantize.MEDIANCUT, dither=Image.Dither.NONE)
+        palette = np.array(cut.getpalette()[:24], np.uint8).reshape(-1, 3)  # type: ignore[index] # it has one
+        lab = srgb_to_lab(rgb)
+        theirs = delta_e00(lab, srgb_to_lab(palette)[np.minimum(np.asarray(cut), len(palette) - 1)]).mean()
+        picture = read_picture(Pixels("a", rgb, None, ()), "a", size_mm=(300.0, 300.0))
+        flat = flatten(picture, 8, smallest_feature_mm=0.5)
+        labs = np.array([colour.lab for colour in flat.colours])[flat.labels]
+        own = delta_e00(srgb_to_lab(picture.rgb), labs).mean()
+        nearer += own < theirs * 1.05
+        assert len(flatten(picture, None).colours) >= 4
+    assert nearer >= len(photographs()) - 2

@@ -133,7 +133,7 @@ def bomb() -> bytes:
     ("data", "word"),
     [
         (b"", "empty"),
-        (b"nothing at all", "not a PNG"),
+        (b"nothing at all", "is not a picture"),
         (saved(page())[:60], "damaged"),
         (bomb(), "million pixels"),
         (b"<svg xmlns='http://www.w3.org/2000/svg' width='10mm'", "complete SVG"),

@@ -12,15 +12,15 @@ from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.strips import looked_up
 from nomos.base.units import counted, length_text, range_text
 from nomos.colour import Lab, delta_e00, srgb_to_lab
-from nomos.design.cleaning import Labels, majority, on_a_slope, remove_specks
+from nomos.design.cleaning import Labels, on_a_slope, remove_specks
 from nomos.design.corrections import Correction, Fields, apply, drops_faint, wanted_of
 from nomos.design.dendrogram import Dendrogram
-from nomos.design.drawing import Drawing, lay_drawing, lay_nearest, recognise_drawing
+from nomos.design.drawing import Drawing, lay_drawing, recognise_drawing
 from nomos.design.flat import FlatColour, FlatDesign, ReadAs
 from nomos.design.gradients import Gradient, find_gradients
 from nomos.design.kind import Kind, kind_of
 from nomos.design.page import Mask, Rgb
-from nomos.design.palette import FEWEST, MOST, Suggestion, colour_histogram, find_palette, suggest_count
+from nomos.design.palette import FEWEST, MOST, Suggestion
 from nomos.design.patches import FURTHEST
 from nomos.design.picture import Picture
 from nomos.design.reasons import why_so_many
@@ -34,6 +34,7 @@ from nomos.design.sketch import (
     judged_at,
     look_at,
 )
+from nomos.design.tones import lay_tones
 
 SMALLEST_FEATURE_MM = 0.8
 _ERROR_SAMPLES = 200_000
@@ -176,7 +177,11 @@ def flatten(
     elif looked.read_as == "sketch":
         made = _of_sketch(looked, colours, corrections, rest)
     else:
-        made = _of_tones(looked, colours, seed, rest)
+        shaded = looked.kind is not None and looked.kind.read_as == "tones"
+        labels, labs, suggestion = lay_tones(
+            looked.picture, colours, looked.smallest_mm, seed, shaded=shaded, progress=rest
+        )
+        made = _Made(labels, [_lab(lab) for lab in labs], suggestion)
     progress.report(0.92, "correcting")
     lost = _correct(made, looked, corrections)
     progress.report(0.95, "measuring")
@@ -259,23 +264,6 @@ def _of_sketch(
         for each in find_gradients(sketch.pooled, sketch.patches, sketch.px_per_mm)
     )
     return made
-
-
-def _of_tones(looked: Looked, requested: int | None, seed: int, progress: Progress) -> _Made:
-    picture = looked.picture
-    histogram = colour_histogram(picture.rgb)
-    suggestion = suggest_count(histogram, seed=seed) if requested is None else None
-    count = suggestion.count if suggestion else requested
-    assert count is not None
-    progress.report(0.2, tr("choosing colours"))
-    palette = find_palette(histogram, count, seed=seed)
-    progress.report(0.4, tr("laying colours"))
-    labels = lay_nearest(picture.rgb, palette)
-    labels = majority(labels, len(palette), progress=Part(progress, 0.5, 0.7))
-    slope = on_a_slope(picture.rgb) if looked.smallest_mm > 0 else None
-    smallest_px = looked.smallest_mm * picture.px_per_mm
-    labels = remove_specks(labels, smallest_px, slope, progress=Part(progress, 0.7, 1.0))
-    return _Made(labels, [_lab(lab) for lab in palette], suggestion)
 
 
 def _correct(made: _Made, looked: Looked, corrections: Sequence[Correction]) -> tuple[str, ...]:

@@ -1,6 +1,7 @@
 """Finding the few colours a design is made of: weighted k-means in CIELAB on a colour histogram."""
 
 from dataclasses import dataclass
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import NDArray
@@ -22,6 +23,8 @@ _ROUNDS = 60
 _SUGGEST_UP_TO = 14
 # Below this mean ΔE00 a palette cannot be told from the design.
 _INDISTINGUISHABLE = 0.35
+# Of shaded tones a further colour is worth a block where the mean ΔE00 falls by so much (chosen by us).
+_WORTH_ONE_MORE, _FEWEST_TONES = 0.45, 4
 
 
 @dataclass(frozen=True, eq=False)
@@ -52,15 +55,23 @@ def bin_numbers(rgb: NDArray[np.uint8]) -> NDArray[np.uint16]:
     return numbers
 
 
-def colour_histogram(rgb: NDArray[np.uint8]) -> Histogram:
-    """Histogram of a page, sampled, edges hardly counted. rgb : (height, width, 3) uint8 sRGB."""
+def colour_histogram(rgb: NDArray[np.uint8], *, shaded: bool = False) -> Histogram:
+    """Histogram of a page, sampled.
+
+    Parameters
+    ----------
+    rgb : (height, width, 3) uint8 sRGB.
+    shaded : tones of a photograph or painting, where every place counts; else mixtures along edges hardly do.
+    """
     import cv2
 
     stride = max(1, int(np.sqrt(rgb.shape[0] * rgb.shape[1] / _SAMPLES)))
-    low, high = cv2.erode(rgb, np.ones((3, 3), np.uint8)), cv2.dilate(rgb, np.ones((3, 3), np.uint8))
     sampled = rgb[::stride, ::stride]
-    spread = (high[::stride, ::stride] - low[::stride, ::stride]).max(axis=-1)
-    weights = np.where(spread >= EDGE_RANGE, _EDGE_WEIGHT, 1.0).ravel()
+    weights = np.ones(sampled.shape[0] * sampled.shape[1])
+    if not shaded:
+        low, high = cv2.erode(rgb, np.ones((3, 3), np.uint8)), cv2.dilate(rgb, np.ones((3, 3), np.uint8))
+        spread = (high[::stride, ::stride] - low[::stride, ::stride]).max(axis=-1)
+        weights = np.where(spread >= EDGE_RANGE, _EDGE_WEIGHT, 1.0).ravel()
     numbers = bin_numbers(sampled).ravel()
     totals = np.bincount(numbers, weights, _BINS)
     used = np.flatnonzero(totals)
@@ -148,15 +159,16 @@ class Suggestion:
     why: str = ""
 
 
-def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:
+def suggest_count(histogram: Histogram, *, seed: int, shaded: bool = False) -> Suggestion:
     """Where one more colour stops helping: the sharpest bend of the log error.
 
-    A design of flat colours has a true number and the bend finds it; a
-    photograph has none, so the curve is returned for the user to judge.
+    A design of flat colours has a true number and the bend finds it; shaded tones have none: as many as each
+    bring the whole a visible step nearer, and the curve for the user to judge.
 
     Parameters
     ----------
     histogram : of the page.
+    shaded : tones of a photograph or painting.
 
     Returns
     -------
@@ -173,6 +185,17 @@ def suggest_count(histogram: Histogram, *, seed: int) -> Suggestion:
         errors.append(float(histogram.weight @ squared.min(axis=1)))
         nearest = palette[np.argmin(squared, axis=1)]
         curve.append(float(histogram.weight @ delta_e00(histogram.lab, nearest)))
+    if shaded:
+        gains = [before - after for before, after in pairwise(curve)]
+        chosen = next(
+            (
+                n
+                for n, gain in zip(counts, gains, strict=False)
+                if n >= _FEWEST_TONES and gain < _WORTH_ONE_MORE
+            ),
+            most,
+        )
+        return Suggestion(min(chosen, most), tuple(zip(counts[1:], curve[1:], strict=True)))
     good_enough = next(
         (n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most
     )

@@ -267,7 +267,8 @@ def _resample(rgb: Rgb, size_mm: tuple[float, float]) -> Rgb:
     target = max(1, round(size_mm[0] * ppm)), max(1, round(size_mm[1] * ppm))
     if abs(target[0] - width) <= 1 and abs(target[1] - height) <= 1:
         return rgb
+    # Enlarging must make no colour: a cubic would overshoot at every edge.
     shrinking = target[0] < width
     return np.asarray(
-        cv2.resize(rgb, target, interpolation=cv2.INTER_AREA if shrinking else cv2.INTER_CUBIC), np.uint8
+        cv2.resize(rgb, target, interpolation=cv2.INTER_AREA if shrinking else cv2.INTER_LINEAR), np.uint8
     )

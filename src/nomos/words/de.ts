@@ -656,6 +656,14 @@
    <translation>Umrisse werden geglättet</translation>
   </message>
   <message>
+   <source>{name} holds no merged picture that can be read; export it as a PNG.</source>
+   <translation>{name} enthält kein lesbares Gesamtbild; als PNG exportieren.</translation>
+  </message>
+  <message>
+   <source>{name} is a PDF that cannot be read; export its page as a picture.</source>
+   <translation>{name} ist ein PDF, das sich nicht lesen lässt; die Seite als Bild exportieren.</translation>
+  </message>
+  <message>
    <source>keep</source>
    <translation>behalten</translation>
   </message>
@@ -732,6 +740,38 @@
    <translation>'{name}' ist kein Papierformat; eines von diesen wählen: {paper_sizes_mm}.</translation>
   </message>
   <message>
+   <source>{name} holds {count} {what}: the first is taken.</source>
+   <translation>{name} enthält {count} {what}: das erste wird genommen.</translation>
+  </message>
+  <message>
+   <source>{name} is CMYK without a profile: its colours are a rough guess.</source>
+   <translation>{name} ist CMYK ohne Profil: seine Farben sind grob geschätzt.</translation>
+  </message>
+  <message>
+   <source>pages</source>
+   <translation>Seiten</translation>
+  </message>
+  <message>
+   <source>{name} is not a picture that can be read; save it as PNG, JPEG, TIFF, WebP, HEIC, PDF or SVG, or set the telephone's camera to JPEG.</source>
+   <translation>{name} ist kein lesbares Bild; als PNG, JPEG, TIFF, WebP, HEIC, PDF oder SVG speichern oder die Kamera des Telefons auf JPEG stellen.</translation>
+  </message>
+  <message>
+   <source>There is not enough memory to open {name}; save it smaller.</source>
+   <translation>Der Speicher reicht nicht, um {name} zu öffnen; kleiner speichern.</translation>
+  </message>
+  <message>
+   <source>{name} is damaged and cannot be read to the end; export or scan it again.</source>
+   <translation>{name} ist beschädigt und nicht bis zum Ende lesbar; noch einmal ausgeben oder scannen.</translation>
+  </message>
+  <message>
+   <source>The colour profile inside {name} does not fit the picture and was left out.</source>
+   <translation>Das Farbprofil in {name} passt nicht zum Bild und blieb weg.</translation>
+  </message>
+  <message>
+   <source>pictures</source>
+   <translation>Bilder</translation>
+  </message>
+  <message>
    <source>laying colours</source>
    <translation>Farben werden gelegt</translation>
   </message>
@@ -758,10 +798,6 @@
   <message>
    <source>{all_of_them}, as in the file.</source>
    <translation>{all_of_them}, wie in der Datei.</translation>
-  </message>
-  <message>
-   <source>choosing colours</source>
-   <translation>Farben werden gewählt</translation>
   </message>
   <message>
    <source>A shadow lies over {shadow:.0f} % of the sheet and could not be evened out: what is in it may come out darker. Photograph it again in even light.</source>
@@ -814,26 +850,6 @@
   <message>
    <source>The picture</source>
    <translation>Das Bild</translation>
-  </message>
-  <message>
-   <source>{name} is CMYK without a profile: its colours are a rough guess.</source>
-   <translation>{name} ist CMYK ohne Profil: seine Farben sind grob geschätzt.</translation>
-  </message>
-  <message>
-   <source>{name} is not a PNG, JPEG, TIFF, WebP or SVG picture that can be read; save it as one of these.</source>
-   <translation>{name} ist kein lesbares PNG-, JPEG-, TIFF-, WebP- oder SVG-Bild; als eines davon speichern.</translation>
-  </message>
-  <message>
-   <source>There is not enough memory to open {name}; save it smaller.</source>
-   <translation>Der Speicher reicht nicht, um {name} zu öffnen; kleiner speichern.</translation>
-  </message>
-  <message>
-   <source>{name} is damaged and cannot be read to the end; export or scan it again.</source>
-   <translation>{name} ist beschädigt und nicht bis zum Ende lesbar; noch einmal ausgeben oder scannen.</translation>
-  </message>
-  <message>
-   <source>The colour profile inside {name} does not fit the picture and was left out.</source>
-   <translation>Das Farbprofil in {name} passt nicht zum Bild und blieb weg.</translation>
   </message>
   <message>
    <source>{labs}: {join}{also}{parts}.</source>
@@ -916,6 +932,10 @@
    <translation>Ein Bild in {name} ist beschädigt; noch einmal ausgeben.</translation>
   </message>
   <message>
+   <source>choosing colours</source>
+   <translation>Farben werden gewählt</translation>
+  </message>
+  <message>
    <source>wood</source>
    <translation>Holz</translation>
   </message>
@@ -930,6 +950,22 @@
   <message>
    <source>cloth</source>
    <translation>Stoff</translation>
+  </message>
+  <message>
+   <source>mat</source>
+   <translation>Matte</translation>
+  </message>
+  <message>
+   <source>stone</source>
+   <translation>Stein</translation>
+  </message>
+  <message>
+   <source>white</source>
+   <translation>weiß</translation>
+  </message>
+  <message>
+   <source>green</source>
+   <translation>grün</translation>
   </message>
   <message>
    <source>felt pen</source>
@@ -6330,10 +6366,6 @@
    <translation>Die Seite</translation>
   </message>
   <message>
-   <source>{what} was dropped: the print was changed meanwhile. Ask for it once more.</source>
-   <translation>{what} wurde verworfen: der Druck wurde inzwischen geändert. Noch einmal verlangen.</translation>
-  </message>
-  <message>
    <source>There is not enough memory for this; close other programs or make the design smaller.</source>
    <translation>Dafür reicht der Speicher nicht; andere Programme schließen oder den Entwurf verkleinern.</translation>
   </message>
@@ -6392,6 +6424,10 @@
   <message>
    <source>Open a sketch or a project</source>
    <translation>Skizze oder Projekt öffnen</translation>
+  </message>
+  <message>
+   <source>A picture from the telephone</source>
+   <translation>Ein Bild vom Telefon</translation>
   </message>
   <message>
    <source>Save under another name</source>
@@ -6734,6 +6770,10 @@
    <translation>&amp;Zuletzt geöffnet</translation>
   </message>
   <message>
+   <source>From the &amp;telephone…</source>
+   <translation>Vom &amp;Telefon…</translation>
+  </message>
+  <message>
    <source>Begin with a pasted &amp;picture</source>
    <translation>Mit einem eingefügten &amp;Bild beginnen</translation>
   </message>
@@ -6866,8 +6906,8 @@
    <translation>Weglegen</translation>
   </message>
   <message>
-   <source>Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf and platformdirs under licences of their own; the typeface is Lato (SIL OFL).</source>
-   <translation>Qt und PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf und platformdirs unter eigenen Lizenzen; die Schrift ist Lato (SIL OFL).</translation>
+   <source>Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf, pypdfium2, pillow-heif, segno and platformdirs under licences of their own; the typeface is Lato (SIL OFL).</source>
+   <translation>Qt und PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, msgspec, icalendar, ezdxf, pypdfium2, pillow-heif, segno und platformdirs unter eigenen Lizenzen; die Schrift ist Lato (SIL OFL).</translation>
   </message>
   <message>
    <source>About Nomos</source>
@@ -7126,16 +7166,16 @@
    <translation>abbrechen</translation>
   </message>
   <message>
-   <source>Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;All files (*)</source>
-   <translation>Skizzen und Projekte (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.svg *.nomos);;Alle Dateien (*)</translation>
+   <source>Sketches and projects (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic *.avif *.gif *.bmp *.pdf *.ora *.svg *.nomos);;All files (*)</source>
+   <translation>Skizzen und Projekte (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic *.avif *.gif *.bmp *.pdf *.ora *.svg *.nomos);;Alle Dateien (*)</translation>
   </message>
   <message>
    <source>Ink shelves (*.csv *.json);;All files (*)</source>
    <translation>Farbvorräte (*.csv *.json);;Alle Dateien (*)</translation>
   </message>
   <message>
-   <source>Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tables (*.csv *.txt *.cgats);;All files (*)</source>
-   <translation>Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp);;Tabellen (*.csv *.txt *.cgats);;Alle Dateien (*)</translation>
+   <source>Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic);;Tables (*.csv *.txt *.cgats);;All files (*)</source>
+   <translation>Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic);;Tabellen (*.csv *.txt *.cgats);;Alle Dateien (*)</translation>
   </message>
   <message>
    <source>Readings (*.csv *.txt *.cgats);;All files (*)</source>
@@ -7410,12 +7450,80 @@
    <translation>Pläne</translation>
   </message>
   <message>
+   <source>{what} was dropped: the print was changed meanwhile. Ask for it once more.</source>
+   <translation>{what} wurde verworfen: der Druck wurde inzwischen geändert. Noch einmal verlangen.</translation>
+  </message>
+  <message>
    <source>Stations</source>
    <translation>Stationen</translation>
   </message>
   <message>
    <source>Block {width}, seen through the sheet</source>
    <translation>Stock {width}, durch den Bogen gesehen</translation>
+  </message>
+  <message>
+   <source>If the telephone finds nothing: both must be on the same network, and a firewall on this machine must let port {port} in while this is open. A cable or a synchronised folder does it too.</source>
+   <translation>Findet das Telefon nichts: beide müssen im selben Netz sein, und eine Firewall auf diesem Rechner muss Port {port} einlassen, solange dies offen ist. Ein Kabel oder ein synchronisierter Ordner tut es auch.</translation>
+  </message>
+  <message>
+   <source>From the telephone</source>
+   <translation>Vom Telefon</translation>
+  </message>
+  <message>
+   <source>Code of the address</source>
+   <translation>Code der Adresse</translation>
+  </message>
+  <message>
+   <source>Address of this machine</source>
+   <translation>Adresse dieses Rechners</translation>
+  </message>
+  <message>
+   <source>Choose the one the telephone is on.</source>
+   <translation>Die wählen, in deren Netz das Telefon ist.</translation>
+  </message>
+  <message>
+   <source>Watch a folder instead…</source>
+   <translation>Stattdessen einen Ordner beobachten…</translation>
+  </message>
+  <message>
+   <source>Waiting for a picture.</source>
+   <translation>Warte auf ein Bild.</translation>
+  </message>
+  <message>
+   <source>Open {name}</source>
+   <translation>{name} öffnen</translation>
+  </message>
+  <message>
+   <source>Folder to watch</source>
+   <translation>Ordner zum Beobachten</translation>
+  </message>
+  <message>
+   <source>Watching {folder}.</source>
+   <translation>Beobachte {folder}.</translation>
+  </message>
+  <message>
+   <source>New pictures in it are offered: synchronised, or by cable.</source>
+   <translation>Neue Bilder darin werden angeboten: synchronisiert oder per Kabel.</translation>
+  </message>
+  <message>
+   <source>Point the telephone's camera at this code.</source>
+   <translation>Die Kamera des Telefons auf diesen Code richten.</translation>
+  </message>
+  <message>
+   <source>Begin with this picture.</source>
+   <translation>Mit diesem Bild beginnen.</translation>
+  </message>
+  <message>
+   <source>{name} has arrived.</source>
+   <translation>{name} ist angekommen.</translation>
+  </message>
+  <message>
+   <source>{count} have arrived.</source>
+   <translation>{count} sind angekommen.</translation>
+  </message>
+  <message>
+   <source>{folder} cannot be written ({what}).</source>
+   <translation>{folder} lässt sich nicht beschreiben ({what}).</translation>
   </message>
   <message>
    <source>cut {planned_sheets}</source>
@@ -7534,10 +7642,6 @@
    <translation>Nomos findet den Bogen, richtet ihn gerade, liest ihn als wenige flache Farben und eine Linie, zeigt den Druck mit überlappenden Farben und zeichnet Schablonen in wahrer Größe.</translation>
   </message>
   <message>
-   <source>Open {name}</source>
-   <translation>{name} öffnen</translation>
-  </message>
-  <message>
    <source>answers</source>
    <translation>Antworten</translation>
   </message>
@@ -7626,10 +7730,6 @@
    <translation>Es gibt ungespeicherte Arbeit von früher: ohne Datei starten, um sie zu sehen.</translation>
   </message>
   <message>
-   <source>The log keeps what was printed; redo goes back.</source>
-   <translation>Das Protokoll behält, was gedruckt wurde; Wiederholen geht zurück.</translation>
-  </message>
-  <message>
    <source>Read the air of the workshop.</source>
    <translation>Die Luft der Werkstatt ablesen.</translation>
   </message>
@@ -7672,98 +7772,6 @@
   <message>
    <source>No sheet has come through every layer yet.</source>
    <translation>Noch ist kein Bogen durch alle Druckgänge gekommen.</translation>
-  </message>
-  <message>
-   <source>{name} cannot be put aside: {what}.</source>
-   <translation>{name} lässt sich nicht beiseitelegen: {what}.</translation>
-  </message>
-  <message>
-   <source>The log could not be written ({error}).</source>
-   <translation>Das Protokoll konnte nicht geschrieben werden ({error}).</translation>
-  </message>
-  <message>
-   <source> {lost} things are not in it.</source>
-   <translation> {lost} Einträge stehen nicht darin.</translation>
-  </message>
-  <message>
-   <source>A new edition begins; the record so far is kept as {name}.</source>
-   <translation>Eine neue Auflage beginnt; das bisherige Protokoll bleibt als {name}.</translation>
-  </message>
-  <message>
-   <source>The record of the bench was taken along from {old}.</source>
-   <translation>Das Protokoll der Werkbank wurde aus {old} mitgenommen.</translation>
-  </message>
-  <message>
-   <source>line makes</source>
-   <translation>Zeile ergibt</translation>
-  </message>
-  <message>
-   <source>lines make</source>
-   <translation>Zeilen ergeben</translation>
-  </message>
-  <message>
-   <source>{aside} {what} no sense in {name}; set aside, and kept there.</source>
-   <translation>{aside} {what} keinen Sinn in {name}; beiseitegelegt und dort aufgehoben.</translation>
-  </message>
-  <message>
-   <source>The disk or the current failed as the last line of {name} was written: compare the last sheet with the stack.</source>
-   <translation>Platte oder Strom versagten, als die letzte Zeile von {name} geschrieben wurde: das letzte Blatt mit dem Stapel vergleichen.</translation>
-  </message>
-  <message>
-   <source>This print is open in another window: write it down there.</source>
-   <translation>Dieser Druck ist in einem anderen Fenster offen: dort eintragen.</translation>
-  </message>
-  <message>
-   <source>{name} was gone and has been written again from what was known.</source>
-   <translation>{name} war weg und wurde aus dem Bekannten neu geschrieben.</translation>
-  </message>
-  <message>
-   <source>{name} is the record of another print. With the first pull here it is put aside, and a new one begins.</source>
-   <translation>{name} ist das Protokoll eines anderen Drucks. Mit dem ersten Abzug hier wird es beiseitegelegt, und ein neues beginnt.</translation>
-  </message>
-  <message>
-   <source>The record of another print was put aside as {name}.</source>
-   <translation>Das Protokoll eines anderen Drucks wurde als {name} beiseitegelegt.</translation>
-  </message>
-  <message>
-   <source>The log cannot be written in {parent} ({what}).</source>
-   <translation>Das Protokoll kann in {parent} nicht geschrieben werden ({what}).</translation>
-  </message>
-  <message>
-   <source>The record in {old} could not be taken along ({what}).</source>
-   <translation>Das Protokoll in {old} konnte nicht mitgenommen werden ({what}).</translation>
-  </message>
-  <message>
-   <source>The record stays in {old} and could not be copied beside {name} ({what}).</source>
-   <translation>Das Protokoll bleibt in {old} und ließ sich nicht neben {name} kopieren ({what}).</translation>
-  </message>
-  <message>
-   <source>What is noted</source>
-   <translation>Was notiert wird</translation>
-  </message>
-  <message>
-   <source>The note</source>
-   <translation>Die Notiz</translation>
-  </message>
-  <message>
-   <source>Enter notes it, Esc leaves it</source>
-   <translation>Eingabetaste notiert, Esc lässt es</translation>
-  </message>
-  <message>
-   <source>reading a proof</source>
-   <translation>ein Probedruck wird gelesen</translation>
-  </message>
-  <message>
-   <source>laying proofs side by side</source>
-   <translation>Probedrucke werden nebeneinandergelegt</translation>
-  </message>
-  <message>
-   <source>reading the proof</source>
-   <translation>Probedruck wird gelesen</translation>
-  </message>
-  <message>
-   <source>A picture of a proof cannot be read: {what}.</source>
-   <translation>Ein Bild eines Probedrucks ist nicht lesbar: {what}.</translation>
   </message>
   <message>
    <source>Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note.</source>
@@ -7952,6 +7960,102 @@ N</translation>
    <translation>Ansatz, Luft, Aufzug, eine Bemerkung.</translation>
   </message>
   <message>
+   <source>The log keeps what was printed; redo goes back.</source>
+   <translation>Das Protokoll behält, was gedruckt wurde; Wiederholen geht zurück.</translation>
+  </message>
+  <message>
+   <source>{name} cannot be put aside: {what}.</source>
+   <translation>{name} lässt sich nicht beiseitelegen: {what}.</translation>
+  </message>
+  <message>
+   <source>The log could not be written ({error}).</source>
+   <translation>Das Protokoll konnte nicht geschrieben werden ({error}).</translation>
+  </message>
+  <message>
+   <source> {lost} things are not in it.</source>
+   <translation> {lost} Einträge stehen nicht darin.</translation>
+  </message>
+  <message>
+   <source>A new edition begins; the record so far is kept as {name}.</source>
+   <translation>Eine neue Auflage beginnt; das bisherige Protokoll bleibt als {name}.</translation>
+  </message>
+  <message>
+   <source>The record of the bench was taken along from {old}.</source>
+   <translation>Das Protokoll der Werkbank wurde aus {old} mitgenommen.</translation>
+  </message>
+  <message>
+   <source>line makes</source>
+   <translation>Zeile ergibt</translation>
+  </message>
+  <message>
+   <source>lines make</source>
+   <translation>Zeilen ergeben</translation>
+  </message>
+  <message>
+   <source>{aside} {what} no sense in {name}; set aside, and kept there.</source>
+   <translation>{aside} {what} keinen Sinn in {name}; beiseitegelegt und dort aufgehoben.</translation>
+  </message>
+  <message>
+   <source>The disk or the current failed as the last line of {name} was written: compare the last sheet with the stack.</source>
+   <translation>Platte oder Strom versagten, als die letzte Zeile von {name} geschrieben wurde: das letzte Blatt mit dem Stapel vergleichen.</translation>
+  </message>
+  <message>
+   <source>This print is open in another window: write it down there.</source>
+   <translation>Dieser Druck ist in einem anderen Fenster offen: dort eintragen.</translation>
+  </message>
+  <message>
+   <source>{name} was gone and has been written again from what was known.</source>
+   <translation>{name} war weg und wurde aus dem Bekannten neu geschrieben.</translation>
+  </message>
+  <message>
+   <source>{name} is the record of another print. With the first pull here it is put aside, and a new one begins.</source>
+   <translation>{name} ist das Protokoll eines anderen Drucks. Mit dem ersten Abzug hier wird es beiseitegelegt, und ein neues beginnt.</translation>
+  </message>
+  <message>
+   <source>The record of another print was put aside as {name}.</source>
+   <translation>Das Protokoll eines anderen Drucks wurde als {name} beiseitegelegt.</translation>
+  </message>
+  <message>
+   <source>The log cannot be written in {parent} ({what}).</source>
+   <translation>Das Protokoll kann in {parent} nicht geschrieben werden ({what}).</translation>
+  </message>
+  <message>
+   <source>The record in {old} could not be taken along ({what}).</source>
+   <translation>Das Protokoll in {old} konnte nicht mitgenommen werden ({what}).</translation>
+  </message>
+  <message>
+   <source>The record stays in {old} and could not be copied beside {name} ({what}).</source>
+   <translation>Das Protokoll bleibt in {old} und ließ sich nicht neben {name} kopieren ({what}).</translation>
+  </message>
+  <message>
+   <source>What is noted</source>
+   <translation>Was notiert wird</translation>
+  </message>
+  <message>
+   <source>The note</source>
+   <translation>Die Notiz</translation>
+  </message>
+  <message>
+   <source>Enter notes it, Esc leaves it</source>
+   <translation>Eingabetaste notiert, Esc lässt es</translation>
+  </message>
+  <message>
+   <source>reading a proof</source>
+   <translation>ein Probedruck wird gelesen</translation>
+  </message>
+  <message>
+   <source>laying proofs side by side</source>
+   <translation>Probedrucke werden nebeneinandergelegt</translation>
+  </message>
+  <message>
+   <source>reading the proof</source>
+   <translation>Probedruck wird gelesen</translation>
+  </message>
+  <message>
+   <source>A picture of a proof cannot be read: {what}.</source>
+   <translation>Ein Bild eines Probedrucks ist nicht lesbar: {what}.</translation>
+  </message>
+  <message>
    <source>Rename block</source>
    <translation>Stock umbenennen</translation>
   </message>
@@ -7982,6 +8086,262 @@ N</translation>
   <message>
    <source>No key</source>
    <translation>Kein Linienstock</translation>
+  </message>
+  <message>
+   <source>blocks in</source>
+   <translation>Stöcke herein</translation>
+  </message>
+  <message>
+   <source>Touch by hand</source>
+   <translation>Von Hand nacharbeiten</translation>
+  </message>
+  <message>
+   <source>simplifying a block</source>
+   <translation>ein Stock wird vereinfacht</translation>
+  </message>
+  <message>
+   <source>writing the blocks</source>
+   <translation>Stöcke werden geschrieben</translation>
+  </message>
+  <message>
+   <source>reading the blocks</source>
+   <translation>Stöcke werden gelesen</translation>
+  </message>
+  <message>
+   <source>simplifying {name}</source>
+   <translation>{name} wird vereinfacht</translation>
+  </message>
+  <message>
+   <source>Simplify a block</source>
+   <translation>Einen Stock vereinfachen</translation>
+  </message>
+  <message>
+   <source>{name}: {saved} less to cut, {outline_after_mm} are left; it prints {area_change_mm2} mm² more, unseen.</source>
+   <translation>{name}: {saved} weniger zu schneiden, {outline_after_mm} bleiben; er druckt {area_change_mm2} mm² mehr, unsichtbar.</translation>
+  </message>
+  <message>
+   <source>reading {name}</source>
+   <translation>{name} wird gelesen</translation>
+  </message>
+  <message>
+   <source>fitting the blocks</source>
+   <translation>Stöcke werden eingepasst</translation>
+  </message>
+  <message>
+   <source>{names} files</source>
+   <translation>{names} Dateien</translation>
+  </message>
+  <message>
+   <source>The blocks are in {folder}: {what}.</source>
+   <translation>Die Stöcke liegen in {folder}: {what}.</translation>
+  </message>
+  <message>
+   <source>{name}: nothing to simplify, every edge of it is seen.</source>
+   <translation>{name}: nichts zu vereinfachen, jede Kante ist zu sehen.</translation>
+  </message>
+  <message>
+   <source>Click a plan to take it. Of the colours so many come within ΔE {reached_de00:g}. Tight: borders where a gap can open.</source>
+   <translation>Einen Plan anklicken, um ihn zu nehmen. So viele der Farben kommen auf ΔE {reached_de00:g} heran. Eng: Grenzen, an denen es aufblitzen kann.</translation>
+  </message>
+  <message>
+   <source>Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.</source>
+   <translation>Ein Feld anklicken, um seinen Stock zu wählen. Den Bogen ziehen, um ihn zu verschieben, am Rad drehen, um näher zu kommen.</translation>
+  </message>
+  <message>
+   <source>with {blocks} blocks</source>
+   <translation>mit {blocks} Stöcken</translation>
+  </message>
+  <message>
+   <source>Looking…</source>
+   <translation>Suche läuft…</translation>
+  </message>
+  <message>
+   <source>All joins as they are seen, metres by ΔE: {seen}.</source>
+   <translation>Alle sichtbaren Nähte, Meter nach ΔE: {seen}.</translation>
+  </message>
+  <message>
+   <source>One block {tolerance_mm} out opens up to {with_mm2} mm² of bare paper{block}; without the trap {without_mm2} mm².</source>
+   <translation>Ein Stock, {tolerance_mm} verschoben, öffnet bis zu {with_mm2} mm² blankes Papier{block}; ohne die Überfüllung {without_mm2} mm².</translation>
+  </message>
+  <message>
+   <source>Strokes change {name} only. Wheel and arrow keys still move the sheet.</source>
+   <translation>Striche ändern nur {name}. Rad und Pfeiltasten bewegen weiterhin den Bogen.</translation>
+  </message>
+  <message>
+   <source>colour block</source>
+   <translation>Farbstock</translation>
+  </message>
+  <message>
+   <source>colour blocks</source>
+   <translation>Farbstöcke</translation>
+  </message>
+  <message>
+   <source> and the key</source>
+   <translation> und der Linienstock</translation>
+  </message>
+  <message>
+   <source>, no key</source>
+   <translation>, kein Linienstock</translation>
+  </message>
+  <message>
+   <source>; {bare} left to the paper</source>
+   <translation>; {bare} dem Papier überlassen</translation>
+  </message>
+  <message>
+   <source>One board in {blocks} states; no sheet can be added once it is cut further</source>
+   <translation>Eine Platte in {blocks} Zuständen; ist sie weitergeschnitten, kommt kein Bogen mehr hinzu</translation>
+  </message>
+  <message>
+   <source>{said} Least, {least}, with seams up to ΔE {limit_de00}.</source>
+   <translation>{said} Am wenigsten, {least}, mit Nähten bis ΔE {limit_de00}.</translation>
+  </message>
+  <message>
+   <source>What a misregister opens is being worked out.</source>
+   <translation>Was ein Passerfehler öffnet, wird ausgerechnet.</translation>
+  </message>
+  <message>
+   <source>Each state lies within the one before: no gap opens, a colour only shows beside its place.</source>
+   <translation>Jeder Zustand liegt im vorigen: nichts blitzt auf, eine Farbe zeigt sich nur neben ihrem Platz.</translation>
+  </message>
+  <message>
+   <source>{tolerance_mm} out of register opens no bare paper.</source>
+   <translation>{tolerance_mm} verschoben öffnet kein blankes Papier.</translation>
+  </message>
+  <message>
+   <source>, worst {block}</source>
+   <translation>, am schlimmsten {block}</translation>
+  </message>
+  <message>
+   <source>Choose a block first.</source>
+   <translation>Zuerst einen Stock wählen.</translation>
+  </message>
+  <message>
+   <source>{name} has been changed by hand; traps and colours no longer change it.</source>
+   <translation>{name} wurde von Hand geändert; Überfüllungen und Farben ändern ihn nicht mehr.</translation>
+  </message>
+  <message>
+   <source>{chosen} colours</source>
+   <translation>{chosen} Farben</translation>
+  </message>
+  <message>
+   <source>On {what}, now ΔE {number}</source>
+   <translation>Auf {what}, jetzt ΔE {number}</translation>
+  </message>
+  <message>
+   <source>state {len}</source>
+   <translation>Zustand {len}</translation>
+  </message>
+  <message>
+   <source>{zones} zones, {quiet}</source>
+   <translation>{zones} Zonen, {quiet}</translation>
+  </message>
+  <message>
+   <source>{area} cm²</source>
+   <translation>{area} cm²</translation>
+  </message>
+  <message>
+   <source>, prints {image} %, clear {image_2} cm²</source>
+   <translation>, druckt {image} %, räumen {image_2} cm²</translation>
+  </message>
+  <message>
+   <source>Click a field to see which blocks print there</source>
+   <translation>Ein Feld anklicken, um zu sehen, welche Stöcke dort drucken</translation>
+  </message>
+  <message>
+   <source>key block</source>
+   <translation>Linienstock</translation>
+  </message>
+  <message>
+   <source>on {prints} of {prints_2}</source>
+   <translation>auf {prints} von {prints_2}</translation>
+  </message>
+  <message>
+   <source>ΔE {de00}</source>
+   <translation>ΔE {de00}</translation>
+  </message>
+  <message>
+   <source>Fewer</source>
+   <translation>Weniger</translation>
+  </message>
+  <message>
+   <source>Hand</source>
+   <translation>Hand</translation>
+  </message>
+  <message>
+   <source>Which blocks?</source>
+   <translation>Welche Stöcke?</translation>
+  </message>
+  <message>
+   <source>Name of the block</source>
+   <translation>Name des Stocks</translation>
+  </message>
+  <message>
+   <source>What this block is called on screen, templates and cards.</source>
+   <translation>Wie dieser Stock auf Bildschirm, Schablonen und Karten heißt.</translation>
+  </message>
+  <message>
+   <source>Make it the key</source>
+   <translation>Zum Linienstock machen</translation>
+  </message>
+  <message>
+   <source>Give each zone a block of its own</source>
+   <translation>Jeder Zone einen eigenen Stock geben</translation>
+  </message>
+  <message>
+   <source>What prints on the chosen colour</source>
+   <translation>Was auf der gewählten Farbe druckt</translation>
+  </message>
+  <message>
+   <source>Each patch is the colour that a click would give. Ctrl and click adds a field.</source>
+   <translation>Jedes Feld ist die Farbe, die ein Klick ergäbe. Strg und Klick fügt ein Feld hinzu.</translation>
+  </message>
+  <message>
+   <source>One block</source>
+   <translation>Ein Stock</translation>
+  </message>
+  <message>
+   <source>Other block</source>
+   <translation>Anderer Stock</translation>
+  </message>
+  <message>
+   <source>Choose all colours where both print</source>
+   <translation>Alle Farben wählen, wo beide drucken</translation>
+  </message>
+  <message>
+   <source>The key goes on last and its lines hide the joins.</source>
+   <translation>Die Linien kommen zuletzt und verdecken die Nähte.</translation>
+  </message>
+  <message>
+   <source>Print it once more</source>
+   <translation>Noch einmal drucken</translation>
+  </message>
+  <message>
+   <source>Leave it out</source>
+   <translation>Weglassen</translation>
+  </message>
+  <message>
+   <source>Two blocks whose overprint is looked for.</source>
+   <translation>Zwei Stöcke, deren Überdruck gesucht wird.</translation>
+  </message>
+  <message>
+   <source>Where both lie, their overprint is taken as the colour.</source>
+   <translation>Wo beide liegen, gilt ihr Überdruck als die Farbe.</translation>
+  </message>
+  <message>
+   <source>One more pass of this block.</source>
+   <translation>Noch ein Druckgang dieses Stocks.</translation>
+  </message>
+  <message>
+   <source>Print without this pull.</source>
+   <translation>Ohne diesen Druckgang drucken.</translation>
+  </message>
+  <message>
+   <source>Everywhere two blocks meet</source>
+   <translation>Überall, wo zwei Stöcke sich treffen</translation>
+  </message>
+  <message>
+   <source>Make it a colour block</source>
+   <translation>Zum Farbstock machen</translation>
   </message>
   <message>
    <source>any ink I could mix</source>
@@ -8074,74 +8434,6 @@ N</translation>
   <message>
    <source>One ink</source>
    <translation>Eine Farbe</translation>
-  </message>
-  <message>
-   <source>blocks in</source>
-   <translation>Stöcke herein</translation>
-  </message>
-  <message>
-   <source>Touch by hand</source>
-   <translation>Von Hand nacharbeiten</translation>
-  </message>
-  <message>
-   <source>simplifying a block</source>
-   <translation>ein Stock wird vereinfacht</translation>
-  </message>
-  <message>
-   <source>writing the blocks</source>
-   <translation>Stöcke werden geschrieben</translation>
-  </message>
-  <message>
-   <source>reading the blocks</source>
-   <translation>Stöcke werden gelesen</translation>
-  </message>
-  <message>
-   <source>simplifying {name}</source>
-   <translation>{name} wird vereinfacht</translation>
-  </message>
-  <message>
-   <source>Simplify a block</source>
-   <translation>Einen Stock vereinfachen</translation>
-  </message>
-  <message>
-   <source>{name}: {saved} less to cut, {outline_after_mm} are left; it prints {area_change_mm2} mm² more, unseen.</source>
-   <translation>{name}: {saved} weniger zu schneiden, {outline_after_mm} bleiben; er druckt {area_change_mm2} mm² mehr, unsichtbar.</translation>
-  </message>
-  <message>
-   <source>reading {name}</source>
-   <translation>{name} wird gelesen</translation>
-  </message>
-  <message>
-   <source>fitting the blocks</source>
-   <translation>Stöcke werden eingepasst</translation>
-  </message>
-  <message>
-   <source>{names} files</source>
-   <translation>{names} Dateien</translation>
-  </message>
-  <message>
-   <source>The blocks are in {folder}: {what}.</source>
-   <translation>Die Stöcke liegen in {folder}: {what}.</translation>
-  </message>
-  <message>
-   <source>{name}: nothing to simplify, every edge of it is seen.</source>
-   <translation>{name}: nichts zu vereinfachen, jede Kante ist zu sehen.</translation>
-  </message>
-  <message>
-   <source>Draw a zone</source>
-   <translation>Eine Zone zeichnen</translation>
-  </message>
-  <message>
-   <source>Take a zone out</source>
-   <translation>Eine Zone herausnehmen</translation>
-  </message>
-  <message>
-   <source>Name of the pull</source>
-   <translation>Name des Druckgangs</translation>
-  </message>
-  <message>
-   <source>An ink of its own</source>
-   <translation>Eine eigene Druckfarbe</translation>
   </message>
   <message>
    <source>Field: click one, with Ctrl all that touches it on the block.</source>
@@ -8248,6 +8540,10 @@ N</translation>
    <translation>Diese Zone herausnehmen</translation>
   </message>
   <message>
+   <source>Name of the pull</source>
+   <translation>Name des Druckgangs</translation>
+  </message>
+  <message>
    <source>What this pass is called, where a block prints more than once.</source>
    <translation>Wie dieser Gang heißt, wo ein Stock mehr als einmal druckt.</translation>
   </message>
@@ -8270,6 +8566,18 @@ N</translation>
   <message>
    <source>The pull</source>
    <translation>Der Druckgang</translation>
+  </message>
+  <message>
+   <source>Draw a zone</source>
+   <translation>Eine Zone zeichnen</translation>
+  </message>
+  <message>
+   <source>Take a zone out</source>
+   <translation>Eine Zone herausnehmen</translation>
+  </message>
+  <message>
+   <source>An ink of its own</source>
+   <translation>Eine eigene Druckfarbe</translation>
   </message>
   <message>
    <source>How {id} is inked</source>
@@ -8372,42 +8680,6 @@ N</translation>
    <translation>Farben getrennt auf einem Stock</translation>
   </message>
   <message>
-   <source>{pieces} pieces, the smallest {least} mm²; {necks} too thin, {inside} inside another. Numbered on the sheet and on the template.</source>
-   <translation>{pieces} Teile, das kleinste {least} mm²; {necks} zu dünn, {inside} in einem anderen. Auf Bogen und Schablone nummeriert.</translation>
-  </message>
-  <message>
-   <source>A back drawn from the front's edges would be up to {most_mm} out{turned}; notches cut into each face, or a back drawn in the jig, do not mind.</source>
-   <translation>Eine nach den Kanten der Vorderseite gezeichnete Rückseite wäre bis zu {most_mm} verschoben{turned}; Kerben in jeder Seite oder eine in der Anlage gezeichnete Rückseite stört das nicht.</translation>
-  </message>
-  <message>
-   <source>The pieces are being counted.</source>
-   <translation>Die Teile werden gezählt.</translation>
-  </message>
-  <message>
-   <source>, turned {rotation_deg}°</source>
-   <translation>, {rotation_deg}° gedreht</translation>
-  </message>
-  <message>
-   <source>After {place} {name}</source>
-   <translation>Nach {place} {name}</translation>
-  </message>
-  <message>
-   <source>neck</source>
-   <translation>Hals</translation>
-  </message>
-  <message>
-   <source>necks</source>
-   <translation>Hälse</translation>
-  </message>
-  <message>
-   <source>Board {place}: {name}</source>
-   <translation>Platte {place}: {name}</translation>
-  </message>
-  <message>
-   <source>back: {name}</source>
-   <translation>Rückseite: {name}</translation>
-  </message>
-  <message>
    <source>Tints and shades</source>
    <translation>Tönungen und Schatten</translation>
   </message>
@@ -8442,6 +8714,42 @@ N</translation>
   <message>
    <source>Even inking</source>
    <translation>Gleichmäßig einfärben</translation>
+  </message>
+  <message>
+   <source>{pieces} pieces, the smallest {least} mm²; {necks} too thin, {inside} inside another. Numbered on the sheet and on the template.</source>
+   <translation>{pieces} Teile, das kleinste {least} mm²; {necks} zu dünn, {inside} in einem anderen. Auf Bogen und Schablone nummeriert.</translation>
+  </message>
+  <message>
+   <source>A back drawn from the front's edges would be up to {most_mm} out{turned}; notches cut into each face, or a back drawn in the jig, do not mind.</source>
+   <translation>Eine nach den Kanten der Vorderseite gezeichnete Rückseite wäre bis zu {most_mm} verschoben{turned}; Kerben in jeder Seite oder eine in der Anlage gezeichnete Rückseite stört das nicht.</translation>
+  </message>
+  <message>
+   <source>The pieces are being counted.</source>
+   <translation>Die Teile werden gezählt.</translation>
+  </message>
+  <message>
+   <source>, turned {rotation_deg}°</source>
+   <translation>, {rotation_deg}° gedreht</translation>
+  </message>
+  <message>
+   <source>After {place} {name}</source>
+   <translation>Nach {place} {name}</translation>
+  </message>
+  <message>
+   <source>neck</source>
+   <translation>Hals</translation>
+  </message>
+  <message>
+   <source>necks</source>
+   <translation>Hälse</translation>
+  </message>
+  <message>
+   <source>Board {place}: {name}</source>
+   <translation>Platte {place}: {name}</translation>
+  </message>
+  <message>
+   <source>back: {name}</source>
+   <translation>Rückseite: {name}</translation>
   </message>
   <message>
    <source>Plans by their number of blocks</source>
@@ -8504,32 +8812,12 @@ N</translation>
    <translation> über </translation>
   </message>
   <message>
-   <source>ΔE {de00}</source>
-   <translation>ΔE {de00}</translation>
-  </message>
-  <message>
    <source>ΔE {mean_de00}   worst {worst_de00}{within}   {reached} of {numbers}</source>
    <translation>ΔE {mean_de00}   größtes {worst_de00}{within}   {reached} von {numbers}</translation>
   </message>
   <message>
    <source>cut {cut_m} m, tight {tight_mm} m, clear {clear_area_mm2} dm²</source>
    <translation>{cut_m} m schneiden, {tight_mm} m eng, {clear_area_mm2} dm² räumen</translation>
-  </message>
-  <message>
-   <source>Click a plan to take it. Of the colours so many come within ΔE {reached_de00:g}. Tight: borders where a gap can open.</source>
-   <translation>Einen Plan anklicken, um ihn zu nehmen. So viele der Farben kommen auf ΔE {reached_de00:g} heran. Eng: Grenzen, an denen es aufblitzen kann.</translation>
-  </message>
-  <message>
-   <source>Click a field to choose its block. Drag the sheet to move it, turn the wheel to come closer.</source>
-   <translation>Ein Feld anklicken, um seinen Stock zu wählen. Den Bogen ziehen, um ihn zu verschieben, am Rad drehen, um näher zu kommen.</translation>
-  </message>
-  <message>
-   <source>with {blocks} blocks</source>
-   <translation>mit {blocks} Stöcken</translation>
-  </message>
-  <message>
-   <source>Looking…</source>
-   <translation>Suche läuft…</translation>
   </message>
   <message>
    <source>OpenRaster, a layer a block</source>
@@ -8610,190 +8898,6 @@ N</translation>
   <message>
    <source>Write what each block prints, to draw on it elsewhere.</source>
    <translation>Schreiben, was jeder Stock druckt, um anderswo darauf zu zeichnen.</translation>
-  </message>
-  <message>
-   <source>All joins as they are seen, metres by ΔE: {seen}.</source>
-   <translation>Alle sichtbaren Nähte, Meter nach ΔE: {seen}.</translation>
-  </message>
-  <message>
-   <source>One block {tolerance_mm} out opens up to {with_mm2} mm² of bare paper{block}; without the trap {without_mm2} mm².</source>
-   <translation>Ein Stock, {tolerance_mm} verschoben, öffnet bis zu {with_mm2} mm² blankes Papier{block}; ohne die Überfüllung {without_mm2} mm².</translation>
-  </message>
-  <message>
-   <source>Strokes change {name} only. Wheel and arrow keys still move the sheet.</source>
-   <translation>Striche ändern nur {name}. Rad und Pfeiltasten bewegen weiterhin den Bogen.</translation>
-  </message>
-  <message>
-   <source>colour block</source>
-   <translation>Farbstock</translation>
-  </message>
-  <message>
-   <source>colour blocks</source>
-   <translation>Farbstöcke</translation>
-  </message>
-  <message>
-   <source> and the key</source>
-   <translation> und der Linienstock</translation>
-  </message>
-  <message>
-   <source>, no key</source>
-   <translation>, kein Linienstock</translation>
-  </message>
-  <message>
-   <source>; {bare} left to the paper</source>
-   <translation>; {bare} dem Papier überlassen</translation>
-  </message>
-  <message>
-   <source>One board in {blocks} states; no sheet can be added once it is cut further</source>
-   <translation>Eine Platte in {blocks} Zuständen; ist sie weitergeschnitten, kommt kein Bogen mehr hinzu</translation>
-  </message>
-  <message>
-   <source>{said} Least, {least}, with seams up to ΔE {limit_de00}.</source>
-   <translation>{said} Am wenigsten, {least}, mit Nähten bis ΔE {limit_de00}.</translation>
-  </message>
-  <message>
-   <source>What a misregister opens is being worked out.</source>
-   <translation>Was ein Passerfehler öffnet, wird ausgerechnet.</translation>
-  </message>
-  <message>
-   <source>Each state lies within the one before: no gap opens, a colour only shows beside its place.</source>
-   <translation>Jeder Zustand liegt im vorigen: nichts blitzt auf, eine Farbe zeigt sich nur neben ihrem Platz.</translation>
-  </message>
-  <message>
-   <source>{tolerance_mm} out of register opens no bare paper.</source>
-   <translation>{tolerance_mm} verschoben öffnet kein blankes Papier.</translation>
-  </message>
-  <message>
-   <source>, worst {block}</source>
-   <translation>, am schlimmsten {block}</translation>
-  </message>
-  <message>
-   <source>Choose a block first.</source>
-   <translation>Zuerst einen Stock wählen.</translation>
-  </message>
-  <message>
-   <source>{name} has been changed by hand; traps and colours no longer change it.</source>
-   <translation>{name} wurde von Hand geändert; Überfüllungen und Farben ändern ihn nicht mehr.</translation>
-  </message>
-  <message>
-   <source>{chosen} colours</source>
-   <translation>{chosen} Farben</translation>
-  </message>
-  <message>
-   <source>On {what}, now ΔE {number}</source>
-   <translation>Auf {what}, jetzt ΔE {number}</translation>
-  </message>
-  <message>
-   <source>state {len}</source>
-   <translation>Zustand {len}</translation>
-  </message>
-  <message>
-   <source>{zones} zones, {quiet}</source>
-   <translation>{zones} Zonen, {quiet}</translation>
-  </message>
-  <message>
-   <source>{area} cm²</source>
-   <translation>{area} cm²</translation>
-  </message>
-  <message>
-   <source>, prints {image} %, clear {image_2} cm²</source>
-   <translation>, druckt {image} %, räumen {image_2} cm²</translation>
-  </message>
-  <message>
-   <source>Click a field to see which blocks print there</source>
-   <translation>Ein Feld anklicken, um zu sehen, welche Stöcke dort drucken</translation>
-  </message>
-  <message>
-   <source>key block</source>
-   <translation>Linienstock</translation>
-  </message>
-  <message>
-   <source>on {prints} of {prints_2}</source>
-   <translation>auf {prints} von {prints_2}</translation>
-  </message>
-  <message>
-   <source>Fewer</source>
-   <translation>Weniger</translation>
-  </message>
-  <message>
-   <source>Hand</source>
-   <translation>Hand</translation>
-  </message>
-  <message>
-   <source>Which blocks?</source>
-   <translation>Welche Stöcke?</translation>
-  </message>
-  <message>
-   <source>Name of the block</source>
-   <translation>Name des Stocks</translation>
-  </message>
-  <message>
-   <source>What this block is called on screen, templates and cards.</source>
-   <translation>Wie dieser Stock auf Bildschirm, Schablonen und Karten heißt.</translation>
-  </message>
-  <message>
-   <source>Make it the key</source>
-   <translation>Zum Linienstock machen</translation>
-  </message>
-  <message>
-   <source>Give each zone a block of its own</source>
-   <translation>Jeder Zone einen eigenen Stock geben</translation>
-  </message>
-  <message>
-   <source>What prints on the chosen colour</source>
-   <translation>Was auf der gewählten Farbe druckt</translation>
-  </message>
-  <message>
-   <source>Each patch is the colour that a click would give. Ctrl and click adds a field.</source>
-   <translation>Jedes Feld ist die Farbe, die ein Klick ergäbe. Strg und Klick fügt ein Feld hinzu.</translation>
-  </message>
-  <message>
-   <source>One block</source>
-   <translation>Ein Stock</translation>
-  </message>
-  <message>
-   <source>Other block</source>
-   <translation>Anderer Stock</translation>
-  </message>
-  <message>
-   <source>Choose all colours where both print</source>
-   <translation>Alle Farben wählen, wo beide drucken</translation>
-  </message>
-  <message>
-   <source>The key goes on last and its lines hide the joins.</source>
-   <translation>Die Linien kommen zuletzt und verdecken die Nähte.</translation>
-  </message>
-  <message>
-   <source>Print it once more</source>
-   <translation>Noch einmal drucken</translation>
-  </message>
-  <message>
-   <source>Leave it out</source>
-   <translation>Weglassen</translation>
-  </message>
-  <message>
-   <source>Two blocks whose overprint is looked for.</source>
-   <translation>Zwei Stöcke, deren Überdruck gesucht wird.</translation>
-  </message>
-  <message>
-   <source>Where both lie, their overprint is taken as the colour.</source>
-   <translation>Wo beide liegen, gilt ihr Überdruck als die Farbe.</translation>
-  </message>
-  <message>
-   <source>One more pass of this block.</source>
-   <translation>Noch ein Druckgang dieses Stocks.</translation>
-  </message>
-  <message>
-   <source>Print without this pull.</source>
-   <translation>Ohne diesen Druckgang drucken.</translation>
-  </message>
-  <message>
-   <source>Everywhere two blocks meet</source>
-   <translation>Überall, wo zwei Stöcke sich treffen</translation>
-  </message>
-  <message>
-   <source>Make it a colour block</source>
-   <translation>Zum Farbstock machen</translation>
   </message>
   <message>
    <source>Saw the blocks</source>
@@ -8980,56 +9084,56 @@ N</translation>
    <translation>Mit Platten planen, die zu kaufen sind.</translation>
   </message>
   <message>
-   <source>Recolour</source>
-   <translation>Umfärben</translation>
+   <source>above</source>
+   <translation>oben</translation>
   </message>
   <message>
-   <source>Drop faint lines</source>
-   <translation>Blasse Linien weglassen</translation>
+   <source>at the right</source>
+   <translation>rechts</translation>
   </message>
   <message>
-   <source>Rename colour</source>
-   <translation>Farbe umbenennen</translation>
+   <source>below</source>
+   <translation>unten</translation>
   </message>
   <message>
-   <source>Make two colours one</source>
-   <translation>Zwei Farben zu einer machen</translation>
+   <source>at the left</source>
+   <translation>links</translation>
   </message>
   <message>
-   <source>Split a field off</source>
-   <translation>Ein Feld abspalten</translation>
+   <source>It is not sure where the sheet lies.</source>
+   <translation>Es ist nicht sicher, wo der Bogen liegt.</translation>
   </message>
   <message>
-   <source>Keep a colour</source>
-   <translation>Eine Farbe behalten</translation>
+   <source>Drag each corner onto a corner of the sheet; arrow keys move it finely.</source>
+   <translation>Jede Ecke auf eine Ecke des Bogens ziehen; Pfeiltasten verschieben sie fein.</translation>
   </message>
   <message>
-   <source>Ink it graded</source>
-   <translation>Verlaufend einfärben</translation>
+   <source>It is not sure where the sheet lies: {sides} its edge is hardly seen.</source>
+   <translation>Es ist nicht sicher, wo der Bogen liegt: {sides} ist seine Kante kaum zu sehen.</translation>
   </message>
   <message>
-   <source>Choose a colour first, under Colours or with the tool Choose.</source>
-   <translation>Zuerst eine Farbe wählen, unter Farben oder mit dem Werkzeug Wählen.</translation>
+   <source>Where does the sheet lie?</source>
+   <translation>Wo liegt der Bogen?</translation>
   </message>
   <message>
-   <source>That is outside the image.</source>
-   <translation>Das liegt außerhalb des Bildes.</translation>
+   <source>The sheet lies there</source>
+   <translation>Dort liegt der Bogen</translation>
   </message>
   <message>
-   <source>Another colour</source>
-   <translation>Andere Farbe</translation>
+   <source>All of the picture is the design</source>
+   <translation>Das ganze Bild ist der Entwurf</translation>
   </message>
   <message>
-   <source>Leave bare</source>
-   <translation>Blank lassen</translation>
+   <source>Do not open it</source>
+   <translation>Nicht öffnen</translation>
   </message>
   <message>
-   <source>Print a colour</source>
-   <translation>Eine Farbe drucken</translation>
+   <source>Its light, its size and the drawing are read by these corners.</source>
+   <translation>Licht, Größe und Zeichnung werden nach diesen Ecken gelesen.</translation>
   </message>
   <message>
-   <source>Fill a field</source>
-   <translation>Ein Feld füllen</translation>
+   <source>Nothing lies around the drawing.</source>
+   <translation>Um die Zeichnung liegt nichts.</translation>
   </message>
   <message>
    <source>Corners</source>
@@ -9056,360 +9160,12 @@ N</translation>
    <translation>Bogen suchen</translation>
   </message>
   <message>
-   <source>I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture.</source>
-   <translation>Wo der Bogen liegt, ist nicht sicher: bitte unter Bild die vier Ecken auf das ziehen, was gedruckt werden soll.</translation>
-  </message>
-  <message>
-   <source>The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.</source>
-   <translation>Der Bogen wurde gefunden und die Zeichnung darauf ausgeschnitten. Ist eine Ecke daneben, unter Bild ziehen.</translation>
-  </message>
-  <message>
-   <source>How large the print is, the picture does not say: drag its corner, or type it at Picture.</source>
-   <translation>Wie groß der Druck ist, sagt das Bild nicht: unter Bild an der Ecke ziehen oder eintippen.</translation>
-  </message>
-  <message>
-   <source>reading the design</source>
-   <translation>Entwurf wird gelesen</translation>
-  </message>
-  <message>
-   <source>drawing the outlines</source>
-   <translation>Umrisse werden gezeichnet</translation>
-  </message>
-  <message>
-   <source>Flatten to {colours} colours</source>
-   <translation>Auf {colours} Farben bringen</translation>
-  </message>
-  <message>
-   <source>The studio is left out: {error}</source>
-   <translation>Das Studio bleibt weg: {error}</translation>
-  </message>
-  <message>
-   <source>Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. Another sheet can be chosen below.</source>
-   <translation>Die Ecke ziehen, bis der Druck auf dem Bogen so groß ist wie gewünscht; Pfeiltasten gehen um 1 mm. Unten lässt sich ein anderer Bogen wählen.</translation>
-  </message>
-  <message>
-   <source>Drag the four corners to what is to be printed; arrow keys move the chosen one.</source>
-   <translation>Die vier Ecken auf das ziehen, was gedruckt werden soll; Pfeiltasten bewegen die gewählte.</translation>
-  </message>
-  <message>
-   <source>Drag the four corners of the paper it was drawn on: light and size are judged by it.</source>
-   <translation>Die vier Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
-  </message>
-  <message>
-   <source>Draw a line on the picture along something whose length you know.</source>
-   <translation>Auf dem Bild eine Linie entlang etwas zeichnen, dessen Länge bekannt ist.</translation>
-  </message>
-  <message>
-   <source>Click round a place that is to stay bare paper; a double click closes it.</source>
-   <translation>Um eine Stelle herumklicken, die blankes Papier bleiben soll; ein Doppelklick schließt sie.</translation>
-  </message>
-  <message>
-   <source>{places} hatched where two colours were hard to tell apart: look there first.</source>
-   <translation>{places} schraffiert, wo zwei Farben schwer zu unterscheiden waren: dort zuerst nachsehen.</translation>
-  </message>
-  <message>
-   <source>as it looks</source>
-   <translation>wie es aussieht</translation>
-  </message>
-  <message>
-   <source>a clean drawing</source>
-   <translation>eine saubere Zeichnung</translation>
-  </message>
-  <message>
-   <source>a sketch</source>
-   <translation>eine Skizze</translation>
-  </message>
-  <message>
-   <source>Choose</source>
-   <translation>Wählen</translation>
-  </message>
-  <message>
-   <source>Click a field to choose its colour.</source>
-   <translation>Ein Feld anklicken, um seine Farbe zu wählen.</translation>
-  </message>
-  <message>
-   <source>Click where a colour is missing: it is added and takes what is like it.</source>
-   <translation>Klicken, wo eine Farbe fehlt: sie kommt dazu und nimmt, was ihr gleicht.</translation>
-  </message>
-  <message>
-   <source>Click a field that is bare paper: nothing is printed there.</source>
-   <translation>Ein Feld anklicken, das blankes Papier ist: dort wird nichts gedruckt.</translation>
-  </message>
-  <message>
-   <source>Click a field that belongs to the drawn line.</source>
-   <translation>Ein Feld anklicken, das zur gezeichneten Linie gehört.</translation>
-  </message>
-  <message>
-   <source>No line</source>
-   <translation>Keine Linie</translation>
-  </message>
-  <message>
-   <source>Click a stroke that is no line: what runs below it comes to light.</source>
-   <translation>Einen Strich anklicken, der keine Linie ist: was darunter verläuft, kommt zum Vorschein.</translation>
-  </message>
-  <message>
-   <source>Fill</source>
-   <translation>Füllen</translation>
-  </message>
-  <message>
-   <source>Click a field: it gets the colour chosen in the list.</source>
-   <translation>Ein Feld anklicken: es bekommt die in der Liste gewählte Farbe.</translation>
-  </message>
-  <message>
-   <source>Draw with the colour chosen in the list, for the last millimetre.</source>
-   <translation>Mit der in der Liste gewählten Farbe zeichnen, für den letzten Millimeter.</translation>
-  </message>
-  <message>
-   <source>There is no place where two colours were hard to tell apart.</source>
-   <translation>Es gibt keine Stelle, wo zwei Farben schwer zu unterscheiden waren.</translation>
-  </message>
-  <message>
-   <source>One place is</source>
-   <translation>Eine Stelle ist</translation>
-  </message>
-  <message>
-   <source>{count} places are</source>
-   <translation>{count} Stellen sind</translation>
-  </message>
-  <message>
-   <source>Find the sheet and the drawing</source>
-   <translation>Bogen und Zeichnung suchen</translation>
-  </message>
-  <message>
-   <source>The whole picture</source>
-   <translation>Das ganze Bild</translation>
-  </message>
-  <message>
-   <source>The line drawn is</source>
-   <translation>Die gezeichnete Linie misst</translation>
-  </message>
-  <message>
-   <source>How long it is on the print.</source>
-   <translation>Wie lang sie auf dem Druck ist.</translation>
-  </message>
-  <message>
-   <source>Set the size by it</source>
-   <translation>Größe danach einstellen</translation>
-  </message>
-  <message>
-   <source>Print all of it again</source>
-   <translation>Wieder alles drucken</translation>
-  </message>
-  <message>
-   <source>Width of the print</source>
-   <translation>Breite des Drucks</translation>
-  </message>
-  <message>
-   <source>Of the image, without the sheet's margin. Type 18 cm or 7 in as well.</source>
-   <translation>Des Bildes, ohne den Bogenrand. Auch 18 cm oder 7 in lassen sich tippen.</translation>
-  </message>
-  <message>
-   <source>Of the image, without the sheet's margin.</source>
-   <translation>Des Bildes, ohne den Bogenrand.</translation>
-  </message>
-  <message>
-   <source>Keep the shape as it is seen</source>
-   <translation>Die gesehene Form behalten</translation>
-  </message>
-  <message>
-   <source>Width and height change together.</source>
-   <translation>Breite und Höhe ändern sich zusammen.</translation>
-  </message>
-  <message>
-   <source>A paper of a known size.</source>
-   <translation>Ein Papier bekannter Größe.</translation>
-  </message>
-  <message>
-   <source>Margin all round</source>
-   <translation>Rand ringsum</translation>
-  </message>
-  <message>
-   <source>Kept free on the chosen sheet when the print is fitted on it.</source>
-   <translation>Bleibt auf dem gewählten Bogen frei, wenn der Druck eingepasst wird.</translation>
-  </message>
-  <message>
-   <source>Fit the print on that sheet</source>
-   <translation>Druck auf diesen Bogen einpassen</translation>
-  </message>
-  <message>
-   <source>The sketch was drawn on that sheet</source>
-   <translation>Auf diesem Bogen wurde skizziert</translation>
+   <source>Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.</source>
+   <translation>Ein Feld anklicken, um es umzubenennen oder umzufärben. F gehalten zeigt die Skizze anstelle des flächigen Entwurfs.</translation>
   </message>
   <message>
    <source>Read it as</source>
    <translation>Lesen als</translation>
-  </message>
-  <message>
-   <source>How the picture is read: a clean drawing, a sketch, or tones.</source>
-   <translation>Wie das Bild gelesen wird: saubere Zeichnung, Skizze oder Tonwerte.</translation>
-  </message>
-  <message>
-   <source>Drop the faint pencil lines</source>
-   <translation>Blasse Bleistiftlinien weglassen</translation>
-  </message>
-  <message>
-   <source>Look at the next doubtful place</source>
-   <translation>Nächste zweifelhafte Stelle ansehen</translation>
-  </message>
-  <message>
-   <source>All over the picture, not only nearby</source>
-   <translation>Auf dem ganzen Bild, nicht nur in der Nähe</translation>
-  </message>
-  <message>
-   <source>What is like it anywhere becomes that colour.</source>
-   <translation>Was ihr irgendwo gleicht, wird diese Farbe.</translation>
-  </message>
-  <message>
-   <source>Width of the brush</source>
-   <translation>Breite des Pinsels</translation>
-  </message>
-  <message>
-   <source>How wide a stroke comes out on the print.</source>
-   <translation>Wie breit ein Strich auf dem Druck wird.</translation>
-  </message>
-  <message>
-   <source>Corrected so far</source>
-   <translation>Bisher berichtigt</translation>
-  </message>
-  <message>
-   <source>Look for the paper in the photograph, and for the drawing on it.</source>
-   <translation>Das Papier im Foto suchen und die Zeichnung darauf.</translation>
-  </message>
-  <message>
-   <source>Print all of the picture.</source>
-   <translation>Das ganze Bild drucken.</translation>
-  </message>
-  <message>
-   <source>Turn left</source>
-   <translation>Nach links drehen</translation>
-  </message>
-  <message>
-   <source>Turn right</source>
-   <translation>Nach rechts drehen</translation>
-  </message>
-  <message>
-   <source>As large as the sheet holds within the margin.</source>
-   <translation>So groß, wie es der Bogen innerhalb des Randes fasst.</translation>
-  </message>
-  <message>
-   <source>The photographed sheet has this size: the print's size follows.</source>
-   <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
-  </message>
-  <message>
-   <source>What is printed of it</source>
-   <translation>Was davon gedruckt wird</translation>
-  </message>
-  <message>
-   <source>How large</source>
-   <translation>Wie groß</translation>
-  </message>
-  <message>
-   <source>How it is read</source>
-   <translation>Wie es gelesen wird</translation>
-  </message>
-  <message>
-   <source>Point at what is wrong</source>
-   <translation>Auf das Falsche zeigen</translation>
-  </message>
-  <message>
-   <source> Chosen: {colour}.</source>
-   <translation> Gewählt: {colour}.</translation>
-  </message>
-  <message>
-   <source> Choose one first, under Colours.</source>
-   <translation> Zuerst eine wählen, unter Farben.</translation>
-  </message>
-  <message>
-   <source>A quarter turn.</source>
-   <translation>Eine Vierteldrehung.</translation>
-  </message>
-  <message>
-   <source>Left and right change sides.</source>
-   <translation>Links und rechts tauschen.</translation>
-  </message>
-  <message>
-   <source>Drag the corners of what is printed.</source>
-   <translation>Die Ecken dessen ziehen, was gedruckt wird.</translation>
-  </message>
-  <message>
-   <source>Drag the print's size on a sheet of paper.</source>
-   <translation>Die Größe des Drucks auf einem Bogen Papier ziehen.</translation>
-  </message>
-  <message>
-   <source>Drag the corners of the paper it was drawn on: light and size are judged by it.</source>
-   <translation>Die Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
-  </message>
-  <message>
-   <source>Length</source>
-   <translation>Länge</translation>
-  </message>
-  <message>
-   <source>Draw along something whose length you know.</source>
-   <translation>An etwas entlangzeichnen, dessen Länge bekannt ist.</translation>
-  </message>
-  <message>
-   <source>Stays bare</source>
-   <translation>Bleibt blank</translation>
-  </message>
-  <message>
-   <source>Draw round what is not printed.</source>
-   <translation>Umfahren, was nicht gedruckt wird.</translation>
-  </message>
-  <message>
-   <source>top left</source>
-   <translation>oben links</translation>
-  </message>
-  <message>
-   <source>top right</source>
-   <translation>oben rechts</translation>
-  </message>
-  <message>
-   <source>bottom right</source>
-   <translation>unten rechts</translation>
-  </message>
-  <message>
-   <source>bottom left</source>
-   <translation>unten links</translation>
-  </message>
-  <message>
-   <source>Picture as it was opened</source>
-   <translation>Bild, wie es geöffnet wurde</translation>
-  </message>
-  <message>
-   <source>Corner {name}: {x:.0f}, {y:.0f} pixels. Arrows move it by one, with Shift by ten; Space takes the next corner.</source>
-   <translation>Ecke {name}: {x:.0f}, {y:.0f} Bildpunkte. Pfeile bewegen sie um einen, mit Umschalt um zehn; die Leertaste nimmt die nächste Ecke.</translation>
-  </message>
-  <message>
-   <source>corners</source>
-   <translation>Ecken</translation>
-  </message>
-  <message>
-   <source>length</source>
-   <translation>Länge</translation>
-  </message>
-  <message>
-   <source>bare</source>
-   <translation>blank</translation>
-  </message>
-  <message>
-   <source>size</source>
-   <translation>Größe</translation>
-  </message>
-  <message>
-   <source>A first, coarse look; the fields follow.</source>
-   <translation>Ein erster, grober Blick; die Felder folgen.</translation>
-  </message>
-  <message>
-   <source>The sheet and the drawing on it.</source>
-   <translation>Der Bogen und die Zeichnung darauf.</translation>
-  </message>
-  <message>
-   <source>The print {size_text}, on {paper} {size_text_2}</source>
-   <translation>Der Druck {size_text}, auf {paper} {size_text_2}</translation>
-  </message>
-  <message>
-   <source>Click a field to rename or recolour it. Hold F to see the sketch in place of the flat design.</source>
-   <translation>Ein Feld anklicken, um es umzubenennen oder umzufärben. F gehalten zeigt die Skizze anstelle des flächigen Entwurfs.</translation>
   </message>
   <message>
    <source>Read as a clean drawing: its colours are taken as they are.</source>
@@ -9600,6 +9356,406 @@ N</translation>
    <translation>Dem blanken Papier überlassen</translation>
   </message>
   <message>
+   <source>Recolour</source>
+   <translation>Umfärben</translation>
+  </message>
+  <message>
+   <source>Drop faint lines</source>
+   <translation>Blasse Linien weglassen</translation>
+  </message>
+  <message>
+   <source>Rename colour</source>
+   <translation>Farbe umbenennen</translation>
+  </message>
+  <message>
+   <source>Make two colours one</source>
+   <translation>Zwei Farben zu einer machen</translation>
+  </message>
+  <message>
+   <source>Split a field off</source>
+   <translation>Ein Feld abspalten</translation>
+  </message>
+  <message>
+   <source>Keep a colour</source>
+   <translation>Eine Farbe behalten</translation>
+  </message>
+  <message>
+   <source>Ink it graded</source>
+   <translation>Verlaufend einfärben</translation>
+  </message>
+  <message>
+   <source>Choose a colour first, under Colours or with the tool Choose.</source>
+   <translation>Zuerst eine Farbe wählen, unter Farben oder mit dem Werkzeug Wählen.</translation>
+  </message>
+  <message>
+   <source>That is outside the image.</source>
+   <translation>Das liegt außerhalb des Bildes.</translation>
+  </message>
+  <message>
+   <source>Another colour</source>
+   <translation>Andere Farbe</translation>
+  </message>
+  <message>
+   <source>Leave bare</source>
+   <translation>Blank lassen</translation>
+  </message>
+  <message>
+   <source>Print a colour</source>
+   <translation>Eine Farbe drucken</translation>
+  </message>
+  <message>
+   <source>Fill a field</source>
+   <translation>Ein Feld füllen</translation>
+  </message>
+  <message>
+   <source>I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture.</source>
+   <translation>Wo der Bogen liegt, ist nicht sicher: bitte unter Bild die vier Ecken auf das ziehen, was gedruckt werden soll.</translation>
+  </message>
+  <message>
+   <source>The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.</source>
+   <translation>Der Bogen wurde gefunden und die Zeichnung darauf ausgeschnitten. Ist eine Ecke daneben, unter Bild ziehen.</translation>
+  </message>
+  <message>
+   <source>How large the print is, the picture does not say: drag its corner, or type it at Picture.</source>
+   <translation>Wie groß der Druck ist, sagt das Bild nicht: unter Bild an der Ecke ziehen oder eintippen.</translation>
+  </message>
+  <message>
+   <source>reading the design</source>
+   <translation>Entwurf wird gelesen</translation>
+  </message>
+  <message>
+   <source>drawing the outlines</source>
+   <translation>Umrisse werden gezeichnet</translation>
+  </message>
+  <message>
+   <source>Flatten to {colours} colours</source>
+   <translation>Auf {colours} Farben bringen</translation>
+  </message>
+  <message>
+   <source>The studio is left out: {error}</source>
+   <translation>Das Studio bleibt weg: {error}</translation>
+  </message>
+  <message>
+   <source>Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. Another sheet can be chosen below.</source>
+   <translation>Die Ecke ziehen, bis der Druck auf dem Bogen so groß ist wie gewünscht; Pfeiltasten gehen um 1 mm. Unten lässt sich ein anderer Bogen wählen.</translation>
+  </message>
+  <message>
+   <source>Drag the four corners to what is to be printed; arrow keys move the chosen one.</source>
+   <translation>Die vier Ecken auf das ziehen, was gedruckt werden soll; Pfeiltasten bewegen die gewählte.</translation>
+  </message>
+  <message>
+   <source>Drag the four corners of the paper it was drawn on: light and size are judged by it.</source>
+   <translation>Die vier Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
+  </message>
+  <message>
+   <source>Draw a line on the picture along something whose length you know.</source>
+   <translation>Auf dem Bild eine Linie entlang etwas zeichnen, dessen Länge bekannt ist.</translation>
+  </message>
+  <message>
+   <source>Click round a place that is to stay bare paper; a double click closes it.</source>
+   <translation>Um eine Stelle herumklicken, die blankes Papier bleiben soll; ein Doppelklick schließt sie.</translation>
+  </message>
+  <message>
+   <source>{places} hatched where two colours were hard to tell apart: look there first.</source>
+   <translation>{places} schraffiert, wo zwei Farben schwer zu unterscheiden waren: dort zuerst nachsehen.</translation>
+  </message>
+  <message>
+   <source>as it looks</source>
+   <translation>wie es aussieht</translation>
+  </message>
+  <message>
+   <source>a clean drawing</source>
+   <translation>eine saubere Zeichnung</translation>
+  </message>
+  <message>
+   <source>a sketch</source>
+   <translation>eine Skizze</translation>
+  </message>
+  <message>
+   <source>Choose</source>
+   <translation>Wählen</translation>
+  </message>
+  <message>
+   <source>Click a field to choose its colour.</source>
+   <translation>Ein Feld anklicken, um seine Farbe zu wählen.</translation>
+  </message>
+  <message>
+   <source>Click where a colour is missing: it is added and takes what is like it.</source>
+   <translation>Klicken, wo eine Farbe fehlt: sie kommt dazu und nimmt, was ihr gleicht.</translation>
+  </message>
+  <message>
+   <source>Click a field that is bare paper: nothing is printed there.</source>
+   <translation>Ein Feld anklicken, das blankes Papier ist: dort wird nichts gedruckt.</translation>
+  </message>
+  <message>
+   <source>Click a field that belongs to the drawn line.</source>
+   <translation>Ein Feld anklicken, das zur gezeichneten Linie gehört.</translation>
+  </message>
+  <message>
+   <source>No line</source>
+   <translation>Keine Linie</translation>
+  </message>
+  <message>
+   <source>Click a stroke that is no line: what runs below it comes to light.</source>
+   <translation>Einen Strich anklicken, der keine Linie ist: was darunter verläuft, kommt zum Vorschein.</translation>
+  </message>
+  <message>
+   <source>Fill</source>
+   <translation>Füllen</translation>
+  </message>
+  <message>
+   <source>Click a field: it gets the colour chosen in the list.</source>
+   <translation>Ein Feld anklicken: es bekommt die in der Liste gewählte Farbe.</translation>
+  </message>
+  <message>
+   <source>Draw with the colour chosen in the list, for the last millimetre.</source>
+   <translation>Mit der in der Liste gewählten Farbe zeichnen, für den letzten Millimeter.</translation>
+  </message>
+  <message>
+   <source>There is no place where two colours were hard to tell apart.</source>
+   <translation>Es gibt keine Stelle, wo zwei Farben schwer zu unterscheiden waren.</translation>
+  </message>
+  <message>
+   <source>One place is</source>
+   <translation>Eine Stelle ist</translation>
+  </message>
+  <message>
+   <source>{count} places are</source>
+   <translation>{count} Stellen sind</translation>
+  </message>
+  <message>
+   <source>Find the sheet and the drawing</source>
+   <translation>Bogen und Zeichnung suchen</translation>
+  </message>
+  <message>
+   <source>The whole picture</source>
+   <translation>Das ganze Bild</translation>
+  </message>
+  <message>
+   <source>The line drawn is</source>
+   <translation>Die gezeichnete Linie misst</translation>
+  </message>
+  <message>
+   <source>How long it is on the print.</source>
+   <translation>Wie lang sie auf dem Druck ist.</translation>
+  </message>
+  <message>
+   <source>Set the size by it</source>
+   <translation>Größe danach einstellen</translation>
+  </message>
+  <message>
+   <source>Print all of it again</source>
+   <translation>Wieder alles drucken</translation>
+  </message>
+  <message>
+   <source>Width of the print</source>
+   <translation>Breite des Drucks</translation>
+  </message>
+  <message>
+   <source>Of the image, without the sheet's margin. Type 18 cm or 7 in as well.</source>
+   <translation>Des Bildes, ohne den Bogenrand. Auch 18 cm oder 7 in lassen sich tippen.</translation>
+  </message>
+  <message>
+   <source>Of the image, without the sheet's margin.</source>
+   <translation>Des Bildes, ohne den Bogenrand.</translation>
+  </message>
+  <message>
+   <source>Keep the shape as it is seen</source>
+   <translation>Die gesehene Form behalten</translation>
+  </message>
+  <message>
+   <source>Width and height change together.</source>
+   <translation>Breite und Höhe ändern sich zusammen.</translation>
+  </message>
+  <message>
+   <source>A paper of a known size.</source>
+   <translation>Ein Papier bekannter Größe.</translation>
+  </message>
+  <message>
+   <source>Margin all round</source>
+   <translation>Rand ringsum</translation>
+  </message>
+  <message>
+   <source>Kept free on the chosen sheet when the print is fitted on it.</source>
+   <translation>Bleibt auf dem gewählten Bogen frei, wenn der Druck eingepasst wird.</translation>
+  </message>
+  <message>
+   <source>Fit the print on that sheet</source>
+   <translation>Druck auf diesen Bogen einpassen</translation>
+  </message>
+  <message>
+   <source>The sketch was drawn on that sheet</source>
+   <translation>Auf diesem Bogen wurde skizziert</translation>
+  </message>
+  <message>
+   <source>How the picture is read: a clean drawing, a sketch, or tones.</source>
+   <translation>Wie das Bild gelesen wird: saubere Zeichnung, Skizze oder Tonwerte.</translation>
+  </message>
+  <message>
+   <source>Drop the faint pencil lines</source>
+   <translation>Blasse Bleistiftlinien weglassen</translation>
+  </message>
+  <message>
+   <source>Look at the next doubtful place</source>
+   <translation>Nächste zweifelhafte Stelle ansehen</translation>
+  </message>
+  <message>
+   <source>All over the picture, not only nearby</source>
+   <translation>Auf dem ganzen Bild, nicht nur in der Nähe</translation>
+  </message>
+  <message>
+   <source>What is like it anywhere becomes that colour.</source>
+   <translation>Was ihr irgendwo gleicht, wird diese Farbe.</translation>
+  </message>
+  <message>
+   <source>Width of the brush</source>
+   <translation>Breite des Pinsels</translation>
+  </message>
+  <message>
+   <source>How wide a stroke comes out on the print.</source>
+   <translation>Wie breit ein Strich auf dem Druck wird.</translation>
+  </message>
+  <message>
+   <source>Corrected so far</source>
+   <translation>Bisher berichtigt</translation>
+  </message>
+  <message>
+   <source>Look for the paper in the photograph, and for the drawing on it.</source>
+   <translation>Das Papier im Foto suchen und die Zeichnung darauf.</translation>
+  </message>
+  <message>
+   <source>Print all of the picture.</source>
+   <translation>Das ganze Bild drucken.</translation>
+  </message>
+  <message>
+   <source>Turn left</source>
+   <translation>Nach links drehen</translation>
+  </message>
+  <message>
+   <source>Turn right</source>
+   <translation>Nach rechts drehen</translation>
+  </message>
+  <message>
+   <source>As large as the sheet holds within the margin.</source>
+   <translation>So groß, wie es der Bogen innerhalb des Randes fasst.</translation>
+  </message>
+  <message>
+   <source>The photographed sheet has this size: the print's size follows.</source>
+   <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
+  </message>
+  <message>
+   <source>What is printed of it</source>
+   <translation>Was davon gedruckt wird</translation>
+  </message>
+  <message>
+   <source>How large</source>
+   <translation>Wie groß</translation>
+  </message>
+  <message>
+   <source>How it is read</source>
+   <translation>Wie es gelesen wird</translation>
+  </message>
+  <message>
+   <source>Point at what is wrong</source>
+   <translation>Auf das Falsche zeigen</translation>
+  </message>
+  <message>
+   <source> Chosen: {colour}.</source>
+   <translation> Gewählt: {colour}.</translation>
+  </message>
+  <message>
+   <source> Choose one first, under Colours.</source>
+   <translation> Zuerst eine wählen, unter Farben.</translation>
+  </message>
+  <message>
+   <source>A quarter turn.</source>
+   <translation>Eine Vierteldrehung.</translation>
+  </message>
+  <message>
+   <source>Left and right change sides.</source>
+   <translation>Links und rechts tauschen.</translation>
+  </message>
+  <message>
+   <source>Drag the corners of what is printed.</source>
+   <translation>Die Ecken dessen ziehen, was gedruckt wird.</translation>
+  </message>
+  <message>
+   <source>Drag the print's size on a sheet of paper.</source>
+   <translation>Die Größe des Drucks auf einem Bogen Papier ziehen.</translation>
+  </message>
+  <message>
+   <source>Drag the corners of the paper it was drawn on: light and size are judged by it.</source>
+   <translation>Die Ecken des Papiers ziehen, auf dem gezeichnet wurde: danach werden Licht und Größe beurteilt.</translation>
+  </message>
+  <message>
+   <source>Length</source>
+   <translation>Länge</translation>
+  </message>
+  <message>
+   <source>Draw along something whose length you know.</source>
+   <translation>An etwas entlangzeichnen, dessen Länge bekannt ist.</translation>
+  </message>
+  <message>
+   <source>Stays bare</source>
+   <translation>Bleibt blank</translation>
+  </message>
+  <message>
+   <source>Draw round what is not printed.</source>
+   <translation>Umfahren, was nicht gedruckt wird.</translation>
+  </message>
+  <message>
+   <source>top left</source>
+   <translation>oben links</translation>
+  </message>
+  <message>
+   <source>top right</source>
+   <translation>oben rechts</translation>
+  </message>
+  <message>
+   <source>bottom right</source>
+   <translation>unten rechts</translation>
+  </message>
+  <message>
+   <source>bottom left</source>
+   <translation>unten links</translation>
+  </message>
+  <message>
+   <source>Picture as it was opened</source>
+   <translation>Bild, wie es geöffnet wurde</translation>
+  </message>
+  <message>
+   <source>Corner {name}: {x:.0f}, {y:.0f} pixels. Arrows move it by one, with Shift by ten; Space takes the next corner.</source>
+   <translation>Ecke {name}: {x:.0f}, {y:.0f} Bildpunkte. Pfeile bewegen sie um einen, mit Umschalt um zehn; die Leertaste nimmt die nächste Ecke.</translation>
+  </message>
+  <message>
+   <source>corners</source>
+   <translation>Ecken</translation>
+  </message>
+  <message>
+   <source>length</source>
+   <translation>Länge</translation>
+  </message>
+  <message>
+   <source>bare</source>
+   <translation>blank</translation>
+  </message>
+  <message>
+   <source>size</source>
+   <translation>Größe</translation>
+  </message>
+  <message>
+   <source>A first, coarse look; the fields follow.</source>
+   <translation>Ein erster, grober Blick; die Felder folgen.</translation>
+  </message>
+  <message>
+   <source>The sheet and the drawing on it.</source>
+   <translation>Der Bogen und die Zeichnung darauf.</translation>
+  </message>
+  <message>
+   <source>The print {size_text}, on {paper} {size_text_2}</source>
+   <translation>Der Druck {size_text}, auf {paper} {size_text_2}</translation>
+  </message>
+  <message>
    <source>Click the card's bare paper on the sheet.</source>
    <translation>Auf dem Bogen das blanke Papier der Karte anklicken.</translation>
   </message>
@@ -9650,6 +9806,58 @@ N</translation>
   <message>
    <source>Paper colour</source>
    <translation>Farbwert des Papiers</translation>
+  </message>
+  <message>
+   <source>Nine in ten colours come out within the ± given; the least sure within ΔE {before}.</source>
+   <translation>Neun von zehn Farben kommen innerhalb des ± heraus; die unsicherste auf ΔE {before}.</translation>
+  </message>
+  <message>
+   <source>{changed} the knife it {knife_test}.</source>
+   <translation>Am Messer {knife_test} sie, {changed}.</translation>
+  </message>
+  <message>
+   <source> Print the chart of {join} and {inks}, at See: the range falls to ±{after}.</source>
+   <translation> Unter Sehen die Tafel von {join} und {inks} drucken: die Spanne fällt auf ±{after}.</translation>
+  </message>
+  <message>
+   <source>{strength} % ink</source>
+   <translation>{strength} % Farbe</translation>
+  </message>
+  <message>
+   <source>Now {tack}: on</source>
+   <translation>Jetzt {tack}: auf</translation>
+  </message>
+  <message>
+   <source>On</source>
+   <translation>Auf</translation>
+  </message>
+  <message>
+   <source>{apart}Lab {lab_text}, {opacity}</source>
+   <translation>{apart}Lab {lab_text}, {opacity}</translation>
+  </message>
+  <message>
+   <source>Inks keep the colour they have on it.</source>
+   <translation>Druckfarben behalten darauf ihre Farbe.</translation>
+  </message>
+  <message>
+   <source>Each patch: the ink alone on this paper.</source>
+   <translation>Jedes Feld: die Druckfarbe allein auf diesem Papier.</translation>
+  </message>
+  <message>
+   <source>{strength} to {to} %</source>
+   <translation>{strength} bis {to} %</translation>
+  </message>
+  <message>
+   <source>pull {place}, zone {zone_at}, </source>
+   <translation>Druckgang {place}, Zone {zone_at}, </translation>
+  </message>
+  <message>
+   <source>△ duller here: read on whiter paper. {capitalize}</source>
+   <translation>△ hier stumpfer: auf weißerem Papier gemessen. {capitalize}</translation>
+  </message>
+  <message>
+   <source>ΔE {de00}{give_or_take}</source>
+   <translation>ΔE {de00}{give_or_take}</translation>
   </message>
   <message>
    <source>Film by weight</source>
@@ -9716,56 +9924,188 @@ N</translation>
    <translation>Die Tafel{which} liegt in {path}.</translation>
   </message>
   <message>
-   <source>Nine in ten colours come out within the ± given; the least sure within ΔE {before}.</source>
-   <translation>Neun von zehn Farben kommen innerhalb des ± heraus; die unsicherste auf ΔE {before}.</translation>
+   <source>Choose an ink, then drag along a strip: the print answers at once.</source>
+   <translation>Eine Farbe wählen, dann einen Streifen entlangziehen: der Druck antwortet sofort.</translation>
   </message>
   <message>
-   <source>{changed} the knife it {knife_test}.</source>
-   <translation>Am Messer {knife_test} sie, {changed}.</translation>
+   <source>Choose an ink in the list first</source>
+   <translation>Zuerst in der Liste eine Farbe wählen</translation>
   </message>
   <message>
-   <source> Print the chart of {join} and {inks}, at See: the range falls to ±{after}.</source>
-   <translation> Unter Sehen die Tafel von {join} und {inks} drucken: die Spanne fällt auf ±{after}.</translation>
+   <source>Printed on dry ink, the whole film takes.</source>
+   <translation>Auf trockene Farbe gedruckt, wird der ganze Film angenommen.</translation>
   </message>
   <message>
-   <source>{strength} % ink</source>
-   <translation>{strength} % Farbe</translation>
+   <source>{passes} worth a pull</source>
+   <translation>{passes} sich</translation>
   </message>
   <message>
-   <source>Now {tack}: on</source>
-   <translation>Jetzt {tack}: auf</translation>
+   <source>For {name}</source>
+   <translation>Für {name}</translation>
   </message>
   <message>
-   <source>On</source>
-   <translation>Auf</translation>
+   <source>Wanted {lab_text}. Weighed to 0.1 g it comes to ΔE {de00}, by parts to {de00_2}. It hides {hiding} % of what is below</source>
+   <translation>Gewünscht {lab_text}. Auf 0,1 g gewogen kommt ΔE {de00} heraus, nach Teilen {de00_2}. Verborgen werden {hiding} % dessen, was darunterliegt</translation>
   </message>
   <message>
-   <source>{apart}Lab {lab_text}, {opacity}</source>
-   <translation>{apart}Lab {lab_text}, {opacity}</translation>
+   <source>From ΔE {before} to {de00}.</source>
+   <translation>Von ΔE {before} auf {de00}.</translation>
   </message>
   <message>
-   <source>Inks keep the colour they have on it.</source>
-   <translation>Druckfarben behalten darauf ihre Farbe.</translation>
+   <source>{share} % of the film takes on the wet ink below: {source}.</source>
+   <translation>{share} % des Films werden auf der nassen Farbe darunter angenommen: {source}.</translation>
   </message>
   <message>
-   <source>Each patch: the ink alone on this paper.</source>
-   <translation>Jedes Feld: die Druckfarbe allein auf diesem Papier.</translation>
+   <source>Printed again over itself it gains ΔE {gains}: {worth}.</source>
+   <translation>Noch einmal über sich selbst gedruckt, gewinnt sie ΔE {gains}: {worth}.</translation>
   </message>
   <message>
-   <source>{strength} to {to} %</source>
-   <translation>{strength} bis {to} %</translation>
+   <source>With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh before and after.</source>
+   <translation>Mit {slab_g} g Rest auf Platte und Walze und {waste} % Verlust; aus dem Gedächtnis, also davor und danach wiegen.</translation>
   </message>
   <message>
-   <source>pull {place}, zone {zone_at}, </source>
-   <translation>Druckgang {place}, Zone {zone_at}, </translation>
+   <source> and costs {cost} per 100 g.</source>
+   <translation> und kostet {cost} je 100 g.</translation>
   </message>
   <message>
-   <source>△ duller here: read on whiter paper. {capitalize}</source>
-   <translation>△ hier stumpfer: auf weißerem Papier gemessen. {capitalize}</translation>
+   <source>ΔE {before}: nothing on this shelf brings it nearer.</source>
+   <translation>ΔE {before}: nichts in diesem Vorrat bringt sie näher.</translation>
   </message>
   <message>
-   <source>ΔE {de00}{give_or_take}</source>
-   <translation>ΔE {de00}{give_or_take}</translation>
+   <source>measured</source>
+   <translation>gemessen</translation>
+  </message>
+  <message>
+   <source>worked out from the tack of both inks</source>
+   <translation>aus der Zügigkeit beider Farben errechnet</translation>
+  </message>
+  <message>
+   <source>The first pull has nothing wet below it.</source>
+   <translation>Der erste Druckgang hat nichts Nasses unter sich.</translation>
+  </message>
+  <message>
+   <source> + {rest} g extender</source>
+   <translation> + {rest} g Lasurmittel</translation>
+  </message>
+  <message>
+   <source> + {batch} g modifier</source>
+   <translation> + {batch} g Zusatz</translation>
+  </message>
+  <message>
+   <source>{said} Mean ΔE {before} → {after}.</source>
+   <translation>{said} Mittleres ΔE {before} → {after}.</translation>
+  </message>
+  <message>
+   <source>{number} g   {get} parts</source>
+   <translation>{number} g   {get} Teile</translation>
+  </message>
+  <message>
+   <source> It takes more than the batch itself: mix anew.</source>
+   <translation> Es braucht mehr als die Menge selbst: neu mischen.</translation>
+  </message>
+  <message>
+   <source>pass is</source>
+   <translation>Druckgang lohnt</translation>
+  </message>
+  <message>
+   <source>passes are</source>
+   <translation>Druckgänge lohnen</translation>
+  </message>
+  <message>
+   <source>read {lab_text}, predicted {lab_text_2}</source>
+   <translation>gelesen {lab_text}, vorhergesagt {lab_text_2}</translation>
+  </message>
+  <message>
+   <source>add {name}</source>
+   <translation>{name} hinzugeben</translation>
+  </message>
+  <message>
+   <source>Mix</source>
+   <translation>Mischen</translation>
+  </message>
+  <message>
+   <source>See</source>
+   <translation>Sehen</translation>
+  </message>
+  <message>
+   <source>Reach</source>
+   <translation>Umfang</translation>
+  </message>
+  <message>
+   <source>Proof</source>
+   <translation>Probedruck</translation>
+  </message>
+  <message>
+   <source>Which inks?</source>
+   <translation>Welche Druckfarben?</translation>
+  </message>
+  <message>
+   <source>Name of the ink</source>
+   <translation>Name der Druckfarbe</translation>
+  </message>
+  <message>
+   <source>What the ink is called on cards, lists and the ladder.</source>
+   <translation>Wie die Druckfarbe auf Karten, Listen und der Leiter heißt.</translation>
+  </message>
+  <message>
+   <source>At the end</source>
+   <translation>Am Ende</translation>
+  </message>
+  <message>
+   <source>Drag the two rings on the sheet to where it begins and ends.</source>
+   <translation>Die zwei Ringe auf dem Bogen dorthin ziehen, wo es beginnt und endet.</translation>
+  </message>
+  <message>
+   <source>Furthest from what is wanted</source>
+   <translation>Am weitesten vom Gewünschten</translation>
+  </message>
+  <message>
+   <source>Wanted and predicted</source>
+   <translation>Gewünscht und vorhergesagt</translation>
+  </message>
+  <message>
+   <source>On the finished print, colours are ΔE {mean_de00} from what is wanted on average. The right of each swatch: the ink over black.</source>
+   <translation>Auf dem fertigen Druck liegen die Farben im Mittel ΔE {mean_de00} neben dem Gewünschten. Rechts in jedem Feld: die Druckfarbe über Schwarz.</translation>
+  </message>
+  <message>
+   <source>Transparent</source>
+   <translation>Durchscheinend</translation>
+  </message>
+  <message>
+   <source>What lies below shows through.</source>
+   <translation>Was darunterliegt, scheint durch.</translation>
+  </message>
+  <message>
+   <source>Half</source>
+   <translation>Halb</translation>
+  </message>
+  <message>
+   <source>It hides a part of what lies below.</source>
+   <translation>Verbirgt einen Teil dessen, was darunterliegt.</translation>
+  </message>
+  <message>
+   <source>Opaque</source>
+   <translation>Deckend</translation>
+  </message>
+  <message>
+   <source>It hides what lies below.</source>
+   <translation>Verbirgt, was darunterliegt.</translation>
+  </message>
+  <message>
+   <source>Inked evenly</source>
+   <translation>Gleichmäßig eingefärbt</translation>
+  </message>
+  <message>
+   <source>The zone has one strength.</source>
+   <translation>Die Zone hat eine Stärke.</translation>
+  </message>
+  <message>
+   <source>Graded</source>
+   <translation>Verlaufend</translation>
+  </message>
+  <message>
+   <source>The zone goes from one strength to another.</source>
+   <translation>Die Zone geht von einer Stärke in eine andere über.</translation>
   </message>
   <message>
    <source>Ink before</source>
@@ -10132,10 +10472,6 @@ N</translation>
    <translation>△ {names} und {names_2} unterscheiden sich um ΔE {apart} bei: {light_names}.</translation>
   </message>
   <message>
-   <source>read {lab_text}, predicted {lab_text_2}</source>
-   <translation>gelesen {lab_text}, vorhergesagt {lab_text_2}</translation>
-  </message>
-  <message>
    <source>film {thickness} %{share}</source>
    <translation>Film {thickness} %{share}</translation>
   </message>
@@ -10196,10 +10532,6 @@ N</translation>
    <translation>Durch den Filter der zweiten Farbe gemessen.</translation>
   </message>
   <message>
-   <source>Choose an ink in the list first</source>
-   <translation>Zuerst in der Liste eine Farbe wählen</translation>
-  </message>
-  <message>
    <source>One end</source>
    <translation>Ein Ende</translation>
   </message>
@@ -10210,182 +10542,6 @@ N</translation>
   <message>
    <source>Along the edge</source>
    <translation>Am Rand entlang</translation>
-  </message>
-  <message>
-   <source>Choose an ink, then drag along a strip: the print answers at once.</source>
-   <translation>Eine Farbe wählen, dann einen Streifen entlangziehen: der Druck antwortet sofort.</translation>
-  </message>
-  <message>
-   <source>Printed on dry ink, the whole film takes.</source>
-   <translation>Auf trockene Farbe gedruckt, wird der ganze Film angenommen.</translation>
-  </message>
-  <message>
-   <source>{passes} worth a pull</source>
-   <translation>{passes} sich</translation>
-  </message>
-  <message>
-   <source>For {name}</source>
-   <translation>Für {name}</translation>
-  </message>
-  <message>
-   <source>Wanted {lab_text}. Weighed to 0.1 g it comes to ΔE {de00}, by parts to {de00_2}. It hides {hiding} % of what is below</source>
-   <translation>Gewünscht {lab_text}. Auf 0,1 g gewogen kommt ΔE {de00} heraus, nach Teilen {de00_2}. Verborgen werden {hiding} % dessen, was darunterliegt</translation>
-  </message>
-  <message>
-   <source>From ΔE {before} to {de00}.</source>
-   <translation>Von ΔE {before} auf {de00}.</translation>
-  </message>
-  <message>
-   <source>{share} % of the film takes on the wet ink below: {source}.</source>
-   <translation>{share} % des Films werden auf der nassen Farbe darunter angenommen: {source}.</translation>
-  </message>
-  <message>
-   <source>Printed again over itself it gains ΔE {gains}: {worth}.</source>
-   <translation>Noch einmal über sich selbst gedruckt, gewinnt sie ΔE {gains}: {worth}.</translation>
-  </message>
-  <message>
-   <source>With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh before and after.</source>
-   <translation>Mit {slab_g} g Rest auf Platte und Walze und {waste} % Verlust; aus dem Gedächtnis, also davor und danach wiegen.</translation>
-  </message>
-  <message>
-   <source> and costs {cost} per 100 g.</source>
-   <translation> und kostet {cost} je 100 g.</translation>
-  </message>
-  <message>
-   <source>ΔE {before}: nothing on this shelf brings it nearer.</source>
-   <translation>ΔE {before}: nichts in diesem Vorrat bringt sie näher.</translation>
-  </message>
-  <message>
-   <source>measured</source>
-   <translation>gemessen</translation>
-  </message>
-  <message>
-   <source>worked out from the tack of both inks</source>
-   <translation>aus der Zügigkeit beider Farben errechnet</translation>
-  </message>
-  <message>
-   <source>The first pull has nothing wet below it.</source>
-   <translation>Der erste Druckgang hat nichts Nasses unter sich.</translation>
-  </message>
-  <message>
-   <source> + {rest} g extender</source>
-   <translation> + {rest} g Lasurmittel</translation>
-  </message>
-  <message>
-   <source> + {batch} g modifier</source>
-   <translation> + {batch} g Zusatz</translation>
-  </message>
-  <message>
-   <source>{said} Mean ΔE {before} → {after}.</source>
-   <translation>{said} Mittleres ΔE {before} → {after}.</translation>
-  </message>
-  <message>
-   <source>{number} g   {get} parts</source>
-   <translation>{number} g   {get} Teile</translation>
-  </message>
-  <message>
-   <source> It takes more than the batch itself: mix anew.</source>
-   <translation> Es braucht mehr als die Menge selbst: neu mischen.</translation>
-  </message>
-  <message>
-   <source>pass is</source>
-   <translation>Druckgang lohnt</translation>
-  </message>
-  <message>
-   <source>passes are</source>
-   <translation>Druckgänge lohnen</translation>
-  </message>
-  <message>
-   <source>add {name}</source>
-   <translation>{name} hinzugeben</translation>
-  </message>
-  <message>
-   <source>Mix</source>
-   <translation>Mischen</translation>
-  </message>
-  <message>
-   <source>See</source>
-   <translation>Sehen</translation>
-  </message>
-  <message>
-   <source>Reach</source>
-   <translation>Umfang</translation>
-  </message>
-  <message>
-   <source>Proof</source>
-   <translation>Probedruck</translation>
-  </message>
-  <message>
-   <source>Which inks?</source>
-   <translation>Welche Druckfarben?</translation>
-  </message>
-  <message>
-   <source>Name of the ink</source>
-   <translation>Name der Druckfarbe</translation>
-  </message>
-  <message>
-   <source>What the ink is called on cards, lists and the ladder.</source>
-   <translation>Wie die Druckfarbe auf Karten, Listen und der Leiter heißt.</translation>
-  </message>
-  <message>
-   <source>At the end</source>
-   <translation>Am Ende</translation>
-  </message>
-  <message>
-   <source>Drag the two rings on the sheet to where it begins and ends.</source>
-   <translation>Die zwei Ringe auf dem Bogen dorthin ziehen, wo es beginnt und endet.</translation>
-  </message>
-  <message>
-   <source>Furthest from what is wanted</source>
-   <translation>Am weitesten vom Gewünschten</translation>
-  </message>
-  <message>
-   <source>Wanted and predicted</source>
-   <translation>Gewünscht und vorhergesagt</translation>
-  </message>
-  <message>
-   <source>On the finished print, colours are ΔE {mean_de00} from what is wanted on average. The right of each swatch: the ink over black.</source>
-   <translation>Auf dem fertigen Druck liegen die Farben im Mittel ΔE {mean_de00} neben dem Gewünschten. Rechts in jedem Feld: die Druckfarbe über Schwarz.</translation>
-  </message>
-  <message>
-   <source>Transparent</source>
-   <translation>Durchscheinend</translation>
-  </message>
-  <message>
-   <source>What lies below shows through.</source>
-   <translation>Was darunterliegt, scheint durch.</translation>
-  </message>
-  <message>
-   <source>Half</source>
-   <translation>Halb</translation>
-  </message>
-  <message>
-   <source>It hides a part of what lies below.</source>
-   <translation>Verbirgt einen Teil dessen, was darunterliegt.</translation>
-  </message>
-  <message>
-   <source>Opaque</source>
-   <translation>Deckend</translation>
-  </message>
-  <message>
-   <source>It hides what lies below.</source>
-   <translation>Verbirgt, was darunterliegt.</translation>
-  </message>
-  <message>
-   <source>Inked evenly</source>
-   <translation>Gleichmäßig eingefärbt</translation>
-  </message>
-  <message>
-   <source>The zone has one strength.</source>
-   <translation>Die Zone hat eine Stärke.</translation>
-  </message>
-  <message>
-   <source>Graded</source>
-   <translation>Verlaufend</translation>
-  </message>
-  <message>
-   <source>The zone goes from one strength to another.</source>
-   <translation>Die Zone geht von einer Stärke in eine andere über.</translation>
   </message>
   <message>
    <source>Days</source>
@@ -10496,82 +10652,6 @@ N</translation>
    <translation>in dieser Folge</translation>
   </message>
   <message>
-   <source>ΔE {mean_difference}   worst {worst}</source>
-   <translation>ΔE {mean_difference}   größtes {worst}</translation>
-  </message>
-  <message>
-   <source>Why {name} is {ordinal}</source>
-   <translation>Warum {name} an {ordinal} Stelle steht</translation>
-  </message>
-  <message>
-   <source>first</source>
-   <translation>erster</translation>
-  </message>
-  <message>
-   <source>second</source>
-   <translation>zweiter</translation>
-  </message>
-  <message>
-   <source>third</source>
-   <translation>dritter</translation>
-  </message>
-  <message>
-   <source>fourth</source>
-   <translation>vierter</translation>
-  </message>
-  <message>
-   <source>fifth</source>
-   <translation>fünfter</translation>
-  </message>
-  <message>
-   <source>sixth</source>
-   <translation>sechster</translation>
-  </message>
-  <message>
-   <source>seventh</source>
-   <translation>siebter</translation>
-  </message>
-  <message>
-   <source>eighth</source>
-   <translation>achter</translation>
-  </message>
-  <message>
-   <source>ninth</source>
-   <translation>neunter</translation>
-  </message>
-  <message>
-   <source>tenth</source>
-   <translation>zehnter</translation>
-  </message>
-  <message>
-   <source>number {place}</source>
-   <translation>{place}.</translation>
-  </message>
-  <message>
-   <source>Your order</source>
-   <translation>Die eigene Folge</translation>
-  </message>
-  <message>
-   <source>as on the ladder</source>
-   <translation>wie auf der Leiter</translation>
-  </message>
-  <message>
-   <source> Before it {names} is cut away for good: have every sheet printed through the pull before, and one proof kept.</source>
-   <translation> Davor wird {names} endgültig weggeschnitten: jeden Bogen durch den Druckgang davor drucken und einen Probedruck behalten.</translation>
-  </message>
-  <message>
-   <source>knocks the key back</source>
-   <translation>nimmt die Linien zurück</translation>
-  </message>
-  <message>
-   <source>wash-up</source>
-   <translation>Waschgang</translation>
-  </message>
-  <message>
-   <source>wash-ups</source>
-   <translation>Waschgänge</translation>
-  </message>
-  <message>
    <source>Mo</source>
    <translation>Mo</translation>
   </message>
@@ -10634,6 +10714,14 @@ N</translation>
   <message>
    <source> One pull takes {needed} rollers or brushes at once.</source>
    <translation> Ein Druckgang braucht {needed} Walzen oder Pinsel auf einmal.</translation>
+  </message>
+  <message>
+   <source>wash-up</source>
+   <translation>Waschgang</translation>
+  </message>
+  <message>
+   <source>wash-ups</source>
+   <translation>Waschgänge</translation>
   </message>
   <message>
    <source>{names} at {place}</source>
@@ -10760,28 +10848,72 @@ N</translation>
    <translation>Die beste von allen</translation>
   </message>
   <message>
-   <source>Read a proof</source>
-   <translation>Einen Probedruck ablesen</translation>
+   <source>ΔE {mean_difference}   worst {worst}</source>
+   <translation>ΔE {mean_difference}   größtes {worst}</translation>
   </message>
   <message>
-   <source>a simulated scan</source>
-   <translation>ein nachgestellter Scan</translation>
+   <source>Why {name} is {ordinal}</source>
+   <translation>Warum {name} an {ordinal} Stelle steht</translation>
   </message>
   <message>
-   <source>Keep a scan</source>
-   <translation>Einen Scan behalten</translation>
+   <source>first</source>
+   <translation>erster</translation>
   </message>
   <message>
-   <source>Show a reading</source>
-   <translation>Eine Messung zeigen</translation>
+   <source>second</source>
+   <translation>zweiter</translation>
   </message>
   <message>
-   <source>making a proof to read</source>
-   <translation>ein Probedruck zum Lesen wird gemacht</translation>
+   <source>third</source>
+   <translation>dritter</translation>
   </message>
   <message>
-   <source>This block has not been read yet.</source>
-   <translation>Dieser Stock wurde noch nicht abgelesen.</translation>
+   <source>fourth</source>
+   <translation>vierter</translation>
+  </message>
+  <message>
+   <source>fifth</source>
+   <translation>fünfter</translation>
+  </message>
+  <message>
+   <source>sixth</source>
+   <translation>sechster</translation>
+  </message>
+  <message>
+   <source>seventh</source>
+   <translation>siebter</translation>
+  </message>
+  <message>
+   <source>eighth</source>
+   <translation>achter</translation>
+  </message>
+  <message>
+   <source>ninth</source>
+   <translation>neunter</translation>
+  </message>
+  <message>
+   <source>tenth</source>
+   <translation>zehnter</translation>
+  </message>
+  <message>
+   <source>number {place}</source>
+   <translation>{place}.</translation>
+  </message>
+  <message>
+   <source>Your order</source>
+   <translation>Die eigene Folge</translation>
+  </message>
+  <message>
+   <source>as on the ladder</source>
+   <translation>wie auf der Leiter</translation>
+  </message>
+  <message>
+   <source> Before it {names} is cut away for good: have every sheet printed through the pull before, and one proof kept.</source>
+   <translation> Davor wird {names} endgültig weggeschnitten: jeden Bogen durch den Druckgang davor drucken und einen Probedruck behalten.</translation>
+  </message>
+  <message>
+   <source>knocks the key back</source>
+   <translation>nimmt die Linien zurück</translation>
   </message>
   <message>
    <source>Out of register</source>
@@ -11090,6 +11222,30 @@ N</translation>
   <message>
    <source>Last read on {day}:</source>
    <translation>Zuletzt abgelesen am {day}:</translation>
+  </message>
+  <message>
+   <source>Read a proof</source>
+   <translation>Einen Probedruck ablesen</translation>
+  </message>
+  <message>
+   <source>a simulated scan</source>
+   <translation>ein nachgestellter Scan</translation>
+  </message>
+  <message>
+   <source>Keep a scan</source>
+   <translation>Einen Scan behalten</translation>
+  </message>
+  <message>
+   <source>Show a reading</source>
+   <translation>Eine Messung zeigen</translation>
+  </message>
+  <message>
+   <source>making a proof to read</source>
+   <translation>ein Probedruck zum Lesen wird gemacht</translation>
+  </message>
+  <message>
+   <source>This block has not been read yet.</source>
+   <translation>Dieser Stock wurde noch nicht abgelesen.</translation>
   </message>
   <message>
    <source>Drag the ring on the sheet to put the chosen block out of register.</source>
@@ -11542,6 +11698,26 @@ N</translation>
   <message>
    <source>counting the days</source>
    <translation>Tage werden gezählt</translation>
+  </message>
+  <message>
+   <source>A picture may have up to {most} MB.</source>
+   <translation>Ein Bild darf bis zu {most} MB haben.</translation>
+  </message>
+  <message>
+   <source>No door can be opened at {host} ({what}): choose another address.</source>
+   <translation>Unter {host} lässt sich keine Tür öffnen ({what}): eine andere Adresse wählen.</translation>
+  </message>
+  <message>
+   <source>Another picture is still coming: send it once more.</source>
+   <translation>Ein anderes Bild kommt noch an: noch einmal senden.</translation>
+  </message>
+  <message>
+   <source>It has arrived.</source>
+   <translation>Es ist angekommen.</translation>
+  </message>
+  <message>
+   <source>The picture does not say how large it is.</source>
+   <translation>Das Bild sagt nicht, wie groß es ist.</translation>
   </message>
   <message>
    <source>printing a plausible sheet</source>
