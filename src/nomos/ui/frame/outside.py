@@ -14,7 +14,8 @@ from nomos.base.language import tr
 
 _PARTS = tr(
     "Qt and PyQt (GPL v3), NumPy, SciPy, OpenCV, Pillow, resvg, lxml, ReportLab, Shapely, "
-    "msgspec, icalendar, ezdxf, pypdfium2, pillow-heif, segno and platformdirs under licences of their own; the typeface is Lato (SIL OFL)."
+    "msgspec, icalendar, ezdxf, pypdfium2, pillow-heif, segno and platformdirs "
+    "under licences of their own; the typeface is Lato (SIL OFL)."
 )
 
 
