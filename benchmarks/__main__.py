@@ -13,6 +13,7 @@ from benchmarks import (
     heartbeat,
     mixing,
     ordering,
+    photographs,
     recolouring,
     sketches,
     solving,
@@ -37,7 +38,8 @@ def table(section: Section) -> str:
 
 
 MODULES = (
-    recolouring, flattening, sketches, solving, mixing, ordering, flashing, starting, heartbeat, growing,
+    recolouring, flattening, sketches, photographs, solving, mixing, ordering, flashing, starting,
+    heartbeat, growing,
 )  # fmt: skip
 _MACHINE = "Machine: {cores} cores, {kind}, Python {version}.\n"
 

@@ -11,8 +11,9 @@ from PIL import Image
 from benchmarks.scenes import scene
 from nomos.design import find_cut, flatten, read_picture
 from nomos.design.cut import WHOLE, Cut, as_corners
+from nomos.design.flatten import look
 from nomos.design.kind import kind_of
-from nomos.design.picture import Pixels
+from nomos.design.picture import Picture, Pixels
 from nomos.devices.camera import Camera, Photograph, Sheet, Table, on_paper
 from nomos.devices.grounds import ring, ruled, written
 
@@ -97,6 +98,20 @@ def test_a_picture_is_the_same_kind_at_any_size_of_print() -> None:
     taken = Camera(pixels=(1400, 1100), table="wood", seed=2).take(sheet)
     assert kind_of(taken.rgb).read_as == "sketch"
     assert kind_of(np.asarray(Image.fromarray(taken.rgb).resize((700, 550)))).read_as == "sketch"
+
+
+def test_a_picture_between_a_sketch_and_tones_says_so_and_names_the_other() -> None:
+    """A photograph as if half laid in flat colours; what is asked for is not doubted."""
+    photograph = skimage.data.astronaut()[..., :3]  # type: ignore[no-untyped-call]
+    flat = np.asarray(Image.fromarray(photograph).quantize(6, dither=Image.Dither.NONE).convert("RGB"))
+    mixed = (0.7 * flat + 0.3 * photograph).astype(np.uint8)
+    picture = Picture(mixed, (120.0, 120.0), mixed.shape[1] / 120.0)
+    looked = look(picture)
+    assert {looked.read_as, looked.other} == {"sketch", "tones"}
+    assert any("lies between" in note for note in flatten(picture, 5, looked=looked).notes)
+    asked = look(picture, read_as=looked.other)
+    assert asked.other is None
+    assert not flatten(picture, 5, looked=asked).notes
 
 
 @pytest.mark.parametrize("paper", ["kraft", "black"])

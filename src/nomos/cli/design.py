@@ -95,6 +95,8 @@ def _flatten(options: argparse.Namespace) -> int:
     if flat.suggestion and count is None:
         figures["suggested"] = flat.suggestion.count
         figures["why"] = flat.suggestion.why
+    for note in flat.notes:
+        print(f"nomos: {note}", file=sys.stderr)
     if options.json:
         print_json(figures)
         return DONE

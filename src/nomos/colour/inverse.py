@@ -17,6 +17,8 @@ _ROUNDS = 40
 _DAMPING = 0.8
 _GOOD_DE00 = 0.05
 _SCATTER_SLACK = 0.15
+# Until an ink is met that can be, the wish moves so far towards a dull colour between these lightnesses.
+_DULLER, _DULL_L = 0.12, (6.0, 90.0)
 
 
 def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | Ground) -> tuple[Lab, float]:
@@ -37,7 +39,9 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
     Notes
     -----
     Fixed-point steps in CIELAB: what the stack lacks is added to the ink; the
-    best ink met is kept. The steps shrink when an ink is one that cannot be.
+    best ink met is kept. The steps shrink when an ink is one that cannot be; a
+    wish that no ink can be, as pure black or a screen's blue, is first made
+    duller until one can.
     """
     ground = paper if isinstance(paper, Ground) else Ground.from_lab(paper)
     target, stack = np.array(wanted), laid_on(ground, below)
@@ -50,11 +54,15 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
         return reflectance_to_lab(measured_under(stack, film))
 
     lab, best, left, step = target.copy(), target.copy(), np.inf, _DAMPING
+    dull = np.array([np.clip(target[0], *_DULL_L), 0.0, 0.0])
     for _ in range(_ROUNDS):
         try:
             smooth_reflectance(lab)
             got = shown(lab)
         except ColourError:
+            if not np.isfinite(left):
+                lab = lab + _DULLER * (dull - lab)
+                continue
             step /= 2
             lab = best + (lab - best) / 2
             continue

@@ -61,6 +61,13 @@ class Looked:
     dropped: bool = False
     kind: Kind | None = None
 
+    @property
+    def other(self) -> ReadAs | None:
+        """The other way this picture may as well be read, where it lies between two."""
+        if self.kind is None or not self.kind.between:
+            return None
+        return "sketch" if self.read_as == "tones" else "tones"
+
     def even_rgb(self) -> Rgb:
         """The picture with its light evened out, at its own resolution."""
         if self.sketch is None or self.read_as == "tones":
@@ -185,7 +192,17 @@ def flatten(
     progress.report(0.92, "correcting")
     lost = _correct(made, looked, corrections)
     progress.report(0.95, "measuring")
-    return _measured(looked, made, lost)
+    return _measured(looked, made, (*_doubted(looked), *lost))
+
+
+_DOUBT = {
+    "sketch": tr("This picture lies between a sketch and shaded tones; it was read as tones."),
+    "tones": tr("This picture lies between a sketch and shaded tones; it was read as a sketch."),
+}
+
+
+def _doubted(looked: Looked) -> tuple[str, ...]:
+    return (_DOUBT[looked.other],) if looked.other is not None else ()
 
 
 @dataclass(eq=False)

@@ -792,6 +792,14 @@
    <translation>Tonwerte</translation>
   </message>
   <message>
+   <source>This picture lies between a sketch and shaded tones; it was read as tones.</source>
+   <translation>Dieses Bild liegt zwischen einer Skizze und schattierten Tönen; es wurde als Töne gelesen.</translation>
+  </message>
+  <message>
+   <source>This picture lies between a sketch and shaded tones; it was read as a sketch.</source>
+   <translation>Dieses Bild liegt zwischen einer Skizze und schattierten Tönen; es wurde als Skizze gelesen.</translation>
+  </message>
+  <message>
    <source>looking at the design</source>
    <translation>Entwurf wird angesehen</translation>
   </message>
@@ -3246,7 +3254,7 @@
    <translation>was darunterliegt, scheint durch</translation>
   </message>
   <message>
-   <source>{name} cannot be reached with a {word} ink, ΔE {left}: {cause}.</source>
+   <source>{name} cannot be reached with {word} ink, ΔE {left}: {cause}.</source>
    <translation>{name} ist mit dieser Druckfarbe ({word}) nicht zu erreichen, ΔE {left}: {cause}.</translation>
   </message>
   <message>
@@ -9436,6 +9444,14 @@ N</translation>
    <translation>Das Studio bleibt weg: {error}</translation>
   </message>
   <message>
+   <source>Read it as a sketch instead</source>
+   <translation>Stattdessen als Skizze lesen</translation>
+  </message>
+  <message>
+   <source>Read it as tones instead</source>
+   <translation>Stattdessen als Töne lesen</translation>
+  </message>
+  <message>
    <source>Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. Another sheet can be chosen below.</source>
    <translation>Die Ecke ziehen, bis der Druck auf dem Bogen so groß ist wie gewünscht; Pfeiltasten gehen um 1 mm. Unten lässt sich ein anderer Bogen wählen.</translation>
   </message>
@@ -9642,6 +9658,10 @@ N</translation>
   <message>
    <source>The photographed sheet has this size: the print's size follows.</source>
    <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
+  </message>
+  <message>
+   <source>The picture lies between the two: see how it looks in the other; undo takes it back.</source>
+   <translation>Das Bild liegt zwischen beiden: sehen, wie es andersherum aussieht; Rückgängig nimmt es zurück.</translation>
   </message>
   <message>
    <source>What is printed of it</source>

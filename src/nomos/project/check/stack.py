@@ -48,7 +48,7 @@ def of_reduction(project: Project) -> list[Finding]:
                     "could show",
                     "blocks",
                     tr(
-                        "{name} cannot be reached with a {word} ink, ΔE {left}: {cause}.",
+                        "{name} cannot be reached with {word} ink, ΔE {left}: {cause}.",
                         name=colour.name,
                         word=word,
                         left=number(left),

@@ -100,6 +100,7 @@ class PicturePartView:
 
     known : the picture as it was opened can be shown, for corners to be set on.
     read_as : as it was asked for, "" for as the program judges; found : how it was read, in words.
+    other : how else it may as well be read, "" where that is certain.
     light : what was found of the light.
     faint : there are soft construction lines to drop.
     bare : so many polygons stay bare.
@@ -109,6 +110,7 @@ class PicturePartView:
     size_mm: tuple[float, float]
     read_as: str
     found: str
+    other: str
     light: str
     faint: bool
     bare: int
@@ -131,7 +133,8 @@ def picture_part_view(project: Project, looked: Looked | None, *, known: bool) -
     faint = sketch is not None and float(sketch.drawn.faint.mean()) > _LEAST_FAINT and not dropped
     return PicturePartView(
         known, (project.image.width, project.image.height), (flat.read_as or "") if flat else "",
-        _READ[looked.read_as] if looked else "", _light_text(looked), faint, len(cut.bare) if cut else 0,
+        _READ[looked.read_as] if looked else "", (looked.other or "") if looked else "",
+        _light_text(looked), faint, len(cut.bare) if cut else 0,
         cut is not None,
     )  # fmt: skip
 

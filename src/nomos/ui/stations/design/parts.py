@@ -18,6 +18,10 @@ _READ = (
     ("sketch", tr("a sketch")),
     ("tones", tr("tones")),
 )
+_OTHER = {
+    "sketch": tr("Read it as a sketch instead"),
+    "tones": tr("Read it as tones instead"),
+}
 
 
 class PicturePart(QWidget):
@@ -111,6 +115,10 @@ class PicturePart(QWidget):
             tr("How the picture is read: a clean drawing, a sketch, or tones."),
         )
         self.found = label(kind="quiet")
+        self._other = ""
+        self.other = button(
+            "", tip=tr("The picture lies between the two: see how it looks in the other; undo takes it back.")
+        )
         self.light = label(kind="quiet")
         self.faint = button(tr("Drop the faint pencil lines"))
         for part in (
@@ -119,7 +127,7 @@ class PicturePart(QWidget):
             self.take_length, self.no_bare, label(tr("How large"), kind="name"), self.size_fields,
             self.shape, self.sheet_fields,
             self.fit, self.drawn, label(tr("How it is read"), kind="name"), read_fields, self.found,
-            self.light,
+            self.other, self.light,
             self.faint,
         ):  # fmt: skip
             column.addWidget(part)
@@ -143,6 +151,7 @@ class PicturePart(QWidget):
         )
         self.drawn.clicked.connect(lambda: self.drawn_on_requested.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_requested.emit(_READ[place][0]))
+        self.other.clicked.connect(lambda: self.read_as_requested.emit(self._other))
         self.faint.clicked.connect(self.faint_dropped)
 
     def _ask_size(self, asked: pyqtBoundSignal, value: float) -> None:
@@ -173,6 +182,9 @@ class PicturePart(QWidget):
         self.height_box.show_value(view.size_mm[1])
         self.read_as.setCurrentIndex(next(n for n, (value, _) in enumerate(_READ) if value == view.read_as))
         self.found.setText(view.found)
+        self._other = view.other
+        self.other.setText(_OTHER.get(view.other, ""))
+        self.other.setVisible(bool(view.other))
         self.light.setText(view.light)
         self.light.setVisible(bool(view.light))
         self.faint.setVisible(view.faint)
