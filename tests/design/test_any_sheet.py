@@ -8,7 +8,9 @@ import skimage.data
 import sklearn.datasets
 from PIL import Image
 
+from benchmarks import photographs as taken_photographs
 from benchmarks.scenes import scene
+from benchmarks.sketches import as_given
 from nomos.design import find_cut, flatten, read_picture
 from nomos.design.cut import WHOLE, Cut, as_corners
 from nomos.design.flatten import look
@@ -112,6 +114,13 @@ def test_a_picture_between_a_sketch_and_tones_says_so_and_names_the_other() -> N
     asked = look(picture, read_as=looked.other)
     assert asked.other is None
     assert not flatten(picture, 5, looked=asked).notes
+
+
+def test_crayon_scattered_by_dark_paper_is_a_drawing_but_doubted() -> None:
+    """The tooth breaks every stretch, as tones would; the margin of the sheet says that it lies on paper."""
+    taken = next(taken_photographs.photographs(9, 1))
+    looked = look(as_given(taken.case))
+    assert (taken.paper, looked.read_as, looked.other) == ("black", "sketch", "tones")
 
 
 @pytest.mark.parametrize("paper", ["kraft", "black"])

@@ -94,7 +94,8 @@ def look(
             return Looked(picture, "drawing", smallest_feature_mm, drawing)
     if read_as in ("tones", "drawing") or min(picture.rgb.shape[:2]) < _LEAST_PX:
         return Looked(picture, "tones", smallest_feature_mm)
-    kind = kind_of(picture.rgb, Part(progress, 0.0, 0.3)) if read_as is None else None
+    part = Part(progress, 0.0, 0.3)
+    kind = kind_of(picture.rgb, part, light=picture.light) if read_as is None else None
     if kind is not None and kind.read_as == "tones":
         return Looked(picture, "tones", smallest_feature_mm, kind=kind)
     dropped = drops_faint(corrections)

@@ -6,6 +6,7 @@ from typing import Literal
 import numpy as np
 
 from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.design.light import Light
 from nomos.design.page import Rgb
 from nomos.design.sketch import Sketch, look_at
 
@@ -19,6 +20,9 @@ _CORE, _TOP, _DRIFT = (0.66, 0.78), (0.64, 0.84), (5.0, 7.5)
 _LEAST_SOFT = 2
 # A drawn line on paper speaks for a sketch, however the colour between is scribbled.
 _DRAWN = 0.75
+# A margin of coloured paper that also shows between the colours speaks for a drawing on it, though the tooth
+# of dark paper scatters a crayon's colour; it stays a doubt.
+_ON_PAPER, _LEAST_BARE = 0.45, 0.1
 
 
 @dataclass(frozen=True)
@@ -34,12 +38,13 @@ class Kind:
         return 0.3 < self.tones < 0.7
 
 
-def kind_of(rgb: Rgb, progress: Progress = NULL_PROGRESS) -> Kind:
+def kind_of(rgb: Rgb, progress: Progress = NULL_PROGRESS, *, light: Light | None = None) -> Kind:
     """Whether a picture is a sketch or shaded tones, judged at a size of its own.
 
     Parameters
     ----------
     rgb : (height, width, 3) uint8 sRGB.
+    light : as it was measured with the margin of the sheet, where there is one.
 
     Returns
     -------
@@ -52,6 +57,8 @@ def kind_of(rgb: Rgb, progress: Progress = NULL_PROGRESS) -> Kind:
     how = cv2.INTER_AREA if scale < 1 else cv2.INTER_NEAREST
     small = np.asarray(cv2.resize(rgb, size, interpolation=how), np.uint8)
     tones = _tones_of(look_at(small, _SIDE_PX / _SIDE_MM, progress=progress))
+    if light is not None and light.tinted and light.paper_share >= _LEAST_BARE:
+        tones *= _ON_PAPER
     return Kind("tones" if tones >= 0.5 else "sketch", round(tones, 3))
 
 
