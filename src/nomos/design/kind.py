@@ -58,7 +58,7 @@ def kind_of(rgb: Rgb, progress: Progress = NULL_PROGRESS, *, light: Light | None
     small = np.asarray(cv2.resize(rgb, size, interpolation=how), np.uint8)
     tones = _tones_of(look_at(small, _SIDE_PX / _SIDE_MM, progress=progress))
     if light is not None and light.tinted and light.paper_share >= _LEAST_BARE:
-        tones *= _ON_PAPER
+        tones = min(tones, _ON_PAPER)
     return Kind("tones" if tones >= 0.5 else "sketch", round(tones, 3))
 
 
