@@ -212,7 +212,11 @@ def test_a_log_that_is_being_written_is_said_after_a_while(bench: Path) -> None:
 @pytest.mark.parametrize("number", [signal.SIGTERM, signal.SIGHUP, signal.SIGINT])
 def test_a_command_that_is_stopped_leaves_nothing_half_written(number: signal.Signals, bench: Path) -> None:
     command = [sys.executable, "-m", "nomos", "packet", str(bench / "print.nomos"), "--out"]
-    running = subprocess.Popen([*command, str(bench / "packet")], stderr=subprocess.PIPE)
+    # A job in the background of a script inherits that an interrupt is ignored; this one did not ask for it.
+    running = subprocess.Popen(
+        [*command, str(bench / "packet")], stderr=subprocess.PIPE,
+        preexec_fn=lambda: signal.signal(number, signal.SIG_DFL),
+    )  # fmt: skip
     for _ in range(600):
         # It writes into a folder beside: now it is in the middle.
         if any(path.name.endswith(".part") for path in bench.iterdir()) or running.poll() is not None:

@@ -115,6 +115,7 @@ def test_a_whole_job_from_the_keyboard_alone(desk: Desk, answers: Answers, tmp_p
     order = [pull.id for pull in project_of(desk).impressions]
     tab_to(desk, desk.window.ladder)
     press(desk, Qt.Key.Key_Up)
+    press(desk, Qt.Key.Key_Down)
     press(desk, Qt.Key.Key_Up, CTRL)
     assert [pull.id for pull in project_of(desk).impressions] != order
     press(desk, Qt.Key.Key_Z, CTRL)

@@ -33,7 +33,7 @@ from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practi
 from nomos.work.freedom import freedom_request
 from nomos.work.inking import inking_of
 from nomos.work.joins import joins_of
-from nomos.work.open import Wish, flatten_of, open_design
+from nomos.work.open import Wish, flatten_of, open_design, see_design
 from nomos.work.orders import orders_of
 from nomos.work.packet import write_cutting, write_packet
 from nomos.work.plans import Wanted, plans_of
@@ -159,6 +159,7 @@ JOBS: dict[str, Job] = {
     ],
     "review": lambda p, a, ask, _out, on: review(p, a, ask, progress=on),
     "open_design": lambda p, a, ask, out, on: open_design(_sketch(p, a, out), ask, on),
+    "see_design": lambda p, a, _ask, out, on: see_design(_sketch(p, a, out), on),
     "demo_project": lambda _p, _a, ask, _out, on: demo_project(POTS, ask, progress=on),
     "with_method": lambda p, _a, _ask, _out, on: with_method(p, "reduction", progress=on),
     "with_usual_order": lambda p, _a, _ask, _out, on: with_usual_order(p, "light-to-dark", progress=on),
