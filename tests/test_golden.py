@@ -21,7 +21,8 @@ from nomos.cli.common import answers
 from nomos.cli.main import run
 from nomos.demo import COLD_FRAME, PHOTO, POTS, demo_project
 from nomos.formats.bench_drawings import bench_drawing, pins_drawing
-from nomos.order.calendar import Run, Times, plan_days
+from nomos.order.calendar import Run, plan_days
+from nomos.order.times import Times
 from nomos.project import Assets, Project, save
 from nomos.project.blocks.boards import with_two_sided
 from nomos.project.blocks.keys import with_contour_key

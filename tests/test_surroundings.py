@@ -11,7 +11,7 @@ from nomos.base import folders
 from nomos.base.errors import BadInput
 from nomos.base.reading import read_whole
 from nomos.cli.main import run
-from nomos.order.calendar import day_of
+from nomos.order.times import day_of
 from nomos.project import Assets, Project, save
 from nomos.ui.start import _answers
 

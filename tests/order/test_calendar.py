@@ -7,8 +7,9 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nomos.order.calendar import Run, Times, drying_hours, plan_days
+from nomos.order.calendar import Run, drying_hours, plan_days
 from nomos.order.shortening import with_help
+from nomos.order.times import Times
 from nomos.order.washing import cleaning, shared_rollers, tack_advice
 
 START = date(2026, 11, 30)

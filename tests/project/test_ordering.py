@@ -9,7 +9,7 @@ from icalendar import Calendar as Ics
 from msgspec.structs import replace
 
 from nomos.formats.ical import calendar_ics
-from nomos.order.calendar import Times
+from nomos.order.times import Times
 from nomos.project import (
     Assets,
     CutBlocks,

@@ -288,6 +288,31 @@ def test_the_corners_are_dragged_and_taken_or_all_of_it(doubtful: Path) -> None:
     assert left.corners is None
 
 
+def test_a_watched_folder_offers_a_picture_when_it_has_come_whole(
+    desk: Desk, photograph: Path, tmp_path: Path
+) -> None:
+    desk.window.export_actions.telephone()
+    dialog = desk.window.export_actions.door
+    assert dialog is not None
+    dialog.watch(tmp_path / "none")
+    assert "cannot be read" in dialog.said.text()
+    assert dialog.door is not None
+    folder, data = tmp_path / "synchronised", photograph.read_bytes()
+    folder.mkdir()
+    (folder / "old.jpg").write_bytes(data)
+    dialog.watch(folder)
+    assert dialog.door is None
+    for size in (1000, 2000, len(data)):
+        (folder / "butt.jpg").write_bytes(data[:size])
+        dialog._look_again()
+        assert not dialog.files
+    dialog._look_again()
+    settle(desk)
+    assert [path.name for path in dialog.files] == ["butt.jpg"]
+    assert project_of(desk).title == "butt"
+    dialog.close()
+
+
 def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Path) -> None:
     desk.window.export_actions.telephone()
     dialog = desk.window.export_actions.door

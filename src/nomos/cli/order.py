@@ -86,7 +86,7 @@ def _order(options: argparse.Namespace) -> int:
 
 def _calendar(options: argparse.Namespace) -> int:
     from nomos.formats.ical import calendar_ics
-    from nomos.order.calendar import day_of
+    from nomos.order.times import day_of
     from nomos.project import load
     from nomos.project.model.sheets import planned_sheets
     from nomos.project.order.days import calendar_of

@@ -12,7 +12,7 @@ from nomos.design.corners import find_sheet, whole
 from nomos.design.extent import find_extent, moved, warp_matrix
 from nomos.design.light import Light, measure_light
 from nomos.design.page import Mask, Rgb
-from nomos.design.sides import Points
+from nomos.design.sides import Points, signed_areas
 
 Point = tuple[float, float]
 Corners = tuple[Point, Point, Point, Point]
@@ -308,16 +308,11 @@ def light_of_cut(rgb: Rgb, corners: Points, sheet: Points | None) -> Light:
     )
     around = moved(outer, back)
     view = straightened(rgb, around, (size[0] + 2 * room, size[1] + 2 * room))
-    margin = sheet is not None and _area_of(sheet) > _WITH_MARGIN * _area_of(corners)
+    margin = sheet is not None and bool(abs(signed_areas(sheet)) > _WITH_MARGIN * abs(signed_areas(corners)))
     light = measure_light(view, _on_sheet(rgb, around, view.shape[:2], sheet), margin=margin)
     whole = np.array([size[0] + 2 * room, size[1] + 2 * room, size[0] + 2 * room, size[1] + 2 * room])
     shares = np.array([room, room, room + size[0], room + size[1]]) / whole
     return light.cropped(*(float(share) for share in shares))
-
-
-def _area_of(points: Points) -> float:
-    x, y = points.T
-    return float(abs(x @ np.roll(y, -1) - y @ np.roll(x, -1)) / 2)
 
 
 def _on_sheet(rgb: Rgb, around: Points, shape: tuple[int, ...], sheet: Points | None) -> Mask:

@@ -13,11 +13,11 @@ from nomos.base.strips import strips
 from nomos.base.units import MM_PER_INCH
 from nomos.design.containers import first_page, is_pdf, merged_picture, register_heif
 from nomos.design.limits import MAX_FILE_PIXELS, check_pixels
+from nomos.design.page import Rgb
 
 if TYPE_CHECKING:
     from PIL import Image
 
-Rgb = NDArray[np.uint8]
 
 _EXIF_MAKE = 0x010F
 # What cameras and screens write without meaning a size in print; see `_own_size`.

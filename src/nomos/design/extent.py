@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.design.corners import meeting, robust_line
+from nomos.design.bows import meeting, robust_line
 from nomos.design.light import measure_light
 from nomos.design.page import Mask, Rgb, lab_page
 from nomos.design.sides import Points

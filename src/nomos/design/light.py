@@ -8,8 +8,8 @@ from numpy.typing import NDArray
 
 from nomos.colour import Lab, srgb_to_lab
 from nomos.colour.cielab import srgb_decode, srgb_encode
+from nomos.design.page import Rgb
 
-Rgb = NDArray[np.uint8]
 Linear = NDArray[np.float32]
 
 # The field is fitted on a page of this many pixels along its longer side: light varies slowly.

@@ -14,13 +14,13 @@ from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straig
 from nomos.design.decoding import decode
 from nomos.design.light import EVEN, Light
 from nomos.design.limits import MAX_PAGE_PIXELS
+from nomos.design.page import Rgb
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 
 if TYPE_CHECKING:
     pass
 
-Rgb = NDArray[np.uint8]
 
 DEFAULT_DPI = 300.0
 # Inside this range a file's own pixels are used as they are. Coarser, a 0.5 mm

@@ -129,8 +129,7 @@ def _like_a_sheet(points: Points, size: tuple[int, int]) -> NDArray[np.bool_]:
     """Convex, large, near the picture, opposite sides about alike; turned clockwise in place."""
     beyond = _BEYOND * max(size)
     inside = (points > -beyond).all(axis=(1, 2)) & (points < np.array(size) + beyond).all(axis=(1, 2))
-    ahead = np.roll(points, -1, axis=1)
-    area = 0.5 * (points[..., 0] * ahead[..., 1] - ahead[..., 0] * points[..., 1]).sum(axis=1)
+    area = signed_areas(points)
     points[area < 0] = points[area < 0][:, ::-1]
     way = np.roll(points, -1, axis=1) - points
     after = np.roll(way, -1, axis=1)
@@ -140,6 +139,12 @@ def _like_a_sheet(points: Points, size: tuple[int, int]) -> NDArray[np.bool_]:
     slim = long.min(axis=1) > 0.2 * long.max(axis=1)
     large = np.abs(area) > _LEAST_AREA * size[0] * size[1]
     return np.asarray(inside & convex & alike.all(axis=1) & slim & large)
+
+
+def signed_areas(points: Points) -> Array:
+    """Areas of polygons, positive clockwise with y downwards (the shoelace formula). (..., n, 2) to (...)."""
+    ahead = np.roll(points, -1, axis=-2)
+    return np.asarray(0.5 * (points[..., 0] * ahead[..., 1] - ahead[..., 0] * points[..., 1]).sum(axis=-1))
 
 
 def _turn(one: Array, other: Array) -> Array:

@@ -7,7 +7,8 @@ from datetime import date
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import counted
-from nomos.order.calendar import Calendar, Run, Times, plan_days
+from nomos.order.calendar import Calendar, Run, plan_days
+from nomos.order.times import Times
 
 # Of the work of a plan with its help, the plan itself.
 _OWN_PART = 0.15

@@ -54,7 +54,7 @@ class Files(QObject):
         designer: DesignEditor,
     ) -> None:
         super().__init__()
-        self._document, self._runner, self._questions = document, runner, questions
+        self._document, self._runner, self.questions = document, runner, questions
         self._foretold = Foretold(document, keeper)
         self._foretold.message.connect(self.message)
         self._designer = designer
@@ -80,7 +80,7 @@ class Files(QObject):
 
     def open_requested(self) -> None:
         """Ask for a sketch or project and open it."""
-        path = self._questions.file_to_open()
+        path = self.questions.file_to_open()
         if path is not None:
             self.open(path)
 
@@ -116,7 +116,7 @@ class Files(QObject):
 
     def _begin_on(self, path: Path, read: _Read) -> None:
         found = self._locked(path)
-        if isinstance(found, Holder) and not self._questions.open_to_read(path.name, str(found)):
+        if isinstance(found, Holder) and not self.questions.open_to_read(path.name, str(found)):
             return
         self._foretold.opened(read.project, read.predicted)
         self.log_read = read.log
@@ -175,7 +175,7 @@ class Files(QObject):
 
     def ask_shelf(self) -> Path | None:
         """Ask for an ink shelf file."""
-        return self._questions.shelf_to_open()
+        return self.questions.shelf_to_open()
 
     def studio_file(self) -> Path | None:
         """The studio of this machine; None, and that is said, where nothing is kept in it."""
@@ -188,15 +188,11 @@ class Files(QObject):
 
     def ask_project(self) -> Path | None:
         """Ask for a project file."""
-        path = self._questions.file_to_open()
+        path = self.questions.file_to_open()
         if path is None or path.suffix.lower() == SUFFIX:
             return path
         self.message.emit(tr("{name} is no project; choose a {suffix} file.", name=path.name, suffix=SUFFIX))
         return None
-
-    def ask_scan(self) -> Path | None:
-        """Ask for a scan or photograph of a proof."""
-        return self._questions.scan_to_open()
 
     def save(self) -> bool:
         """Save, asking where if that is not known; whether it is saved now."""
@@ -211,7 +207,7 @@ class Files(QObject):
         if path is None or self._document.read_only:
             return self.save_as()
         # Another window, or another program, has written it since.
-        if self._document.changed_elsewhere(path) and not self._questions.may_replace(path.name, meant=False):
+        if self._document.changed_elsewhere(path) and not self.questions.may_replace(path.name, meant=False):
             return False
         return self._save_to(path)
 
@@ -223,7 +219,7 @@ class Files(QObject):
         if path.suffix.lower() != SUFFIX:
             # The name that was agreed to was another one: what has this one is asked about.
             path = path.with_name(path.name + SUFFIX)
-            if path.exists() and not self._questions.may_replace(path.name, meant=True):
+            if path.exists() and not self.questions.may_replace(path.name, meant=True):
                 return False
         return self._save_to(path)
 
@@ -232,7 +228,7 @@ class Files(QObject):
         if project is None:
             return None
         folder = self._document.path.parent if self._document.path else Path()
-        return self._questions.file_to_save(folder / f"{project.title}{SUFFIX}")
+        return self.questions.file_to_save(folder / f"{project.title}{SUFFIX}")
 
     def _save_to(self, path: Path) -> bool:
         found = self._locked(path)
@@ -307,7 +303,7 @@ class Files(QObject):
 
     def export(self, write: Callable[[Path], None]) -> None:
         """Write what the sheet shows into a picture or PDF asked for."""
-        path = self._questions.picture_to_save()
+        path = self.questions.picture_to_save()
         if path is None:
             return
         self._exports.do(
@@ -324,7 +320,7 @@ class Files(QObject):
         project = self._document.project
         if project is None or not self._document.unsaved:
             return True
-        answer = self._questions.unsaved(project.title)
+        answer = self.questions.unsaved(project.title)
         return self.save() if answer == "save" else answer == "discard"
 
     def draw_pages(
@@ -364,17 +360,9 @@ class Files(QObject):
 
         return scale_pdf(paper)
 
-    def ask_studio_to_write(self) -> Path | None:
-        """Where the studio is carried to, or None."""
-        return self._questions.studio_to_save()
-
-    def ask_studio_to_read(self) -> Path | None:
-        """A studio to bring in, or None."""
-        return self._questions.studio_to_open()
-
     def ask_print_file(self) -> str | None:
         """The PDF file that is printed into, or None."""
-        path = self._questions.file_to_print()
+        path = self.questions.file_to_print()
         return str(path) if path is not None else None
 
     def write_packet(self, page: str, folder: Path | None = None) -> None:
@@ -382,7 +370,7 @@ class Files(QObject):
         project, assets = self._document.project, dict(self._document.assets)
         if project is None:
             return
-        target = folder or self._questions.folder_for_packet()
+        target = folder or self.questions.folder_for_packet()
         if target is None:
             return
 

@@ -106,12 +106,12 @@ class StudioHand(QObject):
             self._tried(lambda: write_studio(self._path, grown(self._studio(), project, record)))
 
     def _carry(self) -> None:
-        path = self._hand.files.ask_studio_to_write()
+        path = self._hand.files.questions.studio_to_save()
         if path is not None:
             self._tried(lambda: write_studio(path, read_studio(self._path)))
 
     def _bring(self) -> None:
-        path = self._hand.files.ask_studio_to_read()
+        path = self._hand.files.questions.studio_to_open()
         if path is not None:
             self._tried(lambda: write_studio(self._path, read_studio(path)))
 

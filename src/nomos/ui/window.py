@@ -11,9 +11,6 @@ from PyQt6.QtWidgets import (
     QMainWindow,
     QScrollArea,
     QSplitter,
-    QStackedWidget,
-    QVBoxLayout,
-    QWidget,
 )
 
 from nomos.base.language import tr
@@ -28,6 +25,7 @@ from nomos.ui.frame import keyboard as keys
 from nomos.ui.frame import theme
 from nomos.ui.frame import view as frame
 from nomos.ui.frame.buttons import ButtonRow
+from nomos.ui.frame.controls import column_of
 from nomos.ui.frame.document import Slow
 from nomos.ui.frame.foot import FootLine
 from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
@@ -96,7 +94,7 @@ class Window(QMainWindow):
                 "buttons": self.buttons,
             },
         )  # fmt: skip
-        centre = _column(self.guided, self.notice, self.looks, self.central_view, self.buttons)
+        centre = column_of(self.guided, self.notice, self.looks, self.central_view, self.buttons)
         self.columns = QSplitter(Qt.Orientation.Horizontal)
         self.columns.setChildrenCollapsible(False)
         self.columns.setHandleWidth(1)
@@ -107,7 +105,7 @@ class Window(QMainWindow):
         for part in (self.ladder_area, centre, self.side):
             self.columns.addWidget(part)
         self.columns.setStretchFactor(1, 1)
-        self.setCentralWidget(_column(self.strip, self.columns, self.foot))
+        self.setCentralWidget(column_of(self.strip, self.columns, self.foot))
         self.resize(1280, 800)
         # The side columns get what their text needs, the sheet the rest.
         self._share_width()
@@ -395,14 +393,3 @@ class Window(QMainWindow):
         self.grower.stop()
         self.export_actions.keep_picture()
         event.accept()
-
-
-def _column(*parts: QWidget) -> QWidget:
-    made = QWidget()
-    column = QVBoxLayout(made)
-    column.setContentsMargins(0, 0, 0, 0)
-    column.setSpacing(0)
-    for part in parts:
-        stretches = isinstance(part, QStackedWidget | QSplitter)
-        column.addWidget(part, 1 if stretches else 0)
-    return made

@@ -2158,14 +2158,6 @@
    <translation>{title}: Übertragung</translation>
   </message>
   <message>
-   <source>whole edition</source>
-   <translation>ganze Auflage</translation>
-  </message>
-  <message>
-   <source>sheet by sheet</source>
-   <translation>Bogen für Bogen</translation>
-  </message>
-  <message>
    <source>drying</source>
    <translation>Trocknen</translation>
   </message>
@@ -2182,10 +2174,6 @@
    <translation>Arbeit</translation>
   </message>
   <message>
-   <source>Times</source>
-   <translation>Zeiten</translation>
-  </message>
-  <message>
    <source>print</source>
    <translation>drucken</translation>
   </message>
@@ -2196,6 +2184,162 @@
   <message>
    <source>damp</source>
    <translation>feucht</translation>
+  </message>
+  <message>
+   <source>all layers</source>
+   <translation>alle Druckgänge</translation>
+  </message>
+  <message>
+   <source>cut for {name}</source>
+   <translation>für {name} schneiden</translation>
+  </message>
+  <message>
+   <source>damp and press paper</source>
+   <translation>Papier feuchten und pressen</translation>
+  </message>
+  <message>
+   <source>no cleaning</source>
+   <translation>keine Reinigung</translation>
+  </message>
+  <message>
+   <source>wipe</source>
+   <translation>abwischen</translation>
+  </message>
+  <message>
+   <source>wash up</source>
+   <translation>waschen</translation>
+  </message>
+  <message>
+   <source>L* {lab:.0f}</source>
+   <translation>L* {lab:.0f}</translation>
+  </message>
+  <message>
+   <source>{words} {many} inks</source>
+   <translation>{words} {many} Farben</translation>
+  </message>
+  <message>
+   <source>Opaque: hides {below} where it covers them.</source>
+   <translation>Deckend: verbirgt {below}, wo es darüberliegt.</translation>
+  </message>
+  <message>
+   <source>back into the damp pack</source>
+   <translation>zurück in den feuchten Stapel</translation>
+  </message>
+  <message>
+   <source>dry {drying_h:g} h</source>
+   <translation>{drying_h:g} h trocknen</translation>
+  </message>
+  <message>
+   <source>The key goes on last: it covers the joins of all the colours.</source>
+   <translation>Der Linienstock kommt zuletzt: er deckt die Nähte aller Farben.</translation>
+  </message>
+  <message>
+   <source>Knocked back by what is transparent over it: {clear}.</source>
+   <translation>Zurückgenommen durch das Durchscheinende darüber: {clear}.</translation>
+  </message>
+  <message>
+   <source>Hidden where {hiding} covers it.</source>
+   <translation>Verborgen, wo {hiding} darüberliegt.</translation>
+  </message>
+  <message>
+   <source>Lighter than what is already printed ({darker_before}), {lightness}:</source>
+   <translation>Heller als das schon Gedruckte ({darker_before}), {lightness}:</translation>
+  </message>
+  <message>
+   <source>Half opaque: veils what it covers.</source>
+   <translation>Halbdeckend: verschleiert, was darunterliegt.</translation>
+  </message>
+  <message>
+   <source>The key goes on first, as the guide for the colours.</source>
+   <translation>Der Linienstock kommt zuerst, als Anhalt für die Farben.</translation>
+  </message>
+  <message>
+   <source>The key lies under later colours.</source>
+   <translation>Der Linienstock liegt unter späteren Farben.</translation>
+  </message>
+  <message>
+   <source>it will show there only as a veil.</source>
+   <translation>es zeigt sich dort nur als Schleier.</translation>
+  </message>
+  <message>
+   <source>its opacity lets it show there.</source>
+   <translation>seine Deckkraft lässt es dort sehen.</translation>
+  </message>
+  <message>
+   <source>First, {lightness}, though paler ones come later ({paler}).</source>
+   <translation>Zuerst, {lightness}, obwohl noch hellere kommen ({paler}).</translation>
+  </message>
+  <message>
+   <source>Palest, {lightness}: first on a clean roller, and everything darker covers its edge.</source>
+   <translation>Am hellsten, {lightness}: zuerst auf sauberer Walze, und alles Dunklere deckt den Rand.</translation>
+  </message>
+  <message>
+   <source>{lightness}, next darker after {name}: covers its edge.</source>
+   <translation>{lightness}, nächstdunkler nach {name}: deckt dessen Rand.</translation>
+  </message>
+  <message>
+   <source>still wet</source>
+   <translation>noch nass</translation>
+  </message>
+  <message>
+   <source>trying orders</source>
+   <translation>Reihenfolgen werden probiert</translation>
+  </message>
+  <message>
+   <source>some hours</source>
+   <translation>einige Stunden</translation>
+  </message>
+  <message>
+   <source>a drier that halves the drying</source>
+   <translation>ein Trockner, der die Trockenzeit halbiert</translation>
+  </message>
+  <message>
+   <source>two hours more a day</source>
+   <translation>zwei Stunden mehr am Tag</translation>
+  </message>
+  <message>
+   <source>working on all seven days</source>
+   <translation>Arbeit an allen sieben Tagen</translation>
+  </message>
+  <message>
+   <source>five degrees warmer</source>
+   <translation>fünf Grad wärmer</translation>
+  </message>
+  <message>
+   <source>day</source>
+   <translation>Tag</translation>
+  </message>
+  <message>
+   <source>days</source>
+   <translation>Tage</translation>
+  </message>
+  <message>
+   <source>What would help most: {most}, {gain} earlier.</source>
+   <translation>Am meisten hülfe {most}: {gain} früher.</translation>
+  </message>
+  <message>
+   <source>a rack for all {sheets} sheets</source>
+   <translation>ein Trockengestell für alle {sheets} Bogen</translation>
+  </message>
+  <message>
+   <source>no limit of pulls a day</source>
+   <translation>keine Grenze für Drucke am Tag</translation>
+  </message>
+  <message>
+   <source>Nothing of what was tried would end it earlier.</source>
+   <translation>Nichts Probiertes würde es früher enden lassen.</translation>
+  </message>
+  <message>
+   <source>whole edition</source>
+   <translation>ganze Auflage</translation>
+  </message>
+  <message>
+   <source>sheet by sheet</source>
+   <translation>Bogen für Bogen</translation>
+  </message>
+  <message>
+   <source>Times</source>
+   <translation>Zeiten</translation>
   </message>
   <message>
    <source>min</source>
@@ -2314,10 +2458,6 @@
    <translation>Tage, die von einem feuchten Stapel gedruckt werden kann.</translation>
   </message>
   <message>
-   <source>days</source>
-   <translation>Tage</translation>
-  </message>
-  <message>
    <source>How the edition is printed</source>
    <translation>Wie die Auflage gedruckt wird</translation>
   </message>
@@ -2326,152 +2466,12 @@
    <translation>Alle Bogen bekommen einen Druckgang vor dem nächsten, oder ein Bogen geht durch alle.</translation>
   </message>
   <message>
-   <source>all layers</source>
-   <translation>alle Druckgänge</translation>
-  </message>
-  <message>
-   <source>cut for {name}</source>
-   <translation>für {name} schneiden</translation>
-  </message>
-  <message>
-   <source>damp and press paper</source>
-   <translation>Papier feuchten und pressen</translation>
-  </message>
-  <message>
    <source>Whole edition a layer</source>
    <translation>Ganze Auflage je Druckgang</translation>
   </message>
   <message>
    <source>Sheet by sheet</source>
    <translation>Bogen für Bogen</translation>
-  </message>
-  <message>
-   <source>no cleaning</source>
-   <translation>keine Reinigung</translation>
-  </message>
-  <message>
-   <source>wipe</source>
-   <translation>abwischen</translation>
-  </message>
-  <message>
-   <source>wash up</source>
-   <translation>waschen</translation>
-  </message>
-  <message>
-   <source>L* {lab:.0f}</source>
-   <translation>L* {lab:.0f}</translation>
-  </message>
-  <message>
-   <source>{words} {many} inks</source>
-   <translation>{words} {many} Farben</translation>
-  </message>
-  <message>
-   <source>Opaque: hides {below} where it covers them.</source>
-   <translation>Deckend: verbirgt {below}, wo es darüberliegt.</translation>
-  </message>
-  <message>
-   <source>back into the damp pack</source>
-   <translation>zurück in den feuchten Stapel</translation>
-  </message>
-  <message>
-   <source>dry {drying_h:g} h</source>
-   <translation>{drying_h:g} h trocknen</translation>
-  </message>
-  <message>
-   <source>The key goes on last: it covers the joins of all the colours.</source>
-   <translation>Der Linienstock kommt zuletzt: er deckt die Nähte aller Farben.</translation>
-  </message>
-  <message>
-   <source>Knocked back by what is transparent over it: {clear}.</source>
-   <translation>Zurückgenommen durch das Durchscheinende darüber: {clear}.</translation>
-  </message>
-  <message>
-   <source>Hidden where {hiding} covers it.</source>
-   <translation>Verborgen, wo {hiding} darüberliegt.</translation>
-  </message>
-  <message>
-   <source>Lighter than what is already printed ({darker_before}), {lightness}:</source>
-   <translation>Heller als das schon Gedruckte ({darker_before}), {lightness}:</translation>
-  </message>
-  <message>
-   <source>Half opaque: veils what it covers.</source>
-   <translation>Halbdeckend: verschleiert, was darunterliegt.</translation>
-  </message>
-  <message>
-   <source>The key goes on first, as the guide for the colours.</source>
-   <translation>Der Linienstock kommt zuerst, als Anhalt für die Farben.</translation>
-  </message>
-  <message>
-   <source>The key lies under later colours.</source>
-   <translation>Der Linienstock liegt unter späteren Farben.</translation>
-  </message>
-  <message>
-   <source>it will show there only as a veil.</source>
-   <translation>es zeigt sich dort nur als Schleier.</translation>
-  </message>
-  <message>
-   <source>its opacity lets it show there.</source>
-   <translation>seine Deckkraft lässt es dort sehen.</translation>
-  </message>
-  <message>
-   <source>First, {lightness}, though paler ones come later ({paler}).</source>
-   <translation>Zuerst, {lightness}, obwohl noch hellere kommen ({paler}).</translation>
-  </message>
-  <message>
-   <source>Palest, {lightness}: first on a clean roller, and everything darker covers its edge.</source>
-   <translation>Am hellsten, {lightness}: zuerst auf sauberer Walze, und alles Dunklere deckt den Rand.</translation>
-  </message>
-  <message>
-   <source>{lightness}, next darker after {name}: covers its edge.</source>
-   <translation>{lightness}, nächstdunkler nach {name}: deckt dessen Rand.</translation>
-  </message>
-  <message>
-   <source>still wet</source>
-   <translation>noch nass</translation>
-  </message>
-  <message>
-   <source>trying orders</source>
-   <translation>Reihenfolgen werden probiert</translation>
-  </message>
-  <message>
-   <source>some hours</source>
-   <translation>einige Stunden</translation>
-  </message>
-  <message>
-   <source>a drier that halves the drying</source>
-   <translation>ein Trockner, der die Trockenzeit halbiert</translation>
-  </message>
-  <message>
-   <source>two hours more a day</source>
-   <translation>zwei Stunden mehr am Tag</translation>
-  </message>
-  <message>
-   <source>working on all seven days</source>
-   <translation>Arbeit an allen sieben Tagen</translation>
-  </message>
-  <message>
-   <source>five degrees warmer</source>
-   <translation>fünf Grad wärmer</translation>
-  </message>
-  <message>
-   <source>day</source>
-   <translation>Tag</translation>
-  </message>
-  <message>
-   <source>What would help most: {most}, {gain} earlier.</source>
-   <translation>Am meisten hülfe {most}: {gain} früher.</translation>
-  </message>
-  <message>
-   <source>a rack for all {sheets} sheets</source>
-   <translation>ein Trockengestell für alle {sheets} Bogen</translation>
-  </message>
-  <message>
-   <source>no limit of pulls a day</source>
-   <translation>keine Grenze für Drucke am Tag</translation>
-  </message>
-  <message>
-   <source>Nothing of what was tried would end it earlier.</source>
-   <translation>Nichts Probiertes würde es früher enden lassen.</translation>
   </message>
   <message>
    <source>none</source>
@@ -7472,6 +7472,10 @@
   <message>
    <source>If the telephone finds nothing: both must be on the same network, and a firewall on this machine must let port {port} in while this is open. A cable or a synchronised folder does it too.</source>
    <translation>Findet das Telefon nichts: beide müssen im selben Netz sein, und eine Firewall auf diesem Rechner muss Port {port} einlassen, solange dies offen ist. Ein Kabel oder ein synchronisierter Ordner tut es auch.</translation>
+  </message>
+  <message>
+   <source>{folder} cannot be read ({what}).</source>
+   <translation>{folder} ist nicht zu lesen ({what}).</translation>
   </message>
   <message>
    <source>From the telephone</source>

@@ -62,7 +62,8 @@ class Door:
                 )
             ) from None
         self._server.daemon_threads = True
-        self.address = f"http://{host}:{self._server.server_address[1]}/{self.token}"
+        self.port = int(self._server.server_address[1])
+        self.address = f"http://{host}:{self.port}/{self.token}"
         self._thread = threading.Thread(target=self._server.serve_forever, args=(0.1,), daemon=True)
         self._thread.start()
 

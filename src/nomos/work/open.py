@@ -6,7 +6,6 @@ from pathlib import Path
 from typing import ClassVar
 
 import numpy as np
-from numpy.typing import NDArray
 
 from nomos.base.language import tr
 from nomos.base.progress import Part, Progress, show
@@ -29,7 +28,9 @@ from nomos.design import (
 )
 from nomos.design.corrections import drops_faint
 from nomos.design.cut import Found, drawn_size, paper_size, proportions, straightened
+from nomos.design.page import Rgb
 from nomos.design.picture import Pixels
+from nomos.design.sides import signed_areas
 from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest, labels_to_png
 from nomos.project.blocks.edits import key_of, with_flat_design
@@ -37,8 +38,6 @@ from nomos.project.blocks.fields import carried
 from nomos.project.model.edits import DEFAULT_PAPER_LAB, new_project, with_image_size, with_source
 from nomos.project.model.naming import carried_names
 from nomos.work.request import Ask
-
-Rgb = NDArray[np.uint8]
 
 # A first, coarse answer works on the design as if it were this much smaller.
 _FIRST_LOOK = 0.3
@@ -177,7 +176,7 @@ def open_design(path: Path, ask: Ask, progress: Progress, seen: Seen | None = No
     """
     seen = seen or see_design(path, Part(progress, 0.0, 0.1))
     data, pixels, found, size, cut = seen.data, seen.pixels, seen.found, None, None
-    if found is not None and _share_of_picture(found.cut.corners) > _ALL_OF_IT:
+    if found is not None and abs(signed_areas(np.array(found.cut.corners))) > _ALL_OF_IT:
         found = None
     if found is not None and pixels is not None:
         cut = found.cut
@@ -190,11 +189,6 @@ def open_design(path: Path, ask: Ask, progress: Progress, seen: Seen | None = No
     source = Source(path.name, digest(data), picture.size_mm, picture.cut)
     done = ask(flatten_of(source, data, Wish(None)), Part(progress, 0.3, 1.0))
     return Opened(data, pixels.rgb if pixels else None, found, done, picture.sized, picture.notes)
-
-
-def _share_of_picture(corners: tuple[tuple[float, float], ...]) -> float:
-    x, y = np.array(corners).T
-    return float(abs(x @ np.roll(y, -1) - y @ np.roll(x, -1)) / 2)
 
 
 def size_of_drawing(found: Found, pixels: Rgb, paper: str = "") -> tuple[float, float] | None:

@@ -11,7 +11,7 @@ from nomos.base.atomic import write_bytes
 from nomos.base.language import tr
 from nomos.base.reading import read_whole
 from nomos.base.units import counted
-from nomos.order.calendar import Times
+from nomos.order.times import Times
 from nomos.project.edition.sheets import Record
 from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Workshop
 from nomos.project.model.forms import decoded

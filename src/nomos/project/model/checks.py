@@ -13,7 +13,7 @@ from nomos.carving import check_tools
 from nomos.colour import ColourError, smooth_reflectance
 from nomos.design import Correction
 from nomos.design.cut import checked_cut
-from nomos.order.calendar import Times, day_of
+from nomos.order.times import Times, day_of
 from nomos.project.model.craft import ProjectError
 from nomos.project.model.impression import Impression, Zone
 from nomos.project.model.ink import Ink

@@ -13,7 +13,7 @@ from nomos.base.fields import figure, length
 from nomos.base.language import tr
 from nomos.colour import Lab
 from nomos.design import Correction, Cut, ReadAs
-from nomos.order.calendar import Times
+from nomos.order.times import Times
 from nomos.project.model.block import Block
 from nomos.project.model.checks import check_project
 from nomos.project.model.clean import clean_names

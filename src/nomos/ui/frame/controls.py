@@ -14,6 +14,8 @@ from PyQt6.QtWidgets import (
     QLineEdit,
     QPushButton,
     QSizePolicy,
+    QSplitter,
+    QStackedWidget,
     QVBoxLayout,
     QWidget,
 )
@@ -299,3 +301,14 @@ class Choice(QWidget):
         for made in self._buttons.values():
             made.setChecked(False)
         self._group.setExclusive(True)
+
+
+def column_of(*parts: QWidget) -> QWidget:
+    """Parts one below the other, edge to edge; those that hold further ones take the room that is left."""
+    made = QWidget()
+    column = QVBoxLayout(made)
+    column.setContentsMargins(0, 0, 0, 0)
+    column.setSpacing(0)
+    for part in parts:
+        column.addWidget(part, 1 if isinstance(part, QStackedWidget | QSplitter) else 0)
+    return made

@@ -3,7 +3,7 @@
 from pathlib import Path
 
 import segno
-from PyQt6.QtCore import QFileSystemWatcher, Qt, pyqtSignal
+from PyQt6.QtCore import QFileSystemWatcher, Qt, QTimer, pyqtSignal
 from PyQt6.QtGui import QCloseEvent, QImage, QPixmap
 from PyQt6.QtWidgets import QComboBox, QDialog, QFileDialog, QLabel, QVBoxLayout, QWidget
 
@@ -15,6 +15,8 @@ from nomos.ui.frame.controls import Fields, button, label
 from nomos.work.door import Arrived, Door, own_addresses
 
 _CODE_PX, _QUIET = 260, 4
+# A file that is still of the same size after this has come whole.
+_STILL_MS = 400
 _PICTURES = (".jpg", ".jpeg", ".png", ".heic", ".heif", ".webp", ".tif", ".tiff", ".avif")
 _FIREWALL = tr(
     "If the telephone finds nothing: both must be on the same network, and a firewall on this machine must "
@@ -37,6 +39,10 @@ class TelephoneDialog(QDialog):
         self.files: list[Path] = []
         self._watcher = QFileSystemWatcher(self)
         self._known: set[Path] = set()
+        self._sizes: dict[Path, int] = {}
+        self._later = QTimer(self)
+        self._later.setSingleShot(True)
+        self._later.setInterval(_STILL_MS)
         column = self._column = QVBoxLayout(self)
         self.code, self.address = QLabel(), label(kind="quiet")
         self.address.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
@@ -58,7 +64,8 @@ class TelephoneDialog(QDialog):
             column.addWidget(part)
         self.hosts.currentTextChanged.connect(self.open_at)
         self.folder.clicked.connect(self._choose_folder)
-        self._watcher.directoryChanged.connect(self._look_again)
+        self._watcher.directoryChanged.connect(lambda _folder: self._later.start())
+        self._later.timeout.connect(self._look_again)
         self._came.connect(self._take)
         self.open_at(self.hosts.currentText())
 
@@ -72,7 +79,7 @@ class TelephoneDialog(QDialog):
             return
         self.code.setPixmap(code_of(self.door.address, theme.scaled(_CODE_PX)))
         self.address.setText(self.door.address)
-        self.help.setText(_FIREWALL.format(port=self.door.address.rsplit(":", 1)[1].split("/")[0]))
+        self.help.setText(_FIREWALL.format(port=self.door.port))
         self.said.setText(tr("Waiting for a picture."))
 
     def _received(self, picture: Arrived) -> str:
@@ -109,16 +116,33 @@ class TelephoneDialog(QDialog):
 
     def watch(self, folder: Path) -> None:
         """Offer every picture that comes into a folder from now on."""
+        try:
+            self._known, self._sizes = set(folder.iterdir()), {}
+        except OSError as error:
+            self.said.setText(_unread(folder, error))
+            return
         self._shut()
         self.code.hide()
-        self._known = set(folder.iterdir())
         self._watcher.addPath(str(folder))
         self.said.setText(tr("Watching {folder}.", folder=folder))
 
-    def _look_again(self, folder: str) -> None:
-        for path in sorted(Path(folder).iterdir()):
-            if path not in self._known and path.suffix.lower() in _PICTURES:
-                self._known.add(path)
+    def _look_again(self) -> None:
+        """Offer what has come and grows no longer: a file may be seen while it is still being written."""
+        for folder in map(Path, self._watcher.directories()):
+            try:
+                coming = {
+                    path: path.stat().st_size for path in sorted(folder.iterdir())
+                    if path not in self._known and path.suffix.lower() in _PICTURES
+                }  # fmt: skip
+            except OSError as error:
+                self.said.setText(_unread(folder, error))
+                return
+            whole = [path for path, size in coming.items() if size and size == self._sizes.get(path)]
+            self._known.update(whole)
+            self._sizes = coming
+            if len(whole) < len(coming):
+                self._later.start()
+            for path in whole:
                 self._take(path)
 
     def _shut(self) -> None:
@@ -133,6 +157,10 @@ class TelephoneDialog(QDialog):
     def reject(self) -> None:
         """Escape closes the door as well."""
         self.close()
+
+
+def _unread(folder: Path, error: OSError) -> str:
+    return tr("{folder} cannot be read ({what}).", folder=folder, what=error.strerror or error)
 
 
 def kept(picture: Arrived) -> Path:

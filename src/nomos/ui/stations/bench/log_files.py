@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 
-from nomos.base.atomic import beside
+from nomos.base.atomic import beside, replacing
 from nomos.base.errors import BadInput
 from nomos.base.folders import state_folder
 from nomos.base.language import tr
@@ -65,6 +65,14 @@ def throw_away(log: Path) -> None:
     with contextlib.suppress(OSError):
         log.unlink()
     shutil.rmtree(proofs_of(log), ignore_errors=True)
+
+
+def copy_record(old: Path, new: Path) -> None:
+    """Copy a log and the proofs beside it to another place. Raises OSError, BadInput."""
+    with replacing(new) as file:
+        file.write(old.read_bytes())
+    if proofs_of(old).exists():
+        shutil.copytree(proofs_of(old), proofs_of(new), dirs_exist_ok=True)
 
 
 def put_aside(log: Path, now: datetime) -> Path:

@@ -1,7 +1,6 @@
 """The log of the edition on disk: where it is, what stands in it, and that nothing in it is ever lost."""
 
 import contextlib
-import shutil
 from collections.abc import Callable, Sequence
 from concurrent.futures import Future, wait
 from dataclasses import dataclass
@@ -10,7 +9,7 @@ from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
-from nomos.base.atomic import beside, replacing
+from nomos.base.atomic import beside
 from nomos.base.errors import BadInput
 from nomos.base.folders import file_name
 from nomos.base.language import tr
@@ -23,6 +22,7 @@ from nomos.ui.stations.bench.log_files import (
     PRACTICE,
     ReadAhead,
     bench_folder,
+    copy_record,
     plan_of,
     proofs_of,
     put_aside,
@@ -336,10 +336,7 @@ class LogBook(QObject):
             if is_of_another(project, read_log(old)):
                 return
             self.path.parent.mkdir(parents=True, exist_ok=True)
-            with replacing(self.path) as file:
-                file.write(old.read_bytes())
-            if proofs_of(old).exists():
-                shutil.copytree(proofs_of(old), self.folder, dirs_exist_ok=True)
+            copy_record(old, self.path)
         except (OSError, BadInput) as error:
             self.message.emit(
                 tr("The record in {old} could not be taken along ({what}).", old=old, what=error)
@@ -383,10 +380,7 @@ class LogBook(QObject):
         try:
             if new.exists():
                 self._put_aside(new)
-            with replacing(new) as file:
-                file.write(old.read_bytes())
-            if proofs_of(old).exists():
-                shutil.copytree(proofs_of(old), proofs_of(new), dirs_exist_ok=True)
+            copy_record(old, new)
             if not isinstance(before, Path):
                 throw_away(old)
         except (OSError, BadInput) as error:

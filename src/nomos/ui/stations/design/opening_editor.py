@@ -13,6 +13,7 @@ from nomos.base.language import tr
 from nomos.base.progress import Part, Progress
 from nomos.design import WHOLE, Correction, Labels, ReadAs, read_pixels
 from nomos.design.cut import Found, found_on
+from nomos.design.page import Rgb
 from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
@@ -25,7 +26,6 @@ from nomos.work.open import (
     FirstLook,
     Flattened,
     Opened,
-    Rgb,
     Seen,
     Wish,
     assets_of,

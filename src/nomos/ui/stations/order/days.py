@@ -7,7 +7,8 @@ from PyQt6.QtGui import QColor, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QDateEdit, QHBoxLayout, QSizePolicy, QWidget
 
 from nomos.base.language import tr
-from nomos.order.calendar import FIRST_YEAR, LAST_YEAR, Calendar, Task, Times
+from nomos.order.calendar import Calendar, Task
+from nomos.order.times import FIRST_YEAR, LAST_YEAR, Times
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, Figures, NumberBox, button, label
 from nomos.ui.frame.form import Form

@@ -9,7 +9,7 @@ from msgspec.structs import replace
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.devices import ThermoHygrometer
-from nomos.order.calendar import TIMES
+from nomos.order.times import TIMES
 from nomos.project import Project
 from nomos.project.order.days import first_day
 from nomos.project.order.search import OrderReport, with_order

@@ -5,7 +5,8 @@ from datetime import date
 
 from nomos.base.language import opened, tr
 from nomos.base.units import counted, number
-from nomos.order.calendar import Calendar, Times
+from nomos.order.calendar import Calendar
+from nomos.order.times import Times
 from nomos.order.washing import CAUTION, rollers_for
 from nomos.project import Project, Proof, mean_difference
 from nomos.project.blocks.pulls import inked_with

@@ -133,6 +133,6 @@ class SheetsPresenter(StationPresenter[SheetsStation]):
         return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words, lines=lines)
 
     def _keep_picture(self) -> None:
-        path = self.hand.files.ask_scan()
+        path = self.hand.files.questions.scan_to_open()
         if path is not None:
             self.hand.bencher.proofs.add(path)
