@@ -1,6 +1,7 @@
 """Files of every kind that a telephone or another program gives are opened, or refused in a sentence."""
 
 import io
+import tracemalloc
 import zipfile
 
 import numpy as np
@@ -37,8 +38,13 @@ def test_what_a_telephone_writes_is_opened_upright() -> None:
     pillow_heif.register_heif_opener()
     exif = Image.Exif()
     exif[0x0112] = 6  # turned a quarter
-    image().save(data, "HEIF", exif=exif.tobytes())
-    assert read_pixels(data.getvalue(), "a.heic").rgb.shape[:2] in ((120, 80), (80, 120))
+    lying = image()
+    lying.paste((20, 120, 60), (60, 0, 120, 80))
+    lying.save(data, "HEIF", exif=exif.tobytes())
+    shown = read_pixels(data.getvalue(), "a.heic").rgb.astype(int)
+    assert shown.shape[:2] == (120, 80)
+    assert np.abs(shown[20, 40] - RED).max() < 16
+    assert np.abs(shown[100, 40] - (20, 120, 60)).max() < 16
 
 
 def test_the_first_of_several_is_taken_and_said() -> None:
@@ -73,6 +79,18 @@ def test_an_openraster_file_gives_its_merged_picture() -> None:
         archive.writestr("mimetype", "image/openraster")
     with pytest.raises(BadInput, match="no merged picture"):
         read_pixels(data.getvalue(), "a.ora")
+
+
+def test_what_an_openraster_file_says_of_itself_is_not_unpacked_whole() -> None:
+    data = io.BytesIO()
+    with zipfile.ZipFile(data, "w", zipfile.ZIP_DEFLATED) as archive:
+        archive.writestr("mimetype", b"image/openraster" + b" " * 200_000_000)
+    tracemalloc.start()
+    with pytest.raises(BadInput):
+        read_pixels(data.getvalue(), "a.ora")
+    _, most = tracemalloc.get_traced_memory()
+    tracemalloc.stop()
+    assert most < 20_000_000
 
 
 @pytest.mark.parametrize("data", [b"%PDF-1.4 broken", b"PK\3\4nothing", b"", b"GIF89a", b"BM" + b"\0" * 60])

@@ -4,10 +4,12 @@ import io
 import threading
 from pathlib import Path
 
+import cv2
 import numpy as np
 import pytest
 from PIL import Image
 from PyQt6.QtCore import QPoint, Qt
+from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QApplication, QLabel
 
 from benchmarks.scenes import scene
@@ -319,6 +321,12 @@ def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Pat
     assert dialog is not None
     dialog.open_at("127.0.0.1")
     assert dialog.door is not None
+    shown = dialog.code.pixmap().toImage().convertToFormat(QImage.Format.Format_RGB888)
+    bits = shown.constBits()
+    assert bits is not None
+    code = np.frombuffer(bits.asstring(shown.sizeInBytes()), np.uint8).reshape(shown.height(), -1)
+    read = cv2.QRCodeDetector().detectAndDecode(code[:, : 3 * shown.width()].reshape(shown.height(), -1, 3))
+    assert read[0] == dialog.door.address
     phone = Telephone(dialog.door.address)
     sent: list[tuple[int, str]] = []
     sending = threading.Thread(

@@ -58,8 +58,10 @@ def merged_picture(data: bytes, name: str) -> bytes | None:
     problem = tr("{name} holds no merged picture that can be read; export it as a PNG.", name=name)
     try:
         with zipfile.ZipFile(io.BytesIO(data)) as archive:
-            if archive.read("mimetype")[:32].strip() != b"image/openraster":
-                return None
+            with archive.open("mimetype") as said:
+                # No more of it than is asked for: it may unpack to anything.
+                if said.read(32).strip() != b"image/openraster":
+                    return None
             if archive.getinfo(_MERGED).file_size > _MOST_PACKED:
                 raise BadInput(problem)
             return archive.read(_MERGED)

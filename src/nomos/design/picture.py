@@ -1,7 +1,6 @@
 """Reading a design at its physical size: pictures of any kind and SVG to flat sRGB pixels."""
 
 from dataclasses import dataclass, replace
-from typing import TYPE_CHECKING
 
 import numpy as np
 from numpy.typing import NDArray
@@ -17,10 +16,6 @@ from nomos.design.limits import MAX_PAGE_PIXELS
 from nomos.design.page import Rgb
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
-
-if TYPE_CHECKING:
-    pass
-
 
 DEFAULT_DPI = 300.0
 # Inside this range a file's own pixels are used as they are. Coarser, a 0.5 mm

@@ -1,5 +1,6 @@
 """From the telephone: a code to point it at, and what it sends, one picture after the other."""
 
+from io import BytesIO
 from pathlib import Path
 
 import segno
@@ -186,13 +187,10 @@ def kept(picture: Arrived) -> Path:
 
 def code_of(text: str, side_px: int) -> QPixmap:
     """A QR code (ISO 18004) of a text, dark on white whatever the window looks like."""
-    rows = [list(row) for row in segno.make(text, error="m").matrix_iter(border=_QUIET)]
-    image = QImage(len(rows), len(rows), QImage.Format.Format_Grayscale8)
-    for y, row in enumerate(rows):
-        for x, dark in enumerate(row):
-            image.setPixel(x, y, 0xFF000000 if dark else 0xFFFFFFFF)
+    drawn = BytesIO()
+    segno.make_qr(text, error="m").save(drawn, kind="png", border=_QUIET)
     return QPixmap.fromImage(
-        image.scaled(
+        QImage.fromData(drawn.getvalue()).scaled(
             side_px, side_px, Qt.AspectRatioMode.KeepAspectRatio, Qt.TransformationMode.FastTransformation
         )
     )
