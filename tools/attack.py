@@ -137,6 +137,9 @@ def main() -> None:
                 print(f"{name} {seed}: {fault}", flush=True)
             faults[fault] += 1
             first.setdefault(fault, (name, seed))
+        # A run of hours that is stopped has still said how far it came.
+        if sum(counts.values()) % 1000 == 0:
+            print(f"{sum(counts.values())} attacks, {len(faults)} distinct faults", flush=True)
     print(", ".join(f"{many} {name}" for name, many in sorted(counts.items())))
     for fault, many in faults.most_common():
         print(f"{many:5d}  {fault}   first: {first[fault][0]} {first[fault][1]}")
