@@ -12,6 +12,7 @@ from benchmarks.sketches import Case, Score, as_given, scored
 from benchmarks.timing import Line, Section
 from nomos.design import flatten
 from nomos.design.corners import SURE, Sheet, find_sheet
+from nomos.design.cut import found_on
 from nomos.devices.camera import Answer, Camera, on_paper
 from nomos.devices.grounds import GROUNDS, ruled, written
 from nomos.devices.media import Medium
@@ -36,6 +37,7 @@ class Taken:
     case: Case
     paper: str
     hand: bool
+    out: bool
     marks: tuple[str, ...]
 
 
@@ -75,7 +77,7 @@ def _taken(number: int, pixels: tuple[int, int]) -> Taken:
         hand_at=hand, noise=1 + number % 4, seed=number,
     )  # fmt: skip
     case = Case(number, medium, True, answer, sheet, camera.take(sheet))
-    return Taken(case, paper, hand is not None or out, tuple(marks))
+    return Taken(case, paper, hand is not None, out, tuple(marks))
 
 
 def _paler(answer: Answer) -> Answer:
@@ -96,7 +98,7 @@ def off_mm(case: Case, found: Sheet) -> float:
 
 def measure() -> Section:
     """All photographs: corners and how sure; a part of them read with their corners given."""
-    offs, sure, times = [], [], []
+    offs, sure, times, lies = [], [], [], []
     read: dict[bool, list[Score]] = {True: [], False: []}
     for taken in photographs():
         start = time.perf_counter()
@@ -104,7 +106,12 @@ def measure() -> Section:
         times.append(time.perf_counter() - start)
         offs.append(off_mm(taken.case, found))
         sure.append(found.sure >= SURE)
-        if not taken.hand and taken.case.number // 6 % 2 == 0 and taken.case.number % _READ_EACH != 3:
+        lies += [each == lying for each, lying in zip(_told(taken), _lying(taken), strict=True)]
+        if (
+            not (taken.hand or taken.out)
+            and taken.case.number // 6 % 2 == 0
+            and taken.case.number % _READ_EACH != 3
+        ):
             flat = flatten(as_given(taken.case), None)
             read[taken.paper in _PALE].append(scored(flat.labels, flat.line, taken.case.answer))
     near, certain = np.array(offs) <= 1, np.array(sure)
@@ -115,11 +122,32 @@ def measure() -> Section:
             f"{100 * near.mean():.0f} % within 1 mm; {100 * (near & certain).mean():.0f} % so and sure, "
             f"{wrong} sure and more than 2 mm off",
         ),
+        Line(
+            "a hand, and a note, told from the drawing, or that there is none", "",
+            f"{100 * np.mean(lies):.0f} % of {len(lies)} left out or asked about, and nothing else",
+        ),
         _of("read on pale papers, corners given", read[True]),
         _of("read on tinted and dark papers, corners given", read[False]),
     )  # fmt: skip
-    met = near.mean() >= 0.95 and not wrong and _met(read[True], 0.985) and _met(read[False], 0.965)
+    met = (
+        near.mean() >= 0.95
+        and np.mean(lies) >= 0.9
+        and not wrong
+        and _met(read[True], 0.985)
+        and _met(read[False], 0.965)
+    )
     return Section("Photographs of sheets of six colours on eight grounds", lines, "met" if met else "missed")
+
+
+def _told(taken: Taken) -> tuple[bool, bool]:
+    """Whether a hand, and whether writing, is said to lie on a sheet."""
+    photograph = taken.case.photograph
+    kinds = {each.kind for each in found_on(photograph.rgb, np.array(photograph.sheet)).foreign}
+    return bool(kinds & {"hand", "object"}), "writing" in kinds
+
+
+def _lying(taken: Taken) -> tuple[bool, bool]:
+    return taken.hand, "note" in taken.marks
 
 
 def _met(scores: list[Score], least: float) -> bool:

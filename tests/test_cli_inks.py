@@ -179,8 +179,7 @@ def test_the_demo_shelf_is_a_dozen_inks_and_chart_is_written(
 
 
 @pytest.mark.parametrize(
-    "row",
-    ["Red,50,60,30,clear,,", "Red,50,60,30,,,,lard", "Red,50,60,30,,,,,12", "Red,50,60,30,,,,,,,-3"],
+    "row", ["Red,50,60,30,clear,,", "Red,50,60,30,,,,lard", "Red,50,60,30,,,,,12", "Red,50,60,30,,,,,,,-3"]
 )
 def test_a_shelf_that_makes_no_sense_is_refused(tmp_path: Path, row: str) -> None:
     path = tmp_path / "shelf.csv"

@@ -5,14 +5,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nomos.colour import (
-    Ground,
-    Lab,
-    delta_e00,
-    ink_film,
-    reflectance_to_lab,
-    smooth_reflectance,
-)
+from nomos.colour import Ground, Lab, delta_e00, ink_film, reflectance_to_lab, smooth_reflectance
 from nomos.colour.layering import partly_covered
 from nomos.colour.light import LIGHTS, Light, lab_under, parting_pairs, seen_by
 from nomos.colour.spectra import WAVELENGTHS_NM, reflectance_to_xyz

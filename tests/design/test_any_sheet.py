@@ -1,5 +1,6 @@
 """A sheet of any colour on any ground is found, or it is said not to be sure; the paper keeps its colour."""
 
+import dataclasses
 from pathlib import Path
 
 import numpy as np
@@ -12,7 +13,7 @@ from benchmarks import photographs as taken_photographs
 from benchmarks.scenes import scene
 from benchmarks.sketches import as_given
 from nomos.design import find_cut, flatten, read_picture
-from nomos.design.cut import WHOLE, Cut, as_corners
+from nomos.design.cut import WHOLE, Cut, as_corners, cut_with, through, to_print
 from nomos.design.flatten import look
 from nomos.design.kind import kind_of
 from nomos.design.picture import Picture, Pixels
@@ -66,14 +67,9 @@ def test_what_cannot_be_seen_is_never_sure_and_wrong(seed: int) -> None:
     ground: Table = ("white", "dark", "wood")[seed % 3]
     sheet = sheet_of(paper, seed)
     fill, aside = (0.8, (0.0, 0.0)) if seed < 3 else (0.95, (0.0, 0.2))
-    taken = Camera(
-        pixels=(1500, 1200),
-        table=ground,
-        fill=fill,
-        aside=aside,
-        noise=4.0,
-        seed=seed,
-    ).take(sheet)
+    taken = Camera(pixels=(1500, 1200), table=ground, fill=fill, aside=aside, noise=4.0, seed=seed).take(
+        sheet
+    )
     found = find_cut(taken.rgb)
     assert not found.certain or off_mm(taken, found.sheet, sheet) < 1.5
 
@@ -171,3 +167,45 @@ def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
         nearer += own < theirs * 1.05
         assert len(flatten(picture, None).colours) >= 4
     assert nearer >= len(photographs()) - 2
+
+
+@pytest.mark.parametrize("paper", ["white", "kraft", "blue"])
+def test_a_hand_is_left_out_and_the_drawing_keeps_its_corners(paper: str) -> None:
+    sheet = sheet_of(paper, 5)
+    camera = Camera(pixels=(1800, 1400), table="mat", turn_deg=3.0, fill=0.8, seed=2)
+    with_hand = dataclasses.replace(camera, hand_at=0.1).take(sheet)
+    found, free = find_cut(with_hand.rgb), find_cut(camera.take(sheet).rgb)
+    assert [each.kind for each in found.foreign] == ["hand"]
+    assert found.foreign[0].sure
+    assert free.foreign == ()
+    assert np.abs(np.array(found.cut.corners) - free.cut.corners).max() < 0.01
+    taken = with_hand, camera.take(sheet)
+    one, other = (
+        flatten(read_picture(Pixels("a", each.rgb, None, ()), "a", size_mm=(120, 90), cut=its.cut), None)
+        for each, its in zip(taken, (found, free), strict=True)
+    )
+    assert len(one.colours) == len(other.colours)
+
+
+def test_notes_lie_outside_the_drawing_until_they_are_kept() -> None:
+    sheet = sheet_of("white", 5)
+    height = sheet.linear.shape[0]
+    free = find_cut(Camera(pixels=(1800, 1400), fill=0.8, seed=3).take(sheet).rgb)
+    written(sheet.linear, "no. 4 red, 12.11.", (20, height - 30), 5 * sheet.px_per_mm, (0.05, 0.05, 0.12))
+    taken = Camera(pixels=(1800, 1400), fill=0.8, seed=3).take(sheet)
+    found = find_cut(taken.rgb)
+    assert [(each.kind, each.sure, each.beside) for each in found.foreign] == [("writing", True, True)]
+    assert np.abs(np.array(found.cut.corners) - free.cut.corners).max() < 0.01
+    kept = cut_with(found.cut, found.foreign[0], (120.0, 90.0))
+    assert kept.bare == ()
+    inner = to_print(kept, (1.0, 1.0))
+    for place in found.foreign[0].outline:
+        assert all(-0.001 <= value <= 1.001 for value in through(inner, place))
+
+
+def test_a_cups_ring_is_asked_about() -> None:
+    sheet = on_paper(scene(5, line="black"), "felt pen", margin_mm=40.0, seed=5)
+    ring(sheet.linear, (int(20 * sheet.px_per_mm), int(20 * sheet.px_per_mm)), 14 * sheet.px_per_mm)
+    found = find_cut(Camera(pixels=(1800, 1400), fill=0.85, table="dark", seed=4).take(sheet).rgb)
+    assert [(each.kind, each.sure) for each in found.foreign] == [("stain", False)]
+    assert found.cut.bare == ()

@@ -14,14 +14,7 @@ from lxml import etree
 from PIL import Image
 
 from nomos.base.errors import BadInput
-from nomos.formats import (
-    PAPERS_MM,
-    Template,
-    drawing_svg,
-    drawings_pdf,
-    template_drawings,
-    templates,
-)
+from nomos.formats import PAPERS_MM, Template, drawing_svg, drawings_pdf, template_drawings, templates
 from nomos.formats.pdf import plan_tiles
 from nomos.formats.template_drawing import template_drawing
 from nomos.project import Assets, CutBlocks, Project, ProjectError

@@ -7,15 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nomos.colour import (
-    Ground,
-    Lab,
-    delta_e00,
-    ink_film,
-    overprints,
-    reflectance_to_lab,
-    smooth_reflectance,
-)
+from nomos.colour import Ground, Lab, delta_e00, ink_film, overprints, reflectance_to_lab, smooth_reflectance
 from nomos.colour.ink import Opacity
 from nomos.colour.inverse import ink_over
 from nomos.formats import templates

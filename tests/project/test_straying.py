@@ -4,16 +4,8 @@ import numpy as np
 import pytest
 from msgspec.structs import replace
 
-from nomos.project import (
-    Assets,
-    Project,
-    impressions_to_lay,
-    lay_sheet,
-)
-from nomos.project.blocks.inking import (
-    with_own_ink,
-    with_zone_drawn,
-)
+from nomos.project import Assets, Project, impressions_to_lay, lay_sheet
+from nomos.project.blocks.inking import with_own_ink, with_zone_drawn
 from nomos.project.check.inking import inking_findings, look_at_inking, stray_lines
 from nomos.project.model import Block, Flat, Impression, Ink, Paper, WantedColour, Zone
 from nomos.project.model.edits import with_workshop

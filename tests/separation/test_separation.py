@@ -7,14 +7,7 @@ from hypothesis import strategies as st
 from scipy import ndimage
 
 from nomos.colour import Lab
-from nomos.separation import (
-    BlockPlan,
-    block_masks,
-    find_key,
-    mean_width_mm,
-    one_block_per_colour,
-    outlines,
-)
+from nomos.separation import BlockPlan, block_masks, find_key, mean_width_mm, one_block_per_colour, outlines
 
 PPM = 10.0
 PAPER: Lab = (96.0, 0.0, 3.0)

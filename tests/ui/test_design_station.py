@@ -343,3 +343,31 @@ def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Pat
     assert project_of(desk).title == "butt"
     dialog.close()
     assert phone.looks()[0] == 0
+
+
+@pytest.mark.usefixtures("_sheets_are_small")
+def test_a_hand_is_left_out_and_kept_by_one_click(desk: Desk, tmp_path: Path) -> None:
+    sheet = on_paper(scene(5, line="black"), "gouache", seed=5)
+    taken = Camera(pixels=(1800, 1400), table="mat", turn_deg=3.0, fill=0.8, hand_at=0.1, seed=2).take(sheet)
+    Image.fromarray(taken.rgb).save(tmp_path / "hand.png")
+    desk.files.open(tmp_path / "hand.png")
+    settle(desk)
+    source = project_of(desk).source
+    assert source is not None
+    assert source.cut is not None
+    assert len(source.cut.bare) == 1
+    part = desk.window.at("design").picture
+    desk.window.at("design").turn_to("picture")
+    assert part.foreign.buttons[0].text() == "A hand is left out: keep it"
+    click(part.foreign.buttons[0])
+    settle(desk)
+    kept = project_of(desk).source
+    assert kept is not None
+    assert kept.cut is not None
+    assert kept.cut.bare == ()
+    assert part.foreign.buttons[0].text() == "This looks like a hand: leave it out"
+    desk.document.stack.undo()
+    settle(desk)
+    undone = project_of(desk).source
+    assert undone is not None
+    assert undone.cut == source.cut

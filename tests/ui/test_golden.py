@@ -73,11 +73,7 @@ def _said_at(desk: Desk, drawn: list[str]) -> dict[str, list[str]]:
 
 @pytest.mark.parametrize("name", ["coldframe", "pots", "photo", "glasshouse", "little", "boards"])
 def test_the_stations_say_what_they_said(
-    name: str,
-    desk: Desk,
-    demo: tuple[Project, Assets],
-    little: tuple[Project, Assets],
-    drawn_text: list[str],
+    name: str, desk: Desk, demo: tuple[Project, Assets], little: tuple[Project, Assets], drawn_text: list[str]
 ) -> None:
     scenarios = {each.name: each for each in (COLD_FRAME, POTS, PHOTO)}
     drawn = little if name in ("little", "boards") else demo

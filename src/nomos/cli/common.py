@@ -19,7 +19,7 @@ if TYPE_CHECKING:
 
     from nomos.colour import Lab
     from nomos.design import Cut
-    from nomos.design.cut import Corners
+    from nomos.design.cut import Corners, Found
     from nomos.design.picture import Pixels
     from nomos.formats.outputs import Makes
     from nomos.project import Assets, Project
@@ -62,12 +62,7 @@ def answers() -> "Answers":
 
 
 def command(
-    commands: Any,
-    name: str,
-    said: str,
-    run: Callable[[argparse.Namespace], int],
-    *,
-    project: bool = True,
+    commands: Any, name: str, said: str, run: Callable[[argparse.Namespace], int], *, project: bool = True
 ) -> argparse.ArgumentParser:
     """A command with --json, and of most commands the project they are about: its parser."""
     parser: argparse.ArgumentParser = commands.add_parser(name, help=said)
@@ -180,6 +175,11 @@ def design_options(parser: argparse.ArgumentParser, *, colours: str | None = Non
         default="auto",
         help="auto (default) finds the sheet in a photograph and what is drawn on it; none: as --whole",
     )
+    for option, what in (("--leave-out", "left out"), ("--keep", "kept")):
+        parser.add_argument(
+            option, action="append", default=[], choices=("hand", "object", "writing", "stain"),
+            help=f"what only lies on a photographed sheet and is {what}, whatever is found; once for each",
+        )  # fmt: skip
     parser.add_argument("--whole", action="store_true", help="all of the picture is the design")
     parser.add_argument(
         "--drawn-on", metavar="PAPER", help="with --straighten: the sheet's size, A4, B5, Letter, 210x297"
@@ -238,10 +238,12 @@ def _cut_of(
     options: argparse.Namespace, data: bytes, size: tuple[float, float] | None
 ) -> tuple["Pixels | None", "Cut | None", tuple[float, float] | None, dict[str, Any]]:
     """The pixels, what of them is printed, its size if the sheet says it, and the figures for JSON."""
+    from dataclasses import replace
+
     import numpy as np
 
     from nomos.design import Cut, find_cut, read_pixels
-    from nomos.design.cut import WHOLE, as_corners, checked_cut, drawn_size
+    from nomos.design.cut import Found, as_corners, checked_cut, drawn_size, foreign_on
     from nomos.design.svg import is_svg
 
     if is_svg(data) or (not options.corners and (options.whole or options.straighten != "auto")):
@@ -251,7 +253,11 @@ def _cut_of(
     pixels = read_pixels(data, options.design.name)
     shape = np.array([pixels.rgb.shape[1], pixels.rgb.shape[0]], np.float64)
     if options.corners:
-        cut = checked_cut(Cut(as_corners(_parsed_corners(options.corners) / shape)), options.design.name)
+        corners = _parsed_corners(options.corners)
+        cut = checked_cut(Cut(as_corners(corners / shape)), options.design.name)
+        # Corners that were given say what is printed: a hand on it is asked about, not left out.
+        hands = [replace(each, sure=False) for each in foreign_on(pixels.rgb, corners) if each.kind == "hand"]
+        cut = _with_wish(Found(cut, cut.corners, 1.0, True, "", foreign=tuple(hands)), options)
         return pixels, cut, size, {"corners": _in_pixels(cut.corners, shape), "sure": 1.0}
     found = find_cut(pixels.rgb)
     if not found.certain:
@@ -264,7 +270,7 @@ def _cut_of(
             f"Where the sheet lies in {options.design.name} is not sure (of its edges are seen: {seen}). "
             f"The likeliest is --corners '{proposed}'; give that or better ones, or --whole for all of it."
         )
-    if found.sheet == WHOLE and found.cut.corners == WHOLE:
+    if found.cut == Cut() and not found.foreign:
         if options.drawn_on:
             raise BadInput("--drawn-on needs a photograph of a sheet: no sheet lies in this picture.")
         return pixels, None, size, {}
@@ -273,15 +279,38 @@ def _cut_of(
             found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape)
         )
         size = (round(size[0], 1), round(size[1], 1))
+    cut = _with_wish(found, options)
     figures = {
-        "corners": _in_pixels(found.cut.corners, shape),
+        "corners": _in_pixels(cut.corners, shape),
         "sheet": _in_pixels(found.sheet, shape),
         "sure": round(found.sure, 3),
         "seen": list(found.seen),
         "certain": found.certain,
         "shape": found.paper or None,
+        "foreign": [
+            {"kind": each.kind, "left_out": each.outline in cut.bare, "sure": each.sure}
+            for each in found.foreign
+        ],
     }
-    return pixels, found.cut, size, figures
+    return pixels, cut, size, figures
+
+
+def _with_wish(found: "Found", options: argparse.Namespace) -> "Cut":
+    """What is printed, with what is left out or kept as it was asked for; says what was found."""
+    from dataclasses import replace
+
+    from nomos.design.cut import cut_with
+    from nomos.design.foreign import NAMES
+
+    cut = found.cut
+    for each in found.foreign:
+        if each.kind in options.keep and each.outline in cut.bare:
+            cut = cut_with(cut, each, (1.0, 1.0))
+        elif each.kind in options.leave_out and each.outline not in cut.bare:
+            cut = replace(cut, bare=(*cut.bare, each.outline))
+        said, other = ("left out", "keep") if each.outline in cut.bare else ("kept", "leave-out")
+        print(f"nomos: {NAMES[each.kind]} on the sheet is {said}; --{other} {each.kind}.", file=sys.stderr)
+    return cut
 
 
 def _parsed_corners(text: str) -> "NDArray[np.float64]":

@@ -52,11 +52,7 @@ def _add_mix(commands: Any) -> None:
     mix.add_argument("--shelf", type=Path, required=True, metavar="FILE", help="ink shelf, CSV or JSON")
     mix.add_argument("--paper", default=_PAPER, metavar="SPEC", help=f"the paper's colour, default {_PAPER}")
     mix.add_argument(
-        "--over",
-        action="append",
-        default=[],
-        metavar="SPEC",
-        help="an ink printed below, in print order",
+        "--over", action="append", default=[], metavar="SPEC", help="an ink printed below, in print order"
     )
     mix.add_argument("--max-inks", type=int, default=3, metavar="N", help="beside extender and white, 1 to 4")
     mix.add_argument("--grams", type=float, default=100.0, metavar="G", help="batch, default 100")

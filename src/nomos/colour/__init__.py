@@ -1,12 +1,6 @@
 """Spectra, paper, ink films and their overprints; CIELAB and colour difference."""
 
-from nomos.colour.cielab import (
-    delta_e00,
-    lab_to_hex,
-    lab_to_srgb,
-    reflectance_to_lab,
-    srgb_to_lab,
-)
+from nomos.colour.cielab import delta_e00, lab_to_hex, lab_to_srgb, reflectance_to_lab, srgb_to_lab
 from nomos.colour.ink import OPACITIES, Opacity, ink_film
 from nomos.colour.layering import Film, Ground, film_over
 from nomos.colour.overprinting import OnWet, all_combinations, overprints

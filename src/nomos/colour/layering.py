@@ -19,9 +19,7 @@ from nomos.colour.spectra import XYZ_WEIGHTS, Array
 # Counts on whenever the same inks on the same paper come out as other colours than before, with what is
 # said of it to whoever opens a print of before.
 COLOUR_MODEL = 2
-CHANGES = {
-    2: tr("Since then paper without a coating gives back more light at its surface, and black less."),
-}
+CHANGES = {2: tr("Since then paper without a coating gives back more light at its surface, and black less.")}
 
 PaperKind = Literal["coated", "smooth", "absorbent"]
 PAPER_KINDS: tuple[PaperKind, ...] = get_args(PaperKind)

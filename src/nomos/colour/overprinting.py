@@ -124,10 +124,7 @@ def overprints_in_turn(
 
 
 def _printed_in_turn(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_],
-    on_wet: Sequence[OnWet | None] | None,
+    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_], on_wet: Sequence[OnWet | None] | None
 ) -> Iterator[tuple[Array, Array]]:
     """Internal reflectance and the surface that is seen, before every film and after the last."""
     internal = np.repeat(ground.internal[None, :], len(rows), axis=0)

@@ -9,9 +9,11 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.design.corners import find_sheet, whole
-from nomos.design.extent import find_extent, moved, warp_matrix
+from nomos.design.extent import Extent, find_extent
+from nomos.design.foreign import Foreign, find_foreign, inside
 from nomos.design.light import Light, measure_light
-from nomos.design.page import Mask, Rgb
+from nomos.design.page import Mask, Rgb, filled
+from nomos.design.sheet_page import moved, sheet_page, warp_matrix
 from nomos.design.sides import Points, signed_areas
 
 Point = tuple[float, float]
@@ -87,6 +89,21 @@ def through(matrix: NDArray[np.floating], place: Point) -> Point:
     return float(x / depth), float(y / depth)
 
 
+def cut_with(cut: Cut, kept: Foreign, size_mm: tuple[float, float]) -> Cut:
+    """The cut with something that was left out kept, and its corners so wide that it lies within them.
+
+    Parameters
+    ----------
+    size_mm : of the print until now.
+    """
+    to_mm = to_print(cut, size_mm)
+    points = moved(np.array(kept.outline), to_mm)
+    low, high = np.minimum(points.min(axis=0), 0), np.maximum(points.max(axis=0), size_mm)
+    box = np.array([low, (high[0], low[1]), high, (low[0], high[1])])
+    bare = tuple(each for each in cut.bare if each != kept.outline)
+    return replace(cut, corners=as_corners(moved(box, np.linalg.inv(to_mm))), bare=bare)
+
+
 def checked_cut(cut: Cut, name: str) -> Cut:
     """The cut itself if it encloses something. Raises BadInput."""
     points = np.array(cut.corners, np.float64)
@@ -121,6 +138,7 @@ class Found:
         asked for before anything is read.
     paper : the known paper whose shape the sheet has, "" for none.
     seen : of each side, the upper one first, clockwise, the share along which its edge is seen.
+    foreign : what lies on the sheet and is not drawn; what of it is sure stays bare in the cut.
     """
 
     cut: Cut
@@ -129,6 +147,7 @@ class Found:
     certain: bool
     paper: str
     seen: tuple[float, float, float, float] = (0.0, 0.0, 0.0, 0.0)
+    foreign: tuple[Foreign, ...] = ()
 
 
 def find_cut(rgb: Rgb) -> Found:
@@ -150,10 +169,11 @@ def find_cut(rgb: Rgb) -> Found:
     if recognise_drawing(rgb) is not None:
         return Found(Cut(), WHOLE, 1.0, True, "")
     if fills(rgb):
-        extent = find_extent(rgb, whole(rgb))
-        size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
-        framed = Cut(as_corners(extent.corners / size)) if extent.straight == 4 else Cut()
-        return Found(framed, WHOLE, 1.0, True, "")
+        extent, foreign = _drawn_on(rgb, whole(rgb))
+        # A scan is printed whole unless a frame was drawn, or something lies beside the drawing.
+        inner = extent.straight == 4 or any(each.sure for each in foreign)
+        cut = Cut(as_corners(extent.corners) if inner else WHOLE, _bare_of(foreign))
+        return Found(cut, WHOLE, 1.0, True, "", foreign=foreign)
     sheet = find_sheet(rgb)
     if sheet.sure < LIKELY or (sheet.sure < LIKELY_TONES and kind_of(rgb).read_as == "tones"):
         return Found(Cut(), WHOLE, sheet.sure, True, "")
@@ -171,10 +191,27 @@ def found_on(
     rgb : the photograph. sheet : (4, 2) pixels, top left first, clockwise.
     """
     size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
-    extent = find_extent(rgb, sheet)
+    extent, foreign = _drawn_on(rgb, sheet)
     outline = as_corners(sheet / size)
-    cut = Cut(as_corners(extent.corners / size), sheet=outline)
-    return Found(cut, outline, sure, certain, known_shape(proportions(sheet, rgb.shape[:2])), seen)
+    cut = Cut(as_corners(extent.corners), _bare_of(foreign), outline)
+    shape = known_shape(proportions(sheet, rgb.shape[:2]))
+    return Found(cut, outline, sure, certain, shape, seen, foreign)
+
+
+def _drawn_on(rgb: Rgb, sheet: Points) -> tuple[Extent, tuple[Foreign, ...]]:
+    """What is drawn on a sheet, and what only lies on it."""
+    page = sheet_page(rgb, sheet)
+    foreign = find_foreign(page)
+    return find_extent(page, inside(page, _bare_of(foreign))), foreign
+
+
+def foreign_on(rgb: Rgb, corners: Points) -> tuple[Foreign, ...]:
+    """What lies on a part of a picture and is not drawn there. corners : (4, 2) pixels."""
+    return find_foreign(sheet_page(rgb, corners))
+
+
+def _bare_of(foreign: tuple[Foreign, ...]) -> tuple[tuple[Point, ...], ...]:
+    return tuple(each.outline for each in foreign if each.sure)
 
 
 def as_corners(points: Points) -> Corners:
@@ -317,22 +354,15 @@ def light_of_cut(rgb: Rgb, corners: Points, sheet: Points | None) -> Light:
 
 def _on_sheet(rgb: Rgb, around: Points, shape: tuple[int, ...], sheet: Points | None) -> Mask:
     """Where a view shows the sheet: inside the picture, and inside the sheet if one is found."""
-    import cv2
-
     size = np.array([rgb.shape[1], rgb.shape[0]], np.float64)
     matrix = warp_matrix(around, (shape[1], shape[0]))
-    mask = np.ones(shape[:2], np.uint8)
+    mask = np.ones(shape[:2], bool)
     if sheet is None:
         found = find_sheet(rgb)
         sheet = found.corners if found.sure > 0.5 else None
     outlines = [np.array(WHOLE) * size] if sheet is None else [np.array(WHOLE) * size, sheet]
     for outline in outlines:
-        inside = np.zeros(shape[:2], np.uint8)
         points = moved(outline, matrix)
-        points = points + (points.mean(axis=0) - points) * 0.012
-        cv2.fillConvexPoly(
-            inside, np.rint(np.clip(points, -1e6, 1e6) * 16).astype(np.int32), 1, cv2.LINE_8, 4
-        )
-        mask &= inside
+        mask &= filled(shape, points + (points.mean(axis=0) - points) * 0.012)
     # A sheet that leaves most of the view out was not the one meant.
-    return np.asarray(mask > 0) if mask.mean() > 0.4 else np.ones(shape[:2], bool)
+    return mask if mask.mean() > 0.4 else np.ones(shape[:2], bool)

@@ -129,3 +129,22 @@ def steepness(lab: Page) -> Page:
         down = cv2.Sobel(channel, cv2.CV_32F, 0, 1, scale=1 / 4)
         np.maximum(steepest, cv2.magnitude(across, down), out=steepest)
     return steepest
+
+
+def filled(shape: tuple[int, ...], points: NDArray[np.floating]) -> Mask:
+    """Where a page lies within a polygon.
+
+    Parameters
+    ----------
+    shape : height and width of the page.
+    points : (n, 2) its corners, pixels.
+
+    Returns
+    -------
+    (height, width) bool.
+    """
+    import cv2
+
+    mask = np.zeros(shape[:2], np.uint8)
+    cv2.fillPoly(mask, [np.rint(np.clip(points, -1e6, 1e6) * 16).astype(np.int32)], 1, cv2.LINE_8, 4)
+    return np.asarray(mask > 0)

@@ -13,7 +13,8 @@ from nomos.design.cut import Cut, checked_cut, light_of_cut, proportions, straig
 from nomos.design.decoding import decode
 from nomos.design.light import EVEN, Light
 from nomos.design.limits import MAX_PAGE_PIXELS
-from nomos.design.page import Rgb
+from nomos.design.page import Rgb, filled, lab_page
+from nomos.design.sheet_page import moved
 from nomos.design.sketch import FIELD_PX_PER_MM
 from nomos.design.svg import is_svg, read_svg
 
@@ -31,6 +32,8 @@ _PAPER, _PAPER_MARGIN_MM = "A4", 15.0
 
 # Enlarged further, a picture has more pixels and nothing more to see; a cutter follows no coarser edge.
 _MOST_ENLARGED, _LEAST_PX_PER_MM = 8.0, 3.0
+# What is this near the paper found, Lab, is bare paper.
+_PAPER_OFF = 12.0
 
 
 @dataclass(frozen=True, eq=False)
@@ -207,29 +210,37 @@ def _cut_out(
     ppm = min(FIELD_PX_PER_MM, _page_resolution(size))
     size_px = max(8, round(size[0] * ppm)), max(8, round(size[1] * ppm))
     page = straightened(rgb, corners, size_px)
-    page = _bare(page, cut, to_print(cut, size), size_px[0] / size[0])
-    page.flags.writeable = False
     light = light_of_cut(rgb, corners, None if cut.sheet is None else np.array(cut.sheet) * pixels)
+    page = _bare(page, cut, to_print(cut, (size_px[0], size_px[1])), light)
+    page.flags.writeable = False
     return Picture(page, size, page.shape[1] / size[0], notes, light, cut, sized)
 
 
-def _bare(page: Rgb, cut: Cut, to_mm: NDArray[np.float64], px_per_mm: float) -> Rgb:
-    """The page with what is masked painted in the colour of its palest place near the mask: bare paper."""
+def _bare(page: Rgb, cut: Cut, to_page: NDArray[np.float64], light: Light) -> Rgb:
+    """The page with what is masked painted in the colour of the bare paper about it."""
     import cv2
 
-    from nomos.design.extent import moved
-
     page = page.copy()
-    for polygon in cut.bare:
-        if len(polygon) < 3:
+    covered = [filled(page.shape[:2], moved(np.array(each), to_page)) for each in cut.bare if len(each) > 2]
+    if not any(mask.any() for mask in covered):
+        return page
+    anything = np.logical_or.reduce(covered)
+    even = lab_page(light.applied(page))
+    for mask in covered:
+        if not mask.any():
             continue
-        points = moved(np.array(polygon, np.float64), to_mm) * px_per_mm
-        inside = np.zeros(page.shape[:2], np.uint8)
-        cv2.fillPoly(inside, [np.rint(points * 16).astype(np.int32)], 1, cv2.LINE_8, 4)
-        if inside.any():
-            pixels = page[inside > 0]
+        reach = max(9, round(0.5 * np.sqrt(np.count_nonzero(mask)))) | 1
+        about = cv2.dilate(mask.view(np.uint8), np.ones((reach, reach), np.uint8)) > 0
+        about = about & ~anything if (about & ~anything).any() else mask
+        pixels, own = page[about], even[about]
+        if (
+            light.paper is not None
+            and (near := np.linalg.norm(own - light.paper, axis=-1) < _PAPER_OFF).any()
+        ):
+            page[mask] = np.median(pixels[near], axis=0).astype(np.uint8)
+        else:
             bright = pixels.sum(axis=1) >= np.percentile(pixels.sum(axis=1), 80)
-            page[inside > 0] = np.median(pixels[bright], axis=0).astype(np.uint8)
+            page[mask] = np.median(pixels[bright], axis=0).astype(np.uint8)
     return page
 
 

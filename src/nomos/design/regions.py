@@ -66,10 +66,7 @@ class Regions:
         own = self._runs_of(region)
         y, x = np.divmod(self.start[own], self.width)
         length = self.length[own]
-        return (
-            float(np.average(x + (length - 1) / 2, weights=length)),
-            float(np.average(y, weights=length)),
-        )
+        return (float(np.average(x + (length - 1) / 2, weights=length)), float(np.average(y, weights=length)))
 
     def window(self, region: int, margin: int) -> tuple[slice, slice]:
         """The rows and columns a region lies in, widened by a margin."""

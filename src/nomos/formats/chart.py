@@ -129,9 +129,7 @@ def chart_pdf(chart: Chart, title: str) -> bytes:
     for place, ink in enumerate(chart.inks):
         heading = tr("{place} of {inks}: {name}", place=place + 1, inks=len(chart.inks), name=ink.name)
         _heading(
-            canvas,
-            heading,
-            tr("The block, mirrored: the grey strips stay. Cut all blocks in one corner."),
+            canvas, heading, tr("The block, mirrored: the grey strips stay. Cut all blocks in one corner.")
         )
         for patch in chart.patches:
             if place in patch.films:
@@ -161,12 +159,7 @@ def _heading(canvas: "Canvas", heading: str, line: str) -> None:
 def _square(canvas: "Canvas", left: float, top: float, side: float, colour: str) -> None:
     canvas.setFillColor(colour)
     canvas.rect(
-        (_LEFT_MM + left) * MM,
-        (A4_MM[1] - _TOP_MM - top - side) * MM,
-        side * MM,
-        side * MM,
-        stroke=0,
-        fill=1,
+        (_LEFT_MM + left) * MM, (A4_MM[1] - _TOP_MM - top - side) * MM, side * MM, side * MM, stroke=0, fill=1
     )
 
 

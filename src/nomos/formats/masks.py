@@ -41,11 +41,7 @@ def mask_layers(project: Project, blocks: CutBlocks) -> tuple[MaskLayer, ...]:
 
 
 def write_blocks(
-    folder: Path,
-    layers: Sequence[MaskLayer],
-    px_per_mm: float,
-    kind: Kind,
-    inputs: Sequence[Path] = (),
+    folder: Path, layers: Sequence[MaskLayer], px_per_mm: float, kind: Kind, inputs: Sequence[Path] = ()
 ) -> tuple[str, ...]:
     """Write the blocks, in print order and as seen on the print; returns the names of the files.
 

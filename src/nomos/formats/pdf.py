@@ -89,11 +89,7 @@ def _tiling(drawing: tuple[float, float], page: tuple[float, float]) -> Tiling:
 
 
 def drawings_pdf(
-    drawings: Sequence[Drawing],
-    title: str,
-    *,
-    paper: str = DEFAULT_PAPER,
-    progress: Progress = NULL_PROGRESS,
+    drawings: Sequence[Drawing], title: str, *, paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS
 ) -> bytes:
     """A PDF of all drawings at true size.
 

@@ -49,10 +49,7 @@ def pulls_pdf(
 
 def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: str) -> list[Any]:
     zones = [
-        (
-            f"{place}",
-            f"{opened(zone.text)}." + (f" {zone.grams:.0f} g." if zone.grams else ""),
-        )
+        (f"{place}", f"{opened(zone.text)}." + (f" {zone.grams:.0f} g." if zone.grams else ""))
         for place, zone in enumerate(card.zones, start=1)
     ]
     facts = [

@@ -31,8 +31,7 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
         float, _minutes(tr("One pull"), tr("Minutes from one sheet to the next."), 0.5, level="usual")
     ] = 4.0
     wash_min: Annotated[
-        float,
-        _minutes(tr("Wash-up"), tr("Minutes to change to an ink that must not see the one before."), 5),
+        float, _minutes(tr("Wash-up"), tr("Minutes to change to an ink that must not see the one before."), 5)
     ] = 25.0
     wipe_min: Annotated[
         float, _minutes(tr("Wipe"), tr("Minutes to change to an ink that may see a little of it."), 1)

@@ -17,9 +17,7 @@ _STRIP_PIXELS = 1 << 17
 
 
 def render(
-    index: Index,
-    labs: NDArray[np.float64],
-    out: NDArray[np.uint32] | None = None,
+    index: Index, labs: NDArray[np.float64], out: NDArray[np.uint32] | None = None
 ) -> NDArray[np.uint32]:
     """A page of pixels, 0xffRRGGBB each, looked up from its combinations.
 

@@ -87,8 +87,7 @@ class KentoSettings:
         ),
     ] = 25.0  # fmt: skip
     straight_mm: Annotated[
-        float,
-        length(tr("Straight notch, length"), tr("How long the straight notch is."), 8, 200, undo=KENTO),
+        float, length(tr("Straight notch, length"), tr("How long the straight notch is."), 8, 200, undo=KENTO)
     ] = 30.0
     straight_place: Annotated[
         float,

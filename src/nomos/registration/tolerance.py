@@ -49,13 +49,7 @@ class Budget:
 
 
 def budget_of(
-    system: System,
-    own: BudgetSettings,
-    *,
-    damp: bool,
-    carried: str,
-    growth: tuple[float, float],
-    grain: str,
+    system: System, own: BudgetSettings, *, damp: bool, carried: str, growth: tuple[float, float], grain: str
 ) -> Budget:
     """The user's own figures, and defaults for the rest.
 

@@ -145,9 +145,7 @@ def shared_order(
 
 
 def fewest_blocks(
-    conflict: NDArray[np.bool_],
-    most_zones: int = MOST_ZONES,
-    meets: NDArray[np.bool_] | None = None,
+    conflict: NDArray[np.bool_], most_zones: int = MOST_ZONES, meets: NDArray[np.bool_] | None = None
 ) -> tuple[tuple[int, ...], ...]:
     """The fewest groups with no conflict inside, none larger than `most_zones`.
 

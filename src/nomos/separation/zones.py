@@ -34,10 +34,7 @@ _SHIFT = 4
 
 
 def zone_page(
-    labels: Labels,
-    zones: Sequence[Sequence[int]],
-    areas: Sequence[Outlines] = (),
-    px_per_mm: float = 1.0,
+    labels: Labels, zones: Sequence[Sequence[int]], areas: Sequence[Outlines] = (), px_per_mm: float = 1.0
 ) -> NDArray[np.uint8]:
     """Which zone each pixel of a block belongs to.
 

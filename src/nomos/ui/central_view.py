@@ -90,7 +90,7 @@ class CentralView(QStackedWidget):
         pixels = designer.pixels()
         opened = hand.state.shown == "picture" and not self.flipped
         if hand.state.station == "design" and opened and pixels is not None:
-            self.picture.show_content(picture_content(project, pixels))
+            self.picture.show_content(picture_content(project, pixels, designer.found))
             return self.picture
         if not self.at_bench():
             return self.sheet

@@ -10,14 +10,7 @@ from PyQt6.QtWidgets import QWidget
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.project import Project
-from nomos.project.edition.studio import (
-    Studio,
-    begun_in,
-    grown,
-    read_studio,
-    studio_text,
-    write_studio,
-)
+from nomos.project.edition.studio import Studio, begun_in, grown, read_studio, studio_text, write_studio
 from nomos.ui.controller import Controller
 from nomos.ui.frame.notice import Notice
 

@@ -7,11 +7,7 @@ from typing import Any
 
 from PyQt6.QtCore import QByteArray, QSettings, Qt, QTimer
 from PyQt6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent, QResizeEvent
-from PyQt6.QtWidgets import (
-    QMainWindow,
-    QScrollArea,
-    QSplitter,
-)
+from PyQt6.QtWidgets import QMainWindow, QScrollArea, QSplitter
 
 from nomos.base.language import tr
 from nomos.project import Station

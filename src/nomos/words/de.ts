@@ -828,6 +828,34 @@
    <translation>Farben</translation>
   </message>
   <message>
+   <source>hand</source>
+   <translation>Hand</translation>
+  </message>
+  <message>
+   <source>object</source>
+   <translation>Gegenstand</translation>
+  </message>
+  <message>
+   <source>writing</source>
+   <translation>Schrift</translation>
+  </message>
+  <message>
+   <source>stain</source>
+   <translation>Fleck</translation>
+  </message>
+  <message>
+   <source>a hand</source>
+   <translation>eine Hand</translation>
+  </message>
+  <message>
+   <source>something that lies over the edge</source>
+   <translation>etwas, das über den Rand liegt</translation>
+  </message>
+  <message>
+   <source>the ring of a cup</source>
+   <translation>der Rand einer Tasse</translation>
+  </message>
+  <message>
    <source>{name} has no pixels; export it again.</source>
    <translation>{name} hat keine Bildpunkte; noch einmal ausgeben.</translation>
   </message>
@@ -4356,6 +4384,14 @@
   <message>
    <source>A name cannot be empty.</source>
    <translation>Ein Name darf nicht leer sein.</translation>
+  </message>
+  <message>
+   <source>cream</source>
+   <translation>creme</translation>
+  </message>
+  <message>
+   <source>kraft</source>
+   <translation>Kraft</translation>
   </message>
   <message>
    <source>height</source>
@@ -9160,12 +9196,20 @@ N</translation>
    <translation>Blank bleiben</translation>
   </message>
   <message>
+   <source>Keep</source>
+   <translation>Behalten</translation>
+  </message>
+  <message>
    <source>Turn</source>
    <translation>Drehen</translation>
   </message>
   <message>
    <source>Mirror</source>
    <translation>Spiegeln</translation>
+  </message>
+  <message>
+   <source>Leave out</source>
+   <translation>Weglassen</translation>
   </message>
   <message>
    <source>Find the sheet</source>
@@ -9190,6 +9234,10 @@ N</translation>
   <message>
    <source>Read as tones: the colours that are least far off on the whole.</source>
    <translation>Gelesen als Tonwerte: die Farben, die im Ganzen am wenigsten abweichen.</translation>
+  </message>
+  <message>
+   <source>{what} is left out: keep it</source>
+   <translation>{what} ist weggelassen: behalten</translation>
   </message>
   <message>
    <source>The light varied by {uneven} % over the paper and was evened out.</source>
@@ -9234,6 +9282,10 @@ N</translation>
   <message>
    <source>Ink {join} and {lower} as one graded field</source>
    <translation>{join} und {lower} als ein verlaufendes Feld einfärben</translation>
+  </message>
+  <message>
+   <source>This looks like {what}: leave it out</source>
+   <translation>Das sieht aus wie {what}: weglassen</translation>
   </message>
   <message>
    <source>No bare paper was recognised: the light is left as it is.</source>
@@ -9424,12 +9476,24 @@ N</translation>
    <translation>Wo der Bogen liegt, ist nicht sicher: bitte unter Bild die vier Ecken auf das ziehen, was gedruckt werden soll.</translation>
   </message>
   <message>
+   <source>Writing is cut in mirror image to print as it reads; templates headed as mirrored show how.</source>
+   <translation>Schrift wird spiegelverkehrt geschnitten, damit sie sich im Druck lesen lässt; als gespiegelt bezeichnete Vorlagen zeigen wie.</translation>
+  </message>
+  <message>
    <source>The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.</source>
    <translation>Der Bogen wurde gefunden und die Zeichnung darauf ausgeschnitten. Ist eine Ecke daneben, unter Bild ziehen.</translation>
   </message>
   <message>
    <source>How large the print is, the picture does not say: drag its corner, or type it at Picture.</source>
    <translation>Wie groß der Druck ist, sagt das Bild nicht: unter Bild an der Ecke ziehen oder eintippen.</translation>
+  </message>
+  <message>
+   <source>Left out: {what}.</source>
+   <translation>Weggelassen: {what}.</translation>
+  </message>
+  <message>
+   <source>Does it belong to the drawing? {what}: say so at Picture.</source>
+   <translation>Gehört es zur Zeichnung? {what}: bei Bild angeben.</translation>
   </message>
   <message>
    <source>reading the design</source>
@@ -9612,6 +9676,14 @@ N</translation>
    <translation>Wie das Bild gelesen wird: saubere Zeichnung, Skizze oder Tonwerte.</translation>
   </message>
   <message>
+   <source>This paper is</source>
+   <translation>Dieses Papier ist</translation>
+  </message>
+  <message>
+   <source>What the drawing stands on; what is printed stands on the same, unless Inks says otherwise.</source>
+   <translation>Worauf die Zeichnung steht; der Druck steht auf demselben, wenn Farben nichts anderes sagt.</translation>
+  </message>
+  <message>
    <source>Drop the faint pencil lines</source>
    <translation>Blasse Bleistiftlinien weglassen</translation>
   </message>
@@ -9662,6 +9734,10 @@ N</translation>
   <message>
    <source>The photographed sheet has this size: the print's size follows.</source>
    <translation>Der fotografierte Bogen hat diese Größe: danach richtet sich der Druck.</translation>
+  </message>
+  <message>
+   <source>as it was found</source>
+   <translation>wie gefunden</translation>
   </message>
   <message>
    <source>The picture lies between the two: see how it looks in the other; undo takes it back.</source>
@@ -9726,6 +9802,10 @@ N</translation>
   <message>
    <source>Draw round what is not printed.</source>
    <translation>Umfahren, was nicht gedruckt wird.</translation>
+  </message>
+  <message>
+   <source>It is hatched in the picture; undo takes it back.</source>
+   <translation>Es ist im Bild schraffiert; Rückgängig nimmt es zurück.</translation>
   </message>
   <message>
    <source>top left</source>

@@ -176,7 +176,8 @@ def open_design(path: Path, ask: Ask, progress: Progress, seen: Seen | None = No
     """
     seen = seen or see_design(path, Part(progress, 0.0, 0.1))
     data, pixels, found, size, cut = seen.data, seen.pixels, seen.found, None, None
-    if found is not None and abs(signed_areas(np.array(found.cut.corners))) > _ALL_OF_IT:
+    whole = found is not None and abs(signed_areas(np.array(found.cut.corners))) > _ALL_OF_IT
+    if found is not None and whole and not found.foreign:
         found = None
     if found is not None and pixels is not None:
         cut = found.cut

@@ -4,23 +4,16 @@ from collections.abc import Mapping, Sequence
 
 from msgspec.structs import replace
 
-from nomos.base.language import tr
+from nomos.base.language import opened, tr
 from nomos.colour import Lab
 from nomos.colour.names import colour_names
 from nomos.design import Correction, FlatDesign, ReadAs
 from nomos.project.blocks.pulls import in_rule_order, layers
 from nomos.project.blocks.reduction import is_reduction, layer_steps, with_reduction
-from nomos.project.model import (
-    Block,
-    Flat,
-    Impression,
-    Ink,
-    Project,
-    ProjectError,
-    WantedColour,
-    Zone,
-)
+from nomos.project.model import Block, Flat, Impression, Ink, Project, ProjectError, WantedColour, Zone
+from nomos.project.model.edits import with_paper
 from nomos.project.model.naming import fresh_number, named
+from nomos.project.model.paper import PAPER_COLOURS
 from nomos.project.model.pruning import pruned
 from nomos.separation import find_key, one_block_per_colour
 
@@ -86,6 +79,14 @@ def with_flat_design(
         impressions=tuple(impressions),
     )
     return in_rule_order(changed)
+
+
+def with_paper_called(project: Project, name: str) -> Project:
+    """On one of the papers that are known by name; the colour of the design that stays bare follows."""
+    said, lab = PAPER_COLOURS[name]
+    for number in project.bare_colours():
+        project = with_colour(project, number, lab=lab)
+    return with_paper(project, name=opened(said), lab=lab)
 
 
 def with_colour(project: Project, number: int, *, name: str | None = None, lab: Lab | None = None) -> Project:

@@ -11,16 +11,7 @@ from nomos.design import Labels, fill_nearest
 from nomos.project.blocks.fields import MOST_COLOURS, with_labels
 from nomos.project.blocks.reduction import light_to_dark_colours, shelf_ink
 from nomos.project.inks.films import ground_of
-from nomos.project.model import (
-    KERF_MM,
-    Block,
-    Impression,
-    Ink,
-    Project,
-    ProjectError,
-    WantedColour,
-    Zone,
-)
+from nomos.project.model import KERF_MM, Block, Impression, Ink, Project, ProjectError, WantedColour, Zone
 from nomos.project.model.naming import fresh_number
 from nomos.project.model.store import labels_to_png
 from nomos.separation.jigsaw import Piece, find_pieces
@@ -36,11 +27,7 @@ def sawn_block(project: Project) -> Block | None:
 
 
 def with_jigsaw(
-    project: Project,
-    key: int | None = None,
-    kerf_mm: float = KERF_MM,
-    *,
-    shelf: Sequence[CandidateInk] = (),
+    project: Project, key: int | None = None, kerf_mm: float = KERF_MM, *, shelf: Sequence[CandidateInk] = ()
 ) -> Project:
     """The project as a jigsaw: every colour a zone of one sawn block, in one pull.
 

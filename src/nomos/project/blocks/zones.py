@@ -160,9 +160,7 @@ def flat_then_graded(project: Project, pull_id: str, zone: int) -> Project:
     flat, graded = again.impressions[at : at + 2]
     # The flat layer is there already: the graded one adds what is over it.
     rest = replace(
-        graded.zones[0],
-        strength=graded.zones[0].strength - pale,
-        grade=replace(grade, to=grade.to - pale),
+        graded.zones[0], strength=graded.zones[0].strength - pale, grade=replace(grade, to=grade.to - pale)
     )
     even = replace(flat.zones[0], strength=pale, grade=None)
     pulls = (replace(flat, zones=(even,)), replace(graded, zones=(rest,)))

@@ -13,12 +13,7 @@ from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
-from nomos.project.blocks.keys import (
-    DARK_ENOUGH,
-    SHADOW_LIGHTNESS,
-    with_contour_key,
-    with_shadow_key,
-)
+from nomos.project.blocks.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, with_contour_key, with_shadow_key
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.joins import of_borders
 from nomos.project.check.method import of_methods, of_writing
@@ -52,10 +47,7 @@ _DULLER_DE00 = 1.5
 
 
 def find(
-    project: Project,
-    laid: LaidSheet | None,
-    matches: Sequence[ColourMatch],
-    borders: Borders | None = None,
+    project: Project, laid: LaidSheet | None, matches: Sequence[ColourMatch], borders: Borders | None = None
 ) -> tuple[Finding, ...]:
     """All findings of a project; those that need the proof, or the borders, only when they are given."""
     found = [*_of_design(project, matches), *_of_key(project), *_of_layers(project), *of_reduction(project)]

@@ -358,8 +358,7 @@ def with_material(project: Project, block_id: str, material: Material | None) ->
     board = project.block(block_id).board
     own = {block.id for block in project.blocks if block.id == block_id or (board and block.board == board)}
     return replace(
-        project,
-        blocks=tuple(replace(b, material=material) if b.id in own else b for b in project.blocks),
+        project, blocks=tuple(replace(b, material=material) if b.id in own else b for b in project.blocks)
     )
 
 

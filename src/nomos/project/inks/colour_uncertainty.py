@@ -121,10 +121,7 @@ def _doubted(film: Film, basis: Basis, opacity: Opacity) -> Doubted:
 
 @lru_cache(maxsize=128)
 def _errors(
-    stock: Stock,
-    known: tuple[Doubted, ...],
-    wets: tuple[OnWet | None, ...],
-    sets: tuple[frozenset[int], ...],
+    stock: Stock, known: tuple[Doubted, ...], wets: tuple[OnWet | None, ...], sets: tuple[frozenset[int], ...]
 ) -> tuple[Array, Array]:
     rows = np.zeros((len(sets), len(known)), bool)
     for row, places in enumerate(sets):

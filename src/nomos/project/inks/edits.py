@@ -5,11 +5,7 @@ from collections.abc import Callable
 from msgspec.structs import replace
 
 from nomos.colour import Lab, Opacity
-from nomos.project.model import (
-    Impression,
-    Project,
-    Zone,
-)
+from nomos.project.model import Impression, Project, Zone
 from nomos.project.model.edits import with_impression
 from nomos.project.model.naming import named
 

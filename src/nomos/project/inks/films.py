@@ -12,13 +12,7 @@ from nomos.colour.ink import solid_of, spectral_solid
 from nomos.colour.layering import Stock, surface_on
 from nomos.colour.overprinting import overprints_in_turn
 from nomos.colour.spectra import Array
-from nomos.colour.trapping import (
-    COVER,
-    FILM,
-    WET_SURFACE,
-    tack_with,
-    trapping_of,
-)
+from nomos.colour.trapping import COVER, FILM, WET_SURFACE, tack_with, trapping_of
 from nomos.colour.vehicles import VEHICLES, sunk
 from nomos.order.washing import TackAdvice, tack_advice
 from nomos.project.model import Impression, Ink, Project

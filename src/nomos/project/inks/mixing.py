@@ -6,15 +6,7 @@ from dataclasses import dataclass
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import Ground, Lab
 from nomos.colour.layering import Film, as_solid
-from nomos.colour.mixing import (
-    EXTENDER,
-    WHITE_NAME,
-    Pigment,
-    Recipe,
-    Underlay,
-    choices,
-    find_recipes,
-)
+from nomos.colour.mixing import EXTENDER, WHITE_NAME, Pigment, Recipe, Underlay, choices, find_recipes
 from nomos.colour.overprinting import laid_on
 from nomos.colour.trapping import FILM, Inking
 from nomos.colour.weighing import Correction, weighed
@@ -84,12 +76,7 @@ def wanted_of(project: Project, pull: str, zone: int = 0) -> Lab:
 
 
 def recipes_for(
-    target: Lab,
-    tubs: Tubs,
-    under: Underlay,
-    *,
-    most_inks: int = 3,
-    progress: Progress = NULL_PROGRESS,
+    target: Lab, tubs: Tubs, under: Underlay, *, most_inks: int = 3, progress: Progress = NULL_PROGRESS
 ) -> tuple[Recipe, ...]:
     """Recipes of a shelf for a colour over some ground, the best first. Raises Cancelled."""
     return find_recipes(target, tubs.inks, under, most_inks=most_inks, white=tubs.white, progress=progress)

@@ -8,12 +8,7 @@ import msgspec
 from msgspec.structs import replace
 
 from nomos.colour import Lab
-from nomos.project.model import (
-    Impression,
-    Paper,
-    Project,
-    Source,
-)
+from nomos.project.model import Impression, Paper, Project, Source
 from nomos.project.model.naming import named
 from nomos.registration import KentoSettings, Rect
 
@@ -142,8 +137,7 @@ def with_impression(
 ) -> Project:
     """The project with one impression changed."""
     return replace(
-        project,
-        impressions=tuple(change(i) if i.id == impression_id else i for i in project.impressions),
+        project, impressions=tuple(change(i) if i.id == impression_id else i for i in project.impressions)
     )
 
 

@@ -16,6 +16,17 @@ SHEET, PAPER = tr("Sheet"), tr("Paper")
 Bands = Annotated[tuple[float, ...], Meta(min_length=BANDS, max_length=BANDS)]
 
 
+# Papers as a printmaker names them, CIELAB D50/2 deg. Common practice, no source; a reading of one's own is
+# nearer.
+PAPER_COLOURS: dict[str, tuple[str, Lab]] = {
+    "white": (tr("white"), (96.0, 0.0, 3.0)),
+    "cream": (tr("cream"), (92.0, 1.0, 13.0)),
+    "kraft": (tr("kraft"), (62.0, 10.0, 28.0)),
+    "grey": (tr("grey"), (64.0, 0.0, 2.0)),
+    "dark": (tr("dark"), (20.0, 0.0, -1.0)),
+}
+
+
 class Paper(Struct, frozen=True, forbid_unknown_fields=True):
     """The sheet: its colour (CIELAB D50/2 deg) and size, and how it takes ink and damp.
 

@@ -109,11 +109,7 @@ def json_schema() -> dict[str, object]:
     schema = msgspec.json.schema(Project)
     # Its names are records, known where the program runs and not to the type.
     schema["$defs"]["RegisterSettings"]["properties"]["system"]["enum"] = list(SYSTEMS)
-    return {
-        "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "title": tr("Nomos project"),
-        **schema,
-    }
+    return {"$schema": "https://json-schema.org/draft/2020-12/schema", "title": tr("Nomos project"), **schema}
 
 
 def _plain(value: object) -> float:

@@ -76,10 +76,7 @@ class OrderCosts:
         return self._cost([*bare, *(row for rows in self.rows.values() for row in rows)], pulls, befores)
 
     def _cost(
-        self,
-        rows: Sequence[int],
-        pulls: Sequence[Sequence[int]],
-        befores: Sequence[Mapping[int, int | None]],
+        self, rows: Sequence[int], pulls: Sequence[Sequence[int]], befores: Sequence[Mapping[int, int | None]]
     ) -> Array:
         costs = np.zeros(len(pulls))
         for row in rows:
@@ -116,13 +113,7 @@ class OrderCosts:
         return tuple(columns), tuple(shares)
 
     def search(
-        self,
-        start: Order,
-        allowed: "Allowed",
-        *,
-        slack: float,
-        keep: int,
-        progress: Progress,
+        self, start: Order, allowed: "Allowed", *, slack: float, keep: int, progress: Progress
     ) -> FoundOrders:
         """The best orders where neighbours matter: of all of them if they are few, else improved ones.
 

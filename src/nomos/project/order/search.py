@@ -209,11 +209,7 @@ def _steps(project: Project, units: Sequence[tuple[str, ...]]) -> NDArray[np.flo
 
 
 def _judged(
-    project: Project,
-    laid: LaidSheet,
-    borders: Borders,
-    pulls: tuple[str, ...],
-    start: date | None,
+    project: Project, laid: LaidSheet, borders: Borders, pulls: tuple[str, ...], start: date | None
 ) -> OrderChoice:
     ordered = with_order(project, pulls)
     matches = colour_matches(ordered, laid, sheet_labs(ordered, laid))

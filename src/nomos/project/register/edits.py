@@ -2,9 +2,7 @@
 
 from msgspec.structs import replace
 
-from nomos.project.model import (
-    Project,
-)
+from nomos.project.model import Project
 from nomos.project.model.edits import with_impression
 from nomos.proof import Misregister
 

@@ -26,14 +26,7 @@ from nomos.proof import (
 )
 from nomos.separation import Mask
 from nomos.separation.masks import chosen
-from nomos.separation.zones import (
-    GRADE_STEPS,
-    GradeShape,
-    Outlines,
-    grade_page,
-    step_strength,
-    zone_page,
-)
+from nomos.separation.zones import GRADE_STEPS, GradeShape, Outlines, grade_page, step_strength, zone_page
 
 # A shifted block is shown this far outside the image.
 PAD_MM = 6.0

@@ -39,11 +39,7 @@ def bed_plan(
     shapes += [cross(x, y) for x in (0, width) for y in (0, height)]
     right_handed = choice.hand == "right"
     x, inward = (block.left, 1.0) if right_handed else (block.right, -1.0)
-    corner = (
-        (x, block.bottom),
-        (x + inward * CORNER_MM, block.bottom),
-        (x, block.bottom - CORNER_MM),
-    )
+    corner = ((x, block.bottom), (x + inward * CORNER_MM, block.bottom), (x, block.bottom - CORNER_MM))
     shapes.append(Shape("corner", corner, word=tr("marked corner")))
     bench = around([point for each in shapes for point in each.points], (0, 0, width, height))
     return SystemPlan(
@@ -71,10 +67,7 @@ def _judged(place: Situation) -> tuple[int, str]:
         return (1, tr("A few sheets in a few pulls: the simplest set-up will do."))
     if place.floppy:
         return (0, tr("A floppy sheet cannot be dropped onto a line."))
-    return (
-        0,
-        tr("Too loose for {pulls} pulls on {sheets} sheets.", pulls=place.pulls, sheets=place.sheets),
-    )
+    return (0, tr("Too loose for {pulls} pulls on {sheets} sheets.", pulls=place.pulls, sheets=place.sheets))
 
 
 SYSTEM = RegisterSystem(

@@ -40,11 +40,7 @@ def to_lch(lab: Lab) -> tuple[float, float, float]:
 
 def from_lch(lightness: float, chroma: float, hue: float) -> Lab:
     """CIELAB of lightness, chroma and hue angle in degrees."""
-    return (
-        lightness,
-        chroma * math.cos(math.radians(hue)),
-        chroma * math.sin(math.radians(hue)),
-    )
+    return (lightness, chroma * math.cos(math.radians(hue)), chroma * math.sin(math.radians(hue)))
 
 
 def colour_strips(lab: Lab) -> ColourStrips:

@@ -1,11 +1,6 @@
 """Findings as notes at a station, the gravest first."""
 
-from nomos.project import (
-    Finding,
-    Proof,
-    Station,
-    Weight,
-)
+from nomos.project import Finding, Proof, Station, Weight
 from nomos.ui.frame.rows import Note
 
 _GRAVITY: dict[Weight, int] = {"will fail": 0, "could show": 1, "worth knowing": 2}

@@ -4,10 +4,7 @@ from collections.abc import Sequence
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import (
-    QSizePolicy,
-    QWidget,
-)
+from PyQt6.QtWidgets import QSizePolicy, QWidget
 
 from nomos.ui.frame import theme
 

@@ -10,14 +10,7 @@ from nomos.base.language import tr, within
 from nomos.base.units import lengths_text, number
 from nomos.colour import delta_e00, lab_to_hex, lab_to_srgb, srgb_to_lab
 from nomos.colour.light import lab_under, seen_by
-from nomos.project import (
-    LaidSheet,
-    Project,
-    Proof,
-    films_in_order,
-    sheet_labs,
-    sheet_reflectance,
-)
+from nomos.project import LaidSheet, Project, Proof, films_in_order, sheet_labs, sheet_reflectance
 from nomos.project.inks.drawdown import Card
 from nomos.project.model import Outline
 from nomos.project.register.system import marks_of, plan_of_system

@@ -9,12 +9,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.devices import Scales, ThermoHygrometer
-from nomos.edition import (
-    REASONS,
-    EditionState,
-    Event,
-    EventKind,
-)
+from nomos.edition import REASONS, EditionState, Event, EventKind
 from nomos.edition.amounts import ink_needed
 from nomos.project import Project
 from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events

@@ -1,16 +1,7 @@
 """The bench: large, few words, one key or click for each event, readable at two metres."""
 
 from PyQt6.QtCore import QEvent, QSize, Qt, QTimer, pyqtSignal
-from PyQt6.QtGui import (
-    QColor,
-    QFont,
-    QHideEvent,
-    QKeyEvent,
-    QPainter,
-    QPaintEvent,
-    QPixmap,
-    QShowEvent,
-)
+from PyQt6.QtGui import QColor, QFont, QHideEvent, QKeyEvent, QPainter, QPaintEvent, QPixmap, QShowEvent
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from nomos.base.language import opened, tr

@@ -7,11 +7,7 @@ from typing import Protocol, get_args
 from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.project import Project
-from nomos.project.blocks.edits import (
-    with_block,
-    with_drawn,
-    with_switch,
-)
+from nomos.project.blocks.edits import with_block, with_drawn, with_switch
 from nomos.project.blocks.keys import with_contour_key, with_drawn_key, with_shadow_key, without_made_key
 from nomos.project.blocks.plans import with_plan
 from nomos.ui.frame.editor import Editor

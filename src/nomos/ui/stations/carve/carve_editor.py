@@ -10,12 +10,7 @@ from nomos.base.language import tr
 from nomos.base.progress import Part, Progress
 from nomos.carving import MATERIALS, Board, Material, Tool
 from nomos.project import Project
-from nomos.project.edition.carving import (
-    CarvedBlock,
-    hours_of,
-    with_boards_cut,
-    with_craft,
-)
+from nomos.project.edition.carving import CarvedBlock, hours_of, with_boards_cut, with_craft
 from nomos.project.edition.sheets import Record, with_edition, with_planned_sheets
 from nomos.project.model.craft import CUTTING
 from nomos.ui.frame.editor import Editor

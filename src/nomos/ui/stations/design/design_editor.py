@@ -11,14 +11,12 @@ from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.colour import Lab, srgb_to_lab
 from nomos.design import Correction, Cut, Labels, find_cut
-from nomos.design.cut import WHOLE, Corners, Found, checked_cut, through, to_print
+from nomos.design.cut import WHOLE, Corners, Found, checked_cut, cut_with, through, to_print
 from nomos.project import Project, Source, digest, labels_from_png
 from nomos.project.blocks.fields import corrected, place_on_picture
 from nomos.ui.frame.station_editor import dropped
-from nomos.ui.stations.design.opening_editor import FOUND, NOT_SURE, OpeningEditor
-from nomos.work.open import (
-    size_of_drawing,
-)
+from nomos.ui.stations.design.opening_editor import MIRRORED, NOT_SURE, OpeningEditor, said_of
+from nomos.work.open import size_of_drawing
 
 
 class DesignEditor(OpeningEditor):
@@ -70,7 +68,7 @@ class DesignEditor(OpeningEditor):
 
         def take(found: Found) -> None:
             self.found = found
-            self.advised.emit(FOUND if found.certain else NOT_SURE)
+            self.advised.emit(said_of(found))
             size = size_of_drawing(found, pixels)
             if self._document.project is project and project.source is not None:
                 self._with_source(
@@ -185,6 +183,20 @@ class DesignEditor(OpeningEditor):
         cut = project.source.cut or Cut()
         bare = () if polygon is None else (*cut.bare, polygon)
         self._with_source(tr("Stay bare"), cut=replace(cut, bare=bare))
+
+    def turn_foreign(self, number: int) -> None:
+        """Leave something out that does not belong to the drawing, or keep what was left out."""
+        project, found = self._document.project, self.found
+        if project is None or project.source is None or found is None or number >= len(found.foreign):
+            return
+        each, cut = found.foreign[number], project.source.cut or Cut()
+        if each.outline not in cut.bare:
+            self._with_source(tr("Leave out"), cut=replace(cut, bare=(*cut.bare, each.outline)))
+            return
+        kept = cut_with(cut, each, project.source.size_mm)
+        self._with_source(tr("Keep"), cut=kept, size_mm=self._size_of(kept, project.source))
+        if each.kind == "writing":
+            self.advised.emit(MIRRORED)
 
     def correct(self, text: str, correction: Correction, labels: Labels) -> None:
         """Make a correction; one that needs the picture again is worked out in the background."""

@@ -58,6 +58,8 @@ class DesignPresenter(StationPresenter[DesignStation]):
             lambda value: designer.flatten_again(read_as=value or None, text=tr("Read it as"))
         )
         part.faint_dropped.connect(hand.fields.drop_faint)
+        part.paper_named.connect(hand.fields.take_paper)
+        part.foreign.chosen.connect(designer.turn_foreign)
 
     def show(self, project: Project, proof: Proof | None) -> None:
         """Render it."""
@@ -70,7 +72,7 @@ class DesignPresenter(StationPresenter[DesignStation]):
         places = len(designer.outlined.places) if designer.outlined else 0
         self.widget.show_view(
             view,
-            picture_part_view(project, looked, known=designer.pixels() is not None),
+            picture_part_view(project, looked, designer.found, known=designer.pixels() is not None),
             correct_part_view(project, state, places),
         )
         if designer.asks_size and state.station == "design":

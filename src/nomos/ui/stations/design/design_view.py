@@ -8,10 +8,12 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.base.language import tr, within
+from nomos.base.language import opened, tr, within
 from nomos.base.units import length_text, number
-from nomos.colour import lab_to_hex
-from nomos.design import Correction, FlatDesign, Labels, Looked
+from nomos.colour import Lab, lab_to_hex
+from nomos.design import Correction, Cut, FlatDesign, Labels, Looked
+from nomos.design.cut import Found
+from nomos.design.foreign import NAMES, Foreign
 from nomos.design.page import Mask, Rgb
 from nomos.project import Project, Proof
 from nomos.proof import mips, page_of_pixels
@@ -104,6 +106,8 @@ class PicturePartView:
     light : what was found of the light.
     faint : there are soft construction lines to drop.
     bare : so many polygons stay bare.
+    paper : its colour.
+    foreign : what may not belong to the drawing, each as what a click does with it.
     """
 
     known: bool
@@ -115,6 +119,8 @@ class PicturePartView:
     faint: bool
     bare: int
     cut: bool
+    foreign: tuple[str, ...]
+    paper: Lab
 
 
 _READ = {
@@ -124,7 +130,9 @@ _READ = {
 }
 
 
-def picture_part_view(project: Project, looked: Looked | None, *, known: bool) -> PicturePartView:
+def picture_part_view(
+    project: Project, looked: Looked | None, found: Found | None, *, known: bool
+) -> PicturePartView:
     """The Picture part of the Design station."""
     flat, source = project.flat, project.source
     cut = source.cut if source else None
@@ -135,8 +143,15 @@ def picture_part_view(project: Project, looked: Looked | None, *, known: bool) -
         known, (project.image.width, project.image.height), (flat.read_as or "") if flat else "",
         _READ[looked.read_as] if looked else "", (looked.other or "") if looked else "",
         _light_text(looked), faint, len(cut.bare) if cut else 0,
-        cut is not None,
+        cut is not None, tuple(_foreign_text(each, cut) for each in found.foreign) if found else (),
+        project.paper.lab,
     )  # fmt: skip
+
+
+def _foreign_text(each: Foreign, cut: Cut | None) -> str:
+    if cut is None or each.outline not in cut.bare:
+        return tr("This looks like {what}: leave it out", what=NAMES[each.kind])
+    return tr("{what} is left out: keep it", what=opened(NAMES[each.kind]))
 
 
 _LEAST_FAINT = 0.0008

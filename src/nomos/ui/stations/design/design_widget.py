@@ -112,10 +112,7 @@ class DesignStation(Answers):
             made.setText(view.gradients[place] if place < len(view.gradients) else "")
         self.curve.show_curve(view.curve, view.count, view.suggested)
         self.curve_note.setVisible(bool(view.curve))
-        self.rows.show_rows(
-            view.rows,
-            None if view.chosen is None else str(view.chosen),
-        )
+        self.rows.show_rows(view.rows, None if view.chosen is None else str(view.chosen))
         self._chosen, self._bare = -1 if view.chosen is None else view.chosen, view.chosen_bare
         for part in (self.name, self.editor, self.keep, self.bare, self.merge, self.split):
             part.setVisible(view.chosen is not None)

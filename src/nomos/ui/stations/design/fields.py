@@ -7,16 +7,10 @@ from nomos.base.language import opened, tr
 from nomos.colour import Lab
 from nomos.design import Correction
 from nomos.project import Project, digest
-from nomos.project.blocks.edits import (
-    with_bare_colour,
-    with_colour,
-    with_printed_colour,
-)
+from nomos.project.blocks.edits import with_bare_colour, with_colour, with_paper_called, with_printed_colour
 from nomos.project.blocks.fields import merged, split_off
 from nomos.project.blocks.grades import with_graded_field
-from nomos.project.model.edits import (
-    with_title,
-)
+from nomos.project.model.edits import with_title
 from nomos.separation.touch import Touch
 from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.keeper import ProofKeeper
@@ -87,6 +81,10 @@ class Fields:
         project = self._editor.document.project
         if project is not None and project.flat is not None and number >= 0:
             self._correct(tr("Keep a colour"), Correction("keep", project.flat.colours[number].lab))
+
+    def take_paper(self, name: str) -> None:
+        """The paper is of a kind that is known by name."""
+        self._methods.in_stack(tr("Paper"), lambda p: with_paper_called(p, name))
 
     def drop_faint(self) -> None:
         """Leave soft construction lines out."""

@@ -13,6 +13,7 @@ from nomos.base.language import tr
 from nomos.base.progress import Part, Progress
 from nomos.design import WHOLE, Correction, Labels, ReadAs, read_pixels
 from nomos.design.cut import Found, found_on
+from nomos.design.foreign import NAMES
 from nomos.design.page import Rgb
 from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest
@@ -39,8 +40,23 @@ from nomos.work.open import (
 NOT_SURE = tr(
     "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
 )
+MIRRORED = tr("Writing is cut in mirror image to print as it reads; templates headed as mirrored show how.")
 FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
 _ASK_SIZE = tr("How large the print is, the picture does not say: drag its corner, or type it at Picture.")
+
+
+def said_of(found: Found) -> str:
+    """What was found in a photograph, and what to look after."""
+    left_out = [NAMES[each.kind] for each in found.foreign if each.sure]
+    asked = [NAMES[each.kind] for each in found.foreign if not each.sure]
+    if not found.certain:
+        return NOT_SURE
+    said = [FOUND]
+    if left_out:
+        said.append(tr("Left out: {what}.", what=", ".join(left_out)))
+    if asked:
+        said.append(tr("Does it belong to the drawing? {what}: say so at Picture.", what=", ".join(asked)))
+    return " ".join(said)
 
 
 class OpeningEditor(QObject):
@@ -153,7 +169,7 @@ class OpeningEditor(QObject):
 
     def _tell_of(self, opened: Opened) -> None:
         if opened.found is not None:
-            self.advised.emit(FOUND if opened.found.certain else NOT_SURE)
+            self.advised.emit(said_of(opened.found))
         for note in opened.notes if opened.sized else (_ASK_SIZE,):
             self.advised.emit(note)
         for note in opened.done.flat.notes:

@@ -3,10 +3,11 @@
 from collections.abc import Sequence
 
 from PyQt6.QtCore import pyqtBoundSignal, pyqtSignal
-from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QWidget
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QWidget
 
 from nomos.base.language import opened, tr, within
 from nomos.base.units import PAPER_SIZES_MM
+from nomos.project.model.paper import PAPER_COLOURS
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, check_box, label
 from nomos.ui.frame.parts import part_column
@@ -18,10 +19,7 @@ _READ = (
     ("sketch", tr("a sketch")),
     ("tones", tr("tones")),
 )
-_OTHER = {
-    "sketch": tr("Read it as a sketch instead"),
-    "tones": tr("Read it as tones instead"),
-}
+_OTHER = {"sketch": tr("Read it as a sketch instead"), "tones": tr("Read it as tones instead")}
 
 
 class PicturePart(QWidget):
@@ -41,6 +39,8 @@ class PicturePart(QWidget):
     drawn_on_requested = pyqtSignal(str)
     read_as_requested = pyqtSignal(str)
     faint_dropped = pyqtSignal()
+    paper_named = pyqtSignal(str)
+    """A kind of paper known by name."""
     paper_shown = pyqtSignal(str)
     """The sheet on which the print is shown while its size is asked for."""
 
@@ -114,7 +114,15 @@ class PicturePart(QWidget):
             self.read_as,
             tr("How the picture is read: a clean drawing, a sketch, or tones."),
         )
+        self.named_paper = QComboBox()
+        self.named_paper.addItems([tr("as it was found"), *(words for words, _ in PAPER_COLOURS.values())])
+        read_fields.add(
+            tr("This paper is"),
+            self.named_paper,
+            tr("What the drawing stands on; what is printed stands on the same, unless Inks says otherwise."),
+        )
         self.found = label(kind="quiet")
+        self.foreign = ForeignList()
         self._other = ""
         self.other = button(
             "", tip=tr("The picture lies between the two: see how it looks in the other; undo takes it back.")
@@ -124,8 +132,8 @@ class PicturePart(QWidget):
         for part in (
             label(tr("What is printed of it"), kind="name"), self.find_sheet, self.whole,
             _row(self.left, self.right, self.mirror), self.tools, self.hint, self.length_fields,
-            self.take_length, self.no_bare, label(tr("How large"), kind="name"), self.size_fields,
-            self.shape, self.sheet_fields,
+            self.take_length, self.foreign, self.no_bare, label(tr("How large"), kind="name"),
+            self.size_fields, self.shape, self.sheet_fields,
             self.fit, self.drawn, label(tr("How it is read"), kind="name"), read_fields, self.found,
             self.other, self.light,
             self.faint,
@@ -151,8 +159,13 @@ class PicturePart(QWidget):
         )
         self.drawn.clicked.connect(lambda: self.drawn_on_requested.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_requested.emit(_READ[place][0]))
+        self.named_paper.activated.connect(self._name_paper)
         self.other.clicked.connect(lambda: self.read_as_requested.emit(self._other))
         self.faint.clicked.connect(self.faint_dropped)
+
+    def _name_paper(self, place: int) -> None:
+        if place:
+            self.paper_named.emit(list(PAPER_COLOURS)[place - 1])
 
     def _ask_size(self, asked: pyqtBoundSignal, value: float) -> None:
         if self.shape.isChecked():
@@ -182,13 +195,41 @@ class PicturePart(QWidget):
         self.height_box.show_value(view.size_mm[1])
         self.read_as.setCurrentIndex(next(n for n, (value, _) in enumerate(_READ) if value == view.read_as))
         self.found.setText(view.found)
+        self.named_paper.setCurrentIndex(
+            next((n for n, (_, lab) in enumerate(PAPER_COLOURS.values(), 1) if lab == view.paper), 0)
+        )
         self._other = view.other
         self.other.setText(_OTHER.get(view.other, ""))
         self.other.setVisible(bool(view.other))
         self.light.setText(view.light)
         self.light.setVisible(bool(view.light))
         self.faint.setVisible(view.faint)
+        self.foreign.show_texts(view.foreign if view.known else ())
         self.no_bare.setVisible(view.bare > 0)
+
+
+class ForeignList(QWidget):
+    """What may not belong to the drawing: a button for each."""
+
+    chosen = pyqtSignal(int)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.buttons: list[QPushButton] = []
+        self._column = part_column(self)
+
+    def show_texts(self, texts: Sequence[str]) -> None:
+        """Show them."""
+        while len(self.buttons) < len(texts):
+            made = button("", tip=tr("It is hatched in the picture; undo takes it back."))
+            place = len(self.buttons)
+            made.clicked.connect(lambda _on=False, place=place: self.chosen.emit(place))
+            self.buttons.append(made)
+            self._column.addWidget(made)
+        for place, made in enumerate(self.buttons):
+            made.setVisible(place < len(texts))
+            made.setText(texts[place] if place < len(texts) else "")
+        self.setVisible(bool(texts))
 
 
 _HINTS = {

@@ -22,7 +22,7 @@ from nomos.design.cut import Corners, Point
 from nomos.proof import from_rgb, pixels_of, render_view
 from nomos.ui.frame import theme
 from nomos.ui.frame.sheet import image_of
-from nomos.ui.stations.design.picture_marks import MARGIN, draw_coarse, draw_note
+from nomos.ui.stations.design.picture_marks import MARGIN, draw_coarse, draw_hatched, draw_note
 from nomos.ui.stations.design.picture_view import PictureContent, PictureTool
 from nomos.ui.stations.design.print_size import PrintSize
 
@@ -149,9 +149,13 @@ class PictureView(QWidget):
             self._outline(painter, self._shapes["sheet"], dashed=True)
         self._outline(painter, self._shapes["corners"], dashed=False)
         for polygon in self._content.bare:
-            self._fill(painter, polygon)
+            draw_hatched(painter, self._polygon_of(polygon))
+        for outline in self._content.asked:
+            draw_hatched(painter, self._polygon_of(outline), asked=True)
         if self._polygon:
-            self._fill(painter, [*self._polygon, *([self._pointer] if self._pointer else [])])
+            draw_hatched(
+                painter, self._polygon_of([*self._polygon, *([self._pointer] if self._pointer else [])])
+            )
         if self._line:
             self._draw_length(painter)
         if self._holds_corners() and self._content.coarse is None:
@@ -199,11 +203,8 @@ class PictureView(QWidget):
             if not (dashed and colour == "#ffffff"):
                 painter.drawPolygon(shape)
 
-    def _fill(self, painter: QPainter, polygon: Sequence[Point]) -> None:
-        shape = QPolygonF([self._to_screen(point) for point in polygon])
-        painter.setPen(QPen(QColor(theme.LIGHT.accent), 1.4, Qt.PenStyle.DashLine))
-        painter.setBrush(QColor(255, 255, 255, 190))
-        painter.drawPolygon(shape)
+    def _polygon_of(self, shares: Sequence[Point]) -> QPolygonF:
+        return QPolygonF([self._to_screen(point) for point in shares])
 
     def _draw_length(self, painter: QPainter) -> None:
         ends = [self._to_screen(point) for point in self._line]

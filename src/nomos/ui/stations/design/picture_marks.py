@@ -1,7 +1,7 @@
 """What stands beside and over the picture as it was opened: a first look at its fields, and what goes on."""
 
 from PyQt6.QtCore import QPointF, QRectF, Qt
-from PyQt6.QtGui import QColor, QFontMetrics, QPainter
+from PyQt6.QtGui import QBrush, QColor, QFontMetrics, QPainter, QPen, QPolygonF
 
 from nomos.proof import Pixels, render_view
 from nomos.ui.frame import theme
@@ -32,3 +32,13 @@ def draw_note(painter: QPainter, note: str, at: QPointF) -> None:
     painter.fillRect(box, QColor(theme.LIGHT.foot))
     painter.setPen(QColor("#1c1c1c"))
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, note)
+
+
+def draw_hatched(painter: QPainter, shape: QPolygonF, *, asked: bool = False) -> None:
+    """What stays bare, hatched on a pale ground; what is only asked about, on the picture itself."""
+    accent = QColor(theme.LIGHT.accent)
+    painter.setPen(QPen(accent, 1.4, Qt.PenStyle.DashLine))
+    painter.setBrush(Qt.BrushStyle.NoBrush if asked else QColor(255, 255, 255, 190))
+    painter.drawPolygon(shape)
+    painter.setBrush(QBrush(accent, Qt.BrushStyle.BDiagPattern))
+    painter.drawPolygon(shape)

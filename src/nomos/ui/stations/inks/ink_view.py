@@ -9,11 +9,7 @@ from nomos.base.units import number
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
 from nomos.colour.recovery import ColourError
 from nomos.colour.trapping import knife_test
-from nomos.project import (
-    Project,
-    Proof,
-    Zone,
-)
+from nomos.project import Project, Proof, Zone
 from nomos.project.inks.colour_uncertainty import WORTH_SAYING, Judged
 from nomos.project.inks.films import FilmKey, can_be_on, film_on, ground_of, solid_film, tack_of
 from nomos.project.model import Ink

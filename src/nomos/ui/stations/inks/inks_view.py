@@ -12,14 +12,7 @@ from nomos.colour.weighing import in_parts, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.drawdown import Card
-from nomos.project.inks.films import (
-    FilmKey,
-    film_of,
-    printed_reflectance,
-    solid_film,
-    trapping_at,
-    zone_keys,
-)
+from nomos.project.inks.films import FilmKey, film_of, printed_reflectance, solid_film, trapping_at, zone_keys
 from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.reach import passes_of
 from nomos.project.model import Impression, Ink, Paper, Workshop, Zone

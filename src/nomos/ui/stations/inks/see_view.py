@@ -12,12 +12,7 @@ from nomos.colour.spectra import Array
 from nomos.project import Project, Proof
 from nomos.project.inks.chart import ChartReading
 from nomos.project.inks.colour_uncertainty import WORTH_SAYING, Judged
-from nomos.project.inks.films import (
-    film_of,
-    on_wet,
-    printed_reflectance,
-    zone_keys,
-)
+from nomos.project.inks.films import film_of, on_wet, printed_reflectance, zone_keys
 from nomos.project.inks.overlaps import ChartLearned
 from nomos.project.inks.reach import fields_that_part, in_reach, reachable
 from nomos.ui.frame.rows import Row

@@ -5,11 +5,7 @@ from dataclasses import dataclass
 from nomos.base.language import tr, within
 from nomos.base.units import counted, number
 from nomos.order import before_next, reasons
-from nomos.project import (
-    Project,
-    Proof,
-    mean_difference,
-)
+from nomos.project import Project, Proof, mean_difference
 from nomos.project.blocks.pulls import layers, ordered
 from nomos.project.blocks.reduction import cut_before
 from nomos.ui.frame.cards import Card

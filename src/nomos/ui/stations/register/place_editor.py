@@ -4,10 +4,7 @@ from dataclasses import replace
 
 from nomos.base.language import tr
 from nomos.project.model import LARGEST_SHIFT_MM
-from nomos.project.model.edits import (
-    with_image_at,
-    with_sheet,
-)
+from nomos.project.model.edits import with_image_at, with_sheet
 from nomos.project.register.edits import in_register, with_offset
 from nomos.proof import Misregister
 from nomos.ui.frame.editor import Editor

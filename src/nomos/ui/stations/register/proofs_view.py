@@ -163,12 +163,7 @@ class ProofView:
 
 
 def proof_view(
-    project: Project,
-    pull: str | None,
-    scanned: Sequence[PullFound],
-    name: str,
-    *,
-    uncut: bool = False,
+    project: Project, pull: str | None, scanned: Sequence[PullFound], name: str, *, uncut: bool = False
 ) -> ProofView:
     """The Proofs part. scanned : what the last scan of that name showed."""
     by_pull = {found.pull: found for found in scanned}

@@ -9,13 +9,7 @@ from nomos.base.units import length_text, lengths_text, number, size_text
 from nomos.colour import lab_to_hex
 from nomos.project import Project, Proof, kento_or_reason
 from nomos.project.register.system import advice_for, cure_text, marks_of, plan_of_system
-from nomos.registration import (
-    SYSTEMS,
-    KentoSettings,
-    RegisterSettings,
-    System,
-    SystemAdvice,
-)
+from nomos.registration import SYSTEMS, KentoSettings, RegisterSettings, System, SystemAdvice
 from nomos.registration.jig import block_effect
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.state import UiState

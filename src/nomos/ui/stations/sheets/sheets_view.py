@@ -114,11 +114,7 @@ class RecordView:
 
 
 def record_view(
-    project: Project,
-    record: Record | None,
-    how: str = "",
-    apart_de00: float | None = None,
-    drift: str = "",
+    project: Project, record: Record | None, how: str = "", apart_de00: float | None = None, drift: str = ""
 ) -> RecordView:
     """The record of the edition. how, apart_de00, drift : of the proofs that are laid together."""
     proofs: tuple[str, ...] = ()
