@@ -14,6 +14,7 @@ from benchmarks import (
     mixing,
     ordering,
     photographs,
+    proofs,
     recolouring,
     sketches,
     solving,
@@ -38,7 +39,7 @@ def table(section: Section) -> str:
 
 
 MODULES = (
-    recolouring, flattening, sketches, photographs, solving, mixing, ordering, flashing, starting,
+    recolouring, flattening, sketches, photographs, proofs, solving, mixing, ordering, flashing, starting,
     heartbeat, growing,
 )  # fmt: skip
 _MACHINE = "Machine: {cores} cores, {kind}, Python {version}.\n"

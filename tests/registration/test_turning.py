@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 
 from nomos.registration import TURNS, Turn, seated_corner, through_board, turning_error
 from nomos.registration.kento import Hand
-from nomos.registration.scan_picture import PictureFit
+from nomos.registration.scan_picture import corner_sigma_mm
 
 SIZE = (300.0, 200.0)
 
@@ -79,14 +79,14 @@ def test_turned_end_over_end_by_hand() -> None:
 
 def test_the_error_of_a_read_scan_is_worst_where_drawn_changes_move_a_corner_most() -> None:
     """The standard error of the worst corner against drawn affine changes, and by hand."""
-    shifted = PictureFit(np.zeros(6), np.diag([0.04, 0, 0, 0.09, 0, 0]))
-    assert shifted.corner_sigma_mm((180, 240)) == pytest.approx(np.sqrt(0.13))
-    turned = PictureFit(np.zeros(6), np.diag([0, 0, 1e-6, 0, 4e-6, 0]))
-    assert turned.corner_sigma_mm((180, 240)) == pytest.approx(np.sqrt(240**2 * 1e-6 + 180**2 * 4e-6))
+    shifted = np.diag([0.04, 0, 0, 0.09, 0, 0])
+    assert corner_sigma_mm(shifted, (180, 240)) == pytest.approx(np.sqrt(0.13))
+    turned = np.diag([0, 0, 1e-6, 0, 4e-6, 0])
+    assert corner_sigma_mm(turned, (180, 240)) == pytest.approx(np.sqrt(240**2 * 1e-6 + 180**2 * 4e-6))
     rng = np.random.default_rng(4)
     root = rng.normal(0, 1, (6, 6)) * np.array([0.1, 0.001, 0.001, 0.1, 0.001, 0.001])
-    fit = PictureFit(np.zeros(6), root.T @ root)
-    drawn = rng.multivariate_normal(np.zeros(6), fit.covariance, 200_000)
+    covariance = root.T @ root
+    drawn = rng.multivariate_normal(np.zeros(6), covariance, 200_000)
     corners = [(0, 0), (180, 0), (0, 240), (180, 240)]
     worst = max(
         np.sqrt(
@@ -97,4 +97,4 @@ def test_the_error_of_a_read_scan_is_worst_where_drawn_changes_move_a_corner_mos
         )
         for x, y in corners
     )
-    assert fit.corner_sigma_mm((180, 240)) == pytest.approx(worst, rel=0.02)
+    assert corner_sigma_mm(covariance, (180, 240)) == pytest.approx(worst, rel=0.02)

@@ -38,8 +38,15 @@ def add_commands(commands: Any) -> None:
         "--uncut", action="append", default=[], metavar="BLOCK", help="a block not cut yet: move its transfer"
     )
 
-    scan = command(commands, "scan", "how far every block is out on a scan of a proof", _scan)
-    scan.add_argument("scan", type=Path, metavar="SCAN", help="the whole sheet on a darker ground, 300 dpi")
+    scan = command(commands, "scan", "how far every block is out on a photograph or scan of a proof", _scan)
+    scan.add_argument(
+        "scan", type=Path, metavar="PICTURE",
+        help="the sheet from above: a telephone's photograph, or a scan of 150 dpi or more",
+    )  # fmt: skip
+    scan.add_argument(
+        "--against", metavar="BLOCK",
+        help="measure against this block, or 'sheet': its edges (default: edges seen sharply, else the last)",
+    )  # fmt: skip
     scan.add_argument("--by", choices=("marks", "picture"), help="default: marks, where it prints them")
     scan.add_argument("--marks", choices=("crosses", "rings"), help="what the blocks print in the margin")
 
@@ -215,12 +222,18 @@ def _scan(options: argparse.Namespace) -> int:
         project = with_register(project, marks=options.marks)
     by_marks = None if options.by is None else options.by == "marks"
     cut, data = printable(project, assets), read_bytes(options.scan)
-    found = answers()(scan_of(project, cut, data, options.scan.name, by_marks))
+    against = options.against
+    if against is not None:
+        against = "" if against == "sheet" else pull_called(project, against)
+    found = answers()(scan_of(project, cut, data, options.scan.name, by_marks, against))
+    measured = project.pull_name(found.against) if found.against else "the sheet's edges"
     pulls = [_pull(project, each) for each in found.pulls]
     if options.json:
         lay = {"turned_deg": round(found.turned_deg, 3), "px_per_mm": [round(v, 4) for v in found.px_per_mm]}
+        lay |= {"against": measured, "printed": found.printed, "unexplained_mm": round(found.left_mm, 4)}
         print_json({"scan": lay, "pulls": pulls})
         return DONE
+    print(f"Measured against {measured}; {found.printed} of {len(project.impressions)} pulls are printed.")
     for pull in pulls:
         if pull["problem"]:
             print(f"{pull['block']}: {pull['problem']}")

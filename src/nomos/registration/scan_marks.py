@@ -7,9 +7,9 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.registration.marks import MarkFit, Motion, fit_marks
-from nomos.registration.scan_sheet import ScanError
 
 Picture = NDArray[np.uint8]
 Floats = NDArray[np.float64]
@@ -21,6 +21,10 @@ _LEAST_CONTRAST = 9.0
 _LEAST_MARKS = 3
 # One reading of a mark on a scan, mm (measured on simulated scans at 300 dpi).
 SCAN_MARK_MM = 0.015
+
+
+class ScanError(BadInput):
+    """A picture of a proof that cannot be measured, saying why and what to do."""
 
 
 @dataclass(frozen=True)

@@ -9,7 +9,7 @@ taken in turn from coarse to fine. The uncertainty follows from the same normal
 equations, so a pull with little to hold on to says so.
 """
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -23,14 +23,21 @@ Floats = NDArray[np.float64]
 Image = NDArray[np.float32]
 
 # Pixels a mm from coarse to fine, and how often all pulls are gone through at each.
-_LEVELS: tuple[tuple[float, int], ...] = ((1.5, 8), (3.0, 5), (6.0, 3))
+LEVELS: tuple[tuple[float, int], ...] = ((1.5, 8), (3.0, 5), (6.0, 3))
 _SMOOTH_PX = 0.9
-# What is thought of a pull before it is seen: shift in mm, turn and stretch as shares. Chosen by us.
-_PRIOR_MM, _PRIOR_SHARE = 1.5, 0.006
-# Neighbouring pixels of a smoothed scan are not independent readings; the noise they share, in steps of 255.
-_SHARED = 4 * np.pi * 1.2**2
+# What is thought of a pull before it is seen, one over the variance: shift of 1.5 mm, turn and stretch of
+# 0.006, an ink that spreads by 0.15 mm. Chosen by us.
+_PRECISION = 1 / np.array([1.5, 0.006, 0.006, 1.5, 0.006, 0.006, 0.15]) ** 2
+# Pulls are laid at this many pixels a mm; edges are where a pull's slope is at least so much, of 1 a pixel.
+_LAID_PX_PER_MM, _LEAST_SLOPE, _MOST_PIXELS, _STILL_MM = 6.0, 0.04, 20_000, 0.003
+# Neighbouring pixels of a smoothed scan are no independent readings, nor are those along one edge, whose
+# colour is off alike: what so many say counts once. Measured in benchmarks/, so that what is sure holds.
+_SHARED = 16 * 4 * np.pi * 1.2**2
 _LEAST_NOISE = 2.0
-_EROSION = 3
+# Colours are learnt this far from every edge, in so many pixels at least; how strong a pull is, as a share,
+# and how far fields differ from it. Chosen by us, measured in benchmarks/.
+_DEPTH_MM, _LEAST_FIELD, _MOST_FIELD = 0.7, 60, 400
+_STRENGTH, _STRENGTH_NOISE, _DARKEST = 0.15, 0.6, 8.0
 
 
 @dataclass(frozen=True, eq=False)
@@ -38,20 +45,62 @@ class PictureFit:
     """Where a pull prints.
 
     change : (6,) a place (x, y), mm from the image's top left, moves by (a + b x + c y, d + e x + f y).
-    covariance : (6, 6) of it.
     """
 
     change: Floats
-    covariance: Floats
 
-    def corner_sigma_mm(self, size_mm: tuple[float, float]) -> float:
-        """One standard error of the place at the image's worst corner."""
-        worst = 0.0
-        for x in (0.0, size_mm[0]):
-            for y in (0.0, size_mm[1]):
-                at = np.array([[1, x, y, 0, 0, 0], [0, 0, 0, 1, x, y]])
-                worst = max(worst, float(np.sqrt(np.trace(at @ self.covariance @ at.T))))
-        return worst
+
+@dataclass(frozen=True, eq=False)
+class PageMoves:
+    """How a whole page may move: sideways by each term, mm, at places in mm from the image's top left.
+
+    at : (n, 2) places to (n, 2, terms).
+    precision : one over the variance of each term. own : (terms,) how far each is from what is likeliest.
+    """
+
+    at: Callable[[Floats], Floats]
+    precision: Floats
+    own: Floats
+
+
+@dataclass(frozen=True, eq=False)
+class PrintFit:
+    """Where all pulls print.
+
+    pulls : each of them. covariance : (6 pulls, 6 pulls) of their changes.
+    table : (2 ** pulls, 3) the colour of every set of pulls as it was seen, 0 to 255.
+    bend : (terms,) how the page moves besides.
+    """
+
+    pulls: tuple[PictureFit, ...]
+    covariance: Floats
+    table: Floats
+    bend: Floats
+
+    def covariance_of(self, pull: int, beside: int | None = None) -> Floats:
+        """(6, 6) of a pull's change, or of how it differs from another's."""
+        own, other = slice(6 * pull, 6 * pull + 6), slice(6 * (beside or 0), 6 * (beside or 0) + 6)
+        alone = self.covariance[own, own]
+        if beside is None:
+            return alone
+        both = self.covariance[own, other]
+        return alone + self.covariance[other, other] - both - both.T
+
+
+def corner_sigma_mm(covariance: Floats, size_mm: tuple[float, float]) -> float:
+    """One standard error of the place at an image's worst corner, of a change's covariance.
+
+    Parameters
+    ----------
+    covariance : (6, 6).
+    size_mm : width and height of the image.
+    """
+    worst = 0.0
+    for x in (0.0, size_mm[0]):
+        for y in (0.0, size_mm[1]):
+            at = np.array([[1, x, y, 0, 0, 0], [0, 0, 0, 1, x, y]])
+            worst = max(worst, float(np.sqrt(np.trace(at @ covariance @ at.T))))
+    return worst
 
 
 def fit_picture(
@@ -61,48 +110,50 @@ def fit_picture(
     px_per_mm: float,
     pad_mm: float,
     *,
+    start: Sequence[PictureFit] = (),
+    moves: PageMoves | None = None,
+    there: NDArray[np.bool_] | None = None,
+    levels: Sequence[tuple[float, int]] = LEVELS,
     progress: Progress = NULL_PROGRESS,
-) -> tuple[PictureFit, ...]:
+) -> PrintFit:
     """Where each pull prints on a scan of the image and a margin around it.
 
     Parameters
     ----------
     scan : (height, width, 3), straight and to scale.
-    masks : what each pull prints, in print order, the image without its margin.
+    masks : what each pull prints, in print order, the image without its margin, of any resolution.
     table : (2 ** pulls, 3) the expected colour of each set of pulls, a bit each, 0 to 255.
-    px_per_mm : of scan and masks.
+    px_per_mm : of the scan.
     pad_mm : width of the margin.
+    start : where the pulls are thought to print; nothing is where they should.
+    moves : how the whole page may move besides, where it was taken out by a warp that is not exact.
+    there : (height, width) where the scan shows the sheet; None everywhere.
+    levels : pixels a mm from coarse to fine, and how often all pulls are gone through at each.
 
     Raises
     ------
     Cancelled : called off through `progress`.
     """
-    changes = np.zeros((len(masks), 6))
-    covariances = [np.eye(6)] * len(masks)
-    total = sum(rounds for _, rounds in _LEVELS)
-    done = 0
-    for scale, rounds in _LEVELS:
-        level = _Level(scan, masks, table, px_per_mm, min(scale, px_per_mm), pad_mm)
-        for pull in range(len(masks)):
-            level.lay(changes[pull], pull)
-        for _ in range(rounds):
-            largest = 0.0
+    from_corner = _from_corner(scan.shape[1] / px_per_mm / 2 - pad_mm, scan.shape[0] / px_per_mm / 2 - pad_mm)
+    to_middle = np.linalg.inv(from_corner)
+    changes = np.array([to_middle @ each.change for each in start] or np.zeros((len(masks), 6)))
+    covariance = np.zeros((6 * len(masks), 6 * len(masks)))
+    bend = np.zeros(0 if moves is None else len(moves.precision))
+    total, done = sum(rounds for _, rounds in levels), 0
+    for scale, rounds in levels:
+        level = _Level(scan, masks, table, px_per_mm, min(scale, px_per_mm), pad_mm, moves, there)
+        for step in range(rounds):
+            progress.report((done + step) / total, tr("comparing the scan with the print"))
+            level.lay(changes)
             level.learn_colours()
-            for pull in range(len(masks)):
-                progress.report((done + pull / len(masks)) / total, tr("comparing the scan with the print"))
-                step, covariances[pull] = level.step(changes[pull], pull)
-                changes[pull] += step
-                level.lay(changes[pull], pull)
-                largest = max(largest, float(np.abs(step[[0, 3]]).max()))
-            done += 1
-            if largest < 0.004:
+            by, bent, covariance = level.step(changes, bend)
+            changes, bend = changes + by, bend + bent
+            if np.abs(by[:, [0, 3]]).max() < _STILL_MM:
                 break
-    middle = (scan.shape[1] / px_per_mm / 2 - pad_mm, scan.shape[0] / px_per_mm / 2 - pad_mm)
-    from_corner = _from_corner(*middle)
-    return tuple(
-        PictureFit(from_corner @ change, from_corner @ own @ from_corner.T)
-        for change, own in zip(changes, covariances, strict=True)
-    )
+        done += rounds
+    whole = np.kron(np.eye(len(masks)), from_corner)
+    fits = tuple(PictureFit(from_corner @ change) for change in changes)
+    return PrintFit(fits, whole @ covariance @ whole.T, level.colours, bend)
 
 
 def _from_corner(x: float, y: float) -> Floats:
@@ -116,14 +167,9 @@ class _Level:
     """One resolution: the scan, the masks, and the colours as they are on this scan."""
 
     def __init__(
-        self,
-        scan: NDArray[np.uint8],
-        masks: Sequence[Mask],
-        table: Floats,
-        px_per_mm: float,
-        scale: float,
-        pad_mm: float,
-    ) -> None:
+        self, scan: NDArray[np.uint8], masks: Sequence[Mask], table: Floats, px_per_mm: float, scale: float,
+        pad_mm: float, moves: PageMoves | None = None, there: NDArray[np.bool_] | None = None,
+    ) -> None:  # fmt: skip
         import cv2
 
         height, width = scan.shape[0], scan.shape[1]
@@ -133,112 +179,165 @@ class _Level:
         self._scan = cv2.GaussianBlur(small, (0, 0), _SMOOTH_PX)
         self._size, self._pad = size, pad_mm
         self._scale = np.array([size[0] / width, size[1] / height]) * px_per_mm
-        pad = round(pad_mm * px_per_mm)
+        # Pulls are laid finer than they are compared: an edge lies within a pixel, not on its side.
+        self._over = max(2, round(_LAID_PX_PER_MM / scale))
+        # Masks have pixels of their own: shrunk by areas, then laid on the page with its margin.
+        fine = np.array(size) * self._over
+        per_mm = fine / np.array([width, height]) * px_per_mm
+        own = masks[0].shape[1] / (width / px_per_mm - 2 * pad_mm)
         self._masks = []
         for mask in masks:
-            whole = np.zeros((height, width), np.uint8)
-            tall, wide = min(mask.shape[0], whole.shape[0] - pad), min(mask.shape[1], whole.shape[1] - pad)
-            whole[pad : pad + tall, pad : pad + wide] = mask[:tall, :wide] * np.uint8(255)
-            self._masks.append(cv2.resize(whole, size, interpolation=cv2.INTER_AREA))
-        self._own: list[Image] = [np.zeros(0, np.float32)] * len(masks)
-        self._bits = np.zeros((size[1], size[0]), np.int32)
+            small = np.maximum(np.rint(np.array(mask.shape[::-1]) * per_mm / own).astype(int), 1)
+            step = np.array(mask.shape[::-1]) / small * per_mm / own
+            image = cv2.resize(mask * np.uint8(255), small.tolist(), interpolation=cv2.INTER_AREA)
+            to_page = np.column_stack([np.diag(step), pad_mm * per_mm + (step - 1) / 2])
+            self._masks.append(cv2.warpAffine(image, to_page, fine.tolist(), flags=cv2.INTER_LINEAR))
+        self._moves = moves
+        self._there = None
+        if there is not None and not there.all():
+            seen = cv2.resize(there.view(np.uint8) * np.uint8(255), size, interpolation=cv2.INTER_AREA)
+            self._there = np.asarray(cv2.erode(seen, np.ones((7, 7), np.uint8)) > 250)
         self._expected = table
         self._table = table.astype(np.float32)
 
-    def lay(self, change: Floats, pull: int) -> None:
-        """Lay a pull where a change puts it."""
+    @property
+    def colours(self) -> Floats:
+        """The colour of each set of pulls as it was learnt last. (2 ** pulls, 3), 0 to 255."""
+        return self._table.astype(np.float64)
+
+    def lay(self, changes: Floats) -> None:
+        """Lay the pulls where their changes put them."""
         import cv2
 
-        a, b, c, d, e, f = change
-        sx, sy = self._scale
+        fine = self._size[0] * self._over, self._size[1] * self._over
+        sx, sy = self._scale * self._over
+        self._bits = np.zeros((fine[1], fine[0]), np.int32)
+        self._own = []
         # Places count from the image's middle, pixels from the margin's corner.
         x0, y0 = 0.5 / sx - self._pad - self._middle[0], 0.5 / sy - self._pad - self._middle[1]
-        matrix = np.array(
-            [
-                [1 + b, c * sx / sy, sx * (a + b * x0 + c * y0)],
-                [e * sy / sx, 1 + f, sy * (d + e * x0 + f * y0)],
-            ]
-        )
-        moved = cv2.warpAffine(self._masks[pull], matrix, self._size, flags=cv2.INTER_LINEAR)
-        self._own[pull] = np.asarray(moved, np.float32) / np.float32(255)
-        bit = np.int32(1 << pull)
-        self._bits &= ~bit
-        self._bits |= (moved > 127).astype(np.int32) * bit
+        for pull, (a, b, c, d, e, f) in enumerate(changes):
+            matrix = np.array(
+                [
+                    [1 + b, c * sx / sy, sx * (a + b * x0 + c * y0)],
+                    [e * sy / sx, 1 + f, sy * (d + e * x0 + f * y0)],
+                ]
+            )
+            moved = cv2.warpAffine(self._masks[pull], matrix, fine, flags=cv2.INTER_LINEAR)
+            self._bits |= (moved > 127).astype(np.int32) << pull
+            own = cv2.resize(moved, self._size, interpolation=cv2.INTER_AREA).astype(np.float32) / 255
+            self._own.append(cv2.GaussianBlur(own, (0, 0), _SMOOTH_PX))
 
     def learn_colours(self) -> None:
-        """The colour of each set of pulls as this scan shows it, away from edges; the rest as expected."""
+        """The colour of each set of pulls as this scan shows it in the depth of fields.
+
+        A sliver that is there only because a pull is out would learn whatever lies there and hold the pull
+        where it is: what is not seen in a field is reckoned from how strong each pull is on the whole.
+        """
         import cv2
 
-        bits = self._bits
+        bits = np.ascontiguousarray(self._bits[:: self._over, :: self._over])
         page = bits.astype(np.float32)
-        kernel = np.ones((_EROSION, _EROSION), np.uint8)
+        side = 2 * max(1, round(_DEPTH_MM * float(self._scale.min()))) + 1
+        kernel = np.ones((side, side), np.uint8)
         inside = cv2.dilate(page, kernel) == cv2.erode(page, kernel)
+        if self._there is not None:
+            inside &= self._there
         flat, seen = bits[inside], self._scan[inside].astype(np.float64)
         counts = np.bincount(flat, minlength=len(self._expected)).astype(np.float64)
         sums = np.column_stack([np.bincount(flat, seen[:, n], len(self._expected)) for n in range(3)])
-        known = counts > 12
-        learnt = np.where(known[:, None], sums / np.maximum(counts, 1)[:, None], 0.0)
-        # What is not seen alone is expected, moved by what the others are off on the whole.
-        weight = np.sqrt(counts[known])
-        fitted = self._expected.copy()
-        for n in range(3):
-            base = np.column_stack([self._expected[known, n], np.ones(int(known.sum()))])
-            if known.sum() >= 3:
-                line = np.linalg.lstsq(base * weight[:, None], learnt[known, n] * weight, rcond=None)[0]
-                fitted[:, n] = self._expected[:, n] * line[0] + line[1]
-        trust = (counts / (counts + 40.0))[:, None]
-        self._table = np.where(known[:, None], trust * learnt + (1 - trust) * fitted, fitted).astype(
-            np.float32
-        )
+        known = counts > _LEAST_FIELD
+        learnt = np.where(known[:, None], sums / np.maximum(counts, 1)[:, None], self._expected)
+        pulls = int(np.log2(len(self._expected)))
+        there = np.arange(len(self._expected))[:, None] >> np.arange(pulls) & 1 > 0
+        terms = np.column_stack([there, np.ones(len(there))]).astype(np.float64)
+        change = np.log((learnt + _DARKEST) / (self._expected + _DARKEST))
+        weight = np.sqrt(np.minimum(counts, _MOST_FIELD))[:, None] * known[:, None] / _STRENGTH_NOISE
+        prior = np.eye(pulls + 1) / _STRENGTH**2
+        normal = (terms * weight).T @ (terms * weight) + prior
+        strengths = np.linalg.solve(normal, (terms * weight).T @ (change * weight))
+        fitted = (self._expected + _DARKEST) * np.exp(terms @ strengths) - _DARKEST
+        trust = (known * counts / (counts + _LEAST_FIELD))[:, None]
+        self._table = np.clip(trust * learnt + (1 - trust) * fitted, 0, 255).astype(np.float32)
 
-    def step(self, change: Floats, pull: int) -> tuple[Floats, Floats]:
-        """The least-squares change of one pull, and its covariance."""
+    def step(self, changes: Floats, bend: Floats) -> tuple[Floats, Floats, Floats]:
+        """The least-squares change of all pulls, (pulls, 6), of the page, and the pulls' covariance."""
         import cv2
 
-        bit = np.int32(1 << pull)
-        sets = np.arange(len(self._table), dtype=np.int32)
-        changes = self._table[sets | bit] - self._table[sets & ~bit]
-        others = self._bits & ~bit
-        own = self._own[pull]
-        off, difference = self._table[others], changes[others]
-        blurred = cv2.GaussianBlur(own, (0, 0), _SMOOTH_PX)
-        expected = cv2.GaussianBlur(off + own[..., None] * difference, (0, 0), _SMOOTH_PX)
-        slope_x = cv2.Sobel(blurred, cv2.CV_32F, 1, 0, ksize=3, scale=1 / 8)
-        slope_y = cv2.Sobel(blurred, cv2.CV_32F, 0, 1, ksize=3, scale=1 / 8)
-        edge = (np.abs(slope_x) + np.abs(slope_y) > 0.04) & (np.abs(changes).max(axis=1) > 4)[others]
-        if np.count_nonzero(edge) < 30:
-            return np.zeros(6), self._prior()
+        page = cv2.resize(self._table[self._bits], self._size, interpolation=cv2.INTER_AREA)
+        expected = cv2.GaussianBlur(page, (0, 0), _SMOOTH_PX)
+        middle = self._over // 2
+        bits = self._bits[middle :: self._over, middle :: self._over]
+        slopes = [
+            (np.asarray(cv2.Sobel(own, cv2.CV_32F, 1, 0, ksize=3, scale=1 / 8), np.float32),
+             np.asarray(cv2.Sobel(own, cv2.CV_32F, 0, 1, ksize=3, scale=1 / 8), np.float32))
+            for own in self._own
+        ]  # fmt: skip
+        edge = np.zeros(bits.shape, bool)
+        for across, down in slopes:
+            edge |= np.abs(across) + np.abs(down) > _LEAST_SLOPE
+        if self._there is not None:
+            edge &= self._there
         y, x = np.nonzero(edge)
-        weight = difference[edge].astype(np.float64)
-        missed = (self._scan[edge] - expected[edge]).astype(np.float64)
-        strength = (weight**2).sum(axis=1)
-        # One figure for each pixel: how much of the difference is seen beyond what is expected.
-        seen = (missed * weight).sum(axis=1) / strength
-        rest = missed - seen[:, None] * weight
+        every = max(1, len(y) // _MOST_PIXELS)
+        y, x = y[::every], x[::every]
+        missed = (self._scan[y, x] - expected[y, x]).astype(np.float64)
+        besides = self._besides(x, y)
+        if self._moves is not None:
+            missed -= np.stack([each @ bend for each in besides], axis=1)
+        noise = max(1.4826 * float(np.median(np.abs(missed))), _LEAST_NOISE)
+        far = np.sqrt((missed**2).mean(axis=1)) / noise
+        weights = 1 / np.maximum(1.0, far / 3) ** 2 / noise**2 / (_SHARED / every)
+        rows = self._rows(slopes, bits[y, x], x, y)
+        state = np.column_stack([changes, np.zeros(len(changes))]).ravel()
+        precision = np.tile(_PRECISION, len(changes))
+        if self._moves is not None:
+            rows = [np.concatenate(both, axis=1) for both in zip(rows, besides, strict=True)]
+            state = np.append(state, self._moves.own + bend)
+            precision = np.append(precision, self._moves.precision)
+        normal, right = np.diag(precision), -precision * state
+        for channel in range(3):
+            weighted = rows[channel] * weights[:, None]
+            normal = normal + rows[channel].T @ weighted
+            right = right + weighted.T @ missed[:, channel]
+        covariance = np.linalg.inv(normal)
+        by = covariance @ right
+        left = missed - np.stack([rows[channel] @ by for channel in range(3)], axis=1)
+        # What the model cannot explain widens the uncertainty.
+        excess = float((weights[:, None] * left**2).sum() / max(3 * len(y) / (_SHARED / every), 1.0))
+        pulls = 7 * len(changes)
+        own = np.flatnonzero(np.arange(pulls) % 7 < 6)
+        widened = covariance[np.ix_(own, own)] * max(1.0, excess)
+        return by[:pulls].reshape(-1, 7)[:, :6], by[pulls:], np.asarray(widened, np.float64)
+
+    def _besides(self, x: NDArray[np.int64], y: NDArray[np.int64]) -> list[Floats]:
+        """How each channel of pixels changes with each term that the page moves by, as if a pull did it."""
+        if self._moves is None:
+            return []
+        places = np.stack([(x + 0.5) / self._scale[0], (y + 0.5) / self._scale[1]], axis=1) - self._pad
+        by = self._moves.at(places)
+        made = []
+        for channel in range(3):
+            across = np.gradient(self._scan[..., channel], axis=1)[y, x] * self._scale[0]
+            down = np.gradient(self._scan[..., channel], axis=0)[y, x] * self._scale[1]
+            made.append(-(across[:, None] * by[:, 0] + down[:, None] * by[:, 1]).astype(np.float64))
+        return made
+
+    def _rows(
+        self, slopes: list[tuple[Image, Image]], bits: NDArray[np.int32], x: NDArray[np.int64],
+        y: NDArray[np.int64],
+    ) -> list[Floats]:  # fmt: skip
+        """How each channel of pixels changes with each pull's shift, turn and stretch, and its spread."""
         places_x = (x + 0.5) / self._scale[0] - self._pad - self._middle[0]
         places_y = (y + 0.5) / self._scale[1] - self._pad - self._middle[1]
-        gx, gy = -slope_x[edge] * self._scale[0], -slope_y[edge] * self._scale[1]
-        slope = np.hypot(slope_x[edge], slope_y[edge])
-        rows = np.column_stack(
-            [gx, gx * places_x, gx * places_y, gy, gy * places_x, gy * places_y, slope * self._scale[0]]
-        ).astype(np.float64)
-        noise = max(float(np.sqrt((rest**2).mean())) * 1.3, _LEAST_NOISE)
-        spread = np.sqrt(strength) / noise
-        robust = 1 / np.maximum(1.0, np.abs(seen) * spread / 4)
-        robust *= 1 / np.maximum(1.0, np.sqrt((rest**2).sum(axis=1)) / (3 * noise))
-        weights = spread**2 * robust / _SHARED
-        precision = np.append(np.diag(np.linalg.inv(self._prior())), 1 / 0.15**2)
-        state = np.append(change, 0.0)
-        normal = rows.T @ (rows * weights[:, None]) + np.diag(precision)
-        right = rows.T @ (weights * seen) - precision * state
-        covariance = np.linalg.inv(normal)
-        step = covariance @ right
-        left = seen - rows @ step
-        # What the model cannot explain widens the uncertainty.
-        excess = float((weights * left**2).sum() / max((weights > 0).sum() / _SHARED, 1.0))
-        return step[:6], covariance[:6, :6] * max(1.0, excess)
-
-    @staticmethod
-    def _prior() -> Floats:
-        one, share = _PRIOR_MM**2, _PRIOR_SHARE**2
-        return np.diag([one, share, share, one, share, share])
+        rows: list[list[Floats]] = [[], [], []]
+        for pull, (across, down) in enumerate(slopes):
+            bit = np.int32(1 << pull)
+            difference = self._table[bits | bit] - self._table[bits & ~bit]
+            gx, gy = -across[y, x] * self._scale[0], -down[y, x] * self._scale[1]
+            spread = np.hypot(across[y, x], down[y, x]) * self._scale[0]
+            own = np.stack(
+                [gx, gx * places_x, gx * places_y, gy, gy * places_x, gy * places_y, spread], axis=1
+            )
+            for channel in range(3):
+                rows[channel].append(own * difference[:, channel : channel + 1])
+        return [np.concatenate(each, axis=1).astype(np.float64) for each in rows]

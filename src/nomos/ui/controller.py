@@ -224,7 +224,10 @@ class Controller(QObject):
     # Edits
 
     def move_pull(self, pull: str, place: int, gesture: int) -> None:
-        """Move an impression on the ladder."""
+        """Move an impression on the ladder; one that has gone while it was dragged stays gone."""
+        before = self.document.project
+        if before is None or pull not in {impression.id for impression in before.impressions}:
+            return
         self.editor.apply(tr("Print order"), lambda p: moved_impression(p, pull, place), ("order", gesture))
         project = self.document.project
         if project is not None:

@@ -4850,6 +4850,50 @@
    <translation>Fremdspuren</translation>
   </message>
   <message>
+   <source>looking for the sheet</source>
+   <translation>Bogen wird gesucht</translation>
+  </message>
+  <message>
+   <source>{name}: too little of its edges can be seen to say where it lies at the image's corners (±{sigma}). Print marks in the margin, or read it by eye.</source>
+   <translation>{name}: zu wenig von den Rändern ist zu sehen, um zu sagen, wo es an den Bildecken liegt (±{sigma}). Marken in den Rand drucken oder mit dem Auge lesen.</translation>
+  </message>
+  <message>
+   <source>There is nothing to look for on a scan: open a picture first.</source>
+   <translation>Auf einem Scan gibt es noch nichts zu suchen: zuerst ein Bild öffnen.</translation>
+  </message>
+  <message>
+   <source>The project prints no marks: choose rings or crosses, or read the picture itself.</source>
+   <translation>Das Projekt druckt keine Marken: Ringe oder Kreuze wählen, oder das Bild selbst lesen.</translation>
+  </message>
+  <message>
+   <source>The sheet's edges are not all seen here: ask how far pulls are out against another pull.</source>
+   <translation>Die Ränder des Bogens sind hier nicht alle zu sehen: lass die Drucke gegen einen anderen Druck messen.</translation>
+  </message>
+  <message>
+   <source>What is photographed agrees with this print to {share} % only: is it another print, or a photograph of a screen? Photograph the proof itself, sharp and in even light.</source>
+   <translation>Was fotografiert ist, stimmt nur zu {share} % mit diesem Druck überein: ist es ein anderer Druck oder das Foto eines Bildschirms? Fotografiere den Probedruck selbst, scharf und in gleichmäßigem Licht.</translation>
+  </message>
+  <message>
+   <source>The sheet does not lie flat here: places are off by {left} that no block explains. Press it flat, under glass or with weights at its edges, and photograph it again from above.</source>
+   <translation>Der Bogen liegt hier nicht flach: Stellen liegen um {left} daneben, was kein Stock erklärt. Drücke ihn flach, unter Glas oder mit Gewichten am Rand, und fotografiere ihn noch einmal von oben.</translation>
+  </message>
+  <message>
+   <source>laying the photograph on the print</source>
+   <translation>das Foto auf den Druck legen</translation>
+  </message>
+  <message>
+   <source>It is not printed yet on this sheet.</source>
+   <translation>Er ist auf diesem Bogen noch nicht gedruckt.</translation>
+  </message>
+  <message>
+   <source>looking for the print</source>
+   <translation>den Druck suchen</translation>
+  </message>
+  <message>
+   <source>This print is not found in the picture: photograph the whole sheet from above on a plain ground, or open the project that it belongs to.</source>
+   <translation>Dieser Druck ist im Bild nicht zu finden: fotografiere den ganzen Bogen von oben auf einfarbigem Grund, oder öffne das Projekt, zu dem er gehört.</translation>
+  </message>
+  <message>
    <source>printing plausible sheets</source>
    <translation>glaubhafte Bogen werden gedruckt</translation>
   </message>
@@ -5010,24 +5054,8 @@
    <translation>Die Messung ist zu unsicher, um danach zu schneiden: die Marken von drei Bogen lesen oder feiner scannen.</translation>
   </message>
   <message>
-   <source>looking for the sheet</source>
-   <translation>Bogen wird gesucht</translation>
-  </message>
-  <message>
    <source>Whole sheets are drawn and read for up to {most_pulls} pulls, not {pulls}.</source>
    <translation>Ganze Bogen werden für bis zu {most_pulls} Druckgänge gezeichnet und gelesen, nicht für {pulls}.</translation>
-  </message>
-  <message>
-   <source>There is nothing to look for on a scan: open a picture first.</source>
-   <translation>Auf einem Scan gibt es noch nichts zu suchen: zuerst ein Bild öffnen.</translation>
-  </message>
-  <message>
-   <source>The project prints no marks: choose rings or crosses, or read the picture itself.</source>
-   <translation>Das Projekt druckt keine Marken: Ringe oder Kreuze wählen, oder das Bild selbst lesen.</translation>
-  </message>
-  <message>
-   <source>{name}: too little of its edges can be seen to say where it lies at the image's corners (±{sigma}). Print marks in the margin, or read it by eye.</source>
-   <translation>{name}: zu wenig von den Rändern ist zu sehen, um zu sagen, wo es an den Bildecken liegt (±{sigma}). Marken in den Rand drucken oder mit dem Auge lesen.</translation>
   </message>
   <message>
    <source>A proof that comes out like this is in register: leave the notches alone.</source>
@@ -5416,30 +5444,6 @@
   <message>
    <source>comparing the scan with the print</source>
    <translation>Scan wird mit dem Druck verglichen</translation>
-  </message>
-  <message>
-   <source>The sheet is only {px_per_mm:.0f} pixels an inch on this scan: scan it at 150 or more.</source>
-   <translation>Der Bogen hat auf diesem Scan nur {px_per_mm:.0f} Bildpunkte je Zoll: mit 150 oder mehr scannen.</translation>
-  </message>
-  <message>
-   <source>What lies on the scan is {wide:.2f} times as wide as high, and the project's sheet is {sheet_mm:.2f}: scan the whole sheet, upright, or set the sheet's size.</source>
-   <translation>Was auf dem Scan liegt, ist {wide:.2f}-mal so breit wie hoch, der Bogen des Projekts {sheet_mm:.2f}-mal: den ganzen Bogen aufrecht scannen oder die Bogengröße einstellen.</translation>
-  </message>
-  <message>
-   <source>The sheet's edges run off this scan: lay it so that the ground shows all round and scan again.</source>
-   <translation>Die Bogenkanten laufen aus diesem Scan: so hinlegen, dass ringsum der Grund zu sehen ist, und noch einmal scannen.</translation>
-  </message>
-  <message>
-   <source>No sheet is seen on this scan: lay it on a ground darker than the paper, all four edges showing.</source>
-   <translation>Auf diesem Scan ist kein Bogen zu sehen: auf einen dunkleren Grund als das Papier legen, alle vier Kanten sichtbar.</translation>
-  </message>
-  <message>
-   <source>The sheet lies on its side on this scan: turn the scan upright.</source>
-   <translation>Der Bogen liegt auf diesem Scan auf der Seite: den Scan aufrecht drehen.</translation>
-  </message>
-  <message>
-   <source>An edge of the sheet cannot be told from the ground on this scan: lay it on darker board.</source>
-   <translation>Eine Bogenkante ist auf diesem Scan nicht vom Grund zu unterscheiden: auf dunklere Pappe legen.</translation>
   </message>
   <message>
    <source>crosses</source>
@@ -11068,8 +11072,8 @@ N</translation>
    <translation>Überfüllung {trap_mm}</translation>
   </message>
   <message>
-   <source>The whole sheet on a ground darker than the paper, 300 pixels an inch.</source>
-   <translation>Der ganze Bogen auf einem Grund, der dunkler als das Papier ist, 300 Bildpunkte je Zoll.</translation>
+   <source>The sheet from above, flat and sharp, in even light: a telephone will do.</source>
+   <translation>Der Bogen von oben, flach und scharf, in gleichmäßigem Licht: ein Telefon genügt.</translation>
   </message>
   <message>
    <source>Pulls on the proof</source>
@@ -11144,8 +11148,8 @@ N</translation>
    <translation>Was aufblitzt, wird ausgerechnet…</translation>
   </message>
   <message>
-   <source>Read a scan of a sheet…</source>
-   <translation>Scan eines Bogens lesen…</translation>
+   <source>Read a photograph or a scan…</source>
+   <translation>Foto oder Scan lesen…</translation>
   </message>
   <message>
    <source>Scan the sheet as tried here</source>
@@ -11200,8 +11204,8 @@ N</translation>
    <translation>Neun Bogen, wie sie herauskommen können, nebeneinander.</translation>
   </message>
   <message>
-   <source>Measure how far every block is out on it.</source>
-   <translation>Messen, wie weit jeder Stock darauf verschoben ist.</translation>
+   <source>Measure how far every block is out on the sheet.</source>
+   <translation>Messen, wie weit jeder Stock auf dem Bogen daneben liegt.</translation>
   </message>
   <message>
    <source>Practise with the print as it is on the screen.</source>
@@ -11328,12 +11332,20 @@ N</translation>
    <translation>Zuletzt abgelesen am {day}:</translation>
   </message>
   <message>
+   <source>the sheet's edges</source>
+   <translation>die Ränder des Bogens</translation>
+  </message>
+  <message>
    <source>Read a proof</source>
    <translation>Einen Probedruck ablesen</translation>
   </message>
   <message>
    <source>a simulated scan</source>
    <translation>ein nachgestellter Scan</translation>
+  </message>
+  <message>
+   <source>{name}, measured against {by}</source>
+   <translation>{name}, gemessen gegen {by}</translation>
   </message>
   <message>
    <source>Keep a scan</source>

@@ -20,24 +20,27 @@ _PRINTED = ("flat", "inks", "paper", "blocks", "impressions", "register", "kento
 
 @dataclass(frozen=True)
 class Scan:
-    """How far every pull is out on a scan of a whole sheet. by_marks : None lets the project decide."""
+    """How far every pull is out on a photograph or a scan; by_marks, against : as for `measure_proof`."""
 
     project: Project
     cut: Cut
     data: bytes
     name: str
     by_marks: bool | None = None
+    against: str | None = None
     said: ClassVar[str] = tr("reading the scan")
 
     def work(self, ask: Ask, progress: Progress) -> "ScanFound":
         """Measure it. Raises BadInput."""
-        from nomos.project.register.scan import measure_scan
+        from nomos.project.register.photograph import measure_proof
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.2))
         progress.report(0.22, self.said)
         scan = pixels_of(self.data, self.name)
         rest = Part(progress, 0.25, 1.0)
-        return measure_scan(self.project, blocks, scan, by_marks=self.by_marks, progress=rest)
+        return measure_proof(
+            self.project, blocks, scan, by_marks=self.by_marks, against=self.against, progress=rest
+        )
 
 
 @dataclass(frozen=True)
@@ -51,7 +54,8 @@ class ScanTried:
     def work(self, ask: Ask, progress: Progress) -> "ScanFound":
         """Print, scan and measure it. Raises BadInput."""
         from nomos.devices import Scanner
-        from nomos.project.register.scan import measure_scan, printed_sheet
+        from nomos.project.register.photograph import measure_proof
+        from nomos.project.register.scan import printed_sheet
         from nomos.project.register.system import motion_of
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.1))
@@ -62,7 +66,7 @@ class ScanTried:
         scan = Scanner(turn_deg=0.7, blur_px=0.8, border_px=80, noise=2.0).scan(
             page, progress=Part(progress, 0.15, 0.2)
         )
-        return measure_scan(self.project, blocks, scan, progress=Part(progress, 0.2, 1.0))
+        return measure_proof(self.project, blocks, scan, progress=Part(progress, 0.2, 1.0))
 
 
 @dataclass(frozen=True)
@@ -107,11 +111,18 @@ def pixels_of(data: bytes, name: str) -> "Picture":
     return read_picture(data, name).rgb
 
 
-def scan_of(project: Project, cut: Cut, data: bytes, name: str, by_marks: bool | None = None) -> Scan:
+def scan_of(
+    project: Project,
+    cut: Cut,
+    data: bytes,
+    name: str,
+    by_marks: bool | None = None,
+    against: str | None = None,
+) -> Scan:
     """The request for a scan of a project's sheet."""
     if not project.impressions:
         raise BadInput(tr("There is nothing to print yet: open a picture and flatten it first."))
-    return Scan(held(project, *_PRINTED), cut, data, name, by_marks)
+    return Scan(held(project, *_PRINTED), cut, data, name, by_marks, against)
 
 
 def scan_tried_of(project: Project, cut: Cut) -> ScanTried:

@@ -10,12 +10,13 @@ from numpy.typing import NDArray
 from nomos.base.language import tr
 from nomos.base.units import counted, lengths_text, listed, number
 from nomos.colour import delta_e00, srgb_to_lab
+from nomos.design.corners import SURE, fills, find_sheet
 from nomos.project.model import Project
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion
-from nomos.registration.scan_sheet import ScanError, find_sheet, taken_out
+from nomos.registration.warp import Warp, taken_out
 
 Picture = NDArray[np.uint8]
 Comparison = Literal["one", "other", "split", "difference"]
@@ -34,12 +35,12 @@ def straightened(project: Project, scan: Picture) -> Picture:
 
     width, height = sheet_of(project)
     size = round(width * PX_PER_MM), round(height * PX_PER_MM)
-    try:
-        found = find_sheet(scan, (width, height))
-    except ScanError:
+    found = None if fills(scan) else find_sheet(scan)
+    if found is None or found.sure < SURE:
         return np.asarray(cv2.resize(scan, size, interpolation=cv2.INTER_AREA), np.uint8)
-    page = taken_out(scan, found, PX_PER_MM, (0.0, 0.0, width, height))
-    return np.asarray(cv2.resize(page, size, interpolation=cv2.INTER_AREA), np.uint8)
+    warp = Warp.flat(found.corners, (width, height), (scan.shape[1], scan.shape[0]))
+    page, _ = taken_out(scan.astype(np.float32), warp, PX_PER_MM, (0.0, 0.0, width, height))
+    return np.asarray(cv2.resize(np.rint(page), size, interpolation=cv2.INTER_AREA), np.uint8)
 
 
 def planned(project: Project, blocks: CutBlocks, pulls: int | None = None) -> Picture:

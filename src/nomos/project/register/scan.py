@@ -7,8 +7,6 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.base.language import tr
-from nomos.base.progress import NULL_PROGRESS, Part, Progress
-from nomos.base.units import length_text
 from nomos.colour import lab_to_srgb, reflectance_to_lab
 from nomos.project.inks.films import FilmKey, printed_reflectance
 from nomos.project.model import Project, ProjectError
@@ -18,9 +16,7 @@ from nomos.project.sheet.laying import Array
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import Motion, PrintedMark
 from nomos.registration.printed_marks import CROSS_MM, DISC_MM, LINE_MM
-from nomos.registration.scan_marks import find_blobs, match_marks
-from nomos.registration.scan_picture import PictureFit, fit_picture
-from nomos.registration.scan_sheet import FoundSheet, ScanError, find_sheet, taken_out
+from nomos.registration.scan_marks import ScanError, find_blobs, match_marks
 from nomos.separation import Mask
 
 Picture = NDArray[np.uint8]
@@ -28,9 +24,7 @@ Picture = NDArray[np.uint8]
 # A pull found from the picture is told only where its worst corner is this sure, two standard errors.
 SURE_MM = 0.3
 _MOST_PULLS = 14
-_PAD_MM, _SCAN_PX_PER_MM = 4.0, 300 / 25.4
-# What is taken for one standard error of the sheet's own edges, mm (measured on simulated scans).
-_EDGE_MM = 0.02
+SCAN_PX_PER_MM = 300 / 25.4
 
 
 @dataclass(frozen=True)
@@ -54,11 +48,19 @@ class PullFound:
 
 @dataclass(frozen=True)
 class ScanFound:
-    """What a scan shows: how it lay, its scale, and every pull."""
+    """What a photograph or a scan shows: how it lay, its scale, and every pull.
+
+    against : the pull that the others are measured against; "" is the sheet's edges.
+    printed : how many pulls the sheet has.
+    left_mm : how far places are off beyond what pulls explain, root mean square.
+    """
 
     turned_deg: float
     px_per_mm: tuple[float, float]
     pulls: tuple[PullFound, ...]
+    against: str = ""
+    printed: int = 0
+    left_mm: float = 0.0
 
 
 def colour_table(project: Project) -> Array:
@@ -87,14 +89,16 @@ def printed_sheet(
     project: Project,
     blocks: CutBlocks,
     motions: Sequence[Motion],
-    px_per_mm: float = _SCAN_PX_PER_MM,
+    px_per_mm: float = SCAN_PX_PER_MM,
     inking: Sequence[NDArray[np.float32] | None] | None = None,
     *,
     texture: int | None = None,
+    table: Array | None = None,
 ) -> Picture:
     """A whole sheet as it comes out with every pull moved, with its printed marks. (height, width, 3).
 
     inking : for each pull how much of its ink is there, 0 to 1, a page of the sheet's size; None is all.
+    table : the colours of sets of pulls as they were seen; None takes them as they are expected.
     texture : where ink that goes onto wet ink takes unevenly, by chance from this seed; None is evenly.
     """
     import cv2
@@ -102,7 +106,7 @@ def printed_sheet(
     width, height = (round(side * px_per_mm) for side in sheet_of(project))
     image, marks = project.image, marks_of(project)[0]
     bits = np.zeros((height, width), np.int32)
-    table = colour_table(project)
+    table = colour_table(project) if table is None else table
     for place, (pull, mask, motion) in enumerate(
         zip(project.impressions, pull_masks(project, blocks), motions, strict=True)
     ):
@@ -145,49 +149,16 @@ def _draw_mark(page: Picture, mark: PrintedMark, motion: Motion, px_per_mm: floa
         cv2.fillPoly(page, [np.rint(points * 256).astype(np.int32)], 255, lineType=cv2.LINE_AA, shift=8)
 
 
-def measure_scan(
-    project: Project,
-    blocks: CutBlocks,
-    scan: Picture,
-    *,
-    by_marks: bool | None = None,
-    progress: Progress = NULL_PROGRESS,
-) -> ScanFound:
-    """How far every pull is out on a scan of a whole sheet.
+def pulls_by_marks(
+    project: Project, page: Picture, px_per_mm: float, marks: Sequence[PrintedMark]
+) -> tuple[PullFound, ...]:
+    """How far every pull is out by its printed marks.
 
     Parameters
     ----------
-    by_marks : by its printed marks or from the picture; None takes the marks where there are any.
-
-    Raises
-    ------
-    ScanError : the sheet cannot be found.
-    ProjectError : nothing to print.
-    Cancelled : called off through `progress`.
+    page : (height, width, 3) uint8, the whole sheet, straight and to scale.
     """
-    if not project.impressions or project.flat is None:
-        raise ProjectError("impressions", tr("There is nothing to look for on a scan: open a picture first."))
-    progress.report(0.02, tr("looking for the sheet"))
-    found = find_sheet(scan, sheet_of(project))
-    marks = marks_of(project)[0]
-    wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
-    if wanted and not marks:
-        raise ScanError(
-            tr("The project prints no marks: choose rings or crosses, or read the picture itself.")
-        )
-    if wanted:
-        pulls = _by_marks(project, scan, found, marks)
-    else:
-        pulls = _by_picture(project, blocks, scan, found, Part(progress, 0.1, 1.0))
-    return ScanFound(found.turned_deg, found.px_per_mm, pulls)
-
-
-def _by_marks(
-    project: Project, scan: Picture, found: FoundSheet, marks: Sequence[PrintedMark]
-) -> tuple[PullFound, ...]:
-    scale = min(_SCAN_PX_PER_MM, min(found.px_per_mm))
-    width, height = sheet_of(project)
-    page = taken_out(scan, found, scale, (0, 0, width, height))
+    scale = px_per_mm
     disc = np.pi * DISC_MM**2 / 4 if project.register.marks == "rings" else (2 * CROSS_MM - LINE_MM) * LINE_MM
     image = project.image
     blobs = find_blobs(page, scale, disc, (image.left, image.top, image.right, image.bottom))
@@ -207,9 +178,7 @@ def _by_marks(
         reach = np.hypot(image.width, image.height) / 2
         stretch = max(fit.sigma_stretch or (0.0, 0.0))
         turn = np.radians(fit.sigma_rotation_deg)
-        sigma = float(
-            np.sqrt(fit.sigma_shift_mm**2 + (reach * turn) ** 2 + (reach * stretch) ** 2 + _EDGE_MM**2)
-        )
+        sigma = float(np.sqrt(fit.sigma_shift_mm**2 + (reach * turn) ** 2 + (reach * stretch) ** 2))
         sigmas = (fit.sigma_shift_mm, fit.sigma_rotation_deg, stretch)
         pulls.append(PullFound(pull.id, "marks", motion, sigma, sigmas))
     return tuple(pulls)
@@ -219,35 +188,6 @@ def about(motion: Motion, centre: tuple[float, float]) -> Motion:
     """The same motion, its shift counted at another place."""
     at = motion.moved(np.array([centre]))[0]
     return replace(motion, centre_mm=centre, shift_mm=(float(at[0] - centre[0]), float(at[1] - centre[1])))
-
-
-def _by_picture(
-    project: Project, blocks: CutBlocks, scan: Picture, found: FoundSheet, progress: Progress
-) -> tuple[PullFound, ...]:
-    image, (width, height) = project.image, sheet_of(project)
-    pad = min(_PAD_MM, image.left, image.top, width - image.right, height - image.bottom)
-    pad = max(int(pad * blocks.px_per_mm) / blocks.px_per_mm, 0.0)
-    area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
-    page = taken_out(scan, found, blocks.px_per_mm, area)
-    fits = fit_picture(
-        page, pull_masks(project, blocks), colour_table(project), blocks.px_per_mm, pad, progress=progress
-    )
-    pulls = []
-    for pull, fit in zip(project.impressions, fits, strict=True):
-        name = project.pull_name(pull.id)
-        motion = motion_of_change(project, fit.change)
-        sigma = float(np.hypot(fit.corner_sigma_mm((image.width, image.height)), _EDGE_MM))
-        if 2 * sigma > SURE_MM:
-            problem = tr(
-                "{name}: too little of its edges can be seen to say where it lies at the image's "
-                "corners (±{sigma}). Print marks in the margin, or read it by eye.",
-                name=name,
-                sigma=length_text(2 * sigma),
-            )
-            pulls.append(PullFound(pull.id, "picture", None, sigma, problem=problem))
-            continue
-        pulls.append(PullFound(pull.id, "picture", motion, sigma, _sigmas(project, fit)))
-    return tuple(pulls)
 
 
 def motion_of_change(project: Project, change: Array) -> Motion:
@@ -260,11 +200,10 @@ def motion_of_change(project: Project, change: Array) -> Motion:
     return Motion(middle_of(project), (a + b * x + c * y, d + e * x + f * y), turn, (along - 1, across - 1))
 
 
-def _sigmas(project: Project, fit: PictureFit) -> tuple[float, float, float]:
-    """Standard errors of shift in mm, rotation in degrees and the larger stretch."""
+def sigmas_of(project: Project, own: Array) -> tuple[float, float, float]:
+    """Standard errors of shift in mm, rotation in degrees, the larger stretch. own : (6, 6) of a change."""
     x, y = project.image.width / 2, project.image.height / 2
     at = np.array([[1, x, y, 0, 0, 0], [0, 0, 0, 1, x, y]])
-    own = fit.covariance
     shift = float(np.sqrt(np.trace(at @ own @ at.T) / 2))
     turn = np.array([0, 0, -0.5, 0, 0.5, 0])
     rotation = float(np.degrees(np.sqrt(turn @ own @ turn)))

@@ -148,13 +148,15 @@ class ProofPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.scan, self.demo_scan = (
-            button(tr("Read a scan of a sheet…"), tip=tr("Measure how far every block is out on it.")),
+            button(
+                tr("Read a photograph or a scan…"), tip=tr("Measure how far every block is out on the sheet.")
+            ),
             button(
                 tr("Scan the sheet as tried here"), tip=tr("Practise with the print as it is on the screen.")
             ),
         )
         self.scan_hint = label(
-            tr("The whole sheet on a ground darker than the paper, 300 pixels an inch."), kind="quiet"
+            tr("The sheet from above, flat and sharp, in even light: a telephone will do."), kind="quiet"
         )
         self.rows = ColourRows(tr("Pulls on the proof"))
         self.source, self.found = label(kind="quiet"), label()

@@ -6,7 +6,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from nomos.base.errors import BadInput
-from nomos.base.language import tr
+from nomos.base.language import tr, within
 from nomos.project import Project
 from nomos.project.register.plausible import DOZEN
 from nomos.project.register.system import with_reading, with_register
@@ -225,7 +225,11 @@ class RegisterEditor(StationEditor):
             self._scans.ask(scan_tried_of(project, cut), lambda found: self._take_scan(name, found))
 
     def _take_scan(self, name: str, found: "ScanFound") -> None:
-        self.scanned = Scanned(name, found)
+        project = self._document.project
+        by = tr("the sheet's edges")
+        if project is not None and found.against:
+            by = within(project.pull_name(found.against))
+        self.scanned = Scanned(tr("{name}, measured against {by}", name=name, by=by), found)
         self.changed.emit()
         missing = [each.problem for each in found.pulls if each.problem]
         if missing:

@@ -1,0 +1,336 @@
+"""A photograph or a scan of a proof laid on the print: where the sheet lies, how far every pull is out."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+from msgspec.structs import replace as replaced
+from numpy.typing import NDArray
+
+from nomos.base.language import tr
+from nomos.base.progress import NULL_PROGRESS, Part, Progress
+from nomos.base.units import length_text
+from nomos.colour.cielab import LINEAR_OF_SRGB, srgb_encode
+from nomos.project.model import Project, ProjectError
+from nomos.project.register.placing import Corners, corners_of, place_print, shrunk, still
+from nomos.project.register.scan import (
+    SCAN_PX_PER_MM,
+    SURE_MM,
+    PullFound,
+    ScanFound,
+    colour_table,
+    motion_of_change,
+    printed_sheet,
+    pull_masks,
+    pulls_by_marks,
+    sigmas_of,
+)
+from nomos.project.register.system import marks_of, sheet_of
+from nomos.project.sheet.masks import CutBlocks
+from nomos.registration import Motion
+from nomos.registration.alignment import Aligned, aligned, gains
+from nomos.registration.scan_marks import ScanError
+from nomos.registration.scan_picture import PageMoves, PictureFit, PrintFit, corner_sigma_mm, fit_picture
+from nomos.registration.warp import TERMS, Warp, taken_out
+
+Picture = NDArray[np.uint8]
+Image = NDArray[np.float32]
+
+# A sheet is taken to have lain on a flatbed where a straight view explains it as well, but for this share;
+# where its corners are square to this share, for more: pulls that are far out look like a lens at first.
+_NO_WORSE, _NO_WORSE_SQUARE, _SQUARE = 1.03, 1.1, 0.002
+# Where less of its contrast is seen at full sharpness, a print is refused. Chosen by us.
+_LEAST_FINE = 0.7
+# What is left over by place beyond this, mm, is a sheet that does not lie flat.
+_MOST_LEFT_MM, _FAR = 0.12, 2.5
+# So is one that bends by so much over its whole; and what a bend may be wrong by, as a share.
+_MOST_BENT_MM, _OF_BEND = 1.0, 0.08
+# Where the sheet's edges are this sharp, pulls are measured against them.
+SHARP_MM, _EDGE_MM = 0.06, 0.02
+# What the terms of a lens and a bend may be wrong by where nothing is printed, as a share of what they do;
+# and what the warp's own errors are widened by, as a pull's are. Measured in benchmarks/.
+_OF_LENS, _WIDENED = 0.06, 4.0
+
+# Pixels a mm that pulls are fitted at, with so much bare paper around the image, mm.
+_FINE, _PAD_MM, _LIT = 10.0, 4.0, 2.0
+# In turns: the sheet is laid on the print (pixels a mm, steps), then the pulls are fitted (likewise), and the
+# print is laid anew with what was found. Measured in benchmarks/.
+_TURNS = (
+    (((0.5, 6), (1.0, 6), (2.0, 6)), ((1.5, 6), (3.0, 2))),
+    (((3.0, 4),), ((5.0, 2),)),
+    (((3.0, 3),), ((5.0, 2),)),
+)
+
+
+@dataclass(frozen=True, eq=False)
+class Laid:
+    """A photograph laid on a print.
+
+    aligned : where the sheet lies. fit : where the pulls print, on that.
+    """
+
+    aligned: Aligned
+    fit: PrintFit
+
+
+def measure_proof(
+    project: Project, blocks: CutBlocks, picture: Picture, *, by_marks: bool | None = None,
+    against: str | None = None, progress: Progress = NULL_PROGRESS,
+) -> ScanFound:  # fmt: skip
+    """How far every pull is out on a photograph or a scan of a sheet.
+
+    Parameters
+    ----------
+    picture : (height, width, 3) uint8 sRGB, the sheet as it lies on a table, in any perspective.
+    by_marks : by its printed marks or from the picture; None takes the marks where there are any.
+    against : the pull that the others are measured against; "" is the sheet's edges, None those where they
+        are seen sharply, and otherwise the last pull, which is the key in most plans.
+
+    Raises
+    ------
+    ScanError : the print is not found, or what is seen cannot be trusted.
+    ProjectError : nothing to print.
+    Cancelled : called off through `progress`.
+    """
+    if not project.impressions or project.flat is None:
+        raise ProjectError("impressions", tr("There is nothing to look for on a scan: open a picture first."))
+    marks = marks_of(project)[0]
+    wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
+    if wanted and not marks:
+        raise ScanError(
+            tr("The project prints no marks: choose rings or crosses, or read the picture itself.")
+        )
+    progress.report(0.02, tr("looking for the sheet"))
+    light = LINEAR_OF_SRGB.astype(np.float32)[picture]
+    corners, seen = corners_of(picture)
+    warp, printed = place_print(project, blocks, light, corners, Part(progress, 0.05, 0.3))
+    here = replaced(project, impressions=project.impressions[:printed])
+    anchor = _nearest(corners, warp) if seen else None
+    laid = lay_photograph(here, blocks, light, warp, anchor, Part(progress, 0.3, 1.0))
+    _judge(laid.aligned)
+    # The last pull of the fit is the one that nearly always holds the rest together: the key.
+    edges = None if anchor is None else _edges(laid.aligned, anchor)
+    if against is None and len(here.impressions) == 1 and edges is not None:
+        against = ""
+    if against is None:
+        against = "" if edges is not None and edges.sigma_mm < SHARP_MM else here.impressions[-1].id
+    if against == "" and edges is None:
+        raise ScanError(
+            tr("The sheet's edges are not all seen here: ask how far pulls are out against another pull.")
+        )
+    if wanted:
+        page, _ = _evened(light, None, laid.aligned.warp, (_LIT, SCAN_PX_PER_MM), (0, 0, *sheet_of(project)))
+        pulls = pulls_by_marks(here, page, SCAN_PX_PER_MM, marks)
+    else:
+        pulls = _pulls(here, laid, against)
+    pulls = tuple(_against(here, each, pulls, against, edges) for each in pulls)
+    missing = tuple(
+        PullFound(pull.id, "picture", None, problem=tr("It is not printed yet on this sheet."))
+        for pull in project.impressions[printed:]
+    )
+    return ScanFound(
+        laid.aligned.warp.turned_deg, laid.aligned.warp.px_per_mm(), pulls + missing, against, printed,
+        laid.aligned.unexplained_mm,
+    )  # fmt: skip
+
+
+def _judge(laid: Aligned) -> None:
+    """Whether what is seen can be trusted. Raises ScanError."""
+    if laid.explained < _LEAST_FINE:
+        raise ScanError(
+            tr(
+                "What is photographed agrees with this print to {share} % only: is it another print, or a "
+                "photograph of a screen? Photograph the proof itself, sharp and in even light.",
+                share=f"{100 * laid.explained:.0f}",
+            )
+        )
+    bent = float(np.abs(laid.warp.bend).max())
+    if max(laid.unexplained_mm - _MOST_LEFT_MM, bent - _MOST_BENT_MM) > 0:
+        raise ScanError(
+            tr(
+                "The sheet does not lie flat here: places are off by {left} that no block explains. Press it "
+                "flat, under glass or with weights at its edges, and photograph it again from above.",
+                left=length_text(max(laid.unexplained_mm, bent), 2),
+            )
+        )
+
+
+@dataclass(frozen=True, eq=False)
+class _Edges:
+    """Where the sheet's edges lie on the print.
+
+    matrix : (2, 3) from mm on the print to mm on the sheet. sigma_mm : one standard error of that.
+    """
+
+    matrix: NDArray[np.float64]
+    sigma_mm: float
+
+
+def _nearest(corners: Corners, warp: Warp) -> Warp:
+    """A flat sheet with its corners in the order that a print was found in."""
+    turns = [np.roll(corners, -turn, axis=0) for turn in range(4)]
+    own = min(turns, key=lambda each: float(np.abs(each - warp.corners).sum()))
+    return Warp.flat(own, warp.sheet_mm, warp.picture_px).straight()
+
+
+def _edges(laid: Aligned, anchor: Warp) -> _Edges:
+    warp = laid.warp
+    if warp is anchor:
+        return _Edges(np.eye(2, 3), _EDGE_MM)
+    width, height = warp.sheet_mm
+    own = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
+    at = warp.to_mm(anchor.corners)
+    rows = np.column_stack([at, np.ones(4)])
+    solved = np.linalg.lstsq(rows, own, rcond=None)[0]
+    left = own - rows @ solved
+    # The warp is known where something is printed; at the sheet's corners less, and a lens bends them most.
+    moves = warp.changes(own)
+    spread = np.einsum("cit,tu,ciu->c", moves, laid.covariance, moves)
+    sigma = np.sqrt((left**2).sum() / 2 + _WIDENED**2 * spread.max() + _EDGE_MM**2)
+    bent = float(np.abs(warp.to_pixels(own) - warp.straight().to_pixels(own)).max()) / min(warp.px_per_mm())
+    return _Edges(np.asarray(solved.T, np.float64), float(np.hypot(sigma, _OF_LENS * bent)))
+
+
+def _pulls(project: Project, laid: Laid, against: str) -> tuple[PullFound, ...]:
+    """Every pull as it lies on the print, with how sure it is against what it is measured by."""
+    image = project.image
+    places = [pull.id for pull in project.impressions]
+    beside = places.index(against) if against in places else None
+    found = []
+    for place, (pull, fit) in enumerate(zip(project.impressions, laid.fit.pulls, strict=True)):
+        covariance = laid.fit.covariance_of(place, beside)
+        sigma = corner_sigma_mm(covariance, (image.width, image.height))
+        # What no block explains moves a corner by more than it shows on average.
+        bent = _OF_BEND * float(np.abs(laid.aligned.warp.bend).max())
+        sigma = float(np.sqrt(sigma**2 + (_FAR * laid.aligned.unexplained_mm) ** 2 + bent**2))
+        motion = motion_of_change(project, fit.change)
+        found.append(PullFound(pull.id, "picture", motion, sigma, sigmas_of(project, covariance)))
+    return tuple(found)
+
+
+def _against(
+    project: Project, found: PullFound, pulls: Sequence[PullFound], against: str, edges: _Edges | None
+) -> PullFound:
+    """A pull measured against another, or against the sheet's edges; why, where that cannot be said."""
+    if found.motion is None:
+        return found
+    own = _affine(found.motion)
+    sigma = found.sigma_mm
+    if against == "":
+        assert edges is not None
+        moved = np.vstack([edges.matrix, (0, 0, 1)]) @ own
+        sigma = float(np.hypot(sigma, edges.sigma_mm))
+    else:
+        other = next(each for each in pulls if each.pull == against)
+        if other.motion is None:
+            return replace(found, motion=None, problem=other.problem)
+        moved = np.linalg.inv(_affine(other.motion)) @ own
+        sigma = 0.0 if found.pull == against else sigma
+    if 2 * sigma > SURE_MM:
+        problem = tr(
+            "{name}: too little of its edges can be seen to say where it lies at the image's corners "
+            "(±{sigma}). Print marks in the margin, or read it by eye.",
+            name=project.pull_name(found.pull),
+            sigma=length_text(2 * sigma),
+        )
+        return replace(found, motion=None, sigma_mm=sigma, problem=problem)
+    left, top = project.image.left, project.image.top
+    base = moved @ (left, top, 1.0)
+    a, b, d, e = moved[0, 0] - 1, moved[0, 1], moved[1, 0], moved[1, 1] - 1
+    change = np.array([base[0] - left, a, b, base[1] - top, d, e])
+    return replace(found, motion=motion_of_change(project, change), sigma_mm=sigma)
+
+
+def _affine(motion: Motion) -> NDArray[np.float64]:
+    """(3, 3): where places on the sheet, mm, are found."""
+    turn, centre = motion.matrix(), np.array(motion.centre_mm)
+    shift = centre + np.array(motion.shift_mm) - turn @ centre
+    return np.vstack([np.column_stack([turn, shift]), (0, 0, 1)])
+
+
+def lay_photograph(
+    project: Project, blocks: CutBlocks, picture: Image, warp: Warp, anchor: Warp | None = None,
+    progress: Progress = NULL_PROGRESS,
+) -> Laid:  # fmt: skip
+    """Lay a photograph on the print, from where the sheet is thought to lie.
+
+    Parameters
+    ----------
+    picture : (height, width, 3) float32 linear light.
+    anchor : where its edges say that the sheet lies; taken where the picture is as straight as a flatbed's.
+    """
+    image, (width, height) = project.image, sheet_of(project)
+    pad = min(_PAD_MM, image.left, image.top, width - image.right, height - image.bottom)
+    masks, fine = pull_masks(project, blocks), min(_FINE, blocks.px_per_mm)
+    colours = colour_table(project)
+    fits: Sequence[PictureFit] = ()
+    found: PrintFit | None = None
+    anchored = False
+    for turn, (levels, fitting) in enumerate(_TURNS):
+        part = Part(progress, turn / len(_TURNS), (turn + 1) / len(_TURNS))
+        motions = [motion_of_change(project, each.change) for each in fits] or still(project)
+        table = colours if found is None else found.table
+        # Nothing is found yet that fine lines would tell.
+        ppm = fine if turn else fine / 2
+        printed = printed_sheet(project, blocks, motions, ppm, table=table)
+        light = LINEAR_OF_SRGB.astype(np.float32)[printed]
+        for place, (scale, rounds) in enumerate(levels):
+            part.report(0.4 * place / len(levels), tr("laying the photograph on the print"))
+            laid = aligned(picture, shrunk(light, ppm, scale), warp, scale, rounds, fine=scale >= 1)
+            warp = laid.warp
+        if turn == 0 and anchor is not None:
+            coarse = shrunk(light, ppm, scale)
+            straight = aligned(picture, coarse, warp.straight(), scale, rounds)
+            square = anchor.is_square(_SQUARE)
+            anchored = straight.cost <= laid.cost * (_NO_WORSE_SQUARE if square else _NO_WORSE)
+        if anchored and anchor is not None:
+            # On a flatbed the sheet's edges say more than what is printed: nothing moves but the pulls.
+            warp = anchor
+            laid = aligned(picture, shrunk(light, ppm, 2.0), warp, 2.0, 0)
+        area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
+        seen, there = _evened(picture, shrunk(light, ppm, _LIT), warp, (_LIT, fine), area)
+        moves = None if anchored else _moves(warp, (image.left, image.top))
+        found = fit_picture(
+            seen, masks, colours, fine, pad, start=fits, moves=moves, levels=fitting,
+            there=there, progress=Part(part, 0.4, 1.0),
+        )  # fmt: skip
+        fits = found.pulls
+        if not anchored:
+            warp = warp.with_values(warp.values() + found.bend)
+    assert found is not None
+    return Laid(laid, found)
+
+
+def _moves(warp: Warp, image_at: tuple[float, float]) -> PageMoves:
+    """How a page taken out by a warp moves as the warp's terms do, at places on the image."""
+    own = np.where(np.arange(TERMS) < 8, 0.0, warp.values())
+    return PageMoves(lambda places: warp.changes(places + image_at), 1 / warp.prior_sigmas() ** 2, own)
+
+
+def _evened(
+    picture: Image, printed: Image | None, warp: Warp, px_per_mm: tuple[float, float],
+    area: tuple[float, float, float, float],
+) -> tuple[Picture, NDArray[np.bool_]]:  # fmt: skip
+    """A part of the sheet taken out of a photograph, lit as the print is predicted, and where it is seen.
+
+    printed : None leaves it as it is lit.
+    px_per_mm : of the print as predicted, and of the page taken out.
+    """
+    import cv2
+
+    scale, fine = px_per_mm
+    if printed is None:
+        page, there = taken_out(picture, warp, fine, area)
+        return np.asarray(np.rint(255 * srgb_encode(np.clip(page, 0, 1))), np.uint8), there
+    height, width = printed.shape[:2]
+    seen, inside = taken_out(picture, warp, scale, (0.0, 0.0, width / scale, height / scale))
+    light = gains(seen, printed, inside, scale)
+    page, there = taken_out(picture, warp, fine, area)
+    rows, columns = page.shape[:2]
+    # From pixels of the page to those of the light on the whole sheet.
+    step = scale / fine
+    left, top = area[0] * scale + step / 2 - 0.5, area[1] * scale + step / 2 - 0.5
+    to_light = np.array([[step, 0, left], [0, step, top]])
+    flags = cv2.INTER_LINEAR | cv2.WARP_INVERSE_MAP
+    own = cv2.warpAffine(light, to_light, (columns, rows), flags=flags, borderMode=cv2.BORDER_REPLICATE)
+    return np.asarray(np.rint(255 * srgb_encode(np.clip(page / own, 0, 1))), np.uint8), there
