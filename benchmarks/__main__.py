@@ -52,9 +52,7 @@ def main() -> None:
     parser.add_argument("parts", nargs="*", metavar="PART", help=", ".join(names))
     wanted = parser.parse_args().parts or list(names)
     kept = dict(_SECTION.findall(OUT.read_text("utf-8"))) if OUT.exists() else {}
-    machine = _MACHINE.format(
-        cores=os.cpu_count(), kind=platform.machine(), version=platform.python_version()
-    )
+    machine = _MACHINE.format(cores=os.cpu_count(), kind=platform.machine(), version=platform.python_version())
     for name in wanted:
         section = names[name].measure()
         kept[section.title] = table(section)

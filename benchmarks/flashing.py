@@ -19,13 +19,9 @@ def measure() -> Section:
     full = seconds(lambda: flash_exact(project, blocks, SHEETS), repeats=1)
     areas = fast.bare_mm2.mean(), exact.bare_mm2.mean()
     lines = (
-        Line(
-            f"{SHEETS} sheets, profiles along borders", f"{quick:.2f} s", f"{areas[0]:.1f} mm² bare a sheet"
-        ),
+        Line(f"{SHEETS} sheets, profiles along borders", f"{quick:.2f} s", f"{areas[0]:.1f} mm² bare a sheet"),
         Line(f"{SHEETS} whole sheets, 8 pulls each", f"{full:.2f} s", f"{areas[1]:.1f} mm² bare a sheet"),
     )
     off = abs(areas[0] / areas[1] - 1)
     met = "met" if off < 0.15 and quick < full else "missed"
-    return Section(
-        "What flashes when sheets do not meet", lines, f"the two within 15 % ({100 * off:.0f} %): {met}"
-    )
+    return Section("What flashes when sheets do not meet", lines, f"the two within 15 % ({100 * off:.0f} %): {met}")

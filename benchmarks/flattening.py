@@ -51,9 +51,7 @@ def measure() -> Section:
         (
             Line("Nomos, regions cleaned to 0.8 mm", f"{ours_s:.2f} s", f"mean ΔE00 {ours_error:.2f}"),
             Line("Nomos, no cleaning", f"{palette_s:.2f} s"),
-            Line(
-                "Pillow, median cut, no cleaning", f"{pillow_s:.2f} s", f"mean ΔE00 {errors['mediancut']:.2f}"
-            ),
+            Line("Pillow, median cut, no cleaning", f"{pillow_s:.2f} s", f"mean ΔE00 {errors['mediancut']:.2f}"),
             Line(f"Pillow's best method ({best})", "", f"mean ΔE00 {errors[best]:.2f}"),
         ),
         "met" if ours_s < pillow_s and ours_error < errors[best] else "missed",

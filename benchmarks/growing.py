@@ -51,12 +51,8 @@ def beds(path: Path, colours: int, size_mm: tuple[int, int], dpi: int, seed: int
     turns = np.linspace(0, 2 * np.pi, 40, endpoint=False)
     for bed in range(9 * colours):
         at, reach = hand.uniform(0, 1, 2) * [width, height], hand.uniform(0.05, 0.14) * min(width, height)
-        wavy = (
-            1 + 0.25 * np.sin(3 * turns + hand.uniform(0, 6)) + 0.12 * np.sin(7 * turns + hand.uniform(0, 6))
-        )
-        points = np.rint(at + reach * np.stack([wavy * np.cos(turns), wavy * np.sin(turns)], 1)).astype(
-            np.int32
-        )
+        wavy = 1 + 0.25 * np.sin(3 * turns + hand.uniform(0, 6)) + 0.12 * np.sin(7 * turns + hand.uniform(0, 6))
+        points = np.rint(at + reach * np.stack([wavy * np.cos(turns), wavy * np.sin(turns)], 1)).astype(np.int32)
         cv2.fillPoly(labels, [points], 1 + bed % (colours - 1))
         cv2.polylines(labels, [points], True, colours, max(1, round(px_per_mm)))
     table = [(246, 242, 232)]

@@ -270,13 +270,9 @@ def _first_picture(before: Path) -> list[Line]:
     lines = []
     with tempfile.TemporaryDirectory() as name:
         folder = Path(name)
-        subprocess.run(
-            [sys.executable, "-m", "nomos", "demo", "--out", name], check=True, capture_output=True
-        )
+        subprocess.run([sys.executable, "-m", "nomos", "demo", "--out", name], check=True, capture_output=True)
         for words, path in (("The demo", folder / "project.nomos"), (_LARGE, large_print(folder))):
-            now, then = (
-                _told(source, "--first", str(path))["first_s"] for source in (earlier.ROOT / "src", before)
-            )
+            now, then = (_told(source, "--first", str(path))["first_s"] for source in (earlier.ROOT / "src", before))
             lines.append(
                 Line(f"{words}: the first picture after opening its file", f"{now:.2f} s",
                      f"the release before {then:.2f} s; aim at most {_FIRST_S:g} s")
@@ -329,9 +325,7 @@ def measure() -> Section:
             lines += _lines(words, now, then)
         lines += _first_picture(before)
     verdict = "met" if slowest_s <= _AIM_S else f"of {1000 * _AIM_S:.0f} ms for every action missed"
-    return Section(
-        "How long an action keeps the window's thread, workers busy beside it", tuple(lines), verdict
-    )
+    return Section("How long an action keeps the window's thread, workers busy beside it", tuple(lines), verdict)
 
 
 def _lines(words: str, now: dict[str, Any], then: dict[str, Any] | None) -> list[Line]:
@@ -339,9 +333,7 @@ def _lines(words: str, now: dict[str, Any], then: dict[str, Any] | None) -> list
     over = sum(seconds > _AIM_S for _, seconds in now["worst"])
     entering = f"{1000 * now['entering_s']:.0f} ms"
     if then is None:
-        others = ", ".join(
-            f"{name} {1000 * seconds:.0f}" for name, seconds in now["worst"][1 : min(over, _TOLD)]
-        )
+        others = ", ".join(f"{name} {1000 * seconds:.0f}" for name, seconds in now["worst"][1 : min(over, _TOLD)])
         return [
             Line(f"{words}: slowest of {now['actions']} actions", f"{1000 * worst:.0f} ms", slowest),
             Line(f"{words}: actions over 100 ms; entering a station", f"{over}; {entering}", others),

@@ -32,9 +32,7 @@ def measure() -> Section:
         best = [np.inf] * len(TARGETS)
         for one, other in combinations(inks, 2):
             labs = mixture_labs([one, other, EXTENDER], grid, under)
-            best = [
-                min(b, float(delta_e00(labs, np.array(t)).min())) for b, t in zip(best, TARGETS, strict=True)
-            ]
+            best = [min(b, float(delta_e00(labs, np.array(t)).min())) for b, t in zip(best, TARGETS, strict=True)]
         return best
 
     here, there = side_by_side(ours, dense, repeats=3)

@@ -51,14 +51,11 @@ def measure() -> Section:
         found = search_orders(problem)
         ours = time.perf_counter() - start
         tables = {
-            s: dict(zip(permutations(s), problem.cost(s, list(permutations(s))), strict=True))
-            for s in problem.sets
+            s: dict(zip(permutations(s), problem.cost(s, list(permutations(s))), strict=True)) for s in problem.sets
         }
         start = time.perf_counter()
         tried = list(islice(permutations(range(count)), factorial(count) if count < 9 else _SAMPLE))
-        least = min(
-            sum(tables[s][tuple(n for n in order if n in s)] for s in problem.sets) for order in tried
-        )
+        least = min(sum(tables[s][tuple(n for n in order if n in s)] for s in problem.sets) for order in tried)
         plain = (time.perf_counter() - start) * factorial(count) / len(tried)
         agree = agree and (count > 8 or abs(least - found.orders[0][0]) < 1e-9) and found.exact
         note = "all tried" if count < 9 else f"reckoned from {_SAMPLE:,} of them"

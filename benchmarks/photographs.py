@@ -41,9 +41,7 @@ class Taken:
     marks: tuple[str, ...]
 
 
-def photographs(
-    first: int = 0, count: int = CASES, pixels: tuple[int, int] = (2000, 1500)
-) -> Iterator[Taken]:
+def photographs(first: int = 0, count: int = CASES, pixels: tuple[int, int] = (2000, 1500)) -> Iterator[Taken]:
     """Six papers on eight grounds; hands, a side out of the picture, rulings, notes, shadows, bent lenses."""
     for number in range(first, first + count):
         yield _taken(number, pixels)
@@ -107,11 +105,7 @@ def measure() -> Section:
         offs.append(off_mm(taken.case, found))
         sure.append(found.sure >= SURE)
         lies += [each == lying for each, lying in zip(_told(taken), _lying(taken), strict=True)]
-        if (
-            not (taken.hand or taken.out)
-            and taken.case.number // 6 % 2 == 0
-            and taken.case.number % _READ_EACH != 3
-        ):
+        if not (taken.hand or taken.out) and taken.case.number // 6 % 2 == 0 and taken.case.number % _READ_EACH != 3:
             flat = flatten(as_given(taken.case), None)
             read[taken.paper in _PALE].append(scored(flat.labels, flat.line, taken.case.answer))
     near, certain = np.array(offs) <= 1, np.array(sure)

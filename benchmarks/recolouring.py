@@ -22,11 +22,7 @@ def page_of_blocks() -> list[np.ndarray]:
     for _ in range(BLOCKS):
         mask = np.zeros((HEIGHT, WIDTH), np.uint8)
         for _ in range(12):
-            cx, cy, r = (
-                generator.integers(0, WIDTH),
-                generator.integers(0, HEIGHT),
-                generator.integers(200, 900),
-            )
+            cx, cy, r = (generator.integers(0, WIDTH), generator.integers(0, HEIGHT), generator.integers(200, 900))
             mask |= (x - cx) ** 2 + (y - cy) ** 2 < r * r
         masks.append(mask)
     return masks
@@ -41,10 +37,7 @@ def measure() -> Section:
     masks = page_of_blocks()
     found = combine(masks, (HEIGHT, WIDTH))
     generator = np.random.default_rng(3)
-    labs = [
-        (float(light), *map(float, generator.uniform(-30, 30, 2)))
-        for light in generator.uniform(30, 85, BLOCKS)
-    ]
+    labs = [(float(light), *map(float, generator.uniform(-30, 30, 2))) for light in generator.uniform(30, 85, BLOCKS)]
     ground = Ground.from_lab(PAPER)
     films = [ink_film(lab, "semi", PAPER) for lab in labs]
     order = list(range(BLOCKS))
@@ -60,19 +53,14 @@ def measure() -> Section:
     spectral_s = _per_pixel(found.members[found.index[:_CROP, :_CROP]].reshape(-1, BLOCKS), ground, films)
     levels = mips(found.index)
     view_s = seconds(
-        lambda: render_view(
-            levels, _labs(ground, films, order, found.members), (0, 0, WIDTH, HEIGHT), (560, 792)
-        )
+        lambda: render_view(levels, _labs(ground, films, order, found.members), (0, 0, WIDTH, HEIGHT), (560, 792))
     )
     ratio, times = ours_s / pillow_s, spectral_s / ours_s
     return Section(
-        f"Recolouring a finished proof, {WIDTH} × {HEIGHT} pixels, {BLOCKS} blocks, "
-        f"{len(found.pixels)} combinations",
+        f"Recolouring a finished proof, {WIDTH} × {HEIGHT} pixels, {BLOCKS} blocks, {len(found.pixels)} combinations",
         (
             Line(
-                "Nomos: new inks to a page of pixels",
-                f"{ours_s * 1000:.0f} ms",
-                "colours of all combinations included",
+                "Nomos: new inks to a page of pixels", f"{ours_s * 1000:.0f} ms", "colours of all combinations included"
             ),
             Line(
                 "Pillow: the same index, palette to RGB",
@@ -84,9 +72,7 @@ def measure() -> Section:
                 f"{spectral_s:.0f} s",
                 f"extrapolated from {_CROP} × {_CROP} pixels; {times:,.0f} times slower, aim at least 1000",
             ),
-            Line(
-                "Nomos: new inks to a view of 560 × 792", f"{view_s * 1000:.1f} ms", "what a drag waits for"
-            ),
+            Line("Nomos: new inks to a view of 560 × 792", f"{view_s * 1000:.1f} ms", "what a drag waits for"),
         ),
         "met" if ratio <= 1.5 and times >= 1000 else "missed",
     )

@@ -59,9 +59,7 @@ class _Page:
 
     def disc(self, at: tuple[float, float], radius: float, colour: str, outline_mm: float = 0.8) -> None:
         turns = np.linspace(0, 2 * np.pi, 60)
-        self.area(
-            [(at[0] + radius * np.cos(t), at[1] + radius * np.sin(t)) for t in turns], colour, outline_mm
-        )
+        self.area([(at[0] + radius * np.cos(t), at[1] + radius * np.sin(t)) for t in turns], colour, outline_mm)
 
     def stroke(self, points: Points, width_mm: float) -> None:
         self.strokes.append((np.array(points, float), width_mm))
@@ -102,9 +100,7 @@ def scene(seed: int, *, line: str = "black", px_per_mm: float = 9.0, apart_de00:
     table[used] = np.arange(len(used))
     colours = np.array([rgb(page.colours[n]) for n in used], np.uint8)
     paper = int(table[0]) if 0 in used else None
-    return Answer(
-        table[page.labels], colours, px_per_mm, None if number is None else int(table[number]), paper
-    )
+    return Answer(table[page.labels], colours, px_per_mm, None if number is None else int(table[number]), paper)
 
 
 def _shelf(page: _Page) -> None:
@@ -122,10 +118,7 @@ def _shelf(page: _Page) -> None:
         for _ in range(4):
             at = x + page.hand.uniform(-0.25, 0.25) * w, foot - tall * page.hand.uniform(1.5, 1.95)
             page.disc(at, w * page.hand.uniform(0.05, 0.1), page.choose(_WARM), 0.6)
-        page.area(
-            [(x - w / 2, foot - tall), (x + w / 2, foot - tall), (x + w * 0.36, foot), (x - w * 0.36, foot)],
-            pot,
-        )
+        page.area([(x - w / 2, foot - tall), (x + w / 2, foot - tall), (x + w * 0.36, foot), (x - w * 0.36, foot)], pot)
         page.area(
             [
                 (x - w * 0.55, foot - tall * 1.1),
@@ -142,9 +135,7 @@ def _plot(page: _Page) -> None:
     width, height = page.size_mm
     horizon = height * page.hand.uniform(0.3, 0.45)
     page.area([(0, 0), (width, 0), (width, horizon), (0, horizon)], page.choose(_SKY))
-    page.area(
-        [(0, 0), (width, 0), (width, horizon * 0.4), (0, horizon * 0.55)], page.choose(_SKY + _COOL[4:])
-    )
+    page.area([(0, 0), (width, 0), (width, horizon * 0.4), (0, horizon * 0.55)], page.choose(_SKY + _COOL[4:]))
     page.disc((width * page.hand.uniform(0.2, 0.8), horizon * 0.6), height * 0.06, page.choose(_WARM[1:4]))
     page.area([(0, horizon), (width, horizon), (width, height), (0, height)], page.choose(_GROUND))
     rows = int(page.hand.integers(3, 6))
@@ -152,12 +143,7 @@ def _plot(page: _Page) -> None:
         far, near = width * (0.3 + 0.4 * (row + 0.5) / rows), width * (row + 0.5) / rows
         green = page.choose(_GREEN)
         page.area(
-            [
-                (far - 2, horizon),
-                (far + 2, horizon),
-                (near + width * 0.07, height),
-                (near - width * 0.07, height),
-            ],
+            [(far - 2, horizon), (far + 2, horizon), (near + width * 0.07, height), (near - width * 0.07, height)],
             green,
             0.8,
         )
@@ -177,26 +163,16 @@ def _shed(page: _Page) -> None:
     width, height = page.size_mm
     page.area([(0, height * 0.6), (width, height * 0.55), (width, height), (0, height)], page.choose(_GREEN))
     page.area(
-        [
-            (width * 0.1, height),
-            (width * 0.3, height * 0.6),
-            (width * 0.38, height * 0.6),
-            (width * 0.35, height),
-        ],
+        [(width * 0.1, height), (width * 0.3, height * 0.6), (width * 0.38, height * 0.6), (width * 0.35, height)],
         page.choose(_GROUND),
     )
     left, right = width * 0.22, width * page.hand.uniform(0.5, 0.62)
     top, foot = height * 0.38, height * 0.72
     page.area([(left, top), (right, top), (right, foot), (left, foot)], page.choose(_COOL))
+    page.area([(left - 5, top), (right + 5, top), ((left + right) / 2, top - height * 0.14)], page.choose(_WARM))
+    page.area([(left + 6, top + 8), (left + 18, top + 8), (left + 18, top + 22), (left + 6, top + 22)], _PAPER)
     page.area(
-        [(left - 5, top), (right + 5, top), ((left + right) / 2, top - height * 0.14)], page.choose(_WARM)
-    )
-    page.area(
-        [(left + 6, top + 8), (left + 18, top + 8), (left + 18, top + 22), (left + 6, top + 22)], _PAPER
-    )
-    page.area(
-        [(right - 18, top + 10), (right - 5, top + 10), (right - 5, foot), (right - 18, foot)],
-        page.choose(_WARM),
+        [(right - 18, top + 10), (right - 5, top + 10), (right - 5, foot), (right - 18, foot)], page.choose(_WARM)
     )
     for x in np.arange(left + 24, right - 20, 6):
         page.stroke([(x, top), (x, foot)], 0.6)

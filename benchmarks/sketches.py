@@ -44,9 +44,7 @@ def cases(first: int = 0, count: int = CASES) -> Iterator[Case]:
     for number in range(first, first + count):
         medium, phone = MEDIA[number % 6], (number // 6) % 2 == 1
         answer = scene(number, line=_LINES[(number // 12 + number) % 4])
-        sheet = on_paper(
-            answer, medium, seed=number, paper=_PAPERS[number % 4], tooth=0.015 + 0.01 * (number % 3)
-        )
+        sheet = on_paper(answer, medium, seed=number, paper=_PAPERS[number % 4], tooth=0.015 + 0.01 * (number % 3))
         tall = answer.labels.shape[0] > answer.labels.shape[1]
         camera = Camera(
             pixels=(2250, 3000) if tall else (3000, 2250), table=_TABLES[number // 2 % 4],
@@ -55,17 +53,12 @@ def cases(first: int = 0, count: int = CASES) -> Iterator[Case]:
             shadow=0.3 if number % 11 == 6 else 0.0, cast=_CASTS[number % 3],
             noise=1.0 + number % 3, seed=number,
         )  # fmt: skip
-        yield Case(
-            number, medium, phone, answer, sheet, camera.take(sheet) if phone else scanned(sheet, seed=number)
-        )
+        yield Case(number, medium, phone, answer, sheet, camera.take(sheet) if phone else scanned(sheet, seed=number))
 
 
 def as_given(case: Case) -> Picture:
     """The drawing straightened by its true corners, its light judged with the margin."""
-    size = (
-        case.answer.labels.shape[1] / case.answer.px_per_mm,
-        case.answer.labels.shape[0] / case.answer.px_per_mm,
-    )
+    size = (case.answer.labels.shape[1] / case.answer.px_per_mm, case.answer.labels.shape[0] / case.answer.px_per_mm)
     corners = np.array(case.photograph.picture)
     pixels = round(size[0] * 8), round(size[1] * 8)
     page = straightened(case.photograph.rgb, corners, pixels)
@@ -86,13 +79,9 @@ class Score:
 def scored(labels: np.ndarray, line: int | None, answer: Answer) -> Score:
     """Compare numbers with the answer; found colours stand for the true ones they cover most, one for one."""
     shape = tuple(round(side / answer.px_per_mm * _PX_PER_MM) for side in answer.labels.shape)
-    own, true = (
-        cv2.resize(page, shape[::-1], interpolation=cv2.INTER_NEAREST) for page in (labels, answer.labels)
-    )
+    own, true = (cv2.resize(page, shape[::-1], interpolation=cv2.INTER_NEAREST) for page in (labels, answer.labels))
     count = max(int(own.max()), int(true.max())) + 1
-    pairs = np.bincount((own.astype(int) * count + true).ravel(), minlength=count * count).reshape(
-        count, count
-    )
+    pairs = np.bincount((own.astype(int) * count + true).ravel(), minlength=count * count).reshape(count, count)
     rows, columns = linear_sum_assignment(-pairs)
     accuracy = float(pairs[rows, columns].sum() / pairs.sum())
     off = len(np.unique(own)) - len(np.unique(true))
@@ -118,9 +107,7 @@ def darkest(picture: Picture, labels: np.ndarray) -> int:
     """The darkest colour, which a method that knows no line is granted as its line."""
     light = picture.rgb.mean(axis=-1)
     light = cv2.resize(light, labels.shape[::-1], interpolation=cv2.INTER_AREA)
-    means = [
-        light[labels == n].mean() if (labels == n).any() else 999.0 for n in range(int(labels.max()) + 1)
-    ]
+    means = [light[labels == n].mean() if (labels == n).any() else 999.0 for n in range(int(labels.max()) + 1)]
     return int(np.argmin(means))
 
 

@@ -28,9 +28,7 @@ def some_request(fields: int, inks: int, blocks: int, *, refine: bool) -> Solver
     for number in range(inks):
         hue, chroma = generator.uniform(0, 2 * np.pi), generator.uniform(10, 42)
         lab = (float(generator.uniform(35, 75)), float(chroma * np.cos(hue)), float(chroma * np.sin(hue)))
-        shelf.append(
-            CandidateInk(f"ink {number}", lab, "transparent" if number % 4 else "semi", (1.0, 0.5, 0.25))
-        )
+        shelf.append(CandidateInk(f"ink {number}", lab, "transparent" if number % 4 else "semi", (1.0, 0.5, 0.25)))
     return SolverRequest(PAPER, wishes, tuple(shelf), blocks, refine=refine)
 
 

@@ -35,9 +35,7 @@ def seconds(work: Callable[[], object], *, repeats: int = 7) -> float:
     return statistics.median(times)
 
 
-def side_by_side(
-    one: Callable[[], object], other: Callable[[], object], *, repeats: int = 9
-) -> tuple[float, float]:
+def side_by_side(one: Callable[[], object], other: Callable[[], object], *, repeats: int = 9) -> tuple[float, float]:
     """Median times of two, taken in turns so that both meet the same load."""
     one(), other()
     times: tuple[list[float], list[float]] = ([], [])

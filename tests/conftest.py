@@ -16,16 +16,7 @@ from nomos.cli.common import answers
 from nomos.colour import Lab
 from nomos.demo import demo_project
 from nomos.design import FlatColour, FlatDesign
-from nomos.project import (
-    Assets,
-    CutBlocks,
-    Project,
-    cut_blocks,
-    digest,
-    labels_from_png,
-    labels_to_png,
-    mask_request,
-)
+from nomos.project import Assets, CutBlocks, Project, cut_blocks, digest, labels_from_png, labels_to_png, mask_request
 from nomos.project.blocks.edits import with_flat_design
 from nomos.project.model.edits import new_project
 from nomos.registration import KentoSettings, Rect

@@ -36,9 +36,7 @@ def refusal(capsys: pytest.CaptureFixture[str], *arguments: str) -> str:
     return said.err
 
 
-def test_flatten_gives_colours_areas_and_size(
-    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
-) -> None:
+def test_flatten_gives_colours_areas_and_size(capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path) -> None:
     out = tmp_path / "flat.png"
     found = answer(capsys, "flatten", str(sketch), "--colours", "5", "--size-mm", "60x80", "--out", str(out))
     assert {"colours", "mean_de00", "size_mm"} <= set(found)
@@ -49,9 +47,7 @@ def test_flatten_gives_colours_areas_and_size(
     assert sum(colour["area_mm2"] for colour in found["colours"]) == pytest.approx(4800, rel=0.001)
     with Image.open(out) as image:
         assert image.info["dpi"][0] == pytest.approx(150, abs=0.5)
-        used = {
-            f"#{bytes(rgb).hex()}" for rgb in np.unique(np.array(image.convert("RGB")).reshape(-1, 3), axis=0)
-        }
+        used = {f"#{bytes(rgb).hex()}" for rgb in np.unique(np.array(image.convert("RGB")).reshape(-1, 3), axis=0)}
     assert used == {colour["hex"] for colour in found["colours"]}
 
 
@@ -64,23 +60,14 @@ def test_overprint_goes_ink_by_ink(capsys: pytest.CaptureFixture[str]) -> None:
     paper = ("--paper", "lab(95 0 -2)")
     found = answer(capsys, "overprint", *paper, "--ink", "lab(14 0 0)")
     assert np.abs(np.array(found["lab"]) - (14, 0, 0)).max() < 0.5
-    inks = (
-        "--ink",
-        "lab(89 -5 93)",
-        "--ink",
-        "lab(48 74 -3);strength=0.5",
-        "--ink",
-        "#203040;opacity=opaque",
-    )
+    inks = ("--ink", "lab(89 -5 93)", "--ink", "lab(48 74 -3);strength=0.5", "--ink", "#203040;opacity=opaque")
     found = answer(capsys, "overprint", *paper, *inks)
     assert len(found["steps"]) == 3
     assert found["steps"][-1] == {"lab": found["lab"], "hex": found["hex"]}
     assert np.abs(np.array(found["steps"][0]["lab"]) - (89, -5, 93)).max() < 0.5
 
 
-def test_plan_writes_the_whole_packet(
-    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
-) -> None:
+def test_plan_writes_the_whole_packet(capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path) -> None:
     out = tmp_path / "job"
     found = answer(
         capsys, "plan", str(sketch), "--size-mm", "60x80", "--colours", "5", "--sheet-mm", "90x110",
@@ -104,9 +91,7 @@ def test_plan_writes_the_whole_packet(
         assert proof.size[0] / proof.info["dpi"][0] * 25.4 == pytest.approx(60, abs=0.1)
 
 
-def test_the_same_plan_twice_is_the_same(
-    capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
-) -> None:
+def test_the_same_plan_twice_is_the_same(capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path) -> None:
     for name in ("one", "two"):
         answer(capsys, "plan", str(sketch), "--colours", "4", "--out", str(tmp_path / name))
     for path in (tmp_path / "one").rglob("*.*"):
@@ -135,10 +120,7 @@ def test_text_is_for_people(capsys: pytest.CaptureFixture[str], sketch: Path, tm
         (("flatten", ".", "--colours", "5", "--out", "f.png"), "folder"),
         (("overprint", "--paper", "white", "--ink", "#000000"), "white"),
         (("overprint", "--paper", "#ffffff", "--ink", "lab(50 200 -200)"), "not a colour"),
-        (
-            ("plan", "SKETCH", "--colours", "5", "--sheet-mm", "62x82", "--system", "kento", "--out", "job"),
-            "notches",
-        ),
+        (("plan", "SKETCH", "--colours", "5", "--sheet-mm", "62x82", "--system", "kento", "--out", "job"), "notches"),
         (("plan", "SKETCH", "--colours", "5", "--page", "A9", "--out", "job"), "A9"),
         (("plan", "SKETCH", "--colours", "5", "--out", "/proc/none"), "/proc/none"),
         (("plan", "SKETCH", "--colours", "5", "--trap-mm", "9", "--out", "job"), "Trap"),
@@ -246,17 +228,7 @@ def test_a_photograph_is_straightened_and_says_how_sure_it_is(
     # The corners it found, said by hand, give the same place.
     corners = " ".join(f"{x},{y}" for x, y in found["corners"])
     again = answer(
-        capsys,
-        "flatten",
-        str(path),
-        "--colours",
-        "9",
-        "--corners",
-        corners,
-        "--size-mm",
-        "165x115",
-        "--out",
-        str(out),
+        capsys, "flatten", str(path), "--colours", "9", "--corners", corners, "--size-mm", "165x115", "--out", str(out)
     )
     assert again["corners"] == pytest.approx(np.array(found["corners"]), abs=0.2)
     assert again["size_mm"] == [165, 115]
@@ -267,8 +239,7 @@ def test_corners_that_make_no_sense_are_refused(
     capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path, corners: str
 ) -> None:
     status = run(
-        ["flatten", str(sketch), "--colours", "4", "--corners", corners, "--out", str(tmp_path / "a.png")],
-        no_window,
+        ["flatten", str(sketch), "--colours", "4", "--corners", corners, "--out", str(tmp_path / "a.png")], no_window
     )
     assert status == 2
     assert "corners" in capsys.readouterr().err
@@ -295,18 +266,7 @@ def test_plan_takes_system_method_edition_and_material(
 def test_a_print_too_small_for_a_kento_is_planned_with_what_fits(
     capsys: pytest.CaptureFixture[str], sketch: Path, tmp_path: Path
 ) -> None:
-    small = [
-        "plan",
-        str(sketch),
-        "--size-mm",
-        "18x24",
-        "--sheet-mm",
-        "20x26",
-        "--colours",
-        "3",
-        "--out",
-        str(tmp_path),
-    ]
+    small = ["plan", str(sketch), "--size-mm", "18x24", "--sheet-mm", "20x26", "--colours", "3", "--out", str(tmp_path)]
     assert run([*small, "--system", "kento"], no_window) == 2
     capsys.readouterr()
     assert run(small, no_window) == 0
@@ -314,17 +274,13 @@ def test_a_print_too_small_for_a_kento_is_planned_with_what_fits(
     assert load(tmp_path / "project.nomos")[0].register.system != "kento"
 
 
-def test_where_the_sheet_is_not_sure_a_command_asks(
-    capsys: pytest.CaptureFixture[str], tmp_path: Path
-) -> None:
+def test_where_the_sheet_is_not_sure_a_command_asks(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
     """Nothing of the table is ever read as a colour unsaid."""
     from benchmarks.scenes import scene
     from nomos.devices.camera import Camera, on_paper
 
     sheet = on_paper(scene(3, line="black"), "gouache", paper=(150, 108, 66), seed=3)
-    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(
-        sheet
-    )
+    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(sheet)
     path, out = tmp_path / "kraft.png", tmp_path / "flat.png"
     Image.fromarray(taken.rgb).save(path)
     for command in (

@@ -34,9 +34,7 @@ def saved(tmp_path_factory: pytest.TempPathFactory) -> Path:
     return path
 
 
-def test_carve_gives_tools_hours_and_boards(
-    saved: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_carve_gives_tools_hours_and_boards(saved: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     out = tmp_path / "carve.pdf"
     assert nomos("carve", str(saved), "--out", str(out), "--page", "A3", "--json") == 0
     said = json.loads(capsys.readouterr().out)
@@ -81,11 +79,7 @@ def test_edition_gives_the_record_and_its_tables_read_back(
     assert said["remarks"][0]["text"] == "frost on the pane"
     with (tables / "pulls.csv").open() as file:
         rows = list(csv.DictReader(file))
-    assert [(row["sheet"], row["outcome"]) for row in rows] == [
-        ("1", "good"),
-        ("2", "spoiled"),
-        ("3", "good"),
-    ]
+    assert [(row["sheet"], row["outcome"]) for row in rows] == [("1", "good"), ("2", "spoiled"), ("3", "good")]
     with (tables / "sheets.csv").open() as file:
         assert next(row for row in csv.DictReader(file) if row["sheet"] == "2")["reason"] == "slipped"
     text = subprocess.run(

@@ -44,29 +44,21 @@ def test_another_key(path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[s
     assert found["keys"] == ["Contour key"]
     contour = next(block.contour for block in load(out)[0].blocks if block.contour)
     assert contour.width_mm == 1.5
-    back = answer(
-        capsys, "keys", out, "--kind", "drawn", "--block", "colour 2", "--out", tmp_path / "d.nomos"
-    )
+    back = answer(capsys, "keys", out, "--kind", "drawn", "--block", "colour 2", "--out", tmp_path / "d.nomos")
     assert back["keys"] == ["Colour 2"]
     assert answer(capsys, "keys", out, "--kind", "none", "--out", tmp_path / "n.nomos")["keys"] == []
     assert "needs --block" in refusal(capsys, "keys", path, "--kind", "drawn", "--out", out)
-    assert "No block is called" in refusal(
-        capsys, "keys", path, "--kind", "drawn", "--block", "Leek", "--out", out
-    )
+    assert "No block is called" in refusal(capsys, "keys", path, "--kind", "drawn", "--block", "Leek", "--out", out)
 
 
-def test_a_block_gets_a_shorter_outline(
-    path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_a_block_gets_a_shorter_outline(path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     out = tmp_path / "simpler.nomos"
     found = answer(capsys, "simplify", path, "--block", "Colour 1", "--out", out)
     assert found["outline_after_mm"] <= found["outline_before_mm"]
     assert [block.name for block in load(out)[0].blocks if block.drawn] == ["Colour 1"]
 
 
-def test_a_proof_is_read_by_eye_and_kept(
-    path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_a_proof_is_read_by_eye_and_kept(path: Path, tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     """Every corner 0.6 mm too far right and 0.4 mm too high: a shift alone."""
     out = tmp_path / "read.nomos"
     at = [f"{place}=0.6,-0.4" for place in ("upper left", "upper right", "lower left", "lower right")]
@@ -122,11 +114,7 @@ def test_rollers_and_practice(path: Path, tmp_path: Path, capsys: pytest.Capture
         assert image.size[0] > 100
     names = [f"Colour {n}" for n in (1, 2, 3)] + ["Key"]
     kinds = ("too much ink", "too little ink", "dirt", "out of register")
-    points = [
-        answer(capsys, *asked, "--answer", f"{name}: {kind}")["points"]
-        for name in names
-        for kind in kinds[:1]
-    ]
+    points = [answer(capsys, *asked, "--answer", f"{name}: {kind}")["points"] for name in names for kind in kinds[:1]]
     assert sorted(points)[:3] == [0, 0, 0]
     assert max(points) >= 1
     assert "is no fault" in refusal(capsys, *asked, "--answer", "Key: bad luck")

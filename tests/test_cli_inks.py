@@ -38,16 +38,7 @@ def answer(capsys: pytest.CaptureFixture[str], *arguments: str) -> dict[str, Any
 
 def test_mix_gives_grams_parts_and_choices(capsys: pytest.CaptureFixture[str]) -> None:
     found = answer(
-        capsys,
-        "mix",
-        "--target",
-        "lab(58 20 32)",
-        "--shelf",
-        SHELF,
-        "--over",
-        "lab(85 0 30)",
-        "--grams",
-        "50",
+        capsys, "mix", "--target", "lab(58 20 32)", "--shelf", SHELF, "--over", "lab(85 0 30)", "--grams", "50"
     )
     best = found["recipes"][0]
     assert best["de00_weighed"] < 1
@@ -80,9 +71,7 @@ def rows_of_readings() -> list[tuple[str, str, float, np.ndarray]]:
     for name, level in (("white", 0.86), ("black", 0.045)):
         background = np.full(36, level)
         rows.append((name, "", 1.0, background))
-        internal = film_over(
-            to_internal(background, surface_term(background, "coated")), k, np.full(36, 0.3), 1.0
-        )
+        internal = film_over(to_internal(background, surface_term(background, "coated")), k, np.full(36, 0.3), 1.0)
         rows.append(("Straw", name, 1.0, to_measured(internal, 0.04)))
     return rows
 
@@ -106,9 +95,7 @@ def test_an_ink_is_taught_from_csv_and_from_cgats(capsys: pytest.CaptureFixture[
     data = "\n".join(
         " ".join([f'"{n}"', f'"{o}"', *(f"{100 * v:.3f}" for v in r)]) for n, o, _, r in rows_of_readings()
     )
-    cgats.write_text(
-        f"CGATS.17\nBEGIN_DATA_FORMAT\n{fields}\nEND_DATA_FORMAT\nBEGIN_DATA\n{data}\nEND_DATA\n", "utf-8"
-    )
+    cgats.write_text(f"CGATS.17\nBEGIN_DATA_FORMAT\n{fields}\nEND_DATA_FORMAT\nBEGIN_DATA\n{data}\nEND_DATA\n", "utf-8")
     (again,) = answer(capsys, "ink", "fit", str(cgats))["inks"]
     assert again["scattering"] == pytest.approx(ink["scattering"], abs=0.02)
     (named,) = read_readings(cgats)

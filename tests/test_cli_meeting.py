@@ -56,9 +56,7 @@ def test_what_cannot_be_is_said(
     assert said in capsys.readouterr().err
 
 
-def test_misregister_gives_the_budget_and_what_flashes(
-    saved: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_misregister_gives_the_budget_and_what_flashes(saved: Path, capsys: pytest.CaptureFixture[str]) -> None:
     assert nomos("misregister", str(saved), "--sheets", "10", "--json") == 0
     said = json.loads(capsys.readouterr().out)
     assert said["exact"]

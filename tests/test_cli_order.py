@@ -27,9 +27,7 @@ def saved(demo: tuple[Project, Assets], tmp_path: Path) -> str:
     return str(tmp_path / "demo.nomos")
 
 
-def test_orders_best_first_with_reasons(
-    capsys: pytest.CaptureFixture[str], saved: str, tmp_path: Path
-) -> None:
+def test_orders_best_first_with_reasons(capsys: pytest.CaptureFixture[str], saved: str, tmp_path: Path) -> None:
     out = tmp_path / "ordered.nomos"
     found = answer(capsys, "order", saved, "--pin", "Key=1", "--out", str(out))
     assert found["exact"]
@@ -46,9 +44,7 @@ def test_orders_best_first_with_reasons(
     assert "different sheets can come out" in capsys.readouterr().out
 
 
-@pytest.mark.parametrize(
-    ("pin", "words"), [("Moon=1", "called 'Moon'"), ("Key=9", "1 to 8"), ("Key", "called")]
-)
+@pytest.mark.parametrize(("pin", "words"), [("Moon=1", "called 'Moon'"), ("Key=9", "1 to 8"), ("Key", "called")])
 def test_a_pin_that_makes_no_sense_is_refused(
     capsys: pytest.CaptureFixture[str], saved: str, pin: str, words: str
 ) -> None:
@@ -56,9 +52,7 @@ def test_a_pin_that_makes_no_sense_is_refused(
     assert words in capsys.readouterr().err
 
 
-def test_the_days_as_json_and_as_icalendar(
-    capsys: pytest.CaptureFixture[str], saved: str, tmp_path: Path
-) -> None:
+def test_the_days_as_json_and_as_icalendar(capsys: pytest.CaptureFixture[str], saved: str, tmp_path: Path) -> None:
     file = tmp_path / "edition.ics"
     found = answer(capsys, "calendar", saved, "--start", "2026-11-30", "--out", str(file))
     printing = [task for task in found["tasks"] if task["kind"] == "print"]
@@ -69,9 +63,7 @@ def test_the_days_as_json_and_as_icalendar(
     assert len(events) == len(found["tasks"])
     # Hands are busy while they print and cut; sheets dry by themselves (RFC 5545, 3.8.2.7).
     shown = {str(event["summary"]).split(":")[0]: str(event["transp"]) for event in events}
-    assert shown == {"Print": "OPAQUE", "Drying": "TRANSPARENT"} | dict.fromkeys(
-        shown.keys() - {"Drying"}, "OPAQUE"
-    )
+    assert shown == {"Print": "OPAQUE", "Drying": "TRANSPARENT"} | dict.fromkeys(shown.keys() - {"Drying"}, "OPAQUE")
     assert run(["calendar", saved, "--start", "2026-11-30"], no_window) == 0
     assert "limited by" in capsys.readouterr().out
     assert run(["calendar", saved, "--start", "Monday"], no_window) == 2

@@ -17,9 +17,7 @@ def nomos(*arguments: str) -> int:
 
 
 def test_kento_gives_every_notch_on_sheet_and_block(capsys: pytest.CaptureFixture[str]) -> None:
-    assert (
-        nomos("kento", "--sheet-mm", "200x260", "--image-mm", "180x240", "--paper-mm", "0.8", "--json") == 0
-    )
+    assert nomos("kento", "--sheet-mm", "200x260", "--image-mm", "180x240", "--paper-mm", "0.8", "--json") == 0
     figures = json.loads(capsys.readouterr().out)
     assert figures["depth_mm"] == 1.6
     assert figures["image_on_sheet_mm"] == [10, 10, 190, 250]
@@ -45,16 +43,10 @@ def test_kento_says_what_does_not_fit(
     assert said in capsys.readouterr().err
 
 
-def test_marks_gives_each_block_its_fit_and_its_walls(
-    tmp_path: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_marks_gives_each_block_its_fit_and_its_walls(tmp_path: Path, capsys: pytest.CaptureFixture[str]) -> None:
     file = tmp_path / "marks.csv"
-    key = "".join(
-        f"Key,{n},{x},{y},{x + 0.3},{y - 0.1}\n" for n, (x, y) in enumerate(((20, 20), (180, 20), (20, 240)))
-    )
-    leek = "".join(
-        f"Leek,{n},{x},{y},{x * 1.004},{y}\n" for n, (x, y) in enumerate(((20, 20), (180, 20), (20, 240)))
-    )
+    key = "".join(f"Key,{n},{x},{y},{x + 0.3},{y - 0.1}\n" for n, (x, y) in enumerate(((20, 20), (180, 20), (20, 240))))
+    leek = "".join(f"Leek,{n},{x},{y},{x * 1.004},{y}\n" for n, (x, y) in enumerate(((20, 20), (180, 20), (20, 240))))
     file.write_text(HEAD + key + leek)
     assert nomos("marks", str(file), "--sheet-mm", "200x260", "--json") == 0
     blocks = json.loads(capsys.readouterr().out)["blocks"]

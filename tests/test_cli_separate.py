@@ -136,9 +136,7 @@ def test_a_reduction_is_one_block_in_states(
 ) -> None:
     save(tmp_path / "demo.nomos", *demo)
     out = tmp_path / "reduction.nomos"
-    found = answer(
-        capsys, "separate", str(tmp_path / "demo.nomos"), "--method", "reduction", "--out", str(out)
-    )
+    found = answer(capsys, "separate", str(tmp_path / "demo.nomos"), "--method", "reduction", "--out", str(out))
     (plan,) = found["plans"]
     assert (plan["blocks"], plan["states"]) == (1, 8)
     assert plan["mean_de00"] < 2

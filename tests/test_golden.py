@@ -142,14 +142,7 @@ def _rounded(points: Iterable[Iterable[float]]) -> str:
 
 
 _PAPER = ("--paper", "lab(94 0 4)")
-_INKS = (
-    "--ink",
-    "lab(86 -4 80)",
-    "--ink",
-    "lab(48 60 10);strength=0.6",
-    "--ink",
-    "lab(40 5 -40);opacity=semi",
-)
+_INKS = ("--ink", "lab(86 -4 80)", "--ink", "lab(48 60 10);strength=0.6", "--ink", "lab(40 5 -40);opacity=semi")
 _SHELF = str(files("nomos.demo").joinpath("shelf.csv"))
 _FEW_INKS = 7
 ALONE: dict[str, tuple[str, ...]] = {
@@ -170,9 +163,7 @@ ALONE: dict[str, tuple[str, ...]] = {
 }  # fmt: skip
 
 
-def test_commands_that_need_no_project_answer_as_they_did(
-    capsys: pytest.CaptureFixture[str], tmp_path: Path
-) -> None:
+def test_commands_that_need_no_project_answer_as_they_did(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
     """Mixed from the first inks of the shelf: all of them take four times as long, and say no more."""
     few = tmp_path / "few.csv"
     lines = Path(_SHELF).read_text("utf-8").splitlines(keepends=True)
@@ -189,14 +180,10 @@ def test_the_heart_answers_as_it_did() -> None:
     """Advice on systems, days by every way of working, and what is fine on a drawn page."""
     advised, days = {}, {}
     sheets: tuple[tuple[float, float], ...] = ((200.0, 260.0), (500.0, 700.0))
-    for weight, damp, margin, count, pulls in product(
-        (60.0, 160.0), (False, True), (4.0, 12.0), (5, 6), (3, 4, 6)
-    ):
+    for weight, damp, margin, count, pulls in product((60.0, 160.0), (False, True), (4.0, 12.0), (5, 6), (3, 4, 6)):
         for sheet, how in zip((*sheets, sheets[0]), ("reduction", "sawn", ""), strict=True):
             cut_from_one, sawn = how == "reduction", how == "sawn"
-            place = Situation(
-                weight, sheet, pulls, count, margin, damp=damp, reduction=cut_from_one, sawn=sawn
-            )
+            place = Situation(weight, sheet, pulls, count, margin, damp=damp, reduction=cut_from_one, sawn=sawn)
             name = f"{weight:g} g, {sheet[0]:g} mm, {pulls} pulls, {count}, {margin:g} mm, {damp}, {how}"
             advised[name] = [f"{each.system} {each.fitness}: {each.reason}" for each in advise(place)]
     runs = [Run("Rose", 20.0, "wipe"), Run("Green", 3.0, "wash", cut_before=True), Run("Key", 30.0, "none")]
@@ -206,9 +193,7 @@ def test_the_heart_answers_as_it_did() -> None:
             lost=("2026-12-02",),
         )  # fmt: skip
         plan = plan_days(runs, 24, times, date(2026, 12, 1))
-        tasks = [
-            f"{t.kind} {t.layer} {t.text} {t.start:%d %H:%M} {t.end:%d %H:%M} {t.sheets}" for t in plan.tasks
-        ]
+        tasks = [f"{t.kind} {t.layer} {t.text} {t.start:%d %H:%M} {t.end:%d %H:%M} {t.sheets}" for t in plan.tasks]
         waits = {cause: round(hours, 2) for cause, hours in plan.waits_h.items()}
         days[f"{by_sheet}, {damp}, {rack}"] = [plan.days, plan.limit, plan.help, waits, tasks]
     mask = np.zeros((240, 320), np.uint8)

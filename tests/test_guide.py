@@ -10,12 +10,7 @@ from nomos.project.model import store
 from nomos.ui.frame.keyboard import BINDINGS
 from nomos.ui.frame.state import STATIONS
 
-PARTS = (
-    "How it is done by hand",
-    "What the program adds",
-    "What each figure means",
-    "Where the defaults come from",
-)
+PARTS = ("How it is done by hand", "What the program adds", "What each figure means", "Where the defaults come from")
 
 
 @pytest.mark.parametrize("station", STATIONS)

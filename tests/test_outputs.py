@@ -143,9 +143,7 @@ def test_nothing_a_window_holds_is_written(
         assert run(command, no_window) == 2
         assert "is open in a window of" in capsys.readouterr().err
     held.release()
-    assert files_in(bench) | {"packet/.project.nomos.lock": b""} == before | {
-        "packet/.project.nomos.lock": b""
-    }
+    assert files_in(bench) | {"packet/.project.nomos.lock": b""} == before | {"packet/.project.nomos.lock": b""}
 
 
 def test_a_packet_leaves_its_own_project_alone_and_keeps_the_offsets(
@@ -230,9 +228,7 @@ def test_a_command_that_is_stopped_leaves_nothing_half_written(number: signal.Si
     assert not [path for path in bench.iterdir() if path.name.endswith(".part")]
 
 
-def test_an_exchange_that_the_machine_stops_in_is_marked(
-    tmp_path: Path, monkeypatch: pytest.MonkeyPatch
-) -> None:
+def test_an_exchange_that_the_machine_stops_in_is_marked(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
     folder = tmp_path / "out"
     for text in ("one", "two"):
         with filling(folder) as stage:

@@ -30,9 +30,7 @@ CORE = (
 @pytest.mark.parametrize("module", CORE)
 def test_no_package_but_ui_needs_qt(module: str) -> None:
     code = f"import sys; sys.modules['PyQt6'] = None; import nomos.{module}"
-    done = subprocess.run(
-        [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=False
-    )
+    done = subprocess.run([sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=False)
     assert done.returncode == 0, done.stderr
 
 
@@ -42,9 +40,7 @@ def test_heavy_packages_wait_until_they_are_used() -> None:
         "reportlab", "scipy", "skimage", "colour", "shapely", "contourpy", "PyQt6", "cv2", "nomos.project",
     )  # fmt: skip
     code = f"import sys, nomos.cli.main; print([n for n in {heavy!r} if n in sys.modules])"
-    done = subprocess.run(
-        [sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=True
-    )
+    done = subprocess.run([sys.executable, "-c", code], capture_output=True, text=True, timeout=60, check=True)
     assert done.stdout.strip() == "[]"
 
 
@@ -60,9 +56,7 @@ def test_heavy_packages_wait_until_they_are_used() -> None:
 def test_a_planted_violation_is_found(room: str, line: str, tmp_path: Path) -> None:
     """A copy of the package with one forbidden import, checked by the same contracts."""
     copy = tmp_path / "nomos"
-    shutil.copytree(
-        ROOT / "src" / "nomos", copy, ignore=shutil.ignore_patterns("*.png", "*.ttf", "*.svg", "*.pyc")
-    )
+    shutil.copytree(ROOT / "src" / "nomos", copy, ignore=shutil.ignore_patterns("*.png", "*.ttf", "*.svg", "*.pyc"))
     (copy / room / "planted.py").write_text(f'"""Planted."""\n\n{line}\n')
     shutil.copy(ROOT / "pyproject.toml", tmp_path)
     code = (
@@ -144,9 +138,7 @@ def test_four_of_five_numeric_functions_say_shapes_units_and_errors() -> None:
     said = 0
     for module, node in functions:
         doc = ast.get_docstring(node) or ""
-        said += any(
-            f"{section}\n{'-' * len(section)}" in doc for section in ("Parameters", "Returns", "Raises")
-        )
+        said += any(f"{section}\n{'-' * len(section)}" in doc for section in ("Parameters", "Returns", "Raises"))
         _, heading, rest = doc.partition("Parameters\n----------\n")
         body = re.split(r"\n\n\w+\n-+\n", rest)[0] if heading else ""
         named = {name.strip() for line in body.split("\n") if re.match(r"[\w, *]+ : ", line)

@@ -77,12 +77,7 @@ def test_pipes_devices_folders_and_giants_are_not_read(tmp_path: Path) -> None:
 
 @pytest.mark.parametrize(
     "arguments",
-    [
-        ["check"],
-        ["flatten", "--colours", "3", "--out", "x.png"],
-        ["studio"],
-        ["mix", "--target", "#123456", "--shelf"],
-    ],
+    [["check"], ["flatten", "--colours", "3", "--out", "x.png"], ["studio"], ["mix", "--target", "#123456", "--shelf"]],
 )
 def test_every_reader_leaves_a_pipe_alone(
     arguments: list[str], tmp_path: Path, capsys: pytest.CaptureFixture[str]
@@ -93,9 +88,7 @@ def test_every_reader_leaves_a_pipe_alone(
 
 
 @pytest.mark.parametrize("day", ["9999-12-30", "0001-01-01", "2026-13-01", "soon", "2026-12-01T00:00"])
-def test_days_that_no_work_is_planned_for_are_refused(
-    day: str, kept: Path, capsys: pytest.CaptureFixture[str]
-) -> None:
+def test_days_that_no_work_is_planned_for_are_refused(day: str, kept: Path, capsys: pytest.CaptureFixture[str]) -> None:
     with pytest.raises(ValueError, match=r"."):
         day_of(day)
     assert run(["calendar", str(kept), "--start", day], lambda *_: 0) == 2

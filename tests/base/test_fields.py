@@ -58,14 +58,10 @@ def refused(thing: object) -> str:
 
 def test_a_new_field_is_bounded_named_and_found_by_its_one_line() -> None:
     assert set(fields_of(Room)) == {
-        f"{holder}.{name}"
-        for holder in ("vat", "vats")
-        for name in ("deep_mm", "full", "sheets", "warm", "sides_mm")
+        f"{holder}.{name}" for holder in ("vat", "vats") for name in ("deep_mm", "full", "sheets", "warm", "sides_mm")
     }
     check_fields(Room(vats=(Vat(), Vat(sheets=3))), ProjectError)
-    assert refused(Room(vats=(Vat(), Vat(deep_mm=21)))) == (
-        "“Depth of vat” cannot be 21 mm: choose 1 to 20 mm."
-    )
+    assert refused(Room(vats=(Vat(), Vat(deep_mm=21)))) == ("“Depth of vat” cannot be 21 mm: choose 1 to 20 mm.")
     assert refused(Vat(full=1.5)) == "“Filled of vat” cannot be 150: choose 0 to 100 %."
     assert refused(Vat(sides_mm=(20, 5))) == "“Height of vat” cannot be 5 mm: choose 10 to 90 mm."
     assert "1 to 9" in refused(Vat(sheets=0))

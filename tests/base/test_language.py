@@ -45,9 +45,7 @@ def test_every_message_is_translated_with_the_same_values_in_it(words: ModuleTyp
             given, put = values_in(message), values_in(said)
             assert [name for name, _ in given] == [name for name, _ in put], message
             # A figure keeps its decimals; a date may stand in the order of the other language.
-            assert all(
-                one == other or "%" in (one or "") for (_, one), (_, other) in zip(given, put, strict=True)
-            )
+            assert all(one == other or "%" in (one or "") for (_, one), (_, other) in zip(given, put, strict=True))
             # What is put beside other words keeps its distance from them.
             assert message[:1].isspace() == said[:1].isspace(), message
             assert message[-1:].isspace() == said[-1:].isspace(), message
@@ -58,9 +56,7 @@ def test_the_guide_has_the_same_pages_and_headings_in_every_language(words: Modu
     for path in words.CATALOGUES.glob("*.ts"):
         for name in guide.PAGES:
             pages = [(place / f"{name}.md").read_text("utf-8") for place in (folder, folder / path.stem)]
-            one, other = (
-                [line.split(" ")[0] for line in page.splitlines() if line[:1] == "#"] for page in pages
-            )
+            one, other = ([line.split(" ")[0] for line in page.splitlines() if line[:1] == "#"] for page in pages)
             assert one == other, name
 
 

@@ -32,9 +32,7 @@ print(resident() - before)
 @pytest.mark.skipif(sys.platform != "linux", reason="glibc's way to keep memory")
 def test_pages_go_back_at_once() -> None:
     kept = {
-        how: int(
-            subprocess.run([sys.executable, "-c", _PROGRAM, how], check=True, capture_output=True).stdout
-        )
+        how: int(subprocess.run([sys.executable, "-c", _PROGRAM, how], check=True, capture_output=True).stdout)
         for how in ("as usual", "little")
     }
     assert kept["little"] < 4 * _MB

@@ -73,9 +73,7 @@ def comb(tooth_mm: float, gap_mm: float, teeth: int, long_mm: float) -> np.ndarr
 
 
 @pytest.mark.parametrize(("gap", "tool"), [(0.5, None), (1.5, 1.0), (3.0, 2.0), (8.0, 5.0), (14.0, 10.0)])
-def test_a_gap_goes_to_the_widest_tool_that_fits_beside_the_outline_band(
-    gap: float, tool: float | None
-) -> None:
+def test_a_gap_goes_to_the_widest_tool_that_fits_beside_the_outline_band(gap: float, tool: float | None) -> None:
     """A comb: gaps of one width. A band of 1 mm beside each edge is the V tool's; the rest the gouge's."""
     mask = comb(4, gap, 5, 40)
     found = carve(mask, np.ones(mask.shape, bool), PX, USUAL_TOOLS, MATERIALS["lino"], Roller())
@@ -159,9 +157,7 @@ def test_hours_follow_outline_and_ground_and_the_log() -> None:
     assert effort.hours > effort.outline_h
     assert effort_of(found, MATERIALS["hard wood"]).hours > 2 * effort.hours
     # Deeper ground takes more layers: twice as deep takes twice as long where one layer is passed.
-    deep = [
-        effort_of(replace(found, depths_mm=(float(d),) * len(found.tools)), MATERIALS["lino"]) for d in (2, 4)
-    ]
+    deep = [effort_of(replace(found, depths_mm=(float(d),) * len(found.tools)), MATERIALS["lino"]) for d in (2, 4)]
     assert deep[1].by_tool[-1][2] == pytest.approx(2 * deep[0].by_tool[-1][2])
     assert deep[0].by_tool[-1][2] > effort.by_tool[-1][2]
     slower = factor_from_log(effort.hours, 1.5 * effort.hours)

@@ -12,11 +12,7 @@ WHITE, BLACK = np.full(36, 0.86), np.full(36, 0.045)
 
 def true_ink() -> tuple[Array, Array]:
     """A green that scatters a little: two absorption bands, S falling towards the red."""
-    k = (
-        0.05
-        + 1.6 * np.exp(-(((WAVELENGTHS_NM - 430) / 45) ** 2))
-        + 1.9 * np.exp(-(((WAVELENGTHS_NM - 650) / 60) ** 2))
-    )
+    k = 0.05 + 1.6 * np.exp(-(((WAVELENGTHS_NM - 430) / 45) ** 2)) + 1.9 * np.exp(-(((WAVELENGTHS_NM - 650) / 60) ** 2))
     return k, 0.5 - 0.2 * (WAVELENGTHS_NM - 380) / 350
 
 

@@ -33,9 +33,7 @@ YELLOW: Lab = (89.0, -5.0, 93.0)
 BLACK: Lab = (16.0, 0.0, 0.0)
 
 
-def printed(
-    inks: list[Lab], paper: Lab = PAPER, opacity: Opacity = "transparent", took: float = 1.0
-) -> np.ndarray:
+def printed(inks: list[Lab], paper: Lab = PAPER, opacity: Opacity = "transparent", took: float = 1.0) -> np.ndarray:
     films = [ink_film(lab, opacity, paper) for lab in inks]
     wet = [None, *(OnWet((place,), took) for place in range(len(inks) - 1))]
     rows = np.ones((1, len(films)), bool)

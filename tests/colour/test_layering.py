@@ -51,9 +51,7 @@ def test_published_limits(ground: float, k: float, s: float) -> None:
 
 
 @given(shares, coefficients, coefficients, st.floats(0.1, 2), st.floats(0.1, 2))
-def test_two_films_of_one_ink_are_one_thicker_film(
-    ground: float, k: float, s: float, x: float, y: float
-) -> None:
+def test_two_films_of_one_ink_are_one_thicker_film(ground: float, k: float, s: float, x: float, y: float) -> None:
     rg, ka, sa = np.array([ground]), np.array([k]), np.array([s])
     once = film_over(rg, ka, sa, x + y)
     np.testing.assert_allclose(film_over(film_over(rg, ka, sa, x), ka, sa, y), once, rtol=1e-7, atol=1e-10)

@@ -194,9 +194,7 @@ def test_what_is_added_does_what_is_said_at_any_film(thickness: float) -> None:
     """A batch half as black again as meant, put right: the true tubs mixed show what was foretold."""
     under, tubs = Underlay(UNDER.internal, thickness), [*SHELF, EXTENDER]
     shares = np.array([0.10, 0.0, 0.12, 0.02, 0.0, 0.76])
-    seen = mixture_labs(
-        tubs, np.array([shares, shares + np.array([0, 0, 0, 0.02, 0, 0])]) / [[1.0], [1.02]], under
-    )
+    seen = mixture_labs(tubs, np.array([shares, shares + np.array([0, 0, 0, 0.02, 0, 0])]) / [[1.0], [1.02]], under)
     target, came = ((float(lab[0]), float(lab[1]), float(lab[2])) for lab in seen)
     found = correct(recipe_of(target, tubs, shares, under), tubs, 100.0, came, target, under)
     assert found.de00 < found.before / 3

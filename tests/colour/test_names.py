@@ -28,9 +28,7 @@ def test_names_a_painter_would_give(hexed: str, words: tuple[str, ...]) -> None:
     assert any(word in colour_name(lab_of(hexed)).lower() for word in words)
 
 
-@given(
-    st.lists(st.tuples(st.floats(0, 100), st.floats(-60, 60), st.floats(-60, 60)), min_size=1, max_size=24)
-)
+@given(st.lists(st.tuples(st.floats(0, 100), st.floats(-60, 60), st.floats(-60, 60)), min_size=1, max_size=24))
 def test_no_two_alike_and_no_numbers(labs: list[tuple[float, float, float]]) -> None:
     names = colour_names(labs)
     assert len(set(names)) == len(names)

@@ -63,14 +63,10 @@ def multiplied(patches: dict[str, np.ndarray], patch: str) -> float:
 
 def test_overprints_of_published_process_inks(told: Callable[[str], None]) -> None:
     """Nothing is tuned on a set; wet on wet is the program's own default for inks of one tack."""
-    told(
-        "process-ink overprints, mean ΔE00: dry, with ink trapping, release before, multiply; blacks, before"
-    )
+    told("process-ink overprints, mean ΔE00: dry, with ink trapping, release before, multiply; blacks, before")
     rows = []
     for name, (kind, patches) in published().items():
-        dry, wet = (
-            [off(kind, patches, patch, share) for patch in COLOURS] for share in (1.0, trapping_of(5, 5))
-        )
+        dry, wet = ([off(kind, patches, patch, share) for patch in COLOURS] for share in (1.0, trapping_of(5, 5)))
         black = [off(kind, patches, patch, 1.0) for patch in BLACKS]
         plain = [multiplied(patches, patch) for patch in COLOURS]
         rows.append([np.mean(each) for each in (dry, wet)] + [BEFORE[name][0], float(np.mean(plain))])

@@ -51,9 +51,9 @@ def test_a_sheet_is_found_to_a_millimetre(paper: str, ground: Table, hand: float
     sheet = sheet_of(paper)
     written(sheet.linear, "no. 4", (12, 40), 28.0, (0.03, 0.03, 0.08))
     ring(sheet.linear, (sheet.linear.shape[1] // 2, sheet.linear.shape[0] // 2), 60.0)
-    taken = Camera(
-        pixels=(1800, 1400), table=ground, hand_at=hand, lens=lens, turn_deg=4.0, fill=0.8, seed=11
-    ).take(sheet)
+    taken = Camera(pixels=(1800, 1400), table=ground, hand_at=hand, lens=lens, turn_deg=4.0, fill=0.8, seed=11).take(
+        sheet
+    )
     found = find_cut(taken.rgb)
     assert found.certain
     assert off_mm(taken, found.sheet, sheet) < 1.0
@@ -67,9 +67,7 @@ def test_what_cannot_be_seen_is_never_sure_and_wrong(seed: int) -> None:
     ground: Table = ("white", "dark", "wood")[seed % 3]
     sheet = sheet_of(paper, seed)
     fill, aside = (0.8, (0.0, 0.0)) if seed < 3 else (0.95, (0.0, 0.2))
-    taken = Camera(pixels=(1500, 1200), table=ground, fill=fill, aside=aside, noise=4.0, seed=seed).take(
-        sheet
-    )
+    taken = Camera(pixels=(1500, 1200), table=ground, fill=fill, aside=aside, noise=4.0, seed=seed).take(sheet)
     found = find_cut(taken.rgb)
     assert not found.certain or off_mm(taken, found.sheet, sheet) < 1.5
 

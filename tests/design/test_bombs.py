@@ -31,9 +31,7 @@ def hollow_png(width: int, height: int, *, colour: int = 0) -> bytes:
         return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
 
     head = struct.pack(">IIBBBBB", width, height, 8, colour, 0, 0, 0)
-    return (
-        b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", head) + chunk(b"IDAT", zlib.compress(b"")) + chunk(b"IEND", b"")
-    )
+    return b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", head) + chunk(b"IDAT", zlib.compress(b"")) + chunk(b"IEND", b"")
 
 
 def svg(inside: str, size: str = 'width="40mm" height="30mm" viewBox="0 0 40 30"') -> bytes:
@@ -44,8 +42,7 @@ def svg(inside: str, size: str = 'width="40mm" height="30mm" viewBox="0 0 40 30"
 @pytest.mark.parametrize("tag", ["image", "use", "feImage"])
 @pytest.mark.parametrize("href", ["href", "xlink:href"])
 @pytest.mark.parametrize(
-    "link",
-    ["{file}", "file://{file}", "http://localhost/a.png", "/dev/zero", "data:image/svg+xml;base64,AAAA"],
+    "link", ["{file}", "file://{file}", "http://localhost/a.png", "/dev/zero", "data:image/svg+xml;base64,AAAA"]
 )
 def test_a_drawing_shows_nothing_from_outside(tag: str, href: str, link: str, tmp_path: Path) -> None:
     secret = tmp_path / "secret.png"
@@ -81,9 +78,7 @@ def test_odd_numbers_are_a_size_or_a_sentence(view: str, width: str) -> None:
 
 def test_a_long_drawing_is_given_whole() -> None:
     """More than a pipe holds, and drawn more slowly than it is looked after."""
-    many = "".join(
-        f'<rect x="{n % 40}" y="{n % 30}" width="1" height="1" fill="#c80000"/>' for n in range(9000)
-    )
+    many = "".join(f'<rect x="{n % 40}" y="{n % 30}" width="1" height="1" fill="#c80000"/>' for n in range(9000))
     assert len(many) > 500_000
     rgb = read_picture(svg(f'{many}<rect width="40" height="30" fill="#0000c8"/>'), "long.svg").rgb
     assert rgb[10, 10].tolist() == [0, 0, 200]
@@ -152,9 +147,7 @@ def test_openraster_files_are_looked_at_before_they_are_unpacked(tmp_path: Path)
             read_openraster(openraster(tmp_path / name, size, layers))
 
 
-def test_a_project_with_a_bomb_for_its_design_is_refused(
-    little: tuple[Project, Assets], tmp_path: Path
-) -> None:
+def test_a_project_with_a_bomb_for_its_design_is_refused(little: tuple[Project, Assets], tmp_path: Path) -> None:
     from msgspec.structs import replace
 
     project, assets = little

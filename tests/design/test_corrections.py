@@ -111,9 +111,7 @@ def test_another_colour_takes_what_is_like_it_nearby_or_everywhere(drawn: Pictur
     here = flatten(drawn, 4, looked=looked, corrections=(Correction("another", lab, places=(roof,)),))
     assert number_at(here, roof) not in (number_at(here, (0.7, 0.1)), number_at(here, (0.15, 0.95)))
     assert len(here.colours) == len(few.colours) + 1
-    there = flatten(
-        drawn, 4, looked=looked, corrections=(Correction("another", lab, places=(roof,), everywhere=True),)
-    )
+    there = flatten(drawn, 4, looked=looked, corrections=(Correction("another", lab, places=(roof,), everywhere=True),))
     own = number_at(there, roof)
     assert there.colours[own].lab == pytest.approx(lab)
     assert there.colours[own].area_mm2 > here.colours[number_at(here, roof)].area_mm2

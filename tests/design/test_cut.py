@@ -9,15 +9,7 @@ from scipy.spatial.transform import Rotation
 from nomos.base.errors import BadInput
 from nomos.design import WHOLE, Cut, find_cut, read_picture
 from nomos.design.corners import SURE, find_sheet
-from nomos.design.cut import (
-    checked_cut,
-    known_shape,
-    paper_size,
-    proportions,
-    straightened,
-    through,
-    to_print,
-)
+from nomos.design.cut import checked_cut, known_shape, paper_size, proportions, straightened, through, to_print
 from nomos.devices.camera import Answer, Camera, Sheet, Table, on_paper
 
 
@@ -35,9 +27,7 @@ def worst_mm(found: np.ndarray, true: object, sheet: Sheet) -> float:
 @pytest.mark.parametrize("table", ["wood", "dark", "pale", "cloth"])
 @pytest.mark.parametrize("shadow", [0.0, 0.35])
 def test_four_corners_on_any_table(sheet: Sheet, table: Table, shadow: float) -> None:
-    taken = Camera(pixels=(1400, 1100), table=table, shadow=shadow, turn_deg=-6.0, tilt=0.3, seed=3).take(
-        sheet
-    )
+    taken = Camera(pixels=(1400, 1100), table=table, shadow=shadow, turn_deg=-6.0, tilt=0.3, seed=3).take(sheet)
     found = find_sheet(taken.rgb)
     assert found.sure >= SURE
     assert worst_mm(found.corners, taken.sheet, sheet) < 1.0
@@ -54,19 +44,14 @@ def test_a_sheet_that_runs_out_of_the_picture_is_said_to_be_unsure(sheet: Sheet)
 
 
 @given(
-    width=st.floats(120, 300),
-    height=st.floats(120, 300),
-    about_x=st.floats(0.12, 0.4),
-    about_y=st.floats(0.12, 0.4),
+    width=st.floats(120, 300), height=st.floats(120, 300), about_x=st.floats(0.12, 0.4), about_y=st.floats(0.12, 0.4)
 )
 def test_the_shape_of_a_sheet_is_told_from_its_perspective(
     width: float, height: float, about_x: float, about_y: float
 ) -> None:
     """Beside an independent pinhole camera (SciPy's rotations)."""
     flat = np.array([(-1, -1, 0), (1, -1, 0), (1, 1, 0), (-1, 1, 0)]) * [width / 2, height / 2, 1]
-    seen = Rotation.from_euler("xyz", [about_x, about_y, 0.1]).apply(flat) + np.array(
-        [5, -8, 1.6 * max(width, height)]
-    )
+    seen = Rotation.from_euler("xyz", [about_x, about_y, 0.1]).apply(flat) + np.array([5, -8, 1.6 * max(width, height)])
     pixels = seen[:, :2] / seen[:, 2:] * 1900 + np.array([1000, 750])
     assert proportions(pixels, (1500, 2000)) == pytest.approx(width / height, rel=0.02)
 
@@ -132,8 +117,7 @@ def test_a_picture_is_cut_to_the_size_asked_for_and_places_go_there_and_back() -
     data = io.BytesIO()
     Image.fromarray(page).save(data, "PNG")
     cut = Cut(
-        ((0.2, 0.2), (0.8, 0.2), (0.8, 0.8), (0.2, 0.8)),
-        bare=(((0.2, 0.2), (0.5, 0.2), (0.5, 0.5), (0.2, 0.5)),),
+        ((0.2, 0.2), (0.8, 0.2), (0.8, 0.8), (0.2, 0.8)), bare=(((0.2, 0.2), (0.5, 0.2), (0.5, 0.5), (0.2, 0.5)),)
     )
     picture = read_picture(data.getvalue(), "a.png", size_mm=(120.0, 90.0), cut=cut)
     assert picture.size_mm == (120.0, 90.0)

@@ -25,9 +25,7 @@ def patchwork(seed: int = 3, size: tuple[int, int] = (240, 300), ppm: float = 6.
     labels = np.zeros(size, np.uint8)
     for _ in range(14):
         y, x = generator.integers(0, size[0] - 60), generator.integers(0, size[1] - 60)
-        labels[y : y + generator.integers(24, 90), x : x + generator.integers(24, 90)] = generator.integers(
-            0, 5
-        )
+        labels[y : y + generator.integers(24, 90), x : x + generator.integers(24, 90)] = generator.integers(0, 5)
     labels[:8] = np.arange(size[1]) * 5 // size[1]  # so that every colour occurs
     rgb = COLOURS[labels]
     return Picture(rgb, (size[1] / ppm, size[0] / ppm), ppm)
@@ -114,9 +112,7 @@ def test_it_beats_median_cut_and_the_best_of_pillow() -> None:
     """Mean ΔE00 on a busy picture, beside Pillow's own quantisers at the same number of colours."""
     generator = np.random.default_rng(11)
     y, x = np.indices((240, 320))
-    page = np.stack(
-        [120 + 80 * np.sin(x / 40), 110 + 70 * np.cos(y / 30), 90 + 60 * np.sin((x + y) / 50)], -1
-    )
+    page = np.stack([120 + 80 * np.sin(x / 40), 110 + 70 * np.cos(y / 30), 90 + 60 * np.sin((x + y) / 50)], -1)
     rgb = np.clip(page + generator.normal(0, 3, page.shape), 0, 255).astype(np.uint8)
     picture = Picture(rgb, (53.3, 40.0), 6.0)
     ours = flatten(picture, 8, smallest_feature_mm=0).mean_de00

@@ -16,18 +16,14 @@ def page(light: np.ndarray) -> np.ndarray:
     """A sheet with a margin, colours in the middle and bare places between them, under a light."""
     linear = np.broadcast_to(PAPER, (*light.shape[:2], 3)).copy()
     height, width = light.shape[:2]
-    for place, colour in enumerate(
-        ((0.5, 0.05, 0.04), (0.05, 0.2, 0.5), (0.4, 0.3, 0.03), (0.02, 0.02, 0.03))
-    ):
+    for place, colour in enumerate(((0.5, 0.05, 0.04), (0.05, 0.2, 0.5), (0.4, 0.3, 0.03), (0.02, 0.02, 0.03))):
         top = height // 6 + place % 2 * height // 3
         left = width // 6 + place // 2 * width // 3
         linear[top : top + height // 4, left : left + width // 4] = colour
     return np.rint(255 * srgb_encode(np.clip(linear * light, 0, 1))).astype(np.uint8)
 
 
-def field(
-    falloff: float, turn: float, cast: tuple[float, float, float], shape: tuple[int, int]
-) -> np.ndarray:
+def field(falloff: float, turn: float, cast: tuple[float, float, float], shape: tuple[int, int]) -> np.ndarray:
     y, x = np.mgrid[: shape[0], : shape[1]]
     along = (x / shape[1] - 0.5) * np.cos(turn) + (y / shape[0] - 0.5) * np.sin(turn)
     light = 1 - falloff * (along + 0.6) - 0.1 * ((x / shape[1] - 0.5) ** 2 + (y / shape[0] - 0.5) ** 2)
@@ -35,9 +31,7 @@ def field(
 
 
 @settings(max_examples=15)
-@given(
-    falloff=st.floats(0.12, 0.5), turn=st.floats(0, 6.28), red=st.floats(0.9, 1.0), blue=st.floats(0.65, 1.0)
-)
+@given(falloff=st.floats(0.12, 0.5), turn=st.floats(0, 6.28), red=st.floats(0.9, 1.0), blue=st.floats(0.65, 1.0))
 def test_paper_comes_out_even_and_white_under_any_smooth_light(
     falloff: float, turn: float, red: float, blue: float
 ) -> None:
@@ -61,9 +55,7 @@ def test_even_light_changes_nothing_at_all() -> None:
 
 def test_painted_skies_and_pictures_without_paper_are_not_light() -> None:
     down = np.linspace(0, 1, 200)[:, None, None]
-    dusk = np.broadcast_to((1 - down) * (40, 60, 140) + down * (240, 200, 180), (200, 150, 3)).astype(
-        np.uint8
-    )
+    dusk = np.broadcast_to((1 - down) * (40, 60, 140) + down * (240, 200, 180), (200, 150, 3)).astype(np.uint8)
     assert measure_light(dusk).gain is None
     assert measure_light(np.full((90, 90, 3), (10, 40, 90), np.uint8)) is EVEN
 

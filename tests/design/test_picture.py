@@ -92,12 +92,7 @@ def test_sixteen_bits_palette_grey_and_cmyk() -> None:
     deep = Image.fromarray(np.full((50, 80), 40000, np.uint16))
     assert read_picture(saved(deep), "a", size_mm=(8, 5)).rgb[0, 0] == pytest.approx([155.6] * 3, abs=1)
     palette = page().convert("P", palette=Image.Palette.ADAPTIVE)
-    assert (
-        np.abs(
-            read_picture(saved(palette), "a", size_mm=(30, 20)).rgb[0, 0].astype(int) - (200, 60, 40)
-        ).max()
-        < 3
-    )
+    assert np.abs(read_picture(saved(palette), "a", size_mm=(30, 20)).rgb[0, 0].astype(int) - (200, 60, 40)).max() < 3
     assert read_picture(saved(page("L", 90)), "a", size_mm=(30, 20)).rgb[0, 0].tolist() == [90] * 3
     cmyk = read_picture(saved(page("CMYK", (0, 200, 200, 0)), "TIFF"), "a", size_mm=(30, 20))
     assert cmyk.rgb[0, 0, 0] > 200 > 100 > cmyk.rgb[0, 0, 1]
@@ -119,14 +114,7 @@ def bomb() -> bytes:
     end = b"\x00\x00\x00\x00IEND" + struct.pack(">I", zlib.crc32(b"IEND"))
     body = zlib.compress(b"\x00" * 1000)
     data = struct.pack(">I", len(body)) + b"IDAT" + body + struct.pack(">I", zlib.crc32(b"IDAT" + body))
-    return (
-        b"\x89PNG\r\n\x1a\n"
-        + struct.pack(">I", 13)
-        + chunk
-        + struct.pack(">I", zlib.crc32(chunk))
-        + data
-        + end
-    )
+    return b"\x89PNG\r\n\x1a\n" + struct.pack(">I", 13) + chunk + struct.pack(">I", zlib.crc32(chunk)) + data + end
 
 
 @pytest.mark.parametrize(

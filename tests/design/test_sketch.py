@@ -140,9 +140,7 @@ def test_what_is_sure_and_unsure(flat_crayon: FlatDesign, butt: Answer) -> None:
     """Doubt lies where two colours are alike, not all over the page."""
     assert flat_crayon.unsure is not None
     assert flat_crayon.unsure.mean() < 0.03
-    two = Answer(
-        np.tile(np.array([0, 1], np.uint8).repeat(300), (500, 1)), butt.colours[[0, 1]], 5.0, None, 0
-    )
+    two = Answer(np.tile(np.array([0, 1], np.uint8).repeat(300), (500, 1)), butt.colours[[0, 1]], 5.0, None, 0)
     near = np.array([(120, 150, 110), (126, 152, 106)], np.uint8)
     doubtful = flatten(scan_of(Answer(two.labels, near, 5.0, None, None), "crayon"), 2)
     assert doubtful.unsure is not None

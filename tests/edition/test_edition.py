@@ -63,18 +63,9 @@ def test_so_many_sheets_are_enough_as_often_as_said() -> None:
 
 @pytest.mark.parametrize(
     ("edition", "layers", "good", "confidence"),
-    [
-        (0, 1, 0.9, 0.9),
-        (5, 0, 0.9, 0.9),
-        (5, 1, 0.0, 0.9),
-        (5, 1, 1.1, 0.9),
-        (5, 1, 0.9, 1.0),
-        (50, 40, 0.5, 0.9),
-    ],
+    [(0, 1, 0.9, 0.9), (5, 0, 0.9, 0.9), (5, 1, 0.0, 0.9), (5, 1, 1.1, 0.9), (5, 1, 0.9, 1.0), (50, 40, 0.5, 0.9)],
 )
-def test_an_edition_that_cannot_be_is_refused(
-    edition: int, layers: int, good: float, confidence: float
-) -> None:
+def test_an_edition_that_cannot_be_is_refused(edition: int, layers: int, good: float, confidence: float) -> None:
     with pytest.raises(SheetsError):
         start_sheets(edition, layers, good, confidence)
 
@@ -98,11 +89,7 @@ def events() -> list[Event]:
     made += [Event(at(4 * n), "good", 0, n) for n in (1, 2)]
     made += [Event(at(12), "spoiled", 0, 3, "slipped"), Event(at(16), "good", 0, 4)]
     made += [Event(at(60), "layer", 1), Event(at(61), "ink", 1, value=30.5)]
-    made += [
-        Event(at(62), "spoiled", 1, 3, "dirt"),
-        Event(at(66), "repaired", 1, 1),
-        Event(at(70), "good", 1, 2),
-    ]
+    made += [Event(at(62), "spoiled", 1, 3, "dirt"), Event(at(66), "repaired", 1, 1), Event(at(70), "good", 1, 2)]
     return made
 
 
@@ -140,9 +127,7 @@ def test_an_undo_takes_back_the_last_pull_that_stands(kinds: list[EventKind]) ->
     events, kept = Counted([begun]), [begun]
     for place, kind in enumerate(kinds):
         pull = "pull1" if kind in ("good", "spoiled") else ""
-        events.append(
-            Event(f"2026-11-27T10:{place:02d}:00", kind, 0 if pull else -1, pull=pull, sheet=place + 1)
-        )
+        events.append(Event(f"2026-11-27T10:{place:02d}:00", kind, 0 if pull else -1, pull=pull, sheet=place + 1))
         if kind != "undo":
             kept.append(events[-1])
         elif pulls := [event for event in kept if event.kind in ("good", "spoiled")]:
@@ -269,9 +254,7 @@ def test_a_time_zone_is_taken_and_a_layer_that_is_gone_counts_for_nothing(tmp_pa
 def test_a_pause_is_no_part_of_the_pace() -> None:
     """Pulls at 0, 4, 8 minutes, an hour at table, then at 68, 73 and 79."""
     made = [Event(at(0), "layer", 0)]
-    made += [
-        Event(at(minute), "good", 0, sheet) for sheet, minute in enumerate((0, 4, 8, 68, 73, 79), start=1)
-    ]
+    made += [Event(at(minute), "good", 0, sheet) for sheet, minute in enumerate((0, 4, 8, 68, 73, 79), start=1)]
     (figures,) = layer_figures(replay(made, ids(1), 6))
     assert figures.minutes_a_pull == 5
     few = [Event(at(0), "layer", 0), Event(at(0), "good", 0, 1), Event(at(4), "good", 0, 2)]

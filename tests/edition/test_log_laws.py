@@ -102,9 +102,7 @@ def test_other_events_change_no_pull(kind: str) -> None:
 
 kinds = st.lists(
     st.tuples(
-        st.sampled_from(
-            ["good", "spoiled", "repaired", "undo", "next", "mended", "given up", "ink", "odd", "gone"]
-        ),
+        st.sampled_from(["good", "spoiled", "repaired", "undo", "next", "mended", "given up", "ink", "odd", "gone"]),
         st.integers(1, SHEETS + 2),
         st.integers(0, LAYERS - 1),
     ),

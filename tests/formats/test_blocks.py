@@ -13,16 +13,7 @@ from PIL import Image
 
 from nomos.base.errors import BadInput
 from nomos.colour.spectra import BANDS
-from nomos.formats import (
-    KINDS,
-    Kind,
-    MaskLayer,
-    openraster,
-    read_inks,
-    read_masks,
-    read_openraster,
-    write_blocks,
-)
+from nomos.formats import KINDS, Kind, MaskLayer, openraster, read_inks, read_masks, read_openraster, write_blocks
 from nomos.formats.readings import read_readings
 
 

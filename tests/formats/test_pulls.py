@@ -11,16 +11,7 @@ from nomos.colour import lab_to_srgb
 from nomos.edition import Event
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import statement_lines
-from nomos.project import (
-    Assets,
-    CutBlocks,
-    LaidSheet,
-    Project,
-    cut_blocks,
-    impressions_to_lay,
-    lay_sheet,
-    mask_request,
-)
+from nomos.project import Assets, CutBlocks, LaidSheet, Project, cut_blocks, impressions_to_lay, lay_sheet, mask_request
 from nomos.project.blocks.inking import with_own_ink, with_zone_changed, with_zone_drawn
 from nomos.project.blocks.methods import with_method
 from nomos.project.edition.card import pull_card

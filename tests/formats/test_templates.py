@@ -37,10 +37,7 @@ def pages(drawn: Sequence[Template], tmp_path_factory: pytest.TempPathFactory) -
     folder = tmp_path_factory.mktemp("pages")
     (folder / "blocks.pdf").write_bytes(drawings_pdf(template_drawings(drawn[:2]), "Templates", paper="A3"))
     subprocess.run(
-        ["pdftoppm", "-r", str(DPI), "-gray", "-png", "blocks.pdf", "page"],
-        cwd=folder,
-        check=True,
-        timeout=120,
+        ["pdftoppm", "-r", str(DPI), "-gray", "-png", "blocks.pdf", "page"], cwd=folder, check=True, timeout=120
     )
     return [np.array(Image.open(path).convert("L")) for path in sorted(folder.glob("page-*.png"))]
 
@@ -120,9 +117,7 @@ def test_every_page_says_what_it_is(drawn: Sequence[Template]) -> None:
 @pytest.mark.parametrize("size", [(150.0, 100.0), (212.0, 289.0), (500.0, 700.0)])
 def test_tiles_cover_the_drawing_and_overlap(size: tuple[float, float], paper: str) -> None:
     tiling = plan_tiles(size, paper)
-    for length, room, step, count in zip(
-        size, tiling.usable, tiling.step, (tiling.columns, tiling.rows), strict=True
-    ):
+    for length, room, step, count in zip(size, tiling.usable, tiling.step, (tiling.columns, tiling.rows), strict=True):
         assert step == pytest.approx(room - 10)
         assert room + (count - 1) * step >= length - 1e-6
         assert count == 1 or room + (count - 2) * step < length
@@ -153,9 +148,7 @@ def test_the_svg_has_the_same_sizes_in_mm(drawn: Sequence[Template]) -> None:
     assert len(paths("printing")) == len(drawn[0].areas)
 
 
-def test_no_room_and_no_such_paper_are_said(
-    demo: Demo, demo_blocks: CutBlocks, drawn: Sequence[Template]
-) -> None:
+def test_no_room_and_no_such_paper_are_said(demo: Demo, demo_blocks: CutBlocks, drawn: Sequence[Template]) -> None:
     with pytest.raises(ProjectError, match="notches need"):
         templates(with_sheet(demo[0], (186, 246)), demo_blocks)
     with pytest.raises(BadInput, match="A4"):
@@ -174,9 +167,7 @@ def test_tiles_laid_together_show_the_whole_block(drawn: Sequence[Template]) -> 
     whole = drawn[0]
     marks = ((60.0, 30.0), (150.0, 250.0))
     areas = tuple((np.array([(x, y), (x + 12, y), (x + 12, y + 8), (x, y + 8), (x, y)]),) for x, y in marks)
-    page = replace(
-        whole, areas=areas, walls=(), floors=(), tidy=(), sheet=((0, 0),) * 4, colours=("#ffffff",)
-    )
+    page = replace(whole, areas=areas, walls=(), floors=(), tidy=(), sheet=((0, 0),) * 4, colours=("#ffffff",))
     tiling = plan_tiles((page.size_mm[0], page.size_mm[1] + template_drawing(page).header_mm), "A4")
     assert (tiling.columns, tiling.rows) == (1, 2) or tiling.rows > 1
     document = pypdfium2.PdfDocument(drawings_pdf(template_drawings([page]), "Templates", paper="A4"))

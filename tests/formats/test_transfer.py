@@ -54,9 +54,7 @@ def test_what_goes_is_the_image_less_what_stays(little: Demo, sheets: Sequence[T
     inner = box(*frame.bounds).buffer(0.3)
     for each in stays.areas:
         assert inner.contains(Polygon(each[0]).buffer(0))
-    assert transfer_pdf(project, [replace(sheets[0])], "direct tracing", "goes", paper="A3").startswith(
-        b"%PDF"
-    )
+    assert transfer_pdf(project, [replace(sheets[0])], "direct tracing", "goes", paper="A3").startswith(b"%PDF")
 
 
 def test_a_process_page_holds_every_stage() -> None:

@@ -8,9 +8,7 @@ from nomos.project.model import Zone
 from nomos.project.sheet.laying import zone_places
 
 
-def test_zones_are_labelled_where_they_lie_though_the_block_prints_flat_first(
-    little: tuple[Project, Assets],
-) -> None:
+def test_zones_are_labelled_where_they_lie_though_the_block_prints_flat_first(little: tuple[Project, Assets]) -> None:
     """A block printed twice, in zones the second time: each label is the ink of the zone it stands in."""
     request = mask_request(*little)
     assert request is not None

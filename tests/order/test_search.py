@@ -34,9 +34,7 @@ def problem_of(count: int, seed: int, before: frozenset[tuple[int, int]] = froze
 
     def cost(some: Order, orders: list[Order]) -> np.ndarray:
         labs = [
-            reflectance_to_lab(
-                overprints(GROUND, [films[n] for n in order], np.ones((1, len(order)), bool))[0]
-            )
+            reflectance_to_lab(overprints(GROUND, [films[n] for n in order], np.ones((1, len(order)), bool))[0])
             for order in orders
         ]
         return np.asarray(delta_e00(np.array(labs), wanted[some])) / len(sets)
@@ -53,11 +51,7 @@ def cost_of(problem: OrderProblem, order: Order) -> float:
 def test_no_permutation_is_better(count: int, seed: int, ruled: bool) -> None:
     before = frozenset({(0, count - 1)}) if ruled and count > 1 else frozenset()
     problem = problem_of(count, seed, before)
-    allowed = [
-        order
-        for order in permutations(range(count))
-        if all(order.index(a) < order.index(b) for a, b in before)
-    ]
+    allowed = [order for order in permutations(range(count)) if all(order.index(a) < order.index(b) for a, b in before)]
     tables = {
         some: dict(zip(permutations(some), problem.cost(some, list(permutations(some))), strict=True))
         for some in problem.sets
@@ -75,9 +69,7 @@ def test_no_permutation_is_better(count: int, seed: int, ruled: bool) -> None:
 
 @settings(max_examples=25)
 @given(st.integers(4, 6), st.integers(0, 100_000), st.integers(3, 400), st.sampled_from([0, 4, 100]))
-def test_a_search_that_stops_first_says_how_far_it_may_be_off(
-    count: int, seed: int, nodes: int, tabled: int
-) -> None:
+def test_a_search_that_stops_first_says_how_far_it_may_be_off(count: int, seed: int, nodes: int, tabled: int) -> None:
     problem = problem_of(count, seed, frozenset({(0, count - 1)}))
     least = search_orders(problem).orders[0][0]
     with pytest.MonkeyPatch.context() as patch:
@@ -98,9 +90,7 @@ def test_outcomes_are_the_acyclic_ways_to_stand(count: int, met: float, ruled: f
     rank = generator.permutation(count)
     pairs = list(combinations(range(count), 2))
     sets = tuple(pair for pair in pairs if generator.random() < met)
-    before = frozenset(
-        (a, b) if rank[a] < rank[b] else (b, a) for a, b in pairs if generator.random() < ruled
-    )
+    before = frozenset((a, b) if rank[a] < rank[b] else (b, a) for a, b in pairs if generator.random() < ruled)
     tied = {*sets, *(tuple(sorted(pair)) for pair in before)}
     ways = {
         tuple(order.index(a) < order.index(b) for a, b in sorted(tied))
@@ -131,8 +121,7 @@ def test_twenty_four_free_layers_are_put_in_a_cheap_order() -> None:
 def test_outcomes_are_counted_as_the_search_builds_them(count: int, seed: int) -> None:
     problem = problem_of(count, seed)
     sheets = {
-        tuple(tuple(n for n in order if n in some) for some in problem.sets)
-        for order in permutations(range(count))
+        tuple(tuple(n for n in order if n in some) for some in problem.sets) for order in permutations(range(count))
     }
     assert distinct_outcomes(problem) == len(sheets)
     everything = search_orders(problem, slack=1e9, keep=10_000)

@@ -57,9 +57,7 @@ def test_a_sheet_given_up_goes_first_and_one_put_right_goes_on(little: Demo) -> 
     log = two_layers(project)
     state = state_of(project, log)
     log += written(project, log, state, (given_up_event(state, 3, now_text()),))
-    log += written(
-        project, log, state_of(project, log), (Event(now_text(), "mended", sheet=2, text="patched"),)
-    )
+    log += written(project, log, state_of(project, log), (Event(now_text(), "mended", sheet=2, text="patched"),))
     state = state_of(project, log)
     assert state.histories[3].reason == "given up"
     assert (state.histories[2].spoiled_at, state.histories[2].remark) == (None, "patched")
@@ -80,9 +78,7 @@ def test_a_sheet_knows_its_batch_and_its_remark(little: Demo) -> None:
         (("batch", "first tin"), ("", ""), ("batch", "second tin"), ("remark", "a hair"), ("", ""))
     ):
         state, at = state_of(project, log), f"2026-12-01T09:{minute + 1:02d}:00"
-        made = (
-            (noted(note_event(kind, text), state, at),) if kind else pull_events(project, state, "good", at)
-        )
+        made = (noted(note_event(kind, text), state, at),) if kind else pull_events(project, state, "good", at)
         log += written(project, log, state, made)
     state, now = state_of(project, log), datetime(2026, 12, 1, 10)
     first, second = (dict(sheet_facts(project, state, sheet, now)) for sheet in (1, 2))

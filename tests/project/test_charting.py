@@ -46,9 +46,7 @@ def test_every_overlap_stands_once_and_every_block_is_strips(four: tuple[Project
 def test_a_scan_of_the_chart_is_read_back(four: tuple[Project, tuple[str, ...]], scanner: Scanner) -> None:
     project, pulls = four
     chart = overlap_chart(project, pulls)
-    picture = np.pad(
-        chart_picture(chart, project.paper.lab), ((30, 50), (40, 20), (0, 0)), constant_values=240
-    )
+    picture = np.pad(chart_picture(chart, project.paper.lab), ((30, 50), (40, 20), (0, 0)), constant_values=240)
     read = read_chart(chart, scanner.scan(picture), project.paper.lab)
     assert len(read) == 16
     # What lies outside the screen's colours cannot be scanned from a picture: the others come back.

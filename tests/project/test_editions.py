@@ -181,9 +181,7 @@ def test_foam_is_pressed_with_pens_and_quicker_than_it_is_cut(demo: Demo, demo_b
     assert [each.carving.stays_mm2 for each in pressed] == [each.carving.stays_mm2 for each in cut]
 
 
-def test_what_repeats_for_every_block_is_one_finding_with_its_blocks(
-    demo: Demo, demo_blocks: CutBlocks
-) -> None:
+def test_what_repeats_for_every_block_is_one_finding_with_its_blocks(demo: Demo, demo_blocks: CutBlocks) -> None:
     found = carving_findings(demo[0], carve_blocks(demo[0], coarse(demo_blocks, 200_000)))
     starts = [finding.text.split(":")[0] for finding in found]
     assert len(starts) == len(set(starts))

@@ -87,9 +87,7 @@ def test_a_plan_taken_prints_what_it_planned(demo: Demo, demo_blocks: CutBlocks)
     assert taken.block(taken.impressions[-1].block).is_key
     assert not any(block.name.startswith("mix ") for block in taken.blocks)
     for number, members in zip(range(8), plan.members, strict=True):
-        blocks = {
-            place for place, i in enumerate(taken.impressions) if number in taken.block(i.block).colours
-        }
+        blocks = {place for place, i in enumerate(taken.impressions) if number in taken.block(i.block).colours}
         assert blocks == set(members)
     costs = plan_costs(project, demo_blocks.borders, plan)
     assert 0 < costs.tight_mm < costs.outline_mm

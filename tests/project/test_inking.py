@@ -9,15 +9,7 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 from shapely import Polygon
 
-from nomos.project import (
-    Assets,
-    Project,
-    ProjectError,
-    cut_blocks,
-    impressions_to_lay,
-    lay_sheet,
-    mask_request,
-)
+from nomos.project import Assets, Project, ProjectError, cut_blocks, impressions_to_lay, lay_sheet, mask_request
 from nomos.project.blocks.inking import (
     drawn_further,
     field_outlines,
@@ -134,9 +126,7 @@ def test_a_wiped_edge_is_soft(little: Demo) -> None:
     wiped = with_zone_drawn(project, pull, (around(x, y, 6),), "wiped")
     wiped = with_zone_changed(wiped, pull, 1, soft_mm=4.0)
     steps = {
-        distance: max(
-            (key.step for key in films_at(wiped, blocks, x + 6 - distance, y) if key.zone == 1), default=0
-        )
+        distance: max((key.step for key in films_at(wiped, blocks, x + 6 - distance, y) if key.zone == 1), default=0)
         for distance in (0.5, 2.0, 5.5)
     }
     assert steps[0.5] > steps[2.0] > steps[5.5] == 0
@@ -254,9 +244,7 @@ def test_the_whole_chain_of_washes_is_planned_in_one_reduction(little: Demo) -> 
         after, before = sheet_labs(project, laid, pulls), sheet_labs(project, laid, pulls - 1)
         # Each wash is seen on the sheet.
         assert np.abs(after - before).max() > 1
-    assert all(
-        zone_need(project, blocks, FilmKey(pull.id, 0), 20).ink_g > 0 for pull in project.impressions[:4]
-    )
+    assert all(zone_need(project, blocks, FilmKey(pull.id, 0), 20).ink_g > 0 for pull in project.impressions[:4])
 
 
 def test_working_the_inks_out_anew_keeps_the_passes(little: Demo) -> None:
@@ -268,9 +256,7 @@ def test_working_the_inks_out_anew_keeps_the_passes(little: Demo) -> None:
 
 @settings(max_examples=30, deadline=None)
 @given(st.data())
-def test_the_passes_of_a_state_stay_together_wherever_a_pull_is_moved(
-    little: Demo, data: st.DataObject
-) -> None:
+def test_the_passes_of_a_state_stay_together_wherever_a_pull_is_moved(little: Demo, data: st.DataObject) -> None:
     """And each state goes on standing for all that comes after it."""
     project, _ = flat_graded_white(with_method(little[0], "reduction", None))
     for _ in range(3):
@@ -311,13 +297,10 @@ def test_twelve_inks_on_one_block_are_twelve_rollers_and_wash_ups(little: Demo) 
     project = little[0]
     first = project.impressions[0]
     inks = [
-        replace(project.inks[0], id=f"own{n}", name=f"Ink {n}", lab=(20.0 + 6 * n, 30.0, 9.0 * n))
-        for n in range(12)
+        replace(project.inks[0], id=f"own{n}", name=f"Ink {n}", lab=(20.0 + 6 * n, 30.0, 9.0 * n)) for n in range(12)
     ]
     zones = [replace(first.zones[0], ink=inks[0].id)]
-    zones += [
-        replace(zones[0], ink=ink.id, areas=(box(4.0 * n, 0, 4.0 * n + 3, 9),)) for n, ink in enumerate(inks)
-    ][1:]
+    zones += [replace(zones[0], ink=ink.id, areas=(box(4.0 * n, 0, 4.0 * n + 3, 9),)) for n, ink in enumerate(inks)][1:]
     pulls = (replace(first, zones=tuple(zones)), *project.impressions[1:])
     many = replace(project, inks=(*inks, *project.inks), impressions=pulls)
     labs = [[ink.lab for ink in inked_with(many, pull)] for pull in many.impressions]

@@ -45,9 +45,7 @@ def test_a_proof_as_planned_reads_as_planned(demo: Demo, demo_blocks: CutBlocks)
 
 
 @pytest.mark.parametrize(("place", "factor"), [(4, 1.3), (3, 0.75)])
-def test_an_ink_of_another_strength_is_found(
-    demo: Demo, demo_blocks: CutBlocks, place: int, factor: float
-) -> None:
+def test_an_ink_of_another_strength_is_found(demo: Demo, demo_blocks: CutBlocks, place: int, factor: float) -> None:
     project = demo[0]
     ink = project.impressions[place].zones[0].ink
     printed = with_cause(project, Cause("", factor, 0, 0, ink=ink))

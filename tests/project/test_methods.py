@@ -55,9 +55,7 @@ def test_a_board_has_two_faces_printed_as_far_apart_as_can_be(demo: Demo) -> Non
     assert "near left" in turned_text(project)
     assert "far right" in turned_text(with_workshop(project, turned="end over end"))
     with pytest.raises(ProjectError, match="two blocks"):
-        with_method(
-            replace(demo[0], blocks=demo[0].blocks[:1], impressions=demo[0].impressions[:1]), "twosided"
-        )
+        with_method(replace(demo[0], blocks=demo[0].blocks[:1], impressions=demo[0].impressions[:1]), "twosided")
 
 
 def test_templates_mark_the_turned_corner_the_pieces_and_the_zones(demo: Demo) -> None:

@@ -116,9 +116,7 @@ def test_wet_pulls_stay_together_and_flat_comes_before_graded(demo: Demo, demo_b
 
 def test_a_reduction_has_one_order(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = with_reduction(demo[0])
-    masks = tuple(
-        np.isin(demo_blocks.labels, list(block.colours)).astype(np.uint8) for block in project.blocks
-    )
+    masks = tuple(np.isin(demo_blocks.labels, list(block.colours)).astype(np.uint8) for block in project.blocks)
     blocks = CutBlocks(demo_blocks.labels, masks, demo_blocks.px_per_mm, masks)
     report = best_orders(project, lay_sheet(blocks, impressions_to_lay(project)), blocks.borders)
     assert report.outcomes == 1
@@ -145,8 +143,7 @@ def test_the_calendar_is_read_back_by_the_icalendar_package(demo: Demo) -> None:
 
 
 @pytest.mark.parametrize(
-    "times",
-    [Times(opens=18, closes=9), Times(days=()), Times(rack=0), Times(humidity=140), Times(lost=("soon",))],
+    "times", [Times(opens=18, closes=9), Times(days=()), Times(rack=0), Times(humidity=140), Times(lost=("soon",))]
 )
 def test_times_that_cannot_be_are_refused(demo: Demo, times: Times) -> None:
     with pytest.raises(ProjectError):
@@ -167,9 +164,7 @@ def test_wet_printing_takes_no_drying_and_small_orders_agree_with_all(
     report = best_orders(project, laid, demo_blocks.borders, pins=pins)
     ids = [pull.id for pull in project.impressions]
     every = [mean_of(with_order(project, [*ids[:4], *rest]), laid) for rest in permutations(ids[4:])]
-    assert min(c.mean_de00 for c in report.choices if c.pulls[:4] == tuple(ids[:4])) == pytest.approx(
-        min(every)
-    )
+    assert min(c.mean_de00 for c in report.choices if c.pulls[:4] == tuple(ids[:4])) == pytest.approx(min(every))
 
 
 @pytest.mark.parametrize("case", ["sheet by sheet", "wet pairs", "damp", "opaque", "graded", "first is wet"])

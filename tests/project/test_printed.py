@@ -147,9 +147,7 @@ def test_sheet_by_sheet_each_sheet_gets_every_layer_before_the_next(little: Demo
     log += written(project, log, state, begin_events(project, state, now_text()))
     while (state := state_of(project, log)).queue():
         spoil = state.queue()[0] == 2 and state.layer == 1
-        log += written(
-            project, log, state, pull_events(project, state, "spoiled" if spoil else "good", now_text())
-        )
+        log += written(project, log, state, pull_events(project, state, "spoiled" if spoil else "good", now_text()))
     pulls = [(event.sheet, event.layer) for event in log if event.kind in ("good", "spoiled")]
     whole = [(1, n) for n in range(layers)], [(2, 0), (2, 1)], [(3, n) for n in range(layers)]
     assert pulls == [each for sheet in whole for each in sheet]

@@ -122,9 +122,7 @@ def test_a_bare_colour_gets_a_block_before_darker_ones(demo: Demo) -> None:
         (lambda p: replace(p, inks=p.inks[1:]), "impressions"),
     ],
 )
-def test_what_cannot_be_is_refused_naming_the_field(
-    demo: Demo, edit: Callable[[Project], Project], field: str
-) -> None:
+def test_what_cannot_be_is_refused_naming_the_field(demo: Demo, edit: Callable[[Project], Project], field: str) -> None:
     with pytest.raises(ProjectError) as caught:
         edit(demo[0])
     assert caught.value.field == field
@@ -140,9 +138,7 @@ def test_names_differ_and_known_colours_keep_theirs() -> None:
     assert len(set(kept)) == len(kept)
 
 
-def test_the_demo_in_register_is_near_what_is_wanted_and_covers_the_paper(
-    demo: Demo, demo_blocks: CutBlocks
-) -> None:
+def test_the_demo_in_register_is_near_what_is_wanted_and_covers_the_paper(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     laid = lay_sheet(demo_blocks, impressions_to_lay(project))
     proof = prove(project, demo_blocks, laid, bare_places(project, demo_blocks, laid))
@@ -155,9 +151,7 @@ def test_the_demo_in_register_is_near_what_is_wanted_and_covers_the_paper(
     assert total == pytest.approx(180 * 240, rel=0.001)
 
 
-def test_a_block_out_of_register_flashes_bare_paper_and_says_where(
-    demo: Demo, demo_blocks: CutBlocks
-) -> None:
+def test_a_block_out_of_register_flashes_bare_paper_and_says_where(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     slate = next(i.id for i in project.impressions if project.block(i.block).name == "Brick")
     project = with_offset(project, slate, Misregister(1.5, 0.0))

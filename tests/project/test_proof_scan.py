@@ -49,9 +49,7 @@ def scanned(project: Project, blocks: CutBlocks, motions: list[Motion], seed: in
     page = printed_sheet(project, blocks, motions, inking=inking)
     hand = np.random.default_rng(seed)
     turn, scale = hand.uniform(-2, 2), hand.uniform(0.99, 1.01)
-    return Scanner(
-        turn_deg=turn, scale=scale, blur_px=0.9, border_px=90, noise=3, falloff=0.05, seed=seed
-    ).scan(page)
+    return Scanner(turn_deg=turn, scale=scale, blur_px=0.9, border_px=90, noise=3, falloff=0.05, seed=seed).scan(page)
 
 
 def corner_errors(project: Project, motions: list[Motion], found: tuple[PullFound, ...]) -> list[float]:
@@ -94,9 +92,7 @@ def test_the_picture_alone_is_read_to_three_tenths(told: object) -> None:
     assert len(errors) == 7
     assert np.mean(np.array(errors) < 0.3) >= 0.95
     assert callable(told)
-    told(
-        f"scans read from the picture: median {np.median(errors):.3f}, worst {max(errors):.3f} mm at a corner"
-    )
+    told(f"scans read from the picture: median {np.median(errors):.3f}, worst {max(errors):.3f} mm at a corner")
 
 
 def test_a_pull_that_leaves_nothing_to_hold_on_to_is_said_not_guessed(little: tuple[Project, Assets]) -> None:
@@ -165,9 +161,7 @@ def test_it_may_lie_any_way_up_and_be_read_against_another_pull(small: tuple[Pro
     assert told_and_true(proof, found) >= 1
 
 
-def test_a_sheet_with_its_edges_out_of_the_picture_is_read_by_what_is_printed(
-    small: tuple[Project, CutBlocks],
-) -> None:
+def test_a_sheet_with_its_edges_out_of_the_picture_is_read_by_what_is_printed(small: tuple[Project, CutBlocks]) -> None:
     proof = proof_of(small, 4, fill=1.06)
     assert told_and_true(proof, read(proof)) >= 1
     # Against edges that are not there nothing is told.
@@ -183,9 +177,7 @@ def test_a_sheet_with_its_first_pulls_only_says_so(small: tuple[Project, CutBloc
 
 
 @pytest.mark.parametrize("far_px", [6.0, 16.0])
-def test_a_wavy_sheet_is_refused_or_told_as_unsure_as_it_is(
-    small: tuple[Project, CutBlocks], far_px: float
-) -> None:
+def test_a_wavy_sheet_is_refused_or_told_as_unsure_as_it_is(small: tuple[Project, CutBlocks], far_px: float) -> None:
     proof = proof_of(small, 6)
     wavy = dataclasses.replace(proof, rgb=proofs.bent(proof.rgb, far_px))
     found = None

@@ -71,9 +71,7 @@ def test_verniers_are_the_places_to_read_once_they_are_printed(project: Project)
     places = eye_places(wide, pull)
     assert {place.way for place in places} == {"x", "y"}
     assert vernier_reading_mm(3) == pytest.approx(0.3)
-    read = {
-        (n, place.way): vernier_reading_mm(2 if place.way == "x" else -1) for n, place in enumerate(places)
-    }
+    read = {(n, place.way): vernier_reading_mm(2 if place.way == "x" else -1) for n, place in enumerate(places)}
     fit = read_by_eye(wide, pull, read)
     assert fit.motion.shift_mm == pytest.approx((0.2, -0.1), abs=0.02)
 

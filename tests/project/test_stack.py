@@ -18,15 +18,11 @@ from nomos.project.model.sheets import planned_sheets
 Demo = tuple[Project, Assets]
 
 
-@given(
-    good=st.floats(0.5, 1.0), proofing=st.integers(0, 9), sacrificed=st.booleans(), sheets=st.integers(1, 300)
-)
+@given(good=st.floats(0.5, 1.0), proofing=st.integers(0, 9), sacrificed=st.booleans(), sheets=st.integers(1, 300))
 def test_every_sheet_that_is_cut_is_lost_once_or_left(
     demo: Demo, good: float, proofing: int, sacrificed: bool, sheets: int
 ) -> None:
-    project = with_workshop(
-        with_edition(demo[0], good=good, proofing=proofing, sacrificed=sacrificed), sheets=sheets
-    )
+    project = with_workshop(with_edition(demo[0], good=good, proofing=proofing, sacrificed=sacrificed), sheets=sheets)
     steps = steps_of(project, None)
     assert steps[0].before == sheets
     assert sum(step.lost for step in steps) + steps[-1].after == pytest.approx(sheets)

@@ -23,9 +23,7 @@ def own(project: Project) -> Project:
     """A print with tools, times and habits of its own."""
     return replace(
         project,
-        craft=replace(
-            project.craft, tools=(Tool("v", 1.0), Tool("u", 4.0)), material="hard wood", factor=1.4
-        ),
+        craft=replace(project.craft, tools=(Tool("v", 1.0), Tool("u", 4.0)), material="hard wood", factor=1.4),
         times=replace(project.times, pull_min=6.0, lost=("2026-12-24",), start="2026-12-01"),
         workshop=replace(project.workshop, clearance_mm=9.0, writing=True, sheets=33),
         kento=with_field(project.kento, hand="left"),

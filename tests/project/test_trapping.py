@@ -149,9 +149,7 @@ def test_a_graded_layer_is_judged_where_it_is_strongest(demo: Demo) -> None:
     assert any("changes nothing" in f.text for f in find(nearly_none, None, ()))
 
 
-def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(
-    demo: Demo, demo_blocks: CutBlocks
-) -> None:
+def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = with_seam(demo[0], 0.0)
     said = [f.text for f in find(project, None, (), demo_blocks.borders) if "only kiss" in f.text]
     assert all("of bare paper" in text for text in said)
@@ -159,9 +157,7 @@ def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(
     assert project.flat is not None
     names = [project.flat.colours[n].name for n in (first.lighter, first.darker)]
     # A middle tone that both lie on: the join opens on it, and is said to, or is not worth a word.
-    under = next(
-        b.id for b in project.blocks if not b.is_key and not {first.lighter, first.darker} & set(b.colours)
-    )
+    under = next(b.id for b in project.blocks if not b.is_key and not {first.lighter, first.darker} & set(b.colours))
     both = with_switch(project, under, (first.lighter, first.darker), True)
     for text in (f.text for f in find(both, None, (), demo_blocks.borders)):
         if "only kiss" in text and all(name in text for name in names):

@@ -127,7 +127,5 @@ def test_shares_are_of_the_sheets() -> None:
     )
     assert found.bare_sheets == 0.5
     assert found.bare_share.max() == 0.5
-    dark = on_whole_sheets(
-        two_fields(second), shifts(np.array([[-0.8, 0.0], [0.0, 0.0]])), lambda bits: bits == 3
-    )
+    dark = on_whole_sheets(two_fields(second), shifts(np.array([[-0.8, 0.0], [0.0, 0.0]])), lambda bits: bits == 3)
     assert (dark.seam_sheets, dark.seam_share.max()) == (0.5, 0.5)

@@ -66,9 +66,7 @@ def test_a_rendered_pixel_is_its_inks_laid_in_order() -> None:
     order = [2, 0, 3, 1]
     page = to_rgb(render(found.index, colours(found, order)))
     for y, x in ((0, 0), (7, 33), (39, 49), (20, 11)):
-        films = [
-            ink_film(INKS[n], "semi" if n == 1 else "transparent", PAPER) for n in order if planes[n][y, x]
-        ]
+        films = [ink_film(INKS[n], "semi" if n == 1 else "transparent", PAPER) for n in order if planes[n][y, x]]
         rows = np.ones((1, len(films)), bool)
         lab = reflectance_to_lab(overprints(Ground.from_lab(PAPER), films, rows))[0]
         np.testing.assert_array_equal(page[y, x], lab_to_srgb(lab))
@@ -76,9 +74,7 @@ def test_a_rendered_pixel_is_its_inks_laid_in_order() -> None:
 
 def test_progressive_proofs_go_from_bare_paper_to_the_print() -> None:
     found = combine(masks(4), (40, 50))
-    np.testing.assert_allclose(
-        colours(found, [0, 1, 2, 3], 0), np.tile(PAPER, (len(found.pixels), 1)), atol=1e-4
-    )
+    np.testing.assert_allclose(colours(found, [0, 1, 2, 3], 0), np.tile(PAPER, (len(found.pixels), 1)), atol=1e-4)
     np.testing.assert_allclose(colours(found, [0, 1, 2, 3], 4), colours(found, [0, 1, 2, 3]))
     third = colours(found, [0, 1, 2, 3], 3)
     unchanged = ~found.members[:, 3]
@@ -133,9 +129,7 @@ def test_an_enlarged_view_shows_the_right_part() -> None:
     plane = np.zeros((64, 64), np.uint8)
     plane[10, 20] = 1
     found = combine([plane], (64, 64))
-    labs = combination_labs(
-        Ground.from_lab(PAPER), [ink_film((20.0, 0, 0), "opaque", PAPER)], [0], found.members
-    )
+    labs = combination_labs(Ground.from_lab(PAPER), [ink_film((20.0, 0, 0), "opaque", PAPER)], [0], found.members)
     view = to_rgb(render_view(mips(found.index), labs, (18, 8, 24, 14), (60, 60)))
     ys, xs = np.nonzero(view[..., 0] < 128)
     assert (ys.min(), ys.max(), xs.min(), xs.max()) == (20, 29, 20, 29)

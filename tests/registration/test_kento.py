@@ -45,13 +45,7 @@ def test_a_left_handed_printer_has_the_mirror_image() -> None:
     assert left.block.right == pytest.approx(212)
 
 
-@given(
-    st.floats(80, 600),
-    st.floats(80, 600),
-    st.floats(6, 40),
-    st.floats(6, 40),
-    st.sampled_from(["right", "left"]),
-)
+@given(st.floats(80, 600), st.floats(80, 600), st.floats(6, 40), st.floats(6, 40), st.sampled_from(["right", "left"]))
 def test_wherever_it_fits_it_keeps_its_distances(
     width: float, height: float, side: float, near: float, hand: str
 ) -> None:

@@ -165,9 +165,7 @@ def test_stretch_is_said_only_where_it_matters() -> None:
 def test_notches_along_the_other_side_are_those_of_the_turned_sheet() -> None:
     """A 200 x 260 sheet laid with its long side near the printer, so its right edge at the notches."""
     image = Rect(10, 12, 190, 248)
-    assert place_along((200, 260), image, KentoSettings(), "short") == place_kento(
-        (200, 260), image, KentoSettings()
-    )
+    assert place_along((200, 260), image, KentoSettings(), "short") == place_kento((200, 260), image, KentoSettings())
     kento = place_along((200, 260), image, KentoSettings(), "long")
     # The corner is the sheet's lower right; the straight notch two thirds of 260 up from it.
     assert kento.corner.wall == ((175, 260), (200, 260), (200, 235))

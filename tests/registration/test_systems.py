@@ -57,9 +57,7 @@ def test_the_system_follows_the_paper_and_the_method() -> None:
 
 @pytest.mark.parametrize("system", ALL)
 @pytest.mark.parametrize("hand", ["right", "left"])
-def test_every_system_holds_the_sheet_in_three_places_and_the_other_hand_mirrors_it(
-    system: System, hand: str
-) -> None:
+def test_every_system_holds_the_sheet_in_three_places_and_the_other_hand_mirrors_it(system: System, hand: str) -> None:
     register = RegisterSettings(system=system)
     plan = plan_system(SHEET, IMAGE, register, KentoSettings(hand="left" if hand == "left" else "right"))
     assert np.linalg.matrix_rank(plan.contacts.by_small_motion()) == 3
@@ -109,9 +107,7 @@ def test_a_hole_is_wider_than_its_pin_by_the_clearance_all_round() -> None:
 
 
 @given(st.integers(2, 3), st.sampled_from([0.0, 0.05, 0.2, 0.6]), st.booleans(), st.integers(1, 4))
-def test_parts_are_nested_apart_and_the_kerf_leaves_their_size(
-    pairs: int, kerf: float, taped: bool, sets: int
-) -> None:
+def test_parts_are_nested_apart_and_the_kerf_leaves_their_size(pairs: int, kerf: float, taped: bool, sets: int) -> None:
     pins = PinSettings(pairs=pairs, taped=taped, kerf_mm=kerf, stock_mm=(420, 300))
     placed = nest(pins, sets)
     outer = [Polygon(part.cuts[0]) for part in placed]

@@ -73,9 +73,7 @@ def test_a_block_is_out_by_the_same_on_every_sheet_and_a_sheet_by_its_own() -> N
 
 
 def test_a_beginner_is_further_out_than_a_practised_hand() -> None:
-    figures = partial(
-        budget_of, "kento", damp=False, carried="impressions", growth=(0.2, 1.0), grain="height"
-    )
+    figures = partial(budget_of, "kento", damp=False, carried="impressions", growth=(0.2, 1.0), grain="height")
     first, careful = figures(BudgetSettings(hand="beginner")), figures(BudgetSettings(hand="practised"))
     assert first.seating_mm == pytest.approx(2 * careful.seating_mm)
     assert first.cutting_mm == pytest.approx(2 * careful.cutting_mm)
@@ -89,7 +87,5 @@ def test_own_figures_stand_before_defaults_and_growth_follows_the_grain() -> Non
     assert upright.seating_mm == 0.05
     assert upright.growth_pct == level.growth_pct[::-1]
     assert upright.growth_pct[0] == 0.2
-    damp = budget_of(
-        "kento", BudgetSettings(), damp=True, carried="tracing", growth=(0.2, 1.0), grain="height"
-    )
+    damp = budget_of("kento", BudgetSettings(), damp=True, carried="tracing", growth=(0.2, 1.0), grain="height")
     assert damp.growth_pct[0] > level.growth_pct[0] / 2

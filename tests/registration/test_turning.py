@@ -57,9 +57,7 @@ def test_an_untrue_board_is_out_by_no_more_than_is_said(turn: Turn, untrue: floa
         mirror, flush = np.array([-1.0, 1.0]), (1, 0)
     else:
         mirror, flush = np.array([1.0, -1.0]), (3, 2)
-    out = seated(board * mirror, rectangle * mirror, flush) - seated(
-        rectangle * mirror, rectangle * mirror, flush
-    )
+    out = seated(board * mirror, rectangle * mirror, flush) - seated(rectangle * mirror, rectangle * mirror, flush)
     worst = float(np.hypot(*out.T).max())
     assert worst <= error.most_mm + 1e-6
     assert worst > 0.4 * error.most_mm

@@ -50,9 +50,7 @@ def test_squares_looked_at_by_themselves_give_what_the_whole_page_gives(seed: in
         parted = too_narrow(mask, least_px)
     assert whole or least_px < 6
     assert [(x, y, area) for x, y, _, area in parted] == [(x, y, area) for x, y, _, area in whole]
-    assert [width for _, _, width, _ in parted] == pytest.approx(
-        [width for _, _, width, _ in whole], rel=1e-4
-    )
+    assert [width for _, _, width, _ in parted] == pytest.approx([width for _, _, width, _ in whole], rel=1e-4)
 
 
 def test_lines_and_channels_wide_enough_and_corners_are_let_be() -> None:
@@ -132,9 +130,7 @@ def test_under_an_opaque_layer_a_block_is_free(demo: tuple[Project, Assets], dem
     assert any(each.outline_after_mm < 0.99 * each.outline_before_mm for each in simpler)
 
 
-def test_findings_of_the_demo_name_block_kind_and_place(
-    demo: tuple[Project, Assets], demo_blocks: CutBlocks
-) -> None:
+def test_findings_of_the_demo_name_block_kind_and_place(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
     project = demo[0]
     found = cutting_findings(project, features_of(project, demo_blocks))
     assert any("Leek" in f.text and "narrower than 0.7 mm" in f.text for f in found)

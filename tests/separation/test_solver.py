@@ -24,9 +24,7 @@ PROCESS = (
 )
 
 
-def some_inks(
-    generator: np.random.Generator, count: int, strengths: tuple[float, ...]
-) -> tuple[CandidateInk, ...]:
+def some_inks(generator: np.random.Generator, count: int, strengths: tuple[float, ...]) -> tuple[CandidateInk, ...]:
     inks = []
     for number in range(count):
         hue, chroma = generator.uniform(0, 2 * np.pi), generator.uniform(10, 42)
@@ -75,9 +73,7 @@ def test_strengths_are_never_worse_than_a_grid_of_five() -> None:
         levels = np.linspace(0.2, 1, 5)
         films = [ink_film(ink.lab, ink.opacity, ground, x) for ink in best.inks for x in levels]
         count = len(best.inks)
-        sequences = np.array(
-            [[5 * n + at for n, at in enumerate(some)] for some in product(range(5), repeat=count)]
-        )
+        sequences = np.array([[5 * n + at for n, at in enumerate(some)] for some in product(range(5), repeat=count)])
         shelf = Shelf(SolverRequest(PAPER, wishes, inks, 3))
         grid = float(shelf.costs_of_films(FilmTable.of(films), sequences).min())
         assert best.cost <= grid + 1e-6
@@ -118,9 +114,7 @@ def colours_of(plan: Plan) -> list[Lab]:
 @given(st.integers(0, 10_000))
 def test_a_plan_prints_what_it_says(seed: int) -> None:
     generator = np.random.default_rng(seed)
-    request = SolverRequest(
-        PAPER, some_wishes(generator, 6), some_inks(generator, 6, (1.0, 0.4)), 3, restarts=2
-    )
+    request = SolverRequest(PAPER, some_wishes(generator, 6), some_inks(generator, 6, (1.0, 0.4)), 3, restarts=2)
     for plans in solve(request):
         for plan in plans:
             np.testing.assert_allclose(plan.printed, colours_of(plan), atol=1e-6)
@@ -129,9 +123,7 @@ def test_a_plan_prints_what_it_says(seed: int) -> None:
 
 def test_more_blocks_are_never_worse_and_the_same_seed_gives_the_same() -> None:
     generator = np.random.default_rng(7)
-    request = SolverRequest(
-        PAPER, some_wishes(generator, 8), some_inks(generator, 8, (1.0, 0.5)), 5, restarts=3
-    )
+    request = SolverRequest(PAPER, some_wishes(generator, 8), some_inks(generator, 8, (1.0, 0.5)), 5, restarts=3)
     plans = solve(request)
     costs = [each[0].cost for each in plans]
     assert all(later <= earlier + 0.05 for earlier, later in pairwise(costs))
@@ -224,12 +216,6 @@ def test_it_reports_better_plans_and_can_be_called_off() -> None:
     ],
 )
 def test_what_cannot_be_asked_is_refused(change: dict[str, object], words: str) -> None:
-    asked = {
-        "paper": PAPER,
-        "wishes": (Wish((50.0, 0.0, 0.0), 1.0),),
-        "inks": PROCESS,
-        "most_blocks": 2,
-        **change,
-    }
+    asked = {"paper": PAPER, "wishes": (Wish((50.0, 0.0, 0.0), 1.0),), "inks": PROCESS, "most_blocks": 2, **change}
     with pytest.raises(BadInput, match=words):
         solve(SolverRequest(**asked))  # type: ignore[arg-type]

@@ -102,9 +102,7 @@ def test_practice_writes_nothing_into_the_record(saved: Desk) -> None:
     assert not list(bencher.path.parent.glob("practice-*"))
 
 
-def test_the_record_of_a_print_without_a_file_goes_with_it(
-    little_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_the_record_of_a_print_without_a_file_goes_with_it(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     desk = little_desk
     bencher = desk.controller.bencher
     bencher.begin_layer()
@@ -158,9 +156,7 @@ def test_a_key_held_down_is_one_pull(saved: Desk) -> None:
     screen = desk.window.at("bench")
     key(desk, Qt.Key.Key_Return)
     for repeated in (False, True, True, True):
-        held = QKeyEvent(
-            QEvent.Type.KeyPress, Qt.Key.Key_Space, Qt.KeyboardModifier.NoModifier, " ", repeated
-        )
+        held = QKeyEvent(QEvent.Type.KeyPress, Qt.Key.Key_Space, Qt.KeyboardModifier.NoModifier, " ", repeated)
         QApplication.sendEvent(screen, held)
     settle(desk)
     assert [event.kind for event in desk.controller.bencher.events()] == ["project", "layer", "good"]

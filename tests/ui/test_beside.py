@@ -40,10 +40,7 @@ def test_before_and_after_an_edit_with_how_much_of_it_is_seen(little_desk: Desk)
     off = delta_e00(sheet_labs(project_of(desk), laid), sheet_labs(before, laid))
     pad = laid.pad_px
     inner = off[laid.map.index[pad:-pad, pad:-pad]]
-    said = (
-        float(beside.text.split("on ")[1].split(" %")[0]),
-        float(beside.text.split("mean ΔE ")[1].split(",")[0]),
-    )
+    said = (float(beside.text.split("on ")[1].split(" %")[0]), float(beside.text.split("mean ΔE ")[1].split(",")[0]))
     assert said[0] == pytest.approx(100 * (inner > 2).mean(), abs=1.5)
     assert said[1] == pytest.approx(inner.mean(), abs=0.4)
     assert beside.text in desk.window.foot.text()
@@ -63,9 +60,7 @@ def test_before_and_after_an_edit_with_how_much_of_it_is_seen(little_desk: Desk)
     assert desk.window.beside.beside is None
 
 
-def test_before_a_change_is_forgotten_with_its_project(
-    little_desk: Desk, demo: tuple[Project, Assets]
-) -> None:
+def test_before_a_change_is_forgotten_with_its_project(little_desk: Desk, demo: tuple[Project, Assets]) -> None:
     desk = little_desk
     recoloured(desk)
     project, assets = demo
@@ -79,9 +74,7 @@ def test_before_a_change_is_forgotten_with_its_project(
     assert desk.window.beside.beside is not None
 
 
-def test_a_print_beside_itself_shows_no_difference(
-    little_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_a_print_beside_itself_shows_no_difference(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     desk = little_desk
     desk.files._save_to(tmp_path / "pane.nomos")
     act(desk, "beside saved")
@@ -161,9 +154,7 @@ def test_the_sheet_grows_pull_by_pull_and_rests_finished(little_desk: Desk) -> N
     assert not grower.growing
 
 
-def test_looks_from_another_station_are_worked_out_there_and_no_longer_than_looked_at(
-    little_desk: Desk,
-) -> None:
+def test_looks_from_another_station_are_worked_out_there_and_no_longer_than_looked_at(little_desk: Desk) -> None:
     """The carving map at Blocks follows while it is looked at; at Carve the hours follow whatever is."""
     desk, crafter = little_desk, little_desk.controller.crafter
     desk.controller.choose_pull(project_of(desk).impressions[0].id)

@@ -95,9 +95,7 @@ def test_a_switch_prints_a_block_on_the_chosen_colour(demo_desk: Desk) -> None:
     assert desk.document.stack.count() == 1
 
 
-def test_a_shelf_is_asked_for_and_a_bad_one_refused(
-    demo_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_a_shelf_is_asked_for_and_a_bad_one_refused(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     shelf = tmp_path / "shelf.csv"
     shelf.write_text("name,L,a,b\nLemon,88,-4,70\nRose,58,48,5\n", "utf-8")
     answers.shelf = shelf

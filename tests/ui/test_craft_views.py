@@ -9,16 +9,7 @@ from msgspec.structs import replace
 
 from nomos.carving import Board
 from nomos.edition import Event, replay
-from nomos.project import (
-    Assets,
-    CutBlocks,
-    Project,
-    cut_blocks,
-    impressions_to_lay,
-    lay_sheet,
-    mask_request,
-    prove,
-)
+from nomos.project import Assets, CutBlocks, Project, cut_blocks, impressions_to_lay, lay_sheet, mask_request, prove
 from nomos.project.edition.carving import carve_blocks, with_craft
 from nomos.project.edition.sheets import Record, with_edition
 from nomos.project.model import ProofReading
@@ -60,9 +51,7 @@ def flashing(bare: float, seam: float) -> Flashing:
     none = np.zeros((9, 7))
     share = none.copy()
     share[2, 3] = bare
-    return Flashing(
-        np.array([2.0 * (bare > 0)] * 4), np.array([1.5 * (seam > 0)] * 4), share, none, bare, seam
-    )
+    return Flashing(np.array([2.0 * (bare > 0)] * 4), np.array([1.5 * (seam > 0)] * 4), share, none, bare, seam)
 
 
 @pytest.mark.parametrize(
@@ -181,9 +170,7 @@ def test_the_bench_says_what_is_next(little: Little, blocks: CutBlocks) -> None:
     done = bench_view(project, proof, replay(events, ids(4), 6), carved, now)
     assert (done.sheet, done.begin, done.can_pull) == ("Layer done", "Begin layer 2: Colour 3", False)
     events.append(Event("2026-12-01T11:00:00", "layer", 1))
-    view = bench_view(
-        project, proof, replay(events, ids(4), 6), carved, now, asking=True, guide="Weigh the ink."
-    )
+    view = bench_view(project, proof, replay(events, ids(4), 6), carved, now, asking=True, guide="Weigh the ink.")
     assert view.sheet == "Sheet 1"
     assert view.quiet == "a bad one first; then 5 more"
     assert view.reasons[0] == "slipped"
@@ -191,12 +178,8 @@ def test_the_bench_says_what_is_next(little: Little, blocks: CutBlocks) -> None:
     assert view.picture is not None
     pressed = [*events, Event("2026-12-01T11:30:00", "press", value=24.0)]
     later = datetime(2026, 12, 2, 11, 0)
-    assert (
-        "Under the press until" in bench_view(project, proof, replay(pressed, ids(4), 6), carved, later).timer
-    )
-    assert (
-        "is dry" in bench_view(project, proof, replay(events, ids(4), 6), carved, datetime(2026, 12, 3)).timer
-    )
+    assert "Under the press until" in bench_view(project, proof, replay(pressed, ids(4), 6), carved, later).timer
+    assert "is dry" in bench_view(project, proof, replay(events, ids(4), 6), carved, datetime(2026, 12, 3)).timer
 
 
 def test_a_record_names_its_sheets(little: Little) -> None:
@@ -204,18 +187,13 @@ def test_a_record_names_its_sheets(little: Little) -> None:
 
     project = little[0]
     events = [Event("2026-12-01T09:00:00", "layer", 0, text="Colour 1")]
-    events += [
-        Event("2026-12-01T09:04:00", "good", 0, 1),
-        Event("2026-12-01T09:08:00", "spoiled", 0, 2, "dirt"),
-    ]
+    events += [Event("2026-12-01T09:04:00", "good", 0, 1), Event("2026-12-01T09:08:00", "spoiled", 0, 2, "dirt")]
     events += [Event("2026-12-01T09:10:00", "chosen", sheet=1, value=1.0)]
     events += [Event("2026-12-01T09:12:00", "remark", 0, text="a cold morning")]
     state = replay(events, ids(4), 6)
     figures = layer_figures(state)
     numbers = number_sheets(list(state.histories.values()), 4, 20, 2, 1)
-    view = record_view(
-        project, Record(state, figures, numbers, learnt_good(figures)), "split", 1.2, "It holds."
-    )
+    view = record_view(project, Record(state, figures, numbers, learnt_good(figures)), "split", 1.2, "It holds.")
     assert [row.figure for row in view.sheets] == ["best; 1 of 4 layers", "spoiled: dirt"]
     assert "20 missing to the edition" in view.numbers
     assert view.apart == "On the whole they are ΔE 1.2 apart. It holds."

@@ -242,9 +242,7 @@ def test_a_picture_without_a_size_is_asked_about_in_the_picture(desk: Desk, tmp_
 def doubtful(tmp_path: Path) -> Path:
     """A kraft sheet on wood whose edges are hardly seen."""
     sheet = on_paper(scene(3, line="black"), "gouache", paper=(150, 108, 66), seed=3)
-    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(
-        sheet
-    )
+    taken = Camera(pixels=(1000, 800), table="wood", fill=0.95, aside=(0.0, 0.16), hand_at=0.3, seed=3).take(sheet)
     path = tmp_path / "doubtful.png"
     Image.fromarray(taken.rgb).save(path)
     return path
@@ -290,9 +288,7 @@ def test_the_corners_are_dragged_and_taken_or_all_of_it(doubtful: Path) -> None:
     assert left.corners is None
 
 
-def test_a_watched_folder_offers_a_picture_when_it_has_come_whole(
-    desk: Desk, photograph: Path, tmp_path: Path
-) -> None:
+def test_a_watched_folder_offers_a_picture_when_it_has_come_whole(desk: Desk, photograph: Path, tmp_path: Path) -> None:
     desk.window.export_actions.telephone()
     dialog = desk.window.export_actions.door
     assert dialog is not None
@@ -330,9 +326,7 @@ def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Pat
     phone = Telephone(dialog.door.address)
     sent: list[tuple[int, str]] = []
     sending = threading.Thread(
-        target=lambda: sent.extend(
-            [phone.sends("no.jpg", b"no"), phone.sends("butt.jpg", photograph.read_bytes())]
-        )
+        target=lambda: sent.extend([phone.sends("no.jpg", b"no"), phone.sends("butt.jpg", photograph.read_bytes())])
     )
     sending.start()
     while sending.is_alive():

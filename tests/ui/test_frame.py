@@ -40,9 +40,7 @@ def test_the_packet_is_written_where_requested(little_desk: Desk, answers: Answe
     assert "/proc/none cannot be written" in little_desk.window.notice.text()
 
 
-def test_save_reopen_and_the_question_of_unsaved_changes(
-    demo_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_save_reopen_and_the_question_of_unsaved_changes(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     desk, window = demo_desk, demo_desk.window
     desk.controller.editor.set("trap_mm", 0.7)
     settle(desk)
@@ -65,9 +63,7 @@ def test_save_reopen_and_the_question_of_unsaved_changes(
     assert answers.asked == asked
 
 
-def test_a_save_that_fails_says_why_and_keeps_the_changes(
-    demo_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_a_save_that_fails_says_why_and_keeps_the_changes(demo_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     demo_desk.controller.editor.set("trap_mm", 0.7)
     answers.save = tmp_path / "gone" / "print.nomos"
     click(demo_desk.window.buttons.buttons["save"])

@@ -147,10 +147,7 @@ def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
         pictures.append(sheet.grab().toImage())
     assert all(one != other for one, other in pairwise(pictures))
     middle = pictures[2].pixelColor(sheet.width() // 2, sheet.height() // 2)
-    assert (
-        max(middle.red(), middle.green(), middle.blue()) - min(middle.red(), middle.green(), middle.blue())
-        <= 3
-    )
+    assert max(middle.red(), middle.green(), middle.blue()) - min(middle.red(), middle.green(), middle.blue()) <= 3
     x, y = sheet.viewport.to_screen(60, 20)
     QTest.mouseClick(sheet, LEFT, NONE, QPoint(round(x), round(y)))
     settle(desk)
@@ -161,9 +158,7 @@ def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
     assert len(station.see.gamut._cloud) > 50
 
 
-def test_the_chart_is_written_printed_scanned_and_compared(
-    inks: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_the_chart_is_written_printed_scanned_and_compared(inks: Desk, answers: Answers, tmp_path: Path) -> None:
     desk, station = inks, inks.window.at("inks")
     station.turn_to("see")
     answers.folder = tmp_path
@@ -239,17 +234,13 @@ def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: P
     assert (tmp_path / "drawdown-card.pdf").read_bytes()[:5] == b"%PDF-"
 
 
-def test_a_scanned_proof_is_compared_and_taken_into_the_plan(
-    inks: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_a_scanned_proof_is_compared_and_taken_into_the_plan(inks: Desk, answers: Answers, tmp_path: Path) -> None:
     desk, station = inks, inks.window.at("inks")
     project, proof = project_of(desk), desk.keeper.proof
     assert proof is not None
     printed = with_cause(project, Cause("", 1.35, 0, 0, ink=own_ink(desk)))
     answers.scan = tmp_path / "proof.png"
-    Image.fromarray(Scanner(seed=1).scan(sheet_of(printed, proof.blocks))).save(
-        answers.scan, compress_level=1
-    )
+    Image.fromarray(Scanner(seed=1).scan(sheet_of(printed, proof.blocks))).save(answers.scan, compress_level=1)
     station.turn_to("learn")
     click(station.learn.scan)
     settle(desk)
@@ -289,8 +280,7 @@ def test_an_ink_is_taught_from_a_file_of_readings(inks: Desk, answers: Answers, 
     desk, station = inks, inks.window.at("inks")
     path = tmp_path / "slate.csv"
     path.write_text(
-        "sample,over,L,a,b\npaper,,95,0,5\nblack,,18,0,0\nSlate,paper,58,0,-15\nSlate,black,21,0,-6\n",
-        "utf-8",
+        "sample,over,L,a,b\npaper,,95,0,5\nblack,,18,0,0\nSlate,paper,58,0,-15\nSlate,black,21,0,-6\n", "utf-8"
     )
     answers.readings = path
     station.turn_to("mix")

@@ -42,9 +42,7 @@ def test_a_full_disk_at_the_bench_is_said_and_the_pull_not_counted(
     assert [event.sheet for event in read_log(bencher.path) if event.kind == "good"] == [1]
 
 
-def test_a_slow_disk_holds_no_hand_and_all_comes_to_it_in_order(
-    saved: Desk, monkeypatch: pytest.MonkeyPatch
-) -> None:
+def test_a_slow_disk_holds_no_hand_and_all_comes_to_it_in_order(saved: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
     """Three pulls while the disk does not answer: they count, it is said that they are being written."""
     desk = saved
     bencher, screen = desk.controller.bencher, desk.window.at("bench")
@@ -72,9 +70,7 @@ def test_a_slow_disk_holds_no_hand_and_all_comes_to_it_in_order(
     assert [event.sheet for event in read_log(bencher.path) if event.kind == "good"] == [1, 2, 3]
 
 
-def test_what_a_slow_disk_refuses_takes_back_what_followed_it(
-    saved: Desk, monkeypatch: pytest.MonkeyPatch
-) -> None:
+def test_what_a_slow_disk_refuses_takes_back_what_followed_it(saved: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
     desk = saved
     bencher = desk.controller.bencher
     bencher.begin_layer()

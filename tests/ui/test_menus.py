@@ -88,9 +88,7 @@ def test_a_variant_is_another_print_and_going_back_can_be_undone(little_desk: De
     assert "pane-variant-3.nomos" in desk.window.notice.text()
 
 
-def test_what_the_sheet_shows_is_exported_at_true_size(
-    little_desk: Desk, answers: Answers, tmp_path: Path
-) -> None:
+def test_what_the_sheet_shows_is_exported_at_true_size(little_desk: Desk, answers: Answers, tmp_path: Path) -> None:
     desk = little_desk
     answers.exported = tmp_path / "sheet.png"
     act(desk, "export")
@@ -104,9 +102,7 @@ def test_what_the_sheet_shows_is_exported_at_true_size(
     answers.exported = tmp_path / "sheet.pdf"
     act(desk, "export")
     (page,) = pypdfium2.PdfDocument(answers.exported)
-    assert page.get_size() == pytest.approx(
-        (paper.width_mm / 25.4 * 72, paper.height_mm / 25.4 * 72), abs=0.1
-    )
+    assert page.get_size() == pytest.approx((paper.width_mm / 25.4 * 72, paper.height_mm / 25.4 * 72), abs=0.1)
     answers.exported = tmp_path / "sheet.bmp"
     act(desk, "export")
     assert "must end in .png or .pdf" in desk.window.notice.text()

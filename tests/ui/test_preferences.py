@@ -79,12 +79,7 @@ def test_text_light_and_the_templates_paper_are_remembered(desk: Desk) -> None:
     QTest.keyClick(desk.window, Qt.Key.Key_Comma, Qt.KeyboardModifier.ControlModifier)
     shown = desk.window.studio.preferences
     assert shown is not None
-    for box, text in (
-        (shown.text, "150 %"),
-        (shown.look, "dark"),
-        (shown.page, "A3"),
-        (shown.unit, "inches"),
-    ):
+    for box, text in ((shown.text, "150 %"), (shown.look, "dark"), (shown.page, "A3"), (shown.unit, "inches")):
         box.setCurrentText(text)
         box.activated.emit(box.currentIndex())
         box.textActivated.emit(text)

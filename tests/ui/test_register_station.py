@@ -194,9 +194,7 @@ def test_practice_marks_an_answer(small: Desk) -> None:
     (fault,) = practice.exercise.faults
     pulls = [pull.id for pull in project_of(desk).impressions]
     part.block.setCurrentIndex(pulls.index(fault.pull))
-    part.kind.setCurrentIndex(
-        ["out of register", "too much ink", "too little ink", "dirty ground"].index(fault.kind)
-    )
+    part.kind.setCurrentIndex(["out of register", "too much ink", "too little ink", "dirty ground"].index(fault.kind))
     part.dx.setValue(fault.dx_mm)
     part.dy.setValue(fault.dy_mm)
     click(part.say)

@@ -107,9 +107,7 @@ def test_a_window_without_a_display_is_refused(monkeypatch: pytest.MonkeyPatch) 
         start._check_display()
 
 
-def test_the_window_begins_on_what_it_is_given(
-    desk: Desk, sketch: Path, monkeypatch: pytest.MonkeyPatch
-) -> None:
+def test_the_window_begins_on_what_it_is_given(desk: Desk, sketch: Path, monkeypatch: pytest.MonkeyPatch) -> None:
     begun: list[str] = []
     monkeypatch.setattr(desk.files, "open_demo", begun.append)
     start._begin(desk, None, demo="glasshouse")
@@ -136,9 +134,7 @@ def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
     """The walk that `make demo` takes, here over a small print instead of the glasshouse."""
     real = demo.demo_project
 
-    def smaller(
-        scenario: Scenario, ask: Ask, *, progress: Progress = NULL_PROGRESS
-    ) -> tuple[Project, Assets]:
+    def smaller(scenario: Scenario, ask: Ask, *, progress: Progress = NULL_PROGRESS) -> tuple[Project, Assets]:
         return little if scenario is GLASSHOUSE else real(scenario, ask, progress=progress)
 
     monkeypatch.setattr(demo, "demo_project", smaller)
@@ -173,9 +169,7 @@ def test_texts_that_wrap_have_room(desk: Desk, make: Callable[[Desk], object]) -
     """The welcome and a notice show all their lines at the window's size."""
     from PyQt6.QtWidgets import QLabel, QWidget
 
-    desk.window.notice.tell(
-        "A sentence that says what is wrong and what to do, and is long enough to wrap. " * 3
-    )
+    desk.window.notice.tell("A sentence that says what is wrong and what to do, and is long enough to wrap. " * 3)
     settle(desk)
     part = make(desk)
     assert isinstance(part, QWidget)
@@ -244,13 +238,9 @@ def _waited(go_on: threading.Event, name: str, _progress: Progress) -> str:
     return name
 
 
-def test_an_answer_for_a_project_that_is_gone_is_dropped(
-    little_desk: Desk, demo: tuple[Project, Assets]
-) -> None:
+def test_an_answer_for_a_project_that_is_gone_is_dropped(little_desk: Desk, demo: tuple[Project, Assets]) -> None:
     desk, go_on, found = little_desk, threading.Event(), list[str]()
-    dropped, kept = (
-        Asker(desk.runner, name, found.append, outlives=name == "kept") for name in ("a", "kept")
-    )
+    dropped, kept = (Asker(desk.runner, name, found.append, outlives=name == "kept") for name in ("a", "kept"))
     for asker in (dropped, kept):
         asker.do(partial(_waited, go_on, asker.name), found.append)
     project, assets = demo

@@ -40,9 +40,7 @@ def made_up(monkeypatch: pytest.MonkeyPatch) -> None:
     def planned(*given: object) -> SystemPlan:
         return with_fields(jig.plan(*given), system=SYSTEM)  # type: ignore[arg-type] # as it was given
 
-    strings = with_fields(
-        jig, name=SYSTEM, said="Strings over the bed", plan=planned, lay="Under the strings."
-    )
+    strings = with_fields(jig, name=SYSTEM, said="Strings over the bed", plan=planned, lay="Under the strings.")
     monkeypatch.setitem(vehicles._KNOWN, VEHICLE, tempera)
     monkeypatch.setitem(systems._KNOWN, SYSTEM, strings)
     sponge = with_fields(INKING_TOOLS["dabber"], key=TOOL, name="natural sponge")

@@ -219,9 +219,7 @@ def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> 
     for head in station.findings.findChildren(QPushButton):
         if head.isCheckable() and not head.isChecked():
             click(head)
-    cure = next(
-        b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Ink Night apart")
-    )
+    cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Ink Night apart"))
     click(cure)
     settle(desk)
     steps = layer_steps(project_of(desk))

@@ -43,9 +43,7 @@ def test_from_an_empty_window_to_a_flat_sketch(desk: Desk, answers: Answers, ske
 def test_a_dropped_file_is_opened(desk: Desk, sketch: Path) -> None:
     data = QMimeData()
     data.setUrls([QUrl.fromLocalFile(str(sketch))])
-    event = QDropEvent(
-        QPointF(600, 300), Qt.DropAction.CopyAction, data, LEFT, Qt.KeyboardModifier.NoModifier
-    )
+    event = QDropEvent(QPointF(600, 300), Qt.DropAction.CopyAction, data, LEFT, Qt.KeyboardModifier.NoModifier)
     desk.window.dropEvent(event)
     settle(desk)
     assert project_of(desk).title == "sketch"
@@ -148,9 +146,7 @@ def test_the_paper_is_changed_and_an_impossible_colour_refused(demo_desk: Desk) 
     assert desk.keeper.proof is not None
     bare = desk.keeper.proof.labs[~desk.keeper.proof.laid.map.members.any(axis=1)]
     np.testing.assert_allclose(bare, [paper.lab], atol=1e-3)
-    press(
-        station.editor.hue, station.editor.hue.width() * 0.83, 28
-    )  # a violet: as light, it cannot be strong
+    press(station.editor.hue, station.editor.hue.width() * 0.83, 28)  # a violet: as light, it cannot be strong
     settle(desk)
     drag(station.editor.chroma, (20.0, 28.0), (station.editor.chroma.width() - 9.0, 28.0))
     settle(desk)
@@ -214,21 +210,12 @@ def test_pointing_at_the_sheet_says_what_prints_there(demo_desk: Desk) -> None:
     QApplication.processEvents()
     desk.window._point((100.0, 30.0))
     text = desk.window.foot.text()
-    for part in (
-        "x 100.0  y 30.0 mm",
-        "prints 5 slate",
-        "predicted 58 0 −15",
-        "wanted 58 0 −15 (slate)",
-        "ΔE 0",
-    ):
+    for part in ("x 100.0  y 30.0 mm", "prints 5 slate", "predicted 58 0 −15", "wanted 58 0 −15 (slate)", "ΔE 0"):
         assert part in text
     press(sheet, x, y)
     settle(desk)
     assert desk.controller.state.colour == 5
-    assert (
-        project_of(desk).block(project_of(desk).impression(desk.controller.state.pull or "").block).name
-        == "Slate"
-    )
+    assert project_of(desk).block(project_of(desk).impression(desk.controller.state.pull or "").block).name == "Slate"
     desk.window._point((3.0, 3.0))
     assert "bare paper" in desk.window.foot.text()
 

@@ -98,8 +98,7 @@ def test_bodies_that_lie_about_their_length_are_left(door: Door, table: Table) -
 
 def test_ten_at_once_come_in_one_after_the_other(door: Door, table: Table) -> None:
     some = [
-        threading.Thread(target=Telephone(door.address).sends, args=(f"{n}.jpg", picture(30 + n)))
-        for n in range(10)
+        threading.Thread(target=Telephone(door.address).sends, args=(f"{n}.jpg", picture(30 + n))) for n in range(10)
     ]
     for each in some:
         each.start()

@@ -77,9 +77,7 @@ def browser(tmp_path: Path) -> Iterator[Browser]:
 
 
 @pytest.mark.skipif(CHROMIUM is None, reason="no chromium on this machine")
-def test_a_file_is_chosen_and_sent_in_a_browser_as_large_as_a_telephone(
-    browser: Browser, tmp_path: Path
-) -> None:
+def test_a_file_is_chosen_and_sent_in_a_browser_as_large_as_a_telephone(browser: Browser, tmp_path: Path) -> None:
     came: list[Arrived] = []
 
     def take(arrived: Arrived) -> str:

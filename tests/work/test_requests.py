@@ -111,9 +111,7 @@ EDITS: dict[str, Edit] = {
         with_ink_data(p, p.inks[1].id, modifier="oil", modifier_pct=8.0), p.impressions[1].id, wet=True
     ),
     "a step of oil": lambda p: with_pull(
-        with_workshop(
-            with_ink_data(p, p.inks[1].id, modifier="oil", modifier_pct=8.0, tack=7.0), oil_step_pct=9.0
-        ),
+        with_workshop(with_ink_data(p, p.inks[1].id, modifier="oil", modifier_pct=8.0, tack=7.0), oil_step_pct=9.0),
         p.impressions[1].id,
         wet=True,
     ),
@@ -125,9 +123,7 @@ EDITS: dict[str, Edit] = {
     ),
     "most zones": lambda p: with_workshop(p, most_zones=1),
     "working day": lambda p: replace(p, times=replace(p.times, pull_min=40.0)),
-    "a reading": lambda p: replace(
-        p, readings=(ProofReading(p.impressions[0].id, "2026-11-01", 0, 1.0, 1.0, 0.1),)
-    ),
+    "a reading": lambda p: replace(p, readings=(ProofReading(p.impressions[0].id, "2026-11-01", 0, 1.0, 1.0, 0.1),)),
 }
 
 
@@ -157,10 +153,7 @@ JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     "look": (look_of, _look),
     "days": (lambda p, _cut: days_of(p, MONDAY), lambda w: Planned(calendar_of(w.project, MONDAY))),
     "day count": (lambda p, _cut: count_of(p), lambda w: days_needed(w.project)),
-    "freedom": (
-        lambda p, cut: freedom_request(p, cut, PULL),
-        lambda w: look_for_freedom(w.project, w.laid, PULL),
-    ),
+    "freedom": (lambda p, cut: freedom_request(p, cut, PULL), lambda w: look_for_freedom(w.project, w.laid, PULL)),
     "inking": (inking_of, lambda w: look_at_inking(w.project, w.blocks)),
     "flash": (lambda p, cut: flash_of(p, cut, 3), lambda w: flash_fast(w.project, w.blocks, 3)),
     "close": (lambda p, cut: magnify_of(p, cut, PLACE), lambda w: magnify(w.project, w.blocks, PLACE)),
@@ -245,18 +238,7 @@ def test_what_does_not_matter_asks_nothing_anew(little: tuple[Project, Assets]) 
         return found
 
     assert changed("title", "a reading") == set()
-    inked = {
-        "orders",
-        "flash",
-        "close",
-        "practise",
-        "planned",
-        "sure",
-        "inking",
-        "freedom",
-        "days",
-        "day count",
-    }
+    inked = {"orders", "flash", "close", "practise", "planned", "sure", "inking", "freedom", "days", "day count"}
     assert changed("sheets", "working day", "drying") == inked
     assert not changed("shade", "drying") & {"cut", "sheet", "carve", "look"}
     assert changed("grip") == {"carve"}
@@ -277,8 +259,8 @@ def test_recipes_follow_paper_and_what_is_printed_before(little: tuple[Project, 
         request = recipes_of(after, pull, 0, project.inks, 2)
         if not any(each.id == pull for each in after.impressions):
             continue
-        same = wanted_of(after, pull) == wanted_of(project, pull) and parts(
-            underlay_of(after, pull)
-        ) == parts(underlay_of(project, pull))
+        same = wanted_of(after, pull) == wanted_of(project, pull) and parts(underlay_of(after, pull)) == parts(
+            underlay_of(project, pull)
+        )
         assert same or request != own, name
         assert parts(underlay_of(request.project, pull)) == parts(underlay_of(after, pull)), name

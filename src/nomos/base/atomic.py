@@ -113,9 +113,7 @@ def _check_may_replace(path: Path, target: Path) -> None:
     if not stat.S_ISREG(found.st_mode):
         raise BadInput(tr("{path} is no ordinary file: choose another name.", path=path))
     if not os.access(target, os.W_OK):
-        raise BadInput(
-            tr("{path} may not be written over: choose another name, or allow writing to it.", path=path)
-        )
+        raise BadInput(tr("{path} may not be written over: choose another name, or allow writing to it.", path=path))
 
 
 def _host() -> str:

@@ -235,9 +235,7 @@ def _refusal(thing: Any, field: Field, value: Any, side: int) -> str:
     where = tr("{label} of {name}", label=label, name=named) if named else label
     if not field.numeric:
         words = ", ".join(str(known) for known, _ in field.options) or "true, false"
-        return tr(
-            "“{where}” cannot be {value}: choose one of {words}.", where=where, value=value, words=words
-        )
+        return tr("“{where}” cannot be {value}: choose one of {words}.", where=where, value=value, words=words)
     shown = _plain(field.scale * value) if isinstance(value, int | float) else str(value)
     if field.unit == "mm" and isinstance(value, int | float):
         shown = length_text(value, None)
@@ -287,7 +285,5 @@ def found_fields(kind: type, words: str) -> tuple[str, ...]:
     wanted = words.casefold().split()
     known = fields_of(kind).items()
     by_label = [path for path, each in known if all(word in each.label.casefold() for word in wanted)]
-    by_tip = [
-        path for path, each in known if all(word in f"{each.label} {each.tip}".casefold() for word in wanted)
-    ]
+    by_tip = [path for path, each in known if all(word in f"{each.label} {each.tip}".casefold() for word in wanted)]
     return tuple(dict.fromkeys([*by_label, *by_tip])) if wanted else ()

@@ -43,14 +43,8 @@ class Holder:
     since: str
 
     def __str__(self) -> str:
-        on = (
-            tr(" on {machine}", machine=self.machine)
-            if self.machine and self.machine != platform.node()
-            else ""
-        )
-        return f"{self.user or 'someone'}{on}" + (
-            tr(" since {since}", since=self.since) if self.since else ""
-        )
+        on = tr(" on {machine}", machine=self.machine) if self.machine and self.machine != platform.node() else ""
+        return f"{self.user or 'someone'}{on}" + (tr(" since {since}", since=self.since) if self.since else "")
 
 
 @dataclass(eq=False)
@@ -180,9 +174,7 @@ def _opened(lock_file: Path, flags: int) -> int:
 
 
 def _foreign(lock_file: Path) -> ForeignLock:
-    return ForeignLock(
-        tr("{lock_file} is no lock of Nomos and was left as it is: move it away.", lock_file=lock_file)
-    )
+    return ForeignLock(tr("{lock_file} is no lock of Nomos and was left as it is: move it away.", lock_file=lock_file))
 
 
 def _is_ours(handle: int) -> bool:

@@ -32,9 +32,7 @@ def read_whole(path: Path, most_bytes: int = _MOST_BYTES) -> bytes:
     except BadInput:
         raise
     except OSError as error:
-        raise BadInput(
-            tr("{path} cannot be read ({what}).", path=path, what=error.strerror or error)
-        ) from None
+        raise BadInput(tr("{path} cannot be read ({what}).", path=path, what=error.strerror or error)) from None
     except ValueError:
         raise BadInput(tr("A name with a null character is no file.")) from None
     except MemoryError:

@@ -18,9 +18,7 @@ def strips(shape: tuple[int, ...]) -> Iterator[slice]:
         yield slice(top, min(top + rows, shape[0]))
 
 
-def by_strips(
-    page: NDArray[np.uint8], around: int, work: Callable[[NDArray[np.uint8]], NDArray[Any]]
-) -> NDArray[Any]:
+def by_strips(page: NDArray[np.uint8], around: int, work: Callable[[NDArray[np.uint8]], NDArray[Any]]) -> NDArray[Any]:
     """What a filter gives of a page, worked out strip by strip.
 
     Parameters

@@ -144,12 +144,7 @@ def outline_length_mm(mask: Mask, px_per_mm: float) -> float:
 
 
 def carve(
-    mask: Mask,
-    ground: NDArray[np.bool_],
-    px_per_mm: float,
-    tools: Sequence[Tool],
-    facts: MaterialFacts,
-    roller: Roller,
+    mask: Mask, ground: NDArray[np.bool_], px_per_mm: float, tools: Sequence[Tool], facts: MaterialFacts, roller: Roller
 ) -> CarvingMap:
     """The carving map.
 

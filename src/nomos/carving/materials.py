@@ -51,9 +51,7 @@ class MaterialFacts:
 
 MATERIALS: dict[Material, MaterialFacts] = {
     "lino": MaterialFacts(tr("lino"), 0.5, 0.6, 80.0, 140.0, 2.2, 3.2, backed=True),
-    "soft wood": MaterialFacts(
-        tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True, chiselled=True
-    ),
+    "soft wood": MaterialFacts(tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True, chiselled=True),
     "hard wood": MaterialFacts(
         tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, chiselled=True, for_lines=True
     ),

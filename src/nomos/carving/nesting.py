@@ -19,15 +19,9 @@ _SLACK = 1e-6
 class Board:
     """A board or sheet at hand: width and height in mm, how many of them, what one costs."""
 
-    width_mm: Annotated[
-        float, fields.length(tr("A board, width"), tr("Width of a board at hand."), 20, 3000, step=10)
-    ]
-    height_mm: Annotated[
-        float, fields.length(tr("Height"), tr("Height of a board at hand."), 20, 3000, step=10)
-    ]
-    count: Annotated[
-        int, fields.count(tr("How many"), tr("So many boards of this size are at hand."), 0, 1000)
-    ] = 1
+    width_mm: Annotated[float, fields.length(tr("A board, width"), tr("Width of a board at hand."), 20, 3000, step=10)]
+    height_mm: Annotated[float, fields.length(tr("Height"), tr("Height of a board at hand."), 20, 3000, step=10)]
+    count: Annotated[int, fields.count(tr("How many"), tr("So many boards of this size are at hand."), 0, 1000)] = 1
     cost: Annotated[
         float,
         fields.figure(
@@ -144,9 +138,7 @@ def _cut(
     opened: list[_Open] = []
     for name, width, height in blocks:
         if not _place(opened, name, width, height, kerf, turning, split):
-            sizes = sorted(
-                left, key=lambda n: boards[n].width_mm * boards[n].height_mm, reverse=not small_first
-            )
+            sizes = sorted(left, key=lambda n: boards[n].width_mm * boards[n].height_mm, reverse=not small_first)
             fresh = next(
                 (n for n in sizes
                  if left[n] > 0 and _fits(width, height, boards[n].width_mm, boards[n].height_mm, turning)),
@@ -198,6 +190,4 @@ def _plan(opened: Sequence[_Open]) -> CuttingPlan:
         total += each.board.width_mm * each.board.height_mm
         kept += sum(r.width * r.height for r in offcuts)
         used += sum(block.place.width * block.place.height for block in each.blocks)
-    return CuttingPlan(
-        tuple(boards), max(0.0, 1 - (used + kept) / total), sum(each.board.cost for each in opened)
-    )
+    return CuttingPlan(tuple(boards), max(0.0, 1 - (used + kept) / total), sum(each.board.cost for each in opened))

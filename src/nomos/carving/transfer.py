@@ -45,19 +45,14 @@ TRANSFERS: dict[TransferWay, Transfer] = {
         "pasted key",
         tr("Key impression pasted face down"),
         mirrored=False,
-        steps=tr(
-            "Print the finished key on thin paper, paste it face down on the fresh block, "
-            "and rub the back away."
-        ),
+        steps=tr("Print the finished key on thin paper, paste it face down on the fresh block, and rub the back away."),
         block_shows=tr("It carries the key's cut lines exactly, mirrored by being face down."),
     ),
     "toner": Transfer(
         "toner",
         tr("Laser print, face down"),
         mirrored=False,
-        steps=tr(
-            "Print it on a laser printer, lay it face down, and bring the toner off with heat or solvent."
-        ),
+        steps=tr("Print it on a laser printer, lay it face down, and bring the toner off with heat or solvent."),
         block_shows=tr("Face down it mirrors itself: writing on the block reads backwards, as it must."),
     ),
 }

@@ -33,11 +33,7 @@ DONE = 0
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     parser = command(
-        commands,
-        "separate",
-        "plans with few blocks whose overlaps give further colours",
-        _separate,
-        project=False,
+        commands, "separate", "plans with few blocks whose overlaps give further colours", _separate, project=False
     )
     parser.add_argument("design", type=Path, metavar="DESIGN|PROJECT", help="a picture or a .nomos project")
     parser.add_argument("--inks", type=Path, metavar="FILE", help="ink shelf, CSV or JSON")
@@ -116,9 +112,7 @@ def _separate(options: argparse.Namespace) -> int:
     figures: dict[str, Any] = {
         "size_mm": [round(project.image.width, 2), round(project.image.height, 2)],
         "key": has_key,
-        "plans": [
-            _plan_figures(project, borders, plan, keep=keep, key=has_key) for plans in found for plan in plans
-        ],
+        "plans": [_plan_figures(project, borders, plan, keep=keep, key=has_key) for plans in found for plan in plans],
         "reach": [
             {
                 "id": number,
@@ -241,9 +235,7 @@ def _printed_figures(project: "Project", borders: "Borders") -> dict[str, Any]:
     }  # fmt: skip
 
 
-def _plan_figures(
-    project: "Project", borders: "Borders", plan: "Plan", *, keep: bool, key: bool
-) -> dict[str, Any]:
+def _plan_figures(project: "Project", borders: "Borders", plan: "Plan", *, keep: bool, key: bool) -> dict[str, Any]:
     import numpy as np
 
     from nomos.project.blocks.plans import plan_costs, planned_colours
@@ -263,9 +255,7 @@ def _plan_figures(
         "inks": [_ink_figures(ink.name, ink.lab, ink.opacity, ink.strength) for ink in plan.inks],
         "fields": [
             _field_figures(project, number, printed, de00, float(borders.area_mm2[number]), members)
-            for number, members, printed, de00 in zip(
-                numbers, plan.members, plan.printed, plan.de00, strict=True
-            )
+            for number, members, printed, de00 in zip(numbers, plan.members, plan.printed, plan.de00, strict=True)
         ],
         "clear_area_mm2": round(costs.clear_area_mm2, 1),
         "outline_mm": round(costs.outline_mm, 1),
@@ -307,12 +297,7 @@ def _ink_figures(name: str, lab: "Lab", opacity: str, strength: float) -> dict[s
 
 
 def _field_figures(
-    project: "Project",
-    number: int,
-    printed: Iterable[float],
-    de00: float,
-    area_mm2: float,
-    places: Iterable[int],
+    project: "Project", number: int, printed: Iterable[float], de00: float, area_mm2: float, places: Iterable[int]
 ) -> dict[str, Any]:
     assert project.flat is not None
     return {

@@ -41,9 +41,7 @@ def _thumbnail(options: argparse.Namespace) -> int:
     small = render_view(mips(labels), labs, (0.0, 0.0, float(width), float(height)), size)
     write_bytes(options.out, png(to_rgb(small), 4.0), keep=True)
     return say(
-        options,
-        {"file": str(options.out), "size": list(size)},
-        [f"{options.out}: {size[0]} x {size[1]} pixels"],
+        options, {"file": str(options.out), "size": list(size)}, [f"{options.out}: {size[0]} x {size[1]} pixels"]
     )
 
 

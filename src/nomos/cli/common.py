@@ -263,8 +263,7 @@ def _cut_of(
     if not found.certain:
         proposed = " ".join(f"{x:g},{y:g}" for x, y in _in_pixels(found.cut.corners, shape))
         seen = ", ".join(
-            f"{side} {share:.0%}"
-            for side, share in zip(("top", "right", "bottom", "left"), found.seen, strict=True)
+            f"{side} {share:.0%}" for side, share in zip(("top", "right", "bottom", "left"), found.seen, strict=True)
         )
         raise BadInput(
             f"Where the sheet lies in {options.design.name} is not sure (of its edges are seen: {seen}). "
@@ -275,9 +274,7 @@ def _cut_of(
             raise BadInput("--drawn-on needs a photograph of a sheet: no sheet lies in this picture.")
         return pixels, None, size, {}
     if options.drawn_on and size is None:
-        size = drawn_size(
-            found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape)
-        )
+        size = drawn_size(found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape))
         size = (round(size[0], 1), round(size[1], 1))
     cut = _with_wish(found, options)
     figures = {
@@ -288,8 +285,7 @@ def _cut_of(
         "certain": found.certain,
         "shape": found.paper or None,
         "foreign": [
-            {"kind": each.kind, "left_out": each.outline in cut.bare, "sure": each.sure}
-            for each in found.foreign
+            {"kind": each.kind, "left_out": each.outline in cut.bare, "sure": each.sure} for each in found.foreign
         ],
     }
     return pixels, cut, size, figures

@@ -144,9 +144,7 @@ def _plan(options: argparse.Namespace) -> int:
     if options.material is not None:
         project = with_craft(project, material=options.material)
     project = _with_system(project, options.system)
-    plan = write_packet(
-        options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page
-    )
+    plan = write_packet(options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page)
     print_plan(plan, options.out, as_json=options.json)
     return DONE
 
@@ -163,9 +161,7 @@ def _with_system(project: "Project", system: str) -> "Project":
     for advice in advice_for(project):
         other = with_register(project, system=advice.system)
         if advice.fitness > 0 and plan_of_system(other)[0] is not None:
-            print(
-                f"nomos: no room for a kento; {SYSTEMS[advice.system].said.lower()} instead.", file=sys.stderr
-            )
+            print(f"nomos: no room for a kento; {SYSTEMS[advice.system].said.lower()} instead.", file=sys.stderr)
             return other
     return project
 

@@ -56,9 +56,7 @@ def add_commands(commands: Any) -> None:
 
     remind = command(commands, "reminders", "what to do before the next pull", _reminders)
     remind.add_argument("--quick", action="store_true", help="without what the cutting says of a block")
-    kept = command(
-        commands, "studio", "the tools, papers, inks and habits kept between prints", _studio, project=False
-    )
+    kept = command(commands, "studio", "the tools, papers, inks and habits kept between prints", _studio, project=False)
     kept.add_argument("file", type=Path, metavar="STUDIO.json", help="the studio file")
     kept.add_argument("--keep", type=Path, metavar="PROJECT", help="let it grow by a print and its record")
 
@@ -195,9 +193,7 @@ def _packet(options: argparse.Namespace) -> int:
     from nomos.work.packet import write_packet
 
     project, assets = load(options.project)
-    plan = write_packet(
-        options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page
-    )
+    plan = write_packet(options.out, project, assets, answers(), inputs=inputs_of(options), paper=options.page)
     if options.json:
         print_json(plan)
         return DONE
@@ -234,9 +230,7 @@ def _log(options: argparse.Namespace) -> int:
     return say(options, figures, [said])
 
 
-def _said(
-    options: argparse.Namespace, project: "Project", state: "EditionState", at: str
-) -> tuple["Event", ...]:
+def _said(options: argparse.Namespace, project: "Project", state: "EditionState", at: str) -> tuple["Event", ...]:
     """The events that the options say. Raises BadInput."""
     from nomos.edition import Event
     from nomos.project.edition.bench import begin_events, note_event, noted, pull_events

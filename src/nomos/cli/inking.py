@@ -18,9 +18,7 @@ def add_commands(commands: Any) -> None:
     """Add the command to the program's."""
     inking = command(commands, "inking", "how every pull is inked; zones drawn, passes named", _inking)
     inking.add_argument("--pull", metavar="NAME", help="the pull that is changed")
-    inking.add_argument(
-        "--draw", metavar="'X,Y X,Y …'", help="with --pull: a closed outline on the sheet, mm"
-    )
+    inking.add_argument("--draw", metavar="'X,Y X,Y …'", help="with --pull: a closed outline on the sheet, mm")
     inking.add_argument("--what", choices=_WHAT, default="inked", help="what becomes of the place drawn")
     inking.add_argument("--ink", metavar="NAME", help="with --draw: the ink of that place")
     inking.add_argument("--name", metavar="TEXT", help="with --pull: what it is called")

@@ -22,9 +22,7 @@ def add_commands(commands: Any) -> None:
 
 
 def _add_overprint(commands: Any) -> None:
-    over = command(
-        commands, "overprint", "the colour of inks printed over each other", _overprint, project=False
-    )
+    over = command(commands, "overprint", "the colour of inks printed over each other", _overprint, project=False)
     over.add_argument("--paper", required=True, metavar="SPEC", help="lab(95 0 -2) or #f4f1e8")
     over.add_argument(
         "--ink",
@@ -41,9 +39,7 @@ def _add_overprint(commands: Any) -> None:
         "--wet", nargs="?", type=float, const=-1.0, metavar="SHARE",
         help="wet on wet: the share of each film that takes on the one before, default 0.9",
     )  # fmt: skip
-    over.add_argument(
-        "--light", choices=("D50", "D65", "A", "LED-B1"), default="D50", help="the light it is seen in"
-    )
+    over.add_argument("--light", choices=("D50", "D65", "A", "LED-B1"), default="D50", help="the light it is seen in")
 
 
 def _add_mix(commands: Any) -> None:
@@ -51,16 +47,12 @@ def _add_mix(commands: Any) -> None:
     mix.add_argument("--target", required=True, metavar="SPEC", help="lab(52 18 30) or #a4683f")
     mix.add_argument("--shelf", type=Path, required=True, metavar="FILE", help="ink shelf, CSV or JSON")
     mix.add_argument("--paper", default=_PAPER, metavar="SPEC", help=f"the paper's colour, default {_PAPER}")
-    mix.add_argument(
-        "--over", action="append", default=[], metavar="SPEC", help="an ink printed below, in print order"
-    )
+    mix.add_argument("--over", action="append", default=[], metavar="SPEC", help="an ink printed below, in print order")
     mix.add_argument("--max-inks", type=int, default=3, metavar="N", help="beside extender and white, 1 to 4")
     mix.add_argument("--grams", type=float, default=100.0, metavar="G", help="batch, default 100")
     mix.add_argument("--film", choices=("light", "normal", "heavy"), default="normal", help="how it is inked")
     mix.add_argument(
-        "--came-out",
-        metavar="SPEC",
-        help="the colour that a batch of the best match came out in: what to add",
+        "--came-out", metavar="SPEC", help="the colour that a batch of the best match came out in: what to add"
     )
 
 
@@ -82,10 +74,7 @@ def _add_readings(commands: Any) -> None:
         help="refine the inks by the chart as printed: its scan, or a table with patch and L, a, b or bands",
     )  # fmt: skip
     chart.add_argument(
-        "--read",
-        type=Path,
-        metavar="SCAN",
-        help="compare a scan of the chart as printed with what was foretold",
+        "--read", type=Path, metavar="SCAN", help="compare a scan of the chart as printed with what was foretold"
     )
 
     learn = command(commands, "learn", "what a scanned proof says of inks and trapping", _learn)
@@ -212,9 +201,7 @@ def _fit(options: argparse.Namespace) -> int:
         known: Known = "readings" if len(each.readings) > 1 else "one reading"
         k, s = tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering))
         colour = (float(lab[0]), float(lab[1]), float(lab[2]))
-        inks.append(
-            Ink(each.name, each.name, colour, options.opacity, Optics(k, s, fit.k1, sealed=True, known=known))
-        )
+        inks.append(Ink(each.name, each.name, colour, options.opacity, Optics(k, s, fit.k1, sealed=True, known=known)))
     figures: dict[str, Any] = {"inks": rows}
     if options.out:
         write_shelf(options.out, inks)
@@ -312,11 +299,7 @@ def _learn(options: argparse.Namespace) -> int:
     names = [colour.name for colour in project.flat.colours]
     figures: dict[str, Any] = {
         "fields": [
-            {
-                "name": names[each.number],
-                "read": [round(v, 2) for v in each.read],
-                "de00": round(each.de00, 3),
-            }
+            {"name": names[each.number], "read": [round(v, 2) for v in each.read], "de00": round(each.de00, 3)}
             for each in learnt.fields
         ],
         "causes": [

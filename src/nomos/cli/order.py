@@ -13,9 +13,7 @@ DONE = 0
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     order = command(commands, "order", "the best print orders, and why", _order)
-    order.add_argument(
-        "--pin", action="append", default=[], metavar="NAME=PLACE", help="a block at a place, from 1"
-    )
+    order.add_argument("--pin", action="append", default=[], metavar="NAME=PLACE", help="a block at a place, from 1")
     order.add_argument(
         "--school",
         choices=("free", "light-to-dark", "key-first", "yellow-late", "line-under"),

@@ -27,12 +27,8 @@ def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
     marks = command(commands, "marks", "from marks on a proof to what to glue or pare", _marks, project=False)
     marks.add_argument("file", type=Path, metavar="FILE.csv")
-    marks.add_argument(
-        "--sheet-mm", metavar="WxH", help="the sheet; default: as far beyond the marks on both sides"
-    )
-    marks.add_argument(
-        "--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left"
-    )
+    marks.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default: as far beyond the marks on both sides")
+    marks.add_argument("--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left")
     marks.add_argument("--tolerance-mm", type=float, default=_TOLERANCE_MM, metavar="T")
     marks.add_argument(
         "--uncut", action="append", default=[], metavar="BLOCK", help="a block not cut yet: move its transfer"
@@ -62,9 +58,7 @@ def add_commands(commands: Any) -> None:
     output(read, "--out", "project", metavar="PROJECT", help="the project with the reading kept")
 
     practice = command(commands, "practice", "a proof with faults to find", _practice)
-    practice.add_argument(
-        "--number", type=int, default=1, metavar="N", help="the same number, the same proof"
-    )
+    practice.add_argument("--number", type=int, default=1, metavar="N", help="the same number, the same proof")
     practice.add_argument("--faults", type=int, default=1, metavar="K", help="how many things are wrong")
     output(practice, "--out", "file", ".png", metavar="PROOF.png", help="the proof as a picture")
     practice.add_argument(
@@ -113,9 +107,7 @@ def _marks(options: argparse.Namespace) -> int:
     return DONE
 
 
-def _contacts(
-    options: argparse.Namespace, sheets: dict[str, "MarkSheet"]
-) -> tuple["Contacts", list[float] | None]:
+def _contacts(options: argparse.Namespace, sheets: dict[str, "MarkSheet"]) -> tuple["Contacts", list[float] | None]:
     """Where the sheet meets the notches; without the sheet's size, margins alike on both sides."""
     from nomos.base.units import parse_size
     from nomos.registration import Contacts
@@ -271,11 +263,7 @@ def _pull(project: "Project", found: "PullFound") -> dict[str, Any]:
         "rotation_deg": round(motion.rotation_deg, 4),
         "stretch_x_pct": round(100 * along, 4),
         "stretch_y_pct": round(100 * across, 4),
-        "sigma": {
-            "shift_mm": round(shift, 4),
-            "rotation_deg": round(turn, 4),
-            "stretch_pct": round(100 * stretch, 4),
-        },
+        "sigma": {"shift_mm": round(shift, 4), "rotation_deg": round(turn, 4), "stretch_pct": round(100 * stretch, 4)},
         "advice": [*cure_steps(project, motion), *stretch_advice(motion, reach, project.tolerance_mm)],
     }
 

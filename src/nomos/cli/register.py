@@ -15,18 +15,14 @@ DONE = 0
 
 def add_commands(commands: Any) -> None:
     """Add the commands to the program's."""
-    kento = command(
-        commands, "kento", "where the notches go, on the sheet and on the block", _kento, project=False
-    )
+    kento = command(commands, "kento", "where the notches go, on the sheet and on the block", _kento, project=False)
     kento.add_argument("--sheet-mm", required=True, metavar="WxH")
     kento.add_argument("--image-mm", required=True, metavar="WxH")
     kento.add_argument(
         "--margin-mm", nargs="+", type=float, metavar="M",
         help="left and top of the image (one figure: both); left, top, right, bottom; default centred",
     )  # fmt: skip
-    kento.add_argument(
-        "--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left"
-    )
+    kento.add_argument("--hand", type=declared(KENTO, "hand"), default="right", metavar="HAND", help="right or left")
     kento.add_argument(
         "--side", type=declared(REGISTER, "side"), metavar="SIDE", help="along the notches: long or short"
     )
@@ -58,9 +54,7 @@ def add_commands(commands: Any) -> None:
     )
     output(templates, "--out", "file", ".pdf", ".svg", ".dxf", required=True, metavar="FILE.pdf|svg|dxf")
 
-    miss = command(
-        commands, "misregister", "how far out each place may be, and what will flash", _misregister
-    )
+    miss = command(commands, "misregister", "how far out each place may be, and what will flash", _misregister)
     miss.add_argument("--sheets", type=int, default=100, metavar="N", help="plausible sheets, default 100")
     miss.add_argument("--seed", type=seed, default=0, help="the same seed gives the same sheets")
     miss.add_argument("--fast", action="store_true", help="the estimate along borders alone")
@@ -75,10 +69,7 @@ def _kento(options: argparse.Namespace) -> int:
     image = _image(sheet, size, options.margin_mm)
     depth = options.depth_mm if options.depth_mm is not None else depth_for(options.paper_mm)
     settings = KentoSettings(hand=options.hand, depth_mm=depth)
-    if options.side:
-        kento = place_along(sheet, image, settings, options.side)
-    else:
-        kento = place_kento(sheet, image, settings)
+    kento = place_along(sheet, image, settings, options.side) if options.side else place_kento(sheet, image, settings)
     figures = {"hand": options.hand, "sheet_mm": list(sheet), **kento_figures(kento)}
     figures["image_on_sheet_mm"] = [image.left, image.top, image.right, image.bottom]
     if options.json:
@@ -157,9 +148,7 @@ def _templates(options: argparse.Namespace) -> int:
     return DONE
 
 
-def _written(
-    project: "Project", blocks: "CutBlocks", kind: str, page: str
-) -> tuple[bytes, tuple[float, float]]:
+def _written(project: "Project", blocks: "CutBlocks", kind: str, page: str) -> tuple[bytes, tuple[float, float]]:
     """The file's bytes, and the size of what is drawn. Raises BadInput."""
     from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
     from nomos.formats.bench_drawings import bench_drawing, pins_drawing

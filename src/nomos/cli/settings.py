@@ -14,9 +14,7 @@ def add_commands(commands: Any) -> None:
     """Add the command to the program's."""
     made = command(commands, "settings", "what can be set, as it stands; and set anew", _settings)
     made.add_argument("--find", metavar="WORDS", default="", help="only what these words are about")
-    made.add_argument(
-        "--set", action="append", default=[], metavar="NAME=VALUE", help="as trap_mm=0.4, once or more"
-    )
+    made.add_argument("--set", action="append", default=[], metavar="NAME=VALUE", help="as trap_mm=0.4, once or more")
     output(made, "--out", "project", metavar="PROJECT", help="the project so changed")
 
 

@@ -117,9 +117,7 @@ def srgb_encode(linear: Array) -> Array:
     ----------
     IEC 61966-2-1:1999.
     """
-    return np.where(
-        linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055
-    )
+    return np.where(linear <= 0.0031308, 12.92 * linear, 1.055 * np.power(np.maximum(linear, 0), 1 / 2.4) - 0.055)
 
 
 def srgb_decode(encoded: Array) -> Array:
@@ -176,9 +174,7 @@ def srgb_to_lab(srgb: NDArray[np.uint8] | Array) -> Array:
     """
     values = np.asarray(srgb)
     # Whole numbers are looked up: a power costs a hundred times as much.
-    linear = (
-        LINEAR_OF_SRGB[values] if values.dtype == np.uint8 else srgb_decode(values.astype(np.float64) / 255)
-    )
+    linear = LINEAR_OF_SRGB[values] if values.dtype == np.uint8 else srgb_decode(values.astype(np.float64) / 255)
     return xyz_to_lab(linear @ SRGB_TO_XYZ.T)
 
 

@@ -104,19 +104,14 @@ def plausible_films(ground: Ground, known: Known, seed: int, draws: int = _DRAWS
     k1 = np.minimum(k1, 0.95 * other.min(axis=1, keepdims=True))
     wanted = np.clip(to_internal(other, k1), 1e-5, 0.9999)
     k = absorption_for(
-        np.minimum(wanted, film_over(ground.internal, np.zeros(BANDS), s)),
-        np.broadcast_to(ground.internal, s.shape),
-        s,
+        np.minimum(wanted, film_over(ground.internal, np.zeros(BANDS), s)), np.broadcast_to(ground.internal, s.shape), s
     )
     k = np.maximum(k, 0) * np.exp(doubt.absorption * (0.6 * one[2] + 0.8 * curves[2]))
     return [Film(k[n], s[n], float(k1[n, 0]), film.thickness, film.cover) for n in range(draws)]
 
 
 def standard_errors(
-    ground: Ground,
-    inks: Sequence[Known],
-    rows: NDArray[np.bool_],
-    on_wet: Sequence[OnWet | None] | None = None,
+    ground: Ground, inks: Sequence[Known], rows: NDArray[np.bool_], on_wet: Sequence[OnWet | None] | None = None
 ) -> tuple[Array, Array]:
     """How sure predicted overprints are.
 

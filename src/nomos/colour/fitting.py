@@ -94,9 +94,7 @@ def _fit_with(readings: Sequence[Reading], opacity: Opacity, kind: PaperKind, k1
     """The fit with one surface term, and what is left of the residuals."""
     from scipy.optimize import least_squares
 
-    grounds = [
-        to_internal(r.background, surface_term(r.background, kind)).clip(1e-4, 0.9999) for r in readings
-    ]
+    grounds = [to_internal(r.background, surface_term(r.background, kind)).clip(1e-4, 0.9999) for r in readings]
     word = np.log(max(SCATTERING[opacity], 0.02))
 
     def predicted(z: Array) -> list[Array]:

@@ -48,9 +48,7 @@ class Solid(NamedTuple):
     reached: bool
 
 
-def ink_film(
-    lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Ground, strength: float = 1.0
-) -> Film:
+def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Ground, strength: float = 1.0) -> Film:
     """The film of an ink whose solid has a known colour on a known paper.
 
     Parameters
@@ -152,9 +150,7 @@ def _term(measured: Array, ground: Array, paper_k1: float, kind: PaperKind, cove
     return max(0.0, min(surface_term(measured, kind), paper_k1, most))
 
 
-def _from_measured(
-    measured: Array, k1: float, opacity: Opacity, ground: Array, cover: float, lab: Array
-) -> Solid:
+def _from_measured(measured: Array, k1: float, opacity: Opacity, ground: Array, cover: float, lab: Array) -> Solid:
     wanted = np.clip(without_open(to_internal(measured, k1), ground, cover), _DARKEST, _BRIGHTEST)
     scattering = np.full(BANDS, SCATTERING[opacity])
     if opacity == "transparent":

@@ -79,9 +79,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
     return (float(best[0]), float(best[1]), float(best[2])), left
 
 
-def nearest_film(
-    wanted: Lab, below: Sequence[Film], films: Sequence[Film], ground: Ground
-) -> tuple[int, float]:
+def nearest_film(wanted: Lab, below: Sequence[Film], films: Sequence[Film], ground: Ground) -> tuple[int, float]:
     """Which of some films laid over others comes nearest to a wanted colour.
 
     Parameters

@@ -76,11 +76,7 @@ def parting_pairs(reflectance: Array, light: Light) -> list[tuple[int, int, floa
     alike = delta_e00(booth[one], booth[other]) <= MATCHING_DE00
     one, other = one[alike], other[alike]
     apart = delta_e00(there[one], there[other])
-    return [
-        (int(a), int(b), float(de00))
-        for a, b, de00 in zip(one, other, apart, strict=True)
-        if de00 > PARTED_DE00
-    ]
+    return [(int(a), int(b), float(de00)) for a, b, de00 in zip(one, other, apart, strict=True) if de00 > PARTED_DE00]
 
 
 # Machado, Oliveira & Fernandes (2009), full severity, on linear sRGB; as carried by colour-science.

@@ -202,11 +202,7 @@ def _worth_trying(size: int, inks: int, seeds: list[_Seed]) -> list[tuple[int, .
 
 
 def _coarse(
-    target: Lab,
-    shelf: Sequence[Pigment],
-    subsets: list[tuple[int, ...]],
-    extra: Sequence[Pigment],
-    ground: Underlay,
+    target: Lab, shelf: Sequence[Pigment], subsets: list[tuple[int, ...]], extra: Sequence[Pigment], ground: Underlay
 ) -> list[_Seed]:
     """Where to start with each of some subsets of one size: two places of the lattice."""
     inks = len(subsets[0])
@@ -311,9 +307,7 @@ def recipe_of(target: Lab, pigments: Sequence[Pigment], shares: Array, ground: U
     used = [(p, float(c)) for p, c in zip(pigments, shares, strict=True) if c > 0]
     lab = mixture_labs(pigments, np.asarray(shares)[None], ground)[0]
     film = mixed(pigments, shares, ground.thickness)
-    over = [
-        film_over(np.full(BANDS, r), film.absorption, film.scattering, film.thickness) for r in (0.8, 0.04)
-    ]
+    over = [film_over(np.full(BANDS, r), film.absorption, film.scattering, film.thickness) for r in (0.8, 0.04)]
     contrast = float((over[0] - over[1]).mean() / 0.76)
     # A deep clear film also takes contrast away; against what it would do without scattering it is none.
     clear = float(np.exp(-2 * film.absorption * film.thickness).mean())

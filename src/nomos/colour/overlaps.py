@@ -98,7 +98,4 @@ def learn_overlaps(
 
 
 def _changed(films: Sequence[Film], change: Array) -> list[Film]:
-    return [
-        replace(film, absorption=film.absorption * np.exp(each))
-        for film, each in zip(films, change, strict=True)
-    ]
+    return [replace(film, absorption=film.absorption * np.exp(each)) for film, each in zip(films, change, strict=True)]

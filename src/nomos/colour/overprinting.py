@@ -142,9 +142,7 @@ def _printed_in_turn(
         yield internal, seen.k1[:, None]
 
 
-def overprints_of_stacks(
-    ground: Ground, films: Sequence[Film], stacks: NDArray[np.int_], shares: Array
-) -> Array:
+def overprints_of_stacks(ground: Ground, films: Sequence[Film], stacks: NDArray[np.int_], shares: Array) -> Array:
     """Measured reflectance of stacks of films, each in an order of its own.
 
     Parameters
@@ -165,9 +163,7 @@ def overprints_of_stacks(
         np.array([each.absorption for each in films]).reshape(-1, BANDS),
         np.array([each.scattering for each in films]).reshape(-1, BANDS),
     )
-    k1, cover, thickness = (
-        np.array([getattr(each, name) for each in films]) for name in ("k1", "cover", "thickness")
-    )
+    k1, cover, thickness = (np.array([getattr(each, name) for each in films]) for name in ("k1", "cover", "thickness"))
     for numbers, share in zip(stacks.T, shares.T, strict=True):
         film = Film(absorption[numbers], scattering[numbers], k1[numbers], 1.0, cover[numbers][:, None])
         below = _with_film(below, film, thickness[numbers] * share)

@@ -32,9 +32,7 @@ REACHED = 0.05
 _SMOOTHNESS = 0.003
 
 
-def _newton(
-    target: Array, start: Array, ceiling: Array | None, spring: float, steps: int = _STEPS
-) -> Array | None:
+def _newton(target: Array, start: Array, ceiling: Array | None, spring: float, steps: int = _STEPS) -> Array | None:
     """Least slope of z = artanh(2R - 1) with XYZ `target`; None where no step leads there."""
     z, multipliers = start.copy(), np.zeros(3)
     for _ in range(steps):
@@ -78,10 +76,7 @@ def _recover(lab: tuple[float, float, float]) -> Array:
     if z is None:
         text = " ".join(f"{value:g}" for value in lab)
         raise ColourError(
-            tr(
-                "lab({said}) is not a colour that paper or ink can have; choose a less saturated one.",
-                said=text,
-            )
+            tr("lab({said}) is not a colour that paper or ink can have; choose a less saturated one.", said=text)
         )
     return _frozen(z)
 

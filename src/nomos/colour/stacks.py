@@ -74,9 +74,7 @@ def stack_labs(ground: Ground, table: FilmTable, sequences: NDArray[np.intp]) ->
         laid /= table.q[film][:, None] - us * below
         if table.cover < 1:
             laid[:] = partly_covered(below, laid, table.cover)
-        k1, thickness, scattering = (
-            each[film][:, None] for each in (table.k1, table.thickness, table.scattering)
-        )
+        k1, thickness, scattering = (each[film][:, None] for each in (table.k1, table.thickness, table.scattering))
         covered = seen.under(k1, thickness, scattering)
         seen = Surface(*(np.hstack(pair) for pair in zip(seen, covered, strict=True)))
     return reflectance_to_lab(to_measured(internal, seen.k1[..., None]))

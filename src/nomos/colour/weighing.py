@@ -44,12 +44,7 @@ def pigments_of(recipe: Recipe, shelf: Sequence[Pigment]) -> list[Pigment]:
 
 
 def weighed(
-    recipe: Recipe,
-    shelf: Sequence[Pigment],
-    batch_g: float,
-    target: Lab,
-    ground: Underlay,
-    step_g: float = SCALES_G,
+    recipe: Recipe, shelf: Sequence[Pigment], batch_g: float, target: Lab, ground: Underlay, step_g: float = SCALES_G
 ) -> tuple[dict[str, float], Recipe]:
     """Grams of each tub to the nearest step of the scales, and the recipe that they make.
 
@@ -73,9 +68,7 @@ def weighed(
     return {n: round(float(g), 3) for n, g in zip(recipe.names, grams, strict=True) if g > 0}, made
 
 
-def in_parts(
-    recipe: Recipe, shelf: Sequence[Pigment], target: Lab, ground: Underlay
-) -> tuple[dict[str, int], Recipe]:
+def in_parts(recipe: Recipe, shelf: Sequence[Pigment], target: Lab, ground: Underlay) -> tuple[dict[str, int], Recipe]:
     """Whole parts by the knife tip.
 
     Parameters

@@ -21,9 +21,7 @@ class Drawing:
         """A filled shape."""
         self.parts.append(f'<path d="{_path(points, closed=True)}" fill="{fill}"/>')
 
-    def line(
-        self, points: Sequence[Point], width: float, stroke: str | None = None, waver: float = 0.22
-    ) -> None:
+    def line(self, points: Sequence[Point], width: float, stroke: str | None = None, waver: float = 0.22) -> None:
         """A line of the given width in mm, of the key if not said, wavering along its straight stretches."""
         self.parts.append(
             f'<path d="{_path(self._wavered(points, waver))}" fill="none" stroke="{stroke or self.key}" '
@@ -50,9 +48,7 @@ class Drawing:
     def disc(self, centre: Point, radius: float, fill: str, outline: float = 0) -> None:
         """A filled disc, with a key line of the given width around it."""
         ink = f' stroke="{self.key}" stroke-width="{outline:.2f}"' if outline else ""
-        self.parts.append(
-            f'<circle cx="{centre[0]:.2f}" cy="{centre[1]:.2f}" r="{radius:.2f}" fill="{fill}"{ink}/>'
-        )
+        self.parts.append(f'<circle cx="{centre[0]:.2f}" cy="{centre[1]:.2f}" r="{radius:.2f}" fill="{fill}"{ink}/>')
 
     def _wavered(self, points: Sequence[Point], waver: float) -> list[Point]:
         wavered = [points[0]]

@@ -61,9 +61,7 @@ def _wall(drawing: Drawing) -> None:
         while x < 180:
             tired = drawing.hand.random() < 0.07
             height = min(course - 1.3, foot - y)
-            drawing.area(
-                [(x, y), (x + 13.1, y), (x + 13.1, y + height), (x, y + height)], ROSE if tired else BRICK
-            )
+            drawing.area([(x, y), (x + 13.1, y), (x + 13.1, y + height), (x, y + height)], ROSE if tired else BRICK)
             x += 14.4
         y += course
         row += 1
@@ -124,12 +122,7 @@ def _roof_light(drawing: Drawing) -> None:
         def at(u: float, v: float) -> Point:
             return between(between(_C, _H, u), between(_D, _F, u), v)
 
-        return [
-            at(i / 6, j / 3),
-            at((i + 1) / 6, j / 3),
-            at((i + 1) / 6, (j + 1) / 3),
-            at(i / 6, (j + 1) / 3),
-        ]
+        return [at(i / 6, j / 3), at((i + 1) / 6, j / 3), at((i + 1) / 6, (j + 1) / 3), at(i / 6, (j + 1) / 3)]
 
     for i, j, fill in (
         (0, 0, RIME), (1, 0, RIME), (2, 0, RIME), (1, 1, RIME), (4, 0, ROSE), (5, 0, ROSE), (5, 1, ROSE),
@@ -137,9 +130,7 @@ def _roof_light(drawing: Drawing) -> None:
     ):  # fmt: skip
         drawing.area(pane(i, j), fill)
     hinge, edge = between(_C, _H, 0.55), between(_C, _H, 0.78)
-    drawing.outlined(
-        [hinge, edge, (edge[0] + 11, edge[1] + 1.5), (hinge[0] + 11.5, hinge[1] + 2.5)], SLATE, 1.1
-    )
+    drawing.outlined([hinge, edge, (edge[0] + 11, edge[1] + 1.5), (hinge[0] + 11.5, hinge[1] + 2.5)], SLATE, 1.1)
 
 
 def _inside(drawing: Drawing) -> None:

@@ -38,12 +38,9 @@ def _pot(drawing: Drawing, x: float, foot: float, wide: float, tall: float) -> N
     base = foot if tall > 0 else foot - 7 + tall
     rim = (lip - 7, lip) if tall > 0 else (lip, foot)
     drawing.area(
-        [(x - wide * 0.44, lip), (x + wide * 0.44, lip), (x + wide * 0.33, base), (x - wide * 0.33, base)],
-        CLAY,
+        [(x - wide * 0.44, lip), (x + wide * 0.44, lip), (x + wide * 0.33, base), (x - wide * 0.33, base)], CLAY
     )
-    drawing.area(
-        [(x - wide / 2, rim[0]), (x + wide / 2, rim[0]), (x + wide / 2, rim[1]), (x - wide / 2, rim[1])], RIM
-    )
+    drawing.area([(x - wide / 2, rim[0]), (x + wide / 2, rim[0]), (x + wide / 2, rim[1]), (x - wide / 2, rim[1])], RIM)
 
 
 def _bay(drawing: Drawing, x: float, base: float) -> None:

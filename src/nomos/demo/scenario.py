@@ -43,9 +43,7 @@ GLASSHOUSE = Scenario(
     "multiblock",
     ("Rime", "Sky rose", "Pane green", "Dusk mauve", "Bed ochre", "Slate", "Brick", "Leek", "Key"),
 )
-COLD_FRAME = Scenario(
-    "coldframe", coldframe.TITLE, "reduction", ("Rime", "Straw", "Frost", "Moss", "Hip", "Night")
-)
+COLD_FRAME = Scenario("coldframe", coldframe.TITLE, "reduction", ("Rime", "Straw", "Frost", "Moss", "Hip", "Night"))
 POTS = Scenario("pots", pots.TITLE, "jigsaw", ("Dawn", "Shelf", "Wall", "Clay rim", "Clay", "Leaf", "Deep"))
 PHOTO = Scenario(
     "photo", photo.TITLE, "multiblock",
@@ -77,11 +75,7 @@ def demo_project(
     flat = done.flat
     names = scenario.colours if len(scenario.colours) == len(flat.colours) else None
     project = project_of(
-        scenario.title,
-        done,
-        paper_lab=_PAPER_LAB,
-        paper_name="Demo paper, warm white (invented)",
-        names=names,
+        scenario.title, done, paper_lab=_PAPER_LAB, paper_name="Demo paper, warm white (invented)", names=names
     )
     if scenario.method != USUAL_METHOD:
         key = find_key(flat.labels, [colour.lab for colour in flat.colours], flat.px_per_mm)

@@ -35,8 +35,7 @@ def refined_corners(rgb: Rgb, corners: Points) -> tuple[Points, float]:
     middle = points.mean(axis=0)
     reach = 0.016 * float(np.hypot(*(points[0] - points[2])))
     sides = [
-        _side(page, start, end, middle, reach)
-        for start, end in zip(points, np.roll(points, -1, axis=0), strict=True)
+        _side(page, start, end, middle, reach) for start, end in zip(points, np.roll(points, -1, axis=0), strict=True)
     ]
     found = np.array([_crossing(sides[n - 1], sides[n], points[n]) for n in range(4)])
     if not np.isfinite(found).all() or np.abs(found - points).max() > 3 * reach:

@@ -80,9 +80,7 @@ def smooth_outlines(labels: Labels, count: int, reach_px: float, spared: int | N
         # Where the line is too thin to win a vote it is left as it is.
         drawn = (labels == spared).view(np.uint8)
         side = 2 * max(1, round(1.2 * reach_px)) + 1
-        thick = cv2.morphologyEx(
-            drawn, cv2.MORPH_OPEN, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (side, side))
-        )
+        thick = cv2.morphologyEx(drawn, cv2.MORPH_OPEN, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (side, side)))
         thin = (drawn > 0) & (cv2.dilate(thick, np.ones((3, 3), np.uint8)) == 0)
         winner[thin] = spared
     return winner
@@ -118,11 +116,7 @@ def _on_a_slope_in(rgb: NDArray[np.uint8]) -> NDArray[np.bool_]:
 
 
 def remove_specks(
-    labels: Labels,
-    smallest_px: float,
-    slope: NDArray[np.bool_] | None = None,
-    *,
-    progress: Progress = NULL_PROGRESS,
+    labels: Labels, smallest_px: float, slope: NDArray[np.bool_] | None = None, *, progress: Progress = NULL_PROGRESS
 ) -> Labels:
     """Give specks and fringes to their neighbours.
 

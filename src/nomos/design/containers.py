@@ -39,9 +39,7 @@ def first_page(data: bytes, name: str) -> tuple["Image.Image", tuple[float, floa
             scale = (_MOST_PAGE_PX / (width * height)) ** 0.5
         picture = page.render(scale=scale).to_pil().convert("RGB")
     except (pypdfium2.PdfiumError, IndexError, ValueError, ZeroDivisionError):
-        raise BadInput(
-            tr("{name} is a PDF that cannot be read; export its page as a picture.", name=name)
-        ) from None
+        raise BadInput(tr("{name} is a PDF that cannot be read; export its page as a picture.", name=name)) from None
     mm = 25.4 / _POINTS
     return picture, (width * mm, height * mm), pages
 

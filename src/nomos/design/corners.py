@@ -7,15 +7,7 @@ from numpy.typing import NDArray
 
 from nomos.design.bows import refined_corners
 from nomos.design.page import Rgb
-from nomos.design.sides import (
-    Array,
-    Page,
-    Points,
-    colours_and_steps,
-    quadrilaterals,
-    signed_areas,
-    straight_edges,
-)
+from nomos.design.sides import Array, Page, Points, colours_and_steps, quadrilaterals, signed_areas, straight_edges
 
 # A side is looked at in so many places.
 _SAMPLES = 44
@@ -148,9 +140,7 @@ class _Judge:
 
     def _beyond(self, points: Array) -> NDArray[np.bool_]:
         """Places on the picture's border or outside it: what runs there cannot be judged."""
-        return np.asarray(
-            (points < 3).any(axis=-1) | (points > np.array([self._width, self._height]) - 4).any(axis=-1)
-        )
+        return np.asarray((points < 3).any(axis=-1) | (points > np.array([self._width, self._height]) - 4).any(axis=-1))
 
     def _at(self, page: Page, points: Array) -> Page:
         column = np.clip(np.rint(points[..., 0]).astype(int), 0, self._width - 1)
@@ -172,9 +162,7 @@ class _Judge:
         normal = inward[:, :, None]
         for shift in (-3.0, -1.5, 0.0, 1.5, 3.0):
             at = points + shift * normal
-            step = np.abs(
-                self._at(self._across, at) * normal[..., 0] + self._at(self._down, at) * normal[..., 1]
-            )
+            step = np.abs(self._at(self._across, at) * normal[..., 0] + self._at(self._down, at) * normal[..., 1])
             best = np.maximum(best, step)
         return best
 

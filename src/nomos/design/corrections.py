@@ -89,11 +89,7 @@ def drops_faint(corrections: Sequence[Correction]) -> bool:
 
 
 def apply(
-    fields: Fields,
-    corrections: Sequence[Correction],
-    to_pixel: ToPixel,
-    px_per_mm: float,
-    alike: Alike | None,
+    fields: Fields, corrections: Sequence[Correction], to_pixel: ToPixel, px_per_mm: float, alike: Alike | None
 ) -> tuple[str, ...]:
     """Correct fields in place, in the order the corrections were made.
 

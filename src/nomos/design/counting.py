@@ -79,9 +79,7 @@ def candidates(patches: Patches, pinned: tuple[Lab, ...], px_per_mm: float) -> C
     -------
     The choice: patches and what they touch.
     """
-    solid = (patches.core > _LEAST_CORE_MM2 * px_per_mm**2) & (
-        patches.core > _LEAST_CORE_SHARE * patches.area
-    )
+    solid = (patches.core > _LEAST_CORE_MM2 * px_per_mm**2) & (patches.core > _LEAST_CORE_SHARE * patches.area)
     if not solid.any():
         solid = patches.area == patches.area.max()
     members = np.flatnonzero(solid)
@@ -102,9 +100,7 @@ def count_colours(patches: Patches, around: Surroundings, wanted: Wanted, choice
     """
     tree = choice.tree
     if wanted.requested is None:
-        return _finished(
-            tree.cut_at(_ONE_DE00 + _PER_SPREAD * patches.spread), patches, choice, around, wanted
-        )
+        return _finished(tree.cut_at(_ONE_DE00 + _PER_SPREAD * patches.spread), patches, choice, around, wanted)
     best: Counted | None = None
     for extra in range(-1, 9):
         counted = _finished(tree.cut_to(max(wanted.requested + extra, 1)), patches, choice, around, wanted)

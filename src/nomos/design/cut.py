@@ -122,9 +122,7 @@ def checked_cut(cut: Cut, name: str) -> Cut:
         )
     x, y = points.T
     if abs(x @ np.roll(y, -1) - y @ np.roll(x, -1)) / 2 < _LEAST_SHARE:
-        raise BadInput(
-            tr("The corners of {name} enclose next to nothing; set them further apart.", name=name)
-        )
+        raise BadInput(tr("The corners of {name} enclose next to nothing; set them further apart.", name=name))
     return cut
 
 
@@ -237,10 +235,7 @@ def proportions(corners: Points, shape: tuple[int, ...]) -> float:
     k2 = float(np.cross(m1, m4) @ m3 / (np.cross(m2, m4) @ m3))
     k3 = float(np.cross(m1, m4) @ m2 / (np.cross(m3, m4) @ m2))
     n2, n3 = k2 * m2 - m1, k3 * m3 - m1
-    if (
-        abs(n2[2] * n3[2]) < _SLIGHT * max(abs(n2[2]), abs(n3[2]), _SLIGHT)
-        or min(abs(n2[2]), abs(n3[2])) < 0.02
-    ):
+    if abs(n2[2] * n3[2]) < _SLIGHT * max(abs(n2[2]), abs(n3[2]), _SLIGHT) or min(abs(n2[2]), abs(n3[2])) < 0.02:
         return flat
     focal2 = -(n2[0] * n3[0] + n2[1] * n3[1]) / (n2[2] * n3[2])
     # No lens of a telephone or a camera sees narrower or wider than this.
@@ -340,8 +335,7 @@ def light_of_cut(rgb: Rgb, corners: Points, sheet: Points | None) -> Light:
     back = np.linalg.inv(warp_matrix(corners, size))
     room = round(_AROUND * min(size))
     outer = np.array(
-        [(-room, -room), (size[0] + room, -room), (size[0] + room, size[1] + room), (-room, size[1] + room)],
-        np.float64,
+        [(-room, -room), (size[0] + room, -room), (size[0] + room, size[1] + room), (-room, size[1] + room)], np.float64
     )
     around = moved(outer, back)
     view = straightened(rgb, around, (size[0] + 2 * room, size[1] + 2 * room))

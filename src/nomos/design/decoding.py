@@ -69,9 +69,7 @@ def decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tup
                 )
             ) from None
         except MemoryError:
-            raise BadInput(
-                tr("There is not enough memory to open {name}; save it smaller.", name=name)
-            ) from None
+            raise BadInput(tr("There is not enough memory to open {name}; save it smaller.", name=name)) from None
         except Exception:
             # Pillow's decoders raise OSError, SyntaxError, struct.error and more on damaged files.
             raise BadInput(
@@ -84,9 +82,7 @@ def decode(data: bytes, name: str) -> tuple[Rgb, tuple[float, float] | None, tup
                 notes = (*notes, _first_of(name, frames, tr("pictures")))
             return rgb, _own_size(image), notes
         except MemoryError:
-            raise BadInput(
-                tr("There is not enough memory to open {name}; save it smaller.", name=name)
-            ) from None
+            raise BadInput(tr("There is not enough memory to open {name}; save it smaller.", name=name)) from None
 
 
 def _first_of(name: str, count: int, what: str) -> str:
@@ -137,9 +133,7 @@ def _to_srgb(image: "Image.Image", name: str) -> tuple[Rgb, tuple[str, ...]]:
             )
             image = converted or image
         except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
-            notes = (
-                tr("The colour profile inside {name} does not fit the picture and was left out.", name=name),
-            )
+            notes = (tr("The colour profile inside {name} does not fit the picture and was left out.", name=name),)
     elif image.mode == "CMYK":
         notes = (tr("{name} is CMYK without a profile: its colours are a rough guess.", name=name),)
     rgb = _channels(image if image.mode == "RGB" else image.convert("RGB"))

@@ -107,9 +107,7 @@ class Dendrogram:
         for number in range(1, min(most - own, len(self.labs)) + 1):
             groups = self._groups(len(self.labs) - number if number <= len(self.labs) else 0)
             mass = np.bincount(groups, self.share)
-            middle = np.stack(
-                [np.bincount(groups, self.share * self.labs[:, c]) / mass for c in range(3)], -1
-            )
+            middle = np.stack([np.bincount(groups, self.share * self.labs[:, c]) / mass for c in range(3)], -1)
             error = float(self.share @ delta_e00(self.labs, middle[groups]) / self.share.sum())
             found.append((number + own, error))
         return tuple(found)

@@ -45,10 +45,7 @@ def recognise_drawing(rgb: Rgb) -> Drawing | None:
     rgb : (height, width, 3) uint8 sRGB.
     """
     # A few strips tell a photograph at once: the whole page need not be looked at.
-    rows = [
-        _flat(np.ascontiguousarray(rgb[top : top + 6]))
-        for top in range(0, len(rgb), max(6, len(rgb) // _STRIPS))
-    ]
+    rows = [_flat(np.ascontiguousarray(rgb[top : top + 6])) for top in range(0, len(rgb), max(6, len(rgb) // _STRIPS))]
     if len(rows) >= _STRIPS / 2 and np.mean([row.mean() for row in rows]) < 0.7 * _LEAST_FLAT:
         return None
     flat = _flat(rgb)

@@ -24,16 +24,7 @@ from nomos.design.palette import FEWEST, MOST, Suggestion
 from nomos.design.patches import FURTHEST
 from nomos.design.picture import Picture
 from nomos.design.reasons import why_so_many
-from nomos.design.sketch import (
-    FIELD_PX_PER_MM,
-    Sketch,
-    choice_of,
-    colours_of,
-    fields_of,
-    finer,
-    judged_at,
-    look_at,
-)
+from nomos.design.sketch import FIELD_PX_PER_MM, Sketch, choice_of, colours_of, fields_of, finer, judged_at, look_at
 from nomos.design.tones import lay_tones
 
 SMALLEST_FEATURE_MM = 0.8
@@ -219,9 +210,7 @@ class _Made:
     gradients: tuple[tuple[tuple[int, ...], Gradient], ...] = ()
 
 
-def _of_drawing(
-    looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress
-) -> _Made:
+def _of_drawing(looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress) -> _Made:
     drawing, picture = looked.drawing, looked.picture
     assert drawing is not None
     wanted = wanted_of(requested, corrections)
@@ -248,9 +237,7 @@ def _of_drawing(
     return _Made(labels, labs, Suggestion(max(FEWEST, all_of_them), tree.curve(16), why))
 
 
-def _of_sketch(
-    looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress
-) -> _Made:
+def _of_sketch(looked: Looked, requested: int | None, corrections: Sequence[Correction], progress: Progress) -> _Made:
     sketch, picture = looked.sketch, looked.picture
     assert sketch is not None
     wanted = wanted_of(requested, corrections)
@@ -308,10 +295,7 @@ def _alike(looked: Looked, shape: tuple[int, int], row: int, column: int, other:
     """Pixels nearer in colour to those at a place than to the colour they were given."""
     import cv2
 
-    if looked.sketch is not None:
-        lab = looked.sketch.pooled
-    else:
-        lab = srgb_to_lab(looked.picture.rgb).astype(np.float32)
+    lab = looked.sketch.pooled if looked.sketch is not None else srgb_to_lab(looked.picture.rgb).astype(np.float32)
     own = lab[row * lab.shape[0] // shape[0], column * lab.shape[1] // shape[1]]
     nearer = np.linalg.norm(lab - own, axis=-1) < np.linalg.norm(lab - np.array(other, np.float32), axis=-1)
     page = cv2.resize(nearer.view(np.uint8), (shape[1], shape[0]), interpolation=cv2.INTER_NEAREST)

@@ -126,9 +126,7 @@ def _over_the_edge(page: SheetPage) -> list[tuple[Mask, bool]]:
     gone = ~seen
     if gone.any():
         rim[cv2.dilate(gone.view(np.uint8), np.ones((2 * step + 1,) * 2, np.uint8)) > 0] = True
-        skin = (
-            _skin(lab) & rim & seen & (_apart(lab, np.median(page.lab.reshape(-1, 3), axis=0)) > _NOT_PAPER)
-        )
+        skin = _skin(lab) & rim & seen & (_apart(lab, np.median(page.lab.reshape(-1, 3), axis=0)) > _NOT_PAPER)
         found += [(mask, False) for mask in _grown(page, skin & ~seeds)]
     return found
 
@@ -211,9 +209,7 @@ def _rings(page: SheetPage, drawn: Mask) -> list[Mask]:
             continue
         y, x = np.nonzero(parts == number)
         # Kåsa's circle: least squares of x2 + y2 = 2ax + 2by + c.
-        (a, b, c), *_ = np.linalg.lstsq(
-            np.stack([2 * x, 2 * y, np.ones(len(x))], axis=1), x**2 + y**2, rcond=None
-        )
+        (a, b, c), *_ = np.linalg.lstsq(np.stack([2 * x, 2 * y, np.ones(len(x))], axis=1), x**2 + y**2, rcond=None)
         radius = float(np.sqrt(max(c + a * a + b * b, 1.0)))
         off = np.abs(np.hypot(x - a, y - b) / radius - 1)
         turn = np.histogram(np.arctan2(y - b, x - a), 36, (-np.pi, np.pi))[0]

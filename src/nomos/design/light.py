@@ -138,10 +138,7 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None, *, margin
     log = np.log(np.maximum(linear, 2e-3))
     use = np.ones(small.shape[:2], bool)
     if on_sheet is not None:
-        use = (
-            cv2.resize(on_sheet.view(np.uint8) * np.uint8(255), small_size, interpolation=cv2.INTER_AREA)
-            > 250
-        )
+        use = cv2.resize(on_sheet.view(np.uint8) * np.uint8(255), small_size, interpolation=cv2.INTER_AREA) > 250
     basis = _basis(small.shape[:2])
     seed = _seed(log, use)
     if margin:
@@ -180,9 +177,7 @@ def measure_light(rgb: Rgb, on_sheet: NDArray[np.bool_] | None = None, *, margin
     return Light(gain, share, uneven, shadow, _lab(np.full(3, PAPER_WHITE)))
 
 
-def _margin(
-    log: NDArray[np.float64], basis: NDArray[np.float64], use: NDArray[np.bool_]
-) -> NDArray[np.bool_] | None:
+def _margin(log: NDArray[np.float64], basis: NDArray[np.float64], use: NDArray[np.bool_]) -> NDArray[np.bool_] | None:
     """The bare margin along the edge of a sheet, of any colour; None where most of it is not one paper."""
     ring = _ring(use)
     if np.count_nonzero(ring) <= 20:
@@ -271,9 +266,7 @@ def _seed(log: NDArray[np.float64], use: NDArray[np.bool_]) -> NDArray[np.bool_]
     return chosen
 
 
-def _plane(
-    log: NDArray[np.float64], basis: NDArray[np.float64], ring: NDArray[np.bool_]
-) -> NDArray[np.bool_]:
+def _plane(log: NDArray[np.float64], basis: NDArray[np.float64], ring: NDArray[np.bool_]) -> NDArray[np.bool_]:
     """The part of a ring that lies on one plane of log light; drawn colours that reach the edge fall out."""
     bright = log.mean(axis=-1)
     near = ring & (bright > np.percentile(bright[ring], 35))
@@ -334,15 +327,11 @@ def _shadow_on(
 
     apart = log - field
     darker = apart.mean(axis=-1)
-    shaded = (
-        use & (np.ptp(apart, axis=-1) < _SAME_TINT) & (darker < -_LEAST_SHADOW) & (darker > -_MOST_SHADOW)
-    )
+    shaded = use & (np.ptp(apart, axis=-1) < _SAME_TINT) & (darker < -_LEAST_SHADOW) & (darker > -_MOST_SHADOW)
     shaded = cv2.morphologyEx(shaded.view(np.uint8), cv2.MORPH_OPEN, np.ones((3, 3), np.uint8)) > 0
     ring = use & ~(cv2.erode(np.pad(use, 1).astype(np.uint8), np.ones((5, 5), np.uint8))[1:-1, 1:-1] > 0)
     _, parts = cv2.connectedComponents(shaded.view(np.uint8), connectivity=8)
-    reaching = np.bincount(parts[ring], minlength=int(parts.max()) + 1) > _SHADOW_RING * np.count_nonzero(
-        ring
-    )
+    reaching = np.bincount(parts[ring], minlength=int(parts.max()) + 1) > _SHADOW_RING * np.count_nonzero(ring)
     reaching[0] = False
     shaded = reaching[parts]
     if not shaded.any():
@@ -366,9 +355,7 @@ def _shadow_on(
     return chance[..., None] * depth, shaded
 
 
-def _logistic(
-    basis: NDArray[np.float64], lit: NDArray[np.bool_], shaded: NDArray[np.bool_]
-) -> NDArray[np.float64]:
+def _logistic(basis: NDArray[np.float64], lit: NDArray[np.bool_], shaded: NDArray[np.bool_]) -> NDArray[np.float64]:
     """Log odds that a pixel is in shadow; Newton's method with a ridge."""
     rows = np.vstack([basis[lit], basis[shaded]])
     truth = np.concatenate([np.zeros(np.count_nonzero(lit)), np.ones(np.count_nonzero(shaded))])

@@ -99,9 +99,7 @@ def _runs_through(strokes: Mask, px_per_mm: float) -> bool:
     # Half the pixels along the sides of a stroke are its length, whatever its width.
     sides = np.count_nonzero(slender) - np.count_nonzero(cv2.erode(page, np.ones((3, 3), np.uint8)))
     outline = 2 * (strokes.shape[0] + strokes.shape[1])
-    return bool(
-        np.count_nonzero(slender) > 0.4 * np.count_nonzero(strokes) and sides / 2 > _LEAST_LENGTH * outline
-    )
+    return bool(np.count_nonzero(slender) > 0.4 * np.count_nonzero(strokes) and sides / 2 > _LEAST_LENGTH * outline)
 
 
 def _slender(strokes: Mask, px_per_mm: float, least_mm: float) -> Mask:

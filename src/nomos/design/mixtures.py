@@ -84,9 +84,7 @@ def mixtures(
 class _Look:
     """Figures about each colour that tell a mixture from a colour."""
 
-    def __init__(
-        self, labs: Array, of_patch: NDArray[np.int64], patches: Patches, around: Surroundings
-    ) -> None:
+    def __init__(self, labs: Array, of_patch: NDArray[np.int64], patches: Patches, around: Surroundings) -> None:
         count = len(labs)
         self.labs, self.around = labs, around
         self.area = np.bincount(of_patch, patches.area, count)
@@ -168,9 +166,7 @@ class _Look:
         contact = (0.45 if self.core[number] < _HARDLY_CORE else 0.6) * self.outline[number]
         return any(
             length + other_length > contact
-            and _on_the_way(
-                self.points[number], end, other, _OFF_TO_LINE if place == to_line else _OFF_THE_WAY, 0.1
-            )
+            and _on_the_way(self.points[number], end, other, _OFF_TO_LINE if place == to_line else _OFF_THE_WAY, 0.1)
             for place, (end, length) in enumerate(ends)
             for other, other_length in ends[:place]
         )

@@ -76,11 +76,7 @@ def colour_histogram(rgb: NDArray[np.uint8], *, shaded: bool = False) -> Histogr
     totals = np.bincount(numbers, weights, _BINS)
     used = np.flatnonzero(totals)
     means = np.stack(
-        [
-            np.bincount(numbers, weights * sampled[..., c].ravel(), _BINS)[used] / totals[used]
-            for c in range(3)
-        ],
-        axis=-1,
+        [np.bincount(numbers, weights * sampled[..., c].ravel(), _BINS)[used] / totals[used] for c in range(3)], axis=-1
     )
     return Histogram(srgb_to_lab(means), totals[used] / totals.sum(), used)
 
@@ -188,17 +184,10 @@ def suggest_count(histogram: Histogram, *, seed: int, shaded: bool = False) -> S
     if shaded:
         gains = [before - after for before, after in pairwise(curve)]
         chosen = next(
-            (
-                n
-                for n, gain in zip(counts, gains, strict=False)
-                if n >= _FEWEST_TONES and gain < _WORTH_ONE_MORE
-            ),
-            most,
+            (n for n, gain in zip(counts, gains, strict=False) if n >= _FEWEST_TONES and gain < _WORTH_ONE_MORE), most
         )
         return Suggestion(min(chosen, most), tuple(zip(counts[1:], curve[1:], strict=True)))
-    good_enough = next(
-        (n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most
-    )
+    good_enough = next((n for n, error in zip(counts, curve, strict=True) if error < _INDISTINGUISHABLE), most)
     # The last count tried has no bend of its own, unless the design has no more colours: one more
     # would then change nothing. None beyond "cannot be told apart" is of use.
     if most == len(histogram.lab):

@@ -120,9 +120,7 @@ class _Joining:
     Plain floats: pieces are joined one pair at a time, and an array for each pair costs more than the sums.
     """
 
-    def __init__(
-        self, weighted: Page, piece: Ints, barrier: Mask, beside: int, noise: float, furthest: float
-    ) -> None:
+    def __init__(self, weighted: Page, piece: Ints, barrier: Mask, beside: int, noise: float, furthest: float) -> None:
         count = int(piece.max()) + 1
         flat = piece.ravel()
         area = np.bincount(flat, minlength=count).astype(np.float64)
@@ -196,8 +194,7 @@ class _Joining:
         size_one, size_other = self.area[one], self.area[other]
         both = size_one + size_other
         self.mean[one] = tuple(
-            (a * size_one + b * size_other) / both
-            for a, b in zip(self.mean[one], self.mean[other], strict=True)
+            (a * size_one + b * size_other) / both for a, b in zip(self.mean[one], self.mean[other], strict=True)
         )
         self.area[one] = both
         self._root[other] = one

@@ -233,10 +233,7 @@ def _bare(page: Rgb, cut: Cut, to_page: NDArray[np.float64], light: Light) -> Rg
         about = cv2.dilate(mask.view(np.uint8), np.ones((reach, reach), np.uint8)) > 0
         about = about & ~anything if (about & ~anything).any() else mask
         pixels, own = page[about], even[about]
-        if (
-            light.paper is not None
-            and (near := np.linalg.norm(own - light.paper, axis=-1) < _PAPER_OFF).any()
-        ):
+        if light.paper is not None and (near := np.linalg.norm(own - light.paper, axis=-1) < _PAPER_OFF).any():
             page[mask] = np.median(pixels[near], axis=0).astype(np.uint8)
         else:
             bright = pixels.sum(axis=1) >= np.percentile(pixels.sum(axis=1), 80)

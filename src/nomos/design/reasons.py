@@ -9,9 +9,7 @@ from nomos.colour.names import colour_names
 from nomos.design.dendrogram import Joined
 
 
-def why_so_many(
-    labs: Sequence[Lab], line: int | None, paper: int | None, joined: Sequence[Joined], own: int
-) -> str:
+def why_so_many(labs: Sequence[Lab], line: int | None, paper: int | None, joined: Sequence[Joined], own: int) -> str:
     """What is counted, what would fall together with one fewer, and what one more would tell apart.
 
     Parameters
@@ -35,9 +33,7 @@ def why_so_many(
     fewer = after.get(len(labs) - 1)
     if fewer is not None and len(labs) > 2:
         one, other = colour_names([fewer.one, fewer.other])
-        text += tr(
-            " With one fewer, {small} and {small_2} fall together.", small=within(one), small_2=within(other)
-        )
+        text += tr(" With one fewer, {small} and {small_2} fall together.", small=within(one), small_2=within(other))
     more = after.get(len(labs))
     if more is not None:
         one, other = colour_names([more.one, more.other])

@@ -108,9 +108,7 @@ def sheet_page(rgb: Rgb, sheet: Points) -> SheetPage:
     inner = np.ascontiguousarray(page[room : room + height, room : room + width])
     lab, ink, paper = _drawn_on(inner)
     around = np.asarray(cv2.GaussianBlur(lab_page(page), (0, 0), 1.5), np.float32)
-    return SheetPage(
-        around, np.asarray(seen > 0), room, lab, ink, paper, (rgb.shape[1], rgb.shape[0]), matrix
-    )
+    return SheetPage(around, np.asarray(seen > 0), room, lab, ink, paper, (rgb.shape[1], rgb.shape[0]), matrix)
 
 
 def _drawn_on(page: Rgb) -> tuple[Page, Mask, Lab]:

@@ -157,6 +157,4 @@ def _crossings(one: Array, other: Array) -> Array:
     a, b, c, d = np.cos(one[:, 0]), np.sin(one[:, 0]), np.cos(other[:, 0]), np.sin(other[:, 0])
     scale = a * d - b * c
     scale = np.where(np.abs(scale) < 1e-9, 1e-9, scale)
-    return (
-        np.stack([d * one[:, 1] - b * other[:, 1], a * other[:, 1] - c * one[:, 1]], axis=-1) / scale[:, None]
-    )
+    return np.stack([d * one[:, 1] - b * other[:, 1], a * other[:, 1] - c * one[:, 1]], axis=-1) / scale[:, None]

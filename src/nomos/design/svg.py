@@ -109,9 +109,7 @@ def _own_size(root: "etree._Element", name: str) -> tuple[tuple[float, float], s
         return (width, height), " ".join(f"{value:g}" for value in box)
     if sides[0] and sides[1]:
         return (sides[0], sides[1]), f"0 0 {sides[0] / _MM['px']:g} {sides[1] / _MM['px']:g}"
-    raise BadInput(
-        tr("{name} has neither a size nor a viewBox; set the page size and export it again.", name=name)
-    )
+    raise BadInput(tr("{name} has neither a size nor a viewBox; set the page size and export it again.", name=name))
 
 
 def _length(text: str | None) -> float | None:
@@ -141,17 +139,14 @@ def _check_inside(root: "etree._Element", name: str) -> None:
             if inside is None:
                 raise BadInput(
                     tr(
-                        "{name} shows pictures that are not inside it as PNG or JPEG; embed them and export "
-                        "it again.",
+                        "{name} shows pictures that are not inside it as PNG or JPEG; embed them and export it again.",
                         name=name,
                     )
                 )
             try:
                 picture = base64.b64decode(link[inside.end() :], validate=False)
             except ValueError:
-                raise BadInput(
-                    tr("A picture inside {name} is damaged; export it again.", name=name)
-                ) from None
+                raise BadInput(tr("A picture inside {name} is damaged; export it again.", name=name)) from None
             check_packed(picture, tr("A picture inside {name}", name=name))
 
 
@@ -181,9 +176,7 @@ def _draw(svg: bytes, name: str, progress: Progress) -> NDArray[np.uint8]:
                 if drawing.poll() is None:
                     drawing.kill()
     if drawing.returncode != 0 or not png:
-        raise BadInput(
-            tr("{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.", name=name)
-        )
+        raise BadInput(tr("{name} cannot be drawn; export it as plain SVG, or as a PNG at 300 dpi.", name=name))
     from PIL import Image
 
     image = Image.open(io.BytesIO(png)).convert("RGBA")

@@ -94,18 +94,14 @@ class Camera:
         shrink = self._shrink(corners, sheet)
         drawn = cv2.GaussianBlur(sheet.linear, (0, 0), 0.45 * shrink) if shrink > 1.2 else sheet.linear
         seen = ground((height, width), self.table, hand)
-        on = cv2.warpPerspective(
-            np.ones(drawn.shape[:2], np.float32), matrix, (width, height), flags=cv2.INTER_LINEAR
-        )
+        on = cv2.warpPerspective(np.ones(drawn.shape[:2], np.float32), matrix, (width, height), flags=cv2.INTER_LINEAR)
         laid = cv2.warpPerspective(drawn, matrix, (width, height), flags=cv2.INTER_LINEAR)
         # The sheet's own soft shadow on the table.
         under = cv2.GaussianBlur(on, (0, 0), max(2.0, 0.006 * width))
         seen = seen * (1 - 0.35 * under[..., None]) * (1 - on[..., None]) + laid
         if self.hand_at is not None:
             self._lay_hand(seen, corners, hand)
-        seen *= (
-            self._light((height, width), hand)[..., None] * np.array(self.cast, np.float32) * self.exposure
-        )
+        seen *= self._light((height, width), hand)[..., None] * np.array(self.cast, np.float32) * self.exposure
         if self.lens:
             seen = self._through_lens(seen)
         if self.blur_px:
@@ -149,8 +145,7 @@ class Camera:
         y, x = np.mgrid[:height, :width].astype(np.float64)
         of = self._radial(np.stack([x + 0.5, y + 0.5], axis=-1)).astype(np.float32) - 0.5
         return np.asarray(
-            cv2.remap(seen, of[..., 0], of[..., 1], cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE),
-            np.float32,
+            cv2.remap(seen, of[..., 0], of[..., 1], cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE), np.float32
         )
 
     def _distorted(self, corners: Corners) -> Corners:

@@ -95,9 +95,7 @@ def fingers(
     return inside
 
 
-def written(
-    linear: Linear, text: str, at: tuple[int, int], tall_px: float, colour: tuple[float, float, float]
-) -> None:
+def written(linear: Linear, text: str, at: tuple[int, int], tall_px: float, colour: tuple[float, float, float]) -> None:
     """Write a note on a sheet, in place. at : its lower left, pixels of the sheet."""
     import cv2
 
@@ -130,7 +128,5 @@ def ring(linear: Linear, at: tuple[int, int], radius_px: float) -> None:
 
     drawn = np.zeros(linear.shape[:2], np.uint8)
     cv2.circle(drawn, at, round(radius_px), 255, max(2, round(0.09 * radius_px)), cv2.LINE_AA)
-    stain = np.asarray(
-        cv2.GaussianBlur(drawn.astype(np.float32) / 255, (0, 0), max(1.0, 0.02 * radius_px)), np.float32
-    )
+    stain = np.asarray(cv2.GaussianBlur(drawn.astype(np.float32) / 255, (0, 0), max(1.0, 0.02 * radius_px)), np.float32)
     linear *= 1 - stain[..., None] * np.array((0.22, 0.36, 0.55), np.float32)

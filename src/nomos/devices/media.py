@@ -130,9 +130,7 @@ def _thickness(
     if medium == "wash":
         pool = _noise(shape, (7 * mm, 7 * mm), hand)
         grain = _noise(shape, (0.15 * mm, 0.15 * mm), hand)
-        return np.asarray(
-            np.clip(1 + 0.16 * pool + 0.04 * grain + 0.30 * _rim(own, 0.7 * mm), 0.3, 2.0), np.float32
-        )
+        return np.asarray(np.clip(1 + 0.16 * pool + 0.04 * grain + 0.30 * _rim(own, 0.7 * mm), 0.3, 2.0), np.float32)
     # Crayon and pencil catch on the paper's tooth.
     if medium == "crayon":
         tooth = _noise(shape, (0.22 * mm, 0.22 * mm), hand)

@@ -15,9 +15,7 @@ class Telephone:
         """Open the page, or another path: status and text."""
         return self._ask("GET", self.path if path is None else path, None, {"Accept-Language": language})
 
-    def sends(
-        self, name: str, data: bytes, *, path: str | None = None, method: str = "POST"
-    ) -> tuple[int, str]:
+    def sends(self, name: str, data: bytes, *, path: str | None = None, method: str = "POST") -> tuple[int, str]:
         """Send a picture: status and what is said."""
         return self._ask(method, self.path if path is None else path, data, {"X-Name": quote(name)})
 

@@ -116,9 +116,7 @@ def locked(path: Path, *, wait_s: float = 5.0) -> Iterator[None]:
     """
     found = acquire(lock_of(path), wait_s=wait_s)
     if isinstance(found, Holder):
-        raise LogError(
-            tr("{name} is being written by {holder}: try again in a moment.", name=path.name, holder=found)
-        )
+        raise LogError(tr("{name} is being written by {holder}: try again in a moment.", name=path.name, holder=found))
     if found is None:
         raise LogError(
             tr(

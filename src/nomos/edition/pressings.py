@@ -32,9 +32,7 @@ PRESSINGS: dict[str, Pressing] = {
         Pressing("spoon", tr("spoon"), tr("spoon, small strokes, a card over the paper"), slips=True),
         Pressing("hand", tr("the palm of the hand"), tr("the palm of the hand"), slips=True),
         Pressing("clean roller", tr("a clean roller"), tr("a clean roller, straight over"), slips=True),
-        Pressing(
-            "foot", tr("by foot"), tr("by foot, on felt and a board, without turning the heel"), slips=True
-        ),
+        Pressing("foot", tr("by foot"), tr("by foot, on felt and a board, without turning the heel"), slips=True),
         Pressing("hand press", tr("hand press"), tr("hand press"), caution=_PRESS),
         Pressing("press", tr("press"), tr("press"), caution=_PRESS),
     )

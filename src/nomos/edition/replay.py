@@ -10,9 +10,7 @@ from nomos.edition.state import PULLED, EditionState, Pulled
 _ASIDE = ("ink", "cut", "air", "picture", "press", "remark", "batch", "packing", "project")
 
 
-def replay(
-    events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False
-) -> EditionState:
+def replay(events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False) -> EditionState:
     """What the events come to, in their order (see `Replay`)."""
     return Replay(events, planned, sheets, by_sheet=by_sheet).state
 
@@ -34,9 +32,7 @@ class Replay:
     from their `order` line, or while there is none from the plan of today.
     """
 
-    def __init__(
-        self, events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False
-    ) -> None:
+    def __init__(self, events: Sequence[Event], planned: Sequence[str], sheets: int, *, by_sheet: bool = False) -> None:
         self._planned, self._sheets, self._by_sheet = tuple(planned), sheets, by_sheet
         self._begin(tuple(events))
 

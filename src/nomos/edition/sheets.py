@@ -59,9 +59,7 @@ def start_sheets(edition: int, layers: int, good: float, confidence: float = 0.9
     found by bisection, as that probability grows with n.
     """
     if not 1 <= edition <= 10_000:
-        raise SheetsError(
-            tr("An edition of {edition} cannot be planned: choose 1 to 10 000.", edition=edition)
-        )
+        raise SheetsError(tr("An edition of {edition} cannot be planned: choose 1 to 10 000.", edition=edition))
     if not 1 <= layers <= 100:
         raise SheetsError(tr("{layers} layers cannot be planned: choose 1 to 100.", layers=layers))
     if not 0 < good <= 1:
@@ -69,9 +67,7 @@ def start_sheets(edition: int, layers: int, good: float, confidence: float = 0.9
             tr("The chance that a pull is good must be more than 0 and at most 1, not {good:g}.", good=good)
         )
     if not 0 < confidence < 1:
-        raise SheetsError(
-            tr("The confidence must be between 0 and 1, not {confidence:g}.", confidence=confidence)
-        )
+        raise SheetsError(tr("The confidence must be between 0 and 1, not {confidence:g}.", confidence=confidence))
     p = good**layers
     if probability_of(edition, _MOST_SHEETS, p) < confidence:
         raise SheetsError(

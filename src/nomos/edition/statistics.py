@@ -76,13 +76,7 @@ class Numbers:
 
 
 def number_sheets(
-    histories: Sequence[SheetHistory],
-    layers: int,
-    edition: int,
-    artist: int,
-    printer: int,
-    *,
-    bat: bool = True,
+    histories: Sequence[SheetHistory], layers: int, edition: int, artist: int, printer: int, *, bat: bool = True
 ) -> Numbers:
     """Number the good sheets: BAT first, then 1/E to E/E, AP and PP; chosen sheets before the others.
 

@@ -31,9 +31,7 @@ def bench_drawing(project: Project, plan: SystemPlan) -> Drawing:
         (image.right, image.bottom), (image.left, image.bottom),
     )  # fmt: skip
     shapes.append(Shape("image", (tuple(map(laid, corners)),)))
-    shapes += [
-        Shape("dimension", ((laid(each.start), laid(each.end)),), closed=False) for each in plan.dimensions
-    ]
+    shapes += [Shape("dimension", ((laid(each.start), laid(each.end)),), closed=False) for each in plan.dimensions]
     words = [Word(laid(_middle(shape.points)), shape.word) for shape in plan.shapes if shape.word]
     words += [Word(laid(_middle((each.start, each.end))), each.text) for each in plan.dimensions]
     block = plan.block
@@ -71,11 +69,7 @@ def pins_drawing(pins: PinSettings) -> Drawing:
     words = [Word(part.label_at, part.part.name.split()[0]) for part in placed]
     return Drawing(
         "pins",
-        tr(
-            "Tabs and pins, {pairs} pairs, {board_mm} board",
-            pairs=pins.pairs,
-            board_mm=length_text(pins.board_mm),
-        ),
+        tr("Tabs and pins, {pairs} pairs, {board_mm} board", pairs=pins.pairs, board_mm=length_text(pins.board_mm)),
         (
             tr(
                 "M is the male half: glue its stub onto its foot. F is the female half. Clearance "

@@ -137,9 +137,7 @@ def tool_lines(carved: CarvedBlock) -> list[tuple[str, str]]:
     said = []
     for letter, tool, area in zip(_LETTERS, carved.carving.tools, carved.carving.areas_mm2, strict=False):
         took = tr(", {hours} min", hours=number(hours[tool.name] * 60, 0)) if tool.name in hours else ""
-        said.append(
-            (letter, tr("{name}: {area} cm²{took}", name=tool.name, area=number(area / 100), took=took))
-        )
+        said.append((letter, tr("{name}: {area} cm²{took}", name=tool.name, area=number(area / 100), took=took)))
     return said
 
 
@@ -161,16 +159,11 @@ def _words(project: Project, carved: Sequence[CarvedBlock]) -> list["Flowable"]:
         *(paragraph(caution) for caution in cutting_cautions(project)),
     ]
     if project.craft.grip_border:
-        story.append(
-            paragraph(tr("Leave the border standing to hold the block by, and mask it when you ink."))
-        )
+        story.append(paragraph(tr("Leave the border standing to hold the block by, and mask it when you ink.")))
     story += [space(3), paragraph(tr("Block by block"), 13, bold=True)]
     story.append(rows([(project.block(each.block).name, " ".join(notes_of(each))) for each in carved]))
     hours = sum(each.effort.hours for each in carved)
-    story += [
-        space(2),
-        paragraph(tr("In all {hours} h by the speeds that are set.", hours=number(hours)), bold=True),
-    ]
+    story += [space(2), paragraph(tr("In all {hours} h by the speeds that are set.", hours=number(hours)), bold=True)]
     return story
 
 

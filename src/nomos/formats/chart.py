@@ -73,9 +73,7 @@ def read_chart_file(path: Path, chart: Chart, paper: Lab) -> dict[int, Array]:
         from nomos.design import read_pixels
 
         picture = read_pixels(read_bytes(path), path.name).rgb
-        return {
-            place: np.array(each.read.lab) for place, each in enumerate(read_chart(chart, picture, paper))
-        }
+        return {place: np.array(each.read.lab) for place, each in enumerate(read_chart(chart, picture, paper))}
     names = {patch.name.lower(): place for place, patch in enumerate(chart.patches)}
     found: dict[int, Array] = {}
     for where, sample, measured in read_samples(path):
@@ -128,9 +126,7 @@ def chart_pdf(chart: Chart, title: str) -> bytes:
     canvas.showPage()
     for place, ink in enumerate(chart.inks):
         heading = tr("{place} of {inks}: {name}", place=place + 1, inks=len(chart.inks), name=ink.name)
-        _heading(
-            canvas, heading, tr("The block, mirrored: the grey strips stay. Cut all blocks in one corner.")
-        )
+        _heading(canvas, heading, tr("The block, mirrored: the grey strips stay. Cut all blocks in one corner."))
         for patch in chart.patches:
             if place in patch.films:
                 mirrored = chart.size_mm[0] - patch.left_mm - chart.patch_mm
@@ -158,9 +154,7 @@ def _heading(canvas: "Canvas", heading: str, line: str) -> None:
 
 def _square(canvas: "Canvas", left: float, top: float, side: float, colour: str) -> None:
     canvas.setFillColor(colour)
-    canvas.rect(
-        (_LEFT_MM + left) * MM, (A4_MM[1] - _TOP_MM - top - side) * MM, side * MM, side * MM, stroke=0, fill=1
-    )
+    canvas.rect((_LEFT_MM + left) * MM, (A4_MM[1] - _TOP_MM - top - side) * MM, side * MM, side * MM, stroke=0, fill=1)
 
 
 def _name(canvas: "Canvas", chart: Chart, left: float, top: float, word: str) -> None:

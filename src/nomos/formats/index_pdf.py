@@ -8,10 +8,7 @@ from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import paragraph, rows, space, text_pages
 
 _FILES = (
-    (
-        "blocks.pdf",
-        tr("Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar."),
-    ),
+    ("blocks.pdf", tr("Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar.")),
     ("pulls.pdf", tr("A page for every pull, to lie beside the press: inks, zones, film, what to check.")),
     ("transfer.pdf", tr("The drawing for each block, the right way round for the way it is transferred.")),
     ("carving.pdf", tr("What to cut with which tool, how deep, in which order, block by block.")),
@@ -30,11 +27,7 @@ def index_pdf(title: str, plan: dict[str, Any]) -> bytes:
     story = [
         paragraph(title, 20, bold=True, after_mm=3),
         paragraph(
-            tr(
-                "{width}, {len} pulls",
-                width=lengths_text(width, height, None, between=" × "),
-                len=len(plan["order"]),
-            ),
+            tr("{width}, {len} pulls", width=lengths_text(width, height, None, between=" × "), len=len(plan["order"])),
             11,
             after_mm=5,
         ),

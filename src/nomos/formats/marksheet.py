@@ -57,7 +57,5 @@ def _figure(text: str | None, name: str, where: str) -> float:
     except ValueError:
         value = math.nan
     if not math.isfinite(value):
-        raise BadInput(
-            tr("{where}: {name} is '{what}', not a length in mm.", where=where, name=name, what=text or "")
-        )
+        raise BadInput(tr("{where}: {name} is '{what}', not a length in mm.", where=where, name=name, what=text or ""))
     return value

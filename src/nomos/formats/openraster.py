@@ -120,31 +120,22 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
                 )
             if len(found) * size[0] * size[1] > _MOST_PIXELS:
                 raise BadInput(
-                    tr(
-                        "{name} would unpack to too much: save it at 300 dpi or with fewer layers.",
-                        name=path.name,
-                    )
+                    tr("{name} would unpack to too much: save it at 300 dpi or with fewer layers.", name=path.name)
                 )
             layers = [_read_layer(archive, element, size, path.name) for element in found]
     except OSError as error:
-        raise BadInput(
-            tr("{name} cannot be opened ({what}).", name=path.name, what=error.strerror or error)
-        ) from None
+        raise BadInput(tr("{name} cannot be opened ({what}).", name=path.name, what=error.strerror or error)) from None
     except BadInput:
         raise
     except Exception:
         # zipfile, lxml and Pillow each have several errors for damaged files.
-        raise BadInput(
-            tr("{name} is damaged or not an OpenRaster picture; export it again.", name=path.name)
-        ) from None
+        raise BadInput(tr("{name} is damaged or not an OpenRaster picture; export it again.", name=path.name)) from None
     if not layers:
         raise BadInput(tr("{name} has no layer; it needs one for each block.", name=path.name))
     return tuple(reversed(layers))
 
 
-def _read_layer(
-    archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int], name: str
-) -> MaskLayer:
+def _read_layer(archive: zipfile.ZipFile, element: etree._Element, size: tuple[int, int], name: str) -> MaskLayer:
     data = archive.read(element.get("src", ""))
     check_packed(data, tr("A layer of {name}", name=name))
     left, top = int(element.get("x", "0")), int(element.get("y", "0"))

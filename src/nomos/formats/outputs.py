@@ -116,10 +116,7 @@ def _check_kind(path: Path, output: Output) -> None:
     fits = _KINDS.get(suffix if output.makes == "file" else SUFFIX)
     if head and (fits is None or not fits(head)):
         raise BadInput(
-            tr(
-                "{path} is another kind of file than what would be written: name another, or move it away.",
-                path=path,
-            )
+            tr("{path} is another kind of file than what would be written: name another, or move it away.", path=path)
         )
 
 
@@ -164,11 +161,7 @@ def _head(path: Path) -> bytes:
 
 @contextlib.contextmanager
 def filling(
-    folder: Path,
-    inputs: Sequence[Path] = (),
-    *,
-    manifest: str | None = None,
-    project: tuple[str, str] = ("", ""),
+    folder: Path, inputs: Sequence[Path] = (), *, manifest: str | None = None, project: tuple[str, str] = ("", "")
 ) -> Iterator[Path]:
     """A passing folder to write into; its files take their places in `folder` once all of them are there.
 
@@ -228,11 +221,7 @@ def _clear(stage: Path) -> None:
 
 
 def _check_places(
-    folder: Path,
-    names: Sequence[Path],
-    inputs: Collection[Path],
-    manifest: str | None,
-    project: tuple[str, str],
+    folder: Path, names: Sequence[Path], inputs: Collection[Path], manifest: str | None, project: tuple[str, str]
 ) -> None:
     ours = None if manifest is None else _named_in(folder / manifest)
     for name in names:
@@ -243,15 +232,12 @@ def _check_places(
         if is_project and log_path(path).exists() and id_in(path) != project[1]:
             raise BadInput(
                 tr(
-                    "{path} is another print, with the record of its edition beside it: choose another "
-                    "folder.",
+                    "{path} is another print, with the record of its edition beside it: choose another folder.",
                     path=path,
                 )
             )
         if ours is not None and not is_project and str(name) not in ours:
-            raise BadInput(
-                tr("{path} is not of an earlier packet: choose another folder, or move it away.", path=path)
-            )
+            raise BadInput(tr("{path} is not of an earlier packet: choose another folder, or move it away.", path=path))
         check_output(path, Output("project" if is_project else "file"), inputs)
 
 
@@ -270,8 +256,7 @@ def _exchange(stage: Path, folder: Path, names: Sequence[Path], project: str) ->
     mark = folder / UNFINISHED
     if replaced:
         mark.write_text(
-            tr("The files in this folder were being replaced: some are new, some old. Write them again.\n"),
-            "utf-8",
+            tr("The files in this folder were being replaced: some are new, some old. Write them again.\n"), "utf-8"
         )
     for name in names:
         path = folder / name

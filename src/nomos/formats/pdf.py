@@ -66,11 +66,7 @@ def plan_tiles(drawing_mm: tuple[float, float], paper: str) -> Tiling:
     """The tiling with the fewest pages, upright or on its side. Raises BadInput for an unknown paper."""
     if paper not in PAPERS_MM:
         raise BadInput(
-            tr(
-                "'{paper}' is not a paper size; choose one of {papers_mm}.",
-                paper=paper,
-                papers_mm=", ".join(PAPERS_MM),
-            )
+            tr("'{paper}' is not a paper size; choose one of {papers_mm}.", paper=paper, papers_mm=", ".join(PAPERS_MM))
         )
     width, height = PAPERS_MM[paper]
     return min(
@@ -213,11 +209,7 @@ def _foot(canvas: "Canvas", text: str, tiling: Tiling, column: int, row: int) ->
     canvas.setFont(FONT, 7.5)
     canvas.drawString((left + CHECK_BAR_MM + 2) * MM, base * MM, tr("100 mm: measure it, print at 100 %"))
     tiles = tiling.columns * tiling.rows
-    where = (
-        tr(", part {column} of {tiles}", column=row * tiling.columns + column + 1, tiles=tiles)
-        if tiles > 1
-        else ""
-    )
+    where = tr(", part {column} of {tiles}", column=row * tiling.columns + column + 1, tiles=tiles) if tiles > 1 else ""
     join = tr(" Cut at the marks and lay the edges together.") if tiles > 1 else ""
     canvas.drawString(left * MM, (base + 4.2) * MM, f"{text}{where}.{join}")
 

@@ -44,12 +44,7 @@ def sheets_as_json(project: Project, blocks: CutBlocks) -> dict[str, Any]:
         "start": plan.start_sheets,
         "cut": all_sheets(project, plan),
         "buy": [
-            {
-                "what": line.what,
-                "amount": round(line.amount, 1),
-                "unit": line.unit,
-                "cost": round(line.cost, 2),
-            }
+            {"what": line.what, "amount": round(line.amount, 1), "unit": line.unit, "cost": round(line.cost, 2)}
             for line in lines
         ],
     }

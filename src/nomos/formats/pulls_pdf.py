@@ -112,13 +112,6 @@ def _inked(project: Project, laid: LaidSheet, layer: int) -> NDArray[np.uint8]:
             cv2.polylines(picture, [ring], isClosed=True, color=_LINE, thickness=2, lineType=cv2.LINE_AA)
             at = ring.mean(axis=0).round().astype(int)
             cv2.putText(
-                picture,
-                str(place),
-                (int(at[0]), int(at[1])),
-                cv2.FONT_HERSHEY_SIMPLEX,
-                1.0,
-                _LINE,
-                2,
-                cv2.LINE_AA,
+                picture, str(place), (int(at[0]), int(at[1])), cv2.FONT_HERSHEY_SIMPLEX, 1.0, _LINE, 2, cv2.LINE_AA
             )
     return picture

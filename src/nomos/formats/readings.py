@@ -117,9 +117,7 @@ def _cgats(text: str, name: str) -> list[dict[str, str]]:
     fields = re.search(r"BEGIN_DATA_FORMAT\s+(.*?)\s+END_DATA_FORMAT", text, re.DOTALL)
     data = re.search(r"BEGIN_DATA\s+(.*?)\s+END_DATA\b", text, re.DOTALL)
     if fields is None or data is None:
-        raise BadInput(
-            tr("{name} is cut short: it has no data format or no data; export it again.", name=name)
-        )
+        raise BadInput(tr("{name} is cut short: it has no data format or no data; export it again.", name=name))
     names = fields[1].split()
     rows = []
     for line in data[1].splitlines():
@@ -155,12 +153,7 @@ def _measured(row: dict[str, str], where: str) -> Array:
         lab = np.array([float(row[key].replace("−", "-")) for key in ("L", "a", "b")])
     except (KeyError, ValueError):
         raise BadInput(
-            tr(
-                "{where}: there are neither {bands} bands nor L, a and b. {help}",
-                where=where,
-                bands=BANDS,
-                help=_HELP,
-            )
+            tr("{where}: there are neither {bands} bands nor L, a and b. {help}", where=where, bands=BANDS, help=_HELP)
         ) from None
     try:
         return smooth_reflectance(lab)

@@ -156,9 +156,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
         lines.append(
             (
                 tr("Cancelled"),
-                tr(
-                    "{cancelled} good sheets left over are cancelled", cancelled=len(record.numbers.cancelled)
-                ),
+                tr("{cancelled} good sheets left over are cancelled", cancelled=len(record.numbers.cancelled)),
             )
         )
         if record.numbers.short:
@@ -208,9 +206,7 @@ def statement_pdf(project: Project, record: Record | None, day: date) -> bytes:
 Picture = NDArray[np.uint8]
 
 
-def process_page(
-    title: str, stages: Sequence[tuple[str, Picture]], columns: int = 4, tile_px: int = 520
-) -> Picture:
+def process_page(title: str, stages: Sequence[tuple[str, Picture]], columns: int = 4, tile_px: int = 520) -> Picture:
     """The progressive proofs side by side on one picture, each with its words. (height, width, 3)."""
     from PIL import Image, ImageDraw, ImageFont
 

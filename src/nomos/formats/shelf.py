@@ -78,9 +78,7 @@ def _checked(inks: Sequence[ShelfInk], name: str) -> tuple[ShelfInk, ...]:
     names = [each.ink.name for each in inks]
     twice = next((each for each in names if names.count(each) > 1), None)
     if twice is not None:
-        raise BadInput(
-            tr("{name} has two inks called {twice}; give each its own name.", name=name, twice=twice)
-        )
+        raise BadInput(tr("{name} has two inks called {twice}; give each its own name.", name=name, twice=twice))
     return tuple(inks)
 
 
@@ -121,9 +119,7 @@ def _json_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
     rows = content.get("inks") if isinstance(content, dict) else content
     if not isinstance(rows, list) or not all(isinstance(row, dict) for row in rows):
         raise BadInput(tr("{name} must be a list of inks, each with name, L, a, b.", name=name))
-    return [
-        (tr("{name}, ink {place}", name=name, place=place), row) for place, row in enumerate(rows, start=1)
-    ]
+    return [(tr("{name}, ink {place}", name=name, place=place), row) for place, row in enumerate(rows, start=1)]
 
 
 def _ink(row: dict[str, Any], where: str) -> ShelfInk:
@@ -133,18 +129,12 @@ def _ink(row: dict[str, Any], where: str) -> ShelfInk:
     opacity = str(row.get("opacity") or "transparent").strip().lower()
     if opacity not in OPACITIES:
         raise BadInput(
-            tr(
-                "{where}: opacity must be transparent, semi or opaque, not '{opacity}'.",
-                where=where,
-                opacity=opacity,
-            )
+            tr("{where}: opacity must be transparent, semi or opaque, not '{opacity}'.", where=where, opacity=opacity)
         )
     word: Opacity = OPACITIES[OPACITIES.index(opacity)]
     vehicle = str(row.get("vehicle") or USUAL_VEHICLE).strip().lower()
     if vehicle not in VEHICLES:
-        raise BadInput(
-            tr("{where}: the vehicle must be one of {vehicles}.", where=where, vehicles=", ".join(VEHICLES))
-        )
+        raise BadInput(tr("{where}: the vehicle must be one of {vehicles}.", where=where, vehicles=", ".join(VEHICLES)))
     reflectance = _reflectance(row, where)
     ink = Ink(
         name, name, _lab(row, reflectance, where), word, _optics(row, where), reflectance,

@@ -6,15 +6,7 @@ from typing import Any
 from lxml import etree
 
 from nomos.base.units import MM_PER_INCH
-from nomos.formats.drawing import (
-    CHECK_BAR_MM,
-    HEADING_LINE_MM,
-    HEADING_PT,
-    TEXT_LINE_MM,
-    TEXT_PT,
-    Drawing,
-    Shape,
-)
+from nomos.formats.drawing import CHECK_BAR_MM, HEADING_LINE_MM, HEADING_PT, TEXT_LINE_MM, TEXT_PT, Drawing, Shape
 
 _NS = "http://www.w3.org/2000/svg"
 _FOOT_MM = 10.0
@@ -59,10 +51,7 @@ def drawing_svg(drawing: Drawing, *, headed: bool = False) -> bytes:
 def _header(root: etree._Element, drawing: Drawing) -> None:
     group = _child(root, "g", id="heading", fill="#000000")
     y = 0.0
-    for lines, size, step in (
-        (drawing.headings, HEADING_PT, HEADING_LINE_MM),
-        (drawing.text, TEXT_PT, TEXT_LINE_MM),
-    ):
+    for lines, size, step in ((drawing.headings, HEADING_PT, HEADING_LINE_MM), (drawing.text, TEXT_PT, TEXT_LINE_MM)):
         for line in lines:
             y += step
             _text(group, line, size * _PT_MM, {"x": "0", "y": f"{y - 0.7:g}"})

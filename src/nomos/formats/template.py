@@ -102,9 +102,7 @@ class _Drawing:
     legend: str = ""
 
 
-def templates(
-    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
-) -> tuple[Template, ...]:
+def templates(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS) -> tuple[Template, ...]:
     """Both faces of every block, in the order they are first printed.
 
     Raises
@@ -115,9 +113,7 @@ def templates(
     if plan is None:
         raise ProjectError("kento", reason)
     if not project.impressions:
-        raise ProjectError(
-            "impressions", tr("There is no block to make a template of: open a picture first.")
-        )
+        raise ProjectError("impressions", tr("There is no block to make a template of: open a picture first."))
     made: list[Template] = []
     before: Mask | None = None
     names = list(dict.fromkeys(impression.block for impression in project.impressions))
@@ -195,15 +191,9 @@ def _heading(project: Project, block: Block) -> str:
             strength = "" if zone.strength == 1 else tr(", strength {strength:.0%}", strength=zone.strength)
             graded = tr(" graded to {to:.0%}", to=zone.grade.to) if zone.grade else ""
             inks.append(f"{project.ink(zone.ink).name}{strength}{graded}")
-    kind = (
-        tr(", key block") if block.is_key else tr(", state {at}", at=at[0]) if is_reduction(project) else ""
-    )
+    kind = tr(", key block") if block.is_key else tr(", state {at}", at=at[0]) if is_reduction(project) else ""
     if block.board and not is_reduction(project):
-        kind += tr(
-            ", {face} of board {removeprefix}",
-            face=block.face,
-            removeprefix=block.board.removeprefix("board"),
-        )
+        kind += tr(", {face} of board {removeprefix}", face=block.face, removeprefix=block.board.removeprefix("board"))
     pulls = tr(" and ").join(str(place) for place in at)
     word = tr("Inks") if len(inks) > 1 else tr("Ink")
     some = f"{word} {'; '.join(inks)}" if len(inks) <= _MOST_INKS else tr("{inks} inks", inks=len(inks))
@@ -266,9 +256,7 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
             *((np.array(turned([*shape, shape[0]])),) for shape in _marks(project, block)),
         ),
         walls=tuple(
-            turned(shape.points)
-            for shape in plan.shapes
-            if shape.kind == "cross" or (notched and shape.kind == "wall")
+            turned(shape.points) for shape in plan.shapes if shape.kind == "cross" or (notched and shape.kind == "wall")
         )
         if notched or own.crosses
         else (),
@@ -277,9 +265,7 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
         sheet=turned(((0, 0), (width, 0), (width, height), (0, height))),
         corner=turned(_corner(edge, "near", hand)),
         cut_now=tuple(tuple(ring(part) for part in area) for area in drawing.gone),
-        saw=tuple(
-            turned([(image.left + x, image.top + y) for x, y in path.tolist()]) for path in drawing.saw
-        ),
+        saw=tuple(turned([(image.left + x, image.top + y) for x, y in path.tolist()]) for path in drawing.saw),
         labels=tuple((*turned(((image.left + x, image.top + y),))[0], word) for x, y, word in drawing.labels),
         front_corner=front_corner,
         legend=drawing.legend,

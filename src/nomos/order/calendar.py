@@ -183,9 +183,7 @@ class _Desk:
             self.tasks.append(Task(kind, layer, text, self.now, end))
             self.now, left = end, left - piece
 
-    def whole_edition(
-        self, runs: Sequence[Run], sheets: int, *, patient: bool, progress: Progress
-    ) -> Calendar:
+    def whole_edition(self, runs: Sequence[Run], sheets: int, *, patient: bool, progress: Progress) -> Calendar:
         """Every sheet through one layer before the next."""
         ready = [self.now] * sheets
         for place, run in enumerate(runs):
@@ -273,9 +271,7 @@ class _Desk:
         """What has been laid out so far."""
         tasks = [*self.tasks, *self._damping()]
         tasks.sort(key=lambda task: (task.start, task.end))
-        work = sum(
-            (task.end - task.start).total_seconds() / 3600 for task in tasks if task.kind in ("print", "cut")
-        )
+        work = sum((task.end - task.start).total_seconds() / 3600 for task in tasks if task.kind in ("print", "cut"))
         self.waits["work"] = work
         causes: tuple[Limit, ...] = ("drying", "rack", "hours", "work")
         most = max(causes, key=lambda each: self.waits[each])

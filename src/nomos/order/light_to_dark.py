@@ -151,9 +151,7 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
     """
     said = []
     for here, after in pairwise(order):
-        dries = (
-            tr("back into the damp pack") if here.damp else tr("dry {drying_h:g} h", drying_h=here.drying_h)
-        )
+        dries = tr("back into the damp pack") if here.damp else tr("dry {drying_h:g} h", drying_h=here.drying_h)
         said.append(f"{tr('still wet') if after.wet else dries}, {_cleaned(cleaned(here.labs, after.labs))}")
     return tuple(said)
 
@@ -161,8 +159,4 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
 def _cleaned(each: Sequence[Cleaning]) -> str:
     worst = max(each, key=lambda one: WEIGHT[one])
     many = sum(one == worst for one in each)
-    return (
-        tr("{words} {many} inks", words=_WORDS[worst], many=many)
-        if many > 1 and worst != "none"
-        else _WORDS[worst]
-    )
+    return tr("{words} {many} inks", words=_WORDS[worst], many=many) if many > 1 and worst != "none" else _WORDS[worst]

@@ -110,7 +110,4 @@ def _apart(near: list[int], earlier: list[int]) -> list[tuple[np.uint32, np.uint
             (some | 1 << layer, barred | near[layer], before | earlier[layer])
             for some, barred, before in found if not barred >> layer & 1
         ]  # fmt: skip
-    return [
-        (np.uint32(some), np.uint32(some | before), some.bit_count() % 2 == 1)
-        for some, _, before in found[1:]
-    ]
+    return [(np.uint32(some), np.uint32(some | before), some.bit_count() % 2 == 1) for some, _, before in found[1:]]

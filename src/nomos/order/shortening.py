@@ -31,19 +31,13 @@ def with_help(
     """
     plan = plan_days(runs, sheets, times, start, progress=Part(progress, 0.0, _OWN_PART))
     tries: list[tuple[str, Sequence[Run], Times]] = [
-        (
-            tr("a drier that halves the drying"),
-            [replace(run, drying_h=run.drying_h / 2) for run in runs],
-            times,
-        ),
+        (tr("a drier that halves the drying"), [replace(run, drying_h=run.drying_h / 2) for run in runs], times),
         (tr("two hours more a day"), runs, _changed(times, closes=min(times.closes + 2, 24.0))),
         (tr("working on all seven days"), runs, _changed(times, days=(0, 1, 2, 3, 4, 5, 6))),
         (tr("five degrees warmer"), [replace(r, drying_h=r.drying_h / 2**0.5) for r in runs], times),
     ]
     if times.rack < sheets:
-        tries.append(
-            (tr("a rack for all {sheets} sheets", sheets=sheets), runs, _changed(times, rack=sheets))
-        )
+        tries.append((tr("a rack for all {sheets} sheets", sheets=sheets), runs, _changed(times, rack=sheets)))
     if times.pulls_a_day:
         tries.append((tr("no limit of pulls a day"), runs, _changed(times, pulls_a_day=0)))
     ends = []

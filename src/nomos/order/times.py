@@ -37,10 +37,7 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
         float, _minutes(tr("Wipe"), tr("Minutes to change to an ink that may see a little of it."), 1)
     ] = 8.0
     cutting_min: Annotated[
-        float,
-        _minutes(
-            tr("Cutting a state further"), tr("Minutes of cutting between two states of a reduction."), 30
-        ),
+        float, _minutes(tr("Cutting a state further"), tr("Minutes of cutting between two states of a reduction."), 30)
     ] = 180.0
     rack: Annotated[
         int,
@@ -57,16 +54,10 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
         ),
     ] = 0  # fmt: skip
     opens: Annotated[
-        float,
-        figure(
-            tr("Work begins at"), tr("Hour of the day."), tr("h"), 0, 24, step=0.5, level="usual", undo=TIMES
-        ),
+        float, figure(tr("Work begins at"), tr("Hour of the day."), tr("h"), 0, 24, step=0.5, level="usual", undo=TIMES)
     ] = 9.0
     closes: Annotated[
-        float,
-        figure(
-            tr("Work ends at"), tr("Hour of the day."), tr("h"), 0, 24, step=0.5, level="usual", undo=TIMES
-        ),
+        float, figure(tr("Work ends at"), tr("Hour of the day."), tr("h"), 0, 24, step=0.5, level="usual", undo=TIMES)
     ] = 17.0
     days: tuple[int, ...] = (0, 1, 2, 3, 4)
     temperature: Annotated[
@@ -83,8 +74,7 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
         bool, yes(tr("Damped the evening before"), tr("The pack is damp when the day begins."), undo=TIMES)
     ] = False
     damp_min: Annotated[
-        float,
-        _minutes(tr("Damping and pressing"), tr("Minutes to damp the pack and put it under weight."), 5),
+        float, _minutes(tr("Damping and pressing"), tr("Minutes to damp the pack and put it under weight."), 5)
     ] = 30.0
     keeps_days: Annotated[
         int,

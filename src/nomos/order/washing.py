@@ -22,9 +22,7 @@ _LEAST_FALL = 1.0
 # Less than this share is no print.
 _NOTHING = 0.05
 
-CAUTION = tr(
-    "Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin."
-)
+CAUTION = tr("Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin.")
 
 
 def cleaning(here: Lab, after: Lab) -> Cleaning:
@@ -166,11 +164,7 @@ class TackAdvice:
     @property
     def brief(self) -> str:
         """In two or three words."""
-        return (
-            tr("will not take, too tight")
-            if self.fails
-            else tr("only {takes:.0f} % takes", takes=100 * self.takes)
-        )
+        return tr("will not take, too tight") if self.fails else tr("only {takes:.0f} % takes", takes=100 * self.takes)
 
     @property
     def fails(self) -> bool:

@@ -2,29 +2,9 @@
 
 from nomos.project.check.findings import find
 from nomos.project.check.proof import Proof, proof_of, prove
-from nomos.project.model import (
-    Block,
-    Flat,
-    Impression,
-    Ink,
-    Paper,
-    Project,
-    ProjectError,
-    Source,
-    WantedColour,
-    Zone,
-)
+from nomos.project.model import Block, Flat, Impression, Ink, Paper, Project, ProjectError, Source, WantedColour, Zone
 from nomos.project.model.finding import Cure, Finding, Station, Weight
-from nomos.project.model.store import (
-    Assets,
-    digest,
-    labels_from_png,
-    labels_of,
-    labels_to_png,
-    load,
-    mask_to_png,
-    save,
-)
+from nomos.project.model.store import Assets, digest, labels_from_png, labels_of, labels_to_png, load, mask_to_png, save
 from nomos.project.register.kento import kento_or_reason
 from nomos.project.sheet.laying import (
     ColourMatch,

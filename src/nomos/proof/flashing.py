@@ -234,9 +234,7 @@ def _sample(prints: Prints, points: int, seed: int) -> _Sample | None:
     )
 
 
-def _chosen(
-    pairs: NDArray[np.int64], points: int, hand: np.random.Generator
-) -> tuple[NDArray[np.int64], Floats]:
+def _chosen(pairs: NDArray[np.int64], points: int, hand: np.random.Generator) -> tuple[NDArray[np.int64], Floats]:
     """Places among the cracks, and how many each stands for; short borders get more than their share."""
     low, high = pairs.min(axis=1), pairs.max(axis=1)
     kinds, at, counts = np.unique(low * 256 + high, return_inverse=True, return_counts=True)
@@ -268,12 +266,8 @@ def _normals(labels: Labels, places: Floats) -> Floats:
         # The colour's centre of gravity about the crack lies against the normal.
         away_x = (dx[None] - (places[part, 1] - x[part])[:, None, None]) * weight
         away_y = (dy[None] - (places[part, 0] - y[part])[:, None, None]) * weight
-        normals[part, 0] = -(patch * away_x).sum(axis=(1, 2)) + away_x.sum(axis=(1, 2)) * patch.mean(
-            axis=(1, 2)
-        )
-        normals[part, 1] = -(patch * away_y).sum(axis=(1, 2)) + away_y.sum(axis=(1, 2)) * patch.mean(
-            axis=(1, 2)
-        )
+        normals[part, 0] = -(patch * away_x).sum(axis=(1, 2)) + away_x.sum(axis=(1, 2)) * patch.mean(axis=(1, 2))
+        normals[part, 1] = -(patch * away_y).sum(axis=(1, 2)) + away_y.sum(axis=(1, 2)) * patch.mean(axis=(1, 2))
     size = np.hypot(*normals.T)
     flat = size < 1e-9
     normals[flat] = (1.0, 0.0)
@@ -291,9 +285,7 @@ def _tiles(size_mm: tuple[float, float]) -> tuple[int, int]:
     return rows, columns
 
 
-def on_whole_sheets(
-    prints: Prints, changes: Floats, rule: SeamRule, *, progress: Progress = NULL_PROGRESS
-) -> Flashing:
+def on_whole_sheets(prints: Prints, changes: Floats, rule: SeamRule, *, progress: Progress = NULL_PROGRESS) -> Flashing:
     """Every sheet laid in full, pixel by pixel: the exact figures.
 
     Parameters

@@ -61,9 +61,7 @@ def _matrix(change: Floats, px_per_mm: float) -> Floats:
     """The change in pixels: their middles lie half a pixel in from the image's edge."""
     a, b, c, d, e, f = change
     half = 0.5 / px_per_mm
-    return np.array(
-        [[1 + b, c, (a + (b + c) * half) * px_per_mm], [e, 1 + f, (d + (e + f) * half) * px_per_mm]]
-    )
+    return np.array([[1 + b, c, (a + (b + c) * half) * px_per_mm], [e, 1 + f, (d + (e + f) * half) * px_per_mm]])
 
 
 def _reach_mm(changes: Floats, shape: tuple[int, int], px_per_mm: float) -> Floats:

@@ -16,9 +16,7 @@ Pixels = NDArray[np.void]
 _STRIP_PIXELS = 1 << 17
 
 
-def render(
-    index: Index, labs: NDArray[np.float64], out: NDArray[np.uint32] | None = None
-) -> NDArray[np.uint32]:
+def render(index: Index, labs: NDArray[np.float64], out: NDArray[np.uint32] | None = None) -> NDArray[np.uint32]:
     """A page of pixels, 0xffRRGGBB each, looked up from its combinations.
 
     Parameters
@@ -59,9 +57,7 @@ def to_rgb(pixels: NDArray[np.uint32]) -> NDArray[np.uint8]:
     """
     import cv2
 
-    return np.asarray(
-        cv2.cvtColor(pixels.view(np.uint8).reshape(*pixels.shape, 4), cv2.COLOR_BGRA2RGB), np.uint8
-    )
+    return np.asarray(cv2.cvtColor(pixels.view(np.uint8).reshape(*pixels.shape, 4), cv2.COLOR_BGRA2RGB), np.uint8)
 
 
 def from_rgb(rgb: NDArray[np.uint8]) -> NDArray[np.uint32]:
@@ -132,10 +128,7 @@ def mips(index: Page) -> tuple[Page, ...]:
 
 @overload
 def render_view(
-    levels: Sequence[Index],
-    labs: NDArray[np.float64],
-    window: tuple[float, float, float, float],
-    size: tuple[int, int],
+    levels: Sequence[Index], labs: NDArray[np.float64], window: tuple[float, float, float, float], size: tuple[int, int]
 ) -> NDArray[np.uint32]: ...
 @overload
 def render_view(
@@ -179,9 +172,7 @@ def render_view(
     if fx > 1:
         view = cv2.resize(channels, size, interpolation=cv2.INTER_AREA)
     else:
-        matrix = np.array(
-            [[fx, 0, left / scale - x0 - 0.5 + fx / 2], [0, fy, top / scale - y0 - 0.5 + fy / 2]]
-        )
+        matrix = np.array([[fx, 0, left / scale - x0 - 0.5 + fx / 2], [0, fy, top / scale - y0 - 0.5 + fy / 2]])
         flags = cv2.INTER_NEAREST | cv2.WARP_INVERSE_MAP
         view = cv2.warpAffine(channels, matrix, size, flags=flags, borderMode=cv2.BORDER_REPLICATE)
     return np.ascontiguousarray(view).view(np.uint32)[..., 0]

@@ -102,9 +102,7 @@ def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Bal
     return PatchReading((float(lab[0]), float(lab[1]), float(lab[2])), spread, tuple(warnings))
 
 
-def field_means(
-    picture: Picture, labels: NDArray[np.uint8], count: int, inset_px: float
-) -> tuple[Array, Array]:
+def field_means(picture: Picture, labels: NDArray[np.uint8], count: int, inset_px: float) -> tuple[Array, Array]:
     """Mean linear colour of each flat colour on a scan of the same shape, away from its borders.
 
     Returns

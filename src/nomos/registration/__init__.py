@@ -40,15 +40,7 @@ from nomos.registration.settings import (
 )
 from nomos.registration.systems import SYSTEMS, SystemAdvice, advise, system_called
 from nomos.registration.systems.shapes import Dimension, Shape, SystemPlan
-from nomos.registration.turning import (
-    TURNS,
-    Corner,
-    Turn,
-    TurnError,
-    seated_corner,
-    through_board,
-    turning_error,
-)
+from nomos.registration.turning import TURNS, Corner, Turn, TurnError, seated_corner, through_board, turning_error
 
 __all__ = [
     "MARK_KINDS",

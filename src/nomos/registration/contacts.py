@@ -35,11 +35,7 @@ class Contacts:
 
     @classmethod
     def of_sheet(
-        cls,
-        sheet_mm: tuple[float, float],
-        hand: Hand = "right",
-        arm_mm: float = 25.0,
-        straight: float = 2 / 3,
+        cls, sheet_mm: tuple[float, float], hand: Hand = "right", arm_mm: float = 25.0, straight: float = 2 / 3
     ) -> "Contacts":
         """For a kento along the sheet's lower edge; `straight` is the share of the edge from the corner."""
         width, height = sheet_mm
@@ -49,11 +45,7 @@ class Contacts:
 
         sideways = 1.0 if hand == "right" else -1.0
         return cls(
-            (
-                (across(0.0), height - arm_mm / 2),
-                (across(arm_mm / 2), height),
-                (across(straight * width), height),
-            ),
+            ((across(0.0), height - arm_mm / 2), (across(arm_mm / 2), height), (across(straight * width), height)),
             ((sideways, 0.0), (0.0, -1.0), (0.0, -1.0)),
         )
 

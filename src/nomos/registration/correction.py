@@ -119,9 +119,7 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
     if motion.stretch is None:
         return []
     said = []
-    for share, reach, way in zip(
-        motion.stretch, reach_mm, (tr("left to right"), tr("top to bottom")), strict=True
-    ):
+    for share, reach, way in zip(motion.stretch, reach_mm, (tr("left to right"), tr("top to bottom")), strict=True):
         if abs(share) * reach <= tolerance_mm:
             continue
         longer = tr("longer") if share > 0 else tr("shorter")
@@ -183,22 +181,13 @@ def move_text(change: WallChange, contacts: Contacts) -> list[str]:
             continue
         laid_x, laid_y = (-y, x) if contacts.turned else (x, y)
         right, down = -laid_x * value, laid_y * value
-        way = (
-            ("right" if right > 0 else "left")
-            if abs(laid_x) > abs(laid_y)
-            else ("near" if down > 0 else "far")
-        )
+        way = ("right" if right > 0 else "left") if abs(laid_x) > abs(laid_y) else ("near" if down > 0 else "far")
         where = {
             "right": tr("to the right"), "left": tr("to the left"), "near": tr("towards you"),
             "far": tr("away from you"),
         }[way]  # fmt: skip
         said.append(
-            tr(
-                "Move {name} {rounded} {where}.",
-                name=name,
-                rounded=length_text(_rounded(value), 2),
-                where=where,
-            )
+            tr("Move {name} {rounded} {where}.", name=name, rounded=length_text(_rounded(value), 2), where=where)
         )
     return said
 

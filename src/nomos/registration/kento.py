@@ -275,8 +275,7 @@ def _check_margins(image: Rect, sheet_mm: tuple[float, float], near: float, side
     if image.left < 0 or image.top < 0 or image.right > sheet_mm[0] or image.bottom > sheet_mm[1]:
         raise KentoError(
             tr(
-                "The image, {width}, runs off the sheet, {size_text}: choose a larger sheet or move "
-                "the image.",
+                "The image, {width}, runs off the sheet, {size_text}: choose a larger sheet or move the image.",
                 width=size_text(image.width, image.height),
                 size_text=size_text(*sheet_mm),
             )
@@ -310,8 +309,7 @@ def _check_edge(sheet_mm: tuple[float, float], settings: KentoSettings) -> None:
     if middle + half > sheet_mm[0]:
         raise KentoError(
             tr(
-                "The straight notch runs {middle} past the sheet's end: make it shorter or move it "
-                "towards the corner.",
+                "The straight notch runs {middle} past the sheet's end: make it shorter or move it towards the corner.",
                 middle=length_text(middle + half - sheet_mm[0]),
             )
         )

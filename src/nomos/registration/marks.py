@@ -106,9 +106,7 @@ def fit_marks(expected_mm: Floats, measured_mm: Floats, reading_mm: float = READ
     )
 
 
-def fit_components(
-    places_mm: Floats, ways: Floats, readings_mm: Floats, reading_mm: float = READING_MM
-) -> MarkFit:
+def fit_components(places_mm: Floats, ways: Floats, readings_mm: Floats, reading_mm: float = READING_MM) -> MarkFit:
     """The shift and rotation that readings in one direction each show, as a vernier gives them.
 
     Parameters

@@ -60,9 +60,7 @@ def overlap_mm(margin_mm: float) -> float:
     return min(SHEET_OVERLAP_MM, margin_mm - 1)
 
 
-def pin_places(
-    sheet_mm: tuple[float, float], block: Rect, pins: PinSettings, margin_mm: float
-) -> tuple[Point, ...]:
+def pin_places(sheet_mm: tuple[float, float], block: Rect, pins: PinSettings, margin_mm: float) -> tuple[Point, ...]:
     """Where the pins stand, along the sheet's far edge, mm on the sheet. margin_mm : above the image.
 
     Raises

@@ -67,10 +67,6 @@ def laid_back(plan: SystemPlan, height: float) -> SystemPlan:
         block=rect(plan.block),
         bench=rect(plan.bench),
         shapes=tuple(replace(each, points=tuple(map(back, each.points))) for each in plan.shapes),
-        dimensions=tuple(
-            replace(each, start=back(each.start), end=back(each.end)) for each in plan.dimensions
-        ),
-        contacts=replace(
-            held, places=(back(a), back(b), back(c)), inward=(way(u), way(v), way(w)), turned=True
-        ),
+        dimensions=tuple(replace(each, start=back(each.start), end=back(each.end)) for each in plan.dimensions),
+        contacts=replace(held, places=(back(a), back(b), back(c)), inward=(way(u), way(v), way(w)), turned=True),
     )

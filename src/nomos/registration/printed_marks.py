@@ -67,9 +67,7 @@ def printed_marks(
     if kind == "verniers":
         return _verniers(count, image, room, taken)
     half = max(DISC_MM, CROSS_MM) / 2
-    slots = [
-        place for place in _slots(image, room, half) if all(_clear(place, shape, half) for shape in taken)
-    ]
+    slots = [place for place in _slots(image, room, half) if all(_clear(place, shape, half) for shape in taken)]
     each = min(len(slots) // count, _MOST_EACH)
     if each < 3:
         raise MarksRoomError(
@@ -120,9 +118,7 @@ def _clear(place: Point, shape: Sequence[Point], half: float) -> bool:
 
 def _disc(place: Point) -> tuple[tuple[Point, ...], ...]:
     turns = [2 * math.pi * n / 48 for n in range(48)]
-    return (
-        tuple((place[0] + DISC_MM / 2 * math.cos(t), place[1] + DISC_MM / 2 * math.sin(t)) for t in turns),
-    )
+    return (tuple((place[0] + DISC_MM / 2 * math.cos(t), place[1] + DISC_MM / 2 * math.sin(t)) for t in turns),)
 
 
 def _cross(place: Point) -> tuple[tuple[Point, ...], ...]:
@@ -137,9 +133,7 @@ def _cross(place: Point) -> tuple[tuple[Point, ...], ...]:
     )  # fmt: skip
 
 
-def _verniers(
-    count: int, image: Rect, room: Rect, taken: Sequence[Sequence[Point]]
-) -> tuple[PrintedMark, ...]:
+def _verniers(count: int, image: Rect, room: Rect, taken: Sequence[Sequence[Point]]) -> tuple[PrintedMark, ...]:
     """For every block but the first, verniers along x at the top and bottom and along y at one side."""
     if count < 2:
         raise MarksRoomError(tr("A vernier compares two blocks, and there is only one."))
@@ -191,17 +185,9 @@ def _vernier(axis: Literal["x", "y"], middle: Point, block: int) -> list[Printed
             # The zero is longer, so that it is found.
             long = _STROKE_MM if n == STROKES // 2 else _STROKE_MM * 0.7
             thin, ends = _STROKE_WIDE_MM / 2, sorted((0.0, side * long))
-            box = [
-                (along - thin, ends[0]),
-                (along + thin, ends[0]),
-                (along + thin, ends[1]),
-                (along - thin, ends[1]),
-            ]
+            box = [(along - thin, ends[0]), (along + thin, ends[0]), (along + thin, ends[1]), (along - thin, ends[1])]
             found.append(
-                tuple(
-                    (middle[0] + u, middle[1] + v) if axis == "x" else (middle[0] + v, middle[1] + u)
-                    for u, v in box
-                )
+                tuple((middle[0] + u, middle[1] + v) if axis == "x" else (middle[0] + v, middle[1] + u) for u, v in box)
             )
         return tuple(found)
 

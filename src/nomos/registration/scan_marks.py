@@ -68,9 +68,7 @@ def find_blobs(
     plain = contrast[margin]
     noise = float(np.median(np.abs(plain - np.median(plain)))) * 1.48
     level = max(_LEAST_CONTRAST, float(np.median(plain)) + 5 * noise)
-    count, labels, stats, _ = cv2.connectedComponentsWithStats(
-        (contrast > level).astype(np.uint8), connectivity=8
-    )
+    count, labels, stats, _ = cv2.connectedComponentsWithStats((contrast > level).astype(np.uint8), connectivity=8)
     found = []
     for n in range(1, count):
         left, top, wide, tall, pixels = (int(value) for value in stats[n])
@@ -102,9 +100,7 @@ def find_blobs(
     return tuple(found)
 
 
-def match_marks(
-    expected_mm: Floats, blobs: Sequence[Blob], rgb: tuple[float, float, float], name: str
-) -> MarkFit:
+def match_marks(expected_mm: Floats, blobs: Sequence[Blob], rgb: tuple[float, float, float], name: str) -> MarkFit:
     """The motion that brings most of a block's marks onto blobs.
 
     Parameters
@@ -120,9 +116,7 @@ def match_marks(
     colours = np.array([blob.rgb for blob in blobs]).reshape(-1, 3)
     apart = np.hypot(*(places[None] - expected_mm[:, None]).transpose(2, 0, 1))
     strange = np.abs(colours - np.array(rgb)).max(axis=1)
-    candidates = [
-        sorted(np.flatnonzero(row < _REACH_MM), key=lambda n: float(strange[n]))[:3] for row in apart
-    ]
+    candidates = [sorted(np.flatnonzero(row < _REACH_MM), key=lambda n: float(strange[n]))[:3] for row in apart]
     best: tuple[int, float, list[tuple[int, int]]] = (0, 0.0, [])
     for one, other in combinations(range(len(expected_mm)), 2):
         if np.hypot(*(expected_mm[one] - expected_mm[other])) < 20:

@@ -217,10 +217,7 @@ class _Level:
         x0, y0 = 0.5 / sx - self._pad - self._middle[0], 0.5 / sy - self._pad - self._middle[1]
         for pull, (a, b, c, d, e, f) in enumerate(changes):
             matrix = np.array(
-                [
-                    [1 + b, c * sx / sy, sx * (a + b * x0 + c * y0)],
-                    [e * sy / sx, 1 + f, sy * (d + e * x0 + f * y0)],
-                ]
+                [[1 + b, c * sx / sy, sx * (a + b * x0 + c * y0)], [e * sy / sx, 1 + f, sy * (d + e * x0 + f * y0)]]
             )
             moved = cv2.warpAffine(self._masks[pull], matrix, fine, flags=cv2.INTER_LINEAR)
             self._bits |= (moved > 127).astype(np.int32) << pull
@@ -335,9 +332,7 @@ class _Level:
             difference = self._table[bits | bit] - self._table[bits & ~bit]
             gx, gy = -across[y, x] * self._scale[0], -down[y, x] * self._scale[1]
             spread = np.hypot(across[y, x], down[y, x]) * self._scale[0]
-            own = np.stack(
-                [gx, gx * places_x, gx * places_y, gy, gy * places_x, gy * places_y, spread], axis=1
-            )
+            own = np.stack([gx, gx * places_x, gx * places_y, gy, gy * places_x, gy * places_y, spread], axis=1)
             for channel in range(3):
                 rows[channel].append(own * difference[:, channel : channel + 1])
         return [np.concatenate(each, axis=1).astype(np.float64) for each in rows]

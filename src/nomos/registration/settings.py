@@ -103,10 +103,7 @@ class JigSettings:
         ),
     ] | None = None  # fmt: skip
     thickness_mm: Annotated[
-        float,
-        length(
-            tr("Thickness of the block"), tr("Lino is commonly 3.2 mm."), 1, 60, step=0.1, undo=REGISTRATION
-        ),
+        float, length(tr("Thickness of the block"), tr("Lino is commonly 3.2 mm."), 1, 60, step=0.1, undo=REGISTRATION)
     ] = 3.2
 
 

@@ -122,9 +122,7 @@ class ErrorModel:
         """Of the error of one pull at places (..., 2) mm. (..., 2, 2) mm²."""
         x, y = places[..., 0], places[..., 1]
         one, none = np.ones_like(x), np.zeros_like(x)
-        at = np.stack(
-            [np.stack([one, x, y, none, none, none], -1), np.stack([none, none, none, one, x, y], -1)], -2
-        )
+        at = np.stack([np.stack([one, x, y, none, none, none], -1), np.stack([none, none, none, one, x, y], -1)], -2)
         by_error = at @ self._basis().T
         return np.asarray(by_error @ np.swapaxes(by_error, -1, -2))
 

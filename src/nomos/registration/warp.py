@@ -94,9 +94,7 @@ class Warp:
 
     def with_values(self, values: Floats) -> "Warp":
         """The same warp with other terms."""
-        return replace(
-            self, corners=values[:8].reshape(4, 2), lens=values[8:10], bend=values[10:].reshape(2, 3)
-        )
+        return replace(self, corners=values[:8].reshape(4, 2), lens=values[8:10], bend=values[10:].reshape(2, 3))
 
     def prior_sigmas(self) -> Floats:
         """What its terms are thought to be before anything is seen, one standard deviation. (TERMS,)."""
@@ -122,9 +120,7 @@ class Warp:
         width, height = self.sheet_mm
         # In double, not by OpenCV: single precision is a hundredth of a pixel here.
         rows, right = [], []
-        for (x, y), (u, v) in zip(
-            ((0, 0), (width, 0), (width, height), (0, height)), self.corners, strict=True
-        ):
+        for (x, y), (u, v) in zip(((0, 0), (width, 0), (width, height), (0, height)), self.corners, strict=True):
             rows += [[x, y, 1, 0, 0, 0, -u * x, -u * y], [0, 0, 0, x, y, 1, -v * x, -v * y]]
             right += [u, v]
         return np.append(np.linalg.solve(np.array(rows), np.array(right)), 1.0).reshape(3, 3)
@@ -160,8 +156,7 @@ def taken_out(
     at = warp.to_pixels(np.stack([x.ravel(), y.ravel()], axis=-1)) * shrunk - 0.5
     of_y, of_x = _between(down, rows), _between(across, columns)
     maps = [
-        (of_y @ at[:, n].reshape(len(down), len(across)).astype(np.float32) @ of_x.T).astype(np.float32)
-        for n in (0, 1)
+        (of_y @ at[:, n].reshape(len(down), len(across)).astype(np.float32) @ of_x.T).astype(np.float32) for n in (0, 1)
     ]
     shrink = px_per_mm / (min(warp.px_per_mm()) * shrunk)
     if shrink < 0.7:

@@ -51,9 +51,7 @@ class Shelf:
         pull = weight * np.where([wish.must_match for wish in request.wishes], _MUST_WEIGHT, 1.0)
         self.pull = pull / pull.sum()
         self.must_match = np.array([wish.must_match for wish in request.wishes])
-        self.must = [
-            {n for n, (ink, _) in enumerate(self.entries) if ink.name == name} for name in request.must
-        ]
+        self.must = [{n for n, (ink, _) in enumerate(self.entries) if ink.name == name} for name in request.must]
 
     def allowed(self, layers: int) -> NDArray[np.bool_]:
         """(flat colours, combinations) which combinations each may take."""

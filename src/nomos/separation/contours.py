@@ -32,14 +32,10 @@ def contour_rings(page: NDArray[np.uint8], level: float) -> list[Ring]:
     keys, ways, places = _crossings(page, high, level)
     if not len(keys):
         return []
-    return [
-        places[np.append(ring, ring[0])] for ring in _cycles(np.searchsorted(keys, _next(high, keys, ways)))
-    ]
+    return [places[np.append(ring, ring[0])] for ring in _cycles(np.searchsorted(keys, _next(high, keys, ways)))]
 
 
-def _crossings(
-    page: NDArray[np.uint8], high: NDArray[np.bool_], level: float
-) -> tuple[_Ints, NDArray[np.int8], Ring]:
+def _crossings(page: NDArray[np.uint8], high: NDArray[np.bool_], level: float) -> tuple[_Ints, NDArray[np.int8], Ring]:
     """Where the contour crosses: a rising key each, the way it goes on there, and the place.
 
     Twice the number of the left or upper pixel is the key, one more for a crossing to the pixel below.

@@ -174,9 +174,7 @@ def _local_width(
 
     def over_a_stretch(values: NDArray[Any]) -> NDArray[np.float32]:
         """Sums over the square around each of the pixels."""
-        sums = cv2.boxFilter(
-            values, cv2.CV_32F, (side, side), normalize=False, borderType=cv2.BORDER_CONSTANT
-        )
+        sums = cv2.boxFilter(values, cv2.CV_32F, (side, side), normalize=False, borderType=cv2.BORDER_CONSTANT)
         return np.asarray(sums, np.float32)[at]
 
     depths, pixels = over_a_stretch(depth * rest), over_a_stretch(rest)

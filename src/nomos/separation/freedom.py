@@ -42,9 +42,7 @@ class Simpler:
     area_change_mm2: float
 
 
-def simplify(
-    mask: Mask, free: Freedom, px_per_mm: float, *, rounds: int = 3, smooth_mm: float = 2.0
-) -> Simpler:
+def simplify(mask: Mask, free: Freedom, px_per_mm: float, *, rounds: int = 3, smooth_mm: float = 2.0) -> Simpler:
     """A mask with a shorter outline that differs from the block's only where that is free.
 
     Parameters

@@ -97,12 +97,7 @@ def _components(labels: Labels) -> list[tuple[int, tuple[slice, slice], NDArray[
 
 
 def _piece(
-    number: int,
-    colour: int,
-    own: NDArray[np.bool_],
-    window: tuple[slice, slice],
-    px_per_mm: float,
-    neck_mm: float,
+    number: int, colour: int, own: NDArray[np.bool_], window: tuple[slice, slice], px_per_mm: float, neck_mm: float
 ) -> Piece:
     import cv2
 
@@ -122,9 +117,7 @@ def _piece(
     return Piece(number, colour, path, area, (float(place[0]), float(place[1])), None, necks)
 
 
-def _necks(
-    page: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float
-) -> list[tuple[float, float, float]]:
+def _necks(page: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float) -> list[tuple[float, float, float]]:
     """Places in a padded piece, x, y and width in pixels, where it is narrower than it may be.
 
     As the piece is worn away from its edges, each time one part falls into two,
@@ -142,8 +135,7 @@ def _necks(
         kept = [
             part
             for part in range(1, count)
-            if stats[part, cv2.CC_STAT_AREA] + radius * 2 * np.sqrt(stats[part, cv2.CC_STAT_AREA])
-            > least_area
+            if stats[part, cv2.CC_STAT_AREA] + radius * 2 * np.sqrt(stats[part, cv2.CC_STAT_AREA]) > least_area
         ]
         if len(kept) > count_before:
             place = _between_parts(before, parts, kept)
@@ -175,9 +167,7 @@ def _between_parts(
     return None
 
 
-def _surrounded_by(
-    numbers: NDArray[np.int32], window: tuple[slice, slice], own: NDArray[np.bool_]
-) -> int | None:
+def _surrounded_by(numbers: NDArray[np.int32], window: tuple[slice, slice], own: NDArray[np.bool_]) -> int | None:
     """The one piece that lies all around another; None if there are several, or the page's edge."""
     import cv2
 

@@ -145,9 +145,7 @@ def _under_key(labels: Labels, key: Collection[int]) -> Labels:
     return fill_nearest(labels, hidden)
 
 
-def _spread(
-    labels: Labels, spreads: Collection[tuple[int, int]], trap_px: float, progress: Progress
-) -> Labels:
+def _spread(labels: Labels, spreads: Collection[tuple[int, int]], trap_px: float, progress: Progress) -> Labels:
     """For each pixel the neighbour that runs under it, or the pixel's own number.
 
     A neighbour reaches a pixel when it is the nearest other colour and no
@@ -169,9 +167,7 @@ def _spread(
         above, before = max(top - around, 0), max(left - around, 0)
         piece = labels[above : top + _TILE_PX + around, before : left + _TILE_PX + around]
         inside = slice(top - above, top - above + _TILE_PX), slice(left - before, left - before + _TILE_PX)
-        spread[top : top + _TILE_PX, left : left + _TILE_PX] = _spread_over(piece, runs_under, trap_px)[
-            inside
-        ]
+        spread[top : top + _TILE_PX, left : left + _TILE_PX] = _spread_over(piece, runs_under, trap_px)[inside]
 
     map_threads(spread_in, tiles, progress=progress, words=lambda _: tr("spreading colours"))
     return spread

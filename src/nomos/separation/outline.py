@@ -28,9 +28,7 @@ def outline_mm(mask: Mask, px_per_mm: float) -> float:
     Length, mm.
     """
     square = np.count_nonzero(mask[:, 1:] != mask[:, :-1]) + np.count_nonzero(mask[1:] != mask[:-1])
-    slanted = np.count_nonzero(mask[1:, 1:] != mask[:-1, :-1]) + np.count_nonzero(
-        mask[1:, :-1] != mask[:-1, 1:]
-    )
+    slanted = np.count_nonzero(mask[1:, 1:] != mask[:-1, :-1]) + np.count_nonzero(mask[1:, :-1] != mask[:-1, 1:])
     return float((square + slanted / np.sqrt(2)) * np.pi / 8 / px_per_mm)
 
 

@@ -119,9 +119,7 @@ def one_block_per_colour(
     """
     lightest = max(range(len(labs)), key=lambda n: labs[n][0])
     white = np.array([paper, (100.0, 0.0, 0.0)])
-    is_bare = (
-        len(labs) > 1 and lightest != key and delta_e00(np.array(labs[lightest]), white).min() < _BARE_DE00
-    )
+    is_bare = len(labs) > 1 and lightest != key and delta_e00(np.array(labs[lightest]), white).min() < _BARE_DE00
     left = (bare,) if bare is not None else (lightest,) if is_bare else ()
     colours = sorted((n for n in range(len(labs)) if n != key and n not in left), key=lambda n: -labs[n][0])
     blocks = [BlockPlan((number,)) for number in colours]

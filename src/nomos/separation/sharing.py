@@ -30,9 +30,7 @@ class Sharing:
     meets: NDArray[np.bool_]
 
 
-def clearances(
-    masks: Sequence[Mask], px_per_mm: float, *, progress: Progress = NULL_PROGRESS
-) -> NDArray[np.float64]:
+def clearances(masks: Sequence[Mask], px_per_mm: float, *, progress: Progress = NULL_PROGRESS) -> NDArray[np.float64]:
     """Least distance between what any two blocks print, in mm; infinite where one prints nothing.
 
     Exact to a pixel: one distance transform a block, looked up along the edges of the others.
@@ -78,9 +76,7 @@ def _edge(mask: Mask) -> NDArray[np.intp]:
     return np.flatnonzero(np.asarray(inner) != mask)
 
 
-def conflicts(
-    distance_mm: NDArray[np.float64], meets: NDArray[np.bool_], clearance_mm: float
-) -> NDArray[np.bool_]:
+def conflicts(distance_mm: NDArray[np.float64], meets: NDArray[np.bool_], clearance_mm: float) -> NDArray[np.bool_]:
     """Which pairs of blocks cannot share.
 
     Parameters
@@ -110,9 +106,7 @@ def _between(meets: NDArray[np.bool_]) -> NDArray[np.bool_]:
     return np.asarray(tied | tied.T)
 
 
-def shared_order(
-    groups: Sequence[Sequence[int]], meets: NDArray[np.bool_]
-) -> tuple[tuple[int, ...], ...] | None:
+def shared_order(groups: Sequence[Sequence[int]], meets: NDArray[np.bool_]) -> tuple[tuple[int, ...], ...] | None:
     """The groups in a print order that keeps every overprint as it was; None if there is none.
 
     Of several such orders the one nearest to the old.
@@ -222,10 +216,7 @@ def share(
     np.fill_diagonal(barred, False)
     groups = fewest_blocks(barred, most_zones, meets)
     tight = [
-        min(
-            (float(distance_mm[one, other]) for one in group for other in group if one != other),
-            default=np.inf,
-        )
+        min((float(distance_mm[one, other]) for one in group for other in group if one != other), default=np.inf)
         for group in groups
     ]
     return Sharing(groups, tuple(tight), meets)

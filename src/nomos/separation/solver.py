@@ -29,10 +29,7 @@ _WORTH = 0.005
 
 
 def solve(
-    request: SolverRequest,
-    *,
-    progress: Progress = NULL_PROGRESS,
-    better: Callable[[int, Plan], None] | None = None,
+    request: SolverRequest, *, progress: Progress = NULL_PROGRESS, better: Callable[[int, Plan], None] | None = None
 ) -> tuple[tuple[Plan, ...], ...]:
     """Plans with 1, 2, ... blocks: for each number the best found, then up to two truly different ones.
 
@@ -83,9 +80,7 @@ def solve(
         starts = max(2, request.restarts >> max(0, layers - 5)) if request.restarts > 1 else 1
         for restart in range(starts):
             part = Part(whole, restart / (starts + 1), (restart + 1) / (starts + 1))
-            part.report(
-                0.0, tr("trying plans with {layers}", layers=counted(layers, tr("block"), tr("blocks")))
-            )
+            part.report(0.0, tr("trying plans with {layers}", layers=counted(layers, tr("block"), tr("blocks"))))
             seed = _inserted(shelf, start, part) if restart == 0 else _random(shelf, layers, generator, part)
             before = min(optima.values(), default=np.inf)
             sequence, cost = _improved(shelf, seed, part)
@@ -146,17 +141,14 @@ def _inserted(shelf: Shelf, sequence: Stack, progress: Progress) -> Stack:
     """The sequence with the film that helps most, at its best place."""
     places, films = len(sequence) + 1, len(shelf.entries)
     tried = np.array(
-        [(*sequence[:place], film, *sequence[place:]) for place in range(places) for film in range(films)],
-        np.intp,
+        [(*sequence[:place], film, *sequence[place:]) for place in range(places) for film in range(films)], np.intp
     )
     return tuple(int(n) for n in tried[shelf.costs(tried, progress).argmin()])
 
 
 def _random(shelf: Shelf, layers: int, generator: np.random.Generator, progress: Progress) -> Stack:
     """A random first film, grown by insertion: good starts that differ."""
-    sequence: Stack = tuple(
-        int(n) for n in generator.integers(0, len(shelf.entries), size=max(1, layers // 2))
-    )
+    sequence: Stack = tuple(int(n) for n in generator.integers(0, len(shelf.entries), size=max(1, layers // 2)))
     while len(sequence) < layers:
         sequence = _inserted(shelf, sequence, progress)
     return sequence

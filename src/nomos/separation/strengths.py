@@ -55,9 +55,7 @@ def _on_grid(shelf: Shelf, plan: Plan, entries: Sequence[CandidateInk], progress
     layers = len(entries)
     if not layers or _LEVELS**layers << layers > MOST_TRIED:
         return plan
-    strengths = [
-        np.linspace(max(WEAKEST, min(ink.strengths)), max(ink.strengths), _LEVELS) for ink in entries
-    ]
+    strengths = [np.linspace(max(WEAKEST, min(ink.strengths)), max(ink.strengths), _LEVELS) for ink in entries]
     inks = [
         [replace(planned, strength=float(value)) for value in some]
         for planned, some in zip(plan.inks, strengths, strict=True)

@@ -118,9 +118,7 @@ def grade_page(mask: NDArray[np.uint8], px_per_mm: float, grade: GradeShape) -> 
     -------
     (height, width) uint8 steps.
     """
-    share = (
-        _along(mask.shape, px_per_mm, grade) if grade.edge_mm is None else _inwards(mask, px_per_mm, grade)
-    )
+    share = _along(mask.shape, px_per_mm, grade) if grade.edge_mm is None else _inwards(mask, px_per_mm, grade)
     if grade.both:
         share = 1 - np.abs(2 * share - 1)
     if grade.curve != 1:

@@ -74,9 +74,7 @@ class CentralView(QStackedWidget):
         first = hand.keeper.first
         seen_first = laid_raster(project, first.laid, first.labs) if first is not None else None
         self.sheet.show_content(
-            sheet_content(
-                project, proof, looked_at, designer.sketch, card, over, outlines, free, joins, seen_first
-            )
+            sheet_content(project, proof, looked_at, designer.sketch, card, over, outlines, free, joins, seen_first)
         )
 
     def _belonging(self) -> QWidget:

@@ -28,9 +28,7 @@ class Comparer(QObject):
     def __init__(self, controller: Controller, runner: JobRunner) -> None:
         super().__init__()
         self._hand, self._runner = controller, runner
-        self._work = Asker(
-            runner, tr("compare looks"), self.message.emit, said=tr("laying both beside each other")
-        )
+        self._work = Asker(runner, tr("compare looks"), self.message.emit, said=tr("laying both beside each other"))
         self.beside: Beside | None = None
         self._before: Project | None = None
         self._session = ""

@@ -129,9 +129,7 @@ class ExportActions(QObject):
             self._tell(tr("There are no figures in sight: turn to a part of a station that has some."))
             return
         board.setText(export.as_table(rows))
-        self._tell(
-            tr("{rows} copied: paste them into a table.", rows=counted(len(rows), tr("row"), tr("rows")))
-        )
+        self._tell(tr("{rows} copied: paste them into a table.", rows=counted(len(rows), tr("row"), tr("rows"))))
 
     def telephone(self) -> None:
         """Open the door for a telephone, or come back to it."""

@@ -46,12 +46,7 @@ class Files(QObject):
     """A sentence for the user: what failed, or what has been done."""
 
     def __init__(
-        self,
-        document: Document,
-        runner: JobRunner,
-        keeper: ProofKeeper,
-        questions: Questions,
-        designer: DesignEditor,
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, questions: Questions, designer: DesignEditor
     ) -> None:
         super().__init__()
         self._document, self._runner, self.questions = document, runner, questions
@@ -70,12 +65,8 @@ class Files(QObject):
         self._reading = Asker(
             runner, "reading", self.message.emit, said=tr("reading the project"), rank=FIRST, outlives=True
         )
-        self._packets = Asker(
-            runner, "packet", self.message.emit, said=tr("writing the packet"), outlives=True
-        )
-        self._exports = Asker(
-            runner, "export", self.message.emit, said=tr("writing the sheet"), outlives=True
-        )
+        self._packets = Asker(runner, "packet", self.message.emit, said=tr("writing the packet"), outlives=True)
+        self._exports = Asker(runner, "export", self.message.emit, said=tr("writing the sheet"), outlives=True)
         self._pages = Asker(runner, "pages", self.message.emit, said=tr("drawing the pages"), outlives=True)
 
     def open_requested(self) -> None:
@@ -180,9 +171,7 @@ class Files(QObject):
     def studio_file(self) -> Path | None:
         """The studio of this machine; None, and that is said, where nothing is kept in it."""
         if self.studio is None or not self.studio.exists():
-            self.message.emit(
-                tr("Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks.")
-            )
+            self.message.emit(tr("Nothing is kept in the studio yet: Edit, Preferences keeps a print's inks."))
             return None
         return self.studio
 
@@ -199,10 +188,7 @@ class Files(QObject):
         path = self._document.path
         if path is not None and self._document.read_only:
             self.message.emit(
-                tr(
-                    "{name} is open in another window: this one is saved under a name of its own.",
-                    name=path.name,
-                )
+                tr("{name} is open in another window: this one is saved under a name of its own.", name=path.name)
             )
         if path is None or self._document.read_only:
             return self.save_as()
@@ -288,14 +274,11 @@ class Files(QObject):
         """Say where the project is, and what lies beside it."""
         path = self._document.path
         if path is None:
-            self.message.emit(
-                tr("It has no file yet. What you do is kept every 20 s, and offered after a crash.")
-            )
+            self.message.emit(tr("It has no file yet. What you do is kept every 20 s, and offered after a crash."))
             return
         self.message.emit(
             tr(
-                "{resolve}. The copy before the last save is {name}.previous; the log of the bench "
-                "lies beside it.",
+                "{resolve}. The copy before the last save is {name}.previous; the log of the bench lies beside it.",
                 resolve=path.resolve(),
                 name=path.name,
             )
@@ -307,8 +290,7 @@ class Files(QObject):
         if path is None:
             return
         self._exports.do(
-            lambda _progress: write(path),
-            lambda _done: self.message.emit(tr("The sheet is in {path}.", path=path)),
+            lambda _progress: write(path), lambda _done: self.message.emit(tr("The sheet is in {path}.", path=path))
         )
 
     def _may_leave(self, asked_at: Project | None) -> bool:
@@ -380,13 +362,8 @@ class Files(QObject):
         ask = self._runner.answers
         inputs = (self._document.path,) if self._document.path is not None else ()
         self._packets.do(
-            lambda progress: write_packet(
-                target, project, assets, ask, inputs=inputs, paper=page, progress=progress
-            ),
+            lambda progress: write_packet(target, project, assets, ask, inputs=inputs, paper=page, progress=progress),
             lambda _: self.message.emit(
-                tr(
-                    "The packet is in {target}: templates in blocks.pdf, the plan in plan.json.",
-                    target=target,
-                )
+                tr("The packet is in {target}: templates in blocks.pdf, the plan in plan.json.", target=target)
             ),
         )

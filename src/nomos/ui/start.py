@@ -153,9 +153,7 @@ def _check_display() -> None:
             tr("Nothing answers at the display {wanted}; nomos plan and nomos check work without one.",
             wanted=named)
         )  # fmt: skip
-    raise BadInput(
-        tr("There is no display to open a window on; nomos plan and nomos demo --out DIR work without one.")
-    )
+    raise BadInput(tr("There is no display to open a window on; nomos plan and nomos demo --out DIR work without one."))
 
 
 def _plugins() -> Path:

@@ -70,14 +70,5 @@ def at_once(project: Project) -> bool:
 
 def _held(project: Project) -> Project:
     return held(
-        project,
-        "flat",
-        "inks",
-        "paper",
-        "blocks",
-        "impressions",
-        "register",
-        "plan",
-        "times",
-        "workshop.sheets",
+        project, "flat", "inks", "paper", "blocks", "impressions", "register", "plan", "times", "workshop.sheets"
     )

@@ -55,11 +55,7 @@ class Door:
             self._server = ThreadingHTTPServer((host, 0), handler)
         except OSError as error:
             raise BadInput(
-                tr(
-                    "No door can be opened at {host} ({what}): choose another address.",
-                    host=host,
-                    what=error.strerror,
-                )
+                tr("No door can be opened at {host} ({what}): choose another address.", host=host, what=error.strerror)
             ) from None
         self._server.daemon_threads = True
         self.port = int(self._server.server_address[1])
@@ -91,9 +87,7 @@ class _Handler(BaseHTTPRequestHandler):
         if self._path() != f"/{self.door.token}":
             self._answer(404, b"")
             return
-        self._answer(
-            200, self.door.words(self.headers.get("Accept-Language", "")), "text/html; charset=utf-8"
-        )
+        self._answer(200, self.door.words(self.headers.get("Accept-Language", "")), "text/html; charset=utf-8")
 
     def do_POST(self) -> None:
         """A picture: its bytes are the body, its name a header. Nothing of it is kept where it is refused."""

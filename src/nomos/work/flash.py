@@ -114,9 +114,7 @@ class Practise:
         return make_exercise(self.project, blocks, self.number, self.faults)
 
 
-def flash_of(
-    project: Project, cut: Cut, sheets: int | None = None, seed: int = 0, *, exact: bool = False
-) -> Flash:
+def flash_of(project: Project, cut: Cut, sheets: int | None = None, seed: int = 0, *, exact: bool = False) -> Flash:
     """The request for what flashes on a project's sheets; None takes the usual number of them."""
     from nomos.project.register.tolerance import EXACT_SHEETS, FAST_SHEETS
 

@@ -56,9 +56,7 @@ def freedom_request(project: Project, cut: Cut, pull: str) -> LookForFreedom:
     return LookForFreedom(own, lay_of(project, cut), pull)
 
 
-def look_for_freedom(
-    project: Project, laid: LaidSheet, pull: str, *, progress: Progress = NULL_PROGRESS
-) -> Freedom:
+def look_for_freedom(project: Project, laid: LaidSheet, pull: str, *, progress: Progress = NULL_PROGRESS) -> Freedom:
     """Where a pull's block is free on a laid sheet. pull : its id. Raises Cancelled."""
     small = _inside(laid, _PIXELS)
     free = freedom_of(project, small, pull)

@@ -210,9 +210,7 @@ def _coarse(pixels: Rgb, cut: Cut, size_mm: tuple[float, float] | None) -> Rgb:
     corners = np.array(cut.corners) * np.array([pixels.shape[1], pixels.shape[0]])
     width = 240.0 if size_mm is None else size_mm[0]
     size = width * _FIRST_LOOK, width * _FIRST_LOOK / proportions(corners, pixels.shape)
-    page = straightened(
-        pixels, corners, (round(size[0] * _FIRST_PX_PER_MM), round(size[1] * _FIRST_PX_PER_MM))
-    )
+    page = straightened(pixels, corners, (round(size[0] * _FIRST_PX_PER_MM), round(size[1] * _FIRST_PX_PER_MM)))
     flat = flatten(Picture(page, size, page.shape[1] / size[0]), None)
     return flat.to_rgb()
 

@@ -100,9 +100,7 @@ def write_packet(
     plan["carving"] = {
         "hours": round(hours_of(carved), 2),
         "findings": findings_as_json(carving_findings(project, carved)),
-        "blocks": [
-            {"block": project.block(each.block).name, "hours": round(each.effort.hours, 2)} for each in carved
-        ],
+        "blocks": [{"block": project.block(each.block).name, "hours": round(each.effort.hours, 2)} for each in carved],
     }
     plan["sheets"] = sheets_as_json(project, blocks)
     inking = ask(inking_of(project, cut), Part(progress, 0.6, 0.61))
@@ -175,10 +173,7 @@ def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
         pins = pins_drawing(project.register.pins)
         drawings.append(pins)
         files = [("pins.svg", drawing_svg(pins)), ("pins.dxf", drawing_dxf(pins))]
-    return [
-        ("bench.pdf", drawings_pdf(drawings, tr("{title}: bench", title=project.title), paper=paper)),
-        *files,
-    ]
+    return [("bench.pdf", drawings_pdf(drawings, tr("{title}: bench", title=project.title), paper=paper)), *files]
 
 
 def write_cutting(

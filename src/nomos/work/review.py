@@ -41,10 +41,7 @@ def look_of(project: Project, cut: Cut) -> LookClosely:
 
 
 def slow_findings(
-    project: Project,
-    look: CloseLook | None,
-    inking: InkingLook | None = None,
-    carved: tuple[CarvedBlock, ...] = (),
+    project: Project, look: CloseLook | None, inking: InkingLook | None = None, carved: tuple[CarvedBlock, ...] = ()
 ) -> tuple[Finding, ...]:
     """What takes seconds to find, of what has been worked out so far."""
     return (
@@ -54,9 +51,7 @@ def slow_findings(
     )
 
 
-def review(
-    project: Project, assets: Assets, ask: Ask, *, progress: Progress = NULL_PROGRESS
-) -> tuple[Finding, ...]:
+def review(project: Project, assets: Assets, ask: Ask, *, progress: Progress = NULL_PROGRESS) -> tuple[Finding, ...]:
     """All findings of a project. Raises BadInput, Cancelled."""
     cut = cut_of(project, assets)
     if cut is None:

@@ -38,9 +38,7 @@ class Scan:
         progress.report(0.22, self.said)
         scan = pixels_of(self.data, self.name)
         rest = Part(progress, 0.25, 1.0)
-        return measure_proof(
-            self.project, blocks, scan, by_marks=self.by_marks, against=self.against, progress=rest
-        )
+        return measure_proof(self.project, blocks, scan, by_marks=self.by_marks, against=self.against, progress=rest)
 
 
 @dataclass(frozen=True)
@@ -112,12 +110,7 @@ def pixels_of(data: bytes, name: str) -> "Picture":
 
 
 def scan_of(
-    project: Project,
-    cut: Cut,
-    data: bytes,
-    name: str,
-    by_marks: bool | None = None,
-    against: str | None = None,
+    project: Project, cut: Cut, data: bytes, name: str, by_marks: bool | None = None, against: str | None = None
 ) -> Scan:
     """The request for a scan of a project's sheet."""
     if not project.impressions:

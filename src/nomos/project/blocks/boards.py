@@ -48,9 +48,7 @@ def with_two_sided(project: Project) -> Project:
     return replace(
         project,
         blocks=tuple(
-            replace(
-                block, board=board.get(block.id), face="back" if block.id in backs else "front", kerf_mm=None
-            )
+            replace(block, board=board.get(block.id), face="back" if block.id in backs else "front", kerf_mm=None)
             for block in project.blocks
         ),
     )
@@ -58,9 +56,7 @@ def with_two_sided(project: Project) -> Project:
 
 def with_boards_apart(project: Project) -> Project:
     """The project with a board for each block."""
-    return replace(
-        project, blocks=tuple(replace(block, board=None, face="front") for block in project.blocks)
-    )
+    return replace(project, blocks=tuple(replace(block, board=None, face="front") for block in project.blocks))
 
 
 def printed_in_turn(project: Project) -> tuple[tuple[Block, Block], ...]:

@@ -97,20 +97,14 @@ def with_colour(project: Project, number: int, *, name: str | None = None, lab: 
     new = WantedColour(named(name, old.name), lab or old.lab)
     colours = (*project.flat.colours[:number], new, *project.flat.colours[number + 1 :])
     own = {block.id for block in project.blocks if block.colours == (number,)}
-    used = {
-        zone.ink for impression in project.impressions if impression.block in own for zone in impression.zones
-    }
+    used = {zone.ink for impression in project.impressions if impression.block in own for zone in impression.zones}
     return replace(
         project,
         flat=replace(project.flat, colours=colours),
-        blocks=tuple(
-            replace(b, name=new.name) if b.id in own and b.name == old.name else b for b in project.blocks
-        ),
+        blocks=tuple(replace(b, name=new.name) if b.id in own and b.name == old.name else b for b in project.blocks),
         inks=tuple(
             replace(
-                ink,
-                name=new.name if ink.name == old.name else ink.name,
-                lab=new.lab if ink.lab == old.lab else ink.lab,
+                ink, name=new.name if ink.name == old.name else ink.name, lab=new.lab if ink.lab == old.lab else ink.lab
             )
             if ink.id in used
             else ink
@@ -119,9 +113,7 @@ def with_colour(project: Project, number: int, *, name: str | None = None, lab: 
     )
 
 
-def with_block(
-    project: Project, block_id: str, *, name: str | None = None, is_key: bool | None = None
-) -> Project:
+def with_block(project: Project, block_id: str, *, name: str | None = None, is_key: bool | None = None) -> Project:
     """A block renamed, or made the key (which takes the key from any other)."""
     blocks = []
     for block in project.blocks:
@@ -136,9 +128,7 @@ def with_block(
 
 def with_bare_colour(project: Project, number: int) -> Project:
     """The project with one flat colour left to the bare paper; blocks left empty go, with their pulls."""
-    blocks = tuple(
-        replace(block, colours=tuple(n for n in block.colours if n != number)) for block in project.blocks
-    )
+    blocks = tuple(replace(block, colours=tuple(n for n in block.colours if n != number)) for block in project.blocks)
     changed = pruned(project, blocks, project.impressions)
     # The state whose own colour went would print the same as the next one.
     steps = layer_steps(project) if is_reduction(project) else ()
@@ -159,11 +149,7 @@ def with_printed_colour(project: Project, number: int) -> Project:
     fresh = fresh_number(project)
     block, ink = f"block{fresh}", f"ink{fresh}"
     place = next(
-        (
-            place
-            for place, layer in enumerate(layers(project))
-            if layer.is_key or layer.lab[0] < colour.lab[0]
-        ),
+        (place for place, layer in enumerate(layers(project)) if layer.is_key or layer.lab[0] < colour.lab[0]),
         len(project.impressions),
     )
     pull = Impression(f"pull{fresh}", block, (Zone(ink),))
@@ -189,9 +175,7 @@ def with_drawn(project: Project, masks: Mapping[str, str | None]) -> Project:
     """The project with masks changed by hand, block id to digest; None works a block out from its colours."""
     return replace(
         project,
-        blocks=tuple(
-            replace(block, drawn=masks[block.id]) if block.id in masks else block for block in project.blocks
-        ),
+        blocks=tuple(replace(block, drawn=masks[block.id]) if block.id in masks else block for block in project.blocks),
     )
 
 

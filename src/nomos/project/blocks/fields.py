@@ -59,15 +59,13 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
     count = len(flat.colours)
     if count >= MOST_COLOURS:
         raise ProjectError(
-            "colours",
-            tr("There are {count} colours already; merge some before splitting more off.", count=count),
+            "colours", tr("There are {count} colours already; merge some before splitting more off.", count=count)
         )
     own = field_at(labels, x, y)
     number = int(labels[y, x])
     if np.count_nonzero(own) == np.count_nonzero(labels == number):
         raise ProjectError(
-            "colours",
-            tr("{name} is one field already; there is nothing to split.", name=flat.colours[number].name),
+            "colours", tr("{name} is one field already; there is nothing to split.", name=flat.colours[number].name)
         )
     page = labels.copy()
     page[own] = count
@@ -77,9 +75,7 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
     name = next(f"{base} {n}" for n in range(2, 1000) if f"{base} {n}" not in taken)
     lab = flat.colours[number].lab
     said = Correction("another", lab, places=(_place_of(project, page.shape, x, y),))
-    changed = with_labels(
-        project, png, (*flat.colours, WantedColour(name, lab)), {n: n for n in range(count)}, said
-    )
+    changed = with_labels(project, png, (*flat.colours, WantedColour(name, lab)), {n: n for n in range(count)}, said)
     blocks = tuple(
         replace(block, colours=tuple(sorted((*block.colours, count)))) if number in block.colours else block
         for block in changed.blocks
@@ -89,8 +85,7 @@ def split_off(project: Project, labels: Labels, x: int, y: int) -> tuple[Project
         replace(
             pull,
             zones=tuple(
-                replace(zone, colours=(*zone.colours, count)) if number in zone.colours else zone
-                for zone in pull.zones
+                replace(zone, colours=(*zone.colours, count)) if number in zone.colours else zone for zone in pull.zones
             ),
         )
         for pull in changed.impressions
@@ -235,7 +230,6 @@ def _renumbered(zones: Sequence[Zone], renumber: Mapping[int, int]) -> tuple[Zon
     """Zones by the new numbers; one left without colours goes."""
     first, *others = zones
     moved = [
-        replace(zone, colours=tuple(sorted({renumber[n] for n in zone.colours if n in renumber})))
-        for zone in others
+        replace(zone, colours=tuple(sorted({renumber[n] for n in zone.colours if n in renumber}))) for zone in others
     ]
     return (first, *(zone for zone in moved if zone.colours))

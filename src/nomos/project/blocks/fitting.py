@@ -9,9 +9,7 @@ from nomos.project.model import Project, ProjectError
 from nomos.separation import Mask
 
 
-def fitted_masks(
-    project: Project, shape: tuple[int, int], layers: Sequence[tuple[str, Mask]]
-) -> dict[str, Mask]:
+def fitted_masks(project: Project, shape: tuple[int, int], layers: Sequence[tuple[str, Mask]]) -> dict[str, Mask]:
     """Masks by block id for layers that come in, in print order.
 
     Parameters
@@ -50,7 +48,5 @@ def fitted_masks(
             mask = np.asarray(scaled >= 128).astype(np.uint8)
         found[block] = mask
     if not found:
-        raise ProjectError(
-            "drawn", tr("None of these pictures has the name of a block; name them like the blocks.")
-        )
+        raise ProjectError("drawn", tr("None of these pictures has the name of a block; name them like the blocks."))
     return found

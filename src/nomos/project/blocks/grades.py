@@ -42,17 +42,11 @@ def with_graded_field(
         project, png = merged(project, labels_from_png(png), number, dark)
         dark -= number < dark
     pull = next(
-        (
-            pull
-            for pull in project.impressions
-            if project.block(pull.block).colours == (dark,) and len(pull.zones) == 1
-        ),
+        (pull for pull in project.impressions if project.block(pull.block).colours == (dark,) and len(pull.zones) == 1),
         None,
     )
     if pull is None:
-        raise ProjectError(
-            "grade", tr("Give this field a block of its own first: others are printed with it.")
-        )
+        raise ProjectError("grade", tr("Give this field a block of its own first: others are printed with it."))
     strength = pull.zones[0].strength
     to = strength * _share(gradient.light, gradient.dark, project.paper.lab)
     left, top = project.image.left, project.image.top

@@ -116,9 +116,7 @@ def with_zone_drawn(project: Project, pull_id: str, drawn: tuple[Outline, ...], 
             # Drawn anew: the next wash is smaller than the one it was made from.
             return _with_zones(project, pull, (pull.zones[0], replace(pull.zones[1], areas=drawn)))
         if len(pull.zones) > 1:
-            raise ProjectError(
-                "zones", tr("This pull has several zones already: leave the others out first.")
-            )
+            raise ProjectError("zones", tr("This pull has several zones already: leave the others out first."))
         rest = replace(main, bare="uninked", grade=None)
         return _with_zones(project, pull, (rest, replace(main, areas=drawn)))
     if what == "inked":
@@ -133,9 +131,7 @@ def drawn_further(project: Project, pull_id: str, place: int, drawn: tuple[Outli
     """The project with more drawn to a zone that was drawn by hand."""
     zone = project.impression(pull_id).zones[place]
     if not zone.areas:
-        raise ProjectError(
-            "zones", tr("Only a zone that was drawn by hand grows by drawing; draw a new one.")
-        )
+        raise ProjectError("zones", tr("Only a zone that was drawn by hand grows by drawing; draw a new one."))
     return with_zone_changed(project, pull_id, place, areas=(*zone.areas, *drawn))
 
 

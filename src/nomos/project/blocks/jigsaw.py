@@ -42,8 +42,7 @@ def with_jigsaw(
         raise ProjectError("colours", tr("A jigsaw needs at least two colours beside the key."))
     opacity = {ink.name: ink.opacity for ink in project.inks}
     inks = [
-        Ink(f"ink{n}", colours[n].name, colours[n].lab, opacity.get(colours[n].name, "transparent"))
-        for n in numbers
+        Ink(f"ink{n}", colours[n].name, colours[n].lab, opacity.get(colours[n].name, "transparent")) for n in numbers
     ]
     strengths = [1.0] * len(inks)
     if shelf:
@@ -68,8 +67,7 @@ def with_kerf(project: Project, kerf_mm: float) -> Project:
     return replace(
         project,
         blocks=tuple(
-            replace(block, kerf_mm=kerf_mm) if block.kerf_mm is not None else block
-            for block in project.blocks
+            replace(block, kerf_mm=kerf_mm) if block.kerf_mm is not None else block for block in project.blocks
         ),
     )
 
@@ -102,9 +100,7 @@ def with_light(project: Project, labels: Labels, number: int, direction_deg: flo
     colour, count = flat.colours[number], len(flat.colours)
     lit = lit_fields(labels, number, direction_deg)
     if not lit.any():
-        raise ProjectError(
-            "colours", tr("{name} lies nowhere any more; choose another colour.", name=colour.name)
-        )
+        raise ProjectError("colours", tr("{name} lies nowhere any more; choose another colour.", name=colour.name))
     page, colours = labels.copy(), list(flat.colours)
     for step, word, by in ((1, "light", TINT_L), (-1, "dark", SHADE_L)):
         if (lit == step).any():

@@ -43,10 +43,7 @@ def without_made_key(project: Project) -> Project:
     blocks = tuple(replace(b, is_key=False) for b in project.blocks if b.id != _KEY_ID)
     pulls = tuple(i for i in project.impressions if i.block != _KEY_ID)
     return replace(
-        project,
-        blocks=blocks,
-        impressions=pulls,
-        inks=tuple(ink for ink in project.inks if ink.id != _KEY_ID),
+        project, blocks=blocks, impressions=pulls, inks=tuple(ink for ink in project.inks if ink.id != _KEY_ID)
     )
 
 
@@ -54,9 +51,7 @@ def with_drawn_key(project: Project, block_id: str) -> Project:
     """The project with one of its blocks as the key."""
     plain = without_made_key(project)
     if block_id not in {block.id for block in plain.blocks}:
-        raise ProjectError(
-            "key", tr("No drawn line was found: choose the block that is to be the key first.")
-        )
+        raise ProjectError("key", tr("No drawn line was found: choose the block that is to be the key first."))
     return replace(plain, blocks=tuple(replace(block, is_key=block.id == block_id) for block in plain.blocks))
 
 
@@ -69,9 +64,7 @@ def with_contour_key(project: Project, width_mm: float = CONTOUR_MM, *, weigh: b
     return _with_key(plain, block, CONTOUR_LAB)
 
 
-def with_shadow_key(
-    project: Project, below: float = SHADOW_LIGHTNESS, *, colours: Sequence[int] = ()
-) -> Project:
+def with_shadow_key(project: Project, below: float = SHADOW_LIGHTNESS, *, colours: Sequence[int] = ()) -> Project:
     """The project with a transparent violet grey over the darks of the design, printed last.
 
     below : what counts as dark, L*. colours : flat colours to lay it over, instead of the darks.

@@ -68,9 +68,7 @@ def _two_sided(of: Making) -> Project:
     own = METHODS[method_of(of.project)]
     if own is METHODS["twosided"]:
         return with_two_sided(with_boards_apart(of.project))
-    return with_two_sided(
-        of.project if own.own_blocks else with_one_block_per_colour(of.project, of.drawn_key)
-    )
+    return with_two_sided(of.project if own.own_blocks else with_one_block_per_colour(of.project, of.drawn_key))
 
 
 # The last one that holds is what a project is called: block by block is what is left.

@@ -88,9 +88,7 @@ def solver_request(
         )
         for number in planned_colours(project, keep_key=keep_key)
     )
-    return SolverRequest(
-        stock_of(project), wishes, tuple(inks), most_blocks, tuple(must), tuple(must_not), seed=seed
-    )
+    return SolverRequest(stock_of(project), wishes, tuple(inks), most_blocks, tuple(must), tuple(must_not), seed=seed)
 
 
 def plan_costs(project: Project, borders: Borders, plan: Plan, *, keep_key: bool = True) -> PlanCosts:
@@ -131,9 +129,7 @@ def with_plan(project: Project, plan: Plan, *, keep_key: bool = True) -> Project
         number = fresh + place
         inks.append(_ink_of(planned, f"ink{number}", names[place]))
         blocks.append(Block(f"block{number}", names[place], colours))
-        impressions.append(
-            Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}", planned.strength),))
-        )
+        impressions.append(Impression(f"pull{number}", f"block{number}", (Zone(f"ink{number}", planned.strength),)))
     blocks += [key] if key is not None else []
     return replace(project, inks=tuple(inks), blocks=tuple(blocks), impressions=(*impressions, *kept))
 
@@ -148,11 +144,7 @@ class Reach:
 
 
 def nearest_reachable(
-    paper: Lab | Stock,
-    wanted: Mapping[int, Lab],
-    inks: Sequence[CandidateInk],
-    *,
-    progress: Progress = NULL_PROGRESS,
+    paper: Lab | Stock, wanted: Mapping[int, Lab], inks: Sequence[CandidateInk], *, progress: Progress = NULL_PROGRESS
 ) -> dict[int, Reach]:
     """For each wanted colour the nearest that one ink, or two over each other, can give.
 

@@ -86,9 +86,7 @@ def with_reduction(
     steps = [tuple(step) for step in steps if step]
     order = [number for step in steps for number in step]
     if sorted(order) != printed:
-        raise ProjectError(
-            "order", tr("A reduction prints every colour once; name each of them in its order.")
-        )
+        raise ProjectError("order", tr("A reduction prints every colour once; name each of them in its order."))
     ground = ground_of(project)
     word = _opacities(project) if is_reduction(project) else {}
     below: list[Film] = []
@@ -100,8 +98,7 @@ def with_reduction(
         for number in step:
             colour = colours[number]
             progress.report(
-                order.index(number) / len(order),
-                tr("working out the ink of {name}", name=within(colour.name)),
+                order.index(number) / len(order), tr("working out the ink of {name}", name=within(colour.name))
             )
             words = (word[number],) if number in word else OPACITIES
             ink, strength = Ink(f"ink{number}", colour.name, colour.lab), 1.0
@@ -135,9 +132,7 @@ def _further_passes(project: Project) -> dict[str, tuple[Impression, ...]]:
     return {some[0].block: some[1:] for some in passes(project.impressions) if len(some) > 1}
 
 
-def shelf_ink(
-    wanted: Ink, below: Sequence[Film], shelf: Sequence[CandidateInk], ground: Ground
-) -> tuple[Ink, float]:
+def shelf_ink(wanted: Ink, below: Sequence[Film], shelf: Sequence[CandidateInk], ground: Ground) -> tuple[Ink, float]:
     """The ink of a shelf, and its strength, that over some films comes nearest to a wanted one."""
     choices = [(ink, strength) for ink in shelf for strength in ink.strengths]
     films = [ink.film(ground, strength) for ink, strength in choices]
@@ -148,9 +143,7 @@ def shelf_ink(
     return replace(wanted, name=ink.name, lab=ink.lab, opacity=ink.opacity), strength
 
 
-def inked_apart(
-    project: Project, number: int, with_number: int, *, progress: Progress = NULL_PROGRESS
-) -> Project:
+def inked_apart(project: Project, number: int, with_number: int, *, progress: Progress = NULL_PROGRESS) -> Project:
     """A reduction with one colour inked apart, alone, in the pull of another."""
     steps = [[n for n in step if n != number] for step in layer_steps(project)]
     for step in steps:
@@ -159,9 +152,7 @@ def inked_apart(
     return with_reduction(project, steps, progress=progress)
 
 
-def _least_opaque(
-    wanted: Lab, below: Sequence[Film], words: Sequence[Opacity], paper: Ground
-) -> tuple[Lab, Opacity]:
+def _least_opaque(wanted: Lab, below: Sequence[Film], words: Sequence[Opacity], paper: Ground) -> tuple[Lab, Opacity]:
     """The first of some opacities that reaches the colour, or else the one that comes nearest."""
     tried = []
     for word in words:
@@ -251,8 +242,7 @@ def nested(project: Project, pulls: Sequence[Impression]) -> Project:
     standing = [set(project.block(some[0].block).colours) for some in passes(project.impressions)]
     after: list[set[int]] = [*standing[1:], set()]
     own = {
-        some[0].block: now - then
-        for some, now, then in zip(passes(project.impressions), standing, after, strict=True)
+        some[0].block: now - then for some, now, then in zip(passes(project.impressions), standing, after, strict=True)
     }
     states: dict[str, tuple[int, ...]] = {}
     left: set[int] = set()

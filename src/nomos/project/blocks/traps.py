@@ -103,9 +103,7 @@ def seams_of(project: Project, borders: Borders) -> Seams:
     shows paper or overlap, each on half of the sheets and half as wide as the
     tolerance. A line is seen the less the thinner it is: by w / (w + 0.35 mm).
     """
-    traps = [
-        (trap, float(borders.shared_mm[trap.lighter, trap.darker]) / 1000) for trap in border_traps(project)
-    ]
+    traps = [(trap, float(borders.shared_mm[trap.lighter, trap.darker]) / 1000) for trap in border_traps(project)]
     out = project.tolerance_mm / 2
 
     def seen(limit: float) -> float:
@@ -130,7 +128,5 @@ def kisses(
     traps: Sequence[BorderTrap], borders: Borders, *, least_mm: float = 1.0
 ) -> tuple[tuple[BorderTrap, float], ...]:
     """The borders that only kiss, with their length in mm, longest first."""
-    found = [
-        (trap, float(borders.shared_mm[trap.lighter, trap.darker])) for trap in traps if trap.kind == "kiss"
-    ]
+    found = [(trap, float(borders.shared_mm[trap.lighter, trap.darker])) for trap in traps if trap.kind == "kiss"]
     return tuple(sorted((each for each in found if each[1] >= least_mm), key=lambda each: -each[1]))

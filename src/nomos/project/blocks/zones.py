@@ -33,9 +33,7 @@ def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -
     """
     by_id = {pull.id: pull for pull in project.impressions}
     if not set(pulls) <= set(by_id) or set(order) - set(by_id):
-        raise ProjectError(
-            "impressions", tr("The blocks have changed meanwhile; look at the findings again.")
-        )
+        raise ProjectError("impressions", tr("The blocks have changed meanwhile; look at the findings again."))
     some = [pull for pull in project.impressions if pull.id in pulls]
     if len(some) < 2 or not all(can_share(project, pull) for pull in some):
         raise ProjectError("blocks", tr("Only blocks of colours, each printed once, can share one block."))
@@ -68,9 +66,7 @@ def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -
     lost = {pull.block for pull in some[1:]}
     left = [merged if pull == first.id else by_id[pull] for pull in order if pull not in gone]
     if {pull.id for pull in left} != set(by_id) - gone:
-        raise ProjectError(
-            "impressions", tr("The blocks have changed meanwhile; look at the findings again.")
-        )
+        raise ProjectError("impressions", tr("The blocks have changed meanwhile; look at the findings again."))
     blocks = tuple(block if each.id == block.id else each for each in project.blocks if each.id not in lost)
     return pruned(project, blocks, tuple(left))
 
@@ -114,9 +110,7 @@ def printed_again(project: Project, pull_id: str) -> Project:
     again = replace(pull, id=f"pull{fresh}", zones=tuple(zones), wet=False, trapping=None, name="")
     at = project.impressions.index(pull) + 1
     return replace(
-        project,
-        inks=(*project.inks, *inks),
-        impressions=(*project.impressions[:at], again, *project.impressions[at:]),
+        project, inks=(*project.inks, *inks), impressions=(*project.impressions[:at], again, *project.impressions[at:])
     )
 
 
@@ -125,9 +119,7 @@ def with_grade(project: Project, pull_id: str, zone: int, grade: Grade | None) -
     pulls = tuple(
         replace(
             pull,
-            zones=tuple(
-                replace(each, grade=grade) if place == zone else each for place, each in enumerate(pull.zones)
-            ),
+            zones=tuple(replace(each, grade=grade) if place == zone else each for place, each in enumerate(pull.zones)),
         )
         if pull.id == pull_id
         else pull
@@ -159,9 +151,7 @@ def flat_then_graded(project: Project, pull_id: str, zone: int) -> Project:
     at = next(place for place, each in enumerate(again.impressions) if each.id == pull_id)
     flat, graded = again.impressions[at : at + 2]
     # The flat layer is there already: the graded one adds what is over it.
-    rest = replace(
-        graded.zones[0], strength=graded.zones[0].strength - pale, grade=replace(grade, to=grade.to - pale)
-    )
+    rest = replace(graded.zones[0], strength=graded.zones[0].strength - pale, grade=replace(grade, to=grade.to - pale))
     even = replace(flat.zones[0], strength=pale, grade=None)
     pulls = (replace(flat, zones=(even,)), replace(graded, zones=(rest,)))
     return replace(again, impressions=(*again.impressions[:at], *pulls, *again.impressions[at + 2 :]))

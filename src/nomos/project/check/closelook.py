@@ -52,12 +52,7 @@ class CloseLook:
 
 
 def look_closely(
-    project: Project,
-    request: MaskRequest,
-    blocks: CutBlocks,
-    laid: LaidSheet,
-    *,
-    progress: Progress = NULL_PROGRESS,
+    project: Project, request: MaskRequest, blocks: CutBlocks, laid: LaidSheet, *, progress: Progress = NULL_PROGRESS
 ) -> CloseLook:
     """Everything that takes seconds. request : that the blocks were cut for. Raises Cancelled."""
     features = features_of(project, blocks, progress=Part(progress, 0.0, 0.6))

@@ -92,9 +92,7 @@ def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]])
         limit, area = length_text(limits[kind]), tr("{number} mm²", number=number(limits[kind]))
         text = f"{words.format(limit=limit, area=area)}: {listed(said)}."
         found.append(
-            Finding(
-                _weight(kind, worst, limits[kind]), "blocks", text, remedy, (x, y), blocks=tuple(by_block)
-            )
+            Finding(_weight(kind, worst, limits[kind]), "blocks", text, remedy, (x, y), blocks=tuple(by_block))
         )
     return tuple(found)
 
@@ -118,9 +116,7 @@ def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:
     return "will fail" if hopeless else "could show"
 
 
-def sharing_of(
-    project: Project, blocks: CutBlocks, laid: LaidSheet, *, progress: Progress = NULL_PROGRESS
-) -> Sharing:
+def sharing_of(project: Project, blocks: CutBlocks, laid: LaidSheet, *, progress: Progress = NULL_PROGRESS) -> Sharing:
     """Which of the impressions, by place, could be inked apart on one block. Raises Cancelled."""
     if not project.impressions:
         return Sharing((), (), np.zeros((0, 0), bool))

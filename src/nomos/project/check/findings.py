@@ -18,15 +18,7 @@ from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.joins import of_borders
 from nomos.project.check.method import of_methods, of_writing
 from nomos.project.check.stack import of_reduction
-from nomos.project.inks.films import (
-    can_be_on,
-    film_on,
-    ground_of,
-    predicted,
-    printing_sets,
-    sitting_advice,
-    zone_keys,
-)
+from nomos.project.inks.films import can_be_on, film_on, ground_of, predicted, printing_sets, sitting_advice, zone_keys
 from nomos.project.inks.reach import fields_that_part
 from nomos.project.model import Project, Zone
 from nomos.project.model.edits import with_pull
@@ -170,8 +162,7 @@ def _of_layers(project: Project) -> list[Finding]:
                     ),
                     tr("Leave this block out, or make its ink stronger."),
                     cure=Cure(
-                        tr("Leave {name} out", name=name),
-                        partial(without_impression, impression_id=impression.id),
+                        tr("Leave {name} out", name=name), partial(without_impression, impression_id=impression.id)
                     ),
                 )
             )
@@ -240,8 +231,7 @@ def _of_lights(project: Project) -> list[Finding]:
                     "worth knowing",
                     "inks",
                     tr(
-                        "{names} and {names_2} match in the booth and part by ΔE {apart} under "
-                        "{light_names}.",
+                        "{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.",
                         names=names[0],
                         names_2=names[1],
                         apart=number(apart),
@@ -256,9 +246,7 @@ def _of_lights(project: Project) -> list[Finding]:
 def _of_inks(project: Project) -> list[Finding]:
     """Inks that cannot have their colour on this paper."""
     ground, found = ground_of(project), []
-    for ink in {
-        zone.ink: project.ink(zone.ink) for pull in project.impressions for zone in pull.zones
-    }.values():
+    for ink in {zone.ink: project.ink(zone.ink) for pull in project.impressions for zone in pull.zones}.values():
         if can_be_on(ink, ground):
             continue
         shown = reflectance_to_lab(overprints(ground, [film_on(ink, ground)])[-1])
@@ -312,10 +300,7 @@ def _of_system(project: Project) -> list[Finding]:
     if reason:
         found.append(
             Finding(
-                "worth knowing",
-                "register",
-                tr("No marks are printed. {reason}", reason=reason),
-                tr("Or print none."),
+                "worth knowing", "register", tr("No marks are printed. {reason}", reason=reason), tr("Or print none.")
             )
         )
     _, apart = worst_mm(project)

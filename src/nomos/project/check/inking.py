@@ -40,9 +40,7 @@ class Stray:
         if self.half_mm < WORTH_MM:
             return ""
         exact = (
-            tr("; {tight} % of its edge must be true", tight=number(100 * self.tight, 0))
-            if self.tight > 0.02
-            else ""
+            tr("; {tight} % of its edge must be true", tight=number(100 * self.tight, 0)) if self.tight > 0.02 else ""
         )
         loose = tr("up to {half_mm} over along half its edge, unseen", half_mm=length_text(self.half_mm, 0))
         return tr("May be inked loosely, {loose}{exact}.", loose=loose, exact=exact)
@@ -109,9 +107,7 @@ def stray_lines(project: Project, laid: LaidSheet, pull_id: str) -> tuple[Outlin
     )
 
 
-def _room(
-    project: Project, laid: LaidSheet, pull_id: str
-) -> tuple[NDArray[np.bool_], NDArray[np.float64] | None]:
+def _room(project: Project, laid: LaidSheet, pull_id: str) -> tuple[NDArray[np.bool_], NDArray[np.float64] | None]:
     """Where a pull is wanted, and how far each place is from where it is barred, mm; None if nowhere."""
     import cv2
 
@@ -179,9 +175,7 @@ def _too_near(project: Project, blocks: CutBlocks, pull: Impression) -> list[Fin
             apart = np.where(there, far, np.inf)
             y, x = np.unravel_index(int(apart.argmin()), apart.shape)
             gap = max(float(apart[y, x]) - 1.0, 0.0) / blocks.px_per_mm
-            need = project.workshop.clearance_mm * max(
-                INKING_TOOLS[each.tool].room_share for each in (one, other)
-            )
+            need = project.workshop.clearance_mm * max(INKING_TOOLS[each.tool].room_share for each in (one, other))
             place = project.image.left + x / blocks.px_per_mm, project.image.top + y / blocks.px_per_mm
             if gap < need and (tightest is None or gap - need < tightest[0] - tightest[1]):
                 tightest = gap, need, one, other, (float(place[0]), float(place[1]))

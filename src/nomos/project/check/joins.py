@@ -35,11 +35,7 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
     for trap, length in _open_kisses(project, traps, borders)[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (
-            tr(
-                "Run {lighter} right through under {darker}: the colour stays.",
-                lighter=lighter,
-                darker=darker,
-            )
+            tr("Run {lighter} right through under {darker}: the colour stays.", lighter=lighter, darker=darker)
             if trap.through
             else tr("A key line over the join would hide it; or take the seam and raise the limit for seams.")
         )
@@ -67,9 +63,7 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
     return found
 
 
-def _open_kisses(
-    project: Project, traps: Sequence[BorderTrap], borders: Borders
-) -> list[tuple[BorderTrap, float]]:
+def _open_kisses(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> list[tuple[BorderTrap, float]]:
     """Borders that only kiss, less those under which a further block prints through: no paper shows there."""
     sets = printing_sets(project)
     shown = predicted(project, sets)

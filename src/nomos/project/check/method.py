@@ -29,24 +29,19 @@ def of_methods(project: Project) -> list[Finding]:
             )
         )
     if board_pairs(project):
-        found.append(
-            Finding("worth knowing", "blocks", turned_text(project), tr("Mark that corner on both faces."))
-        )
+        found.append(Finding("worth knowing", "blocks", turned_text(project), tr("Mark that corner on both faces.")))
     plan, _ = plan_of_system(project)
     grip = project.workshop.grip_mm
     if sawn_block(project) is not None and plan is not None:
         image, wood = project.image, plan.block
-        border = min(
-            image.left - wood.left, wood.right - image.right, image.top - wood.top, wood.bottom - image.bottom
-        )
+        border = min(image.left - wood.left, wood.right - image.right, image.top - wood.top, wood.bottom - image.bottom)
         if border < grip - 0.05:
             found.append(
                 Finding(
                     "could show",
                     "blocks",
                     tr(
-                        "The border that holds the pieces is {border} wide at its narrowest, {grip} are "
-                        "wanted.",
+                        "The border that holds the pieces is {border} wide at its narrowest, {grip} are wanted.",
                         border=length_text(border),
                         grip=length_text(grip),
                     ),

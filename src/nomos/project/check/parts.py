@@ -50,9 +50,7 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
                 _on_sheet(project, least.place),
             )
         )
-    necks = sorted(
-        ((neck, piece) for piece in pieces for neck in piece.necks), key=lambda pair: pair[0].width_mm
-    )
+    necks = sorted(((neck, piece) for piece in pieces for neck in piece.necks), key=lambda pair: pair[0].width_mm)
     for neck, piece in necks[:_MOST_NECKS]:
         more = tr(" One of {necks} such places.", necks=len(necks)) if len(necks) > 1 else ""
         found.append(
@@ -94,8 +92,7 @@ def _kerf_finding(project: Project, kerf_mm: float, pieces: tuple[Piece, ...]) -
         "could show",
         "blocks",
         tr(
-            "The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} "
-            "cm² of paper.",
+            "The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} cm² of paper.",
             kerf_mm=length_text(kerf_mm),
             joins=number(joins / 1000),
             joins_2=number(joins * kerf_mm / 100),
@@ -153,9 +150,7 @@ def loose_parts(project: Project, blocks: CutBlocks) -> tuple[LooseParts, ...]:
         # The ground around the page is no window.
         holes, _ = cv2.connectedComponents(np.pad(1 - mask, 1, constant_values=1), connectivity=8)
         found.append(
-            LooseParts(
-                pull.id, parts - 1, holes - 2, _fall_out(np.asarray(own), np.asarray(stats), blocks.px_per_mm)
-            )
+            LooseParts(pull.id, parts - 1, holes - 2, _fall_out(np.asarray(own), np.asarray(stats), blocks.px_per_mm))
         )
     return tuple(found)
 
@@ -183,9 +178,7 @@ def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Fin
         if each.pull not in known or (each.parts < 2 and not each.windows):
             continue
         name = project.block(project.impression(each.pull).block).name
-        parts = (
-            tr("falls into {parts} loose parts", parts=each.parts) if each.parts > 1 else tr("hangs together")
-        )
+        parts = tr("falls into {parts} loose parts", parts=each.parts) if each.parts > 1 else tr("hangs together")
         windows = (
             tr(", {windows} to cut out", windows=counted(each.windows, tr("window"), tr("windows")))
             if each.windows

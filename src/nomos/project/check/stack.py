@@ -38,11 +38,7 @@ def of_reduction(project: Project) -> list[Finding]:
             top = keys[max(sets[number_of])]
             word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
             lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
-            cause = (
-                tr("it is lighter than what lies under it")
-                if lighter
-                else tr("what lies under it shows through")
-            )
+            cause = tr("it is lighter than what lies under it") if lighter else tr("what lies under it shows through")
             found.append(
                 Finding(
                     "could show",
@@ -69,11 +65,7 @@ def _reached(
     hiding = with_ink(project, ink.id, lab=colour.lab, opacity="opaque")
     then = float(delta_e00(predicted(hiding, [films])[0], np.array(colour.lab)))
     if ink.opacity == "opaque" or then > left - UNSEEN_DE00:
-        return (
-            tr("Print it earlier, before what shows through it, or give it a block of its own."),
-            None,
-            None,
-        )
+        return (tr("Print it earlier, before what shows through it, or give it a block of its own."), None, None)
     name = ink.name
     return (
         tr(
@@ -82,8 +74,5 @@ def _reached(
             then=number(then),
         ),
         None,
-        Cure(
-            tr("Make {name} opaque", name=name),
-            lambda p: with_ink(p, ink.id, lab=colour.lab, opacity="opaque"),
-        ),
+        Cure(tr("Make {name} opaque", name=name), lambda p: with_ink(p, ink.id, lab=colour.lab, opacity="opaque")),
     )

@@ -49,12 +49,7 @@ def layer_work(project: Project, layer: int, *, bad: bool, chatter: bool, fine: 
 
 
 def layer_card(
-    project: Project,
-    blocks: CutBlocks | None,
-    state: EditionState,
-    *,
-    chatter: bool = False,
-    fine: bool = False,
+    project: Project, blocks: CutBlocks | None, state: EditionState, *, chatter: bool = False, fine: bool = False
 ) -> LayerCard:
     """The layer at hand; state.layer must be one that is planned."""
     layer = state.layer
@@ -77,9 +72,7 @@ def _ready_at(project: Project, state: EditionState) -> datetime | None:
     return last + timedelta(hours=runs_of(project)[before].drying_h)
 
 
-def begin_events(
-    project: Project, state: EditionState, at: str, layer: int | None = None
-) -> tuple[Event, ...]:
+def begin_events(project: Project, state: EditionState, at: str, layer: int | None = None) -> tuple[Event, ...]:
     """What is written down as a layer begins, the next one if none is named. Raises ProjectError."""
     wanted = state.next_layer() if layer is None else layer
     if wanted is None or not 0 <= wanted < state.layers:
@@ -94,9 +87,7 @@ def begin_events(
     return (begun,)
 
 
-def pull_events(
-    project: Project, state: EditionState, kind: EventKind, at: str, reason: str = ""
-) -> tuple[Event, ...]:
+def pull_events(project: Project, state: EditionState, kind: EventKind, at: str, reason: str = "") -> tuple[Event, ...]:
     """The sheet at hand came out good, spoiled or repaired. Raises ProjectError.
 
     Sheet by sheet the layer it gets may be new to the log: then that is written first.
@@ -153,15 +144,11 @@ def note_event(kind: str, text: str) -> Event:
     figures = [_figure(part) for part in re.findall(r"-?\d+(?:[.,]\d+)?", text)]
     if kind == "ink":
         if len(figures) != 1 or not 0 < figures[0] < 1e5:
-            raise ProjectError(
-                "note", tr("'{said}' is not a weight of ink; write the grams, as 12.5.", said=text)
-            )
+            raise ProjectError("note", tr("'{said}' is not a weight of ink; write the grams, as 12.5.", said=text))
         return Event("", "ink", value=figures[0])
     if kind == "air":
         if len(figures) != 2 or not (-20 <= figures[0] <= 60 and 0 <= figures[1] <= 100):
-            raise ProjectError(
-                "note", tr("'{said}' is not the air; write degrees and per cent, as 19 55.", said=text)
-            )
+            raise ProjectError("note", tr("'{said}' is not the air; write degrees and per cent, as 19 55.", said=text))
         return Event("", "air", value=figures[0], also=figures[1])
     if kind in ("batch", "packing", "remark"):
         return Event("", kind, text=text)  # type: ignore[arg-type] # three of the kinds

@@ -85,9 +85,7 @@ def sheets_board(project: Project, laid: LaidSheet, shown: Sequence[BoardSheet],
     return Board(picture, px_per_mm, tuple(tiles), left_out)
 
 
-def _look_after(
-    project: Project, laid: LaidSheet, layers: tuple[int, ...], size: tuple[int, int]
-) -> NDArray[np.uint8]:
+def _look_after(project: Project, laid: LaidSheet, layers: tuple[int, ...], size: tuple[int, int]) -> NDArray[np.uint8]:
     """A sheet with these layers and no others, (height, width, 3) uint8."""
     if not layers:
         paper = np.round(lab_to_srgb(np.array(project.paper.lab))).astype(np.uint8)
@@ -96,9 +94,7 @@ def _look_after(
     return to_rgb(render_view(laid.levels, sheet_labs(printed, laid), laid.inner_window, size))
 
 
-def _put(
-    picture: NDArray[np.uint8], look: NDArray[np.uint8], place: Rect, px_per_mm: float, *, crossed: bool
-) -> None:
+def _put(picture: NDArray[np.uint8], look: NDArray[np.uint8], place: Rect, px_per_mm: float, *, crossed: bool) -> None:
     import cv2
 
     x, y = round(place.left * px_per_mm), round(place.top * px_per_mm)
@@ -111,9 +107,7 @@ def _put(
         cv2.line(picture, (x, y + height - 1), (x + width - 1, y), _CROSS, thick, cv2.LINE_AA)
 
 
-def sheet_facts(
-    project: Project, state: EditionState, sheet: int, now: datetime
-) -> tuple[tuple[str, str], ...]:
+def sheet_facts(project: Project, state: EditionState, sheet: int, now: datetime) -> tuple[tuple[str, str], ...]:
     """What is known of one sheet: its layers, how it is, what it printed with, until when it dries."""
     history, names = state.histories[sheet], layer_names(project, state)
     spoiled = state.layers if history.spoiled_at is None else history.spoiled_at
@@ -132,16 +126,12 @@ def sheet_facts(
     batches = [_batch(state, sheet, layer) for layer in history.layers]
     rows += [(tr("Batch"), text) for text in dict.fromkeys(batches) if text]
     rows += [
-        (tr("Remark"), event.text)
-        for event in state.remarks
-        if event.kind == "remark" and event.sheet == history.sheet
+        (tr("Remark"), event.text) for event in state.remarks if event.kind == "remark" and event.sheet == history.sheet
     ]
     dries = _dries_until(project, state, sheet)
     if dries is not None:
         rows.append(
-            (tr("Wet until"), tr("{dries:%a %d %b %H:%M}", dries=dries))
-            if dries > now
-            else (tr("Dry"), tr("yes"))
+            (tr("Wet until"), tr("{dries:%a %d %b %H:%M}", dries=dries)) if dries > now else (tr("Dry"), tr("yes"))
         )
     return tuple(rows)
 

@@ -74,9 +74,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
     if layer + 1 < count:
         following = project.pull_name(project.impressions[layer + 1].id)
         then = tr(
-            "then {between_pulls}; next {following}",
-            between_pulls=between_pulls(project)[layer],
-            following=following,
+            "then {between_pulls}; next {following}", between_pulls=between_pulls(project)[layer], following=following
         )
     return PullCard(
         tr("{layer} of {count}: {id}", layer=layer + 1, count=count, id=project.pull_name(pull.id)),
@@ -199,9 +197,7 @@ def _checks(project: Project, pull: Impression) -> str:
         if block.id in (front.id, back.id):
             face = "front" if block.id == front.id else "back"
             marked = corner if face == "front" else tr("its solid corner is the back's own")
-            return tr(
-                "Board {number_of}, {face} up; {marked}.", number_of=number_of, face=face, marked=marked
-            )
+            return tr("Board {number_of}, {face} up; {marked}.", number_of=number_of, face=face, marked=marked)
     pieces = tr("; every piece inked, numbers as on the template") if block.kerf_mm is not None else ""
     return tr("Block {name}; {corner}{pieces}.", name=block.name, corner=corner, pieces=pieces)
 

@@ -52,9 +52,7 @@ class CarvedBlock:
     finest_kind: FeatureKind | None = None
 
 
-def carve_blocks(
-    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
-) -> tuple[CarvedBlock, ...]:
+def carve_blocks(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS) -> tuple[CarvedBlock, ...]:
     """The carving map of every block, in the order of `blocks`. Raises CarvingError, Cancelled.
 
     In a reduction only what is cut for a state counts: the ground of the state before is gone already.
@@ -104,9 +102,7 @@ def _in_print_order(project: Project) -> list[Block]:
 def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None) -> CarvedBlock:
     craft, material = project.craft, material_of(project, block.id)
     facts = MATERIALS[material]
-    facts = dataclasses.replace(
-        facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5))
-    )
+    facts = dataclasses.replace(facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5)))
     pad = 0 if craft.grip_border else round(project.workshop.grip_mm * px_per_mm)
     page = np.pad(mask, pad)
     ground = np.ones(page.shape, bool)
@@ -191,10 +187,7 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
             Finding(
                 "will fail",
                 "carve",
-                tr(
-                    "The blocks curl by {curl_mm}: a curled block never registers.",
-                    curl_mm=length_text(craft.curl_mm),
-                ),
+                tr("The blocks curl by {curl_mm}: a curled block never registers.", curl_mm=length_text(craft.curl_mm)),
                 tr("Glue it to a flat board before it is cut."),
             )
         )
@@ -252,9 +245,7 @@ def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
 def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
     """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
     own = MATERIALS[material_of(project, carved.block)]
-    hard = next(
-        (name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None
-    )
+    hard = next((name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None)
     if carved.finest_kind != "thin line" or hard is None:
         return None
     name = project.block(carved.block).name
@@ -267,8 +258,7 @@ def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
 def _reached(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     """Cleared ground that the roller reaches, the most of it first."""
     some = sorted(
-        (each for each in carved if each.carving.chatter_mm2 > _CHATTER_MM2),
-        key=lambda each: -each.carving.chatter_mm2,
+        (each for each in carved if each.carving.chatter_mm2 > _CHATTER_MM2), key=lambda each: -each.carving.chatter_mm2
     )
     if not some:
         return []
@@ -357,9 +347,7 @@ def with_material(project: Project, block_id: str, material: Material | None) ->
     """The project with a block cut in a material of its own, or as all are; a board's faces are one piece."""
     board = project.block(block_id).board
     own = {block.id for block in project.blocks if block.id == block_id or (board and block.board == board)}
-    return replace(
-        project, blocks=tuple(replace(b, material=material) if b.id in own else b for b in project.blocks)
-    )
+    return replace(project, blocks=tuple(replace(b, material=material) if b.id in own else b for b in project.blocks))
 
 
 def with_craft(project: Project, **changes: object) -> Project:

@@ -93,9 +93,7 @@ class PassGate:
         gain = self.before - self.after
         if gain < UNSEEN_DE00 / 3:
             said = tr(
-                "{name} brings the colours no nearer, ΔE {before} as before",
-                name=self.name,
-                before=number(self.before),
+                "{name} brings the colours no nearer, ΔE {before} as before", name=self.name, before=number(self.before)
             )
         else:
             said = tr(
@@ -112,9 +110,7 @@ class PassGate:
         )
 
 
-def pass_gate(
-    project: Project, laid: LaidSheet, state: EditionState, layer: int | None = None
-) -> PassGate | None:
+def pass_gate(project: Project, laid: LaidSheet, state: EditionState, layer: int | None = None) -> PassGate | None:
     """What a further pass of a block is worth, of the next layer if none is named; None for a first pass.
 
     laid : the sheet with all pulls. Judged on the finished print, with this pass and without it.

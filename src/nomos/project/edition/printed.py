@@ -15,9 +15,7 @@ def printed_as(project: Project, pull: Impression) -> Printed:
     """A pull as it is planned at this moment, to be written down as it is begun."""
     before = project.impressions[: project.impressions.index(pull)]
     return Printed(
-        project.pull_name(pull.id),
-        tuple(_ink(project, zone) for zone in pull.zones),
-        tuple(each.id for each in before),
+        project.pull_name(pull.id), tuple(_ink(project, zone) for zone in pull.zones), tuple(each.id for each in before)
     )
 
 
@@ -114,9 +112,7 @@ def contradictions(before: Project, after: Project, state: EditionState) -> tupl
         after.paper.width_mm, after.paper.height_mm, after.image,
     ):  # fmt: skip
         most = counted(max(carried.values()), tr("sheet"), tr("sheets"))
-        said.append(
-            tr("The sheet or the image on it would change; {most} are printed on the old one.", most=most)
-        )
+        said.append(tr("The sheet or the image on it would change; {most} are printed on the old one.", most=most))
     return tuple(said)
 
 

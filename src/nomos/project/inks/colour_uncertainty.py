@@ -47,9 +47,7 @@ def basis_of(ink: Ink) -> Basis:
     return "word" if ink.reflectance is None else "spectrum"
 
 
-def how_sure(
-    project: Project, sets: Sequence[Collection[int]], charted: Collection[str] = ()
-) -> ColourUncertainty:
+def how_sure(project: Project, sets: Sequence[Collection[int]], charted: Collection[str] = ()) -> ColourUncertainty:
     """How sure the colours of sets of films (places in `zone_keys`) are.
 
     charted : ids of inks that are taken as if a chart of their overlaps had been read.
@@ -102,9 +100,7 @@ class Judged:
     overlaps: Mapping[frozenset[int], float]
 
 
-def judge(
-    project: Project, overlaps: Sequence[frozenset[int]] = (), *, progress: Progress = NULL_PROGRESS
-) -> Judged:
+def judge(project: Project, overlaps: Sequence[frozenset[int]] = (), *, progress: Progress = NULL_PROGRESS) -> Judged:
     """How sure the colours of a project are, and those of further overlaps. Raises Cancelled."""
     progress.report(0.1, tr("how sure the colours are"))
     fields = how_sure(project, printing_sets(project))

@@ -67,8 +67,7 @@ class Card:
         if self.reading is None or self.black is None or self.over is None:
             return ()
         white, ink, black, over = (
-            smooth_reflectance(np.array(lab))
-            for lab in (paper, self.reading.lab, self.black.lab, self.over.lab)
+            smooth_reflectance(np.array(lab)) for lab in (paper, self.reading.lab, self.black.lab, self.over.lab)
         )
         return Reading(white, ink), Reading(black, over)
 

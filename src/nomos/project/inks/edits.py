@@ -11,12 +11,7 @@ from nomos.project.model.naming import named
 
 
 def with_ink(
-    project: Project,
-    ink_id: str,
-    *,
-    name: str | None = None,
-    lab: Lab | None = None,
-    opacity: Opacity | None = None,
+    project: Project, ink_id: str, *, name: str | None = None, lab: Lab | None = None, opacity: Opacity | None = None
 ) -> Project:
     """An ink renamed, recoloured or given another opacity."""
     inks = tuple(

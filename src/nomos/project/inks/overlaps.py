@@ -48,10 +48,7 @@ def learn_chart(project: Project, chart: Chart, read: dict[int, Array]) -> Chart
     if len(places) < _LEAST_PATCHES:
         raise ProjectError(
             "chart",
-            tr(
-                "Read at least {least_patches} patches of the chart beside the paper.",
-                least_patches=_LEAST_PATCHES,
-            ),
+            tr("Read at least {least_patches} patches of the chart beside the paper.", least_patches=_LEAST_PATCHES),
         )
     if len({len(read[place]) for place in places}) > 1:
         raise ProjectError("chart", tr("Give all patches as L, a, b or all as bands, not some of each."))

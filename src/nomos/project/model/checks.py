@@ -80,10 +80,7 @@ def _check_colours(project: "Project") -> None:
         _require(
             _within(lightness, 0, 100) and _within(a, -200, 200) and _within(b, -200, 200),
             "lab",
-            tr(
-                "{name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.",
-                name=thing.name,
-            ),
+            tr("{name} has a colour that cannot be: L* must be 0 to 100, a* and b* −200 to 200.", name=thing.name),
         )
     # What is wanted may be out of reach; what is printed with must exist.
     printed_with: list[Paper | Ink] = [project.paper, *project.inks]
@@ -93,10 +90,7 @@ def _check_colours(project: "Project") -> None:
         except ColourError:
             raise ProjectError(
                 "lab",
-                tr(
-                    "No paper or ink can have the colour asked of {name}: take a less saturated one.",
-                    name=real.name,
-                ),
+                tr("No paper or ink can have the colour asked of {name}: take a less saturated one.", name=real.name),
             ) from None
 
 
@@ -111,19 +105,11 @@ def _check_spectra(project: "Project") -> None:
         if ink.optics is not None:
             spectra += [ink.optics.absorption, ink.optics.scattering]
     for values in spectra:
-        _require(
-            all(_within(value, 0, 1e5) for value in values),
-            "inks",
-            tr("A spectrum holds values that cannot be."),
-        )
+        _require(all(_within(value, 0, 1e5) for value in values), "inks", tr("A spectrum holds values that cannot be."))
 
 
 def _check_references(project: "Project") -> None:
-    for things, field in (
-        (project.inks, "inks"),
-        (project.blocks, "blocks"),
-        (project.impressions, "impressions"),
-    ):
+    for things, field in ((project.inks, "inks"), (project.blocks, "blocks"), (project.impressions, "impressions")):
         ids = [thing.id for thing in things]
         _require(len(set(ids)) == len(ids), field, tr("Two of the {field} have the same id.", field=field))
     count = len(project.flat.colours) if project.flat else 0
@@ -135,22 +121,14 @@ def _check_references(project: "Project") -> None:
     _check_corrections(project.flat.corrections if project.flat else ())
     for number in (project.flat.line, project.flat.paper) if project.flat else ():
         _require(
-            number is None or 0 <= number < count,
-            "flat",
-            tr("The line or the paper is a colour that is not there."),
+            number is None or 0 <= number < count, "flat", tr("The line or the paper is a colour that is not there.")
         )
     blocks, inks = {block.id for block in project.blocks}, {ink.id for ink in project.inks}
     for block in project.blocks:
         known = all(0 <= number < count for number in block.colours)
-        _require(
-            known,
-            "blocks",
-            tr("Block {name} prints a colour that the design does not have.", name=block.name),
-        )
+        _require(known, "blocks", tr("Block {name} prints a colour that the design does not have.", name=block.name))
     for impression in project.impressions:
-        _require(
-            impression.block in blocks, "impressions", tr("An impression is of a block that is not there.")
-        )
+        _require(impression.block in blocks, "impressions", tr("An impression is of a block that is not there."))
         for zone in impression.zones:
             _require(zone.ink in inks, "impressions", tr("An impression uses an ink that is not there."))
             known = all(0 <= number < count for number in zone.colours)
@@ -162,9 +140,7 @@ def _check_corrections(corrections: tuple[Correction, ...]) -> None:
         figures = [*(each.lab or ()), *(each.other or ()), *(side for place in each.places for side in place)]
         known = all(math.isfinite(figure) and abs(figure) < 1e3 for figure in figures)
         _require(
-            known and _within(each.width_mm, 0, LARGEST_MM),
-            "corrections",
-            tr("A correction lies nowhere that can be."),
+            known and _within(each.width_mm, 0, LARGEST_MM), "corrections", tr("A correction lies nowhere that can be.")
         )
 
 
@@ -173,8 +149,7 @@ def _check_impressions(project: "Project") -> None:
         _check_zones(impression)
         shift = max(abs(impression.offset.dx_mm), abs(impression.offset.dy_mm))
         _require(
-            _within(shift, 0, LARGEST_SHIFT_MM)
-            and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
+            _within(shift, 0, LARGEST_SHIFT_MM) and _within(abs(impression.offset.rotation_deg), 0, LARGEST_TURN_DEG),
             "offset",
             tr(
                 "A block can be tried up to {largest_shift_mm} and {largest_turn_deg:g}° out of register.",
@@ -186,16 +161,12 @@ def _check_impressions(project: "Project") -> None:
 
 def _check_zones(impression: Impression) -> None:
     first, *others = impression.zones or (None,)
-    _require(
-        first is not None and not first.colours, "zones", tr("The first zone covers what the others leave.")
-    )
+    _require(first is not None and not first.colours, "zones", tr("The first zone covers what the others leave."))
     named = [number for zone in others for number in zone.colours]
     apart = len(set(named)) == len(named) and all(zone.colours or zone.areas for zone in others)
     _require(apart, "zones", tr("Every further zone needs colours or a place of its own."))
     _require(
-        any(not zone.bare for zone in impression.zones),
-        "zones",
-        tr("Ink at least one zone, or leave the pull out."),
+        any(not zone.bare for zone in impression.zones), "zones", tr("Ink at least one zone, or leave the pull out.")
     )
     for zone in impression.zones:
         _check_areas(zone)

@@ -52,9 +52,9 @@ class Craft(Struct, frozen=True, forbid_unknown_fields=True):
         ),
     ] = USUAL_MATERIAL  # fmt: skip
     tools: tuple[Tool, ...] = USUAL_TOOLS
-    thickness_mm: Annotated[
-        float, length(tr("Thickness"), tr("Of block or board."), 1, 60, step=0.1, undo=CUTTING)
-    ] = 3.2
+    thickness_mm: Annotated[float, length(tr("Thickness"), tr("Of block or board."), 1, 60, step=0.1, undo=CUTTING)] = (
+        3.2
+    )
     curl_mm: Annotated[
         float,
         length(
@@ -136,12 +136,9 @@ class EditionPlan(Struct, frozen=True, forbid_unknown_fields=True):
         int, count(tr("Artist's proofs"), tr("Beside the edition, for the artist."), 0, 1000, undo=EDITION)
     ] = 2
     printer: Annotated[
-        int,
-        count(tr("Printer's proofs"), tr("Beside the edition, for who prints it."), 0, 1000, undo=EDITION),
+        int, count(tr("Printer's proofs"), tr("Beside the edition, for who prints it."), 0, 1000, undo=EDITION)
     ] = 1
-    bat: Annotated[
-        bool, yes(tr("A BAT beside it"), tr("The sheet that the edition must match."), undo=EDITION)
-    ] = True
+    bat: Annotated[bool, yes(tr("A BAT beside it"), tr("The sheet that the edition must match."), undo=EDITION)] = True
     proofing: Annotated[
         int,
         count(

@@ -64,8 +64,7 @@ def with_paper(project: Project, *, name: str | None = None, lab: Lab | None = N
     paper = project.paper
     reflectance = paper.reflectance if lab is None else None
     return replace(
-        project,
-        paper=replace(paper, name=named(name, paper.name), lab=lab or paper.lab, reflectance=reflectance),
+        project, paper=replace(paper, name=named(name, paper.name), lab=lab or paper.lab, reflectance=reflectance)
     )
 
 
@@ -132,13 +131,9 @@ def with_kento(project: Project, settings: KentoSettings) -> Project:
     return replace(project, kento=settings)
 
 
-def with_impression(
-    project: Project, impression_id: str, change: Callable[[Impression], Impression]
-) -> Project:
+def with_impression(project: Project, impression_id: str, change: Callable[[Impression], Impression]) -> Project:
     """The project with one impression changed."""
-    return replace(
-        project, impressions=tuple(change(i) if i.id == impression_id else i for i in project.impressions)
-    )
+    return replace(project, impressions=tuple(change(i) if i.id == impression_id else i for i in project.impressions))
 
 
 def with_pull(project: Project, pull_id: str, **changes: object) -> Project:

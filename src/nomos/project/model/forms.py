@@ -43,12 +43,7 @@ def check_size(many_bytes: int, name: str, what: str) -> None:
 
 
 def decoded(
-    text: bytes,
-    kind: type[S],
-    newest: int,
-    name: str,
-    what: str,
-    steps: Mapping[int, "Step[S]"] | None = None,
+    text: bytes, kind: type[S], newest: int, name: str, what: str, steps: Mapping[int, "Step[S]"] | None = None
 ) -> S:
     """A value out of a file's JSON.
 
@@ -91,12 +86,7 @@ def decoded(
         # also ValidationError, which names the place
         reason = error.__cause__ if isinstance(error.__cause__, BadInput) else error
         raise BadInput(
-            tr(
-                "{name} holds a {what} that does not make sense: {reason}",
-                name=name,
-                what=what,
-                reason=reason,
-            )
+            tr("{name} holds a {what} that does not make sense: {reason}", name=name, what=what, reason=reason)
         ) from None
 
 

@@ -34,9 +34,7 @@ class Grade(Struct, frozen=True, forbid_unknown_fields=True):
             step=0.1, undo=GRADED,
         ),
     ] = 1.0  # fmt: skip
-    both: Annotated[bool, yes(tr("Two-ended"), tr("From the end back to the start again."), undo=GRADED)] = (
-        False
-    )
+    both: Annotated[bool, yes(tr("Two-ended"), tr("From the end back to the start again."), undo=GRADED)] = False
     edge_mm: Annotated[
         float,
         length(

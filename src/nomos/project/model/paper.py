@@ -39,16 +39,10 @@ class Paper(Struct, frozen=True, forbid_unknown_fields=True):
     name: str
     lab: Lab
     width_mm: Annotated[
-        float,
-        length(
-            tr("Sheet width"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET
-        ),
+        float, length(tr("Sheet width"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET)
     ]
     height_mm: Annotated[
-        float,
-        length(
-            tr("Sheet height"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET
-        ),
+        float, length(tr("Sheet height"), tr("Of the paper that is printed on."), SMALLEST_MM, LARGEST_MM, undo=SHEET)
     ]
     reflectance: Bands | None = None
     surface: Annotated[

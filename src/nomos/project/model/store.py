@@ -56,9 +56,7 @@ def labels_from_png(data: bytes) -> Labels:
     check_packed(data, tr("The flat design inside the project"), _MOST_LABELS)
     labels = cv2.imdecode(np.frombuffer(data, np.uint8), cv2.IMREAD_UNCHANGED)
     if labels is None or labels.ndim != 2 or labels.dtype != np.uint8:
-        raise ProjectError(
-            "labels", tr("The flat design inside the project is damaged; flatten the design again.")
-        )
+        raise ProjectError("labels", tr("The flat design inside the project is damaged; flatten the design again."))
     labels.flags.writeable = False
     return np.asarray(labels, np.uint8)
 
@@ -145,11 +143,7 @@ def save(path: Path, project: Project, assets: Assets, *, predicted: bytes | Non
 def _unsaved(path: Path, error: OSError) -> BadInput:
     reason = error.strerror or str(error)
     return BadInput(
-        tr(
-            "{name} could not be saved ({reason}); what was there before is untouched.",
-            name=path.name,
-            reason=reason,
-        )
+        tr("{name} could not be saved ({reason}); what was there before is untouched.", name=path.name, reason=reason)
     )
 
 
@@ -197,9 +191,7 @@ def load(path: Path) -> tuple[Project, dict[str, bytes]]:
         # zipfile raises BadZipFile, KeyError, zlib.error, NotImplementedError and more on damaged files.
         previous = previous_of(path)
         advice = tr("; the copy before it is {name}", name=previous.name) if previous.exists() else ""
-        raise BadInput(
-            tr("{name} is damaged or not a Nomos project{advice}.", name=path.name, advice=advice)
-        ) from None
+        raise BadInput(tr("{name} is damaged or not a Nomos project{advice}.", name=path.name, advice=advice)) from None
     _check_assets(project, assets, path.name)
     return project, assets
 
@@ -236,6 +228,4 @@ def _check_assets(project: Project, assets: Mapping[str, bytes], name: str) -> N
     if project.flat is not None:
         numbers = labels_from_png(assets[project.flat.labels])
         if int(numbers.max(initial=0)) >= len(project.flat.colours):
-            raise BadInput(
-                tr("{name} is damaged: its flat design has more colours than its list.", name=name)
-            )
+            raise BadInput(tr("{name} is damaged: its flat design has more colours than its list.", name=name))

@@ -52,9 +52,7 @@ class OrderCosts:
             if columns:
                 some = tuple(sorted({unit_of[self._pull_of[column]] for column in columns}))
                 self.rows.setdefault(some, []).append(row)
-        self._within = {
-            pull: before for unit in units for before, pull in zip((None, *unit), unit, strict=False)
-        }
+        self._within = {pull: before for unit in units for before, pull in zip((None, *unit), unit, strict=False)}
 
     @property
     def neighbours_matter(self) -> bool:
@@ -112,9 +110,7 @@ class OrderCosts:
             shares.append(trapping_between(self._project, last or 0, pull) if takes else 1.0)
         return tuple(columns), tuple(shares)
 
-    def search(
-        self, start: Order, allowed: "Allowed", *, slack: float, keep: int, progress: Progress
-    ) -> FoundOrders:
+    def search(self, start: Order, allowed: "Allowed", *, slack: float, keep: int, progress: Progress) -> FoundOrders:
         """The best orders where neighbours matter: of all of them if they are few, else improved ones.
 
         start : an order to begin with, and improve where not all can be tried.

@@ -107,6 +107,4 @@ def calendar_of(project: Project, start: date, *, progress: Progress = NULL_PROG
     try:
         return with_help(runs_of(project), planned_sheets(project), project.times, start, progress=progress)
     except ValueError as error:
-        raise ProjectError(
-            "times", tr("{error} Make the day longer, or things shorter.", error=error)
-        ) from None
+        raise ProjectError("times", tr("{error} Make the day longer, or things shorter.", error=error)) from None

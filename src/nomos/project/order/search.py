@@ -255,9 +255,7 @@ def _worth_a_look(choices: Sequence[OrderChoice], usual: OrderChoice) -> tuple[O
         tr("best colour"): min(choices, key=lambda c: (round(c.mean_de00, 3), parting(c), c.washups)),
         tr("fewest days"): min(choices, key=lambda c: (c.days, round(c.mean_de00, 2), parting(c))),
         tr("fewest wash-ups"): min(choices, key=lambda c: (c.washups, round(c.mean_de00, 2), parting(c))),
-        tr("hides misregister"): min(
-            choices, key=lambda c: (-round(c.hides, 3), round(c.mean_de00, 2), parting(c))
-        ),
+        tr("hides misregister"): min(choices, key=lambda c: (-round(c.hides, 3), round(c.mean_de00, 2), parting(c))),
         tr("the usual order"): usual,
     }
     words: dict[tuple[str, ...], list[str]] = {}

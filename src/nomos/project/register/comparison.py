@@ -97,9 +97,7 @@ def colour_drift(apart: Sequence[float]) -> str:
     first, last = apart[0], apart[-1]
     if last - first > 1.5:
         return tr(
-            "The colour moves off the plan, mean ΔE {first:.1f} to {last:.1f}: roll out afresh.",
-            first=first,
-            last=last,
+            "The colour moves off the plan, mean ΔE {first:.1f} to {last:.1f}: roll out afresh.", first=first, last=last
         )
     return tr("The colour holds, mean ΔE {first:.1f} to {last:.1f} from the plan.", first=first, last=last)
 
@@ -133,9 +131,7 @@ def stray_marks(project: Project, plan: Picture, proof: Picture) -> tuple[StrayM
 
     if proof.shape != plan.shape:
         proof = np.asarray(cv2.resize(proof, (plan.shape[1], plan.shape[0])), np.uint8)
-    smooth = [
-        srgb_to_lab(np.asarray(cv2.GaussianBlur(each, (0, 0), 1.0), np.uint8)) for each in (plan, proof)
-    ]
+    smooth = [srgb_to_lab(np.asarray(cv2.GaussianBlur(each, (0, 0), 1.0), np.uint8)) for each in (plan, proof)]
     # A sheet paler or darker on the whole has no marks for that.
     drop = smooth[0][..., 0] - smooth[1][..., 0]
     drop -= np.median(drop)

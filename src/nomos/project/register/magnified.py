@@ -37,9 +37,7 @@ def magnify(project: Project, blocks: CutBlocks, place_mm: tuple[float, float]) 
     bare = _bare_mm2(project, blocks, place, changes)
     number = int(np.argsort(bare, kind="stable")[int(_BETTER * _SHEETS)])
     fine = min(blocks.px_per_mm, _PX_PER_MM)
-    sheet = printed_sheet(
-        project, blocks, [motion_of_change(project, each) for each in changes[number]], fine
-    )
+    sheet = printed_sheet(project, blocks, [motion_of_change(project, each) for each in changes[number]], fine)
     left, top = round(place.left * fine), round(place.top * fine)
     right, bottom = round(place.right * fine), round(place.bottom * fine)
     return Magnified(np.ascontiguousarray(sheet[top:bottom, left:right]), place, float(bare[number]))
@@ -52,9 +50,7 @@ def _square(image: Rect, at: tuple[float, float]) -> Rect:
     return Rect(left, top, left + side, top + side)
 
 
-def _bare_mm2(
-    project: Project, blocks: CutBlocks, place: Rect, changes: NDArray[np.float64]
-) -> NDArray[np.float64]:
+def _bare_mm2(project: Project, blocks: CutBlocks, place: Rect, changes: NDArray[np.float64]) -> NDArray[np.float64]:
     """Paper that shows in a place and should not, on each sheet. changes : (sheets, pulls, 6)."""
     prints, scale = prints_of(project, blocks), blocks.px_per_mm
     x_mm, y_mm = place.left - project.image.left, place.top - project.image.top

@@ -97,9 +97,7 @@ def measure_proof(
     marks = marks_of(project)[0]
     wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
     if wanted and not marks:
-        raise ScanError(
-            tr("The project prints no marks: choose rings or crosses, or read the picture itself.")
-        )
+        raise ScanError(tr("The project prints no marks: choose rings or crosses, or read the picture itself."))
     progress.report(0.02, tr("looking for the sheet"))
     light = LINEAR_OF_SRGB.astype(np.float32)[picture]
     corners, seen = corners_of(picture)
@@ -115,9 +113,7 @@ def measure_proof(
     if against is None:
         against = "" if edges is not None and edges.sigma_mm < SHARP_MM else here.impressions[-1].id
     if against == "" and edges is None:
-        raise ScanError(
-            tr("The sheet's edges are not all seen here: ask how far pulls are out against another pull.")
-        )
+        raise ScanError(tr("The sheet's edges are not all seen here: ask how far pulls are out against another pull."))
     if wanted:
         page, _ = _evened(light, None, laid.aligned.warp, (_LIT, SCAN_PX_PER_MM), (0, 0, *sheet_of(project)))
         pulls = pulls_by_marks(here, page, SCAN_PX_PER_MM, marks)

@@ -40,9 +40,7 @@ def plausible_grid(
         motions = [motion_of_change(project, change) for change in changes]
         sheet = printed_sheet(project, small, motions, _DRAWN_PX_PER_MM, texture=seed * ACROSS**2 + place)
         left, top = (place % ACROSS) * (tile[0] + _GAP_PX), (place // ACROSS) * (tile[1] + _GAP_PX)
-        page[top : top + tile[1], left : left + tile[0]] = cv2.resize(
-            sheet, tile, interpolation=cv2.INTER_AREA
-        )
+        page[top : top + tile[1], left : left + tile[0]] = cv2.resize(sheet, tile, interpolation=cv2.INTER_AREA)
     return page
 
 

@@ -27,9 +27,7 @@ KIND_WORDS: dict[Kind, str] = {
 }
 # What each fault looks like on paper; common practice, no source.
 _SIGNS: dict[Kind, str] = {
-    "out of register": tr(
-        "its edges leave bare paper on one side and lie over their neighbour on the other."
-    ),
+    "out of register": tr("its edges leave bare paper on one side and lie over their neighbour on the other."),
     "too much ink": tr("its shapes have grown on all sides alike and fine gaps in it have filled."),
     "too little ink": tr("its solid is broken and grainy, while its edges lie where they should."),
     "dirty ground": tr("specks of its ink stand where its block was cleared."),
@@ -90,9 +88,7 @@ def _fault(project: Project, pull: int, hand: np.random.Generator) -> Fault:
         return Fault(identity, kind if kind != "out of register" else "too much ink")
     way, far = hand.uniform(0, 2 * np.pi), hand.uniform(*_SHIFTS_MM)
     turn = float(hand.choice([0.0, 0.0, 1.0]) * hand.choice([-1, 1]) * hand.uniform(*_TURNS_DEG))
-    return Fault(
-        identity, kind, round(float(far * np.cos(way)), 1), round(float(far * np.sin(way)), 1), round(turn, 2)
-    )
+    return Fault(identity, kind, round(float(far * np.cos(way)), 1), round(float(far * np.sin(way)), 1), round(turn, 2))
 
 
 def _proof(project: Project, blocks: CutBlocks, faults: tuple[Fault, ...], seed: int) -> Picture:
@@ -173,13 +169,11 @@ def mark_answer(project: Project, exercise: Exercise, answer: Fault) -> Marking:
     far = float(np.hypot(named.dx_mm, named.dy_mm))
     if off <= max(_CLOSE_MM, _CLOSE_SHARE * far):
         return Marking(
-            3,
-            tr("Right, {off} from the true place. ", off=length_text(off, 2)) + _explained(project, exercise),
+            3, tr("Right, {off} from the true place. ", off=length_text(off, 2)) + _explained(project, exercise)
         )
     return Marking(
         points,
-        tr("The right block, but {off} from the true shift. ", off=length_text(off))
-        + _explained(project, exercise),
+        tr("The right block, but {off} from the true shift. ", off=length_text(off)) + _explained(project, exercise),
     )
 
 
@@ -199,8 +193,6 @@ def _explained(project: Project, exercise: Exercise) -> str:
             )
             if fault.rotation_deg:
                 way = tr("clockwise") if fault.rotation_deg > 0 else tr("anticlockwise")
-                what += tr(
-                    ", turned {rotation_deg:.2f}° {way}", rotation_deg=abs(fault.rotation_deg), way=way
-                )
+                what += tr(", turned {rotation_deg:.2f}° {way}", rotation_deg=abs(fault.rotation_deg), way=way)
         said.append(f"{name}: {what}; {_SIGNS[fault.kind]}")
     return " ".join(said)

@@ -37,9 +37,7 @@ def eye_places(project: Project, pull: str) -> tuple[EyePlace, ...]:
     block = project.number_of(project.impression(pull).block)
     verniers = [mark for mark in marks if mark.axis is not None and mark.block == block and block > 0]
     if verniers:
-        return tuple(
-            EyePlace(_where(project, mark.place_mm), mark.place_mm, mark.axis or "x") for mark in verniers
-        )
+        return tuple(EyePlace(_where(project, mark.place_mm), mark.place_mm, mark.axis or "x") for mark in verniers)
     image = project.image
     corners = (
         (image.left, image.top), (image.right, image.top),
@@ -101,9 +99,7 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     home = about(motion, middle_of(project))
     worst = worst_corner_mm(project, home)
     round_to = tr("clockwise") if home.rotation_deg > 0 else tr("anticlockwise")
-    turn = tr(
-        ", turned {rotation_deg:.2f}° {round_to}", rotation_deg=abs(home.rotation_deg), round_to=round_to
-    )
+    turn = tr(", turned {rotation_deg:.2f}° {round_to}", rotation_deg=abs(home.rotation_deg), round_to=round_to)
     found = tr(
         "{way}, {way_2} in the middle{turn}; {worst} at the worst corner (sure to ±{sigma_mm}).",
         way=_way(home.shift_mm[0], tr("to the right"), tr("to the left")),
@@ -117,9 +113,7 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     if worst <= 2 * 2 * sigma_mm:
         # What is given as sure is two standard errors; below twice that, wood stays where it is.
         return Verdict(
-            found,
-            (tr("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer."),),
-            "",
+            found, (tr("The reading is not sure enough to cut by: read the marks of three sheets, or scan finer."),), ""
         )
     image = project.image
     stretch = stretch_advice(home, (image.width / 2, image.height / 2), project.tolerance_mm)
@@ -147,11 +141,7 @@ def _transfer_text(motion: Motion) -> str:
             stretch=-100 * motion.stretch[0],
             stretch_2=-100 * motion.stretch[1],
         )
-    turn = (
-        tr(", turned {what:+.2f}° clockwise", what=-motion.rotation_deg)
-        if abs(motion.rotation_deg) >= 0.01
-        else ""
-    )
+    turn = tr(", turned {what:+.2f}° clockwise", what=-motion.rotation_deg) if abs(motion.rotation_deg) >= 0.01 else ""
     return tr(
         "Not cut yet: lay its transfer {way} and {way_2}, as seen on the print{turn}{scale}.",
         way=_way(right, tr("to the right"), tr("to the left")),
@@ -172,18 +162,14 @@ def worst_corner_mm(project: Project, motion: Motion) -> float:
     return float(np.hypot(*(motion.moved(corners) - corners).T).max())
 
 
-def reading_of(
-    project: Project, found: PullFound, sheet: int, day: date | None = None
-) -> ProofReading | None:
+def reading_of(project: Project, found: PullFound, sheet: int, day: date | None = None) -> ProofReading | None:
     """A pull found on a scan as it is kept; None where it could not be told."""
     if found.motion is None:
         return None
     return _kept(project, found.pull, found.motion, found.sigmas[0], sheet, "scan", day)
 
 
-def reading_by_eye(
-    project: Project, pull: str, fit: MarkFit, sheet: int, day: date | None = None
-) -> ProofReading:
+def reading_by_eye(project: Project, pull: str, fit: MarkFit, sheet: int, day: date | None = None) -> ProofReading:
     """A pull read by eye as it is kept."""
     return _kept(project, pull, fit.motion, fit.sigma_shift_mm, sheet, "eye", day)
 

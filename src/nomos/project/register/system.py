@@ -75,12 +75,7 @@ def marks_of(project: Project) -> tuple[tuple[PrintedMark, ...], str]:
     if project.register.marks == "none" or not project.blocks:
         return (), ""
     if is_reduction(project):
-        return (
-            (),
-            tr(
-                "In a reduction every mark prints in all pulls until it is cut away: read the picture itself."
-            ),
-        )
+        return ((), tr("In a reduction every mark prints in all pulls until it is cut away: read the picture itself."))
     plan, reason = plan_of_system(project)
     if plan is None:
         return (), reason

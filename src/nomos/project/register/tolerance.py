@@ -136,12 +136,7 @@ def plausible_changes(project: Project, sheets: int, seed: int) -> Array:
 
 
 def flash_fast(
-    project: Project,
-    blocks: CutBlocks,
-    sheets: int = FAST_SHEETS,
-    seed: int = 0,
-    *,
-    progress: Progress = NULL_PROGRESS,
+    project: Project, blocks: CutBlocks, sheets: int = FAST_SHEETS, seed: int = 0, *, progress: Progress = NULL_PROGRESS
 ) -> Flashing:
     """The fast estimate, for answers while something is dragged. Raises ProjectError, Cancelled."""
     prints = prints_of(project, blocks)

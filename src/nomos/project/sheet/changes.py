@@ -23,9 +23,7 @@ def overprinted(project: Project, laid: LaidSheet, pulls: int) -> tuple[Outline,
         return ()
     if project.block(project.impressions[pulls - 1].block).is_key:
         return ()
-    before, after = (
-        reflectance_to_lab(sheet_reflectance(project, laid, count)) for count in (pulls - 1, pulls)
-    )
+    before, after = (reflectance_to_lab(sheet_reflectance(project, laid, count)) for count in (pulls - 1, pulls))
     earlier = {pull.id for pull in project.impressions[: pulls - 1]}
     inked = laid.map.members[:, [film.pull in earlier for film in laid.films]].any(axis=1)
     changed = inked & (delta_e00(before, after) > UNSEEN_DE00)

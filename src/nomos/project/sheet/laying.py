@@ -169,9 +169,7 @@ def _parts(blocks: CutBlocks, laid: ToLay, pad: int) -> tuple[Mask, tuple[FilmKe
     printed = [n for n in here if _prints(laid, int(n))]
     table = np.zeros(len(laid.zones) * GRADE_STEPS, np.uint8)
     table[printed] = np.arange(1, len(printed) + 1)
-    numbers = displaced_numbers(
-        np.pad(looked_up(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm
-    )
+    numbers = displaced_numbers(np.pad(looked_up(table, joint), pad, mode="edge"), laid.offset, blocks.px_per_mm)
     films = tuple(FilmKey(laid.pull, int(n) // GRADE_STEPS, int(n) % GRADE_STEPS) for n in printed)
     return numbers * mask, films
 
@@ -182,9 +180,7 @@ def zone_places(project: Project, blocks: CutBlocks, pull: Impression) -> NDArra
 
 
 def _zone_page(blocks: CutBlocks, zones: Sequence[LaidZone]) -> NDArray[np.uint8]:
-    return zone_page(
-        blocks.labels, [zone.colours for zone in zones], [zone.areas for zone in zones], blocks.px_per_mm
-    )
+    return zone_page(blocks.labels, [zone.colours for zone in zones], [zone.areas for zone in zones], blocks.px_per_mm)
 
 
 def _zone_steps(blocks: CutBlocks, laid: ToLay) -> NDArray[np.uint16]:
@@ -295,9 +291,7 @@ def sheet_labs_by_pull(project: Project, laid: LaidSheet) -> Array:
     return np.stack([reflectance_to_lab(each) for each in printed])[which]
 
 
-def sheet_reflectance(
-    project: Project, laid: LaidSheet, pulls: int | None = None, *, wet_look: bool = False
-) -> Array:
+def sheet_reflectance(project: Project, laid: LaidSheet, pulls: int | None = None, *, wet_look: bool = False) -> Array:
     """Measured reflectance of each combination after so many pulls (None: all). (combinations, 36)."""
     order = films_in_order(project, laid, pulls)
     keys = [laid.films[n] for n in order]
@@ -329,10 +323,7 @@ def colour_matches(project: Project, laid: LaidSheet, labs: Array) -> tuple[Colo
         difference = float(counts @ delta_e00(labs, wanted) / total)
         matches.append(
             ColourMatch(
-                number,
-                float(total / laid.px_per_mm**2),
-                (float(mean[0]), float(mean[1]), float(mean[2])),
-                difference,
+                number, float(total / laid.px_per_mm**2), (float(mean[0]), float(mean[1]), float(mean[2])), difference
             )
         )
     return tuple(matches)

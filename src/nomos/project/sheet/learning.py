@@ -86,8 +86,7 @@ def read_proof(
     sheet = project.paper.width_mm / project.paper.height_mm
     if abs(width / height / sheet - 1) > 0.03:
         raise ProjectError(
-            "proof",
-            tr("The scan has another shape than the sheet; scan the sheet from edge to edge, upright."),
+            "proof", tr("The scan has another shape than the sheet; scan the sheet from edge to edge, upright.")
         )
     progress.report(0.1, tr("reading the scan"))
     scale = blocks.px_per_mm
@@ -152,9 +151,7 @@ def _aligned(page: Picture, blocks: CutBlocks, shown: Array, at: tuple[int, int]
     )
 
 
-def explain(
-    project: Project, fields: Sequence[FieldRead], *, progress: Progress = NULL_PROGRESS
-) -> tuple[Cause, ...]:
+def explain(project: Project, fields: Sequence[FieldRead], *, progress: Progress = NULL_PROGRESS) -> tuple[Cause, ...]:
     """What is otherwise than planned: up to three causes one after the other, each the best for what is left.
 
     Every ink may be stronger or weaker, every wet impression may have taken more
@@ -223,9 +220,7 @@ def _cause_text(project: Project, cause: Cause) -> str:
     if cause.pull is not None:
         name = project.block(project.impression(cause.pull).block).name
         return tr(
-            "{name} took only {factor} % on the wet ink below it.",
-            name=name,
-            factor=number(100 * cause.factor, 0),
+            "{name} took only {factor} % on the wet ink below it.", name=name, factor=number(100 * cause.factor, 0)
         )
     assert cause.ink is not None
     name, share = project.ink(cause.ink).name, 100 * abs(cause.factor - 1)
@@ -237,15 +232,12 @@ def with_cause(project: Project, cause: Cause) -> Project:
     """The project as a cause says it is: an ink with other optics, or another share that takes."""
     if cause.pull is not None:
         pulls = tuple(
-            replace(pull, trapping=cause.factor) if pull.id == cause.pull else pull
-            for pull in project.impressions
+            replace(pull, trapping=cause.factor) if pull.id == cause.pull else pull for pull in project.impressions
         )
         return replace(project, impressions=pulls)
     return replace(
         project,
-        inks=tuple(
-            _scaled(project, ink.id, cause.factor) if ink.id == cause.ink else ink for ink in project.inks
-        ),
+        inks=tuple(_scaled(project, ink.id, cause.factor) if ink.id == cause.ink else ink for ink in project.inks),
     )
 
 

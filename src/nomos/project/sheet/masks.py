@@ -93,9 +93,7 @@ def _block_plan(project: Project, block: Block, labels_width: int) -> BlockPlan:
     labs = np.array([colour.lab for colour in project.flat.colours])
     width_px = block.contour.width_mm * labels_width / project.image.width
     printed = [n for n in range(len(labs)) if n not in project.bare_colours()]
-    lines = contour_lines(
-        delta_e00(labs[:, None], labs[None]), width_px, weigh=block.contour.weigh, printed=printed
-    )
+    lines = contour_lines(delta_e00(labs[:, None], labs[None]), width_px, weigh=block.contour.weigh, printed=printed)
     return BlockPlan(block.colours, block.is_key, shadow, lines)
 
 
@@ -119,9 +117,7 @@ def cut_blocks(
     worked_out = (
         earlier.worked_out
         if earlier
-        else block_masks(
-            labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress
-        )
+        else block_masks(labels, request.plans, request.spreads, request.trap_mm * px_per_mm, progress=progress)
     )
     masks = worked_out
     if any(data is not None for data in request.drawn):
@@ -133,9 +129,7 @@ def cut_blocks(
     return CutBlocks(labels, masks, px_per_mm, worked_out)
 
 
-def cut_coarsely(
-    request: MaskRequest, most_px: int, *, progress: Progress = NULL_PROGRESS
-) -> CutBlocks | None:
+def cut_coarsely(request: MaskRequest, most_px: int, *, progress: Progress = NULL_PROGRESS) -> CutBlocks | None:
     """Blocks for a first look: of a page of no more than so many pixels, as if none had been changed by hand.
 
     None where the page has no more. Raises Cancelled.

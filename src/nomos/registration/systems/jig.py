@@ -74,9 +74,7 @@ def jig_plan(
         (Shape("base", corners_of(base)), *shapes),
         (
             Dimension(
-                (edge_x, height),
-                (block.left if right_handed else block.right, height),
-                tr("from sheet to block"),
+                (edge_x, height), (block.left if right_handed else block.right, height), tr("from sheet to block")
             ),
         ),
         contacts,

@@ -43,10 +43,7 @@ def kento_plan(
         kento_dimensions(kento),
         Contacts.of_sheet(sheet_mm, choice.hand, choice.corner_arm_mm, choice.straight_place),
         (
-            tr(
-                "Score the walls with a knife held upright, then pare the floors to depth from the "
-                "image's side."
-            ),
+            tr("Score the walls with a knife held upright, then pare the floors to depth from the image's side."),
             tr(
                 "Pare the cleared wood between image and notches below the floors (the tidy line), "
                 "so that the sheet lies flat."

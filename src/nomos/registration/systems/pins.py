@@ -41,9 +41,7 @@ def pins_plan(
     for place, (x, y) in enumerate(places):
         male = tuple((x + px, y + py) for px, py in male_part(place, pins).outer)
         shapes.append(Shape("base", male))
-        shapes += [
-            Shape("pin", tuple((x + px, y + py) for px, py in hole)) for hole in male_part(place, pins).holes
-        ]
+        shapes += [Shape("pin", tuple((x + px, y + py) for px, py in hole)) for hole in male_part(place, pins).holes]
         if pins.taped:
             tab = tuple((x + px, y + py) for px, py in female_part(place, pins).outer)
             shapes.append(Shape("tab", tab, word=tr("pair {place}", place=place + 1)))
@@ -51,11 +49,7 @@ def pins_plan(
             shapes.append(Shape("tape", corners_of(Rect(x - half, -4.0, x + half, overlap_mm(image.top)))))
         else:
             shapes.append(
-                Shape(
-                    "tab",
-                    corners_of(Rect(x - 6, y - 6, x + 6, y + 6)),
-                    word=tr("pair {place}", place=place + 1),
-                )
+                Shape("tab", corners_of(Rect(x - 6, y - 6, x + 6, y + 6)), word=tr("pair {place}", place=place + 1))
             )
     first, last = places[0], places[-1]
     names = (tr("pin 1"), tr("pin 1"), tr("pin {places}", places=len(places)))

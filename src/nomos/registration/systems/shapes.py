@@ -96,9 +96,7 @@ def gripped(image: Rect, block_mm: tuple[float, float] | None) -> Rect:
     The block, mm on the sheet.
     """
     spare = (
-        (GRIP_MM, GRIP_MM)
-        if block_mm is None
-        else ((block_mm[0] - image.width) / 2, (block_mm[1] - image.height) / 2)
+        (GRIP_MM, GRIP_MM) if block_mm is None else ((block_mm[0] - image.width) / 2, (block_mm[1] - image.height) / 2)
     )
     if min(spare) < -1e-6:
         raise KentoError(

@@ -41,13 +41,8 @@ def translucent_plan(
         (Dimension(near, far, tr("from cross to cross")),),
         Contacts.of_corners(image),
         (
-            tr(
-                "Draw the four crosses on each block beside the image, and on the back of every sheet "
-                "in pencil."
-            ),
-            tr(
-                "Hold the sheet over the block against the light and lay cross on cross, two near ones first."
-            ),
+            tr("Draw the four crosses on each block beside the image, and on the back of every sheet in pencil."),
+            tr("Hold the sheet over the block against the light and lay cross on cross, two near ones first."),
         ),
         (tr("Only for paper one sees through; drawn marks must lie outside what is kept."),),
     )
@@ -57,9 +52,7 @@ def _judged(place: Situation) -> tuple[int, str]:
     """How well it suits, and why. Common practice, no source."""
     if place.weight_gsm is not None and place.weight_gsm <= SEEN_THROUGH_GSM:
         return (1, tr("The paper is thin enough to be lined up by eye through it."))
-    known = (
-        tr("The paper's weight is not known") if place.weight_gsm is None else tr("The paper is too thick")
-    )
+    known = tr("The paper's weight is not known") if place.weight_gsm is None else tr("The paper is too thick")
     return (0, tr("{known}: marks must be seen through it.", known=known))
 
 

@@ -65,9 +65,7 @@ class Answers(QWidget):
         self.know.clicked.connect(lambda on: self.turn_to(KNOW if on else self._before))
         self.know.hide()
 
-    def fill(
-        self, groups: dict[str, QWidget], above: QWidget | None = None, below: QWidget | None = None
-    ) -> None:
+    def fill(self, groups: dict[str, QWidget], above: QWidget | None = None, below: QWidget | None = None) -> None:
         """Give it the parts named at the beginning, and turn to the first.
 
         above : what stands over some of the parts, for the station to show or hide.
@@ -109,9 +107,7 @@ class Answers(QWidget):
         self.findings.show_findings(notes)
         self.know.setText(counts_of(notes))
         self.know.setAccessibleName(words_of(notes))
-        set_tip(
-            self.know, tr("{words_of}. N goes from one to the next on the sheet.", words_of=words_of(notes))
-        )
+        set_tip(self.know, tr("{words_of}. N goes from one to the next on the sheet.", words_of=words_of(notes)))
         self.know.setVisible(bool(notes))
         if not notes and self.part == KNOW:
             self.turn_to(self._before)

@@ -18,12 +18,7 @@ _FILES = (
     ("undo", tr("Undo")),
     ("redo", tr("Redo")),
 )  # fmt: skip
-_LOOKS = (
-    ("whole", tr("Whole sheet")),
-    ("true", tr("True size")),
-    ("loupe", tr("Loupe")),
-    ("keys", tr("Keys")),
-)
+_LOOKS = (("whole", tr("Whole sheet")), ("true", tr("True size")), ("loupe", tr("Loupe")), ("keys", tr("Keys")))
 
 
 class ButtonRow(QWidget):
@@ -65,9 +60,7 @@ class ButtonRow(QWidget):
         for name in ("whole", "true", "loupe"):
             self.buttons[name].setEnabled(project)
         self.buttons["save"].setText(tr("Save •") if unsaved else tr("Save"))
-        self.buttons["save"].setAccessibleName(
-            tr("Save, there are unsaved changes") if unsaved else tr("Save")
-        )
+        self.buttons["save"].setAccessibleName(tr("Save, there are unsaved changes") if unsaved else tr("Save"))
         set_tip(self.buttons["undo"], tr("Undo {undo}: {key_of}", undo=within(undo), key_of=key_of("undo")))
         set_tip(self.buttons["redo"], tr("Redo {redo}: {key_of}", redo=within(redo), key_of=key_of("redo")))
 
@@ -81,9 +74,7 @@ class ButtonRow(QWidget):
 
     def show_scale(self, share_of_true_size: float) -> None:
         """How large the sheet is drawn, against its true size."""
-        self.scale.setText(
-            tr("{share_of_true_size:.0f} % of true size", share_of_true_size=100 * share_of_true_size)
-        )
+        self.scale.setText(tr("{share_of_true_size:.0f} % of true size", share_of_true_size=100 * share_of_true_size))
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

@@ -98,9 +98,7 @@ class NumberBox(QDoubleSpinBox):
 
     set_by_hand = pyqtSignal(float)
 
-    def __init__(
-        self, least: float, most: float, *, unit: str = "mm", step: float = 1.0, digits: int = 1
-    ) -> None:
+    def __init__(self, least: float, most: float, *, unit: str = "mm", step: float = 1.0, digits: int = 1) -> None:
         super().__init__()
         self._length = unit == "mm"
         self._unit = shown_unit() if self._length else unit
@@ -207,9 +205,7 @@ class Figures(QWidget):
     def _tops(self, width: int) -> list[float]:
         tops = [0.0]
         for name, figure in self._rows:
-            tops.append(
-                tops[-1] + theme.scaled(20) + (self._lines(name, figure, width) - 1) * theme.scaled(16)
-            )
+            tops.append(tops[-1] + theme.scaled(20) + (self._lines(name, figure, width) - 1) * theme.scaled(16))
         return tops
 
     def _lines(self, name: str, figure: str, width: int) -> int:

@@ -30,9 +30,7 @@ def design_of(project: Project) -> object:
 class _Change(QUndoCommand):
     """From one project value to another; a drag's many steps merge into one."""
 
-    def __init__(
-        self, document: "Document", text: str, before: Project | None, after: Project, key: object
-    ) -> None:
+    def __init__(self, document: "Document", text: str, before: Project | None, after: Project, key: object) -> None:
         super().__init__(text)
         self._document, self._before, self._after, self._key = document, before, after, key
 

@@ -100,9 +100,7 @@ class Editor(QObject):
         def graded(old: Zone) -> Zone:
             return old if old.grade is None else with_value(old, f"grade.{path}", value)
 
-        self.on_pull(
-            _field(Grade, path).text, lambda p, pull: with_zone(p, pull, zone, graded), (path, pull, zone)
-        )
+        self.on_pull(_field(Grade, path).text, lambda p, pull: with_zone(p, pull, zone, graded), (path, pull, zone))
 
 
 def _field(kind: type, path: str) -> Field:

@@ -52,9 +52,7 @@ def report(error: BaseException, edits: Sequence[str], station: str) -> str:
     return "\n".join(lines)
 
 
-def fault_handler(
-    folder: Path, tell: Callable[[str], None], seen: Callable[[], tuple[Sequence[str], str]]
-) -> Handler:
+def fault_handler(folder: Path, tell: Callable[[str], None], seen: Callable[[], tuple[Sequence[str], str]]) -> Handler:
     """What happens to an error nobody expected: a report is written, it is said in a sentence, work goes on.
 
     folder : for the reports. seen : the last edits, and the station.

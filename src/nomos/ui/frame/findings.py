@@ -27,9 +27,7 @@ def counts_of(notes: Sequence[Note]) -> str:
 
 def words_of(notes: Sequence[Note]) -> str:
     """The same in words."""
-    return tr("To know: ") + ", ".join(
-        f"{len(some)} {tr(weight)}" for weight, some in _by_weight(notes).items()
-    )
+    return tr("To know: ") + ", ".join(f"{len(some)} {tr(weight)}" for weight, some in _by_weight(notes).items())
 
 
 class FindingList(QWidget):
@@ -122,9 +120,7 @@ class FindingList(QWidget):
             column.addWidget(press, 0, Qt.AlignmentFlag.AlignLeft)
         if row.place_mm is not None:
             show = button(
-                tr("Show it on the sheet"),
-                tip=tr("Move the sheet to where it is. N goes to the next."),
-                plain=True,
+                tr("Show it on the sheet"), tip=tr("Move the sheet to where it is. N goes to the next."), plain=True
             )
             show.clicked.connect(lambda _checked, place=row.place_mm: self.show_requested.emit(*place))
             column.addWidget(show, 0, Qt.AlignmentFlag.AlignLeft)

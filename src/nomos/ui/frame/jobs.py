@@ -109,11 +109,7 @@ class Asker:
         self._begin(work, done, shown, None)
 
     def _begin(
-        self,
-        work: Callable[[Progress], A],
-        done: Done[A],
-        shown: Done[Any] | None,
-        request: Request[A] | None,
+        self, work: Callable[[Progress], A], done: Done[A], shown: Done[Any] | None, request: Request[A] | None
     ) -> None:
         self.cancel()
         self.job = _Job(self, work, done, shown, request, self.runner.owner())

@@ -28,8 +28,7 @@ class Look:
 
 
 _TRAPS = tr(
-    "Blue: a lighter colour runs under a darker. Grey: colours run under the key. "
-    "Red: only a kiss, a gap can open."
+    "Blue: a lighter colour runs under a darker. Grey: colours run under the key. Red: only a kiss, a gap can open."
 )
 _FREE = tr(
     "Black: it prints, and must. Blue: it prints, but could be cut away unseen. Pale blue: it could be left "
@@ -52,18 +51,8 @@ LOOKS: tuple[Look, ...] = (
     Look("cut", tr("To cut"), tr("The carving map of the chosen block, mirrored")),
     Look("sheets", tr("All blocks"), tr("All blocks as coloured sheets over each other")),
     Look("pieces", tr("Pieces"), tr("The pieces of the jigsaw, face up")),
-    Look(
-        "traps",
-        tr("Joins"),
-        tr("Where colours run under each other, and where they only meet"),
-        legend=_TRAPS,
-    ),
-    Look(
-        "free",
-        tr("Free"),
-        tr("Where the chosen block may print or not, and nothing is seen of it"),
-        legend=_FREE,
-    ),
+    Look("traps", tr("Joins"), tr("Where colours run under each other, and where they only meet"), legend=_TRAPS),
+    Look("free", tr("Free"), tr("Where the chosen block may print or not, and nothing is seen of it"), legend=_FREE),
     Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place"), legend=_APART),
     Look(
         "plans",

@@ -98,9 +98,7 @@ class Menus:
             made.triggered.connect(lambda _on=False, path=path: open_file(path))
 
 
-def reasons(
-    *, project: bool, path: bool, unsaved: bool, blocks: bool, undo: bool, redo: bool
-) -> dict[str, str]:
+def reasons(*, project: bool, path: bool, unsaved: bool, blocks: bool, undo: bool, redo: bool) -> dict[str, str]:
     """What cannot be done now, by the action's name, and what it lacks."""
     why: dict[str, str] = {}
     if not project:

@@ -27,11 +27,7 @@ def pasted(image: QImage) -> Path:
         folder.mkdir(parents=True, exist_ok=True)
     except OSError as error:
         raise BadInput(
-            tr(
-                "{folder} cannot be made ({what}); save the picture first.",
-                folder=folder,
-                what=error.strerror or error,
-            )
+            tr("{folder} cannot be made ({what}); save the picture first.", folder=folder, what=error.strerror or error)
         ) from None
     if not image.save(str(path), "PNG"):
         raise BadInput(tr("{path} cannot be written; save the picture first and open it.", path=path))

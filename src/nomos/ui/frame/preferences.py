@@ -48,11 +48,7 @@ class Preferences(QDialog):
             (tr("Light or dark"), self.look, tr("How the window looks.")),
             (tr("Lengths in"), self.unit, tr("Any unit can be typed; they are read in this one.")),
             (tr("Language"), self.language, tr("Of the window; commands speak English.")),
-            (
-                tr("Templates on"),
-                self.page,
-                tr("The paper that templates are printed on; larger ones come as tiles."),
-            ),
+            (tr("Templates on"), self.page, tr("The paper that templates are printed on; larger ones come as tiles.")),
         ):
             fields.add(words, control, tip)
         self.kept, self.keep = label(), button(tr("Keep this print's tools, paper and inks"))

@@ -13,16 +13,7 @@ from nomos.base.language import tr
 from nomos.formats.outputs import Output, check_output
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, Fields, NumberBox, button, label
-from nomos.ui.frame.printing import (
-    LEAST_MM,
-    LOOK_DPI,
-    MOST_MM,
-    Scale,
-    cut_off,
-    keep_scale,
-    kept_scale,
-    print_pdf,
-)
+from nomos.ui.frame.printing import LEAST_MM, LOOK_DPI, MOST_MM, Scale, cut_off, keep_scale, kept_scale, print_pdf
 
 A_FILE = tr("A PDF file…")
 _WHATS = (("templates", tr("Templates")), ("pulls", tr("Pulls")), ("carving", tr("Carving")))
@@ -208,11 +199,7 @@ class PrintDialog(QDialog):
             return
         pages = tr("1 page") if count == 1 else tr("{count} pages", count=count)
         self.said.setText(
-            tr(
-                "{pages} sent to {what}.",
-                pages=pages,
-                what=self.device.outputFileName() or self.printer.currentText(),
-            )
+            tr("{pages} sent to {what}.", pages=pages, what=self.device.outputFileName() or self.printer.currentText())
         )
 
     def closeEvent(self, event: QCloseEvent | None) -> None:

@@ -90,9 +90,7 @@ def print_pdf(printer: QPrinter, pdf: bytes, scale: Scale, most_dpi: int = PRINT
                     raise BadInput(tr("The printer takes nothing: is it on, is there room for the file?"))
             elif not printer.newPage():
                 painter.end()
-                raise BadInput(
-                    tr("The printer stopped in the middle: print the pages that are missing again.")
-                )
+                raise BadInput(tr("The printer stopped in the middle: print the pages that are missing again."))
             _draw(painter, printer, document, page, scale, most_dpi)
         if painter.isActive():
             painter.end()
@@ -112,9 +110,7 @@ def _set_paper(printer: QPrinter, size: QSizeF) -> None:
     printer.setFullPage(True)
 
 
-def _draw(
-    painter: QPainter, printer: QPrinter, document: QPdfDocument, page: int, scale: Scale, most_dpi: int
-) -> None:
+def _draw(painter: QPainter, printer: QPrinter, document: QPdfDocument, page: int, scale: Scale, most_dpi: int) -> None:
     size = document.pagePointSize(page)
     dpi = min(printer.resolution(), most_dpi)
     image = document.render(page, (size / _POINTS * dpi).toSize())
@@ -139,6 +135,5 @@ def cut_off(printer: QPrinter) -> str:
     if widest_mm <= _MARGIN_MM:
         return ""
     return tr(
-        "This printer leaves {widest_mm:.0f} mm free at an edge: the check bar may be cut off.",
-        widest_mm=widest_mm,
+        "This printer leaves {widest_mm:.0f} mm free at an edge: the check bar may be cut off.", widest_mm=widest_mm
     )

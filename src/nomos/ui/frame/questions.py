@@ -19,9 +19,7 @@ OPEN_FILTER = tr(
     "*.svg *.nomos);;All files (*)"
 )
 SHELF_FILTER = tr("Ink shelves (*.csv *.json);;All files (*)")
-SCAN_FILTER = tr(
-    "Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic);;Tables (*.csv *.txt *.cgats);;All files (*)"
-)
+SCAN_FILTER = tr("Scans (*.png *.jpg *.jpeg *.tif *.tiff *.webp *.heic);;Tables (*.csv *.txt *.cgats);;All files (*)")
 READINGS_FILTER = tr("Readings (*.csv *.txt *.cgats);;All files (*)")
 BLOCKS_FILTER = tr("Blocks (*.ora *.png *.tif *.tiff);;All files (*)")
 SAVE_FILTER = tr("Nomos project (*.nomos)")
@@ -146,17 +144,13 @@ class Dialogs:
 
     def studio_to_open(self) -> Path | None:
         """A studio to bring in, or None."""
-        name, _ = QFileDialog.getOpenFileName(
-            self._parent, tr("Bring a studio in"), "", tr("Studio (*.json)")
-        )
+        name, _ = QFileDialog.getOpenFileName(self._parent, tr("Bring a studio in"), "", tr("Studio (*.json)"))
         return Path(name) if name else None
 
     def picture_to_save(self) -> Path | None:
         """The picture or PDF that the sheet is written to, or None."""
         filters = tr("Picture (*.png);;True size (*.pdf)")
-        name, kind = QFileDialog.getSaveFileName(
-            self._parent, tr("Export what the sheet shows"), "sheet.png", filters
-        )
+        name, kind = QFileDialog.getSaveFileName(self._parent, tr("Export what the sheet shows"), "sheet.png", filters)
         if not name:
             return None
         path = Path(name)
@@ -164,9 +158,7 @@ class Dialogs:
 
     def file_to_print(self) -> Path | None:
         """The PDF file that is printed into, or None."""
-        name, _ = QFileDialog.getSaveFileName(
-            self._parent, tr("Print into a file"), "print.pdf", tr("PDF (*.pdf)")
-        )
+        name, _ = QFileDialog.getSaveFileName(self._parent, tr("Print into a file"), "print.pdf", tr("PDF (*.pdf)"))
         return Path(name).with_suffix(".pdf") if name else None
 
     def folder_for_packet(self) -> Path | None:
@@ -176,9 +168,7 @@ class Dialogs:
 
     def may_replace(self, name: str, *, meant: bool) -> bool:
         """Whether to write over a file; meant: it was named, else it has changed on disk since."""
-        happened = (
-            tr("is there already.") if meant else tr("has been written by another window or program since.")
-        )
+        happened = tr("is there already.") if meant else tr("has been written by another window or program since.")
         return self._dares(
             tr("Another file is there"), f"{name} {happened}",
             tr("Writing over it keeps it beside as .previous; nothing else is kept of it."),
@@ -211,9 +201,7 @@ class Dialogs:
         """Whether to open work that a crash left unsaved."""
         box = self._box()
         box.setWindowTitle(tr("Unsaved work"))
-        box.setText(
-            visible(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title))
-        )
+        box.setText(visible(tr("Nomos ended without saving {title}. Take it up where it stood?", title=title)))
         box.addButton(tr("Throw it away"), QMessageBox.ButtonRole.DestructiveRole)
         take = box.addButton(tr("Take it up"), QMessageBox.ButtonRole.AcceptRole)
         box.exec()

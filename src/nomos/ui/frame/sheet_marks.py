@@ -22,11 +22,7 @@ _ACCENT = QColor(theme.LIGHT.accent)
 
 
 def draw_rulers(
-    painter: QPainter,
-    view: Viewport,
-    sheet_mm: tuple[float, float],
-    visible: QRect,
-    block: Rect | None = None,
+    painter: QPainter, view: Viewport, sheet_mm: tuple[float, float], visible: QRect, block: Rect | None = None
 ) -> None:
     """Millimetres or inches along the sheet's own top and left edges, outside the block where one is shown.
 
@@ -50,9 +46,7 @@ def draw_rulers(
             painter.drawLine(QPointF(x, top - 2), QPointF(x, top - 2 - (far if major else near)))
             if major:
                 box = QRectF(x - 40, top - far - metrics.height() - 3, 80, metrics.height())
-                painter.drawText(
-                    box, Qt.AlignmentFlag.AlignCenter, tr("{unit_mm:g}", unit_mm=count * step / unit_mm)
-                )
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, tr("{unit_mm:g}", unit_mm=count * step / unit_mm))
     for count in range(int(sheet_mm[1] / step) + 1):
         y = y0 + count * step * view.scale
         if visible.top() <= y <= visible.bottom():
@@ -136,9 +130,7 @@ def draw_divider(painter: QPainter, x: float, height: int, title: str) -> None:
         painter.drawLine(QPointF(x, 0), QPointF(x, height))
     metrics = QFontMetrics(theme.font(12))
     top = theme.scaled(12)
-    draw_label(
-        painter, QPointF(x - metrics.horizontalAdvance(tr("now")) / 2 - theme.scaled(14), top), tr("now")
-    )
+    draw_label(painter, QPointF(x - metrics.horizontalAdvance(tr("now")) / 2 - theme.scaled(14), top), tr("now"))
     draw_label(painter, QPointF(x + metrics.horizontalAdvance(title) / 2 + theme.scaled(14), top), title)
 
 

@@ -310,9 +310,7 @@ def _flat(proof: Proof) -> Raster:
     assert proof.project.flat is not None
     labs = np.array([colour.lab for colour in proof.project.flat.colours])
     image = proof.project.image
-    return Raster(
-        index_levels(Page(proof.blocks.labels)), labs, proof.blocks.px_per_mm, image.left, image.top
-    )
+    return Raster(index_levels(Page(proof.blocks.labels)), labs, proof.blocks.px_per_mm, image.left, image.top)
 
 
 def lab_text(lab: NDArray[np.float64] | tuple[float, ...]) -> str:
@@ -351,9 +349,7 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     labels = proof.blocks.labels
     # While a block is dragged the sheet is laid coarser than the labels.
     step = proof.blocks.px_per_mm / laid.px_per_mm
-    colour = int(
-        labels[min(int(inner_y * step), len(labels) - 1), min(int(inner_x * step), labels.shape[1] - 1)]
-    )
+    colour = int(labels[min(int(inner_y * step), len(labels) - 1), min(int(inner_x * step), labels.shape[1] - 1)])
     bare = colour in proof.project.bare_colours()
     wanted = np.array(proof.project.paper.lab if bare else proof.project.flat.colours[colour].lab)
     name = tr("paper") if bare else within(proof.project.flat.colours[colour].name)

@@ -17,9 +17,7 @@ _PALE, _STRONG = QColor(47, 62, 134, 60), QColor(47, 62, 134, 150)
 _MARK = QColor(30, 30, 30, 200)
 
 
-def draw_system(
-    painter: QPainter, view: Viewport, plan: SystemPlan, marks: Sequence[PrintedMark] = ()
-) -> None:
+def draw_system(painter: QPainter, view: Viewport, plan: SystemPlan, marks: Sequence[PrintedMark] = ()) -> None:
     """Everything of a system, seen through the sheet, with its dimensions, and the printed marks."""
     for shape in plan.shapes:
         _draw_shape(painter, view, shape)
@@ -37,9 +35,7 @@ def draw_system(
     below = QPointF(*view.to_screen(plan.bench.left, plan.bench.bottom)) + QPointF(0, theme.scaled(16))
     painter.setFont(theme.font(12))
     painter.setPen(_INK)
-    painter.drawText(
-        below, tr("Block {width}, seen through the sheet", width=size_text(block.width, block.height))
-    )
+    painter.drawText(below, tr("Block {width}, seen through the sheet", width=size_text(block.width, block.height)))
 
 
 def _polygon(view: Viewport, points: Sequence[tuple[float, float]]) -> QPolygonF:

@@ -54,8 +54,7 @@ class TelephoneDialog(QDialog):
         self.hosts.addItems(own_addresses())
         fields.add(tr("Address of this machine"), self.hosts, tr("Choose the one the telephone is on."))
         self.folder = button(
-            tr("Watch a folder instead…"),
-            tip=tr("New pictures in it are offered: synchronised, or by cable."),
+            tr("Watch a folder instead…"), tip=tr("New pictures in it are offered: synchronised, or by cable.")
         )
         self.said, self.help = label(), label(kind="quiet")
         for part in (

@@ -84,9 +84,7 @@ def _answers(project: Project, proof: Proof | None, days: int | None) -> dict[st
         else tr("working"),
         "order": order,
         "register": register,
-        "carve": tr(
-            "{material}, {tools} tools", material=tr(project.craft.material), tools=len(project.craft.tools)
-        ),
+        "carve": tr("{material}, {tools} tools", material=tr(project.craft.material), tools=len(project.craft.tools)),
         "sheets": _sheets(project),
         "bench": tr("one sheet at a time"),
     }
@@ -132,9 +130,7 @@ class Rung:
     thumb: NDArray[np.uint32] | None
 
 
-def ladder_rungs(
-    project: Project | None, proof: Proof | None, state: UiState, thumb_px: int
-) -> tuple[Rung, ...]:
+def ladder_rungs(project: Project | None, proof: Proof | None, state: UiState, thumb_px: int) -> tuple[Rung, ...]:
     """The ladder, bare paper first. thumb_px : height of the small pictures."""
     if project is None:
         return ()
@@ -186,9 +182,7 @@ def _small(laid: LaidSheet, labs: NDArray[np.float64], tall: int) -> NDArray[np.
     return render_view(laid.levels, labs, laid.inner_window, size)
 
 
-def window_title(
-    project: Project | None, path: Path | None, *, unsaved: bool, read_only: bool = False
-) -> str:
+def window_title(project: Project | None, path: Path | None, *, unsaved: bool, read_only: bool = False) -> str:
     """What stands over the window: the print, its file, and whether that is behind."""
     if project is None:
         return tr("Nomos")

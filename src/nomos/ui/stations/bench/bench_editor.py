@@ -49,11 +49,7 @@ class BenchEditor(QObject):
     """The guided run scans the sheet on the simulated scanner."""
 
     def __init__(
-        self,
-        document: Document,
-        runner: JobRunner,
-        keeper: ProofKeeper,
-        now: Callable[[], datetime] | None = None,
+        self, document: Document, runner: JobRunner, keeper: ProofKeeper, now: Callable[[], datetime] | None = None
     ) -> None:
         super().__init__()
         self._document, self._keeper = document, keeper
@@ -229,9 +225,7 @@ class BenchEditor(QObject):
             return
         numbers = (*record.numbers.given, *((sheet, "cancelled") for sheet in record.numbers.cancelled))
         self.book.write(
-            lambda _project, _state, at: [
-                Event(at, "numbered", sheet=sheet, text=name) for sheet, name in numbers
-            ]
+            lambda _project, _state, at: [Event(at, "numbered", sheet=sheet, text=name) for sheet, name in numbers]
         )
 
     def begin_anew(self) -> None:

@@ -94,9 +94,7 @@ def bench_view(
     card = layer_card(project, proof.blocks if proof else None, state, chatter=chatter, fine=fine)
     queue = state.queue()
     begin = "" if queue or following is None else _begin_words(project, following, asking_cut=asking_cut)
-    sheet = (
-        tr("Sheet {queue}", queue=queue[0]) if queue else (tr("Layer done") if begin else tr("All printed"))
-    )
+    sheet = tr("Sheet {queue}", queue=queue[0]) if queue else (tr("Layer done") if begin else tr("All printed"))
     bad = bool(queue) and state.histories[queue[0]].spoiled_at is not None
     quiet = (
         tr("a bad one first; then {len} more", len=len(queue) - 1)
@@ -137,11 +135,7 @@ def bench_view(
 def _tally(state: EditionState) -> str:
     counts = state.tally()
     said = "   ".join(f"{counts[how]} {tr(how)}" for how in ("good", "spoiled", "repaired"))
-    return (
-        tr("{said}   {beyond} of layers no longer planned", said=said, beyond=state.beyond)
-        if state.beyond
-        else said
-    )
+    return tr("{said}   {beyond} of layers no longer planned", said=said, beyond=state.beyond) if state.beyond else said
 
 
 def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:

@@ -216,11 +216,7 @@ class BenchScreen(QWidget):
 
     def event(self, event: QEvent | None) -> bool:
         # At the bench its own keys come before the window's: 1 is a reason there, not a station.
-        if (
-            event is not None
-            and event.type() == QEvent.Type.ShortcutOverride
-            and isinstance(event, QKeyEvent)
-        ):
+        if event is not None and event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent):
             own = {Qt.Key.Key_X, Qt.Key.Key_R, Qt.Key.Key_P, Qt.Key.Key_G, Qt.Key.Key_N, Qt.Key.Key_Space}
             if self._asking:
                 own |= {Qt.Key(Qt.Key.Key_1 + n) for n in range(7)}

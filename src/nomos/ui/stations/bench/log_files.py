@@ -83,7 +83,5 @@ def put_aside(log: Path, now: datetime) -> Path:
         if proofs_of(log).exists():
             proofs_of(log).rename(proofs_of(aside))
     except OSError as error:
-        raise LogError(
-            tr("{name} cannot be put aside: {what}.", name=log.name, what=error.strerror or error)
-        ) from None
+        raise LogError(tr("{name} cannot be put aside: {what}.", name=log.name, what=error.strerror or error)) from None
     return aside

@@ -338,9 +338,7 @@ class LogBook(QObject):
             self.path.parent.mkdir(parents=True, exist_ok=True)
             copy_record(old, self.path)
         except (OSError, BadInput) as error:
-            self.message.emit(
-                tr("The record in {old} could not be taken along ({what}).", old=old, what=error)
-            )
+            self.message.emit(tr("The record in {old} could not be taken along ({what}).", old=old, what=error))
             return
         self.forget()
         self.message.emit(tr("The record of the bench was taken along from {old}.", old=old))

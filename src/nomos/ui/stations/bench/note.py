@@ -32,9 +32,7 @@ class NoteLine(QWidget):
             part.setFont(theme.font(_TEXT))
         row.addWidget(self.kind)
         row.addWidget(self.text, 1)
-        self.text.returnPressed.connect(
-            lambda: self.noted.emit(str(self.kind.currentData()), self.text.text())
-        )
+        self.text.returnPressed.connect(lambda: self.noted.emit(str(self.kind.currentData()), self.text.text()))
 
     def begin(self) -> None:
         """An empty line, ready to be written on."""

@@ -104,13 +104,7 @@ class ProofBook(QObject):
 
         def work(progress: Progress) -> Compared:
             from nomos.design import read_picture
-            from nomos.project.register.comparison import (
-                PX_PER_MM,
-                colour_drift,
-                compared,
-                mean_apart,
-                stray_marks,
-            )
+            from nomos.project.register.comparison import PX_PER_MM, colour_drift, compared, mean_apart, stray_marks
 
             def kept(place: int) -> "Picture":
                 if place < 0:

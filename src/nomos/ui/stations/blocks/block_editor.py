@@ -57,9 +57,7 @@ class BlockEditor:
 
             def drawn(project: Project, _progress: Progress) -> Project:
                 lines = proof.drawn_key if proof else None
-                own = next(
-                    (b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen
-                )
+                own = next((b.id for b in project.blocks if lines is not None and b.colours == (lines,)), chosen)
                 return with_drawn_key(project, own)
 
             self._methods.slowly(tr("Drawn key"), drawn)

@@ -74,9 +74,7 @@ class MaskEditor(StationEditor):
                 self.message.emit(dropped(tr("Simplify a block")))
                 return
             if saved < 1:
-                self.message.emit(
-                    tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name)
-                )
+                self.message.emit(tr("{name}: nothing to simplify, every edge of it is seen.", name=block.name))
                 return
             self._take(tr("Simplify a block"), {block.id: simpler.mask})
             self.message.emit(

@@ -160,14 +160,10 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         if planner.found is None or proof is None or project.flat is None:
             return None
         found, keep = planner.found, planner.keeps_key
-        board = self._board.of(
-            (project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep)
-        )
+        board = self._board.of((project, proof.blocks, found), lambda: plan_board(project, proof, found, keep_key=keep))
         if board is None:
             return None
-        words = tuple(
-            ((t.place.left + t.place.right) / 2, t.place.bottom + _WORD_MM, t.word) for t in board.tiles
-        )
+        words = tuple(((t.place.left + t.place.right) / 2, t.place.bottom + _WORD_MM, t.word) for t in board.tiles)
         return replace(picture_overlay(project, board.picture, board.px_per_mm), words=words)
 
     def _take_plan_at(self, x_mm: float, y_mm: float) -> None:

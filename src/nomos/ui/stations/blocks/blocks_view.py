@@ -59,8 +59,7 @@ def blocks_view(
         summary += tr("; {bare} left to the paper", bare=counted(bare, tr("colour"), tr("colours")))
     if is_reduction(project):
         summary = tr(
-            "One board in {blocks} states; no sheet can be added once it is cut further",
-            blocks=len(project.blocks),
+            "One board in {blocks} states; no sheet can be added once it is cut further", blocks=len(project.blocks)
         )
     areas = [float(area) for area in proof.blocks.borders.area_mm2] if proof else None
     known = areas if areas and project.flat and len(areas) == len(project.flat.colours) else None
@@ -111,14 +110,9 @@ def _opened_text(project: Project, proof: Proof | None) -> str:
     if look is None:
         return tr("What a misregister opens is being worked out.")
     if is_reduction(project):
-        return tr(
-            "Each state lies within the one before: no gap opens, a colour only shows beside its place."
-        )
+        return tr("Each state lies within the one before: no gap opens, a colour only shows beside its place.")
     if look.opened.without_mm2 < 0.5:
-        return tr(
-            "{tolerance_mm} out of register opens no bare paper.",
-            tolerance_mm=length_text(project.tolerance_mm),
-        )
+        return tr("{tolerance_mm} out of register opens no bare paper.", tolerance_mm=length_text(project.tolerance_mm))
     block = tr(", worst {block}", block=within(look.opened.block)) if look.opened.block else ""
     return tr(
         "One block {tolerance_mm} out opens up to {with_mm2} mm² of bare paper{block}; "
@@ -199,12 +193,6 @@ def switch_rows(
             if not any(prints)
             else tr("on {prints} of {prints_2}", prints=sum(prints), prints_2=len(prints))
         )
-        rows.append(
-            Row(block, swatch, f"{word}: {project.block(block).name}", tr("ΔE {de00}", de00=number(de00)))
-        )
-    what = (
-        within(flat.colours[chosen[0]].name)
-        if len(chosen) == 1
-        else tr("{chosen} colours", chosen=len(chosen))
-    )
+        rows.append(Row(block, swatch, f"{word}: {project.block(block).name}", tr("ΔE {de00}", de00=number(de00))))
+    what = within(flat.colours[chosen[0]].name) if len(chosen) == 1 else tr("{chosen} colours", chosen=len(chosen))
     return tr("On {what}, now ΔE {number}", what=what, number=number(shown(now)[1])), tuple(rows)

@@ -42,9 +42,7 @@ class BlocksStation(Answers):
         super().__init__(tr("Which blocks?"), PARTS, "blocks")
         self.summary = label(kind="quiet")
         self.rows = ColourRows(tr("Blocks"))
-        self.name = NameField(
-            tr("Name of the block"), tr("What this block is called on screen, templates and cards.")
-        )
+        self.name = NameField(tr("Name of the block"), tr("What this block is called on screen, templates and cards."))
         self.key = button(tr("Make it the key"), tip=tr("The key goes on last and its lines hide the joins."))
         self.again, self.leave_out = (
             button(tr("Print it once more"), tip=tr("One more pass of this block.")),
@@ -84,8 +82,7 @@ class BlocksStation(Answers):
             set_tip(box, tr("Two blocks whose overprint is looked for."))
         self.meeting = beside(self.one, self.other)
         self.meet = button(
-            tr("Choose all colours where both print"),
-            tip=tr("Where both lie, their overprint is taken as the colour."),
+            tr("Choose all colours where both print"), tip=tr("Where both lie, their overprint is taken as the colour.")
         )
         self._meetable: tuple[tuple[str, str], ...] = ()
 

@@ -56,14 +56,11 @@ class FewerPart(QWidget):
         )
         self.wish_title = label(tr("Wishes: choose a colour"), kind="name")
         self.wishes = ColourRows(tr("Wishes"))
-        self.wish = Choice(
-            (("none", tr("As it comes")), ("match", tr("Must match")), ("single", tr("One ink")))
-        )
+        self.wish = Choice((("none", tr("As it comes")), ("match", tr("Must match")), ("single", tr("One ink"))))
         self.uses_title = label(tr("Inks: click for may, must, must not"), kind="name")
         self.uses = ColourRows(tr("Inks to use"))
         self.look = button(
-            tr("Look for plans"),
-            tip=tr("Try all ways to print this with fewer blocks, by what overlaps make."),
+            tr("Look for plans"), tip=tr("Try all ways to print this with fewer blocks, by what overlaps make.")
         )
         self.note = label(kind="quiet")
         self.curve, self.enough = PlanCurve(), label()

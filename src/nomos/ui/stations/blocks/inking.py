@@ -59,9 +59,7 @@ class InkingPart(QWidget):
         self.width_fields, self.ink_fields, self.name_fields = Fields(), Fields(), Fields()
         self.width_box = NumberBox(0.5, 200, step=1)
         self.width_box.show_value(10)
-        self.width_fields.add(
-            tr("What is drawn"), self.what, tr("What a drawing on the sheet does to this pull.")
-        )
+        self.width_fields.add(tr("What is drawn"), self.what, tr("What a drawing on the sheet does to this pull."))
         self.width_fields.add(
             tr("Width of brush and line"), self.width_box,
             tr("How wide the brush draws, and how wide a line comes out."),
@@ -128,9 +126,7 @@ class InkingPart(QWidget):
     def show_view(self, view: InkingView | None) -> None:
         """Show how the chosen pull is inked."""
         self._own.setVisible(view is not None)
-        self.heading.setText(
-            view.heading if view else tr("Choose a block first, on the ladder or in the list.")
-        )
+        self.heading.setText(view.heading if view else tr("Choose a block first, on the ladder or in the list."))
         if view is None:
             return
         self.rows.show_rows(view.rows, view.chosen)

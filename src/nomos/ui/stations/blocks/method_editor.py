@@ -104,9 +104,7 @@ class MethodEditor(StationEditor):
             return
 
         def change(project: Project, _progress: Progress) -> Project:
-            after, png = with_shadow_side(
-                project, proof.blocks.labels, self._editor.state.colours, direction_deg
-            )
+            after, png = with_shadow_side(project, proof.blocks.labels, self._editor.state.colours, direction_deg)
             self._document.assets[digest(png)] = png
             return after
 

@@ -87,10 +87,7 @@ def _steps(project: Project) -> tuple[tuple[str, str], ...]:
     names = [project.pull_name(pull.id) for pull in project.impressions]
     notes = between_pulls(project)
     return tuple(
-        (
-            tr("After {place} {name}", place=place, name=name),
-            note.split(", dry")[0].replace("cut away", "cut"),
-        )
+        (tr("After {place} {name}", place=place, name=name), note.split(", dry")[0].replace("cut away", "cut"))
         for place, (name, note) in enumerate(zip(names, notes, strict=False), start=1)
     )
 
@@ -113,11 +110,7 @@ def _pieces_text(proof: Proof | None) -> str:
 
 
 def _error_text(error: TurnError) -> str:
-    turned = (
-        tr(", turned {rotation_deg}°", rotation_deg=number(error.rotation_deg, 2))
-        if error.rotation_deg
-        else ""
-    )
+    turned = tr(", turned {rotation_deg}°", rotation_deg=number(error.rotation_deg, 2)) if error.rotation_deg else ""
     return tr(
         "A back drawn from the front's edges would be up to {most_mm} out{turned}; notches "
         "cut into each face, or a back drawn in the jig, do not mind.",

@@ -71,9 +71,7 @@ class PlanCurve(QWidget):
                 painter.setPen(QPen(QColor(tone.accent), 1))
                 painter.drawRect(box.adjusted(0, 0, -1, -1))
         self._draw_scale(painter)
-        means = [
-            QPointF(self._middle(n), self._height(each.mean)) for n, each in enumerate(self._chart.points)
-        ]
+        means = [QPointF(self._middle(n), self._height(each.mean)) for n, each in enumerate(self._chart.points)]
         painter.setPen(QPen(QColor(tone.accent), 1.6))
         painter.drawPolyline(QPolygonF(means))
         for place, point in enumerate(self._chart.points):
@@ -91,9 +89,7 @@ class PlanCurve(QWidget):
             painter.drawLine(QPointF(theme.scaled(_SIDE), y), QPointF(self.width(), y))
             painter.setPen(QColor(tone.quiet))
             box = QRectF(0, y - 9, theme.scaled(_SIDE - 6), 18)
-            painter.drawText(
-                box, int(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter), f"{value}"
-            )
+            painter.drawText(box, int(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter), f"{value}")
         painter.drawText(QPointF(0, theme.scaled(_HEAD + 4)), "ΔE")
         for line, name in enumerate((tr("blocks"), tr("mean"), tr("cut"), tr("days"))):
             painter.drawText(QPointF(0, self._foot(line) + theme.scaled(13)), name)
@@ -154,11 +150,9 @@ class PlanCurve(QWidget):
         step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}.get(Qt.Key(event.key()))
         if step is not None and self._chart.points:
             self._rest.at(min(max(self._rest.place + step, 0), len(self._chart.points) - 1))
-        elif event.key() in (
-            Qt.Key.Key_Return,
-            Qt.Key.Key_Enter,
-            Qt.Key.Key_Space,
-        ) and 0 <= self._rest.place < len(self._chart.points):
+        elif event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Space) and 0 <= self._rest.place < len(
+            self._chart.points
+        ):
             self.chosen.emit(self._chart.points[self._rest.place].key)
         else:
             super().keyPressEvent(event)

@@ -43,8 +43,7 @@ def wish_rows(project: Project, wishes: dict[int, str], *, keep_key: bool) -> tu
 def ink_rows(inks: Sequence[CandidateInk], uses: dict[str, str]) -> tuple[Row, ...]:
     """The inks to choose from, and whether each may, must or must not be used."""
     return tuple(
-        Row(ink.name, lab_to_hex(np.array(ink.lab)), ink.name, USES[uses.get(ink.name, "may")])
-        for ink in inks
+        Row(ink.name, lab_to_hex(np.array(ink.lab)), ink.name, USES[uses.get(ink.name, "may")]) for ink in inks
     )
 
 
@@ -150,18 +149,12 @@ def _what_is_enough(points: Sequence[PlanPoint], enough: int) -> str:
     here = next(point for point in points if point.blocks == enough)
     more = [point for point in points if point.blocks > enough]
     said = tr(
-        "{enough}: ΔE {mean} on the mean.",
-        enough=counted(enough, tr("block"), tr("blocks")),
-        mean=number(here.mean),
+        "{enough}: ΔE {mean} on the mean.", enough=counted(enough, tr("block"), tr("blocks")), mean=number(here.mean)
     )
     if not more:
         return tr("{said} Each block so far brings the colours visibly nearer.", said=said)
     gain = here.mean - min(point.mean for point in more)
-    return tr(
-        "{said} More blocks bring it {gain} nearer: that is hardly seen.",
-        said=said,
-        gain=number(max(gain, 0)),
-    )
+    return tr("{said} More blocks bring it {gain} nearer: that is hardly seen.", said=said, gain=number(max(gain, 0)))
 
 
 def _within(within: Mapping[Plan, float], plan: Plan) -> str:
@@ -179,9 +172,7 @@ def reach_rows(project: Project, reach: Sequence[tuple[int, Reach]]) -> tuple[Ro
         inks = tr(" over ").join(f"{name} {number(100 * share, 0)} %" for name, share in reversed(found.inks))
         name = project.flat.colours[place].name
         shown = lab_to_hex(np.array(found.lab))
-        rows.append(
-            Row(str(place), shown, name, tr("ΔE {de00}", de00=number(found.de00)), inks or tr("bare paper"))
-        )
+        rows.append(Row(str(place), shown, name, tr("ΔE {de00}", de00=number(found.de00)), inks or tr("bare paper")))
     return tuple(rows)
 
 
@@ -220,13 +211,7 @@ def plan_board(project: Project, proof: Proof, found: Found, *, keep_key: bool) 
 
 
 def _plan_picture(
-    project: Project,
-    proof: Proof,
-    plan: Plan | None,
-    numbers: Sequence[int],
-    tall: int,
-    *,
-    narrow: bool = True,
+    project: Project, proof: Proof, plan: Plan | None, numbers: Sequence[int], tall: int, *, narrow: bool = True
 ) -> NDArray[np.uint32]:
     """A print by a plan, None for what is wanted. narrow : for a card, whose picture is never wide."""
     assert project.flat is not None

@@ -59,9 +59,7 @@ class HandPart(QWidget):
         )
         self.note = label(kind="quiet")
         self.anew = button(tr("Work it out from the colours again"))
-        self.simpler = button(
-            tr("Simplify it where nothing is seen"), tip=tr("Less to cut, where inks above hide it.")
-        )
+        self.simpler = button(tr("Simplify it where nothing is seen"), tip=tr("Less to cut, where inks above hide it."))
         self.bring = button(
             tr("Bring blocks in from a file…"), tip=tr("Take what blocks print from layers or pictures.")
         )

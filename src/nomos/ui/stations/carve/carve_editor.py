@@ -119,9 +119,7 @@ class CarveEditor(StationEditor):
 
         ask = self._runner.answers
         self._files.do(
-            lambda progress: write_cutting(
-                folder, project, assets, ask, marked, paper=page, progress=progress
-            ),
+            lambda progress: write_cutting(folder, project, assets, ask, marked, paper=page, progress=progress),
             lambda _: self.message.emit(tr("carving.pdf and transfer.pdf are in {folder}.", folder=folder)),
         )
 

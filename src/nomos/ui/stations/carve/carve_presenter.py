@@ -96,6 +96,4 @@ class CarvePresenter(StationPresenter[CarveStation]):
             hand.bencher.log_cutting(project.impression(hand.state.pull).block, hours)
 
     def _set_material(self, material: Material | None) -> None:
-        self.hand.editor.on_block(
-            tr("Material of a block"), lambda p, block: with_material(p, block, material)
-        )
+        self.hand.editor.on_block(tr("Material of a block"), lambda p, block: with_material(p, block, material))

@@ -16,13 +16,7 @@ from nomos.carving.nesting import CuttingPlan
 from nomos.colour import lab_to_hex
 from nomos.edition import EditionState
 from nomos.project import Project
-from nomos.project.edition.carving import (
-    CarvedBlock,
-    boards_plan,
-    carving_findings,
-    cutting_cautions,
-    hours_of,
-)
+from nomos.project.edition.carving import CarvedBlock, boards_plan, carving_findings, cutting_cautions, hours_of
 from nomos.project.edition.gate import cut_gate
 from nomos.project.model import Block, Craft
 from nomos.proof import mips
@@ -133,9 +127,7 @@ def carve_view(
     )
 
 
-def learnt_factor(
-    project: Project, carved: Sequence[CarvedBlock], cut_h: Mapping[int, float]
-) -> tuple[str, float]:
+def learnt_factor(project: Project, carved: Sequence[CarvedBlock], cut_h: Mapping[int, float]) -> tuple[str, float]:
     """What the hours in the log say of the speeds, in a sentence, and the factor they come to."""
     by_block = {each.block: each.effort.hours / project.craft.factor for each in carved}
     said = took = 0.0
@@ -147,9 +139,7 @@ def learnt_factor(
     if said <= 0 or took <= 0:
         return "", 1.0
     factor = round(factor_from_log(said, took), 2)
-    return tr(
-        "By the log cutting takes {factor} times as long as the speeds say.", factor=number(factor, 2)
-    ), factor
+    return tr("By the log cutting takes {factor} times as long as the speeds say.", factor=number(factor, 2)), factor
 
 
 def _tool_rows(own: CarvedBlock) -> tuple[tuple[str, str], ...]:
@@ -216,9 +206,7 @@ def _zone_overlay(carving: CarvingMap, image: Rect, sheet_width_mm: float) -> Ov
     return Overlay(_letters([*pages, (reached, tr("roller reaches"))], raster), raster=raster)
 
 
-def _letters(
-    pages: Sequence[tuple[NDArray[np.bool_], str]], raster: Raster
-) -> tuple[tuple[float, float, str], ...]:
+def _letters(pages: Sequence[tuple[NDArray[np.bool_], str]], raster: Raster) -> tuple[tuple[float, float, str], ...]:
     """The letter of each zone where it is widest, and where the roller reaches, on the block face up."""
     found = []
     for page, word in pages:

@@ -17,12 +17,7 @@ from nomos.ui.frame.lists import ColourRows
 from nomos.ui.frame.parts import group
 from nomos.ui.stations.carve.carve_view import CarveView, read_tools, tools_text
 
-PARTS = (
-    ("blocks", tr("Blocks")),
-    ("tools", tr("Tools")),
-    ("transfer", tr("Transfer")),
-    ("boards", tr("Boards")),
-)
+PARTS = (("blocks", tr("Blocks")), ("tools", tr("Tools")), ("transfer", tr("Transfer")), ("boards", tr("Boards")))
 
 
 class BoardsPicture(QWidget):
@@ -65,9 +60,7 @@ class BoardsPicture(QWidget):
             painter.fillRect(board, QColor(tone.line))
             for block in cut.blocks:
                 place = block.place
-                box = QRectF(
-                    place.left * scale, top + place.top * scale, place.width * scale, place.height * scale
-                )
+                box = QRectF(place.left * scale, top + place.top * scale, place.width * scale, place.height * scale)
                 painter.fillRect(box, QColor(tone.accent_pale))
                 painter.setPen(QPen(QColor(tone.accent), 1))
                 painter.drawRect(box)
@@ -105,8 +98,7 @@ class CarveStation(Answers):
         self.rows, self.total = ColourRows(tr("Blocks to cut")), label(kind="name")
         self.figures = Figures()
         self.write = button(
-            tr("Write carving maps and transfer sheets…"),
-            tip=tr("True-scale pages for every block, into a folder."),
+            tr("Write carving maps and transfer sheets…"), tip=tr("True-scale pages for every block, into a folder.")
         )
         self.caution = label(kind="quiet")
         self.compare, self.compared = (
@@ -115,9 +107,7 @@ class CarveStation(Answers):
         )
         self.took, self.took_fields = NumberBox(0, 500, unit="h", step=0.5), Fields()
         self.took_fields.add(
-            tr("This block took"),
-            self.took,
-            tr("The hours that cutting this block took: the next are reckoned by it."),
+            tr("This block took"), self.took, tr("The hours that cutting this block took: the next are reckoned by it.")
         )
         self.learnt, self.take = label(kind="quiet"), button(tr("Reckon like the log"))
         self._factor, self.gate = 1.0, label()
@@ -139,13 +129,7 @@ class CarveStation(Answers):
             "tools": group(self.tool_fields, self.holds),
             "transfer": group(self.way, self.steps, self.shows),
             "boards": group(
-                self.boards_text,
-                self.picture,
-                self.saw,
-                self.saw_fields,
-                self.board_fields,
-                self.add_board,
-                self.clear,
+                self.boards_text, self.picture, self.saw, self.saw_fields, self.board_fields, self.add_board, self.clear
             ),
         }
         self._connect()

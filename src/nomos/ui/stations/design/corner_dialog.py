@@ -28,12 +28,9 @@ class CornerDialog(QDialog):
         self.picture.show_content(PictureContent(picture_levels(Page(pixels)), found.sheet))
         self.picture.use("corners")
         self.sheet = button(
-            tr("The sheet lies there"),
-            tip=tr("Its light, its size and the drawing are read by these corners."),
+            tr("The sheet lies there"), tip=tr("Its light, its size and the drawing are read by these corners.")
         )
-        self.whole = button(
-            tr("All of the picture is the design"), tip=tr("Nothing lies around the drawing.")
-        )
+        self.whole = button(tr("All of the picture is the design"), tip=tr("Nothing lies around the drawing."))
         self.leave = button(tr("Do not open it"), plain=True)
         self.sheet.setDefault(True)
         column, row = QVBoxLayout(self), QHBoxLayout()
@@ -70,7 +67,5 @@ def doubt_of(found: Found) -> str:
     """What is not sure about a sheet, in a sentence."""
     hidden = [side for side, seen in zip(_SIDES, found.seen, strict=True) if seen < _LEAST_SEEN]
     if len(hidden) in (1, 2, 3):
-        return tr(
-            "It is not sure where the sheet lies: {sides} its edge is hardly seen.", sides=", ".join(hidden)
-        )
+        return tr("It is not sure where the sheet lies: {sides} its edge is hardly seen.", sides=", ".join(hidden))
     return tr("It is not sure where the sheet lies.")

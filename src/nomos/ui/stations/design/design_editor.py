@@ -72,9 +72,7 @@ class DesignEditor(OpeningEditor):
             size = size_of_drawing(found, pixels)
             if self._document.project is project and project.source is not None:
                 self._with_source(
-                    tr("Find the sheet"),
-                    cut=found.cut,
-                    size_mm=size or self._size_of(found.cut, project.source),
+                    tr("Find the sheet"), cut=found.cut, size_mm=size or self._size_of(found.cut, project.source)
                 )
             else:
                 self.message.emit(dropped(tr("Find the sheet")))
@@ -209,9 +207,7 @@ class DesignEditor(OpeningEditor):
             return
 
         def change(before: Project) -> Project:
-            after, png = corrected(
-                before, labels_from_png(self._document.assets[_labels(before)]), correction
-            )
+            after, png = corrected(before, labels_from_png(self._document.assets[_labels(before)]), correction)
             self._document.assets[digest(png)] = png
             return after
 
@@ -238,8 +234,7 @@ class DesignEditor(OpeningEditor):
         column, row = (x_mm - project.image.left) * ppm, (y_mm - project.image.top) * ppm
         reach = max(1, round(0.5 * ppm))
         window = rgb[
-            max(int(row) - reach, 0) : int(row) + reach + 1,
-            max(int(column) - reach, 0) : int(column) + reach + 1,
+            max(int(row) - reach, 0) : int(row) + reach + 1, max(int(column) - reach, 0) : int(column) + reach + 1
         ]
         if not window.size:
             return None

@@ -71,9 +71,7 @@ def outlined(even: Rgb, labels: Labels, px_per_mm: float, unsure: Mask | None, i
         stripe = (x + y) % max(4, round(_HATCH_MM * px_per_mm)) < max(1, round(0.25 * px_per_mm))
         page[y[stripe], x[stripe]] = _HATCH
     return Outlined(
-        labels,
-        Raster(mips(page_of_pixels(np.asarray(page, np.uint8))), None, px_per_mm, image.left, image.top),
-        places,
+        labels, Raster(mips(page_of_pixels(np.asarray(page, np.uint8))), None, px_per_mm, image.left, image.top), places
     )
 
 
@@ -130,9 +128,7 @@ _READ = {
 }
 
 
-def picture_part_view(
-    project: Project, looked: Looked | None, found: Found | None, *, known: bool
-) -> PicturePartView:
+def picture_part_view(project: Project, looked: Looked | None, found: Found | None, *, known: bool) -> PicturePartView:
     """The Picture part of the Design station."""
     flat, source = project.flat, project.source
     cut = source.cut if source else None
@@ -165,10 +161,7 @@ def _light_text(looked: Looked | None) -> str:
         return tr("No bare paper was recognised: the light is left as it is.")
     if light.gain is None:
         return tr("The light was even; nothing was changed.")
-    text = tr(
-        "The light varied by {uneven} % over the paper and was evened out.",
-        uneven=number(100 * light.uneven, 0),
-    )
+    text = tr("The light varied by {uneven} % over the paper and was evened out.", uneven=number(100 * light.uneven, 0))
     if light.shadow > 0.03:
         text += tr(" A shadow over {shadow} % of it could not be.", shadow=number(100 * light.shadow, 0))
     return text
@@ -252,9 +245,7 @@ class DesignView:
     gradients: tuple[str, ...]
 
 
-def design_view(
-    project: Project, proof: Proof | None, state: UiState, found: FlatDesign | None
-) -> DesignView | None:
+def design_view(project: Project, proof: Proof | None, state: UiState, found: FlatDesign | None) -> DesignView | None:
     """The Design station; None before there is a flat design. found : once the sketch has been read."""
     flat = project.flat
     if flat is None:
@@ -319,9 +310,7 @@ def _field_text(project: Project, proof: Proof | None, state: UiState) -> str:
 
 
 @lru_cache(maxsize=2)
-def _measured(
-    labels: Page, place: tuple[int, int], px_per_mm: float
-) -> tuple[float, float, list[tuple[int, float]]]:
+def _measured(labels: Page, place: tuple[int, int], px_per_mm: float) -> tuple[float, float, list[tuple[int, float]]]:
     """Area and outline of the field at a pixel, mm² and mm, and how far it runs along its neighbours."""
     field, meets = touching(labels.pixels, *place, px_per_mm)
     longest = sorted(meets.items(), key=lambda each: -each[1])[:_MOST_NEIGHBOURS]

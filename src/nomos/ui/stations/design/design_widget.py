@@ -126,9 +126,7 @@ class DesignStation(Answers):
             )
             self.keep.setEnabled(view.has_source and not view.kept)
             self.bare.setText(
-                tr("Print it with a block of its own")
-                if view.chosen_bare
-                else tr("Leave it to the bare paper")
+                tr("Print it with a block of its own") if view.chosen_bare else tr("Leave it to the bare paper")
             )
         self.field.setText(view.field)
         self.field.setVisible(bool(view.field))

@@ -24,9 +24,7 @@ _POINTED: Final[tuple[Literal["paper", "line", "no line"], ...]] = ("paper", "li
 class Fields:
     """Edits of the title and the flat colours, and correcting the design by pointing at it."""
 
-    def __init__(
-        self, editor: Editor, keeper: ProofKeeper, designer: DesignEditor, methods: MethodEditor
-    ) -> None:
+    def __init__(self, editor: Editor, keeper: ProofKeeper, designer: DesignEditor, methods: MethodEditor) -> None:
         self._editor, self._keeper = editor, keeper
         self._designer, self._methods = designer, methods
 
@@ -41,9 +39,7 @@ class Fields:
 
     def recolour(self, number: int, lab: Lab, gesture: int) -> None:
         """Recolour a flat colour."""
-        self._editor.apply(
-            tr("Recolour"), lambda p: with_colour(p, number, lab=lab), ("colour", number, gesture)
-        )
+        self._editor.apply(tr("Recolour"), lambda p: with_colour(p, number, lab=lab), ("colour", number, gesture))
 
     def merge_colour(self, number: int, into: int) -> None:
         """Make one flat colour one with another."""
@@ -95,9 +91,7 @@ class Fields:
         proof, done = self._keeper.proof, self._designer.done
         if proof is not None and done is not None and place < len(done.flat.gradients):
             numbers, gradient = done.flat.gradients[place]
-            self._refield(
-                tr("Ink it graded"), lambda p: with_graded_field(p, proof.blocks.labels, numbers, gradient)
-            )
+            self._refield(tr("Ink it graded"), lambda p: with_graded_field(p, proof.blocks.labels, numbers, gradient))
 
     def _chosen_lab(self) -> Lab | None:
         project, colour = self._editor.document.project, self._editor.state.colour

@@ -37,9 +37,7 @@ from nomos.work.open import (
     see_design,
 )
 
-NOT_SURE = tr(
-    "I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture."
-)
+NOT_SURE = tr("I am not sure where the sheet lies: please drag the four corners to what is to be printed, at Picture.")
 MIRRORED = tr("Writing is cut in mirror image to print as it reads; templates headed as mirrored show how.")
 FOUND = tr("The sheet was found, and the drawing on it cut out. If a corner is off, drag it at Picture.")
 _ASK_SIZE = tr("How large the print is, the picture does not say: drag its corner, or type it at Picture.")
@@ -270,9 +268,7 @@ class OpeningEditor(QObject):
         if smallest_mm is not None:
             wish = replace(wish, smallest_mm=smallest_mm)
         if read_as != "as it is":
-            wish = replace(
-                wish, read_as=next((known for known in get_args(ReadAs) if known == read_as), None)
-            )
+            wish = replace(wish, read_as=next((known for known in get_args(ReadAs) if known == read_as), None))
         if corrections is not None:
             wish = replace(wish, corrections=corrections)
         new = source or project.source

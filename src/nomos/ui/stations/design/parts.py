@@ -95,13 +95,9 @@ class PicturePart(QWidget):
         self.sheet_fields = Fields()
         self.sheet_fields.add(tr("Sheet"), self.paper, tr("A paper of a known size."))
         self.sheet_fields.add(
-            tr("Margin all round"),
-            self.margin,
-            tr("Kept free on the chosen sheet when the print is fitted on it."),
+            tr("Margin all round"), self.margin, tr("Kept free on the chosen sheet when the print is fitted on it.")
         )
-        self.fit = button(
-            tr("Fit the print on that sheet"), tip=tr("As large as the sheet holds within the margin.")
-        )
+        self.fit = button(tr("Fit the print on that sheet"), tip=tr("As large as the sheet holds within the margin."))
         self.drawn = button(
             tr("The sketch was drawn on that sheet"),
             tip=tr("The photographed sheet has this size: the print's size follows."),
@@ -110,9 +106,7 @@ class PicturePart(QWidget):
         self.read_as.addItems([words for _, words in _READ])
         read_fields = Fields()
         read_fields.add(
-            tr("Read it as"),
-            self.read_as,
-            tr("How the picture is read: a clean drawing, a sketch, or tones."),
+            tr("Read it as"), self.read_as, tr("How the picture is read: a clean drawing, a sketch, or tones.")
         )
         self.named_paper = QComboBox()
         self.named_paper.addItems([tr("as it was found"), *(words for words, _ in PAPER_COLOURS.values())])
@@ -154,9 +148,7 @@ class PicturePart(QWidget):
         self.width_box.set_by_hand.connect(lambda width: self._ask_size(self.width_requested, width))
         self.height_box.set_by_hand.connect(lambda height: self._ask_size(self.height_requested, height))
         self.paper.currentTextChanged.connect(self.paper_shown)
-        self.fit.clicked.connect(
-            lambda: self.fit_requested.emit(self.paper.currentText(), self.margin.value())
-        )
+        self.fit.clicked.connect(lambda: self.fit_requested.emit(self.paper.currentText(), self.margin.value()))
         self.drawn.clicked.connect(lambda: self.drawn_on_requested.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_requested.emit(_READ[place][0]))
         self.named_paper.activated.connect(self._name_paper)
@@ -257,11 +249,7 @@ def _row(*parts: QWidget) -> QWidget:
 # What a click on the sheet does: value, words, and what to do.
 TOOLS: tuple[tuple[str, str, str], ...] = (
     ("", tr("Choose"), tr("Click a field to choose its colour.")),
-    (
-        "another",
-        tr("Another colour"),
-        tr("Click where a colour is missing: it is added and takes what is like it."),
-    ),
+    ("another", tr("Another colour"), tr("Click where a colour is missing: it is added and takes what is like it.")),
     ("paper", tr("Paper"), tr("Click a field that is bare paper: nothing is printed there.")),
     ("line", tr("Line"), tr("Click a field that belongs to the drawn line.")),
     ("no line", tr("No line"), tr("Click a stroke that is no line: what runs below it comes to light.")),
@@ -300,9 +288,7 @@ class CorrectPart(QWidget):
         self.width_fields = Fields()
         self.brush_box = NumberBox(0.2, 50, step=0.5)
         self.brush_box.show_value(2.0)
-        self.width_fields.add(
-            tr("Width of the brush"), self.brush_box, tr("How wide a stroke comes out on the print.")
-        )
+        self.width_fields.add(tr("Width of the brush"), self.brush_box, tr("How wide a stroke comes out on the print."))
         self.said_title = label(tr("Corrected so far"), kind="name")
         self.said = label(kind="quiet")
         for part in (

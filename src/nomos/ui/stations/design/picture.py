@@ -4,17 +4,7 @@ from collections.abc import Sequence
 
 import numpy as np
 from PyQt6.QtCore import QPointF, QRectF, Qt, pyqtSignal
-from PyQt6.QtGui import (
-    QColor,
-    QImage,
-    QKeyEvent,
-    QMouseEvent,
-    QPainter,
-    QPainterPath,
-    QPaintEvent,
-    QPen,
-    QPolygonF,
-)
+from PyQt6.QtGui import QColor, QImage, QKeyEvent, QMouseEvent, QPainter, QPainterPath, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QWidget
 
 from nomos.base.language import tr
@@ -153,9 +143,7 @@ class PictureView(QWidget):
         for outline in self._content.asked:
             draw_hatched(painter, self._polygon_of(outline), asked=True)
         if self._polygon:
-            draw_hatched(
-                painter, self._polygon_of([*self._polygon, *([self._pointer] if self._pointer else [])])
-            )
+            draw_hatched(painter, self._polygon_of([*self._polygon, *([self._pointer] if self._pointer else [])]))
         if self._line:
             self._draw_length(painter)
         if self._holds_corners() and self._content.coarse is None:
@@ -197,9 +185,7 @@ class PictureView(QWidget):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         style = Qt.PenStyle.DashLine if dashed else Qt.PenStyle.SolidLine
         for colour, wide in (("#ffffff", 4.0), (theme.LIGHT.accent, 1.6)):
-            painter.setPen(
-                QPen(QColor(colour), wide, style if colour != "#ffffff" else Qt.PenStyle.SolidLine)
-            )
+            painter.setPen(QPen(QColor(colour), wide, style if colour != "#ffffff" else Qt.PenStyle.SolidLine))
             if not (dashed and colour == "#ffffff"):
                 painter.drawPolygon(shape)
 
@@ -237,17 +223,14 @@ class PictureView(QWidget):
         half = min(side / 2 / _LOUPE_ZOOM, width / 2 - 1, height / 2 - 1)
         cx = min(max(x * width, half), width - half)
         cy = min(max(y * height, half), height - half)
-        view = render_view(
-            self._content.levels, None, (cx - half, cy - half, cx + half, cy + half), (side, side)
-        )
+        view = render_view(self._content.levels, None, (cx - half, cy - half, cx + half, cy + half), (side, side))
         at = self._to_screen((x, y))
         left = at.x() + 28 if at.x() + 28 + side < self.width() else at.x() - 28 - side
         top = at.y() + 28 if at.y() + 28 + side < self.height() else at.y() - 28 - side
         painter.drawImage(QPointF(left, top), image_of(view, 1.0))
         frame = QRectF(left, top, side, side)
         cross = QPointF(
-            left + (x * width - cx + half) / (2 * half) * side,
-            top + (y * height - cy + half) / (2 * half) * side,
+            left + (x * width - cx + half) / (2 * half) * side, top + (y * height - cy + half) / (2 * half) * side
         )
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.save()

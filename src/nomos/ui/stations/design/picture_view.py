@@ -53,9 +53,7 @@ def first_content(first: FirstLook) -> PictureContent:
     """A picture that is being read: what was found in it, and coarse fields as soon as there are some."""
     coarse = None if first.coarse is None else page_of_pixels(first.coarse)
     note = (
-        tr("A first, coarse look; the fields follow.")
-        if coarse is not None
-        else tr("The sheet and the drawing on it.")
+        tr("A first, coarse look; the fields follow.") if coarse is not None else tr("The sheet and the drawing on it.")
     )
     return PictureContent(
         picture_levels(Page(first.pixels)), first.cut.corners, first.cut.sheet, coarse=coarse, note=note

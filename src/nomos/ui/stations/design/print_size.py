@@ -40,8 +40,7 @@ class PrintSize:
     def scale(self, room: QRectF) -> float:
         """Screen pixels per mm; it does not change while the print is dragged."""
         wide, high = (
-            max(paper, side) * (1 + 2 * _AROUND)
-            for paper, side in zip(self.paper_mm(), self._size, strict=True)
+            max(paper, side) * (1 + 2 * _AROUND) for paper, side in zip(self.paper_mm(), self._size, strict=True)
         )
         return min(room.width() / wide, room.height() / high)
 

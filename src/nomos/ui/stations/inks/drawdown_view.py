@@ -30,8 +30,6 @@ def card_view(card: Card | None) -> tuple[str, bool, bool, bool]:
         said += "".join(f" △ {warning}." for warning in read.warnings)
     if card.next_patch in ("black", "over"):
         said += (
-            f" {_ASKED[card.next_patch]}"
-            if card.over is None
-            else tr(" Over black it is read: its K and S are known.")
+            f" {_ASKED[card.next_patch]}" if card.over is None else tr(" Over black it is read: its K and S are known.")
         )
     return said, card.next_patch == "grey", card.reading is not None, card.next_patch in ("black", "over")

@@ -24,9 +24,7 @@ class InkEditor:
     def recolour_ink(self, lab: Lab, gesture: int) -> None:
         """Change the colour of the chosen ink, or of the paper."""
         if self._editor.state.paper_chosen:
-            self._editor.apply(
-                tr("Paper colour"), lambda p: with_paper(p, lab=lab), merge_key=("paper", gesture)
-            )
+            self._editor.apply(tr("Paper colour"), lambda p: with_paper(p, lab=lab), merge_key=("paper", gesture))
             return
         self._editor.on_ink(tr("Ink colour"), lambda p, ink: with_ink(p, ink, lab=lab), ("ink", gesture))
 

@@ -62,9 +62,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
             figure = f"{number(100 * zone.strength, 0)} %"
             if zone.grade is not None:
                 figure = tr(
-                    "{strength} to {to} %",
-                    strength=number(100 * zone.strength, 0),
-                    to=number(100 * zone.grade.to, 0),
+                    "{strength} to {to} %", strength=number(100 * zone.strength, 0), to=number(100 * zone.grade.to, 0)
                 )
             apart = (
                 tr("pull {place}, zone {zone_at}, ", place=place, zone_at=zone_at + 1)
@@ -79,8 +77,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
             )
             if not can_be_on(own, ground):
                 quiet = tr(
-                    "△ duller here: read on whiter paper. {capitalize}",
-                    capitalize=opened(_OPACITY[own.opacity]),
+                    "△ duller here: read on whiter paper. {capitalize}", capitalize=opened(_OPACITY[own.opacity])
                 )
             key, shown = ink_row(impression.id, zone_at), lab_to_hex(np.array(own.lab))
             rows.append(Row(key, shown, own.name, figure, quiet, over=_over_black(own, ground)))
@@ -91,11 +88,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
                 str(match.number),
                 lab_to_hex(np.array(match.predicted)),
                 project.flat.colours[match.number].name,
-                tr(
-                    "ΔE {de00}{give_or_take}",
-                    de00=number(match.de00),
-                    give_or_take=_give_or_take(doubt, match.number),
-                ),
+                tr("ΔE {de00}{give_or_take}", de00=number(match.de00), give_or_take=_give_or_take(doubt, match.number)),
             )
             for match in sorted(proof.matches, key=lambda match: -match.de00)
         ]
@@ -160,11 +153,7 @@ def _sure_text(doubt: Judged | None) -> str:
     return said
 
 
-_OPACITY: dict[Opacity, str] = {
-    "transparent": tr("transparent"),
-    "semi": tr("half opaque"),
-    "opaque": tr("opaque"),
-}
+_OPACITY: dict[Opacity, str] = {"transparent": tr("transparent"), "semi": tr("half opaque"), "opaque": tr("opaque")}
 
 
 def _strength_strip(project: Project, zone: Zone) -> Strip | None:

@@ -111,9 +111,7 @@ class InksEditor(MixingEditor):
         try:
             film = film_from_weights(before_g, after_g, area, pulls)
         except ValueError:
-            self.message.emit(
-                tr("Weigh ink, slab and roller together: less must be there after than before.")
-            )
+            self.message.emit(tr("Weigh ink, slab and roller together: less must be there after than before."))
             return
         self._editor.apply(tr("Film by weight"), lambda p: with_workshop(p, film_g_m2=round(film, 2)))
 

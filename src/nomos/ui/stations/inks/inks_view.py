@@ -49,13 +49,7 @@ class MixView:
 
 
 def mix_view(
-    project: Project,
-    proof: Proof | None,
-    state: UiState,
-    shelf: str,
-    most: int,
-    mixed: Mixed | None,
-    card: Card | None,
+    project: Project, proof: Proof | None, state: UiState, shelf: str, most: int, mixed: Mixed | None, card: Card | None
 ) -> MixView:
     """Recipes for the chosen ink, those found last if they are for it."""
     heading = tr("Choose an ink in the list first")
@@ -94,9 +88,7 @@ def mix_view(
     correction: Figures = ()
     said = ""
     if done is not None:
-        correction = tuple(
-            (tr("add {name}", name=name), f"{number(grams)} g") for name, grams in done.grams.items()
-        )
+        correction = tuple((tr("add {name}", name=name), f"{number(grams)} g") for name, grams in done.grams.items())
         said = tr("From ΔE {before} to {de00}.", before=number(done.before), de00=number(done.de00))
         if not done.grams:
             said = tr("ΔE {before}: nothing on this shelf brings it nearer.", before=number(done.before))
@@ -141,9 +133,7 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
     if share is not None:
         source = tr("measured") if pull.trapping is not None else tr("worked out from the tack of both inks")
         note = tr(
-            "{share} % of the film takes on the wet ink below: {source}.",
-            share=number(100 * share, 0),
-            source=source,
+            "{share} % of the film takes on the wet ink below: {source}.", share=number(100 * share, 0), source=source
         )
     elif place == 0:
         note = tr("The first pull has nothing wet below it.")
@@ -210,8 +200,7 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
         shop,
         tuple(needs),
         tr(
-            "With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh "
-            "before and after.",
+            "With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh before and after.",
             slab_g=number(shop.slab_g, 0),
             waste=number(100 * shop.waste, 0),
         ),

@@ -41,9 +41,7 @@ class InksStation(Answers):
         super().__init__(tr("Which inks?"), PARTS, "ink")
         self.mean = label(kind="quiet")
         self.rows = ColourRows(tr("Inks"))
-        self.name = NameField(
-            tr("Name of the ink"), tr("What the ink is called on cards, lists and the ladder.")
-        )
+        self.name = NameField(tr("Name of the ink"), tr("What the ink is called on cards, lists and the ladder."))
         self.opacity = Choice(
             (
                 ("transparent", tr("Transparent"), tr("What lies below shows through.")),
@@ -62,9 +60,7 @@ class InksStation(Answers):
         self.grade_fields = Fields()
         self.grade_box = NumberBox(0, 100, unit="%", step=5, digits=0)
         self.grade_fields.add(tr("At the end"), self.grade_box, tr("The strength at the end of the grading."))
-        self.grade_note = label(
-            tr("Drag the two rings on the sheet to where it begins and ends."), kind="quiet"
-        )
+        self.grade_note = label(tr("Drag the two rings on the sheet to where it begins and ends."), kind="quiet")
         self.printed = label(kind="quiet")
         self.sure = label(kind="quiet")
         self.match_head = label(tr("Furthest from what is wanted"), kind="name")

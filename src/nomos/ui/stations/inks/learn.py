@@ -33,16 +33,12 @@ class LearnPart(QWidget):
         self.pulls_box = NumberBox(1, 10_000, unit="", digits=0)
         self.weigh.add(tr("Ink before"), self.before_box, tr("Weight of the ink before the pulls."))
         self.weigh.add(tr("Ink after"), self.after_box, tr("Weight of what is left of it."))
-        self.weigh.add(
-            tr("Pulls between"), self.pulls_box, tr("So many pulls were made between both weighings.")
-        )
+        self.weigh.add(tr("Pulls between"), self.pulls_box, tr("So many pulls were made between both weighings."))
         self.take_weights = button(
-            tr("Work the film out from these weights"),
-            tip=tr("How thick your films are, from what was weighed."),
+            tr("Work the film out from these weights"), tip=tr("How thick your films are, from what was weighed.")
         )
         self.scan = button(
-            tr("Compare with a scan of a proof…"),
-            tip=tr("Measure the colours of a real proof against the plan."),
+            tr("Compare with a scan of a proof…"), tip=tr("Measure the colours of a real proof against the plan.")
         )
         self.scan_note = label(tr("Scan the whole sheet, edge to edge and upright."), kind="quiet")
         self.read = ColourRows(tr("Fields of the proof"))

@@ -38,13 +38,9 @@ class MixPart(QWidget):
         self.shelf = label(kind="quiet")
         self.open_shelf, self.look = (
             button(tr("Open a shelf…"), tip=tr("Mix from your own inks: a table of them.")),
-            button(
-                tr("Find recipes"), tip=tr("Look for mixtures of the shelf that show this ink's colour here.")
-            ),
+            button(tr("Find recipes"), tip=tr("Look for mixtures of the shelf that show this ink's colour here.")),
         )
-        self.studio = button(
-            tr("The studio's inks"), tip=tr("Mix from the inks that are kept in the studio.")
-        )
+        self.studio = button(tr("The studio's inks"), tip=tr("Mix from the inks that are kept in the studio."))
         self.keep = button(
             tr("Keep this print's inks as a shelf…"), tip=tr("Write them as a table, for the next print.")
         )
@@ -52,9 +48,7 @@ class MixPart(QWidget):
         self.most_box = NumberBox(1, 4, unit="", digits=0)
         self.batch_box = NumberBox(0.5, 100_000, unit="g", step=5)
         self.fields.add(
-            tr("Inks at most"),
-            self.most_box,
-            tr("So many inks a recipe may hold, beside extender and white."),
+            tr("Inks at most"), self.most_box, tr("So many inks a recipe may hold, beside extender and white.")
         )
         self.fields.add(tr("Batch"), self.batch_box, tr("How much is to be mixed at once."))
         self.rows = ColourRows(tr("Recipes"))
@@ -63,25 +57,18 @@ class MixPart(QWidget):
         self.take = button(tr("Use this recipe"))
         self.came_title = label(tr("It came out otherwise"), kind="name")
         self.came = Fields()
-        self.boxes = [
-            NumberBox(low, high, unit="", step=1) for low, high in ((0, 100), (-128, 128), (-128, 128))
-        ]
+        self.boxes = [NumberBox(low, high, unit="", step=1) for low, high in ((0, 100), (-128, 128), (-128, 128))]
         for name, box in zip(("L*", "a*", "b*"), self.boxes, strict=True):
             self.came.add(name, box, tr("The colour that came out, as it was read."))
         self.right = button(tr("Say what to add"))
         self.added = Figures()
         self.added_note = label(kind="quiet")
-        self.teach = button(
-            tr("Teach the ink from readings…"), tip=tr("Take the ink's optics from measured readings.")
-        )
+        self.teach = button(tr("Teach the ink from readings…"), tip=tr("Take the ink's optics from measured readings."))
         self.card, self.card_note = (
             button(tr("Read a drawdown card…"), tip=tr("Take the ink's optics from a scan of the card.")),
             label(kind="quiet"),
         )
-        self.no_grey, self.take_card = (
-            button(tr("It has no grey patch")),
-            button(tr("Use this colour for the ink")),
-        )
+        self.no_grey, self.take_card = (button(tr("It has no grey patch")), button(tr("Use this colour for the ink")))
         self.over_black = button(tr("It runs over a black stripe too"))
         self.write_card = button(
             tr("A card to draw down on, to print…"),

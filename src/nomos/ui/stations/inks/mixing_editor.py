@@ -50,9 +50,7 @@ class MixingEditor(StationEditor):
         self._readings = Asker(runner, "readings", self.message.emit, said=tr("fitting the ink"))
         self._charts = Asker(runner, "chart", self.message.emit, said=tr("reading the chart"))
         self._proofs = Asker(runner, "learn", self.message.emit, said=tr("reading the proof"))
-        self._files = Asker(
-            runner, tr("ink files"), self.message.emit, said=tr("writing a file"), outlives=True
-        )
+        self._files = Asker(runner, tr("ink files"), self.message.emit, said=tr("writing a file"), outlives=True)
         self.shelf_name = DEMO_SHELF
         self._shelf: tuple[Ink, ...] = ()
         self.most_inks = 3
@@ -150,15 +148,10 @@ class MixingEditor(StationEditor):
             ink = project.impression(made.pull).zones[made.zone].ink
             lab = reflectance_to_lab(overprints(ground_of(project), [film])[-1])
             optics = Optics(
-                tuple(map(float, film.absorption)),
-                tuple(map(float, film.scattering)),
-                film.k1,
-                known="recipe",
+                tuple(map(float, film.absorption)), tuple(map(float, film.scattering)), film.k1, known="recipe"
             )
             # What was mixed is used as it is.
-            inked = with_zone(
-                project, made.pull, made.zone, lambda old: msgspec.structs.replace(old, strength=1.0)
-            )
+            inked = with_zone(project, made.pull, made.zone, lambda old: msgspec.structs.replace(old, strength=1.0))
             return with_optics(inked, ink, (float(lab[0]), float(lab[1]), float(lab[2])), optics)
 
         self._editor.apply(tr("Take a recipe"), change)
@@ -198,18 +191,13 @@ class MixingEditor(StationEditor):
             fit = fit_ink(own.readings, ink.opacity)
             known: Known = "readings" if len(own.readings) > 1 else "one reading"
             optics = Optics(
-                tuple(map(float, fit.absorption)),
-                tuple(map(float, fit.scattering)),
-                fit.k1,
-                sealed=True,
-                known=known,
+                tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering)), fit.k1, sealed=True, known=known
             )
             solid = msgspec.structs.replace(ink, optics=optics)
             lab = reflectance_to_lab(overprints(ground_of(project), [solid_film(project, solid)])[-1])
             unsure = 100 * float(np.mean(fit.uncertain[1]))
             said = tr(
-                "{name}: {readings} readings, worst ΔE {de00:.1f}; S is uncertain in {unsure:.0f} % "
-                "of the spectrum.",
+                "{name}: {readings} readings, worst ΔE {de00:.1f}; S is uncertain in {unsure:.0f} % of the spectrum.",
                 name=own.name,
                 readings=len(own.readings),
                 de00=max(fit.de00),
@@ -234,8 +222,7 @@ class MixingEditor(StationEditor):
         if place == 0:
             return
         films = [
-            film_of(project, FilmKey(each, at))
-            for each, at in ((project.impressions[place - 1].id, 0), (pull, zone))
+            film_of(project, FilmKey(each, at)) for each, at in ((project.impressions[place - 1].id, 0), (pull, zone))
         ]
         try:
             share = share_taken(preucil(both, first, second), ground_of(project), *films)

@@ -111,17 +111,13 @@ class SeePart(QWidget):
         )
         self.read_chart = button(tr("Compare a scan of it…"), tip=tr("Read a scan of the printed chart."))
         self.chart_rows = ColourRows(tr("The printed chart"))
-        self.learn_chart = button(
-            tr("Learn the inks from it…"), tip=tr("Put the inks right by what the chart shows.")
-        )
+        self.learn_chart = button(tr("Learn the inks from it…"), tip=tr("Put the inks right by what the chart shows."))
         self.learned = label(kind="quiet")
         self.slice_fields = Fields()
         self.lightness_box = NumberBox(0, 100, unit="L*", step=5, digits=0)
         self.lightness_box.show_value(60)
         self.slice_fields.add(
-            tr("At lightness"),
-            self.lightness_box,
-            tr("The slice of colours that is shown: all of this lightness."),
+            tr("At lightness"), self.lightness_box, tr("The slice of colours that is shown: all of this lightness.")
         )
         self.gamut = GamutSlice()
         self.reach = label(kind="quiet")

@@ -182,9 +182,7 @@ def _layers_here(project: Project, proof: Proof | None, state: UiState) -> tuple
         return tr("Here: bare paper"), ()
     count = len(keys)
     without = ~np.eye(count, dtype=bool)
-    labs = reflectance_to_lab(
-        printed_reflectance(project, keys, np.vstack([np.tri(count, dtype=bool), without]))
-    )
+    labs = reflectance_to_lab(printed_reflectance(project, keys, np.vstack([np.tri(count, dtype=bool), without])))
     wets = on_wet(project, keys)
     rows = []
     for place, key in enumerate(keys):
@@ -200,6 +198,4 @@ def _layers_here(project: Project, proof: Proof | None, state: UiState) -> tuple
                 tr("left out: ΔE {change}", change=number(change)),
             )
         )  # fmt: skip
-    return tr("Here: {count}, first printed first", count=counted(count, tr("layer"), tr("layers"))), tuple(
-        rows
-    )
+    return tr("Here: {count}, first printed first", count=counted(count, tr("layer"), tr("layers"))), tuple(rows)

@@ -16,9 +16,7 @@ from nomos.ui.stations.inks.inks_view import StackView
 
 # How wide a grading along an edge begins with.
 _USUAL_EDGE_MM = 8.0
-_WHY_FLAT = tr(
-    "A pale and a dark end on one roller leaves roller marks in the pale part: print the pale flat first."
-)
+_WHY_FLAT = tr("A pale and a dark end on one roller leaves roller marks in the pale part: print the pale flat first.")
 _WHY_KIND = tr(
     "A coated sheet gives little light back from its surface; an absorbent one, as most papers for "
     "printing by hand, more: its darks are lighter."
@@ -56,9 +54,7 @@ class Spectra(QWidget):
             painter.setPen(QPen(QColor(tone.line), 1))
             painter.drawLine(QPointF(x, box.top()), QPointF(x, box.bottom()))
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(
-                QRectF(x - 30, box.bottom(), 60, foot), Qt.AlignmentFlag.AlignCenter, tr("{nm} nm", nm=nm)
-            )
+            painter.drawText(QRectF(x - 30, box.bottom(), 60, foot), Qt.AlignmentFlag.AlignCenter, tr("{nm} nm", nm=nm))
         if self._curves is None:
             return
         reflectance, k, s = self._curves
@@ -67,9 +63,7 @@ class Spectra(QWidget):
         styles = (Qt.PenStyle.SolidLine, Qt.PenStyle.DashLine, Qt.PenStyle.DotLine)
         for values, top, style in zip((reflectance, k, s), (1.0, most, most), styles, strict=True):
             points = [
-                QPointF(
-                    box.left() + (nm - 380) / 350 * box.width(), box.bottom() - min(v / top, 1) * box.height()
-                )
+                QPointF(box.left() + (nm - 380) / 350 * box.width(), box.bottom() - min(v / top, 1) * box.height())
                 for nm, v in zip(WAVELENGTHS_NM, np.asarray(values), strict=True)
             ]
             painter.setPen(QPen(QColor(tone.accent if style == styles[0] else tone.text), 1.6, style))
@@ -103,9 +97,7 @@ class StackPart(QWidget):
         self.steps = {kind: Form(Workshop, (f"{kind}_step_pct",)) for kind in ("oil", "carbonate")}
         self.knife = label(kind="quiet")
         self.passes = label(kind="quiet")
-        self.course = Choice(
-            (("one", tr("One end")), ("both", tr("Two ends")), ("edge", tr("Along the edge")))
-        )
+        self.course = Choice((("one", tr("One end")), ("both", tr("Two ends")), ("edge", tr("Along the edge"))))
         self.bend, self.along = Form(Grade, ("curve",)), Form(Grade, ("edge_mm",))
         self.edges = Form(Grade, ("outer",))
         self.flat = button(tr("Print it flat first, then graded"))
@@ -132,9 +124,7 @@ class StackPart(QWidget):
         """Densities from which the trapping is worked out."""
         self.density_fields = Fields()
         self.density_boxes = [NumberBox(0, 4, unit="D", step=0.05, digits=2) for _ in range(3)]
-        for name, box in zip(
-            (tr("Density, first ink"), tr("second ink"), tr("both")), self.density_boxes, strict=True
-        ):
+        for name, box in zip((tr("Density, first ink"), tr("second ink"), tr("both")), self.density_boxes, strict=True):
             self.density_fields.add(name, box, tr("Read through the second ink's own filter."))
         self.from_densities = button(tr("Trapping from these densities"))
 

@@ -39,9 +39,7 @@ class DaysPicture(QWidget):
     def _days(self) -> list[datetime]:
         if self._plan is None or not self._plan.tasks:
             return []
-        first = min(task.start for task in self._plan.tasks).replace(
-            hour=0, minute=0, second=0, microsecond=0
-        )
+        first = min(task.start for task in self._plan.tasks).replace(hour=0, minute=0, second=0, microsecond=0)
         last = max(task.end for task in self._plan.tasks)
         count = min((last.date() - first.date()).days + 1, _MOST_DAYS)
         return [first + timedelta(days=day) for day in range(count)]
@@ -60,9 +58,7 @@ class DaysPicture(QWidget):
         for place, day in enumerate(self._days()):
             top = place * tall
             painter.setPen(QColor(tone.quiet))
-            painter.drawText(
-                QRectF(0, top, left, tall), Qt.AlignmentFlag.AlignVCenter, tr("{day:%a %d %b}", day=day)
-            )
+            painter.drawText(QRectF(0, top, left, tall), Qt.AlignmentFlag.AlignVCenter, tr("{day:%a %d %b}", day=day))
             box = QRectF(left, top + 2, wide, tall - 4)
             painter.fillRect(box, QColor(tone.chosen))
             self._draw_day(painter, day, box)
@@ -104,10 +100,7 @@ class DaysPart(QWidget):
         self.said, self.refused = label(), label()
         self.picture, self.steps = DaysPicture(), Figures()
         self.legend = label(
-            tr(
-                "Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, "
-                "12, 18 h."
-            ),
+            tr("Dark blue: printing. Black: cutting. Grey: damping. Pale: sheets drying. Lines at 6, 12, 18 h."),
             kind="quiet",
         )
         self.start = QDateEdit()
@@ -140,9 +133,7 @@ class DaysPart(QWidget):
             made.setCheckable(True)
             made.setProperty("narrow", True)
             row.addWidget(made, 1)
-        self.air = button(
-            tr("Read the air (simulated gauge)"), tip=tr("Take temperature and humidity from a gauge.")
-        )
+        self.air = button(tr("Read the air (simulated gauge)"), tip=tr("Take temperature and humidity from a gauge."))
         self.file = button(tr("Write the days as iCalendar…"), tip=tr("For your own calendar."))
         for widget in (
             self.said, self.refused, self.picture, self.legend, self.steps, self.file, self.way,
@@ -150,11 +141,7 @@ class DaysPart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         self.times = group(
-            label(tr("Working days"), kind="name"),
-            week,
-            label(tr("Times"), kind="name"),
-            self.fields,
-            self.air,
+            label(tr("Working days"), kind="name"), week, label(tr("Times"), kind="name"), self.fields, self.air
         )
         self._connect()
 
@@ -223,8 +210,6 @@ class SittingPart(QWidget):
         self.rollers_box.show_value(view.rollers)
         self.steps.show_rows(view.steps)
         self.said.setText(view.said)
-        self.advice.setText(
-            "\n\n".join(view.advice) or tr("Nothing goes on wet ink that is not looser than it.")
-        )
+        self.advice.setText("\n\n".join(view.advice) or tr("Nothing goes on wet ink that is not looser than it."))
         self.caution.setText(view.caution)
         self.caution.setVisible(bool(view.caution))

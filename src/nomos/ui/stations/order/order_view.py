@@ -36,9 +36,7 @@ class OrdersView:
     own: str
 
 
-def best_cards(
-    project: Project, proof: Proof | None, report: OrderReport | None, tall: int
-) -> tuple[Card, ...]:
+def best_cards(project: Project, proof: Proof | None, report: OrderReport | None, tall: int) -> tuple[Card, ...]:
     """Orders found and what they cost. tall : of their pictures, pixels."""
     now = tuple(each.id for each in project.impressions)
     cards = []
@@ -89,8 +87,7 @@ def orders_view(
             tr("none comes nearer in the mean than the first here")
             if report.exact
             else tr(
-                "too many to try all: one may come nearer by a mean ΔE of {gap} at most",
-                gap=number(report.gap_de00, 2),
+                "too many to try all: one may come nearer by a mean ΔE of {gap} at most", gap=number(report.gap_de00, 2)
             )
         )
         outcomes = tr("Too many") if report.outcomes is None else f"{report.outcomes:,}".replace(",", " ")
@@ -187,18 +184,12 @@ def sitting_view(project: Project, rollers: int) -> SittingView:
     labs = [[ink.lab for ink in some] for some in inked]
     shared, one = rollers_for(labs, rollers), rollers_for(labs, 1)
     steps = tuple(
-        (
-            f"{place}  {ink.name}",
-            tr("roller {roller}, {cleaning}", roller=roller + 1, cleaning=_CLEANING[what]),
-        )
-        for place, (some, taken, before) in enumerate(
-            zip(inked, shared.roller, shared.before, strict=True), start=1
-        )
+        (f"{place}  {ink.name}", tr("roller {roller}, {cleaning}", roller=roller + 1, cleaning=_CLEANING[what]))
+        for place, (some, taken, before) in enumerate(zip(inked, shared.roller, shared.before, strict=True), start=1)
         for ink, roller, what in zip(some, taken, before, strict=True)
     )
     said = tr(
-        "{washes} before or between the pulls",
-        washes=counted(shared.washes, tr("full wash-up"), tr("full wash-ups")),
+        "{washes} before or between the pulls", washes=counted(shared.washes, tr("full wash-up"), tr("full wash-ups"))
     )
     said += tr(", {washes} with one roller.", washes=one.washes) if rollers > 1 else "."
     if shared.needed > rollers:

@@ -59,27 +59,18 @@ def order_view(project: Project, state: UiState, choices: tuple[Card, ...]) -> O
                 names=names,
             )
     return OrderView(
-        choices,
-        state.pull,
-        title,
-        why,
-        place is not None and place > 0,
-        place is not None and place < len(places) - 1,
+        choices, state.pull, title, why, place is not None and place > 0, place is not None and place < len(places) - 1
     )
 
 
-def _card(
-    key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int
-) -> Card:
+def _card(key: str, name: str, quiet: str, project: Project, chosen: bool, proof: Proof | None, tall: int) -> Card:
     if proof is None or proof.laid.pulls != {i.id for i in project.impressions}:
         return Card(key, name, "", quiet, chosen, None)
     printed = proof.reordered(project)
     matches = printed.matches
     worst = max((match.de00 for match in matches), default=0.0)
     figures = tr(
-        "ΔE {mean_difference}   worst {worst}",
-        mean_difference=number(mean_difference(matches)),
-        worst=number(worst),
+        "ΔE {mean_difference}   worst {worst}", mean_difference=number(mean_difference(matches)), worst=number(worst)
     )
     washes = sum(tr("wash up") in note for note in before_next(layers(project)))
     quiet = f"{quiet}, {counted(washes, tr('wash-up'), tr('wash-ups'))}"

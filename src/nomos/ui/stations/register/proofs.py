@@ -54,28 +54,20 @@ class TolerancePart(QWidget):
         self.defaults = button(tr("Back to the usual figures"), plain=True)
         self.damp, self.hand = Form(RegisterSettings, ("damp",)), Form(BudgetSettings, ("hand",))
         self.simulate = button(
-            tr("Print 100 whole sheets"),
-            tip=tr("Lay a hundred sheets in full, one by one: slower, and exact."),
+            tr("Print 100 whole sheets"), tip=tr("Lay a hundred sheets in full, one by one: slower, and exact.")
         )
         self.nine, self.back = (
-            button(
-                tr("See nine plausible sheets"),
-                tip=tr("Nine sheets as they may come out, beside each other."),
-            ),
+            button(tr("See nine plausible sheets"), tip=tr("Nine sheets as they may come out, beside each other.")),
             button(tr("Back to the print"), plain=True),
         )
         self.one = button(
-            tr("See one at full size"),
-            tip=tr("One sheet as it may come out; press again for the next of twelve."),
+            tr("See one at full size"), tip=tr("One sheet as it may come out; press again for the next of twelve.")
         )
         self.cures = [label() for _ in range(_CURES)]
         self.trap = button("", tip=tr("Take this trap: gaps up to that width close."))
         self._trap_mm = 0.0
         self._budget = group(
-            label(tr("Parts of the error, 95 of 100 sheets"), kind="name"),
-            self.hand,
-            self.fields,
-            self.defaults,
+            label(tr("Parts of the error, 95 of 100 sheets"), kind="name"), self.hand, self.fields, self.defaults
         )
         for widget in (
             self.ends, self.slider, self.school, self.apart, self.flashes, *self.cures, self.trap,
@@ -83,9 +75,7 @@ class TolerancePart(QWidget):
         ):  # fmt: skip
             column.addWidget(widget)
         # sliderMoved and keys both end in valueChanged; showing a value blocks it.
-        self.slider.valueChanged.connect(
-            lambda step: self.field_requested.emit("tolerance_mm", step * _STEP_MM)
-        )
+        self.slider.valueChanged.connect(lambda step: self.field_requested.emit("tolerance_mm", step * _STEP_MM))
         self.simulate.clicked.connect(self.simulate_requested)
         self.nine.clicked.connect(self.sheets_requested)
         self.one.clicked.connect(self.sheet_requested)
@@ -93,16 +83,12 @@ class TolerancePart(QWidget):
         self.trap.clicked.connect(lambda: self.field_requested.emit("trap_mm", self._trap_mm))
         self.damp.changed.connect(lambda path, value: self.field_requested.emit(f"register.{path}", value))
         for form in (self.fields, self.hand):
-            form.changed.connect(
-                lambda path, value: self.field_requested.emit(f"register.budget.{path}", value)
-            )
+            form.changed.connect(lambda path, value: self.field_requested.emit(f"register.budget.{path}", value))
         self.defaults.clicked.connect(self.usual_requested)
 
     def show_view(self, view: ToleranceView, *, nine: bool = False, alone: int | None = None) -> None:
         """Show the part. nine : plausible sheets are in sight; alone : which of a dozen, if it is one."""
-        self.nine.setText(
-            tr("See nine others") if nine and alone is None else tr("See nine plausible sheets")
-        )
+        self.nine.setText(tr("See nine others") if nine and alone is None else tr("See nine plausible sheets"))
         self.one.setText(
             tr("See one at full size")
             if alone is None
@@ -148,12 +134,8 @@ class ProofPart(QWidget):
         super().__init__()
         column = part_column(self)
         self.scan, self.demo_scan = (
-            button(
-                tr("Read a photograph or a scan…"), tip=tr("Measure how far every block is out on the sheet.")
-            ),
-            button(
-                tr("Scan the sheet as tried here"), tip=tr("Practise with the print as it is on the screen.")
-            ),
+            button(tr("Read a photograph or a scan…"), tip=tr("Measure how far every block is out on the sheet.")),
+            button(tr("Scan the sheet as tried here"), tip=tr("Practise with the print as it is on the screen.")),
         )
         self.scan_hint = label(
             tr("The sheet from above, flat and sharp, in even light: a telephone will do."), kind="quiet"
@@ -163,9 +145,7 @@ class ProofPart(QWidget):
         self.steps, self.next_proof = label(), label(kind="quiet")
         self.uncut = check_box(tr("This block is not cut yet"), tr("It can still be moved in its transfer."))
         self.show_it = button(
-            tr("Show it on the sheet"),
-            tip=tr("Move the sheet to where it is. N goes to the next."),
-            plain=True,
+            tr("Show it on the sheet"), tip=tr("Move the sheet to where it is. N goes to the next."), plain=True
         )
         self.keep = button(tr("Keep this reading for every block"))
         self.sheet = QSpinBox()

@@ -11,14 +11,7 @@ from nomos.colour import lab_to_hex
 from nomos.project import Project
 from nomos.project.register.magnified import Magnified
 from nomos.project.register.practice import KIND_WORDS, Exercise, Marking
-from nomos.project.register.readings import (
-    EyePlace,
-    drift_of,
-    eye_places,
-    motion_kept,
-    verdict,
-    worst_corner_mm,
-)
+from nomos.project.register.readings import EyePlace, drift_of, eye_places, motion_kept, verdict, worst_corner_mm
 from nomos.project.register.scan import PullFound
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import budget_for, cures, error_model, tolerance_map, worst_mm
@@ -69,8 +62,7 @@ def tolerance_view(project: Project, fast: Flashing | None, exact: Flashing | No
     if plan_of_system(project)[0] is not None:
         least, most = worst_mm(project)
         apart = tr(
-            "On 95 of 100 sheets two pulls lie within {least}.",
-            least=lengths_text(least, most, 2, between=tr(" to ")),
+            "On 95 of 100 sheets two pulls lie within {least}.", least=lengths_text(least, most, 2, between=tr(" to "))
         )
     shown = exact or fast
     return ToleranceView(
@@ -110,11 +102,7 @@ def _flashes_text(found: Flashing, exact: bool) -> str:
     if found.seam_sheets:
         area = number(float(found.seam_mm2.mean()))
         said.append(
-            tr(
-                "dark seams on {seam_sheets:.0f} %, {area} mm² a sheet",
-                seam_sheets=100 * found.seam_sheets,
-                area=area,
-            )
+            tr("dark seams on {seam_sheets:.0f} %, {area} mm² a sheet", seam_sheets=100 * found.seam_sheets, area=area)
         )
     return tr("Of {count} plausible sheets ({how}): {said}.", count=count, how=how, said="; ".join(said))
 
@@ -136,9 +124,7 @@ def apart_overlay(project: Project, found: Flashing | None) -> Overlay:
         for at in np.argsort(-share, axis=None)[:_MOST_TILES]:
             row, column = np.unravel_index(at, share.shape)
             if share[row, column] >= _LEAST_SHARE:
-                spots.append(
-                    (image.left + (float(column) + 0.5) * TILE_MM, image.top + (float(row) + 0.5) * TILE_MM)
-                )
+                spots.append((image.left + (float(column) + 0.5) * TILE_MM, image.top + (float(row) + 0.5) * TILE_MM))
     _, fine = tolerance_map(error_model(project), project, _SHADE_STEPS)
     shade = (fine - fine.min()) / max(float(np.ptp(fine)), 1e-9)
     return Overlay(tuple(words), tuple(spots), shade=shade)
@@ -173,10 +159,7 @@ def proof_view(
         kept = next((each for each in reversed(project.readings) if each.pull == impression.id), None)
         figure = tr("not read")
         if found is not None and found.motion is not None:
-            figure = tr(
-                "{worst_corner_mm} out",
-                worst_corner_mm=length_text(worst_corner_mm(project, found.motion), 2),
-            )
+            figure = tr("{worst_corner_mm} out", worst_corner_mm=length_text(worst_corner_mm(project, found.motion), 2))
         elif found is not None:
             figure = tr("cannot be told")
         elif kept is not None:
@@ -252,9 +235,7 @@ def practice_view(
     else:
         many = len(exercise.faults)
         wrong = tr("one thing is wrong") if many == 1 else tr("{many} things are wrong", many=many)
-        task = tr(
-            "Proof {number}: {wrong}. Which block, what, and how far?", number=exercise.number, wrong=wrong
-        )
+        task = tr("Proof {number}: {wrong}. Which block, what, and how far?", number=exercise.number, wrong=wrong)
     score = tr("{points} of {answered} points", points=points, answered=3 * answered) if answered else ""
     said = marking.text if marking else ""
     return PracticeView(task, blocks, kinds, said, score, exercise is not None and marking is None)

@@ -265,9 +265,7 @@ class RegisterEditor(StationEditor):
             self.message.emit(tr("This block has not been read yet."))
             return
         motion = motion_kept(project, kept)
-        offset = Misregister(
-            round(motion.shift_mm[0], 2), round(motion.shift_mm[1], 2), round(motion.rotation_deg, 2)
-        )
+        offset = Misregister(round(motion.shift_mm[0], 2), round(motion.shift_mm[1], 2), round(motion.rotation_deg, 2))
         self._editor.apply(tr("Show a reading"), lambda p: with_offset(p, pull, offset))
 
     # Practice
@@ -294,7 +292,5 @@ class RegisterEditor(StationEditor):
         from nomos.project.register.practice import mark_answer
 
         marking = mark_answer(project, practice.exercise, fault)
-        self.practice = Practice(
-            practice.exercise, marking, practice.points + marking.points, practice.answered + 1
-        )
+        self.practice = Practice(practice.exercise, marking, practice.points + marking.points, practice.answered + 1)
         self.changed.emit()

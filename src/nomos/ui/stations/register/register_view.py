@@ -65,9 +65,7 @@ def register_view(project: Project, proof: Proof | None, state: UiState) -> Regi
                 (tr("Wood beyond, corner side"), length_text(kento.wood_beyond_mm[1])),
                 (tr("Notch floor to image"), length_text(min(kento.floor_to_image_mm))),
             )
-        figures += tuple(
-            (opened(each.what), each.length) for each in plan.dimensions if system.sheet_of_its_own
-        )
+        figures += tuple((opened(each.what), each.length) for each in plan.dimensions if system.sheet_of_its_own)
     advice = advice_for(project)
     own = next(each for each in advice if each.system == register.system)
     best = next((each for each in advice if each.fitness > own.fitness), None)

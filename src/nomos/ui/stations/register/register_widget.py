@@ -87,9 +87,7 @@ class RegisterStation(Answers):
             self.limits,
             caution,
         )
-        measures = group(
-            label(tr("Sheet and notches"), kind="name"), self.fields, self.notches, self.pin_fields
-        )
+        measures = group(label(tr("Sheet and notches"), kind="name"), self.fields, self.notches, self.pin_fields)
         out = group(
             label(tr("Try a block out of register"), kind="name"), self.rows, self.offsets, self.bare,
             self.cure, self.all_in,
@@ -107,14 +105,7 @@ class RegisterStation(Answers):
         self.jig_fields = Form(RegisterSettings, ("jig.thickness_mm",))
         self.pin_fields = Form(
             RegisterSettings,
-            (
-                "pins.pairs",
-                "pins.taped",
-                "pins.clearance_mm",
-                "pins.kerf_mm",
-                "pins.board_mm",
-                "pins.stock_mm",
-            ),
+            ("pins.pairs", "pins.taped", "pins.clearance_mm", "pins.kerf_mm", "pins.board_mm", "pins.stock_mm"),
         )
         for form in (self.system_fields, self.jig_fields, self.pin_fields):
             form.changed.connect(lambda path, value: self.field_requested.emit(f"register.{path}", value))
@@ -130,9 +121,7 @@ class RegisterStation(Answers):
         self.offsets.add(tr("To the right"), self.dx, out)
         self.offsets.add(tr("Down"), self.dy, out)
         self.offsets.add(
-            tr("Turned clockwise"),
-            self.turn,
-            tr("How far the block is tried turned, about the image's middle."),
+            tr("Turned clockwise"), self.turn, tr("How far the block is tried turned, about the image's middle.")
         )
         self.bare = label()
         self.cure = label()
@@ -156,21 +145,15 @@ class RegisterStation(Answers):
             (tr("Block at hand, height"), self.block_h, own),
         ):
             self.fields.add(text, box, tip)
-        self.notches = Form(
-            KentoSettings, ("corner_arm_mm", "straight_mm", "straight_place", "depth_mm", "wall_mm")
-        )
+        self.notches = Form(KentoSettings, ("corner_arm_mm", "straight_mm", "straight_place", "depth_mm", "wall_mm"))
         for form in (self.notches, self.hand):
             form.changed.connect(lambda path, value: self.field_requested.emit(f"kento.{path}", value))
 
     def _connect(self) -> None:
         self.sheet_w.set_by_hand.connect(lambda value: self.sheet_requested.emit(value, self.sheet_h.value()))
         self.sheet_h.set_by_hand.connect(lambda value: self.sheet_requested.emit(self.sheet_w.value(), value))
-        self.left_box.set_by_hand.connect(
-            lambda value: self.image_requested.emit(value, self.top_box.value())
-        )
-        self.top_box.set_by_hand.connect(
-            lambda value: self.image_requested.emit(self.left_box.value(), value)
-        )
+        self.left_box.set_by_hand.connect(lambda value: self.image_requested.emit(value, self.top_box.value()))
+        self.top_box.set_by_hand.connect(lambda value: self.image_requested.emit(self.left_box.value(), value))
         for box in (self.block_w, self.block_h):
             box.set_by_hand.connect(lambda _value: self._ask_block())
         self.rows.chosen.connect(self.pull_chosen)

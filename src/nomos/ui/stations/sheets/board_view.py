@@ -29,11 +29,7 @@ def board_view(project: Project, state: EditionState | None, sheet: int | None, 
         return BoardView(tr("There is nothing to print yet."))
     beyond = len(state.histories) - MOST_SHEETS
     said = (
-        tr(
-            "{how} {beyond} more have no room here.",
-            how=_HOW,
-            beyond=counted(beyond, tr("sheet"), tr("sheets")),
-        )
+        tr("{how} {beyond} more have no room here.", how=_HOW, beyond=counted(beyond, tr("sheet"), tr("sheets")))
         if beyond > 0
         else _HOW
     )

@@ -74,10 +74,7 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
                 tr("Sacrificed, one a layer"),
                 tr("{proofing} sheets", proofing=total - found.start_sheets - plan.proofing),
             ),
-            (
-                tr("Bench, ink and days go by"),
-                tr("{planned_sheets} sheets", planned_sheets=planned_sheets(project)),
-            ),
+            (tr("Bench, ink and days go by"), tr("{planned_sheets} sheets", planned_sheets=planned_sheets(project))),
         ),
         found.curve,
         found.start_sheets,
@@ -85,8 +82,7 @@ def sheets_view(project: Project, proof: Proof | None, record: Record | None) ->
         tuple(
             (
                 line.what,
-                f"{number(line.amount, 0)} {tr(line.unit)}"
-                + (tr(", {cost:.2f}", cost=line.cost) if line.cost else ""),
+                f"{number(line.amount, 0)} {tr(line.unit)}" + (tr(", {cost:.2f}", cost=line.cost) if line.cost else ""),
             )
             for line in lines
         ),
@@ -121,14 +117,11 @@ def record_view(
     remarks: tuple[str, ...] = ()
     apart = ""
     if apart_de00 is not None:
-        apart = tr(
-            "On the whole they are ΔE {apart_de00} apart. {drift}", apart_de00=number(apart_de00), drift=drift
-        )
+        apart = tr("On the whole they are ΔE {apart_de00} apart. {drift}", apart_de00=number(apart_de00), drift=drift)
     if record is not None:
         proofs = tuple(event.text.removesuffix(".png") for event in record.state.pictures)
         remarks = tuple(
-            f"{event.at[:16].replace('T', ' ')}  {event.text}"
-            for event in record.state.remarks[-_MOST_REMARKS:]
+            f"{event.at[:16].replace('T', ' ')}  {event.text}" for event in record.state.remarks[-_MOST_REMARKS:]
         )
     if record is None or not record.figures:
         empty = tr("Nothing has been printed yet: the bench writes it down.")
@@ -162,12 +155,8 @@ def record_view(
         if history.spoiled_at is not None:
             state = tr("spoiled: {reason}", reason=tr(history.reason))
         best = tr("best; ") if history.chosen else ""
-        through = tr(
-            "{layers} of {layers_2} layers", layers=len(history.layers), layers_2=record.state.layers
-        )
-        rows.append(
-            Row(str(history.sheet), "", tr("Sheet {sheet}", sheet=history.sheet), f"{best}{state or through}")
-        )
+        through = tr("{layers} of {layers_2} layers", layers=len(history.layers), layers_2=record.state.layers)
+        rows.append(Row(str(history.sheet), "", tr("Sheet {sheet}", sheet=history.sheet), f"{best}{state or through}"))
     short = tr("; {short} missing to the edition", short=record.numbers.short) if record.numbers.short else ""
     ink = sum(each.ink_g or 0.0 for each in record.figures)
     said = tr("{good:.1f} % of pulls are good by the log", good=100 * record.good)
@@ -176,9 +165,7 @@ def record_view(
     if len(record.state.histories) > _MOST_ROWS:
         numbered += tr(" Below, the {rows} that were pulled last.", rows=len(rows))
     chosen = frozenset(str(history.sheet) for history in listed if history.chosen)
-    return RecordView(
-        tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks, chosen
-    )
+    return RecordView(tuple(layers), tuple(rows), numbered, f"{said}.", False, proofs, how, apart, remarks, chosen)
 
 
 def _listed(state: EditionState) -> list[SheetHistory]:

@@ -113,9 +113,7 @@ class SheetsStation(Answers):
         self.numbers, self.said = label(), label(kind="quiet")
         self.number, self.write = button(tr("Number the sheets")), button(tr("Write statement and tables…"))
         self.anew = button(tr("Begin another edition"), plain=True)
-        self.hint = label(
-            tr("Click a sheet to count it among the best: the best are numbered first."), kind="quiet"
-        )
+        self.hint = label(tr("Click a sheet to count it among the best: the best are numbered first."), kind="quiet")
         self._make_proofs()
         self.board = BoardPart()
         self._best: frozenset[str] = frozenset()
@@ -139,21 +137,12 @@ class SheetsStation(Answers):
 
     def _make_proofs(self) -> None:
         """Pictures of proofs, two of them laid together, and remarks."""
-        self.picture = button(
-            tr("Keep a picture of a proof…"), tip=tr("Put a scan of a proof with the record.")
-        )
+        self.picture = button(tr("Keep a picture of a proof…"), tip=tr("Put a scan of a proof with the record."))
         self.proof, self.against, self.proof_fields = QComboBox(), QComboBox(), Fields()
         self.proof_fields.add(tr("Proof"), self.proof, tr("A picture that was kept."))
-        self.proof_fields.add(
-            tr("Beside"), self.against, tr("The plan, or another picture, to lay it together with.")
-        )
+        self.proof_fields.add(tr("Beside"), self.against, tr("The plan, or another picture, to lay it together with."))
         self.how = Choice(
-            (
-                ("split", tr("Split")),
-                ("difference", tr("Difference")),
-                ("other", tr("Proof")),
-                ("one", tr("Beside")),
-            )
+            (("split", tr("Split")), ("difference", tr("Difference")), ("other", tr("Proof")), ("one", tr("Beside")))
         )
         self.flicker, self.apart = button(tr("Flicker")), label(kind="quiet")
         self.flicker.setCheckable(True)
@@ -195,9 +184,7 @@ class SheetsStation(Answers):
             form.changed.connect(lambda path, value: self.field_requested.emit(f"plan.{path}", value))
         self.take.clicked.connect(lambda: self.log_requested.emit(self._good, self._pace))
         self.plan.clicked.connect(self.plan_requested)
-        self.sheets.chosen.connect(
-            lambda sheet: self.chosen_requested.emit(int(sheet), sheet not in self._best)
-        )
+        self.sheets.chosen.connect(lambda sheet: self.chosen_requested.emit(int(sheet), sheet not in self._best))
         self.number.clicked.connect(self.number_requested)
         self.write.clicked.connect(self.write_requested)
         self.anew.clicked.connect(self.anew_requested)
@@ -214,9 +201,7 @@ class SheetsStation(Answers):
         self._good, self._pace = view.learnt_good, view.learnt_pace
         for part in (self.learnt, self.take):
             part.setVisible(bool(view.learnt))
-        self.plan.setText(
-            tr("Ink and days are planned for them") if view.planned else tr("Plan ink and days for them")
-        )
+        self.plan.setText(tr("Ink and days are planned for them") if view.planned else tr("Plan ink and days for them"))
         self.plan.setEnabled(bool(view.start) and not view.planned)
         self.buy.show_rows(view.buy)
         self.cost.setText(view.cost)
