@@ -132,3 +132,11 @@ def test_rollers_and_tack(order: Desk) -> None:
     assert "Carbonate is a fine powder" in station.sitting.caution.text()
     assert any("still wet" in rung.note for rung in desk.window.ladder._rungs)
     assert not station.sitting.findChildren(QPushButton)
+
+
+def test_a_pull_that_has_gone_while_it_was_dragged_stays_gone(order: Desk) -> None:
+    """A ladder may let go of a pull that an undo has taken meanwhile."""
+    before = project_of(order)
+    order.controller.move_pull("a pull that is gone", 0, 1)
+    settle(order)
+    assert project_of(order) == before
