@@ -36,9 +36,9 @@ from nomos.registration.warp import TERMS, Warp, taken_out
 Picture = NDArray[np.uint8]
 Image = NDArray[np.float32]
 
-# A sheet is taken to have lain on a flatbed where a straight view explains it as well, but for this share;
-# where its corners are square to this share, for more: pulls that are far out look like a lens at first.
-_NO_WORSE, _NO_WORSE_SQUARE, _SQUARE = 1.03, 1.1, 0.002
+# A sheet lay on a flatbed where its corners are square to this share, and a straight view explains it as well
+# but for that: pulls that are far out look like a lens at first.
+_SQUARE, _NO_WORSE = 0.002, 1.1
 # Where less of its contrast is seen at full sharpness, a print is refused. Chosen by us.
 _LEAST_FINE = 0.7
 # What is left over by place beyond this, mm, is a sheet that does not lie flat.
@@ -277,8 +277,7 @@ def lay_photograph(
         if turn == 0 and anchor is not None:
             coarse = shrunk(light, ppm, scale)
             straight = aligned(picture, coarse, warp.straight(), scale, rounds)
-            square = anchor.is_square(_SQUARE)
-            anchored = straight.cost <= laid.cost * (_NO_WORSE_SQUARE if square else _NO_WORSE)
+            anchored = anchor.is_square(_SQUARE) and straight.cost <= laid.cost * _NO_WORSE
         if anchored and anchor is not None:
             # On a flatbed the sheet's edges say more than what is printed: nothing moves but the pulls.
             warp = anchor
