@@ -87,6 +87,6 @@ def test_a_scan_gives_every_block_with_what_to_do(
 
     Image.new("RGB", (400, 300), (90, 90, 90)).save(tmp_path / "grey.png")
     assert nomos("scan", str(saved), str(tmp_path / "grey.png")) == 2
-    assert "No sheet is seen" in capsys.readouterr().err
+    assert "This print is not found" in capsys.readouterr().err
     assert nomos("scan", str(saved), str(tmp_path / "none.png")) == 2
     assert nomos("scan", str(saved), str(tmp_path / "scan.png"), "--by", "marks") == 2

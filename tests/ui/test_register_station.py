@@ -177,7 +177,7 @@ def test_a_scan_that_is_none_is_refused_in_a_sentence(small: Desk, answers: Answ
     station.turn_to("proofs")
     click(station.proofs.scan)
     settle(desk)
-    assert "No sheet is seen" in desk.window.notice.text()
+    assert "This print is not found" in desk.window.notice.text()
     answers.scan.write_bytes(b"not a picture")
     click(station.proofs.scan)
     settle(desk)

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import partial
 
 import numpy as np
 from msgspec.structs import replace as replaced
@@ -265,24 +266,27 @@ def lay_photograph(
     for turn, (levels, fitting) in enumerate(_TURNS):
         part = Part(progress, turn / len(_TURNS), (turn + 1) / len(_TURNS))
         motions = [motion_of_change(project, each.change) for each in fits] or still(project)
+        part.report(0.0, tr("laying the photograph on the print"))
         table = colours if found is None else found.table
         # Nothing is found yet that fine lines would tell.
         ppm = fine if turn else fine / 2
         printed = printed_sheet(project, blocks, motions, ppm, table=table)
         light = LINEAR_OF_SRGB.astype(np.float32)[printed]
         for place, (scale, rounds) in enumerate(levels):
-            part.report(0.4 * place / len(levels), tr("laying the photograph on the print"))
-            laid = aligned(picture, shrunk(light, ppm, scale), warp, scale, rounds, fine=scale >= 1)
+            said = partial(part.report, 0.4 * place / len(levels), tr("laying the photograph on the print"))
+            said()
+            laid = aligned(picture, shrunk(light, ppm, scale), warp, scale, rounds, fine=scale >= 1, said=said)
             warp = laid.warp
         if turn == 0 and anchor is not None:
             coarse = shrunk(light, ppm, scale)
-            straight = aligned(picture, coarse, warp.straight(), scale, rounds)
+            straight = aligned(picture, coarse, warp.straight(), scale, rounds, said=said)
             anchored = anchor.is_square(_SQUARE) and straight.cost <= laid.cost * _NO_WORSE
         if anchored and anchor is not None:
             # On a flatbed the sheet's edges say more than what is printed: nothing moves but the pulls.
             warp = anchor
             laid = aligned(picture, shrunk(light, ppm, 2.0), warp, 2.0, 0)
         area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
+        said()
         seen, there = _evened(picture, shrunk(light, ppm, _LIT), warp, (_LIT, fine), area)
         moves = None if anchored else _moves(warp, (image.left, image.top))
         found = fit_picture(

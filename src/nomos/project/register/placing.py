@@ -1,5 +1,7 @@
 """Where a sheet lies in a picture of a proof: by its edges or by what is printed; how far it is printed."""
 
+from functools import partial
+
 import numpy as np
 from msgspec.structs import replace as replaced
 from numpy.typing import NDArray
@@ -59,16 +61,18 @@ def place_print(
     pulls = len(project.impressions)
     starts = [Warp.flat(np.roll(corners, -turn, axis=0), sheet, size) for turn in range(4)]
     starts = [each for each in starts if abs(np.log(np.divide(*each.px_per_mm()))) < _PROPORTION]
+    progress.report(0.0, tr("looking for the print"))
     guess = _by_features(picture, _printed(project, blocks, pulls), 1.0)
     starts += [] if guess is None else [Warp.flat(guess, sheet, size)]
     best: Aligned | None = None
     printed = pulls
     for number in range(pulls, 0, -1):
-        progress.report((pulls - number) / pulls, tr("looking for the print"))
+        said = partial(progress.report, (pulls - number) / pulls, tr("looking for the print"))
+        said()
         page = _printed(project, blocks, number)
         for start in starts:
-            tried = aligned(picture, shrunk(page, 1.0, 0.5), start, 0.5, 4, fine=False)
-            tried = aligned(picture, page, tried.warp, 1.0, 4)
+            tried = aligned(picture, shrunk(page, 1.0, 0.5), start, 0.5, 4, fine=False, said=said)
+            tried = aligned(picture, page, tried.warp, 1.0, 4, said=said)
             if best is None or tried.cost < best.cost:
                 best, printed = tried, number
         if best is not None and best.explained > _WELL and printed > number:
