@@ -104,10 +104,10 @@ class _Level:
         self._ppm = px_per_mm
         self._predicted = np.asarray(cv2.GaussianBlur(predicted, (0, 0), _SMOOTH_PX), np.float32)
         # A little finer than the page, or it would be smoothed twice.
-        self._shrunk = min(1.0, 1.5 * px_per_mm / min(warp.px_per_mm()))
-        size = round(picture.shape[1] * self._shrunk), round(picture.shape[0] * self._shrunk)
-        self._shrunk = size[0] / picture.shape[1]
-        small = picture if self._shrunk == 1 else cv2.resize(picture, size, interpolation=cv2.INTER_AREA)
+        shrink = min(1.0, 1.5 * px_per_mm / min(warp.px_per_mm()))
+        size = round(picture.shape[1] * shrink), round(picture.shape[0] * shrink)
+        self._shrunk = size[0] / picture.shape[1], size[1] / picture.shape[0]
+        small = picture if shrink == 1 else cv2.resize(picture, size, interpolation=cv2.INTER_AREA)
         self._small = np.asarray(small, np.float32)
         width, height = warp.sheet_mm
         self._area = (0.0, 0.0, predicted.shape[1] / px_per_mm, predicted.shape[0] / px_per_mm)

@@ -132,7 +132,11 @@ def _through(matrix: NDArray[np.floating], places: NDArray[np.floating]) -> Floa
 
 
 def taken_out(
-    picture: Image, warp: Warp, px_per_mm: float, area: tuple[float, float, float, float], shrunk: float = 1.0
+    picture: Image,
+    warp: Warp,
+    px_per_mm: float,
+    area: tuple[float, float, float, float],
+    shrunk: tuple[float, float] = (1.0, 1.0),
 ) -> tuple[Image, NDArray[np.bool_]]:
     """A part of the sheet, straight and to scale, and where the picture shows it.
 
@@ -141,7 +145,7 @@ def taken_out(
     picture : (height, width, 3) float32, as photographed or shrunk by a factor.
     warp : of the picture as it was photographed.
     area : left, top, right, bottom in mm on the sheet.
-    shrunk : the picture's width over its width as photographed.
+    shrunk : the picture's width and height over those it was photographed with.
 
     Returns
     -------
@@ -153,12 +157,12 @@ def taken_out(
     columns, rows = round((right - left) * px_per_mm), round((bottom - top) * px_per_mm)
     across, down = _nodes(columns), _nodes(rows)
     x, y = np.meshgrid(left + (across + 0.5) / px_per_mm, top + (down + 0.5) / px_per_mm)
-    at = warp.to_pixels(np.stack([x.ravel(), y.ravel()], axis=-1)) * shrunk - 0.5
+    at = warp.to_pixels(np.stack([x.ravel(), y.ravel()], axis=-1)) * np.array(shrunk) - 0.5
     of_y, of_x = _between(down, rows), _between(across, columns)
     maps = [
         (of_y @ at[:, n].reshape(len(down), len(across)).astype(np.float32) @ of_x.T).astype(np.float32) for n in (0, 1)
     ]
-    shrink = px_per_mm / (min(warp.px_per_mm()) * shrunk)
+    shrink = px_per_mm / (min(warp.px_per_mm()) * shrunk[0])
     if shrink < 0.7:
         picture = np.asarray(cv2.GaussianBlur(picture, (0, 0), 0.5 / shrink), np.float32)
     page = cv2.remap(picture, maps[0], maps[1], cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE)
