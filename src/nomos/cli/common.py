@@ -257,8 +257,10 @@ def _cut_of(
         cut = checked_cut(Cut(as_corners(corners / shape)), options.design.name)
         # Corners that were given say what is printed: a hand on it is asked about, not left out.
         hands = [replace(each, sure=False) for each in foreign_on(pixels.rgb, corners) if each.kind == "hand"]
-        cut = _with_wish(Found(cut, cut.corners, 1.0, True, "", foreign=tuple(hands)), options)
-        return pixels, cut, size, {"corners": _in_pixels(cut.corners, shape), "sure": 1.0}
+        found = Found(cut, cut.corners, 1.0, True, "", foreign=tuple(hands))
+        cut = _with_wish(found, options)
+        figures = {"corners": _in_pixels(cut.corners, shape), "sure": 1.0, "foreign": _foreign(found, cut)}
+        return pixels, cut, size, figures
     found = find_cut(pixels.rgb)
     if not found.certain:
         proposed = " ".join(f"{x:g},{y:g}" for x, y in _in_pixels(found.cut.corners, shape))
@@ -273,10 +275,11 @@ def _cut_of(
         if options.drawn_on:
             raise BadInput("--drawn-on needs a photograph of a sheet: no sheet lies in this picture.")
         return pixels, None, size, {}
+    cut = _with_wish(found, options)
     if options.drawn_on and size is None:
+        found = replace(found, cut=cut)
         size = drawn_size(found, pixels.rgb.shape, _sheet_size(options.drawn_on, found.sheet, pixels.rgb.shape))
         size = (round(size[0], 1), round(size[1], 1))
-    cut = _with_wish(found, options)
     figures = {
         "corners": _in_pixels(cut.corners, shape),
         "sheet": _in_pixels(found.sheet, shape),
@@ -284,11 +287,13 @@ def _cut_of(
         "seen": list(found.seen),
         "certain": found.certain,
         "shape": found.paper or None,
-        "foreign": [
-            {"kind": each.kind, "left_out": each.outline in cut.bare, "sure": each.sure} for each in found.foreign
-        ],
+        "foreign": _foreign(found, cut),
     }
     return pixels, cut, size, figures
+
+
+def _foreign(found: "Found", cut: "Cut") -> list[dict[str, Any]]:
+    return [{"kind": each.kind, "left_out": each.outline in cut.bare, "sure": each.sure} for each in found.foreign]
 
 
 def _with_wish(found: "Found", options: argparse.Namespace) -> "Cut":

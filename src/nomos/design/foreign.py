@@ -143,12 +143,12 @@ def _grown(page: SheetPage, seeds: Mask) -> list[Mask]:
     bare[room : room + height, room : room + width] = _apart(page.lab, np.array(page.paper)) < _NOT_PAPER
     made: list[Mask] = []
     for number in range(1, count):
-        own = page.around[(parts == number) & seeds]
+        begun = (parts == number) & seeds
+        own = page.around[begun]
         # Its hue, whatever shade it has: a finger is round.
         like = (_apart(page.around, np.median(own, axis=0), light=0.3) < _SAME_THING) & ~bare
         whole = cv2.morphologyEx(like.view(np.uint8), cv2.MORPH_OPEN, np.ones((5, 5), np.uint8))
         _, things = cv2.connectedComponents(whole)
-        begun = (parts == number) & seeds
         hit = np.unique(things[begun])
         near = _within(begun, _LONG * max(cv2.boundingRect(begun.view(np.uint8))[2:]))
         mask = (np.isin(things, hit[hit > 0]) & near)[room : room + height, room : room + width]
@@ -164,15 +164,6 @@ def _within(mask: Mask, reach: float) -> Mask:
     import cv2
 
     return np.asarray(cv2.distanceTransform(1 - mask.view(np.uint8), cv2.DIST_L2, 3) < reach)
-
-
-def _is_round(mask: Mask) -> bool:
-    """Whether a thing is as compact as fingers are: no strip of paper in another light."""
-    import cv2
-
-    (_, _), sides, _ = cv2.minAreaRect(np.argwhere(mask).astype(np.float32))
-    full = np.count_nonzero(mask) / max(sides[0] * sides[1], 1.0)
-    return bool(min(sides) * 6 > max(sides) and full > 0.6)
 
 
 def _apart(lab: Page, other: NDArray[np.floating], light: float = 0.5) -> NDArray[np.float32]:

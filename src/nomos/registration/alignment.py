@@ -126,7 +126,7 @@ class _Level:
         every = max(1, len(rows) // _MOST_PIXELS)
         self._y, self._x = rows[::every], columns[::every]
         # Each of the pixels left out would have said nearly the same.
-        self._shared = _SHARED / every**0.5 if every > 1 else _SHARED
+        self._shared = _SHARED / every**0.5
         # How the page moves under a change of the warp hardly depends on where the warp is.
         self._moves = self._interpolated(warp.changes(self._places), self._x, self._y)
 

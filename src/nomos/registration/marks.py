@@ -45,6 +45,11 @@ class Motion:
         along, across = self.stretch or (0.0, 0.0)
         return turn @ np.diag([1 + along, 1 + across])
 
+    def affine(self) -> Floats:
+        """(2, 3): from an expected place, mm, to where it is found."""
+        turn, centre = self.matrix(), np.array(self.centre_mm)
+        return np.column_stack([turn, centre + np.array(self.shift_mm) - turn @ centre])
+
     def moved(self, points_mm: Floats) -> Floats:
         """Where expected points, (n, 2) mm, are found."""
         centre = np.array(self.centre_mm)

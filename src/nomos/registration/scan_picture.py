@@ -41,16 +41,6 @@ _STRENGTH, _STRENGTH_NOISE, _DARKEST = 0.15, 0.6, 8.0
 
 
 @dataclass(frozen=True, eq=False)
-class PictureFit:
-    """Where a pull prints.
-
-    change : (6,) a place (x, y), mm from the image's top left, moves by (a + b x + c y, d + e x + f y).
-    """
-
-    change: Floats
-
-
-@dataclass(frozen=True, eq=False)
 class PageMoves:
     """How a whole page may move: sideways by each term, mm, at places in mm from the image's top left.
 
@@ -67,12 +57,13 @@ class PageMoves:
 class PrintFit:
     """Where all pulls print.
 
-    pulls : each of them. covariance : (6 pulls, 6 pulls) of their changes.
+    changes : (pulls, 6) a place (x, y), mm from the image's top left, moves by (a + b x + c y, d + e x + f y).
+    covariance : (6 pulls, 6 pulls) of them.
     table : (2 ** pulls, 3) the colour of every set of pulls as it was seen, 0 to 255.
     bend : (terms,) how the page moves besides.
     """
 
-    pulls: tuple[PictureFit, ...]
+    changes: Floats
     covariance: Floats
     table: Floats
     bend: Floats
@@ -110,7 +101,7 @@ def fit_picture(
     px_per_mm: float,
     pad_mm: float,
     *,
-    start: Sequence[PictureFit] = (),
+    start: Floats | None = None,
     moves: PageMoves | None = None,
     there: NDArray[np.bool_] | None = None,
     levels: Sequence[tuple[float, int]] = LEVELS,
@@ -125,7 +116,7 @@ def fit_picture(
     table : (2 ** pulls, 3) the expected colour of each set of pulls, a bit each, 0 to 255.
     px_per_mm : of the scan.
     pad_mm : width of the margin.
-    start : where the pulls are thought to print; nothing is where they should.
+    start : (pulls, 6) changes that the pulls are thought to have; None is none.
     moves : how the whole page may move besides, where it was taken out by a warp that is not exact.
     there : (height, width) where the scan shows the sheet; None everywhere.
     levels : pixels a mm from coarse to fine, and how often all pulls are gone through at each.
@@ -136,7 +127,7 @@ def fit_picture(
     """
     from_corner = _from_corner(scan.shape[1] / px_per_mm / 2 - pad_mm, scan.shape[0] / px_per_mm / 2 - pad_mm)
     to_middle = np.linalg.inv(from_corner)
-    changes = np.array([to_middle @ each.change for each in start] or np.zeros((len(masks), 6)))
+    changes = np.zeros((len(masks), 6)) if start is None else start @ to_middle.T
     covariance = np.zeros((6 * len(masks), 6 * len(masks)))
     bend = np.zeros(0 if moves is None else len(moves.precision))
     total, done = sum(rounds for _, rounds in levels), 0
@@ -152,8 +143,7 @@ def fit_picture(
                 break
         done += rounds
     whole = np.kron(np.eye(len(masks)), from_corner)
-    fits = tuple(PictureFit(from_corner @ change) for change in changes)
-    return PrintFit(fits, whole @ covariance @ whole.T, level.colours, bend)
+    return PrintFit(changes @ from_corner.T, whole @ covariance @ whole.T, level.colours, bend)
 
 
 def _from_corner(x: float, y: float) -> Floats:

@@ -153,6 +153,12 @@ def taken_out(
     """
     import cv2
 
+    shrink = px_per_mm / (min(warp.px_per_mm()) * shrunk[0])
+    if shrink < 0.5:
+        # By areas first, to a little finer than is wanted: a wide blur of a large picture takes seconds.
+        size = round(picture.shape[1] * 1.5 * shrink), round(picture.shape[0] * 1.5 * shrink)
+        shrunk = shrunk[0] * size[0] / picture.shape[1], shrunk[1] * size[1] / picture.shape[0]
+        picture, shrink = np.asarray(cv2.resize(picture, size, interpolation=cv2.INTER_AREA), np.float32), 1 / 1.5
     left, top, right, bottom = area
     columns, rows = round((right - left) * px_per_mm), round((bottom - top) * px_per_mm)
     across, down = _nodes(columns), _nodes(rows)
@@ -162,7 +168,6 @@ def taken_out(
     maps = [
         (of_y @ at[:, n].reshape(len(down), len(across)).astype(np.float32) @ of_x.T).astype(np.float32) for n in (0, 1)
     ]
-    shrink = px_per_mm / (min(warp.px_per_mm()) * shrunk[0])
     if shrink < 0.7:
         picture = np.asarray(cv2.GaussianBlur(picture, (0, 0), 0.5 / shrink), np.float32)
     page = cv2.remap(picture, maps[0], maps[1], cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE)

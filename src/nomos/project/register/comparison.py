@@ -12,10 +12,9 @@ from nomos.base.units import counted, lengths_text, listed, number
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design.corners import SURE, fills, find_sheet
 from nomos.project.model import Project
-from nomos.project.register.scan import printed_sheet
-from nomos.project.register.system import middle_of, sheet_of
+from nomos.project.register.scan import printed_sheet, still
+from nomos.project.register.system import sheet_of
 from nomos.project.sheet.masks import CutBlocks
-from nomos.registration import Motion
 from nomos.registration.warp import Warp, taken_out
 
 Picture = NDArray[np.uint8]
@@ -40,7 +39,7 @@ def straightened(project: Project, scan: Picture) -> Picture:
         return np.asarray(cv2.resize(scan, size, interpolation=cv2.INTER_AREA), np.uint8)
     warp = Warp.flat(found.corners, (width, height), (scan.shape[1], scan.shape[0]))
     page, _ = taken_out(scan.astype(np.float32), warp, PX_PER_MM, (0.0, 0.0, width, height))
-    return np.asarray(cv2.resize(np.rint(page), size, interpolation=cv2.INTER_AREA), np.uint8)
+    return np.asarray(np.rint(page), np.uint8)
 
 
 def planned(project: Project, blocks: CutBlocks, pulls: int | None = None) -> Picture:
@@ -49,8 +48,7 @@ def planned(project: Project, blocks: CutBlocks, pulls: int | None = None) -> Pi
 
     if pulls is not None and pulls < len(project.impressions):
         project = replace(project, impressions=project.impressions[: max(pulls, 1)])
-    still = [Motion(middle_of(project), (0.0, 0.0), 0.0) for _ in project.impressions]
-    return printed_sheet(project, blocks, still, PX_PER_MM)
+    return printed_sheet(project, blocks, still(project), PX_PER_MM)
 
 
 def compared(one: Picture, other: Picture, how: Comparison, split: float = 0.5) -> Picture:

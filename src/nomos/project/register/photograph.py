@@ -11,9 +11,9 @@ from numpy.typing import NDArray
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import length_text
-from nomos.colour.cielab import LINEAR_OF_SRGB, srgb_encode
+from nomos.colour.cielab import srgb_encode
 from nomos.project.model import Project, ProjectError
-from nomos.project.register.placing import Corners, corners_of, place_print, shrunk, still
+from nomos.project.register.placing import Corners, corners_of, light_of, place_print, shrunk
 from nomos.project.register.scan import (
     SCAN_PX_PER_MM,
     SURE_MM,
@@ -25,13 +25,13 @@ from nomos.project.register.scan import (
     pull_masks,
     pulls_by_marks,
     sigmas_of,
+    still,
 )
 from nomos.project.register.system import marks_of, sheet_of
 from nomos.project.sheet.masks import CutBlocks
-from nomos.registration import Motion
 from nomos.registration.alignment import Aligned, aligned, gains
 from nomos.registration.scan_marks import ScanError
-from nomos.registration.scan_picture import PageMoves, PictureFit, PrintFit, corner_sigma_mm, fit_picture
+from nomos.registration.scan_picture import PageMoves, PrintFit, corner_sigma_mm, fit_picture
 from nomos.registration.warp import TERMS, Warp, taken_out
 
 Picture = NDArray[np.uint8]
@@ -47,7 +47,7 @@ _MOST_LEFT_MM, _FAR = 0.12, 2.5
 # So is one that bends by so much over its whole; and what a bend may be wrong by, as a share.
 _MOST_BENT_MM, _OF_BEND = 1.0, 0.08
 # Where the sheet's edges are this sharp, pulls are measured against them.
-SHARP_MM, _EDGE_MM = 0.06, 0.02
+_SHARP_MM, _EDGE_MM = 0.06, 0.02
 # What the terms of a lens and a bend may be wrong by where nothing is printed, as a share of what they do;
 # and what the warp's own errors are widened by, as a pull's are. Measured in benchmarks/.
 _OF_LENS, _WIDENED = 0.06, 4.0
@@ -68,10 +68,12 @@ class Laid:
     """A photograph laid on a print.
 
     aligned : where the sheet lies. fit : where the pulls print, on that.
+    anchored : the sheet lies where its edges say, as on a flatbed.
     """
 
     aligned: Aligned
     fit: PrintFit
+    anchored: bool
 
 
 def measure_proof(
@@ -100,24 +102,26 @@ def measure_proof(
     if wanted and not marks:
         raise ScanError(tr("The project prints no marks: choose rings or crosses, or read the picture itself."))
     progress.report(0.02, tr("looking for the sheet"))
-    light = LINEAR_OF_SRGB.astype(np.float32)[picture]
+    light = light_of(picture)
     corners, seen = corners_of(picture)
     warp, printed = place_print(project, blocks, light, corners, Part(progress, 0.05, 0.3))
     here = replaced(project, impressions=project.impressions[:printed])
     anchor = _nearest(corners, warp) if seen else None
     laid = lay_photograph(here, blocks, light, warp, anchor, Part(progress, 0.3, 1.0))
     _judge(laid.aligned)
-    # The last pull of the fit is the one that nearly always holds the rest together: the key.
-    edges = None if anchor is None else _edges(laid.aligned, anchor)
-    if against is None and len(here.impressions) == 1 and edges is not None:
-        against = ""
+    edges = None if anchor is None else _edges(laid, anchor)
     if against is None:
-        against = "" if edges is not None and edges.sigma_mm < SHARP_MM else here.impressions[-1].id
+        sharp = edges is not None and (edges.sigma_mm < _SHARP_MM or len(here.impressions) == 1)
+        against = "" if sharp else here.impressions[-1].id
     if against == "" and edges is None:
         raise ScanError(tr("The sheet's edges are not all seen here: ask how far pulls are out against another pull."))
     if wanted:
-        page, _ = _evened(light, None, laid.aligned.warp, (_LIT, SCAN_PX_PER_MM), (0, 0, *sheet_of(project)))
-        pulls = pulls_by_marks(here, page, SCAN_PX_PER_MM, marks)
+        page, _ = taken_out(light, laid.aligned.warp, SCAN_PX_PER_MM, (0, 0, *sheet_of(project)))
+        by_mark = pulls_by_marks(here, _coded(page), SCAN_PX_PER_MM, marks)
+        # On a flatbed nothing but the marks' own errors moves them.
+        pulls = tuple(
+            each if laid.anchored else replace(each, sigma_mm=_unsure(each.sigma_mm, laid.aligned)) for each in by_mark
+        )
     else:
         pulls = _pulls(here, laid, against)
     pulls = tuple(_against(here, each, pulls, against, edges) for each in pulls)
@@ -170,9 +174,9 @@ def _nearest(corners: Corners, warp: Warp) -> Warp:
     return Warp.flat(own, warp.sheet_mm, warp.picture_px).straight()
 
 
-def _edges(laid: Aligned, anchor: Warp) -> _Edges:
-    warp = laid.warp
-    if warp is anchor:
+def _edges(laid: Laid, anchor: Warp) -> _Edges:
+    warp = laid.aligned.warp
+    if laid.anchored:
         return _Edges(np.eye(2, 3), _EDGE_MM)
     width, height = warp.sheet_mm
     own = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
@@ -182,7 +186,7 @@ def _edges(laid: Aligned, anchor: Warp) -> _Edges:
     left = own - rows @ solved
     # The warp is known where something is printed; at the sheet's corners less, and a lens bends them most.
     moves = warp.changes(own)
-    spread = np.einsum("cit,tu,ciu->c", moves, laid.covariance, moves)
+    spread = np.einsum("cit,tu,ciu->c", moves, laid.aligned.covariance, moves)
     sigma = np.sqrt((left**2).sum() / 2 + _WIDENED**2 * spread.max() + _EDGE_MM**2)
     bent = float(np.abs(warp.to_pixels(own) - warp.straight().to_pixels(own)).max()) / min(warp.px_per_mm())
     return _Edges(np.asarray(solved.T, np.float64), float(np.hypot(sigma, _OF_LENS * bent)))
@@ -194,15 +198,18 @@ def _pulls(project: Project, laid: Laid, against: str) -> tuple[PullFound, ...]:
     places = [pull.id for pull in project.impressions]
     beside = places.index(against) if against in places else None
     found = []
-    for place, (pull, fit) in enumerate(zip(project.impressions, laid.fit.pulls, strict=True)):
+    for place, (pull, change) in enumerate(zip(project.impressions, laid.fit.changes, strict=True)):
         covariance = laid.fit.covariance_of(place, beside)
-        sigma = corner_sigma_mm(covariance, (image.width, image.height))
-        # What no block explains moves a corner by more than it shows on average.
-        bent = _OF_BEND * float(np.abs(laid.aligned.warp.bend).max())
-        sigma = float(np.sqrt(sigma**2 + (_FAR * laid.aligned.unexplained_mm) ** 2 + bent**2))
-        motion = motion_of_change(project, fit.change)
+        sigma = _unsure(corner_sigma_mm(covariance, (image.width, image.height)), laid.aligned)
+        motion = motion_of_change(project, change)
         found.append(PullFound(pull.id, "picture", motion, sigma, sigmas_of(project, covariance)))
     return tuple(found)
+
+
+def _unsure(sigma_mm: float, laid: Aligned) -> float:
+    """One standard error with what no block explains: that moves a corner by more than it shows on average."""
+    bent = _OF_BEND * float(np.abs(laid.warp.bend).max())
+    return float(np.sqrt(sigma_mm**2 + (_FAR * laid.unexplained_mm) ** 2 + bent**2))
 
 
 def _against(
@@ -211,7 +218,7 @@ def _against(
     """A pull measured against another, or against the sheet's edges; why, where that cannot be said."""
     if found.motion is None:
         return found
-    own = _affine(found.motion)
+    own = np.vstack([found.motion.affine(), (0, 0, 1)])
     sigma = found.sigma_mm
     if against == "":
         assert edges is not None
@@ -221,7 +228,9 @@ def _against(
         other = next(each for each in pulls if each.pull == against)
         if other.motion is None:
             return replace(found, motion=None, problem=other.problem)
-        moved = np.linalg.inv(_affine(other.motion)) @ own
+        moved = np.linalg.inv(np.vstack([other.motion.affine(), (0, 0, 1)])) @ own
+        # Marks are read of each pull by itself; from the picture how sure it is was taken against the other.
+        sigma = float(np.hypot(sigma, other.sigma_mm)) if found.how == "marks" else sigma
         sigma = 0.0 if found.pull == against else sigma
     if 2 * sigma > SURE_MM:
         problem = tr(
@@ -236,13 +245,6 @@ def _against(
     a, b, d, e = moved[0, 0] - 1, moved[0, 1], moved[1, 0], moved[1, 1] - 1
     change = np.array([base[0] - left, a, b, base[1] - top, d, e])
     return replace(found, motion=motion_of_change(project, change), sigma_mm=sigma)
-
-
-def _affine(motion: Motion) -> NDArray[np.float64]:
-    """(3, 3): where places on the sheet, mm, are found."""
-    turn, centre = motion.matrix(), np.array(motion.centre_mm)
-    shift = centre + np.array(motion.shift_mm) - turn @ centre
-    return np.vstack([np.column_stack([turn, shift]), (0, 0, 1)])
 
 
 def lay_photograph(
@@ -260,44 +262,40 @@ def lay_photograph(
     pad = min(_PAD_MM, image.left, image.top, width - image.right, height - image.bottom)
     masks, fine = pull_masks(project, blocks), min(_FINE, blocks.px_per_mm)
     colours = colour_table(project)
-    fits: Sequence[PictureFit] = ()
     found: PrintFit | None = None
     anchored = False
     for turn, (levels, fitting) in enumerate(_TURNS):
         part = Part(progress, turn / len(_TURNS), (turn + 1) / len(_TURNS))
-        motions = [motion_of_change(project, each.change) for each in fits] or still(project)
-        part.report(0.0, tr("laying the photograph on the print"))
-        table = colours if found is None else found.table
+        said = partial(part.report, 0.0, tr("laying the photograph on the print"))
+        said()
+        motions = still(project) if found is None else [motion_of_change(project, each) for each in found.changes]
         # Nothing is found yet that fine lines would tell.
         ppm = fine if turn else fine / 2
-        printed = printed_sheet(project, blocks, motions, ppm, table=table)
-        light = LINEAR_OF_SRGB.astype(np.float32)[printed]
-        for place, (scale, rounds) in enumerate(levels):
-            said = partial(part.report, 0.4 * place / len(levels), tr("laying the photograph on the print"))
+        table = colours if found is None else found.table
+        light = light_of(printed_sheet(project, blocks, motions, ppm, table=table))
+        for scale, rounds in () if anchored else levels:
             said()
             laid = aligned(picture, shrunk(light, ppm, scale), warp, scale, rounds, fine=scale >= 1, said=said)
             warp = laid.warp
-        if turn == 0 and anchor is not None:
-            coarse = shrunk(light, ppm, scale)
-            straight = aligned(picture, coarse, warp.straight(), scale, rounds, said=said)
-            anchored = anchor.is_square(_SQUARE) and straight.cost <= laid.cost * _NO_WORSE
+        if turn == 0 and anchor is not None and anchor.is_square(_SQUARE):
+            straight = aligned(picture, shrunk(light, ppm, scale), warp.straight(), scale, rounds, said=said)
+            anchored = straight.cost <= laid.cost * _NO_WORSE
         if anchored and anchor is not None:
             # On a flatbed the sheet's edges say more than what is printed: nothing moves but the pulls.
             warp = anchor
             laid = aligned(picture, shrunk(light, ppm, 2.0), warp, 2.0, 0)
-        area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
         said()
+        area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
         seen, there = _evened(picture, shrunk(light, ppm, _LIT), warp, (_LIT, fine), area)
         moves = None if anchored else _moves(warp, (image.left, image.top))
         found = fit_picture(
-            seen, masks, colours, fine, pad, start=fits, moves=moves, levels=fitting,
-            there=there, progress=Part(part, 0.4, 1.0),
+            seen, masks, colours, fine, pad, start=None if found is None else found.changes, moves=moves,
+            levels=fitting, there=there, progress=Part(part, 0.4, 1.0),
         )  # fmt: skip
-        fits = found.pulls
         if not anchored:
             warp = warp.with_values(warp.values() + found.bend)
     assert found is not None
-    return Laid(laid, found)
+    return Laid(replace(laid, warp=warp), found, anchored)
 
 
 def _moves(warp: Warp, image_at: tuple[float, float]) -> PageMoves:
@@ -307,20 +305,16 @@ def _moves(warp: Warp, image_at: tuple[float, float]) -> PageMoves:
 
 
 def _evened(
-    picture: Image, printed: Image | None, warp: Warp, px_per_mm: tuple[float, float],
+    picture: Image, printed: Image, warp: Warp, px_per_mm: tuple[float, float],
     area: tuple[float, float, float, float],
 ) -> tuple[Picture, NDArray[np.bool_]]:  # fmt: skip
     """A part of the sheet taken out of a photograph, lit as the print is predicted, and where it is seen.
 
-    printed : None leaves it as it is lit.
     px_per_mm : of the print as predicted, and of the page taken out.
     """
     import cv2
 
     scale, fine = px_per_mm
-    if printed is None:
-        page, there = taken_out(picture, warp, fine, area)
-        return np.asarray(np.rint(255 * srgb_encode(np.clip(page, 0, 1))), np.uint8), there
     height, width = printed.shape[:2]
     seen, inside = taken_out(picture, warp, scale, (0.0, 0.0, width / scale, height / scale))
     light = gains(seen, printed, inside, scale)
@@ -332,4 +326,9 @@ def _evened(
     to_light = np.array([[step, 0, left], [0, step, top]])
     flags = cv2.INTER_LINEAR | cv2.WARP_INVERSE_MAP
     own = cv2.warpAffine(light, to_light, (columns, rows), flags=flags, borderMode=cv2.BORDER_REPLICATE)
-    return np.asarray(np.rint(255 * srgb_encode(np.clip(page / own, 0, 1))), np.uint8), there
+    return _coded(page / own), there
+
+
+def _coded(light: Image) -> Picture:
+    """sRGB pixels of linear light."""
+    return np.asarray(np.rint(255 * srgb_encode(np.clip(light, 0, 1))), np.uint8)

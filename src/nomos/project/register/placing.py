@@ -1,5 +1,6 @@
 """Where a sheet lies in a picture of a proof: by its edges or by what is printed; how far it is printed."""
 
+from collections.abc import Callable, Sequence
 from functools import partial
 
 import numpy as np
@@ -11,10 +12,9 @@ from nomos.base.progress import Progress
 from nomos.colour.cielab import LINEAR_OF_SRGB
 from nomos.design.corners import LIKELY, fills, find_sheet, whole
 from nomos.project.model import Project
-from nomos.project.register.scan import printed_sheet
-from nomos.project.register.system import middle_of, sheet_of
+from nomos.project.register.scan import printed_sheet, still
+from nomos.project.register.system import sheet_of
 from nomos.project.sheet.masks import CutBlocks
-from nomos.registration import Motion
 from nomos.registration.alignment import Aligned, aligned
 from nomos.registration.scan_marks import ScanError
 from nomos.registration.warp import Warp
@@ -23,11 +23,11 @@ Picture = NDArray[np.uint8]
 Image = NDArray[np.float32]
 Corners = NDArray[np.float64]
 
-# Shapes this far from the sheet's, as a logarithm, are not tried; a print is found, and well found, where so
+# Shapes this far from the sheet's, as a logarithm, are not tried; a print is found, fairly and well, where so
 # much of its contrast is seen. Edges are seen along so much of each side. Chosen by us.
-_PROPORTION, _LEAST_EXPLAINED, _WELL, _SEEN = 0.25, 0.5, 0.93, 0.6
+_PROPORTION, _LEAST_EXPLAINED, _FAIRLY, _WELL, _SEEN = 0.25, 0.5, 0.8, 0.93, 0.6
 # Features: the picture's longer side in pixels, how much better a match is than the next, how many at least.
-_FEATURES_PX, _ALIKE, _LEAST_ALIKE = 1600, 0.85, 12
+_FEATURES_PX, _ALIKE, _LEAST_ALIKE = 1200, 0.85, 12
 
 
 def corners_of(picture: Picture) -> tuple[Corners, bool]:
@@ -61,25 +61,27 @@ def place_print(
     pulls = len(project.impressions)
     starts = [Warp.flat(np.roll(corners, -turn, axis=0), sheet, size) for turn in range(4)]
     starts = [each for each in starts if abs(np.log(np.divide(*each.px_per_mm()))) < _PROPORTION]
-    progress.report(0.0, tr("looking for the print"))
-    guess = _by_features(picture, _printed(project, blocks, pulls), 1.0)
-    starts += [] if guess is None else [Warp.flat(guess, sheet, size)]
     best: Aligned | None = None
     printed = pulls
     for number in range(pulls, 0, -1):
         said = partial(progress.report, (pulls - number) / pulls, tr("looking for the print"))
         said()
         page = _printed(project, blocks, number)
-        for start in starts:
-            tried = aligned(picture, shrunk(page, 1.0, 0.5), start, 0.5, 4, fine=False, said=said)
-            tried = aligned(picture, page, tried.warp, 1.0, 4, said=said)
-            if best is None or tried.cost < best.cost:
-                best, printed = tried, number
-        if best is not None and best.explained > _WELL and printed > number:
+        best, printed = _best(picture, page, starts, best, (printed, number), said)
+        if number == pulls and (best is None or best.explained <= _WELL):
+            # Its edges do not show where it lies; what is printed may.
+            said()
+            guess = _by_features(picture, page)
+            starts += [] if guess is None else [Warp.flat(guess, sheet, size)]
+            best, printed = _best(picture, page, starts[-1:], best, (printed, number), said)
+        if best is None or best.explained < _FAIRLY:
+            continue
+        # Once fewer pulls explain less than the best does, still fewer do not explain more.
+        well = best.explained > _WELL
+        if printed - number >= (1 if well else 2):
             break
-        if best is not None and best.explained > _WELL:
-            # It is this way up; whether the last pulls are missing is still looked at.
-            starts = [best.warp]
+        # It is this way up; whether the last pulls are missing is still looked at.
+        starts = [best.warp] if well else starts
     if best is None or best.explained < _LEAST_EXPLAINED:
         raise ScanError(
             tr(
@@ -90,8 +92,22 @@ def place_print(
     return best.warp, printed
 
 
-def _by_features(picture: Image, printed: Image, px_per_mm: float) -> Corners | None:
-    """Where the sheet's corners may lie by what is alike in print and picture, though no edge is seen.
+def _best(
+    picture: Image, page: Image, starts: Sequence[Warp], best: Aligned | None, printed: tuple[int, int],
+    said: Callable[[], None],
+) -> tuple[Aligned | None, int]:  # fmt: skip
+    """The best of what was tried before and of a page laid from some starts; with how many pulls each."""
+    before, number = printed
+    for start in starts:
+        tried = aligned(picture, shrunk(page, 1.0, 0.5), start, 0.5, 4, fine=False, said=said)
+        tried = aligned(picture, page, tried.warp, 1.0, 4, said=said)
+        if best is None or tried.cost < best.cost:
+            best, before = tried, number
+    return best, before
+
+
+def _by_features(picture: Image, printed: Image) -> Corners | None:
+    """Where the sheet's corners may lie by what is alike in picture and print, which has 1 pixel a mm.
 
     SIFT (Lowe 2004), its matches sorted by MAGSAC++ (Barath and others 2020), both OpenCV's.
     """
@@ -113,12 +129,12 @@ def _by_features(picture: Image, printed: Image, px_per_mm: float) -> Corners | 
     good = [first for first, second in pairs if first.distance < _ALIKE * second.distance]
     if len(good) < _LEAST_ALIKE:
         return None
-    of = np.array([own[each.trainIdx].pt for each in good]) / grow / px_per_mm
+    of = np.array([own[each.trainIdx].pt for each in good]) / grow
     to = np.array([seen[each.queryIdx].pt for each in good]) / shrink
     matrix, held = cv2.findHomography(of, to, cv2.USAC_MAGSAC, 4.0 / shrink)
     if matrix is None or int(held.sum()) < _LEAST_ALIKE:
         return None
-    width, height = np.array(printed.shape[1::-1]) / px_per_mm
+    width, height = printed.shape[1], printed.shape[0]
     sheet = np.array([[(0, 0), (width, 0), (width, height), (0, height)]], np.float64)
     return np.asarray(cv2.perspectiveTransform(sheet, matrix)[0], np.float64)
 
@@ -126,12 +142,12 @@ def _by_features(picture: Image, printed: Image, px_per_mm: float) -> Corners | 
 def _printed(project: Project, blocks: CutBlocks, pulls: int) -> Image:
     """The sheet after so many pulls as it is predicted, linear light at 1 pixel a mm."""
     here = replaced(project, impressions=project.impressions[:pulls])
-    return shrunk(LINEAR_OF_SRGB.astype(np.float32)[printed_sheet(here, blocks, still(here), 4.0)], 4.0, 1.0)
+    return shrunk(light_of(printed_sheet(here, blocks, still(here), 4.0)), 4.0, 1.0)
 
 
-def still(project: Project) -> list[Motion]:
-    """Every pull where it should be."""
-    return [Motion(middle_of(project), (0.0, 0.0), 0.0) for _ in project.impressions]
+def light_of(picture: Picture) -> Image:
+    """Linear light of sRGB pixels. (height, width, 3) uint8 to float32."""
+    return LINEAR_OF_SRGB.astype(np.float32)[picture]
 
 
 def shrunk(page: Image, px_per_mm: float, scale: float) -> Image:

@@ -80,6 +80,11 @@ def colour_table(project: Project) -> Array:
     return lab_to_srgb(labs).astype(np.float64)
 
 
+def still(project: Project) -> list[Motion]:
+    """Every pull where it should be."""
+    return [Motion(middle_of(project), (0.0, 0.0), 0.0) for _ in project.impressions]
+
+
 def pull_masks(project: Project, blocks: CutBlocks) -> tuple[Mask, ...]:
     """What each pull prints, in print order."""
     return tuple(blocks.masks[project.number_of(pull.block)] for pull in project.impressions)
@@ -113,7 +118,7 @@ def printed_sheet(
         # From pixels of the mask to mm on the sheet, by the motion, to pixels of the page.
         own = np.array([[1, 0, 0.5], [0, 1, 0.5], [0, 0, blocks.px_per_mm]]) / blocks.px_per_mm
         own[:2, 2] += (image.left, image.top)
-        to_page = _page_matrix(motion, px_per_mm) @ own
+        to_page = px_per_mm * motion.affine() @ own
         to_page[:, 2] -= 0.5
         moved = cv2.warpAffine(mask * np.uint8(255), to_page, (width, height), flags=cv2.INTER_LINEAR)
         page = np.asarray(moved, np.uint8)
@@ -134,13 +139,6 @@ def printed_sheet(
     return np.clip(np.rint(rgb), 0, 255).astype(np.uint8)
 
 
-def _page_matrix(motion: Motion, px_per_mm: float) -> Array:
-    """(2, 3) from mm on the sheet where a place should be to pixels where it is found."""
-    turn, centre = motion.matrix(), np.array(motion.centre_mm)
-    shift = centre + np.array(motion.shift_mm) - turn @ centre
-    return np.column_stack([turn, shift]) * px_per_mm
-
-
 def _draw_mark(page: Picture, mark: PrintedMark, motion: Motion, px_per_mm: float) -> None:
     import cv2
 
@@ -158,10 +156,9 @@ def pulls_by_marks(
     ----------
     page : (height, width, 3) uint8, the whole sheet, straight and to scale.
     """
-    scale = px_per_mm
     disc = np.pi * DISC_MM**2 / 4 if project.register.marks == "rings" else (2 * CROSS_MM - LINE_MM) * LINE_MM
     image = project.image
-    blobs = find_blobs(page, scale, disc, (image.left, image.top, image.right, image.bottom))
+    blobs = find_blobs(page, px_per_mm, disc, (image.left, image.top, image.right, image.bottom))
     table = colour_table(project)
     pulls = []
     for place, pull in enumerate(project.impressions):
