@@ -83,7 +83,7 @@ def test_the_share_that_took_is_found_from_preucils_reading(share: float) -> Non
     reading = apparent_trapping(ground, cyan, yellow, share)
     assert share_taken(reading, ground, cyan, yellow) == pytest.approx(share, abs=1e-3)
     # Densities do not quite add up: a film that took in full reads 0.90, a thin one more than its share.
-    assert min(share, 0.9) - 0.05 <= reading < 1
+    assert min(share, 0.9) - 0.15 <= reading < 1
 
 
 def test_a_loose_ink_takes_on_a_tight_one() -> None:

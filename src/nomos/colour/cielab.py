@@ -85,21 +85,25 @@ def reflectance_to_lab(reflectance: Array) -> Array:
     return xyz_to_lab(reflectance_to_xyz(reflectance))
 
 
+# L*, a*, b* of the cube roots of X, Y, Z, but for the constant of L*.
+_LAB_OF_ROOTS = np.array([[0.0, 116.0, 0.0], [500.0, -500.0, 0.0], [0.0, 200.0, -200.0]])
+
+
 def lab_slope(reflectance: Array) -> Array:
-    """How CIELAB D50/2 degrees moves with each band of one reflectance. (36,) to (3, 36).
+    """How CIELAB D50/2 degrees moves with each band of reflectances. (..., 36) to (..., 3, 36).
 
     Parameters
     ----------
-    reflectance : (36,), 0 to 1, 380 to 730 nm by 10.
+    reflectance : (..., 36), 0 to 1, 380 to 730 nm by 10.
 
     Returns
     -------
-    (3, 36): Lab units per unit of reflectance in a band.
+    (..., 3, 36): Lab units per unit of reflectance in a band.
     """
     t = reflectance_to_xyz(reflectance) / WHITE_XYZ
     by_t = np.where(t > _DELTA**3, np.maximum(t, 1e-12) ** (-2 / 3) / 3, 1 / (3 * _DELTA**2))
-    x, y, z = (XYZ_WEIGHTS * (by_t / WHITE_XYZ)).T
-    return np.stack([116 * y, 500 * (x - y), 200 * (y - z)])
+    by_band = XYZ_WEIGHTS.T * (by_t / WHITE_XYZ)[..., None]
+    return np.asarray(_LAB_OF_ROOTS @ by_band)
 
 
 def srgb_encode(linear: Array) -> Array:

@@ -18,7 +18,9 @@ from nomos.colour.layering import (
     to_measured,
     without_open,
 )
-from nomos.colour.recovery import REACHED, reflectance_below, reflectance_near, smooth_reflectance
+from nomos.colour.likeliest import Likeliest, likeliest
+from nomos.colour.pigments import Family, prior
+from nomos.colour.recovery import smooth_reflectance
 from nomos.colour.spectra import BANDS, Array
 
 Opacity = Literal["transparent", "semi", "opaque"]
@@ -26,17 +28,23 @@ OPACITIES: tuple[Opacity, ...] = get_args(Opacity)
 
 # Scattering of the solid for each word. Over black a film that absorbs nothing
 # would reflect S / (1 + S): 0, 29 and 55 %. Chosen by us; docs/method.md says from what.
-SCATTERING: dict[Opacity, float] = {"transparent": 0.0, "semi": 0.4, "opaque": 1.2}
+SCATTERING: dict[Opacity, float] = {"transparent": 0.0, "semi": 0.35, "opaque": 1.0}
 
 _BRIGHTEST, _DARKEST = 0.9999, 1e-5
 _MOST_ABSORBING = 1e4
 _HALVINGS = 70
-# The ceiling depends on the surface term, and that on the reflectance found below the ceiling.
-_SURFACE_ROUNDS = 4
+# How many times as much as its word says an ink may scatter, and how finely that is looked for.
+_MOST_SCATTERING, _S_HALVINGS = 200.0, 10
 _ROOM = 0.98
 # A white a little brighter than the paper would need to scatter many times what its word says to reach
 # its colour exactly, and would then hide a black at one pull. What is not seen is not worth that.
 _FORGIVEN = 3.0
+
+
+# A colour that comes back within this (Euclidean distance in CIELAB) has been reached.
+REACHED = 0.05
+
+_GroundKey = tuple[bytes, float, PaperKind, float]
 
 
 class Solid(NamedTuple):
@@ -48,7 +56,13 @@ class Solid(NamedTuple):
     reached: bool
 
 
-def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Ground, strength: float = 1.0) -> Film:
+def ink_film(
+    lab: Sequence[float],
+    opacity: Opacity,
+    paper: Sequence[float] | Ground,
+    strength: float = 1.0,
+    family: Family | None = None,
+) -> Film:
     """The film of an ink whose solid has a known colour on a known paper.
 
     Parameters
@@ -57,6 +71,7 @@ def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Gr
     opacity : "transparent", "semi" or "opaque".
     paper : (3,) CIELAB D50/2 deg of the bare paper, or the paper itself.
     strength : film thickness, or share of ink in the extender; 1 is the solid, 0 no ink.
+    family : of its pigment; None to take what is likeliest.
 
     Returns
     -------
@@ -72,14 +87,12 @@ def ink_film(lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Gr
 
     Notes
     -----
-    The reflectance of the solid is the smoothest that stays below what a film
-    that absorbs nothing would show on the paper. S is what the word says; a
-    half opaque or opaque ink that is much brighter still has, in those bands,
-    the least S that can make it so. K follows from the solid; with S = 0 that is
-    K = ln(Rg / R) / 2 (Kubelka-Munk).
+    K is the likeliest that a pigment of that colour has (`likeliest`). S is what the
+    word says; a half opaque or opaque ink that is much brighter than such a film on
+    that paper has the least S that can make it so.
     """
     ground = paper if isinstance(paper, Ground) else Ground.from_lab(paper)
-    solid = solid_of(lab, opacity, ground)
+    solid = solid_of(lab, opacity, ground, family)
     return Film(solid.absorption, solid.scattering, solid.k1, strength, ground.cover)
 
 
@@ -98,11 +111,23 @@ def spectral_solid(reflectance: Sequence[float], opacity: Opacity, ground: Groun
     """
     measured = np.clip(np.asarray(reflectance, np.float64), _DARKEST, 1.0)
     internal = np.minimum(ground.internal, _BRIGHTEST)
-    k1 = _term(measured, internal, ground.k1, ground.kind, ground.cover)
-    return _from_measured(measured, k1, opacity, internal, ground.cover, reflectance_to_lab(measured))
+    room = to_measured(partly_covered(internal, np.zeros(BANDS), ground.cover), 0.0)
+    # On rough paper what stays open shows too, and must have room below it.
+    most = _ROOM * float(np.min((measured - room) / (1 - room)))
+    k1 = max(0.0, min(surface_term(measured, ground.kind, SCATTERING[opacity]), ground.k1, most))
+    wanted = np.clip(without_open(to_internal(measured, k1), internal, ground.cover), _DARKEST, _BRIGHTEST)
+    scattering = np.full(BANDS, SCATTERING[opacity])
+    if opacity == "transparent":
+        wanted = np.minimum(wanted, internal)
+    else:
+        # A white film (K = 0) on the ground reaches `wanted` at this scattering:
+        scattering = np.maximum(scattering, 1 / (1 - wanted) - 1 / (1 - internal))
+    shown = reflectance_to_lab(to_measured(partly_covered(internal, wanted, ground.cover), k1))
+    reached = bool(np.linalg.norm(shown - reflectance_to_lab(measured)) <= 2 * REACHED)
+    return Solid(absorption_for(wanted, internal, scattering), scattering, k1, reached)
 
 
-def solid_of(lab: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
+def solid_of(lab: Sequence[float], opacity: Opacity, ground: Ground, family: Family | None = None) -> Solid:
     """The film of a solid known by its colour on a paper. See `ink_film`.
 
     Parameters
@@ -110,57 +135,40 @@ def solid_of(lab: Sequence[float], opacity: Opacity, ground: Ground) -> Solid:
     lab : 3 figures, CIELAB, D50/2 deg.
     opacity : the word for how it covers.
     ground : the paper it lies on.
+    family : of its pigment; None to take what is likeliest.
 
     Returns
     -------
     K and S (36,) for one solid film, its surface term k1, and whether it can have that colour there.
     """
-    key = ground.internal.tobytes(), ground.k1, ground.kind, ground.cover
-    return _solid(tuple(map(float, lab)), opacity, key)
+    return _solid(tuple(map(float, lab)), opacity, _key(ground), family)
+
+
+def _key(ground: Ground) -> _GroundKey:
+    return ground.internal.tobytes(), ground.k1, ground.kind, ground.cover
 
 
 @lru_cache(maxsize=4096)
-def _solid(lab: tuple[float, ...], opacity: Opacity, key: tuple[bytes, float, PaperKind, float]) -> Solid:
+def _solid(lab: tuple[float, ...], opacity: Opacity, key: _GroundKey, family: Family | None) -> Solid:
     internal, paper_k1, kind, cover = key
-    ground = np.minimum(np.frombuffer(internal), _BRIGHTEST)
-    brightest = film_over(ground, np.zeros(BANDS), np.full(BANDS, SCATTERING[opacity]))
+    ground = Ground(np.minimum(np.frombuffer(internal), _BRIGHTEST), paper_k1, kind, cover)
+    wanted = np.array(lab)
+    smooth_reflectance(wanted)
 
-    def needs_more(found: Array) -> bool:
-        """Whether an ink that scatters at all must do so more than its word says."""
-        away = float(np.linalg.norm(reflectance_to_lab(found) - np.array(lab)))
-        return opacity != "transparent" and away > _FORGIVEN
+    def with_scattering(times: float) -> tuple[Likeliest, Array]:
+        scattering = np.full(BANDS, SCATTERING[opacity] * times)
+        return likeliest(wanted, ground, scattering, prior(family)), scattering
 
-    solid = smooth_reflectance(np.array(lab))
-    k1 = _term(solid, ground, paper_k1, kind, cover)
-    for _ in range(_SURFACE_ROUNDS):
-        ceiling = to_measured(partly_covered(ground, brightest, cover), k1)
-        solid, reached = reflectance_below(np.array(lab), ceiling)
-        if needs_more(solid):
-            solid = reflectance_near(np.array(lab), ceiling)
-        before, k1 = k1, _term(solid, ground, paper_k1, kind, cover)
-        if abs(before - k1) < 1e-6 or not reached:
-            break
-    return _from_measured(solid, k1, opacity, ground, cover, np.array(lab))
-
-
-def _term(measured: Array, ground: Array, paper_k1: float, kind: PaperKind, cover: float) -> float:
-    """The surface term of a solid; on rough paper what stays open shows too, and must have room below it."""
-    room = to_measured(partly_covered(ground, np.zeros(BANDS), cover), 0.0)
-    most = _ROOM * float(np.min((measured - room) / (1 - room)))
-    return max(0.0, min(surface_term(measured, kind), paper_k1, most))
-
-
-def _from_measured(measured: Array, k1: float, opacity: Opacity, ground: Array, cover: float, lab: Array) -> Solid:
-    wanted = np.clip(without_open(to_internal(measured, k1), ground, cover), _DARKEST, _BRIGHTEST)
-    scattering = np.full(BANDS, SCATTERING[opacity])
-    if opacity == "transparent":
-        wanted = np.minimum(wanted, ground)
-    else:
-        # A white film (K = 0) on the ground reaches `wanted` at this scattering:
-        scattering = np.maximum(scattering, 1 / (1 - wanted) - 1 / (1 - ground))
-    shown = reflectance_to_lab(to_measured(partly_covered(ground, wanted, cover), k1))
-    reached = bool(np.linalg.norm(shown - lab) <= 2 * REACHED)
-    return Solid(absorption_for(wanted, ground, scattering), scattering, k1, reached)
+    found, scattering = with_scattering(1.0)
+    if opacity != "transparent" and found.missed > _FORGIVEN:
+        # The least S that can make it so bright.
+        low, high = 0.0, np.log(_MOST_SCATTERING)
+        for _ in range(_S_HALVINGS):
+            middle = (low + high) / 2
+            more, scattering = with_scattering(float(np.exp(middle)))
+            low, high = (middle, high) if more.missed > REACHED else (low, middle)
+        found, scattering = with_scattering(float(np.exp(high)))
+    return Solid(np.exp(found.log_absorption), scattering, found.k1, found.missed <= 2 * REACHED)
 
 
 def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:

@@ -18,24 +18,33 @@ from nomos.colour.spectra import XYZ_WEIGHTS, Array
 
 # Counts on whenever the same inks on the same paper come out as other colours than before, with what is
 # said of it to whoever opens a print of before.
-COLOUR_MODEL = 2
-CHANGES = {2: tr("Since then paper without a coating gives back more light at its surface, and black less.")}
+COLOUR_MODEL = 3
+CHANGES = {
+    2: tr("Since then paper without a coating gives back more light at its surface, and black less."),
+    3: tr("Since then an ink known by its colour is taken for the likeliest pigment of that colour, and inks that "
+          "cover keep their hue when they are thinned."),
+}  # fmt: skip
 
-PaperKind = Literal["coated", "smooth", "absorbent"]
+PaperKind = Literal["coated", "smooth", "absorbent", "newsprint"]
 PAPER_KINDS: tuple[PaperKind, ...] = get_args(PaperKind)
 # Saunderson (1942): the most that a surface gives back before light enters it. A gloss film of refractive
 # index about 1.5 gives 0.04 (Fresnel: ((n - 1) / (n + 1))^2). On paper without a coating ink lies among
 # fibres, and part of the light comes back from them unchanged: with 0.1 the published sets of uncoated
 # paper and newsprint come out a third to a half nearer (docs/method.md, "How near"); between them, chosen
 # by us, paper that is calendered or sized hard.
-SURFACE_K1: dict[PaperKind, float] = {"coated": 0.04, "smooth": 0.07, "absorbent": 0.1}
+SURFACE_K1: dict[PaperKind, float] = {"coated": 0.04, "smooth": 0.07, "absorbent": 0.1, "newsprint": 0.1}
 # Printmakers' papers are not coated.
 USUAL_KIND: PaperKind = "absorbent"
 SURFACE_K2 = 0.6
-# An ink darker than that has a smaller surface term, or it could not exist: this share of its darkest
-# band, and of its whole reflectance. The second decides for blacks: were nearly all that a black gives
-# back its surface, a colour printed over it would not be seen, and published black pairs show it.
-_DARKEST_SHARE, _LIGHT_SHARE = 0.95, 0.5
+# An ink darker than that has a smaller surface term, or it could not exist: a share of its darkest band.
+# Of a clear film nearly all that is left there is surface. A film that scatters gives light back from its
+# inside in every band; were that taken for surface, its K would seem to grow many times from band to band
+# and a tint of it would change its hue (held against other physics: docs/method.md, "Tints").
+_CLEAR_SHARE, _CLOUDY_SHARE, _CLOUDY_S = 0.85, 0.05, 0.08
+# And a share of its whole reflectance. It decides for blacks: were nearly all that a black gives back its
+# surface, a colour printed over it would not be seen. On rough paper more of it is (published black pairs
+# on uncoated paper 7.5 and 10.5 against 3.4 and 5.3), on newsprint, which drinks the ink, less.
+_LIGHT_SHARE: dict[PaperKind, float] = {"coated": 0.5, "smooth": 0.65, "absorbent": 0.8, "newsprint": 0.5}
 
 
 def to_internal(measured: Array, k1: float | Array) -> Array:
@@ -102,7 +111,8 @@ def film_over(ground: Array, absorption: Array, scattering: Array, thickness: fl
     g = np.sqrt(k * (k + 2 * s))
     gx = g * thickness
     u = np.where(gx > 1e-6, np.tanh(gx) / np.where(g > 0, g, 1), thickness)
-    return (ground + u * (s - ground * (k + s))) / (1 + u * (k + s - ground * s))
+    # Of a film as good as black rounding leaves a little less than nothing.
+    return np.maximum((ground + u * (s - ground * (k + s))) / (1 + u * (k + s - ground * s)), 0.0)
 
 
 # How far light spreads under the paper's surface between covered and open places: 1 not at all, 2 far
@@ -234,20 +244,51 @@ def as_solid(film: Film) -> Film:
     return Film(film.absorption * film.thickness, film.scattering * film.thickness, film.k1, 1.0, film.cover)
 
 
-def surface_term(measured: Array, kind: PaperKind = USUAL_KIND) -> float:
+def darkest_share(scattering: float | Array) -> Array:
+    """The share of a solid's darkest band that is surface, by its mean S; the shape of that."""
+    return np.asarray(_CLOUDY_SHARE + (_CLEAR_SHARE - _CLOUDY_SHARE) * np.exp(-np.asarray(scattering) / _CLOUDY_S))
+
+
+def surface_term(measured: Array, kind: PaperKind = USUAL_KIND, scattering: float = 0.0) -> float:
     """The surface term k1 of a solid or a paper: that of the kind of paper, or less where it is darker.
 
     Parameters
     ----------
     measured : (36,) reflectance, 0 to 1.
     kind : of the paper.
+    scattering : mean S of the solid.
 
     Returns
     -------
     k1, 0 to 1.
     """
     darkest, light = float(np.min(measured)), float(measured @ XYZ_WEIGHTS[:, 1])
-    return min(SURFACE_K1[kind], _DARKEST_SHARE * darkest, _LIGHT_SHARE * light)
+    return min(SURFACE_K1[kind], float(darkest_share(scattering)) * darkest, _LIGHT_SHARE[kind] * light)
+
+
+def film_surface(bare: Array, ground: Ground, dark: Array) -> tuple[Array, Array]:
+    """`surface_term` of films of which is known what they give back without a surface.
+
+    Parameters
+    ----------
+    bare : (n, 36) reflectance with k1 = 0, on the paper.
+    ground : the paper.
+    dark : (n,) the share of the darkest band, `darkest_share`.
+
+    Returns
+    -------
+    k1 (n,), and its slope by each band of `bare` (n, 36).
+    """
+    light = _LIGHT_SHARE[ground.kind]
+    each, place = np.arange(len(bare)), bare.argmin(axis=1)
+    lowest, mean = bare[each, place], bare @ XYZ_WEIGHTS[:, 1]
+    # The share of the whole that is the surface's: k1 = share (k1 + R (1 - k1)).
+    by_dark, by_light = 1 - dark * (1 - lowest), 1 - light * (1 - mean)
+    terms = np.array([dark * lowest / by_dark, light * mean / by_light, np.full(len(bare), ground.k1)])
+    decides = terms.argmin(axis=0)
+    slope = np.where(decides == 1, light * (1 - light) / by_light**2, 0.0)[:, None] * XYZ_WEIGHTS[:, 1]
+    slope[each, place] += np.where(decides == 0, dark * (1 - dark) / by_dark**2, 0.0)
+    return terms.min(axis=0), slope
 
 
 def surface_on(ground: Ground, absorption: Array, scattering: Array) -> float:
@@ -264,10 +305,10 @@ def surface_on(ground: Ground, absorption: Array, scattering: Array) -> float:
     -------
     The share k1, no unit.
     """
-    light = float(to_measured(film_over(ground.internal, absorption, scattering), 0.0) @ XYZ_WEIGHTS[:, 1])
-    # The share of the whole reflectance that is the surface's: k1 = share (k1 + light (1 - k1)).
-    dark = _LIGHT_SHARE * light / (1 - _LIGHT_SHARE * (1 - light))
-    return min(0.75 * SURFACE_K1[ground.kind], dark, ground.k1)
+    bare = to_measured(film_over(ground.internal, absorption, scattering), 0.0)
+    # Its darkest band says nothing here: K and S were read on a card.
+    share, light = _LIGHT_SHARE[ground.kind], float(bare @ XYZ_WEIGHTS[:, 1])
+    return min(0.75 * SURFACE_K1[ground.kind], share * light / (1 - share * (1 - light)), ground.k1)
 
 
 class Surface(NamedTuple):

@@ -44,7 +44,7 @@ class Vehicle:
 
 
 def _sinks(coated: float, smooth: float, absorbent: float) -> Mapping[PaperKind, float]:
-    return MappingProxyType({"coated": coated, "smooth": smooth, "absorbent": absorbent})
+    return MappingProxyType({"coated": coated, "smooth": smooth, "absorbent": absorbent, "newsprint": absorbent})
 
 
 _KNOWN = {
