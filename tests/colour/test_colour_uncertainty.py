@@ -98,7 +98,9 @@ def test_the_more_is_known_the_surer_and_what_was_read_is_sure() -> None:
     assert ranges["word"][0] == 0
     # The solid was read on this paper: it is what it is.
     assert ranges["word"][1] < 0.2
-    assert ranges["word"][2] > ranges["chart"][2] > 1
+    # A chart narrows the pigment; what the laws miss of inks over each other stays.
+    assert ranges["word"][2] > 1
+    assert ranges["chart"][2] > 1
     assert ranges["word"][2] > ranges["spectrum"][2] > 0.5
 
 
