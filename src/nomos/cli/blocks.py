@@ -13,13 +13,13 @@ from nomos.cli.common import (
     drawn_key,
     inputs_of,
     output,
-    paper_of,
     print_json,
     project_of_design,
     pull_called,
     save_out,
     say,
 )
+from nomos.cli.paper import on_paper, paper_of, paper_options
 
 if TYPE_CHECKING:
     from nomos.colour import Lab
@@ -50,7 +50,7 @@ def add_commands(commands: Any) -> None:
     parser.add_argument("--must", action="append", default=[], metavar="NAME", help="an ink that must print")
     parser.add_argument("--must-not", action="append", default=[], metavar="NAME", help="one that must not")
     design_options(parser, colours="auto")
-    parser.add_argument("--paper", metavar="SPEC", help="the paper's colour")
+    paper_options(parser)
     output(parser, "--out", "project", metavar="PROJECT", help="the best plan as a .nomos project")
 
     blocks = command(commands, "blocks", "the blocks as pictures or outlines", _blocks)
@@ -74,9 +74,11 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
     from nomos.project.model.store import SUFFIX
 
     if options.design.suffix.lower() != SUFFIX:
-        return project_of_design(options, paper_of(options))
+        project, assets = project_of_design(options, paper_of(options))
+        return on_paper(project, options), assets
     project, assets = load(options.design)
-    return (with_paper(project, lab=paper_of(options)) if options.paper else project), assets
+    project = with_paper(project, lab=paper_of(options)) if options.paper else project
+    return on_paper(project, options), assets
 
 
 def _separate(options: argparse.Namespace) -> int:

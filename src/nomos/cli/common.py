@@ -382,10 +382,3 @@ def _say_notes(notes: Sequence[str]) -> None:
     """What had to be assumed or could not be, on standard error."""
     for note in notes:
         print(f"nomos: {note}", file=sys.stderr)
-
-
-def paper_of(options: argparse.Namespace) -> "Lab | None":
-    """The paper's colour asked for; None takes what the picture shows. Raises BadInput."""
-    from nomos.colour import parse_colour
-
-    return parse_colour(options.paper) if options.paper else None

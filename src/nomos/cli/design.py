@@ -19,10 +19,10 @@ from nomos.cli.common import (
     flattened_design,
     inputs_of,
     output,
-    paper_of,
     print_json,
     project_of_design,
 )
+from nomos.cli.paper import on_paper, paper_of, paper_options
 
 if TYPE_CHECKING:
     from nomos.project import Project
@@ -42,7 +42,7 @@ def add_commands(commands: Any) -> None:
     plan.add_argument("design", type=Path, metavar="DESIGN", help=_DESIGN)
     design_options(plan)
     output(plan, "--out", "folder", required=True, metavar="DIR", help="folder for the packet")
-    plan.add_argument("--paper", metavar="SPEC", help="the paper's colour, lab(95 0 3) or #f4f1e8")
+    paper_options(plan)
     plan.add_argument("--sheet-mm", metavar="WxH", help="the sheet; default 10 mm wider all round")
     plan.add_argument("--trap-mm", type=declared(PROJECT, "trap_mm"), metavar="T", help="trap, default 0.5")
     plan.add_argument(
@@ -129,6 +129,7 @@ def _plan(options: argparse.Namespace) -> int:
         system_called(options.system)
     sheet = parse_size(options.sheet_mm) if options.sheet_mm else None
     project, assets = project_of_design(options, paper_of(options), sheet)
+    project = on_paper(project, options)
     # The picture is not looked at again: three bytes a pixel for what follows.
     answers().forget()
     if options.studio is not None:

@@ -6,6 +6,7 @@ from typing import TYPE_CHECKING, Any
 
 from nomos.base.errors import BadInput
 from nomos.cli.common import answers, command, output, print_json, save_out, say
+from nomos.cli.paper import ground_of, not_as_said, paper_options
 
 if TYPE_CHECKING:
     from nomos.project import Assets, Project
@@ -23,7 +24,7 @@ def add_commands(commands: Any) -> None:
 
 def _add_overprint(commands: Any) -> None:
     over = command(commands, "overprint", "the colour of inks printed over each other", _overprint, project=False)
-    over.add_argument("--paper", required=True, metavar="SPEC", help="lab(95 0 -2) or #f4f1e8")
+    paper_options(over, required=True)
     over.add_argument(
         "--ink",
         action="append",
@@ -46,7 +47,7 @@ def _add_mix(commands: Any) -> None:
     mix = command(commands, "mix", "recipes for a colour from the inks of a shelf", _mix, project=False)
     mix.add_argument("--target", required=True, metavar="SPEC", help="lab(52 18 30) or #a4683f")
     mix.add_argument("--shelf", type=Path, required=True, metavar="FILE", help="ink shelf, CSV or JSON")
-    mix.add_argument("--paper", default=_PAPER, metavar="SPEC", help=f"the paper's colour, default {_PAPER}")
+    paper_options(mix, default=_PAPER, help=f"the paper's colour, default {_PAPER}")
     mix.add_argument("--over", action="append", default=[], metavar="SPEC", help="an ink printed below, in print order")
     mix.add_argument("--max-inks", type=int, default=3, metavar="N", help="beside extender and white, 1 to 4")
     mix.add_argument("--grams", type=float, default=100.0, metavar="G", help="batch, default 100")
@@ -85,13 +86,14 @@ def _add_readings(commands: Any) -> None:
 def _overprint(options: argparse.Namespace) -> int:
     import numpy as np
 
-    from nomos.colour import Ground, OnWet, ink_film, lab_to_hex, overprints, parse_colour, parse_ink
+    from nomos.colour import OnWet, ink_film, lab_to_hex, overprints, parse_ink
     from nomos.colour.light import lab_under
     from nomos.colour.trapping import FILM, MIDDLE_TACK, trapping_of
 
-    paper = parse_colour(options.paper)
+    paper = ground_of(options)
     inks = [parse_ink(text) for text in options.ink]
     thickness = FILM[options.film]
+    missed = not_as_said([(text, ink.lab, ink.opacity) for text, ink in zip(options.ink, inks, strict=True)], paper)
     films = [ink_film(ink.lab, ink.opacity, paper, ink.strength * thickness) for ink in inks]
     wet: list[OnWet | None] = [None] * len(films)
     if options.wet is not None:
@@ -101,10 +103,10 @@ def _overprint(options: argparse.Namespace) -> int:
         wet = [None, *(OnWet((place,), share) for place in range(len(films) - 1))]
     # After each pull: the first ink alone, the first two, and so on.
     rows = np.tri(len(films), dtype=bool)
-    labs = lab_under(overprints(Ground.from_lab(paper), films, rows, wet), options.light)
+    labs = lab_under(overprints(paper, films, rows, wet), options.light)
     steps = [{"lab": [round(float(v), 3) + 0.0 for v in lab], "hex": lab_to_hex(lab)} for lab in labs]
     if options.json:
-        print_json({**steps[-1], "steps": steps})
+        print_json({**steps[-1], "steps": steps, "not_as_said": missed})
         return DONE
     for number, (text, step) in enumerate(zip(options.ink, steps, strict=True), start=1):
         lab = " ".join(f"{value:7.2f}" for value in step["lab"])
@@ -113,20 +115,28 @@ def _overprint(options: argparse.Namespace) -> int:
 
 
 def _mix(options: argparse.Namespace) -> int:
-    from nomos.colour import Ground, ink_film, lab_to_hex, parse_colour, parse_ink
+    from nomos.colour import ink_film, lab_to_hex, parse_colour, parse_ink
     from nomos.colour.weighing import correct, in_parts, weighed
     from nomos.formats import read_inks
+    from nomos.project.inks.films import known_by_colour
     from nomos.project.inks.mixing import in_words, recipes_for, tubs_of, underlay
 
     if not 1 <= options.max_inks <= 4:
         raise BadInput("--max-inks must be 1 to 4.")
     if not 0.5 <= options.grams <= 100_000:
         raise BadInput("--grams must be 0.5 to 100000.")
-    target, paper = parse_colour(options.target), parse_colour(options.paper)
+    target, ground = parse_colour(options.target), ground_of(options)
     specs = [parse_ink(text) for text in options.over]
-    ground = Ground.from_lab(paper)
     below = [ink_film(spec.lab, spec.opacity, ground, spec.strength) for spec in specs]
-    tubs = tubs_of([each.ink for each in read_inks(options.shelf)], ground)
+    shelf = [each.ink for each in read_inks(options.shelf)]
+    missed = not_as_said(
+        [
+            *((text, spec.lab, spec.opacity) for text, spec in zip(options.over, specs, strict=True)),
+            *((ink.name, ink.lab, ink.opacity) for ink in shelf if known_by_colour(ink)),
+        ],
+        ground,
+    )
+    tubs = tubs_of(shelf, ground)
     if not tubs.inks:
         raise BadInput(f"{options.shelf.name} holds nothing but white; add an ink to mix from.")
     under = underlay(ground, below, options.film)
@@ -150,7 +160,7 @@ def _mix(options: argparse.Namespace) -> int:
                 "cost_100g": round(recipe.cost, 2),
             }
         )
-    figures: dict[str, Any] = {"target": [round(value, 2) for value in target], "recipes": rows}
+    figures: dict[str, Any] = {"target": [round(value, 2) for value in target], "recipes": rows, "not_as_said": missed}
     if options.came_out:
         put_right = correct(found[0], tubs.all, options.grams, parse_colour(options.came_out), target, under)
         figures["correction"] = {

@@ -12,7 +12,7 @@ from nomos.colour.ink import SCATTERING, Opacity, absorption_for
 from nomos.colour.layering import Film, Ground, darkest_share, film_over, to_internal, to_measured
 from nomos.colour.likeliest import as_likely, likeliest
 from nomos.colour.overprinting import OnWet, overprints
-from nomos.colour.pigments import prior
+from nomos.colour.pigments import Family, prior
 from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, XYZ_WEIGHTS, Array
 
 Basis = Literal["word", "spectrum", "one reading", "recipe", "proof", "chart", "readings"]
@@ -66,6 +66,7 @@ class Known(NamedTuple):
     film: Film
     basis: Basis
     opacity: Opacity
+    family: Family | None = None
 
 
 @lru_cache(maxsize=1)
@@ -98,7 +99,7 @@ def plausible_films(ground: Ground, known: Known, seed: int, draws: int = _DRAWS
     if known.basis in ("word", "spectrum", "one reading"):
         s = s + _HARDLY * np.abs(one[1]) * (SCATTERING[known.opacity] == 0)
     if known.basis == "word":
-        k, k1, taken = _of_other_pigments(ground, film, s, doubt, generator)
+        k, k1, taken = _of_other_pigments(ground, known, s, doubt, generator)
         k, s, k1 = k[taken], s[taken], k1[taken]
     else:
         k, k1 = _of_other_spectra(ground, film, s, doubt, generator)
@@ -106,11 +107,12 @@ def plausible_films(ground: Ground, known: Known, seed: int, draws: int = _DRAWS
 
 
 def _of_other_pigments(
-    ground: Ground, film: Film, s: Array, doubt: Doubt, generator: np.random.Generator
+    ground: Ground, known: Known, s: Array, doubt: Doubt, generator: np.random.Generator
 ) -> tuple[Array, Array, NDArray[np.intp]]:
     """K (n, 36) and k1 (n,) of solids of the film's colour with other S and other pigments, and which are so."""
+    film = known.film
     lab = reflectance_to_lab(overprints(ground, [Film(film.absorption, film.scattering, film.k1, 1.0, film.cover)])[-1])
-    found = likeliest(lab, ground, film.scattering, prior())
+    found = likeliest(lab, ground, film.scattering, prior(known.family))
     dark = darkest_share(s.mean(axis=1)) ** np.exp(doubt.surface * generator.normal(size=len(s)))
     return as_likely(found, lab, ground, s, dark, generator)
 

@@ -6,7 +6,7 @@ from typing import Literal, NamedTuple, get_args
 
 import numpy as np
 
-from nomos.colour.cielab import reflectance_to_lab
+from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.layering import (
     Film,
     Ground,
@@ -19,9 +19,10 @@ from nomos.colour.layering import (
     without_open,
 )
 from nomos.colour.likeliest import Likeliest, likeliest
-from nomos.colour.pigments import Family, prior
+from nomos.colour.overprinting import overprints
+from nomos.colour.pigments import FAMILIES, Family, prior
 from nomos.colour.recovery import smooth_reflectance
-from nomos.colour.spectra import BANDS, Array
+from nomos.colour.spectra import BANDS, XYZ_WEIGHTS, Array
 
 Opacity = Literal["transparent", "semi", "opaque"]
 OPACITIES: tuple[Opacity, ...] = get_args(Opacity)
@@ -48,12 +49,13 @@ _GroundKey = tuple[bytes, float, PaperKind, float]
 
 
 class Solid(NamedTuple):
-    """An ink's solid: K and S (36,), k1, and whether it can have its colour on that paper."""
+    """An ink's solid: K and S (36,), k1, whether it can have its colour on that paper, and what it is taken for."""
 
     absorption: Array
     scattering: Array
     k1: float
     reached: bool
+    family: Family | None = None
 
 
 def ink_film(
@@ -168,7 +170,13 @@ def _solid(lab: tuple[float, ...], opacity: Opacity, key: _GroundKey, family: Fa
             more, scattering = with_scattering(float(np.exp(middle)))
             low, high = (middle, high) if more.missed > REACHED else (low, middle)
         found, scattering = with_scattering(float(np.exp(high)))
-    return Solid(np.exp(found.log_absorption), scattering, found.k1, found.missed <= 2 * REACHED)
+    return Solid(
+        np.exp(found.log_absorption),
+        scattering,
+        found.k1,
+        found.missed <= 2 * REACHED,
+        family or FAMILIES[int(found.weights.argmax())],
+    )
 
 
 def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
@@ -197,3 +205,36 @@ def absorption_for(wanted: Array, ground: Array, scattering: Array) -> Array:
         low, high = np.where(too_bright, middle, low), np.where(too_bright, high, middle)
     found[~clear] = (low + high) / 2
     return found
+
+
+def shortfall(lab: Sequence[float], opacity: Opacity, ground: Ground) -> float:
+    """How far the nearest colour that an ink can have on a paper is from the one it is said to have, ΔE00."""
+    shown = reflectance_to_lab(overprints(ground, [ink_film(lab, opacity, ground)])[-1])
+    return float(delta_e00(shown, np.array(lab)))
+
+
+# White and black of a card that hiding is measured on (ISO 6504-3 asks for Y of 80 on white and at most 5
+# on black; the latter's usual 1 is from memory).
+_CARD_WHITE, _CARD_BLACK = 0.8, 0.01
+
+
+def contrast_ratio(absorption: Array, scattering: Array, k1: float) -> float:
+    """How a solid hides a card of black and white: Y over black by Y over white.
+
+    Parameters
+    ----------
+    absorption, scattering : (36,) of the film.
+    k1 : its surface term.
+
+    Returns
+    -------
+    0 clear to 1 opaque, as an instrument reads it, through the surface.
+
+    References
+    ----------
+    ISO 6504-3:2019, hiding power of paints by contrast ratio.
+    """
+    sides = to_internal(np.array([[_CARD_BLACK], [_CARD_WHITE]]), min(k1, _CARD_BLACK / 2)).clip(0, 1)
+    seen = to_measured(film_over(sides * np.ones(BANDS), absorption, scattering), k1)
+    black, white = seen @ XYZ_WEIGHTS[:, 1]
+    return float(black / white)

@@ -12,6 +12,7 @@ from nomos.colour.spectra import BANDS, Array
 
 # How near the colour is asked for at first and, once the families are weighed, at last: CIELAB.
 _NEAR, _EXACT = 0.1, 1e-3
+_NEARER = (0.3, 1.0, 3.0)
 _LOOSE = (12.0, 5.0, 2.0, 1.0, 0.5, 0.2)
 _WEIGHING, _SETTLING, _REDRAWING = 9, 12, 14
 # Of ln K in one step; Gauss-Newton overshoots where a film is nearly black.
@@ -88,8 +89,15 @@ def likeliest(lab: Array, ground: Ground, scattering: Array, prior: Prior) -> Li
     mean = weights @ fit.x
     away = fit.x - mean
     spread = np.einsum("f,fij->ij", weights, fit.spread) + (weights * away.T) @ away + 1e-6 * np.eye(BANDS)
-    one = _fitted(lab, film, Prior(mean[None], spread[None]), _EXACT, _SETTLING)
+    both = Prior(mean[None], spread[None])
+    one = _fitted(lab, film, both, _EXACT, _SETTLING)
     missed = float(np.linalg.norm(one.missed[0]))
+    if missed > _NEAR:
+        # No film of that S can have it: what asks for less comes nearer than what runs after it.
+        wide = Prior(mean[None], (spread + of_any_ink())[None])
+        tried = [one, *(_fitted(lab, film, wide, near, _SETTLING) for near in _NEARER)]
+        one = min(tried, key=lambda each: float(np.linalg.norm(each.missed[0])))
+        missed = float(np.linalg.norm(one.missed[0]))
     return Likeliest(one.x[0], float(one.k1[0]), missed, weights, one.spread[0])
 
 

@@ -436,8 +436,16 @@
    <translation>saugend</translation>
   </message>
   <message>
+   <source>newsprint</source>
+   <translation>Zeitungspapier</translation>
+  </message>
+  <message>
    <source>Since then paper without a coating gives back more light at its surface, and black less.</source>
    <translation>Seither gibt Papier ohne Strich an seiner Oberfläche mehr Licht zurück und Schwarz weniger.</translation>
+  </message>
+  <message>
+   <source>Since then an ink known by its colour is taken for the likeliest pigment of that colour, and inks that cover keep their hue when they are thinned.</source>
+   <translation>Seitdem gilt eine nach ihrer Farbe bekannte Druckfarbe als das wahrscheinlichste Pigment dieser Farbe, und deckende Farben behalten verdünnt ihren Farbton.</translation>
   </message>
   <message>
    <source>D50</source>
@@ -530,6 +538,110 @@
   <message>
    <source>Deep {colour}</source>
    <translation>{colour}, tief</translation>
+  </message>
+  <message>
+   <source>yellow</source>
+   <translation>Gelb</translation>
+  </message>
+  <message>
+   <source>orange</source>
+   <translation>Orange</translation>
+  </message>
+  <message>
+   <source>red</source>
+   <translation>Rot</translation>
+  </message>
+  <message>
+   <source>magenta</source>
+   <translation>Magenta</translation>
+  </message>
+  <message>
+   <source>violet</source>
+   <translation>Violett</translation>
+  </message>
+  <message>
+   <source>blue</source>
+   <translation>Blau</translation>
+  </message>
+  <message>
+   <source>cyan</source>
+   <translation>Cyan</translation>
+  </message>
+  <message>
+   <source>green</source>
+   <translation>grün</translation>
+  </message>
+  <message>
+   <source>oxide green</source>
+   <translation>Oxidgrün</translation>
+  </message>
+  <message>
+   <source>earth</source>
+   <translation>Erde</translation>
+  </message>
+  <message>
+   <source>black</source>
+   <translation>schwarz</translation>
+  </message>
+  <message>
+   <source>white</source>
+   <translation>weiß</translation>
+  </message>
+  <message>
+   <source>mixed</source>
+   <translation>gemischt</translation>
+  </message>
+  <message>
+   <source>a yellow (arylide, cadmium)</source>
+   <translation>ein Gelb (Arylid, Cadmium)</translation>
+  </message>
+  <message>
+   <source>an orange (pyrazolone, cadmium)</source>
+   <translation>ein Orange (Pyrazolon, Cadmium)</translation>
+  </message>
+  <message>
+   <source>a red (naphthol, cadmium)</source>
+   <translation>ein Rot (Naphthol, Cadmium)</translation>
+  </message>
+  <message>
+   <source>a magenta (quinacridone, rubine)</source>
+   <translation>ein Magenta (Chinacridon, Rubin)</translation>
+  </message>
+  <message>
+   <source>a violet (dioxazine)</source>
+   <translation>ein Violett (Dioxazin)</translation>
+  </message>
+  <message>
+   <source>an ultramarine or cobalt blue</source>
+   <translation>ein Ultramarin oder Kobaltblau</translation>
+  </message>
+  <message>
+   <source>a phthalo blue</source>
+   <translation>ein Phthaloblau</translation>
+  </message>
+  <message>
+   <source>a phthalo green</source>
+   <translation>ein Phthalogrün</translation>
+  </message>
+  <message>
+   <source>a chrome oxide or viridian green</source>
+   <translation>ein Chromoxid- oder Smaragdgrün</translation>
+  </message>
+  <message>
+   <source>an earth (oxide, ochre, umber)</source>
+   <translation>eine Erde (Oxid, Ocker, Umbra)</translation>
+  </message>
+  <message>
+   <source>a black</source>
+   <translation>ein Schwarz</translation>
+  </message>
+  <message>
+   <source>a white</source>
+   <translation>ein Weiß</translation>
+  </message>
+  <message>
+   <source>a mixture of two</source>
+   <translation>eine Mischung aus zweien</translation>
   </message>
   <message>
    <source>lab({said}) is not a colour that paper or ink can have; choose a less saturated one.</source>
@@ -994,14 +1106,6 @@
   <message>
    <source>stone</source>
    <translation>Stein</translation>
-  </message>
-  <message>
-   <source>white</source>
-   <translation>weiß</translation>
-  </message>
-  <message>
-   <source>green</source>
-   <translation>grün</translation>
   </message>
   <message>
    <source>felt pen</source>
@@ -3790,10 +3894,6 @@
    <translation>wie sicher die Überdrucke sind</translation>
   </message>
   <message>
-   <source>black</source>
-   <translation>schwarz</translation>
-  </message>
-  <message>
    <source>over</source>
    <translation>darüber</translation>
   </message>
@@ -4330,6 +4430,14 @@
    <translation>Magnesiumcarbonat</translation>
   </message>
   <message>
+   <source>Its pigment</source>
+   <translation>Ihr Pigment</translation>
+  </message>
+  <message>
+   <source>Of an ink known by its colour: which pigments it is likely to hold decides what it shows thinned and over others.</source>
+   <translation>Bei einer nach ihrer Farbe bekannten Druckfarbe: Welche Pigmente sie wohl enthält, entscheidet, was sie verdünnt und über anderen zeigt.</translation>
+  </message>
+  <message>
    <source>Vehicle</source>
    <translation>Bindemittel</translation>
   </message>
@@ -4368,6 +4476,10 @@
   <message>
    <source>Oil makes the ink looser, carbonate stiffer. Do not breathe the powder.</source>
    <translation>Öl macht die Farbe geschmeidiger, Karbonat zäher. Das Pulver nicht einatmen.</translation>
+  </message>
+  <message>
+   <source>the likeliest</source>
+   <translation>das wahrscheinlichste</translation>
   </message>
   <message>
    <source>Oil</source>
@@ -9940,8 +10052,8 @@ N</translation>
    <translation>Auf</translation>
   </message>
   <message>
-   <source>{apart}Lab {lab_text}, {opacity}</source>
-   <translation>{apart}Lab {lab_text}, {opacity}</translation>
+   <source>{apart}Lab {lab_text}, {opacity}, contrast ratio {ratio}</source>
+   <translation>{apart}Lab {lab_text}, {opacity}, Deckverhältnis {ratio}</translation>
   </message>
   <message>
    <source>Inks keep the colour they have on it.</source>
@@ -10046,6 +10158,10 @@ N</translation>
   <message>
    <source>{passes} worth a pull</source>
    <translation>{passes} sich</translation>
+  </message>
+  <message>
+   <source>By its colour taken for {family}. A drawdown makes it sure.</source>
+   <translation>Nach ihrer Farbe genommen für {family}. Ein Aufstrich macht es sicher.</translation>
   </message>
   <message>
    <source>For {name}</source>

@@ -11,16 +11,17 @@ from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour import OnWet, Opacity
 from nomos.colour.colour_uncertainty import Basis, Known, standard_errors
 from nomos.colour.layering import Film, KnownFilm, Stock
+from nomos.colour.pigments import Family
 from nomos.colour.spectra import Array
 from nomos.project.inks.films import film_of, on_wet, printing_sets, stock_of, zone_keys
 from nomos.project.model import Ink, Project
-from nomos.separation.plans import Plan
+from nomos.separation.plans import Plan, PlannedInk
 
 _MOST_CHARTED = 3
 # A range smaller than this is not worth saying, ΔE00.
 WORTH_SAYING = 0.5
 
-Doubted = tuple[KnownFilm, float, float, Basis, Opacity]
+Doubted = tuple[KnownFilm, float, float, Basis, Opacity, Family | None]
 
 
 @dataclass(frozen=True, eq=False)
@@ -57,7 +58,7 @@ def how_sure(project: Project, sets: Sequence[Collection[int]], charted: Collect
     for key in keys:
         ink = project.ink(project.impression(key.pull).zones[key.zone].ink)
         basis: Basis = "chart" if ink.id in charted else basis_of(ink)
-        known.append(_doubted(film_of(project, key), basis, ink.opacity))
+        known.append(_doubted(film_of(project, key), basis, ink))
     rows = tuple(frozenset(each) for each in sets)
     return ColourUncertainty(*_errors(stock_of(project), tuple(known), tuple(on_wet(project, keys)), rows))
 
@@ -66,8 +67,7 @@ def plan_sureness(paper: Stock, plan: Plan) -> ColourUncertainty:
     """How sure the colours of a plan are, one for each of its flat colours."""
     ground = paper.ground
     known = tuple(
-        _doubted(ink.film(ground), basis_of(ink.ink) if isinstance(ink.ink, Ink) else "word", ink.opacity)
-        for ink in plan.inks
+        _doubted(ink.film(ground), basis_of(ink.ink) if isinstance(ink.ink, Ink) else "word", ink) for ink in plan.inks
     )
     wets = (None,) * len(known)
     return ColourUncertainty(*_errors(paper, known, wets, tuple(frozenset(each) for each in plan.members)))
@@ -111,8 +111,9 @@ def judge(project: Project, overlaps: Sequence[frozenset[int]] = (), *, progress
     return Judged(fields, helped, dict(zip(overlaps, within, strict=True)))
 
 
-def _doubted(film: Film, basis: Basis, opacity: Opacity) -> Doubted:
-    return KnownFilm.of(film), film.thickness, film.cover, basis, opacity
+def _doubted(film: Film, basis: Basis, ink: Ink | PlannedInk) -> Doubted:
+    family = ink.family if isinstance(ink, Ink) else None
+    return KnownFilm.of(film), film.thickness, film.cover, basis, ink.opacity, family
 
 
 @lru_cache(maxsize=128)
@@ -122,5 +123,5 @@ def _errors(
     rows = np.zeros((len(sets), len(known)), bool)
     for row, places in enumerate(sets):
         rows[row, list(places)] = True
-    inks = [Known(film.film(amount, cover), basis, opacity) for film, amount, cover, basis, opacity in known]
+    inks = [Known(film.film(amount, cover), basis, word, of) for film, amount, cover, basis, word, of in known]
     return standard_errors(stock.ground, inks, rows, wets)

@@ -11,6 +11,7 @@ from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_
 from nomos.colour.ink import solid_of, spectral_solid
 from nomos.colour.layering import Stock, surface_on
 from nomos.colour.overprinting import overprints_in_turn
+from nomos.colour.pigments import Family
 from nomos.colour.spectra import Array
 from nomos.colour.trapping import COVER, FILM, WET_SURFACE, tack_with, trapping_of
 from nomos.colour.vehicles import VEHICLES, sunk
@@ -71,12 +72,22 @@ def film_on(ink: Ink, ground: Ground, thickness: float = 1.0, *, damp: bool = Fa
     if ink.reflectance is not None:
         solid = spectral_solid(ink.reflectance, ink.opacity, ground)
         return Film(solid.absorption, solid.scattering, solid.k1, thickness, ground.cover)
-    return ink_film(ink.lab, ink.opacity, ground, thickness)
+    return ink_film(ink.lab, ink.opacity, ground, thickness, ink.family)
 
 
 def can_be_on(ink: Ink, ground: Ground) -> bool:
     """Whether an ink known by its colour and a word can have that colour, as it is, on this paper."""
-    return ink.optics is not None or solid_of(ink.lab, ink.opacity, ground).reached
+    return ink.optics is not None or solid_of(ink.lab, ink.opacity, ground, ink.family).reached
+
+
+def known_by_colour(ink: Ink) -> bool:
+    """Whether nothing is known of an ink but its colour and a word."""
+    return ink.optics is None and ink.reflectance is None
+
+
+def family_of(ink: Ink, ground: Ground) -> Family | None:
+    """What pigment an ink known by its colour and a word is taken for; None where it was read."""
+    return solid_of(ink.lab, ink.opacity, ground, ink.family).family if known_by_colour(ink) else None
 
 
 def film_of(project: Project, key: FilmKey) -> Film:

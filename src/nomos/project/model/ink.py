@@ -7,6 +7,7 @@ from msgspec import Struct
 from nomos.base.fields import choice, figure
 from nomos.base.language import tr
 from nomos.colour import Lab, Opacity
+from nomos.colour.pigments import FAMILY_NAMES, Family
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST
 from nomos.colour.vehicles import VEHICLES
 from nomos.order import DRYING_H
@@ -37,6 +38,7 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
 
     reflectance : of its solid on the paper, measured, 380 to 730 nm by 10; its colour is then `lab`.
     pigment : its generic Colour Index name, if known.
+    family : of its pigment, where it is not to be guessed from the colour.
     tack : 0 loose to 10 tight, as it comes from the tub.
     drying_h : until it can be overprinted, at 20 degrees.
     cost, tub_g : of a tub, in the user's own money, and what it holds.
@@ -51,6 +53,15 @@ class Ink(Struct, frozen=True, forbid_unknown_fields=True):
     optics: Optics | None = None
     reflectance: Bands | None = None
     pigment: str = ""
+    family: Annotated[
+        Family | None,
+        choice(
+            tr("Its pigment"),
+            tr("Of an ink known by its colour: which pigments it is likely to hold decides what it shows thinned "
+               "and over others."),
+            ((None, tr("the likeliest")), *FAMILY_NAMES.items()), undo=INK,
+        ),
+    ] = None  # fmt: skip
     vehicle: Annotated[
         VehicleName,
         choice(

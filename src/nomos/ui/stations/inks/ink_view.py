@@ -7,6 +7,7 @@ import numpy as np
 from nomos.base.language import opened, tr
 from nomos.base.units import number
 from nomos.colour import Ground, Lab, Opacity, ink_film, lab_to_hex, overprints, reflectance_to_lab
+from nomos.colour.ink import contrast_ratio
 from nomos.colour.recovery import ColourError
 from nomos.colour.trapping import knife_test
 from nomos.project import Project, Proof, Zone
@@ -69,11 +70,13 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
                 if len(impression.zones) > 1
                 else ""
             )
+            film = film_on(own, ground)
             quiet = tr(
-                "{apart}Lab {lab_text}, {opacity}",
+                "{apart}Lab {lab_text}, {opacity}, contrast ratio {ratio}",
                 apart=apart,
                 lab_text=lab_text(own.lab),
                 opacity=_OPACITY[own.opacity],
+                ratio=number(contrast_ratio(film.absorption, film.scattering, film.k1), 2),
             )
             if not can_be_on(own, ground):
                 quiet = tr(

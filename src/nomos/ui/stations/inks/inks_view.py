@@ -7,12 +7,22 @@ import numpy as np
 from nomos.base.language import tr
 from nomos.base.units import counted, number
 from nomos.colour import lab_to_hex
+from nomos.colour.pigments import FAMILY_NAMES
 from nomos.colour.spectra import Array
 from nomos.colour.weighing import in_parts, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.drawdown import Card
-from nomos.project.inks.films import FilmKey, film_of, printed_reflectance, solid_film, trapping_at, zone_keys
+from nomos.project.inks.films import (
+    FilmKey,
+    family_of,
+    film_of,
+    ground_of,
+    printed_reflectance,
+    solid_film,
+    trapping_at,
+    zone_keys,
+)
 from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.reach import passes_of
 from nomos.project.model import Impression, Ink, Paper, Workshop, Zone
@@ -116,6 +126,7 @@ class StackView:
     knife: str
     passes: str
     spectra: tuple[Array, Array, Array] | None
+    taken: str
 
 
 def stack_view(project: Project, state: UiState) -> StackView | None:
@@ -146,8 +157,16 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
         f"{place + 1}  {ink.name}", zone, pull, ink, project.paper, project.workshop, place > 0,
         share if share is not None else 1.0, note, knife_text(project, ink),
         tr("Printed again over itself it gains ΔE {gains}: {worth}.", gains=gains, worth=worth),
-        (alone, solid.absorption, solid.scattering),
+        (alone, solid.absorption, solid.scattering), _taken_for(project, ink),
     )  # fmt: skip
+
+
+def _taken_for(project: Project, ink: Ink) -> str:
+    """Which pigment an ink known by its colour is taken for; empty where it was read."""
+    family = family_of(ink, ground_of(project))
+    if family is None:
+        return ""
+    return tr("By its colour taken for {family}. A drawdown makes it sure.", family=tr(FAMILY_NAMES[family]))
 
 
 @dataclass(frozen=True)

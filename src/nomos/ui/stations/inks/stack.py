@@ -105,13 +105,14 @@ class StackPart(QWidget):
         self.paper_faces = Form(Paper, ("surface", "kind"))
         self.kind_note = label(_WHY_KIND, kind="quiet")
         self.paper_fields = Form(Paper, ("grain", "weight_gsm", "growth"))
-        self.spectra = Spectra()
+        self.spectra, self.taken, self.family = Spectra(), label(kind="quiet"), Form(Ink, ("family",))
         self._grade = (self.course, self.bend, self.along, self.edges, self.flat, self.why_flat)
         for widget in (
             self.heading, self.inking, self.wet, self.trapping_note, self.trapping, self.ink,
             self.knife, self.modifier, *self.steps.values(),
             self.density_fields, self.from_densities, self.passes,
             *self._grade, label(tr("Spectrum on the paper, K dashed, S dotted"), kind="name"), self.spectra,
+            self.taken, self.family,
         ):  # fmt: skip
             column.addWidget(widget)
         # A part of its own: the paper is the same under every ink.
@@ -132,7 +133,7 @@ class StackPart(QWidget):
         self.inking.changed.connect(self.zone_requested)
         for form in (self.wet, self.trapping):
             form.changed.connect(self.pull_requested)
-        for form in (self.ink, self.modifier):
+        for form in (self.ink, self.modifier, self.family):
             form.changed.connect(self.ink_requested)
         for form in self.steps.values():
             form.changed.connect(lambda path, value: self.field_requested.emit(f"workshop.{path}", value))
@@ -158,7 +159,7 @@ class StackPart(QWidget):
             measured.setVisible(view is not None and view.pull.wet)
         own = (
             self.inking, self.wet, self.trapping_note, self.trapping, self.ink, self.passes, self.modifier,
-            self.knife, self.spectra,
+            self.knife, self.spectra, self.taken, self.family,
         )  # fmt: skip
         for widget in own:
             widget.setVisible(view is not None)
@@ -176,8 +177,10 @@ class StackPart(QWidget):
         self.trapping_note.setText(view.trapping_note)
         self.trapping.show_values(view.pull, {"trapping": view.trapping})
         self.trapping.setEnabled(view.pull.wet)
-        for form in (self.ink, self.modifier):
+        for form in (self.ink, self.modifier, self.family):
             form.show_values(view.ink)
+        self.taken.setText(view.taken)
+        self.family.setVisible(bool(view.taken))
         for form in self.steps.values():
             form.show_values(view.workshop)
         self.knife.setText(view.knife)
