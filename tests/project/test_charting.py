@@ -7,11 +7,14 @@ import pytest
 from pypdfium2 import PdfDocument
 
 from nomos.base.errors import BadInput
-from nomos.colour import delta_e00
+from nomos.colour import delta_e00, lab_to_srgb, srgb_to_lab
+from nomos.colour.cielab import srgb_decode
 from nomos.devices import Scanner
+from nomos.devices.camera import Camera, Sheet
 from nomos.formats.chart import chart_picture, write_chart
 from nomos.project import Assets, Project, ProjectError
-from nomos.project.inks.chart import overlap_chart, read_chart
+from nomos.project.inks.chart import Chart, overlap_chart
+from nomos.project.inks.chart_reading import read_chart
 
 Demo = tuple[Project, Assets]
 
@@ -57,6 +60,46 @@ def test_a_scan_of_the_chart_is_read_back(four: tuple[Project, tuple[str, ...]],
     assert float(delta_e00(np.array(bare.read.lab), np.array(project.paper.lab))) < 0.5
     with pytest.raises(ProjectError, match="discs"):
         read_chart(chart, np.full((400, 400, 3), 230, np.uint8), project.paper.lab)
+
+
+@pytest.mark.parametrize(
+    "camera",
+    [
+        Camera(),
+        Camera(tilt=0.3, falloff=0.35, table="stone"),
+        Camera(table="mat", turn_deg=95, pixels=(4000, 3000), lens=-0.03),
+        Camera(exposure=0.5, noise=3, seed=3),
+    ],
+)
+def test_a_photograph_of_the_chart_is_straightened_and_evened(
+    four: tuple[Project, tuple[str, ...]], camera: Camera
+) -> None:
+    project, pulls = four
+    chart = overlap_chart(project, pulls)
+    read = read_chart(chart, camera.take(lying(chart, project)).rgb, project.paper.lab)
+    # What a picture of it can hold, as the screen does.
+    truth = srgb_to_lab(np.array([lab_to_srgb(np.array(patch.lab)) for patch in chart.patches]))
+    off = delta_e00(np.array([each.read.lab for each in read]), truth)
+    assert off.mean() < 0.8
+    assert off.max() < 2.5
+    assert 0 < read[0].sure_de00 < 1.8
+
+
+def test_a_shadow_over_the_chart_is_no_colour(four: tuple[Project, tuple[str, ...]]) -> None:
+    project, pulls = four
+    chart = overlap_chart(project, pulls)
+    with pytest.raises(ProjectError, match="shadow"):
+        read_chart(chart, Camera(shadow=0.35).take(lying(chart, project)).rgb, project.paper.lab)
+
+
+def lying(chart: Chart, project: Project) -> Sheet:
+    """The chart printed on a sheet a little larger."""
+    page = chart_picture(chart, project.paper.lab)
+    bare = lab_to_srgb(np.array(project.paper.lab))
+    whole = np.full((page.shape[0] + 160, page.shape[1] + 160, 3), bare, np.uint8)
+    whole[80:-80, 80:-80] = page
+    inner = (80, 80, whole.shape[1] - 80, whole.shape[0] - 80)
+    return Sheet(srgb_decode(whole / 255).astype(np.float32), inner, 8.0)
 
 
 def test_the_chart_as_a_file(four: tuple[Project, tuple[str, ...]], tmp_path: Path) -> None:

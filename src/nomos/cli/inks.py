@@ -72,10 +72,13 @@ def _add_readings(commands: Any) -> None:
     )  # fmt: skip
     chart.add_argument(
         "--learn", type=Path, metavar="READ",
-        help="refine the inks by the chart as printed: its scan, or a table with patch and L, a, b or bands",
+        help="refine the inks by the chart as printed: its scan or photograph, or a table with patch and L, a, b or bands",
     )  # fmt: skip
     chart.add_argument(
-        "--read", type=Path, metavar="SCAN", help="compare a scan of the chart as printed with what was foretold"
+        "--read",
+        type=Path,
+        metavar="PICTURE",
+        help="compare a scan or a photograph of the chart as printed with what was foretold",
     )
 
     learn = command(commands, "learn", "what a scanned proof says of inks and trapping", _learn)
@@ -276,7 +279,8 @@ def _learn_chart(options: argparse.Namespace, project: "Project", assets: "Asset
 
 def _read_chart(options: argparse.Namespace, project: "Project") -> int:
     from nomos.formats.files import read_bytes
-    from nomos.project.inks.chart import overlap_chart, read_chart
+    from nomos.project.inks.chart import overlap_chart
+    from nomos.project.inks.chart_reading import read_chart
     from nomos.work.scan import pixels_of
 
     chart = overlap_chart(project)
@@ -291,8 +295,9 @@ def _read_chart(options: argparse.Namespace, project: "Project") -> int:
         for each in found
     ]
     mean = sum(each.de00 for each in found) / max(len(found), 1)
-    figures = {"patches": rows, "mean_de00": round(mean, 3)}
-    return say(options, figures, [f"{len(rows)} patches, mean dE00 {mean:.2f}"])
+    sure = max((each.sure_de00 for each in found), default=0.0)
+    figures = {"patches": rows, "mean_de00": round(mean, 3), "sure_de00": round(sure, 3)}
+    return say(options, figures, [f"{len(rows)} patches, mean dE00 {mean:.2f}, read to dE00 {sure:.1f}"])
 
 
 def _learn(options: argparse.Namespace) -> int:

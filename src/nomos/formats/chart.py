@@ -16,7 +16,8 @@ from nomos.formats.pictures import png
 from nomos.formats.readings import read_samples
 from nomos.formats.typesetting import A4_MM, BOLD, FONT, MM
 from nomos.project import Project
-from nomos.project.inks.chart import MARK_MM, Chart, overlap_chart, read_chart
+from nomos.project.inks.chart import MARK_MM, Chart, overlap_chart
+from nomos.project.inks.chart_reading import read_chart
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas

@@ -5,12 +5,9 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.base.language import tr
-from nomos.colour import Lab, delta_e00
-from nomos.colour.cielab import srgb_decode, srgb_encode
-from nomos.colour.spectra import Array
+from nomos.colour import Lab
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
-from nomos.proof.scanning import PatchReading, Picture, balanced, read_patch
 
 MOST_INKS = 8
 _A4_WIDE_MM, _LEAST_PATCH_MM, _MOST_PATCH_MM = 180.0, 10.0, 24.0
@@ -121,87 +118,3 @@ def overlap_chart(project: Project, pulls: tuple[str, ...] | None = None) -> Cha
 def _gray(bits: int) -> list[int]:
     """Numbers of so many bits in Gray order: each differs from the next in one bit (Gray 1953)."""
     return [n ^ (n >> 1) for n in range(1 << bits)]
-
-
-@dataclass(frozen=True)
-class ChartReading:
-    """One patch as read from a scan, against what was predicted for it."""
-
-    patch: Patch
-    read: PatchReading
-    de00: float
-
-
-def read_chart(
-    chart: Chart, picture: Picture, paper: Lab, *, grey: tuple[Lab, tuple[int, int, int, int]] | None = None
-) -> tuple[ChartReading, ...]:
-    """The patches of a printed chart from a scan of it, balanced to its bare paper.
-
-    Parameters
-    ----------
-    picture : (height, width, 3) uint8, the whole chart with its four discs, upright.
-    paper : the paper's own colour.
-    grey : a grey card on the scan: its colour, and where it lies in pixels.
-
-    Raises
-    ------
-    ProjectError : the discs are not found.
-    """
-    to_pixels = _to_pixels(chart, picture)
-    windows = [_window(chart, patch, to_pixels) for patch in chart.patches]
-    bare = next(place for place, patch in enumerate(chart.patches) if not patch.films)
-    balance = balanced(_mean(picture, windows[bare]), paper)
-    if grey is not None:
-        balance = balanced(_mean(picture, windows[bare]), paper, _mean(picture, grey[1]), grey[0])
-    found = []
-    for patch, window in zip(chart.patches, windows, strict=True):
-        read = read_patch(picture, window, balance)
-        found.append(ChartReading(patch, read, float(delta_e00(np.array(read.lab), np.array(patch.lab)))))
-    return tuple(found)
-
-
-def _mean(picture: Picture, window: tuple[int, int, int, int]) -> Array:
-    left, top, right, bottom = window
-    linear = srgb_decode(picture[top:bottom, left:right].reshape(-1, 3) / 255).mean(axis=0)
-    return np.asarray(255 * srgb_encode(linear))
-
-
-def _to_pixels(chart: Chart, picture: Picture) -> Array:
-    """The affine map from mm on the chart to pixels of a scan, by its four discs. (2, 3)."""
-    import cv2
-
-    height, width = picture.shape[:2]
-    grey = cv2.cvtColor(picture, cv2.COLOR_RGB2GRAY)
-    dark = (grey < 0.5 * np.median(np.sort(grey.ravel())[-grey.size // 4 :])).astype(np.uint8)
-    count, _, stats, centres = cv2.connectedComponentsWithStats(dark, connectivity=8)
-    scale = min(width / chart.size_mm[0], height / chart.size_mm[1])
-    disc = np.pi * (MARK_MM / 2 * scale) ** 2
-    round_ones = [
-        centres[part]
-        for part in range(1, count)
-        if 0.5 * disc < stats[part, cv2.CC_STAT_AREA] < 2 * disc
-        and 0.7 < stats[part, cv2.CC_STAT_WIDTH] / stats[part, cv2.CC_STAT_HEIGHT] < 1.4
-    ]
-    corners = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
-    if len(round_ones) < len(corners):
-        raise ProjectError(
-            "chart", tr("The chart's four black discs are not found; scan all of it, upright and in focus.")
-        )
-    discs = np.array(round_ones)
-    found = np.array([discs[np.argmin(np.hypot(*(discs - corner).T))] for corner in corners])
-    known = np.hstack([np.array(chart.marks), np.ones((4, 1))])
-    matrix, *_ = np.linalg.lstsq(known, found + 0.5, rcond=None)
-    off = float(np.abs(known @ matrix - found - 0.5).max())
-    if off > 2 * scale:
-        raise ProjectError("chart", tr("The four discs do not fit this chart; scan it flat and alone."))
-    return np.asarray(matrix.T)
-
-
-def _window(chart: Chart, patch: Patch, to_pixels: Array) -> tuple[int, int, int, int]:
-    """The middle half of a patch, in pixels."""
-    inset = chart.patch_mm / 4
-    one = to_pixels @ [patch.left_mm + inset, patch.top_mm + inset, 1]
-    other = to_pixels @ [patch.left_mm + chart.patch_mm - inset, patch.top_mm + chart.patch_mm - inset, 1]
-    left, right = sorted((round(one[0]), round(other[0])))
-    top, bottom = sorted((round(one[1]), round(other[1])))
-    return int(left), int(top), int(max(right, left + 1)), int(max(bottom, top + 1))

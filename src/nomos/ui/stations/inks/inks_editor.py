@@ -8,7 +8,8 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Progress
 from nomos.edition import film_from_weights
-from nomos.project.inks.chart import MOST_INKS, ChartReading, overlap_chart, read_chart
+from nomos.project.inks.chart import MOST_INKS, overlap_chart
+from nomos.project.inks.chart_reading import ChartReading, read_chart
 from nomos.project.inks.data import with_optics
 from nomos.project.inks.drawdown import Card
 from nomos.project.inks.edits import with_ink

@@ -17,7 +17,7 @@ from nomos.colour.trapping import preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
 from nomos.project import Project
 from nomos.project.blocks.zones import flat_then_graded
-from nomos.project.inks.chart import ChartReading
+from nomos.project.inks.chart_reading import ChartReading
 from nomos.project.inks.data import with_optics
 from nomos.project.inks.drawdown import Card
 from nomos.project.inks.edits import with_zone

@@ -10,7 +10,7 @@ from nomos.colour import Lab, delta_e00, lab_to_hex, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS, Eyes, Light
 from nomos.colour.spectra import Array
 from nomos.project import Project, Proof
-from nomos.project.inks.chart import ChartReading
+from nomos.project.inks.chart_reading import ChartReading
 from nomos.project.inks.colour_uncertainty import WORTH_SAYING, Judged
 from nomos.project.inks.films import film_of, on_wet, printed_reflectance, zone_keys
 from nomos.project.inks.overlaps import ChartLearned
