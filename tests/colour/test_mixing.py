@@ -19,7 +19,7 @@ from nomos.colour.mixing import (
     mixture_labs,
     recipe_of,
 )
-from nomos.colour.weighing import correct, in_parts, weighed
+from nomos.colour.weighing import correct, in_parts, thinned_first, weighed
 
 PAPER: Lab = (95.0, 0.0, 3.0)
 UNDER = Underlay(Ground.from_lab(PAPER).internal)
@@ -106,6 +106,24 @@ def test_weighing_says_what_rounding_costs() -> None:
     parts, made = in_parts(best, tubs, target, UNDER)
     assert all(isinstance(count, int) and count >= 1 for count in parts.values())
     assert made.de00 < best.de00 + 2.5
+
+
+def test_too_little_for_the_scales_is_thinned_first() -> None:
+    """A pale tint of which 20 g hold less of an ink than the scales show."""
+    tubs = [*SHELF, EXTENDER]
+    shares = np.array([0.0, 0.0, 0.03, 0.0025, 0.0, 0.9675])
+    lab = mixture_labs(tubs, shares[None], UNDER)[0]
+    target: Lab = (float(lab[0]), float(lab[1]), float(lab[2]))
+    recipe = recipe_of(target, tubs, shares, UNDER)
+    _, straight = weighed(recipe, tubs, 20.0, target, UNDER)
+    assert straight.de00 > 0.5
+    first = thinned_first(recipe, tubs, 20.0, target, UNDER)
+    assert first is not None
+    assert first.name == "Black"
+    assert first.de00 < straight.de00 - 0.2
+    assert sum(first.grams.values()) == pytest.approx(20, abs=0.2)
+    # Of a kilogram every grain is weighed.
+    assert thinned_first(recipe, tubs, 1000.0, target, UNDER) is None
 
 
 def test_a_batch_gone_wrong_is_put_right_with_little() -> None:

@@ -80,7 +80,7 @@ def test_a_photograph_of_the_chart_is_straightened_and_evened(
     # What a picture of it can hold, as the screen does.
     truth = srgb_to_lab(np.array([lab_to_srgb(np.array(patch.lab)) for patch in chart.patches]))
     off = delta_e00(np.array([each.read.lab for each in read]), truth)
-    assert off.mean() < 0.8
+    assert off.mean() < 1.0
     assert off.max() < 2.5
     assert 0 < read[0].sure_de00 < 1.8
 

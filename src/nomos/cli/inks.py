@@ -72,7 +72,7 @@ def _add_readings(commands: Any) -> None:
     )  # fmt: skip
     chart.add_argument(
         "--learn", type=Path, metavar="READ",
-        help="refine the inks by the chart as printed: its scan or photograph, or a table with patch and L, a, b or bands",
+        help="refine the inks by the chart as printed: a picture of it, or a table with patch and L, a, b or bands",
     )  # fmt: skip
     chart.add_argument(
         "--read",
@@ -119,7 +119,7 @@ def _overprint(options: argparse.Namespace) -> int:
 
 def _mix(options: argparse.Namespace) -> int:
     from nomos.colour import ink_film, lab_to_hex, parse_colour, parse_ink
-    from nomos.colour.weighing import correct, in_parts, weighed
+    from nomos.colour.weighing import THINNED, ThinnedFirst, correct, in_parts, thinned_first, weighed
     from nomos.formats import read_inks
     from nomos.project.inks.films import known_by_colour
     from nomos.project.inks.mixing import in_words, recipes_for, tubs_of, underlay
@@ -147,6 +147,7 @@ def _mix(options: argparse.Namespace) -> int:
     rows = []
     for words, recipe in in_words(found, tubs, options.grams, target, under, 3):
         grams, on_scales = weighed(recipe, tubs.all, options.grams, target, under)
+        thinned = thinned_first(recipe, tubs.all, options.grams, target, under)
         parts, by_knife = in_parts(recipe, tubs.all, target, under)
         rows.append(
             {
@@ -159,6 +160,7 @@ def _mix(options: argparse.Namespace) -> int:
                 "de00": round(recipe.de00, 3),
                 "de00_weighed": round(on_scales.de00, 3),
                 "de00_parts": round(by_knife.de00, 3),
+                "thin_first": thinned,
                 "hiding": round(recipe.hiding, 3),
                 "cost_100g": round(recipe.cost, 2),
             }
@@ -179,6 +181,10 @@ def _mix(options: argparse.Namespace) -> int:
         weights = ", ".join(f"{name} {grams:g} g" for name, grams in row["grams"].items())  # type: ignore[attr-defined] # a dict
         word = f" ({', '.join(row['choice'])})" if row["choice"] else ""  # type: ignore[arg-type] # a list
         print(f"dE00 {row['de00_weighed']:.2f}: {weights}{word}")
+        first = row["thin_first"]
+        if isinstance(first, ThinnedFirst):
+            then = ", ".join(f"{name} {g:g} g" for name, g in first.grams.items())
+            print(f"  nearer, dE00 {first.de00:.2f}: thin {first.name} {THINNED} times in extender first, then {then}")
     for name, grams in figures.get("correction", {}).get("add_g", {}).items():
         print(f"add {grams:g} g {name}")
     return DONE

@@ -3878,12 +3878,12 @@
    <translation>Eine Tafel umfasst 1 bis {most_inks} Druckfarben, nicht {chosen}; weniger wählen.</translation>
   </message>
   <message>
-   <source>The chart's four black discs are not found; scan all of it, upright and in focus.</source>
-   <translation>Die vier schwarzen Punkte der Tafel sind nicht zu finden; die ganze Tafel scannen, aufrecht und scharf.</translation>
+   <source>The paper between the patches comes out uneven by ΔE {sure}: a shadow or a lamp's edge lies over the chart; take it in even light, away from your own shadow.</source>
+   <translation>Das Papier zwischen den Feldern kommt um ΔE {sure} ungleich heraus: Ein Schatten oder der Rand eines Lampenlichts liegt über der Tafel; nimm sie in gleichmäßigem Licht auf, fern vom eigenen Schatten.</translation>
   </message>
   <message>
-   <source>The four discs do not fit this chart; scan it flat and alone.</source>
-   <translation>Die vier Punkte passen nicht zu dieser Tafel; flach und allein scannen.</translation>
+   <source>The chart's four black discs are not found; take all of it, flat and in focus.</source>
+   <translation>Die vier schwarzen Scheiben der Tafel sind nicht zu finden; nimm sie ganz auf, flach und scharf.</translation>
   </message>
   <message>
    <source>how sure the colours are</source>
@@ -10170,6 +10170,10 @@ N</translation>
   <message>
    <source>Wanted {lab_text}. Weighed to 0.1 g it comes to ΔE {de00}, by parts to {de00_2}. It hides {hiding} % of what is below</source>
    <translation>Gewünscht {lab_text}. Auf 0,1 g gewogen kommt ΔE {de00} heraus, nach Teilen {de00_2}. Verborgen werden {hiding} % dessen, was darunterliegt</translation>
+  </message>
+  <message>
+   <source> Too little {name} for the scales: thin it {times} times in extender first, then {grams}: ΔE {de00}.</source>
+   <translation> Zu wenig {name} für die Waage: erst {times}-fach in Transparentweiß verdünnen, dann {grams}: ΔE {de00}.</translation>
   </message>
   <message>
    <source>From ΔE {before} to {de00}.</source>

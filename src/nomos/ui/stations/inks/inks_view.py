@@ -9,7 +9,7 @@ from nomos.base.units import counted, number
 from nomos.colour import lab_to_hex
 from nomos.colour.pigments import FAMILY_NAMES
 from nomos.colour.spectra import Array
-from nomos.colour.weighing import in_parts, weighed
+from nomos.colour.weighing import THINNED, in_parts, thinned_first, weighed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.drawdown import Card
@@ -94,6 +94,13 @@ def mix_view(
         de00_2=number(knife.de00),
         hiding=number(100 * recipe.hiding, 0),
     ) + (tr(" and costs {cost} per 100 g.", cost=number(recipe.cost, 2)) if recipe.cost else ".")
+    first = thinned_first(recipe, mixed.tubs.all, batch, mixed.target, mixed.under)
+    if first is not None:
+        note += tr(
+            " Too little {name} for the scales: thin it {times} times in extender first, then {grams}: ΔE {de00}.",
+            name=first.name, times=THINNED, de00=number(first.de00),
+            grams=", ".join(f"{name} {number(g)} g" for name, g in first.grams.items()),
+        )  # fmt: skip
     done = mixed.correction
     correction: Figures = ()
     said = ""
