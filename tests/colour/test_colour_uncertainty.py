@@ -98,9 +98,7 @@ def test_the_more_is_known_the_surer_and_what_was_read_is_sure() -> None:
     assert ranges["word"][0] == 0
     # The solid was read on this paper: it is what it is.
     assert ranges["word"][1] < 0.2
-    # A chart narrows the pigment; what the laws miss of inks over each other stays.
-    assert ranges["word"][2] > 1
-    assert ranges["chart"][2] > 1
+    assert ranges["word"][2] > ranges["chart"][2] > 1
     assert ranges["word"][2] > ranges["spectrum"][2] > 0.5
 
 
@@ -118,9 +116,8 @@ def test_a_chart_teaches_what_was_not_printed_too() -> None:
             for some in (films, learned.films)
         ]
         figures.append((learned.before[3:].mean(), learned.after[3:].mean(), *unseen))
-        assert learned.after[:3].max() <= 0.03
+        assert learned.after[:3].max() <= 0.06
         assert learned.after[3:].mean() < learned.before[3:].mean()
     before, after, unseen_before, unseen_after = np.mean(figures, axis=0)
-    # The sets were printed wet on wet, which these dry films do not tell.
-    assert after < 0.9 * before
-    assert unseen_after < 0.9 * unseen_before
+    assert after < 0.8 * before
+    assert unseen_after < 0.85 * unseen_before

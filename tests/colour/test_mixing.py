@@ -109,19 +109,19 @@ def test_weighing_says_what_rounding_costs() -> None:
 
 
 def test_too_little_for_the_scales_is_thinned_first() -> None:
-    """A pale tint of which 20 g hold less of an ink than the scales show."""
+    """A pale tint of which 12 g hold less of an ink than the scales show."""
     tubs = [*SHELF, EXTENDER]
-    shares = np.array([0.0, 0.0, 0.03, 0.0025, 0.0, 0.9675])
+    shares = np.array([0.0, 0.0, 0.03, 0.0018, 0.0, 0.9682])
     lab = mixture_labs(tubs, shares[None], UNDER)[0]
     target: Lab = (float(lab[0]), float(lab[1]), float(lab[2]))
     recipe = recipe_of(target, tubs, shares, UNDER)
-    _, straight = weighed(recipe, tubs, 20.0, target, UNDER)
+    _, straight = weighed(recipe, tubs, 12.0, target, UNDER)
     assert straight.de00 > 0.5
-    first = thinned_first(recipe, tubs, 20.0, target, UNDER)
+    first = thinned_first(recipe, tubs, 12.0, target, UNDER)
     assert first is not None
-    assert first.name == "Black"
+    assert set(first.names) <= {"Blue", "Black"}
     assert first.de00 < straight.de00 - 0.2
-    assert sum(first.grams.values()) == pytest.approx(20, abs=0.2)
+    assert sum(first.grams.values()) == pytest.approx(12, abs=0.2)
     # Of a kilogram every grain is weighed.
     assert thinned_first(recipe, tubs, 1000.0, target, UNDER) is None
 

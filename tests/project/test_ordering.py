@@ -66,8 +66,9 @@ def test_no_order_of_the_demo_is_better(demo: Demo, demo_blocks: CutBlocks, laid
     for _ in range(60):
         other = with_order(project, [ids[n] for n in generator.permutation(len(ids))])
         assert mean_of(other, laid) >= least - 1e-9
-    best = report.choices[0]
-    assert "best colour" in best.words
+    best = next(choice for choice in report.choices if "best colour" in choice.words)
+    # Of those that nobody can tell apart the one that the trade would print.
+    assert best.mean_de00 <= least + 1e-3
     assert mean_of(with_order(project, best.pulls), laid) == pytest.approx(best.mean_de00)
     words = {word for choice in report.choices for word in choice.words}
     assert words == {"best colour", "fewest days", "fewest wash-ups", "hides misregister", "the usual order"}
@@ -224,7 +225,7 @@ def test_sheet_by_sheet_with_many_pulls_says_that_it_is_not_exact(
     project = replace(demo[0], times=replace(demo[0].times, way="sheet by sheet"))
     report = best_orders(project, laid, demo_blocks.borders)
     assert not report.exact
-    assert report.gap_de00 == pytest.approx(report.choices[0].mean_de00, abs=1e-6)
+    assert report.gap_de00 == pytest.approx(report.choices[0].mean_de00, abs=1e-3)
     usual = next(choice for choice in report.choices if "the usual order" in choice.words)
     assert report.choices[0].mean_de00 <= usual.mean_de00
 

@@ -184,7 +184,8 @@ def _mix(options: argparse.Namespace) -> int:
         first = row["thin_first"]
         if isinstance(first, ThinnedFirst):
             then = ", ".join(f"{name} {g:g} g" for name, g in first.grams.items())
-            print(f"  nearer, dE00 {first.de00:.2f}: thin {first.name} {THINNED} times in extender first, then {then}")
+            thin = f"thin {' and '.join(first.names)} {THINNED} times in extender first"
+            print(f"  nearer, dE00 {first.de00:.2f}: {thin}, then {then}")
     for name, grams in figures.get("correction", {}).get("add_g", {}).items():
         print(f"add {grams:g} g {name}")
     return DONE

@@ -51,8 +51,8 @@ DOUBT: dict[Basis, Doubt] = {
     "one reading": Doubt(0.0, 0.1, 0.6, 0.8, {"transparent": 4.0, "semi": 2.5, "opaque": 0.8}),
     "recipe": Doubt(0.0, 0.12, 0.4, 0.4, {"transparent": 2.0, "semi": 1.5, "opaque": 0.5}),
     "proof": Doubt(0.3, 0.08, 0.4, 0.3, {"transparent": 2.0, "semi": 1.2, "opaque": 0.5}),
-    "chart": Doubt(0.22, 0.0, 0.4, 0.3, {"transparent": 3.0, "semi": 1.6, "opaque": 0.3}),
-    "readings": Doubt(0.0, 0.1, 0.3, 1.0, {"transparent": 4.5, "semi": 3.0, "opaque": 0.6}),
+    "chart": Doubt(0.22, 0.0, 0.4, 0.3, {"transparent": 2.2, "semi": 0.3, "opaque": 0.2}),
+    "readings": Doubt(0.0, 0.1, 0.3, 1.0, {"transparent": 5.5, "semi": 3.6, "opaque": 0.6}),
 }
 # A film called transparent scatters a little all the same (from memory): S of about this.
 _HARDLY = 0.06

@@ -17,6 +17,8 @@ _ALONE, _TOGETHER = 0.05, 1.0
 _BAND_ALONE, _BAND_TOGETHER = 0.003, 0.01
 # How far ln K may go from what was there, and how smoothly: one standard deviation (chosen by us).
 _FREE, _BEND = 0.6, 0.12
+# Likewise ln k1, and of ln (S + a little): a clear ink may turn out to scatter after all.
+_SURFACE, _SCATTER, _A_LITTLE = 0.8, 0.7, 0.02
 _ROUNDS = 8
 _MOST_STEP = 0.7
 
@@ -39,7 +41,7 @@ def learn_overlaps(
     inks: Sequence[int] | None = None,
     on_wet: Sequence[OnWet | None] | None = None,
 ) -> Learned:
-    """Refine the absorption of all inks so that a chart's solids and overlaps come out.
+    """Refine all inks so that a chart's solids and overlaps come out.
 
     Parameters
     ----------
@@ -52,10 +54,10 @@ def learn_overlaps(
 
     Notes
     -----
-    Gauss-Newton on ln K by band, S and k1 as they are, with a prior to what was
-    there before and to smooth changes: a chart holds far fewer figures than the
-    spectra do. In a band the reflectance depends on the inks' K there alone, so
-    one shifted evaluation per ink gives all of its derivatives. A trapping share
+    Gauss-Newton on ln K by band, and one factor each for S and k1, with a prior to
+    what was there before and to smooth changes: a chart holds far fewer figures than
+    the spectra do. In a band the reflectance depends on the inks' K there alone, so
+    one shifted evaluation per ink gives all of its derivatives by K. A trapping share
     of its own for each pair explains the pairs better and what was not printed worse.
     """
     spectral = read.shape[1] == BANDS
@@ -64,7 +66,13 @@ def learn_overlaps(
     bend = np.diff(np.eye(BANDS), 2, axis=0) / _BEND
     of_ink = np.arange(len(films)) if inks is None else np.asarray(inks)
     count = int(of_ink.max()) + 1
-    prior = np.kron(np.eye(count), np.vstack([bend, np.eye(BANDS) / _FREE]))
+    held = np.block(
+        [
+            [np.vstack([bend, np.eye(BANDS) / _FREE]), np.zeros((2 * BANDS - 2, 2))],
+            [np.zeros((2, BANDS)), np.diag([1 / _SCATTER, 1 / _SURFACE])],
+        ]
+    )
+    prior = np.kron(np.eye(count), held)
 
     def printed(change: Array) -> Array:
         return overprints(ground, _changed(films, change[of_ink]), rows, on_wet)
@@ -72,15 +80,17 @@ def learn_overlaps(
     def shown(reflectance: Array) -> Array:
         return reflectance if spectral else reflectance_to_lab(reflectance)
 
-    change = np.zeros((count, BANDS))
+    change = np.zeros((count, BANDS + 2))
     for _ in range(_ROUNDS):
         now = printed(change)
-        slope = np.zeros((len(rows), read.shape[1], count, BANDS))
+        slope = np.zeros((len(rows), read.shape[1], count, BANDS + 2))
         by_lab = np.eye(BANDS)[None] if spectral else np.array([lab_slope(each) for each in now])
         for ink in range(count):
-            shifted = change.copy()
-            shifted[ink] += 1e-4
-            slope[:, :, ink] = by_lab * ((printed(shifted) - now) / 1e-4)[:, None]
+            for part in (slice(0, BANDS), slice(BANDS, BANDS + 1), slice(BANDS + 1, BANDS + 2)):
+                shifted = change.copy()
+                shifted[ink, part] += 1e-4
+                by_band = by_lab * ((printed(shifted) - now) / 1e-4)[:, None]
+                slope[:, :, ink, part] = by_band if part.stop == BANDS else by_band.sum(axis=2, keepdims=True)
         weighted = slope.reshape(len(rows), read.shape[1], -1) / sigma[:, None, None]
         left = ((read - shown(now)) / sigma[:, None]).ravel()
         matrix = np.vstack([weighted.reshape(-1, change.size), prior])
@@ -98,4 +108,12 @@ def learn_overlaps(
 
 
 def _changed(films: Sequence[Film], change: Array) -> list[Film]:
-    return [replace(film, absorption=film.absorption * np.exp(each)) for film, each in zip(films, change, strict=True)]
+    return [
+        replace(
+            film,
+            absorption=film.absorption * np.exp(each[:BANDS]),
+            scattering=np.maximum((film.scattering + _A_LITTLE) * np.exp(each[BANDS]) - _A_LITTLE, 0),
+            k1=film.k1 * float(np.exp(each[BANDS + 1])),
+        )
+        for film, each in zip(films, change, strict=True)
+    ]

@@ -80,9 +80,9 @@ def _best_steps(exact: Array, pigments: Sequence[Pigment], target: Lab, ground: 
 
 @dataclass(frozen=True)
 class ThinnedFirst:
-    """A tub thinned before it is weighed: a tenth of it in extender; the grams then, and how near they come."""
+    """Inks thinned before they are weighed, a tenth of each in extender; the grams then, and how near they come."""
 
-    name: str
+    names: tuple[str, ...]
     grams: dict[str, float]
     de00: float
 
@@ -95,7 +95,7 @@ _COSTS, _SAVES = 0.5, 0.2
 def thinned_first(
     recipe: Recipe, shelf: Sequence[Pigment], batch_g: float, target: Lab, ground: Underlay, step_g: float = SCALES_G
 ) -> ThinnedFirst | None:
-    """Which ink to thin tenfold before weighing, where rounding costs more than is seen; else None.
+    """Which inks to thin tenfold before weighing, where rounding costs more than is seen; else None.
 
     Parameters
     ----------
@@ -103,25 +103,32 @@ def thinned_first(
     target : CIELAB, D50/2 deg.
     ground : what it is printed over.
     step_g : the least the scales show, g.
+
+    Returns
+    -------
+    As few of them as come nearly as near as all.
     """
     _, as_it_is = weighed(recipe, shelf, batch_g, target, ground, step_g)
     inks = [n for n, name in enumerate(recipe.names) if name != EXTENDER.name]
-    if as_it_is.de00 - recipe.de00 <= _COSTS or EXTENDER.name not in recipe.names or not inks:
+    if as_it_is.de00 - recipe.de00 <= _COSTS or EXTENDER.name not in recipe.names:
         return None
-    pigments, shares = pigments_of(recipe, shelf), np.array(recipe.shares)
-    least, clear = min(inks, key=lambda n: shares[n]), recipe.names.index(EXTENDER.name)
-    if shares[clear] < (THINNED - 1) * shares[least]:
-        return None
-    shares[clear] -= (THINNED - 1) * shares[least]
-    shares[least] *= THINNED
-    ink = pigments[least]
-    pigments[least] = Pigment(ink.name, ink.absorption / THINNED, ink.scattering / THINNED, ink.k1 / THINNED)
-    steps = _best_steps(shares * batch_g / step_g, pigments, target, ground)
-    left = recipe_of(target, pigments, steps / steps.sum(), ground).de00
-    if left > as_it_is.de00 - _SAVES:
-        return None
-    grams = {n: round(float(g), 3) for n, g in zip(recipe.names, steps * step_g, strict=True) if g > 0}
-    return ThinnedFirst(recipe.names[least], grams, left)
+    clear, tried = recipe.names.index(EXTENDER.name), []
+    for some in (some for count in range(1, len(inks) + 1) for some in combinations(inks, count)):
+        pigments, shares = pigments_of(recipe, shelf), np.array(recipe.shares)
+        shares[clear] -= (THINNED - 1) * shares[list(some)].sum()
+        if shares[clear] < 0:
+            continue
+        for n in some:
+            ink = pigments[n]
+            pigments[n] = Pigment(ink.name, ink.absorption / THINNED, ink.scattering / THINNED, ink.k1)
+            shares[n] *= THINNED
+        steps = _best_steps(shares * batch_g / step_g, pigments, target, ground)
+        left = recipe_of(target, pigments, steps / steps.sum(), ground).de00
+        grams = {n: round(float(g), 3) for n, g in zip(recipe.names, steps * step_g, strict=True) if g > 0}
+        tried.append(ThinnedFirst(tuple(recipe.names[n] for n in some), grams, left))
+    best = min((each.de00 for each in tried), default=as_it_is.de00)
+    near = [each for each in tried if each.de00 <= min(best + _SAVES / 2, as_it_is.de00 - _SAVES)]
+    return min(near, key=lambda each: (len(each.names), each.de00), default=None)
 
 
 def in_parts(recipe: Recipe, shelf: Sequence[Pigment], target: Lab, ground: Underlay) -> tuple[dict[str, int], Recipe]:

@@ -10173,7 +10173,7 @@ N</translation>
   </message>
   <message>
    <source> Too little {name} for the scales: thin it {times} times in extender first, then {grams}: ΔE {de00}.</source>
-   <translation> Zu wenig {name} für die Waage: erst {times}-fach in Transparentweiß verdünnen, dann {grams}: ΔE {de00}.</translation>
+   <translation> Zu wenig {name} für die Waage: erst {times}-fach in Lasurmittel verdünnen, dann {grams}: ΔE {de00}.</translation>
   </message>
   <message>
    <source>From ΔE {before} to {de00}.</source>

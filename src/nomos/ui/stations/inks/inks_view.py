@@ -98,7 +98,7 @@ def mix_view(
     if first is not None:
         note += tr(
             " Too little {name} for the scales: thin it {times} times in extender first, then {grams}: ΔE {de00}.",
-            name=first.name, times=THINNED, de00=number(first.de00),
+            name=tr(" and ").join(first.names), times=THINNED, de00=number(first.de00),
             grams=", ".join(f"{name} {number(g)} g" for name, g in first.grams.items()),
         )  # fmt: skip
     done = mixed.correction
