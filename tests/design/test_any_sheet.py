@@ -158,7 +158,7 @@ def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
         palette = np.array(cut.getpalette()[:24], np.uint8).reshape(-1, 3)  # type: ignore[index] # it has one
         lab = srgb_to_lab(rgb)
         theirs = delta_e00(lab, srgb_to_lab(palette)[np.minimum(np.asarray(cut), len(palette) - 1)]).mean()
-        picture = read_picture(Pixels("a", rgb, None, ()), "a", size_mm=(300.0, 300.0))
+        picture = read_picture(Pixels("a", rgb, None, ()), "a", size_mm=(130.0, 130.0))
         flat = flatten(picture, 8, smallest_feature_mm=0.5)
         labs = np.array([colour.lab for colour in flat.colours])[flat.labels]
         own = delta_e00(srgb_to_lab(picture.rgb), labs).mean()

@@ -162,7 +162,7 @@ def test_it_may_lie_any_way_up_and_be_read_against_another_pull(small: tuple[Pro
 
 
 def test_a_sheet_with_its_edges_out_of_the_picture_is_read_by_what_is_printed(small: tuple[Project, CutBlocks]) -> None:
-    proof = proof_of(small, 4, fill=1.06)
+    proof = proof_of(small, 5, fill=1.06)
     assert told_and_true(proof, read(proof)) >= 1
     # Against edges that are not there nothing is told.
     with contextlib.suppress(ScanError):
