@@ -1,6 +1,7 @@
 """What kind of picture it is: areas that a hand has laid, or shaded tones of a photograph or painting."""
 
 from dataclasses import dataclass
+from hashlib import sha256
 from typing import Literal
 
 import numpy as np
@@ -56,10 +57,25 @@ def kind_of(rgb: Rgb, progress: Progress = NULL_PROGRESS, *, light: Light | None
     size = max(8, round(rgb.shape[1] * scale)), max(8, round(rgb.shape[0] * scale))
     how = cv2.INTER_AREA if scale < 1 else cv2.INTER_NEAREST
     small = np.asarray(cv2.resize(rgb, size, interpolation=how), np.uint8)
-    tones = _tones_of(look_at(small, _SIDE_PX / _SIDE_MM, progress=progress))
+    tones = _judged(small, progress)
     if light is not None and light.tinted and light.paper_share >= _LEAST_BARE:
         tones = min(tones, _ON_PAPER)
     return Kind("tones" if tones >= 0.5 else "sketch", round(tones, 3))
+
+
+_known: dict[bytes, float] = {}
+_MOST_KNOWN = 32
+
+
+def _judged(small: Rgb, progress: Progress) -> float:
+    """`_tones_of` a picture at that size; remembered, as it is asked again whenever the print's size changes."""
+    key = sha256(small.tobytes() + bytes(str(small.shape), "ascii")).digest()
+    if key not in _known:
+        tones = _tones_of(look_at(small, _SIDE_PX / _SIDE_MM, progress=progress))
+        while len(_known) >= _MOST_KNOWN:
+            _known.pop(next(iter(_known)))
+        _known[key] = tones
+    return _known[key]
 
 
 def _tones_of(sketch: Sketch) -> float:
