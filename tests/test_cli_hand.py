@@ -14,7 +14,7 @@ from nomos.devices import Scanner
 from nomos.formats.chart import chart_picture
 from nomos.project import Assets, Project, load, save
 from nomos.project.inks.chart import overlap_chart
-from nomos.project.sheet.learning import Cause, with_cause
+from nomos.project.register.learning import Cause, with_cause
 from nomos.work import Answers
 from nomos.work.packet import printable
 from tests.project.test_learning import sheet_of

@@ -16,7 +16,7 @@ from nomos.formats import read_inks
 from nomos.formats.chart import chart_picture
 from nomos.project.inks.chart import overlap_chart
 from nomos.project.inks.reach import MOST_PASSES
-from nomos.project.sheet.learning import Cause, with_cause
+from nomos.project.register.learning import Cause, with_cause
 from nomos.ui.desk import Desk
 from tests.project.test_learning import sheet_of
 from tests.ui.conftest import Answers, QTest, click, press, project_of, settle

@@ -1,6 +1,7 @@
 """The commands about inks: overprint, mix, ink fit, chart."""
 
 import argparse
+from dataclasses import asdict
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -82,7 +83,7 @@ def _add_readings(commands: Any) -> None:
     )
 
     learn = command(commands, "learn", "what a scanned proof says of inks and trapping", _learn)
-    learn.add_argument("scan", type=Path, metavar="SCAN", help="the sheet from edge to edge, upright")
+    learn.add_argument("scan", type=Path, metavar="PICTURE", help="a photograph or a scan of the whole sheet")
     output(learn, "--out", "project", metavar="PROJECT", help="the project with what explains the difference")
 
 
@@ -310,7 +311,8 @@ def _read_chart(options: argparse.Namespace, project: "Project") -> int:
 def _learn(options: argparse.Namespace) -> int:
     from nomos.formats.files import read_bytes
     from nomos.project import load
-    from nomos.project.sheet.learning import with_cause
+    from nomos.project.register.learning import with_cause
+    from nomos.project.register.proof_places import place_text
     from nomos.work.packet import printable
     from nomos.work.scan import learn_of
 
@@ -321,18 +323,32 @@ def _learn(options: argparse.Namespace) -> int:
     names = [colour.name for colour in project.flat.colours]
     figures: dict[str, Any] = {
         "fields": [
-            {"name": names[each.number], "read": [round(v, 2) for v in each.read], "de00": round(each.de00, 3)}
+            {
+                "name": names[each.number],
+                "read": [round(v, 2) for v in each.read],
+                "de00": round(each.de00, 3),
+                "sure_de00": round(each.sure_de00, 3),
+            }
             for each in learnt.fields
         ],
         "causes": [
-            {"text": each.text, "de00_before": round(each.before, 3), "de00_after": round(each.after, 3)}
+            {
+                "text": each.text,
+                "remedy": each.remedy,
+                "factor": round(each.factor, 3),
+                "sure": round(each.sure, 3),
+                "de00_before": round(each.before, 3),
+                "de00_after": round(each.after, 3),
+            }
             for each in learnt.causes
         ],
+        "places": [{**asdict(each), "text": place_text(project, each)} for each in learnt.places],
     }
     if options.out:
         for cause in learnt.causes:
             project = with_cause(project, cause)
         save_out(options, project, assets)
         figures["project"] = str(options.out)
-    said = [each.text for each in learnt.causes] or ["nothing needs an explanation"]
+    said = [f"{each.text} {each.remedy}" for each in learnt.causes] or ["nothing needs an explanation"]
+    said += [place_text(project, each) for each in learnt.places]
     return say(options, figures, said)

@@ -4962,6 +4962,38 @@
    <translation>Fremdspuren</translation>
   </message>
   <message>
+   <source>{name} is {share} % (± {sure}) {word} than planned.</source>
+   <translation>{name} ist {share} % (± {sure}) {word} als geplant.</translation>
+  </message>
+  <message>
+   <source>Ink {name} more fully, by {share} %; or mix it anew with {share} % more ink to the same extender.</source>
+   <translation>{name} um {share} % satter einwalzen; oder neu mischen mit {share} % mehr Farbe auf ebenso viel Lasurmittel.</translation>
+  </message>
+  <message>
+   <source>{name} took only {factor} % (± {sure}) on the wet ink below it.</source>
+   <translation>{name} nahm auf der nassen Farbe darunter nur zu {factor} % (± {sure}) an.</translation>
+  </message>
+  <message>
+   <source>stronger</source>
+   <translation>kräftiger</translation>
+  </message>
+  <message>
+   <source>weaker</source>
+   <translation>schwächer</translation>
+  </message>
+  <message>
+   <source>Let the layer below dry longer, or make this ink looser than that one.</source>
+   <translation>Die Lage darunter länger trocknen lassen, oder diese Farbe weicher machen als jene.</translation>
+  </message>
+  <message>
+   <source>Stir {grams} g of extender into 100 g of {name}, or ink it so much more thinly.</source>
+   <translation>{grams} g Lasurmittel in 100 g {name} rühren, oder um so viel dünner einwalzen.</translation>
+  </message>
+  <message>
+   <source>looking for what explains it</source>
+   <translation>es wird gesucht, was das erklärt</translation>
+  </message>
+  <message>
    <source>looking for the sheet</source>
    <translation>Bogen wird gesucht</translation>
   </message>
@@ -5080,6 +5112,38 @@
   <message>
    <source>up</source>
    <translation>nach oben</translation>
+  </message>
+  <message>
+   <source>reading the fields</source>
+   <translation>Flächen werden gelesen</translation>
+  </message>
+  <message>
+   <source>looking for what did not print</source>
+   <translation>sucht, was nicht gedruckt hat</translation>
+  </message>
+  <message>
+   <source>The sheet has no bare margin to balance the picture by.</source>
+   <translation>Der Bogen hat keinen bloßen Rand, nach dem das Bild abzugleichen wäre.</translation>
+  </message>
+  <message>
+   <source>The bare paper comes out uneven by ΔE {sure}: a shadow or a lamp's edge lies over the sheet; take it in even light, away from your own shadow.</source>
+   <translation>Das bloße Papier kommt um ΔE {sure} ungleich heraus: Ein Schatten oder der Rand eines Lampenlichts liegt über dem Bogen; nimm ihn in gleichmäßigem Licht auf, fern vom eigenen Schatten.</translation>
+  </message>
+  <message>
+   <source>missing</source>
+   <translation>fehlt</translation>
+  </message>
+  <message>
+   <source>stray</source>
+   <translation>zu viel</translation>
+  </message>
+  <message>
+   <source>Ink where none should be, {area} mm² at {x} from the left and {y} from the top: wipe the cleared ground, cut it lower or take off what lies there.</source>
+   <translation>Farbe, wo keine sein soll, {area} mm² bei {x} von links und {y} von oben: den geräumten Grund wischen, tiefer schneiden oder abnehmen, was dort liegt.</translation>
+  </message>
+  <message>
+   <source>{name} did not print {area} mm² at {x} from the left and {y} from the top: pack under the block there, press harder or ink it more fully; clean what lies on it.</source>
+   <translation>{name} druckte {area} mm² nicht bei {x} von links und {y} von oben: dort unter dem Stock unterlegen, fester drücken oder satter einwalzen; abnehmen, was darauf liegt.</translation>
   </message>
   <message>
    <source>upper left</source>
@@ -5236,46 +5300,6 @@
   <message>
    <source>{names} and {names_2}</source>
    <translation>{names} und {names_2}</translation>
-  </message>
-  <message>
-   <source>{name} is {share} % {word} than planned.</source>
-   <translation>{name} ist {share} % {word} als geplant.</translation>
-  </message>
-  <message>
-   <source>reading the scan</source>
-   <translation>Scan wird gelesen</translation>
-  </message>
-  <message>
-   <source>laying the scan on the print</source>
-   <translation>Scan wird auf den Druck gelegt</translation>
-  </message>
-  <message>
-   <source>reading the fields</source>
-   <translation>Flächen werden gelesen</translation>
-  </message>
-  <message>
-   <source>{name} took only {factor} % on the wet ink below it.</source>
-   <translation>{name} wurde auf der nassen Farbe darunter nur zu {factor} % angenommen.</translation>
-  </message>
-  <message>
-   <source>stronger</source>
-   <translation>kräftiger</translation>
-  </message>
-  <message>
-   <source>weaker</source>
-   <translation>schwächer</translation>
-  </message>
-  <message>
-   <source>The scan has another shape than the sheet; scan the sheet from edge to edge, upright.</source>
-   <translation>Der Scan hat eine andere Form als der Bogen; den Bogen von Kante zu Kante aufrecht scannen.</translation>
-  </message>
-  <message>
-   <source>The sheet has no bare margin to balance the scan by.</source>
-   <translation>Der Bogen hat keinen blanken Rand, an dem sich der Scan ausgleichen ließe.</translation>
-  </message>
-  <message>
-   <source>looking for what explains it</source>
-   <translation>es wird gesucht, was das erklärt</translation>
   </message>
   <message>
    <source>printing sheet {sheet} of {sheets}</source>
@@ -10220,8 +10244,8 @@ N</translation>
    <translation> + {batch} g Zusatz</translation>
   </message>
   <message>
-   <source>{said} Mean ΔE {before} → {after}.</source>
-   <translation>{said} Mittleres ΔE {before} → {after}.</translation>
+   <source>{said} {remedy} Mean ΔE {before} → {after}.</source>
+   <translation>{said} {remedy} Mittleres ΔE {before} → {after}.</translation>
   </message>
   <message>
    <source>{number} g   {get} parts</source>
@@ -10364,12 +10388,12 @@ N</translation>
    <translation>Den Film aus diesen Gewichten ausrechnen</translation>
   </message>
   <message>
-   <source>Compare with a scan of a proof…</source>
-   <translation>Mit einem Scan eines Probedrucks vergleichen…</translation>
+   <source>Compare with a picture of a proof…</source>
+   <translation>Mit einem Bild eines Abzugs vergleichen …</translation>
   </message>
   <message>
-   <source>Scan the whole sheet, edge to edge and upright.</source>
-   <translation>Den ganzen Bogen scannen, von Kante zu Kante und aufrecht.</translation>
+   <source>Photograph the whole sheet in even light, or scan it.</source>
+   <translation>Den ganzen Bogen in gleichmäßigem Licht fotografieren, oder scannen.</translation>
   </message>
   <message>
    <source>Fields of the proof</source>
@@ -11474,6 +11498,10 @@ N</translation>
   <message>
    <source>Show a reading</source>
    <translation>Eine Messung zeigen</translation>
+  </message>
+  <message>
+   <source>reading the scan</source>
+   <translation>Scan wird gelesen</translation>
   </message>
   <message>
    <source>making a proof to read</source>

@@ -12,8 +12,8 @@ from nomos.work.request import Ask, held
 
 if TYPE_CHECKING:
     from nomos.project.register.comparison import Picture
+    from nomos.project.register.learning import Learnt
     from nomos.project.register.scan import ScanFound
-    from nomos.project.sheet.learning import Learnt
 
 _PRINTED = ("flat", "inks", "paper", "blocks", "impressions", "register", "kento")
 
@@ -79,12 +79,14 @@ class Learn:
 
     def work(self, ask: Ask, progress: Progress) -> "Learnt":
         """Read the fields and explain them. Raises BadInput."""
-        from nomos.project.sheet.learning import Learnt, explain, read_proof
+        from nomos.project.register.learning import Learnt, explain
+        from nomos.project.register.proof_fields import read_proof
 
         blocks = ask(self.cut, Part(progress, 0.0, 0.1))
         picture = pixels_of(self.data, self.name)
-        fields = read_proof(self.project, blocks, picture, progress=Part(progress, 0.1, 0.5))
-        return Learnt(self.name, fields, explain(self.project, fields, progress=Part(progress, 0.5, 1.0)))
+        fields, places = read_proof(self.project, blocks, picture, progress=Part(progress, 0.1, 0.7))
+        causes = explain(self.project, fields, progress=Part(progress, 0.7, 1.0))
+        return Learnt(self.name, fields, causes, places)
 
 
 @dataclass(frozen=True)

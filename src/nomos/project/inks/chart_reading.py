@@ -14,6 +14,7 @@ from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
 from nomos.project.inks.chart import MARK_MM, Chart, Patch
 from nomos.project.model import ProjectError
+from nomos.proof.evening import light_at, smooth_light
 from nomos.proof.scanning import Balance, PatchReading, Picture, balanced, read_patch
 
 Grey = NDArray[np.uint8]
@@ -29,7 +30,6 @@ _PX_PER_MM = 8.0
 _BARE_MM, _OUTSIDE_MM, _STEP_MM = 1.2, 3.0, 9.0
 # Light that is not explained by a smooth course over the chart leaves the paper uneven by more than this, ΔE00.
 _EXPLAINED_DE00 = 2.0
-_BIWEIGHT, _ROUNDS = 4.685, 8
 
 
 @dataclass(frozen=True)
@@ -132,34 +132,17 @@ def _read_bare(chart: Chart, flat: Picture) -> tuple[Array, Array]:
     return np.maximum(np.array(values), 1e-4), 2 * places / np.array(chart.size_mm) - 1
 
 
-def _course(places: Array) -> Array:
-    """Terms of a light that runs smoothly: up to the square of each place. (n, 6)."""
-    x, y = places[..., 0], places[..., 1]
-    return np.stack([np.ones_like(x), x, y, x * x, x * y, y * y], axis=-1)
-
-
 def _evened(chart: Chart, flat: Picture) -> tuple[Picture, Array]:
-    """The flat chart as the same light would show all of it, and the paper's value there, 0 to 255. (3,)
-
-    Least squares of the logarithm with Tukey's biweight (1977): dirt between patches is no light.
-    """
+    """The flat chart as the same light would show all of it, and the paper's value there, 0 to 255. (3,)"""
     values, places = _read_bare(chart, flat)
-    logs, terms = np.log(values), _course(places)
-    weights = np.ones(len(logs))
-    for _ in range(_ROUNDS):
-        root = np.sqrt(weights)[:, None]
-        light, *_ = np.linalg.lstsq(root * terms, root * logs, rcond=None)
-        off = np.abs(logs - terms @ light).max(axis=1)
-        scale = max(1.4826 * float(np.median(off)), 2e-3)
-        weights = np.maximum(1 - (off / (_BIWEIGHT * scale)) ** 2, 0) ** 2
+    light = smooth_light(values, places)
     height, width = flat.shape[:2]
     columns, rows = (2 * (np.arange(side) + 0.5) / side - 1 for side in (width, height))
-    middle = np.exp(np.median(terms @ light, axis=0))
+    middle = np.median(light_at(light, places), axis=0)
     evened = np.empty_like(flat)
     for top in range(0, height, 128):
-        strip = rows[top : top + 128]
-        course = _course(np.stack(np.broadcast_arrays(columns[None], strip[:, None]), axis=-1)) @ light
-        linear = srgb_decode(flat[top : top + 128] / 255) * middle / np.exp(course)
+        strip = np.stack(np.broadcast_arrays(columns[None], rows[top : top + 128, None]), axis=-1)
+        linear = srgb_decode(flat[top : top + 128] / 255) * middle / light_at(light, strip)
         evened[top : top + 128] = np.rint(255 * srgb_encode(np.clip(linear, 0, 1)))
     return evened, np.asarray(255 * srgb_encode(np.clip(middle, 0, 1)))
 

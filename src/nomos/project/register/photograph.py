@@ -101,15 +101,10 @@ def measure_proof(
     wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
     if wanted and not marks:
         raise ScanError(tr("The project prints no marks: choose rings or crosses, or read the picture itself."))
-    progress.report(0.02, tr("looking for the sheet"))
-    light = light_of(picture)
-    corners, seen = corners_of(picture)
-    warp, printed = place_print(project, blocks, light, corners, Part(progress, 0.05, 0.3))
-    here = replaced(project, impressions=project.impressions[:printed])
-    anchor = _nearest(corners, warp) if seen else None
-    laid = lay_photograph(here, blocks, light, warp, anchor, Part(progress, 0.3, 1.0))
-    _judge(laid.aligned)
-    edges = None if anchor is None else _edges(laid, anchor)
+    placed = placed_photograph(project, blocks, picture, progress)
+    here, laid, light = placed.project, placed.laid, placed.light
+    printed = len(here.impressions)
+    edges = None if placed.anchor is None else _edges(laid, placed.anchor)
     if against is None:
         sharp = edges is not None and (edges.sigma_mm < _SHARP_MM or len(here.impressions) == 1)
         against = "" if sharp else here.impressions[-1].id
@@ -133,6 +128,45 @@ def measure_proof(
         laid.aligned.warp.turned_deg, laid.aligned.warp.px_per_mm(), pulls + missing, against, printed,
         laid.aligned.unexplained_mm,
     )  # fmt: skip
+
+
+@dataclass(frozen=True, eq=False)
+class Placed:
+    """A photograph of a sheet of a project, laid on what is printed of it.
+
+    light : (height, width, 3) float32, linear. project : with the pulls that are printed.
+    anchor : where its edges say that the sheet lies; None where they are not seen.
+    """
+
+    light: Image
+    project: Project
+    laid: Laid
+    anchor: Warp | None
+
+
+def placed_photograph(
+    project: Project, blocks: CutBlocks, picture: Picture, progress: Progress = NULL_PROGRESS
+) -> Placed:
+    """Find a project's sheet on a photograph or a scan, and lay it on the print.
+
+    Parameters
+    ----------
+    picture : (height, width, 3) uint8 sRGB.
+
+    Raises
+    ------
+    ScanError : the print is not found, or what is seen cannot be trusted.
+    Cancelled : called off through `progress`.
+    """
+    progress.report(0.02, tr("looking for the sheet"))
+    light = light_of(picture)
+    corners, seen = corners_of(picture)
+    warp, printed = place_print(project, blocks, light, corners, Part(progress, 0.05, 0.3))
+    here = replaced(project, impressions=project.impressions[:printed])
+    anchor = _nearest(corners, warp) if seen else None
+    laid = lay_photograph(here, blocks, light, warp, anchor, Part(progress, 0.3, 1.0))
+    _judge(laid.aligned)
+    return Placed(light, here, laid, anchor)
 
 
 def _judge(laid: Aligned) -> None:

@@ -17,7 +17,7 @@ from nomos.project.inks.films import zone_keys
 from nomos.project.inks.overlaps import ChartLearned, learn_chart, with_learned
 from nomos.project.model import Optics
 from nomos.project.model.edits import with_workshop
-from nomos.project.sheet.learning import Learnt, with_cause
+from nomos.project.register.learning import Learnt, with_cause
 from nomos.proof.scanning import Picture
 from nomos.ui.stations.inks.mixing_editor import MixingEditor
 from nomos.work.scan import learn_of

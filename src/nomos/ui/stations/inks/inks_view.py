@@ -27,7 +27,8 @@ from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.reach import passes_of
 from nomos.project.model import Impression, Ink, Paper, Workshop, Zone
 from nomos.project.model.sheets import planned_sheets
-from nomos.project.sheet.learning import Learnt
+from nomos.project.register.learning import Learnt
+from nomos.project.register.proof_places import place_text
 from nomos.ui.frame.rows import Row
 from nomos.ui.frame.sheet_view import lab_text
 from nomos.ui.frame.state import UiState
@@ -36,6 +37,7 @@ from nomos.ui.stations.inks.ink_view import ink_of, knife_text
 
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
+_MOST_PLACES = 8
 
 
 @dataclass(frozen=True)
@@ -187,6 +189,7 @@ class ProofView:
     scan: str
     fields: tuple[Row, ...]
     causes: tuple[str, ...]
+    places: str = ""
 
 
 def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> ProofView:
@@ -214,8 +217,9 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
     )  # fmt: skip
     causes = tuple(
         tr(
-            "{said} Mean ΔE {before} → {after}.",
+            "{said} {remedy} Mean ΔE {before} → {after}.",
             said=cause.text,
+            remedy=cause.remedy,
             before=number(cause.before),
             after=number(cause.after),
         )
@@ -233,6 +237,7 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
         learnt.name if learnt else "",
         fields,
         causes,
+        "\n".join(place_text(project, each) for each in learnt.places[:_MOST_PLACES]) if learnt else "",
     )
 
 

@@ -38,18 +38,19 @@ class LearnPart(QWidget):
             tr("Work the film out from these weights"), tip=tr("How thick your films are, from what was weighed.")
         )
         self.scan = button(
-            tr("Compare with a scan of a proof…"), tip=tr("Measure the colours of a real proof against the plan.")
+            tr("Compare with a picture of a proof…"), tip=tr("Measure the colours of a real proof against the plan.")
         )
-        self.scan_note = label(tr("Scan the whole sheet, edge to edge and upright."), kind="quiet")
+        self.scan_note = label(tr("Photograph the whole sheet in even light, or scan it."), kind="quiet")
         self.read = ColourRows(tr("Fields of the proof"))
         self.causes = QWidget()
         self._causes = QVBoxLayout(self.causes)
         self._causes.setContentsMargins(0, 0, 0, 0)
         self._shown: tuple[str, ...] = ()
+        self.places = label()
         for widget in (
             label(tr("Ink for the edition"), kind="name"), self.fields, self.needs, self.note, self.weigh,
             self.take_weights, label(tr("Learning from the proof"), kind="name"), self.scan, self.scan_note,
-            self.read, self.causes,
+            self.read, self.causes, self.places,
         ):  # fmt: skip
             column.addWidget(widget)
         self.fields.changed.connect(lambda path, value: self.field_requested.emit(f"workshop.{path}", value))
@@ -68,6 +69,8 @@ class LearnPart(QWidget):
         if view.scan:
             self.scan_note.setText(tr("{scan}: furthest from what was predicted.", scan=view.scan))
         self.read.show_rows(view.fields, None)
+        self.places.setText(view.places)
+        self.places.setVisible(bool(view.places))
         if view.causes == self._shown:
             return
         self._shown = view.causes

@@ -26,7 +26,7 @@ from nomos.project.inks.mixing import Mixed
 from nomos.project.inks.overlaps import ChartLearned
 from nomos.project.model import Ink, Known, Optics
 from nomos.project.model.edits import with_pull
-from nomos.project.sheet.learning import Learnt
+from nomos.project.register.learning import Learnt
 from nomos.ui.frame.editor import Editor
 from nomos.ui.frame.jobs import Asker, JobRunner
 from nomos.ui.frame.keeper import ProofKeeper
