@@ -10076,8 +10076,8 @@ N</translation>
    <translation>Auf</translation>
   </message>
   <message>
-   <source>{apart}Lab {lab_text}, {opacity}, contrast ratio {ratio}</source>
-   <translation>{apart}Lab {lab_text}, {opacity}, Deckverhältnis {ratio}</translation>
+   <source>{apart}Lab {lab_text}, {opacity} {ratio}</source>
+   <translation>{apart}Lab {lab_text}, {opacity} {ratio}</translation>
   </message>
   <message>
    <source>Inks keep the colour they have on it.</source>
@@ -10316,8 +10316,8 @@ N</translation>
    <translation>Gewünscht und vorhergesagt</translation>
   </message>
   <message>
-   <source>On the finished print, colours are ΔE {mean_de00} from what is wanted on average. The right of each swatch: the ink over black.</source>
-   <translation>Auf dem fertigen Druck liegen die Farben im Mittel ΔE {mean_de00} neben dem Gewünschten. Rechts in jedem Feld: die Druckfarbe über Schwarz.</translation>
+   <source>On the finished print, colours are ΔE {mean_de00} from what is wanted on average. The right of each swatch: the ink over black; the figure its contrast ratio, 0 clear to 1 hiding.</source>
+   <translation>Auf dem fertigen Druck liegen die Farben im Mittel um ΔE {mean_de00} neben dem Gewünschten. Rechts in jedem Feld: die Farbe über Schwarz; die Zahl ihr Deckverhältnis, 0 klar bis 1 deckend.</translation>
   </message>
   <message>
    <source>Transparent</source>

@@ -72,7 +72,7 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
             )
             film = film_on(own, ground)
             quiet = tr(
-                "{apart}Lab {lab_text}, {opacity}, contrast ratio {ratio}",
+                "{apart}Lab {lab_text}, {opacity} {ratio}",
                 apart=apart,
                 lab_text=lab_text(own.lab),
                 opacity=_OPACITY[own.opacity],

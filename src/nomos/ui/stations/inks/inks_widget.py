@@ -94,7 +94,7 @@ class InksStation(Answers):
         self.mean.setText(
             tr(
                 "On the finished print, colours are ΔE {mean_de00} from what is wanted on average. "
-                "The right of each swatch: the ink over black.",
+                "The right of each swatch: the ink over black; the figure its contrast ratio, 0 clear to 1 hiding.",
                 mean_de00=number(view.mean_de00),
             )
             if view.mean_de00 is not None
