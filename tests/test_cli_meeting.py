@@ -6,10 +6,12 @@ from pathlib import Path
 import pytest
 from PIL import Image
 
+from benchmarks import proofs
 from nomos.cli.main import run
 from nomos.demo import demo_project, scenario_called
 from nomos.devices import Scanner
-from nomos.project import cut_blocks, mask_request, save
+from nomos.project import Assets, Project, cut_blocks, load, mask_request, save
+from nomos.project.register.learning import Cause, with_cause
 from nomos.project.register.scan import printed_sheet
 from nomos.project.register.system import middle_of
 from nomos.registration import Motion
@@ -90,3 +92,43 @@ def test_a_scan_gives_every_block_with_what_to_do(
     assert "This print is not found" in capsys.readouterr().err
     assert nomos("scan", str(saved), str(tmp_path / "none.png")) == 2
     assert nomos("scan", str(saved), str(tmp_path / "scan.png"), "--by", "marks") == 2
+
+
+def test_a_series_of_photographs_tells_what_creeps_and_what_grows_thin(
+    little: tuple[Project, Assets], tmp_path: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    """Four sheets of a small print: one block creeps by 0.1 mm a sheet to the right, its ink loses 4 % a sheet."""
+    project, assets = little
+    request = mask_request(project, assets)
+    assert request is not None
+    blocks = cut_blocks(request)
+    first, key = project.impressions[0], project.impressions[-1]
+    folder = tmp_path / "sheets"
+    folder.mkdir()
+    for sheet in (1, 3, 5, 7):
+        motions = [
+            Motion(middle_of(project), (0.1 * sheet * (pull == first), 0.0), 0.0) for pull in project.impressions
+        ]
+        printed = with_cause(project, Cause("", 1 - 0.04 * sheet, 0, 0, ink=first.main.ink))
+        rgb = proofs.photographed(printed, blocks, motions, sheet, pixels=(1500, 2000))
+        Image.fromarray(rgb).save(folder / f"sheet-{sheet:02d}.jpg", quality=92)
+    path, out = tmp_path / "print.nomos", tmp_path / "after.nomos"
+    save(path, project, assets)
+    arguments = ("series", str(path), str(folder), "--against", project.block(key.block).name)
+    assert nomos(*arguments, "--out", str(out), "--json") == 0
+    said = json.loads(capsys.readouterr().out)
+    assert [row["sheet"] for row in said["sheets"]] == [1, 3, 5, 7]
+    assert said["refused"] == {}
+    pull, name = said["pulls"][project.pull_name(first.id)], project.ink(first.main.ink).name
+    assert pull["right"]["a_sheet"] == pytest.approx(0.1, abs=0.025)
+    assert pull["right"]["creeps"]
+    assert "to the right" in pull["text"]
+    assert not pull["down"]["creeps"]
+    assert said["inks"][name]["strength"]["a_sheet"] == pytest.approx(-0.04, abs=0.012)
+    assert "thinner a sheet" in said["inks"][name]["text"]
+    kept = load(out)[0]
+    assert {reading.sheet for reading in kept.readings} == {1, 3, 5, 7}
+    assert kept.register.budget.seating_mm is not None
+    (folder / "x.jpg").write_bytes((folder / "sheet-01.jpg").read_bytes())
+    assert nomos(*arguments) == 2
+    assert "name it by its sheet" in capsys.readouterr().err

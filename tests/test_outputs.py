@@ -27,7 +27,7 @@ from nomos.proof import Misregister
 from tests.test_cli import no_window
 
 # What is read. Whatever else names a file or a folder is written, and declared so.
-READ = {"project", "design", "inks", "studio", "shelf", "readings", "learn", "read", "scan", "file", "keep"}
+READ = {"project", "design", "inks", "studio", "shelf", "readings", "learn", "read", "scan", "pictures", "file", "keep"}
 
 Files = dict[str, bytes]
 

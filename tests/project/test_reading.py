@@ -10,13 +10,20 @@ from nomos.project import Assets, CutBlocks, Project
 from nomos.project.model import ProofReading
 from nomos.project.register.practice import KINDS, Fault, make_exercise, mark_answer
 from nomos.project.register.readings import (
-    drift_of,
     eye_places,
     motion_kept,
     read_by_eye,
     reading_by_eye,
     verdict,
     worst_corner_mm,
+)
+from nomos.project.register.series import (
+    measured_spread_mm,
+    series_of,
+    series_text,
+    strength_course,
+    strength_text,
+    with_spread,
 )
 from nomos.project.register.system import with_reading, with_register
 from nomos.registration import MarksError, Motion, vernier_reading_mm
@@ -110,11 +117,38 @@ def readings(project: Project, slope: float, noise: float, count: int = 9) -> Pr
 
 def test_drift_is_told_from_scatter(project: Project) -> None:
     pull = project.impressions[2].id
-    assert drift_of(readings(project, 0.03, 0.01, 3), pull) == ""
-    drifting = drift_of(readings(project, 0.03, 0.01), pull)
-    assert "Drifts 0.2" in drifting
-    assert "to the right from sheet 1 to 9" in drifting
-    assert drift_of(readings(project, 0.0, 0.03), pull) == "Steady over 9 readings."
+    few = readings(project, 0.03, 0.01, 3)
+    assert series_text(few, series_of(few, pull)) == ""
+    creeping = readings(project, 0.03, 0.01)
+    right = series_of(creeping, pull).right
+    assert right is not None
+    assert right.slope == pytest.approx(0.03, abs=3 * right.slope_sigma)
+    assert right.creeps
+    text = series_text(creeping, series_of(creeping, pull))
+    assert text.startswith("Creeping 0.0")
+    assert "to the right" in text
+    # 0.1 + 0.03 a sheet leaves half a millimetre at sheet 13 or 14.
+    assert right.reaches(0.5) in (13, 14)
+    steady = readings(project, 0.0, 0.03)
+    assert series_text(steady, series_of(steady, pull)).startswith("Steady from sheet 1 to 9")
+
+
+def test_the_spread_that_was_measured_is_the_tolerance(project: Project) -> None:
+    pulls = [pull.id for pull in project.impressions]
+    spread = measured_spread_mm([series_of(readings(project, 0.03, 0.05, 40), pull) for pull in pulls])
+    assert spread == pytest.approx(1.96 * 0.05 / np.sqrt(2), rel=0.35)
+    assert with_spread(project, 0.2).register.budget.seating_mm == pytest.approx(0.2 / np.sqrt(2), abs=1e-3)
+    assert measured_spread_mm([series_of(project, pulls[0])]) is None
+
+
+def test_an_ink_that_grows_thin_is_told_with_the_sheet_it_shows_at() -> None:
+    thin = strength_course([1, 5, 9, 13, 17], [1.0, 0.96, 0.93, 0.88, 0.85])
+    assert thin is not None
+    assert thin.creeps
+    assert "thinner a sheet" in strength_text("Slate", thin)
+    steady = strength_course([1, 5, 9, 13], [1.0, 1.02, 0.99, 1.01])
+    assert steady is not None
+    assert strength_text("Slate", steady) == ""
 
 
 def test_an_exercise_is_always_the_same_and_a_right_answer_gets_all_points(

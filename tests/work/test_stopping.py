@@ -40,7 +40,7 @@ from nomos.work.plans import Wanted, plans_of
 from nomos.work.printing import What, pages_pdf
 from nomos.work.recipes import recipes_of
 from nomos.work.review import look_of, review
-from nomos.work.scan import learn_of, planned_of, scan_of, scan_tried_of
+from nomos.work.scan import learn_of, planned_of, scan_of, scan_tried_of, sheet_read_of
 from nomos.work.sure import sure_of
 
 # So much work between two reports, in sorts of 100,000 figures: half a second where one takes 0.35 ms, and a
@@ -78,6 +78,7 @@ REQUESTS: dict[str, Make] = {
     "Scan": lambda p, a, cut: scan_of(p, cut, _picture(p, a), "scan.png"),
     "ScanTried": lambda p, _a, cut: scan_tried_of(p, cut),
     "Learn": lambda p, a, cut: learn_of(p, cut, _picture(p, a), "proof.png"),
+    "ReadSheet": lambda p, a, cut: sheet_read_of(p, cut, _picture(p, a), "sheet 5.png"),
     "Planned": lambda p, _a, cut: planned_of(p, cut),
     "Sure": lambda p, _a, _cut: sure_of(p),
 }

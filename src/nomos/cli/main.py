@@ -9,7 +9,7 @@ from typing import NoReturn
 
 from nomos import guide
 from nomos.base.errors import BadInput
-from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register, settings
+from nomos.cli import blocks, check, design, edition, inking, inks, order, proofs, register, series, settings
 from nomos.cli.common import answers, check_outputs, command, output, say
 from nomos.cli.design import print_plan
 
@@ -69,7 +69,7 @@ def _parser() -> tuple[argparse.ArgumentParser, Collection[str]]:
     parser.add_argument("--version", action="version", version=f"nomos {_version()}")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
-    for step in (design, blocks, inking, inks, order, register, proofs, check, edition, settings):
+    for step in (design, blocks, inking, inks, order, register, proofs, series, check, edition, settings):
         step.add_commands(commands)
     told = command(
         commands, "guide", "print a page of the guide, or the lines that hold some words", _guide,

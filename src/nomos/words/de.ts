@@ -5178,10 +5178,6 @@
    <translation>Noch nicht geschnitten: die Übertragung {way} und {way_2} legen, wie auf dem Druck gesehen{turn}{scale}.</translation>
   </message>
   <message>
-   <source>Drifts {said} from sheet {min} to {max}: a notch wears, or the paper dries. Look at the walls, and damp the pack evenly.</source>
-   <translation>Wandert {said} von Bogen {min} bis {max}: eine Kerbe nutzt sich ab, oder das Papier trocknet. Die Wände ansehen und den Stapel gleichmäßig feuchten.</translation>
-  </message>
-  <message>
    <source>above the image</source>
    <translation>über dem Bild</translation>
   </message>
@@ -5210,10 +5206,6 @@
    <translation>, {what:+.2f}° im Uhrzeigersinn gedreht</translation>
   </message>
   <message>
-   <source>Steady over {own} readings.</source>
-   <translation>Gleichbleibend über {own} Messungen.</translation>
-  </message>
-  <message>
    <source>to the right</source>
    <translation>nach rechts</translation>
   </message>
@@ -5232,6 +5224,38 @@
   <message>
    <source>Whole sheets are drawn and read for up to {most_pulls} pulls, not {pulls}.</source>
    <translation>Ganze Bogen werden für bis zu {most_pulls} Druckgänge gezeichnet und gelesen, nicht für {pulls}.</translation>
+  </message>
+  <message>
+   <source>Creeping {said} (sheet {first} to {last}, ± {scatter} beside it): what the sheet or the block is laid against wears or gives way, or the paper dries. Look at it, and damp the pack evenly.</source>
+   <translation>Wandert {said} (Bogen {first} bis {last}, daneben ± {scatter}): Woran Bogen oder Stock angelegt wird, nutzt sich ab oder gibt nach, oder das Papier trocknet. Sieh nach, und feuchte den Stapel gleichmäßig.</translation>
+  </message>
+  <message>
+   <source>{name} grows {share} % fuller a sheet: less ink, or fewer passes.</source>
+   <translation>{name} wird je Bogen um {share} % satter: weniger Farbe, oder weniger Überrollen.</translation>
+  </message>
+  <message>
+   <source>{slope} a sheet {way}</source>
+   <translation>{slope} je Bogen {way}</translation>
+  </message>
+  <message>
+   <source>Steady from sheet {first} to {last}, ± {scatter}.</source>
+   <translation>Stetig von Bogen {first} bis {last}, ± {scatter}.</translation>
+  </message>
+  <message>
+   <source>: {limit} at sheet {at}</source>
+   <translation>: {limit} bei Bogen {at}</translation>
+  </message>
+  <message>
+   <source> Ink it more fully now.</source>
+   <translation> Walze sie jetzt satter ein.</translation>
+  </message>
+  <message>
+   <source> Ink it more fully before sheet {at}.</source>
+   <translation> Walze sie vor Bogen {at} satter ein.</translation>
+  </message>
+  <message>
+   <source>{name} grows {share} % thinner a sheet.</source>
+   <translation>{name} wird je Bogen um {share} % dünner.</translation>
   </message>
   <message>
    <source>A proof that comes out like this is in register: leave the notches alone.</source>

@@ -89,6 +89,40 @@ class Learn:
         return Learnt(self.name, fields, causes, places)
 
 
+@dataclass(frozen=True, eq=False)
+class SheetRead:
+    """A sheet of a series: how far its pulls are out, and how strong its inks are, 1 as planned."""
+
+    found: "ScanFound"
+    strengths: dict[str, float]
+
+
+@dataclass(frozen=True)
+class ReadSheet:
+    """A sheet of a series, read for register and strength at once; against : as for `measure_proof`."""
+
+    project: Project
+    cut: Cut
+    data: bytes
+    name: str
+    against: str | None = None
+    said: ClassVar[str] = tr("reading the proof")
+
+    def work(self, ask: Ask, progress: Progress) -> SheetRead:
+        """Lay it on the print once, and read both. Raises BadInput."""
+        from nomos.project.register.learning import strengths_of
+        from nomos.project.register.photograph import measure_proof, placed_photograph
+        from nomos.project.register.proof_fields import read_proof
+
+        blocks = ask(self.cut, Part(progress, 0.0, 0.1))
+        picture = pixels_of(self.data, self.name)
+        placed = placed_photograph(self.project, blocks, picture, Part(progress, 0.1, 0.8))
+        found = measure_proof(self.project, blocks, picture, by_marks=False, against=self.against, placed=placed)
+        progress.report(0.85, self.said)
+        fields = read_proof(self.project, blocks, picture, placed=placed, progress=Part(progress, 0.85, 0.95)).fields
+        return SheetRead(found, strengths_of(placed.project, fields))
+
+
 @dataclass(frozen=True)
 class Planned:
     """The sheet as it is planned, as proofs are compared with it."""
@@ -128,6 +162,11 @@ def scan_tried_of(project: Project, cut: Cut) -> ScanTried:
 def learn_of(project: Project, cut: Cut, data: bytes, name: str) -> Learn:
     """The request for what a scanned proof of a project teaches."""
     return Learn(held(project, *_PRINTED), cut, data, name)
+
+
+def sheet_read_of(project: Project, cut: Cut, data: bytes, name: str, against: str | None = None) -> ReadSheet:
+    """The request for a photograph of one sheet of a series."""
+    return ReadSheet(held(project, *_PRINTED), cut, data, name, against)
 
 
 def planned_of(project: Project, cut: Cut) -> Planned:

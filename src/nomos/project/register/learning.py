@@ -13,7 +13,7 @@ from nomos.base.units import number
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
-from nomos.project.inks.films import ground_of, predicted, printing_sets, solid_film, trapping_at
+from nomos.project.inks.films import ground_of, predicted, printing_sets, solid_film, trapping_at, zone_keys
 from nomos.project.model import Ink, Optics, Project
 from nomos.project.register.proof_fields import FieldRead
 from nomos.project.register.proof_places import ProofPlace
@@ -32,6 +32,7 @@ _MOST_CAUSES = 3
 _AS_WELL_DE00 = 0.1
 _GOOD_DE00 = 0.3
 # Readings are drawn anew so often; a factor is never said to be surer than that.
+_ROUNDS = 2
 _REDRAWN, _SEED, _NINETY, _MISSED = 12, 3, 1.645, 0.06
 
 
@@ -81,6 +82,29 @@ def explain(project: Project, fields: Sequence[FieldRead], *, progress: Progress
         causes.append(dataclasses.replace(cause, text=_cause_text(current, cause), remedy=_remedy(current, cause)))
         left, current = cause.after, with_cause(current, cause)
     return tuple(causes)
+
+
+def strengths_of(project: Project, fields: Sequence[FieldRead]) -> dict[str, float]:
+    """How strong each ink of a proof is, 1 as planned: all together, one after the other, twice round.
+
+    An ink that no field was read of is left out.
+    """
+    seen = _Seen(
+        np.array([each.read for each in fields]), np.array([each.area_mm2 for each in fields]),
+        tuple(each.number for each in fields), 0.0,
+    )  # fmt: skip
+    sets, keys = printing_sets(project), zone_keys(project)
+    lying = {keys[film].pull for each in fields for film in sets[each.number]}
+    inks = list(dict.fromkeys(project.impression(pull).main.ink for pull in sorted(lying)))
+    factors = dict.fromkeys(inks, 1.0)
+    for _ in range(_ROUNDS):
+        for ink in inks:
+            others = project
+            for other, factor in factors.items():
+                if other != ink and factor != 1:
+                    others = with_cause(others, Cause("", factor, 0.0, 0.0, ink=other))
+            factors[ink] = _fitted(others, seen, Cause("", 1.0, 0.0, 0.0, ink=ink)).factor
+    return factors
 
 
 def _sure_of(project: Project, seen: "_Seen", cause: Cause) -> float:

@@ -78,7 +78,7 @@ class Laid:
 
 def measure_proof(
     project: Project, blocks: CutBlocks, picture: Picture, *, by_marks: bool | None = None,
-    against: str | None = None, progress: Progress = NULL_PROGRESS,
+    against: str | None = None, placed: "Placed | None" = None, progress: Progress = NULL_PROGRESS,
 ) -> ScanFound:  # fmt: skip
     """How far every pull is out on a photograph or a scan of a sheet.
 
@@ -88,6 +88,7 @@ def measure_proof(
     by_marks : by its printed marks or from the picture; None takes the marks where there are any.
     against : the pull that the others are measured against; "" is the sheet's edges, None those where they
         are seen sharply, and otherwise the last pull, which is the key in most plans.
+    placed : the picture, where it has been laid on the print already.
 
     Raises
     ------
@@ -101,7 +102,8 @@ def measure_proof(
     wanted = bool(marks) and project.register.marks in ("rings", "crosses") if by_marks is None else by_marks
     if wanted and not marks:
         raise ScanError(tr("The project prints no marks: choose rings or crosses, or read the picture itself."))
-    placed = placed_photograph(project, blocks, picture, progress)
+    if placed is None:
+        placed = placed_photograph(project, blocks, picture, progress)
     here, laid, light = placed.project, placed.laid, placed.light
     printed = len(here.impressions)
     edges = None if placed.anchor is None else _edges(laid, placed.anchor)

@@ -56,13 +56,15 @@ class ProofRead(NamedTuple):
 
 
 def read_proof(
-    project: Project, blocks: CutBlocks, picture: Picture, *, progress: Progress = NULL_PROGRESS
-) -> ProofRead:
+    project: Project, blocks: CutBlocks, picture: Picture, *, placed: Placed | None = None,
+    progress: Progress = NULL_PROGRESS,
+) -> ProofRead:  # fmt: skip
     """The flat colours of a proof, and what did not print.
 
     Parameters
     ----------
     picture : (height, width, 3) uint8, a photograph of the whole sheet, or a scan.
+    placed : the picture, where it has been laid on the print already.
 
     Raises
     ------
@@ -74,7 +76,8 @@ def read_proof(
     margins = image.left, image.top, width - image.right, height - image.bottom
     if max(margins) < _CLEAR_MM + _EDGE_MM:
         raise ProjectError("proof", tr("The sheet has no bare margin to balance the picture by."))
-    placed = placed_photograph(project, blocks, picture, Part(progress, 0.0, 0.8))
+    if placed is None:
+        placed = placed_photograph(project, blocks, picture, Part(progress, 0.0, 0.8))
     progress.report(0.8, tr("reading the fields"))
     values, bare_at = _bare(placed, blocks)
     if len(values) < _LEAST_PLACES:

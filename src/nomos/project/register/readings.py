@@ -15,8 +15,6 @@ from nomos.registration import Motion, after_change, fit_marks, stretch_advice, 
 from nomos.registration.marks import MarkFit, fit_components
 
 PLACES = (tr("upper left"), tr("upper right"), tr("lower left"), tr("lower right"))
-# A drift is said when it is this many standard errors, and this much over the readings (chosen by us).
-_SURE_TIMES, _WORTH_MM, _LEAST_READINGS = 3.0, 0.1, 4
 
 
 @dataclass(frozen=True)
@@ -198,40 +196,3 @@ def motion_kept(project: Project, reading: ProofReading) -> Motion:
     if reading.stretch_pct is not None:
         stretch = reading.stretch_pct[0] / 100, reading.stretch_pct[1] / 100
     return Motion(middle_of(project), (reading.dx_mm, reading.dy_mm), reading.rotation_deg, stretch)
-
-
-def drift_of(project: Project, pull: str) -> str:
-    """What a pull's readings over the edition say, in a sentence; nothing while there are few.
-
-    A straight line through shift against sheet, by least squares; a slope that is
-    three standard errors is called a drift.
-    """
-    own = [reading for reading in project.readings if reading.pull == pull and reading.sheet > 0]
-    if len(own) < _LEAST_READINGS:
-        return ""
-    sheets = np.array([reading.sheet for reading in own], float)
-    if np.ptp(sheets) == 0:
-        return ""
-    said = []
-    for values, more, less in (
-        ([reading.dx_mm for reading in own], tr("to the right"), tr("to the left")),
-        ([reading.dy_mm for reading in own], tr("down"), tr("up")),
-    ):
-        x, y = sheets - sheets.mean(), np.array(values)
-        slope = float(x @ y / (x @ x))
-        rest = y - y.mean() - slope * x
-        read = float(np.median([reading.sigma_mm for reading in own]))
-        read = float(np.median([reading.sigma_mm for reading in own]))
-        noise = max(float(np.sqrt((rest**2).sum() / (len(own) - 2))), read)
-        over = slope * np.ptp(sheets)
-        if abs(slope) > _SURE_TIMES * noise / np.sqrt(x @ x) and abs(over) >= _WORTH_MM:
-            said.append(f"{_way(over, more, less)}")
-    if not said:
-        return tr("Steady over {own} readings.", own=len(own))
-    return tr(
-        "Drifts {said} from sheet {min} to {max}: a notch wears, or the paper dries. Look at "
-        "the walls, and damp the pack evenly.",
-        said=tr(" and ").join(said),
-        min=int(sheets.min()),
-        max=int(sheets.max()),
-    )

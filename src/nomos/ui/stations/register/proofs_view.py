@@ -11,8 +11,9 @@ from nomos.colour import lab_to_hex
 from nomos.project import Project
 from nomos.project.register.magnified import Magnified
 from nomos.project.register.practice import KIND_WORDS, Exercise, Marking
-from nomos.project.register.readings import EyePlace, drift_of, eye_places, motion_kept, verdict, worst_corner_mm
+from nomos.project.register.readings import EyePlace, eye_places, motion_kept, verdict, worst_corner_mm
 from nomos.project.register.scan import PullFound
+from nomos.project.register.series import series_of, series_text
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import budget_for, cures, error_model, tolerance_map, worst_mm
 from nomos.project.register.wet import goes_on_wet_ink
@@ -197,7 +198,7 @@ def proof_view(
         tuple(rows), pull, places, hint, source,
         said.found if said else "", said.steps if said else (), said.next_proof if said else "",
         tuple(_kept_line(project, each) for each in readings[-_MOST_READINGS:]),
-        drift_of(project, pull) if pull else "",
+        series_text(project, series_of(project, pull)) if pull else "",
         bool(scanned), uncut,
     )  # fmt: skip
 
