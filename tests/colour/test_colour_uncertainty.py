@@ -12,8 +12,8 @@ from nomos.colour.ink import spectral_solid
 from nomos.colour.layering import surface_on
 from nomos.colour.overlaps import learn_overlaps
 from nomos.colour.recovery import ColourError
-from nomos.devices.pigments import PIGMENTS, ink_of, paper
-from nomos.devices.radiative_transfer import Layer, paper_below, printed
+from tests.colour.printing_inks import PIGMENTS, ink_of, paper
+from tests.colour.radiative_transfer import Layer, paper_below, printed
 from tests.colour.test_process_sets import published
 
 SCATTERS: dict[Opacity, tuple[float, float]] = {

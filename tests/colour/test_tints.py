@@ -7,9 +7,9 @@ import pytest
 
 from nomos.colour import OPACITIES, Film, Ground, Opacity, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.colour.mixing import Pigment, mixed
-from nomos.devices.pigments import PIGMENTS, ink_of, paper, thinned, white_ink
-from nomos.devices.pigments import mixed as really_mixed
-from nomos.devices.radiative_transfer import Layer, fresnel, paper_below, printed, seen
+from tests.colour.printing_inks import PIGMENTS, ink_of, paper, thinned, white_ink
+from tests.colour.printing_inks import mixed as really_mixed
+from tests.colour.radiative_transfer import Layer, fresnel, paper_below, printed, seen
 from tests.colour.test_colour_uncertainty import SCATTERS
 
 SHARES = (0.05, 0.1, 0.25, 0.5)

@@ -6,10 +6,10 @@ from importlib.resources import files
 import numpy as np
 import pytest
 
+from benchmarks.demos import coldframe as frame
+from benchmarks.demos import glasshouse as house
+from benchmarks.demos import pots as clay
 from nomos.demo import COLD_FRAME, GLASSHOUSE, POTS, Scenario, demo_picture, demo_project
-from nomos.demo import coldframe as frame
-from nomos.demo import glasshouse as house
-from nomos.demo import pots as clay
 from nomos.design import read_picture
 from nomos.project import Assets, Project, cut_blocks, mask_request, proof_of
 from nomos.project.blocks.jigsaw import pieces_of

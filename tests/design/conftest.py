@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from scipy.optimize import linear_sum_assignment
 
-from nomos.demo import photo
+from benchmarks.demos import photo
 from nomos.design import FlatDesign
 from nomos.devices.camera import Answer
 

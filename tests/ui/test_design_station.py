@@ -19,11 +19,11 @@ from nomos.demo.scenario import PHOTO
 from nomos.design import find_cut
 from nomos.design.cut import WHOLE
 from nomos.devices.camera import Camera, on_paper
-from nomos.devices.telephone import Telephone
 from nomos.project import Project
 from nomos.ui.desk import Desk
 from nomos.ui.stations.design.corner_dialog import CornerDialog
 from tests.ui.conftest import Answers, QTest, click, drag, project_of, settle
+from tests.work.telephone import Telephone
 
 
 @pytest.fixture(scope="module")

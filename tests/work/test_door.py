@@ -10,8 +10,8 @@ from PIL import Image
 
 from nomos.base.errors import BadInput
 from nomos.design import read_pixels
-from nomos.devices.telephone import Telephone
 from nomos.work.door import MOST_BYTES, Arrived, Door, bare_name, own_addresses
+from tests.work.telephone import Telephone
 
 
 def picture(side: int = 40) -> bytes:

@@ -1,4 +1,4 @@
-"""The demos: invented sketches, inks and paper, made by code and shipped as files."""
+"""The demos: invented sketches, inks and paper, drawn by code (benchmarks/demos) and shipped as files."""
 
 from nomos.demo.scenario import (
     COLD_FRAME,

@@ -6,7 +6,6 @@ from importlib.resources import files
 import numpy as np
 
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
-from nomos.demo import coldframe, photo, pots
 from nomos.design import Cut, find_cut, read_picture, read_pixels
 from nomos.design.cut import drawn_size, paper_size, proportions
 from nomos.project import Project, Source, digest
@@ -43,10 +42,12 @@ GLASSHOUSE = Scenario(
     "multiblock",
     ("Rime", "Sky rose", "Pane green", "Dusk mauve", "Bed ochre", "Slate", "Brick", "Leek", "Key"),
 )
-COLD_FRAME = Scenario("coldframe", coldframe.TITLE, "reduction", ("Rime", "Straw", "Frost", "Moss", "Hip", "Night"))
-POTS = Scenario("pots", pots.TITLE, "jigsaw", ("Dawn", "Shelf", "Wall", "Clay rim", "Clay", "Leaf", "Deep"))
+COLD_FRAME = Scenario(
+    "coldframe", "Cold frame, first light", "reduction", ("Rime", "Straw", "Frost", "Moss", "Hip", "Night")
+)
+POTS = Scenario("pots", "Three pots", "jigsaw", ("Dawn", "Shelf", "Wall", "Clay rim", "Clay", "Leaf", "Deep"))
 PHOTO = Scenario(
-    "photo", photo.TITLE, "multiblock",
+    "photo", "Water butt", "multiblock",
     ("Paper", "Path", "Sky", "Moss", "Boards", "Bean red", "Butt", "Leaf", "Key"), drawn_on="A5",
 )  # fmt: skip
 SCENARIOS = (GLASSHOUSE, COLD_FRAME, POTS, PHOTO)

@@ -174,12 +174,6 @@ def _strength_strip(project: Project, zone: Zone) -> Strip | None:
     )
 
 
-def step_pct(project: Project, ink: Ink) -> float:
-    """How much of what is in an ink changes its tack by a step."""
-    shop = project.workshop
-    return shop.carbonate_step_pct if ink.modifier == "carbonate" else shop.oil_step_pct
-
-
 def knife_text(project: Project, ink: Ink) -> str:
     """What a knife shows of an ink with what was worked into it."""
     tack = tack_of(project, ink)

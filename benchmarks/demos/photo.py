@@ -1,7 +1,7 @@
 """The demo that begins with a photograph: a water butt by the shed, in crayon and pen, on the kitchen table.
 
 Millimetres, 165 × 115, on a sheet of A5. Everything in it is made up for Nomos, the camera too.
-`python -m nomos.demo.photo` writes the shipped photograph anew.
+`python -m benchmarks.demos.photo` writes the shipped photograph anew.
 """
 
 import math
@@ -9,11 +9,13 @@ from pathlib import Path
 
 import numpy as np
 
-from nomos.demo.drawing import Drawing, curve
+from benchmarks.demos.drawing import Drawing, curve
 from nomos.design import read_picture
 from nomos.design.drawing import lay_drawing
 from nomos.devices.camera import Answer, Camera, Photograph, on_paper
 
+# Where the program ships them from.
+_DEMO = Path(__file__).parents[2] / "src/nomos/demo"
 TITLE = "Water butt"
 SIZE_MM = (165, 115)
 _SHEET_MM = (210, 148)
@@ -98,4 +100,4 @@ def photograph() -> Photograph:
 if __name__ == "__main__":
     from PIL import Image
 
-    Image.fromarray(photograph().rgb).save(Path(__file__).parent / "photo.jpg", quality=82, optimize=True)
+    Image.fromarray(photograph().rgb).save(_DEMO / "photo.jpg", quality=82, optimize=True)

@@ -1,14 +1,16 @@
 """The demo sketch: an allotment glasshouse at first frost, drawn as an SVG by code.
 
 Millimetres, 180 × 240, eight flat colours and a key line. Everything in it is
-made up for Nomos. `python -m nomos.demo.glasshouse` writes the shipped files anew.
+made up for Nomos. `python -m benchmarks.demos.glasshouse` writes the shipped files anew.
 """
 
 import math
 from pathlib import Path
 
-from nomos.demo.drawing import Drawing, Point, between, curve, write_files
+from benchmarks.demos.drawing import Drawing, Point, between, curve, write_files
 
+# Where the program ships them from.
+_DEMO = Path(__file__).parents[2] / "src/nomos/demo"
 WIDTH_MM, HEIGHT_MM = 180, 240
 
 RIME, ROSE, MAUVE, SLATE = "#f5f0e4", "#f0cdbf", "#c6aebb", "#7f8ca6"
@@ -281,4 +283,4 @@ def _barrow(drawing: Drawing) -> None:
 
 
 if __name__ == "__main__":
-    write_files(Path(__file__).parent, "glasshouse", glasshouse())
+    write_files(_DEMO, "glasshouse", glasshouse())

@@ -1,13 +1,15 @@
 """The demo for a reduction: a cold frame at first light, five flat colours over the paper, no key.
 
 Millimetres, 160 × 120. Everything in it is made up for Nomos.
-`python -m nomos.demo.coldframe` writes the shipped files anew.
+`python -m benchmarks.demos.coldframe` writes the shipped files anew.
 """
 
 from pathlib import Path
 
-from nomos.demo.drawing import Drawing, Point, between, curve, write_files
+from benchmarks.demos.drawing import Drawing, Point, between, curve, write_files
 
+# Where the program ships them from.
+_DEMO = Path(__file__).parents[2] / "src/nomos/demo"
 TITLE = "Cold frame, first light"
 SIZE_MM = (160, 120)
 RIME, STRAW, FROST, HIP, MOSS, NIGHT = "#f7f3ea", "#ecd9a0", "#a9c0c9", "#b8473c", "#5f7a55", "#2b3550"
@@ -113,4 +115,4 @@ def _briar(drawing: Drawing) -> None:
 
 
 if __name__ == "__main__":
-    write_files(Path(__file__).parent, "coldframe", coldframe())
+    write_files(_DEMO, "coldframe", coldframe())

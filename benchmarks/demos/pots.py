@@ -1,14 +1,16 @@
 """The demo for a jigsaw: three clay pots on a glasshouse shelf, in pieces large enough to saw.
 
 Millimetres, 130 × 95. Everything in it is made up for Nomos.
-`python -m nomos.demo.pots` writes the shipped files anew.
+`python -m benchmarks.demos.pots` writes the shipped files anew.
 """
 
 import math
 from pathlib import Path
 
-from nomos.demo.drawing import Drawing, curve, write_files
+from benchmarks.demos.drawing import Drawing, curve, write_files
 
+# Where the program ships them from.
+_DEMO = Path(__file__).parents[2] / "src/nomos/demo"
 TITLE = "Three pots"
 SIZE_MM = (130, 95)
 DAWN, WALL, SHELF, CLAY, RIM, LEAF, DEEP = (
@@ -58,4 +60,4 @@ def _seedling(drawing: Drawing, x: float, base: float) -> None:
 
 
 if __name__ == "__main__":
-    write_files(Path(__file__).parent, "pots", pots())
+    write_files(_DEMO, "pots", pots())

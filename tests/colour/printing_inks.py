@@ -9,7 +9,7 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.devices.radiative_transfer import FORWARD, Layer
+from tests.colour.radiative_transfer import FORWARD, Layer
 
 Array = NDArray[np.float64]
 NM = np.arange(380.0, 731.0, 10.0)

@@ -1,0 +1,1 @@
+"""The drawings of the demos, as code; `nomos.demo` ships them as files."""
