@@ -145,7 +145,10 @@ def test_an_ink_that_grows_thin_is_told_with_the_sheet_it_shows_at() -> None:
     thin = strength_course([1, 5, 9, 13, 17], [1.0, 0.96, 0.93, 0.88, 0.85])
     assert thin is not None
     assert thin.creeps
-    assert "thinner a sheet" in strength_text("Slate", thin)
+    assert strength_text("Slate", thin) == "Slate grows 0.9 % thinner a sheet. Ink it more fully now."
+    soon = strength_course([1, 4, 7, 10, 13], [1.06, 1.03, 1.0, 0.97, 0.94])
+    assert soon is not None
+    assert soon.reaches(0.08) == 15
     steady = strength_course([1, 5, 9, 13], [1.0, 1.02, 0.99, 1.01])
     assert steady is not None
     assert strength_text("Slate", steady) == ""

@@ -16,6 +16,8 @@ from nomos.project.model import Project
 _SURE_TIMES, _WORTH_MM, LEAST_READINGS = 3.0, 0.1, 4
 # Of an ink's strength likewise, as a share; a reading of it is no surer than that (docs/method.md).
 _WORTH_SHARE, _STRENGTH_SIGMA = 0.08, 0.03
+# No hand is steadier than that, however few sheets say so (chosen by us).
+_LEAST_SPREAD_MM = 0.05
 # So much of the scatter of a normal distribution holds 95 of 100.
 _NINETY_FIVE = 1.96
 
@@ -129,8 +131,8 @@ def series_text(project: Project, series: PullSeries) -> str:
 
 
 def strength_course(sheets: Sequence[int], factors: Sequence[float]) -> Course | None:
-    """How an ink's strength went over the sheets: a share a sheet of what it was planned to be."""
-    return course_of(sheets, list(factors), _STRENGTH_SIGMA, _WORTH_SHARE)
+    """How an ink's strength went over the sheets, from what it was planned to be: shares, 0 as planned."""
+    return course_of(sheets, [factor - 1 for factor in factors], _STRENGTH_SIGMA, _WORTH_SHARE)
 
 
 def strength_text(name: str, course: Course) -> str:
@@ -139,7 +141,7 @@ def strength_text(name: str, course: Course) -> str:
         return ""
     share = number(100 * abs(course.slope), 1)
     if course.slope < 0:
-        at = course.reaches(1 - _WORTH_SHARE)
+        at = course.reaches(_WORTH_SHARE)
         soon = tr(" Ink it more fully now.") if at is None else tr(" Ink it more fully before sheet {at}.", at=at)
         return tr("{name} grows {share} % thinner a sheet.", name=name, share=share) + soon
     return tr("{name} grows {share} % fuller a sheet: less ink, or fewer passes.", name=name, share=share)
@@ -158,6 +160,6 @@ def with_spread(project: Project, spread_mm: float) -> Project:
 
     What was measured holds all that differs from sheet to sheet: it stands for the seating of sheet and block.
     """
-    each = round(spread_mm / float(np.sqrt(2)), 3)
+    each = round(max(spread_mm, _LEAST_SPREAD_MM) / float(np.sqrt(2)), 3)
     budget = dataclasses.replace(project.register.budget, seating_mm=each, block_mm=each)
     return replace(project, register=dataclasses.replace(project.register, budget=budget))
