@@ -52,6 +52,23 @@ def test_mix_gives_grams_parts_and_choices(capsys: pytest.CaptureFixture[str]) -
     assert all(len(set(r["grams"]) - {"Extender", "White"}) <= 1 for r in one["recipes"])
 
 
+def test_what_an_ink_cannot_show_on_a_paper_is_said(capsys: pytest.CaptureFixture[str]) -> None:
+    """A cyan as it was read on kraft, on the same paper as far as its colour goes."""
+    cyan = "lab(46.8 -33.1 -8.1)"
+    assert run(["overprint", "--paper", "lab(62 9 22)", "--ink", cyan, "--json"], no_window) == 0
+    said = capsys.readouterr()
+    found = json.loads(said.out)
+    assert found["not_as_said"][cyan] > 3
+    assert "cannot have that colour on this paper" in said.err
+    # The nearest is near: not what an iteration ended on.
+    assert float(delta_e00(np.array(found["lab"]), np.array([46.8, -33.1, -8.1]))) < 9
+    # Another kind of paper leaves more room; on white nothing is to be said.
+    coated = answer(capsys, "overprint", "--paper", "lab(62 9 22)", "--paper-kind", "coated", "--ink", cyan)
+    assert coated["not_as_said"].get(cyan, 0) < found["not_as_said"][cyan]
+    assert answer(capsys, "overprint", "--paper", "lab(95 0 3)", "--ink", cyan)["not_as_said"] == {}
+    assert run(["overprint", "--paper", "lab(95 0 3)", "--paper-kind", "card", "--ink", cyan], no_window) == 2
+
+
 def test_overprint_thick_wet_and_by_lamp_light(capsys: pytest.CaptureFixture[str]) -> None:
     inks = ("--paper", "lab(95 0 -2)", "--ink", "lab(55 -37 -50)", "--ink", "lab(89 -5 93)")
     plain = answer(capsys, "overprint", *inks)["lab"]

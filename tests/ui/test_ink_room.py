@@ -110,6 +110,23 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     assert station.stack.spectra._curves is not None
 
 
+def test_what_an_ink_is_taken_for_is_said_and_another_pigment_chosen(inks: Desk) -> None:
+    desk, station = inks, inks.window.at("inks")
+    station.turn_to("stack")
+    settle(desk)
+    assert "taken for" in station.stack.taken.text()
+    assert station.stack.spectra._curves is not None
+    before = station.stack.spectra._curves[1].copy()
+    choice = station.stack.family["family"]
+    place = next(n for n in range(choice.count()) if "phthalo green" in choice.itemText(n))
+    choice.setCurrentIndex(place)
+    choice.activated.emit(place)
+    settle(desk)
+    assert project_of(desk).ink(own_ink(desk)).family == "green"
+    assert "phthalo green" in station.stack.taken.text()
+    assert not np.allclose(station.stack.spectra._curves[1], before)
+
+
 def test_a_graded_zone_is_bent_and_printed_flat_first(inks: Desk) -> None:
     desk, station = inks, inks.window.at("inks")
     click(station.inking.findChildren(QPushButton)[1])
