@@ -117,6 +117,10 @@ class _Watch:
 @pytest.fixture(scope="module")
 def sort_s() -> float:
     """What a sort takes here and now: work is counted in these, not in seconds."""
+    return _sort_s()
+
+
+def _sort_s() -> float:
     figures = np.random.default_rng(1).random(100_000)
     begun = time.thread_time()
     for _ in range(20):
@@ -147,7 +151,8 @@ def test_a_request_can_be_called_off_at_any_report_and_reports_often(
             # Called off, it is not remembered as answered, and can be asked again.
             assert fresh.known(request) is None
             assert fresh._turns == {}
-        assert watch.longest / sort_s < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        # The machine may have slowed down meanwhile.
+        assert watch.longest / max(sort_s, _sort_s()) < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
         assert threading.active_count() < 20
 
 
@@ -205,6 +210,7 @@ def test_a_job_can_be_called_off_at_any_report_and_reports_often(
         watch = _Watch(reports)
         with contextlib.suppress(Cancelled):
             JOBS[name](*demo, known, tmp_path, watch)
-        assert watch.longest / sort_s < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        # The machine may have slowed down meanwhile.
+        assert watch.longest / max(sort_s, _sort_s()) < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
         # Whole files or none.
         assert not [path for path in tmp_path.rglob("*") if path.name.startswith(".")]

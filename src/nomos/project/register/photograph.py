@@ -1,6 +1,6 @@
 """A photograph or a scan of a proof laid on the print: where the sheet lies, how far every pull is out."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from functools import partial
 
@@ -322,7 +322,8 @@ def lay_photograph(
             laid = aligned(picture, shrunk(light, ppm, 2.0), warp, 2.0, 0)
         said()
         area = (image.left - pad, image.top - pad, image.right + pad, image.bottom + pad)
-        seen, there = _evened(picture, shrunk(light, ppm, _LIT), warp, (_LIT, fine), area)
+        seen, there = _evened(picture, shrunk(light, ppm, _LIT), warp, (_LIT, fine), area, said)
+        said()
         moves = None if anchored else _moves(warp, (image.left, image.top))
         found = fit_picture(
             seen, masks, colours, fine, pad, start=None if found is None else found.changes, moves=moves,
@@ -342,7 +343,7 @@ def _moves(warp: Warp, image_at: tuple[float, float]) -> PageMoves:
 
 def _evened(
     picture: Image, printed: Image, warp: Warp, px_per_mm: tuple[float, float],
-    area: tuple[float, float, float, float],
+    area: tuple[float, float, float, float], said: Callable[[], None],
 ) -> tuple[Picture, NDArray[np.bool_]]:  # fmt: skip
     """A part of the sheet taken out of a photograph, lit as the print is predicted, and where it is seen.
 
@@ -354,6 +355,7 @@ def _evened(
     height, width = printed.shape[:2]
     seen, inside = taken_out(picture, warp, scale, (0.0, 0.0, width / scale, height / scale))
     light = gains(seen, printed, inside, scale)
+    said()
     page, there = taken_out(picture, warp, fine, area)
     rows, columns = page.shape[:2]
     # From pixels of the page to those of the light on the whole sheet.

@@ -1,6 +1,7 @@
 """The flat colours of a proof, read from a photograph or a scan in the light that its bare paper shows."""
 
 from dataclasses import dataclass
+from functools import partial
 from typing import NamedTuple
 
 import numpy as np
@@ -29,6 +30,7 @@ _LEAST_PIXELS = 60
 # Bare paper is looked at so far from anything printed and from the sheet's edge, in squares of so much, mm.
 _CLEAR_MM, _EDGE_MM, _SQUARE_MM, _LOOK = 2.0, 1.5, 1.2, 3.0
 _LEAST_PLACES = 12
+_STRIP = 128
 # Where nine in ten places of bare paper still differ by more, no smooth light explains them, ΔE00.
 _EXPLAINED_DE00 = 2.5
 
@@ -80,6 +82,8 @@ def read_proof(
         placed = placed_photograph(project, blocks, picture, Part(progress, 0.0, 0.8))
     progress.report(0.8, tr("reading the fields"))
     values, bare_at = _bare(placed, blocks)
+    reading = partial(progress.report, 0.83, tr("reading the fields"))
+    reading()
     if len(values) < _LEAST_PLACES:
         raise ProjectError("proof", tr("The sheet has no bare margin to balance the picture by."))
     light = smooth_light(values, bare_at)
@@ -99,13 +103,23 @@ def read_proof(
     page, _ = taken_out(placed.light, placed.laid.aligned.warp, blocks.px_per_mm, area)
     rows, columns = blocks.labels.shape
     page = page[:rows, :columns]
+    reading()
     y, x = ((np.arange(side) + 0.5) / blocks.px_per_mm for side in page.shape[:2])
-    there = np.stack(np.broadcast_arrays((image.left + x)[None] / width, (image.top + y)[:, None] / height), axis=-1)
-    evened = np.rint(255 * srgb_encode(np.clip(page * middle / light_at(light, 2 * there - 1), 0, 1))).astype(np.uint8)
+    evened = np.empty(page.shape, np.uint8)
+    for first in range(0, len(page), _STRIP):
+        rows_here = slice(first, first + _STRIP)
+        there = np.stack(
+            np.broadcast_arrays((image.left + x)[None] / width, (image.top + y[rows_here])[:, None] / height), axis=-1
+        )
+        lit = np.clip(page[rows_here] * middle / light_at(light, 2 * there - 1), 0, 1)
+        evened[rows_here] = np.rint(255 * srgb_encode(lit))
+        reading()
+    reading()
     sets = printing_sets(placed.project)
     shown = predicted(placed.project, sets)
     labels = blocks.labels[: page.shape[0], : page.shape[1]]
     means, pixels = field_means(evened, labels, len(sets), _INSET_MM * blocks.px_per_mm)
+    reading()
     found = []
     for place in range(len(sets)):
         if pixels[place] < _LEAST_PIXELS:
@@ -119,7 +133,10 @@ def read_proof(
             )
         )  # fmt: skip
     progress.report(0.95, tr("looking for what did not print"))
-    places = find_places(placed.project, evened, labels, blocks.px_per_mm, balance, _as_found(placed, blocks))
+    said = partial(progress.report, 0.95, tr("looking for what did not print"))
+    as_found = _as_found(placed, blocks)
+    said()
+    places = find_places(placed.project, evened, labels, blocks.px_per_mm, balance, as_found, said)
     return ProofRead(tuple(sorted(found, key=lambda each: -each.de00)), places)
 
 

@@ -1,5 +1,6 @@
 """Places of a proof that did not print, and where it printed though it should not."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
@@ -40,7 +41,13 @@ class ProofPlace:
 
 
 def find_places(
-    project: Project, page: Picture, labels: NDArray[np.uint8], px_per_mm: float, balance: Balance, planned: Picture
+    project: Project,
+    page: Picture,
+    labels: NDArray[np.uint8],
+    px_per_mm: float,
+    balance: Balance,
+    planned: Picture,
+    said: Callable[[], None],
 ) -> tuple[ProofPlace, ...]:
     """Where a proof is otherwise than the rest of its field, what is seen most first.
 
@@ -51,6 +58,7 @@ def find_places(
     labels : (rows, columns) the flat design.
     balance : that gives the bare paper its colour.
     planned : the image as it would print with every block where it was found to lie, at `LOOK_PX_PER_MM`.
+    said : called as the work goes on.
     """
     import cv2
 
@@ -59,10 +67,12 @@ def find_places(
     lab = balance.lab(255 * srgb_encode(np.asarray(light, np.float64)))
     fields = np.asarray(cv2.resize(labels, (columns, rows), interpolation=cv2.INTER_NEAREST), np.uint8)
     sets = printing_sets(project)
+    said()
     as_wide = np.asarray(cv2.resize(planned, (columns, rows), interpolation=cv2.INTER_AREA), np.uint8)
     as_planned = _off_plan(lab, srgb_to_lab(as_wide))
     found: list[ProofPlace] = []
     for place in range(len(sets)):
+        said()
         own = (fields == place).astype(np.uint8)
         depth = cv2.distanceTransform(np.pad(own, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
         inside = depth > _INSET_MM * LOOK_PX_PER_MM
