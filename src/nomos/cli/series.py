@@ -26,8 +26,6 @@ def add_commands(commands: Any) -> None:
 
 
 def _series(options: argparse.Namespace) -> int:
-    import numpy as np
-
     from nomos.formats.files import read_bytes
     from nomos.project import load
     from nomos.project.register import series as over
@@ -62,6 +60,9 @@ def _series(options: argparse.Namespace) -> int:
         strengths[sheet] = read.strengths
         named = {project.ink(ink).name: round(factor, 3) for ink, factor in read.strengths.items()}
         rows.append({"file": path.name, "sheet": sheet, "pulls": pulls, "strength": named})
+    if not rows:
+        why = "; ".join(f"{name}: {text}" for name, text in refused.items())
+        raise BadInput(f"None of these pictures could be read: {why}")
     every = [over.series_of(project, pull.id) for pull in project.impressions if pull.id != against]
     spread = over.measured_spread_mm(every)
     lines = [f"{name}: {why}" for name, why in refused.items()]
@@ -86,10 +87,8 @@ def _series(options: argparse.Namespace) -> int:
     if options.out:
         save_out(options, project if spread is None else over.with_spread(project, spread), assets)
         figures["project"] = str(options.out)
-    if not rows:
-        raise BadInput("None of these pictures could be read: " + "; ".join(lines))
     worth = over.LEAST_READINGS
-    if len(np.unique([row["sheet"] for row in rows])) < worth:
+    if len(strengths) < worth:
         lines.append(f"{len(rows)} sheets read; from {worth} on it can be said what creeps.")
     return say(options, figures, lines)
 

@@ -43,8 +43,8 @@ class Doubt(NamedTuple):
 _TINT = 6.0
 # So much of a normal distribution's standard deviation holds 90 %.
 _NINETY = 1.645
-# Chosen so that 90 % of truths lie inside the 90 % range, on inks drawn from this model, on printing by
-# other physics and on published sets (docs/method.md, "How sure"); the tests hold it.
+# Chosen so that about 90 % of truths lie inside the 90 % range on printing by another physics (docs/method.md,
+# "How sure", with where it is less); recipes and proofs by analogy. The tests hold three quarters of each cell.
 DOUBT: dict[Basis, Doubt] = {
     "word": Doubt(0.0, 0.0, 0.5, 0.3, {"transparent": 1.6, "semi": 1.4, "opaque": 0.3}),
     "spectrum": Doubt(0.0, 0.02, 0.4, 0.3, {"transparent": 2.2, "semi": 2.0, "opaque": 0.3}),

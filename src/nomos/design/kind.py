@@ -72,8 +72,9 @@ def _judged(small: Rgb, progress: Progress) -> float:
     key = sha256(small.tobytes() + bytes(str(small.shape), "ascii")).digest()
     if key not in _known:
         tones = _tones_of(look_at(small, _SIDE_PX / _SIDE_MM, progress=progress))
-        while len(_known) >= _MOST_KNOWN:
-            _known.pop(next(iter(_known)))
+        # Several jobs may judge at once: what another has forgotten already is no fault.
+        for old in list(_known)[: 1 - _MOST_KNOWN]:
+            _known.pop(old, None)
         _known[key] = tones
     return _known[key]
 

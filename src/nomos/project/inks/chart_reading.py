@@ -14,8 +14,8 @@ from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
 from nomos.project.inks.chart import MARK_MM, Chart, Patch
 from nomos.project.model import ProjectError
-from nomos.proof.evening import light_at, smooth_light
-from nomos.proof.scanning import Balance, PatchReading, Picture, balanced, read_patch
+from nomos.proof.evening import evened, smooth_light, unevenness
+from nomos.proof.scanning import PatchReading, Picture, balanced, read_patch
 
 Grey = NDArray[np.uint8]
 
@@ -68,11 +68,14 @@ def read_chart(
         ),
         np.uint8,
     )  # fmt: skip
-    evened, bare = _evened(chart, flat)
+    values, places = _read_bare(chart, flat)
+    light = smooth_light(values, places)
+    down, across = (2 * (np.arange(side) + 0.5) / side - 1 for side in flat.shape[:2])
+    even, bare = evened(flat, light, across, down)
     balance = balanced(bare, paper)
     if grey is not None:
         balance = balanced(bare, paper, _mean(picture, grey[1]), grey[0])
-    sure = _sureness(chart, evened, balance, paper)
+    sure = unevenness(values, light, places, balance, paper)
     if sure > _EXPLAINED_DE00:
         text = tr(
             "The paper between the patches comes out uneven by ΔE {sure}: a shadow or a lamp's edge lies over the "
@@ -82,7 +85,7 @@ def read_chart(
         raise ProjectError("chart", text)
     found = []
     for patch in chart.patches:
-        read = read_patch(evened, _window(chart, patch), balance)
+        read = read_patch(even, _window(chart, patch), balance)
         found.append(ChartReading(patch, read, float(delta_e00(np.array(read.lab), np.array(patch.lab))), sure))
     return tuple(found)
 
@@ -130,28 +133,6 @@ def _read_bare(chart: Chart, flat: Picture) -> tuple[Array, Array]:
         patch = flat[max(y - half, 0) : y + half, max(x - half, 0) : x + half].reshape(-1, 3)
         values.append(np.median(srgb_decode(patch / 255), axis=0))
     return np.maximum(np.array(values), 1e-4), 2 * places / np.array(chart.size_mm) - 1
-
-
-def _evened(chart: Chart, flat: Picture) -> tuple[Picture, Array]:
-    """The flat chart as the same light would show all of it, and the paper's value there, 0 to 255. (3,)"""
-    values, places = _read_bare(chart, flat)
-    light = smooth_light(values, places)
-    height, width = flat.shape[:2]
-    columns, rows = (2 * (np.arange(side) + 0.5) / side - 1 for side in (width, height))
-    middle = np.median(light_at(light, places), axis=0)
-    evened = np.empty_like(flat)
-    for top in range(0, height, 128):
-        strip = np.stack(np.broadcast_arrays(columns[None], rows[top : top + 128, None]), axis=-1)
-        linear = srgb_decode(flat[top : top + 128] / 255) * middle / light_at(light, strip)
-        evened[top : top + 128] = np.rint(255 * srgb_encode(np.clip(linear, 0, 1)))
-    return evened, np.asarray(255 * srgb_encode(np.clip(middle, 0, 1)))
-
-
-def _sureness(chart: Chart, evened: Picture, balance: Balance, paper: Lab) -> float:
-    """How far nine in ten bare places still are from the paper, ΔE00."""
-    values, _ = _read_bare(chart, evened)
-    labs = balance.lab(255 * srgb_encode(values))
-    return float(np.quantile(delta_e00(labs, np.array(paper)), 0.9))
 
 
 def _to_picture(chart: Chart, picture: Picture) -> Array:

@@ -1,4 +1,4 @@
-"""Learning from a proof: a scan of it compared field by field, and what explains the difference best."""
+"""Learning from a proof: its fields against what was predicted, and what explains the difference best."""
 
 import dataclasses
 from collections.abc import Sequence
@@ -18,10 +18,6 @@ from nomos.project.model import Ink, Optics, Project
 from nomos.project.register.proof_fields import FieldRead
 from nomos.project.register.proof_places import ProofPlace
 
-# Fields are read so far inside their borders: traps and misregister lie there.
-_INSET_MM = 0.8
-_LEAST_PIXELS = 60
-_SMALL = 900
 _FACTORS = (0.4, 2.5)
 # An explanation must take away so much of the difference to be offered (chosen by us).
 _WORTH = 0.12
@@ -31,8 +27,9 @@ _MOST_CAUSES = 3
 # A proof this near needs no explanation.
 _AS_WELL_DE00 = 0.1
 _GOOD_DE00 = 0.3
-# Readings are drawn anew so often; a factor is never said to be surer than that.
+# All inks are gone through so often.
 _ROUNDS = 2
+# Readings are drawn anew so often; a factor is never said to be surer than the last of these.
 _REDRAWN, _SEED, _NINETY, _MISSED = 12, 3, 1.645, 0.06
 
 
@@ -62,12 +59,7 @@ def explain(project: Project, fields: Sequence[FieldRead], *, progress: Progress
     Every ink may be stronger or weaker, every wet impression may have taken more
     or less. Raises Cancelled.
     """
-    seen = _Seen(
-        np.array([each.read for each in fields]),
-        np.array([each.area_mm2 for each in fields]),
-        tuple(each.number for each in fields),
-        max((each.sure_de00 for each in fields), default=0.0),
-    )
+    seen = _Seen.of(fields)
     causes: list[Cause] = []
     current, left = project, seen.off(project)
     for place in range(_MOST_CAUSES):
@@ -89,13 +81,10 @@ def strengths_of(project: Project, fields: Sequence[FieldRead]) -> dict[str, flo
 
     An ink that no field was read of is left out.
     """
-    seen = _Seen(
-        np.array([each.read for each in fields]), np.array([each.area_mm2 for each in fields]),
-        tuple(each.number for each in fields), 0.0,
-    )  # fmt: skip
-    sets, keys = printing_sets(project), zone_keys(project)
-    lying = {keys[film].pull for each in fields for film in sets[each.number]}
-    inks = list(dict.fromkeys(project.impression(pull).main.ink for pull in sorted(lying)))
+    seen, sets, keys = _Seen.of(fields), printing_sets(project), zone_keys(project)
+    lying = sorted({film for each in fields for film in sets[each.number]})
+    zones = (project.impression(keys[film].pull).zones[keys[film].zone] for film in lying)
+    inks = list(dict.fromkeys(zone.ink for zone in zones))
     factors = dict.fromkeys(inks, 1.0)
     for _ in range(_ROUNDS):
         for ink in inks:
@@ -128,6 +117,14 @@ class _Seen:
     weights: Array
     numbers: tuple[int, ...]
     sure_de00: float
+
+    @classmethod
+    def of(cls, fields: Sequence[FieldRead]) -> "_Seen":
+        """What some fields hold."""
+        return cls(
+            np.array([each.read for each in fields]), np.array([each.area_mm2 for each in fields]),
+            tuple(each.number for each in fields), max((each.sure_de00 for each in fields), default=0.0),
+        )  # fmt: skip
 
     def off(self, project: Project) -> float:
         """Area-weighted mean ΔE00 between what was read and what a project predicts."""

@@ -11,7 +11,6 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import number
 from nomos.colour import Lab, delta_e00
-from nomos.colour.cielab import srgb_encode
 from nomos.colour.spectra import Array
 from nomos.project.inks.films import predicted, printing_sets
 from nomos.project.model import Project, ProjectError
@@ -20,17 +19,16 @@ from nomos.project.register.proof_places import LOOK_PX_PER_MM, ProofPlace, find
 from nomos.project.register.scan import motion_of_change, printed_sheet
 from nomos.project.register.system import sheet_of
 from nomos.project.sheet.masks import CutBlocks
-from nomos.proof.evening import light_at, smooth_light
-from nomos.proof.scanning import Balance, Picture, balanced, field_means
+from nomos.proof.evening import evened, smooth_light, unevenness
+from nomos.proof.scanning import Picture, balanced, field_means
 from nomos.registration.warp import taken_out
 
 # Fields are read so far inside their borders: traps and misregister lie there.
 _INSET_MM = 0.8
 _LEAST_PIXELS = 60
 # Bare paper is looked at so far from anything printed and from the sheet's edge, in squares of so much, mm.
-_CLEAR_MM, _EDGE_MM, _SQUARE_MM, _LOOK = 2.0, 1.5, 1.2, 3.0
+_CLEAR_MM, _EDGE_MM, _SQUARE_MM = 2.0, 1.5, 1.2
 _LEAST_PLACES = 12
-_STRIP = 128
 # Where nine in ten places of bare paper still differ by more, no smooth light explains them, ΔE00.
 _EXPLAINED_DE00 = 2.5
 
@@ -87,9 +85,15 @@ def read_proof(
     if len(values) < _LEAST_PLACES:
         raise ProjectError("proof", tr("The sheet has no bare margin to balance the picture by."))
     light = smooth_light(values, bare_at)
-    middle = np.median(light_at(light, bare_at), axis=0)
-    balance = balanced(255 * srgb_encode(middle), project.paper.lab)
-    sure = _sureness(values * middle / light_at(light, bare_at), balance, project.paper.lab)
+    area = (image.left, image.top, image.right, image.bottom)
+    page, _ = taken_out(placed.light, placed.laid.aligned.warp, blocks.px_per_mm, area)
+    rows, columns = blocks.labels.shape
+    page = page[:rows, :columns]
+    reading()
+    y, x = ((np.arange(side) + 0.5) / blocks.px_per_mm for side in page.shape[:2])
+    even, bare = evened(page, light, 2 * (image.left + x) / width - 1, 2 * (image.top + y) / height - 1, reading)
+    balance = balanced(bare, project.paper.lab)
+    sure = unevenness(values, light, bare_at, balance, project.paper.lab)
     if sure > _EXPLAINED_DE00:
         raise ProjectError(
             "proof",
@@ -99,26 +103,10 @@ def read_proof(
                 sure=number(sure),
             ),
         )
-    area = (image.left, image.top, image.right, image.bottom)
-    page, _ = taken_out(placed.light, placed.laid.aligned.warp, blocks.px_per_mm, area)
-    rows, columns = blocks.labels.shape
-    page = page[:rows, :columns]
-    reading()
-    y, x = ((np.arange(side) + 0.5) / blocks.px_per_mm for side in page.shape[:2])
-    evened = np.empty(page.shape, np.uint8)
-    for first in range(0, len(page), _STRIP):
-        rows_here = slice(first, first + _STRIP)
-        there = np.stack(
-            np.broadcast_arrays((image.left + x)[None] / width, (image.top + y[rows_here])[:, None] / height), axis=-1
-        )
-        lit = np.clip(page[rows_here] * middle / light_at(light, 2 * there - 1), 0, 1)
-        evened[rows_here] = np.rint(255 * srgb_encode(lit))
-        reading()
-    reading()
     sets = printing_sets(placed.project)
     shown = predicted(placed.project, sets)
     labels = blocks.labels[: page.shape[0], : page.shape[1]]
-    means, pixels = field_means(evened, labels, len(sets), _INSET_MM * blocks.px_per_mm)
+    means, pixels = field_means(even, labels, len(sets), _INSET_MM * blocks.px_per_mm)
     reading()
     found = []
     for place in range(len(sets)):
@@ -136,7 +124,7 @@ def read_proof(
     said = partial(progress.report, 0.95, tr("looking for what did not print"))
     as_found = _as_found(placed, blocks)
     said()
-    places = find_places(placed.project, evened, labels, blocks.px_per_mm, balance, as_found, said)
+    places = find_places(placed.project, even, labels, blocks.px_per_mm, balance, as_found, said)
     return ProofRead(tuple(sorted(found, key=lambda each: -each.de00)), places)
 
 
@@ -151,18 +139,13 @@ def _as_found(placed: Placed, blocks: CutBlocks) -> Picture:
     return np.asarray(sheet[top:bottom, left:right], np.uint8)
 
 
-def _sureness(values: Array, balance: Balance, paper: Lab) -> float:
-    """How far nine in ten places of bare paper are from the paper once the light is evened, ΔE00."""
-    return float(np.quantile(delta_e00(balance.lab(255 * srgb_encode(values)), np.array(paper)), 0.9))
-
-
 def _bare(placed: Placed, blocks: CutBlocks) -> tuple[Array, Array]:
     """Linear values of squares of bare paper, (n, 3), and where on the sheet, -1 to 1 from side to side, (n, 2)."""
     project = placed.project
     width, height = sheet_of(project)
-    sheet, there = taken_out(placed.light, placed.laid.aligned.warp, _LOOK, (0.0, 0.0, width, height))
+    sheet, there = taken_out(placed.light, placed.laid.aligned.warp, LOOK_PX_PER_MM, (0.0, 0.0, width, height))
     clear = _clear(project, blocks, sheet.shape[:2]) & there
-    side = max(1, round(_SQUARE_MM * _LOOK))
+    side = max(1, round(_SQUARE_MM * LOOK_PX_PER_MM))
     values, places = [], []
     for top in range(0, sheet.shape[0] - side, 2 * side):
         for left in range(0, sheet.shape[1] - side, 2 * side):
@@ -173,20 +156,20 @@ def _bare(placed: Placed, blocks: CutBlocks) -> tuple[Array, Array]:
 
 
 def _clear(project: Project, blocks: CutBlocks, shape: tuple[int, int]) -> NDArray[np.bool_]:
-    """Where nothing is printed, nor near it, at `_LOOK` pixels a mm on the sheet."""
+    """Where nothing is printed, nor near it, at `LOOK_PX_PER_MM` pixels a mm on the sheet."""
     import cv2
 
     inked = np.zeros(shape, np.uint8)
     holds = np.array([bool(films) for films in printing_sets(project)], np.uint8)[blocks.labels]
     for mask in {project.number_of(pull.block) for pull in project.impressions}:
         holds |= np.asarray(blocks.masks[mask], np.uint8)
-    left, top = round(project.image.left * _LOOK), round(project.image.top * _LOOK)
-    size = round(project.image.width * _LOOK), round(project.image.height * _LOOK)
+    left, top = round(project.image.left * LOOK_PX_PER_MM), round(project.image.top * LOOK_PX_PER_MM)
+    size = round(project.image.width * LOOK_PX_PER_MM), round(project.image.height * LOOK_PX_PER_MM)
     small = cv2.resize(255 * holds, size, interpolation=cv2.INTER_AREA)
     part = inked[top : top + size[1], left : left + size[0]]
     part[:] = (small > 2)[: part.shape[0], : part.shape[1]]
-    reach = 2 * round(_CLEAR_MM * _LOOK) + 1
+    reach = 2 * round(_CLEAR_MM * LOOK_PX_PER_MM) + 1
     clear = cv2.dilate(inked, np.ones((reach, reach), np.uint8)) == 0
-    edge = round(_EDGE_MM * _LOOK)
+    edge = round(_EDGE_MM * LOOK_PX_PER_MM)
     clear[:edge], clear[-edge:], clear[:, :edge], clear[:, -edge:] = False, False, False, False
     return np.asarray(clear)
