@@ -7,6 +7,8 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 
 _MOST_BYTES = 1_000_000_000
+# Names that photographs in a folder end in.
+PHOTOGRAPHS = (".jpg", ".jpeg", ".png", ".heic", ".heif", ".webp", ".tif", ".tiff", ".avif", ".bmp")
 
 
 def read_whole(path: Path, most_bytes: int = _MOST_BYTES) -> bytes:

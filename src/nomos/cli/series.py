@@ -6,12 +6,11 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from nomos.base.errors import BadInput
+from nomos.base.reading import PHOTOGRAPHS
 from nomos.cli.common import answers, command, output, pull_called, save_out, say
 
 if TYPE_CHECKING:
     from nomos.project.register.series import Course
-
-_PICTURES = (".jpg", ".jpeg", ".png", ".tif", ".tiff", ".heic", ".webp", ".bmp")
 
 
 def add_commands(commands: Any) -> None:
@@ -97,7 +96,7 @@ def _numbered(given: list[Path]) -> list[tuple[int, Path]]:
     """The pictures with the numbers of their sheets, in that order. Raises BadInput."""
     paths = []
     for each in given:
-        inside = sorted(p for p in each.iterdir() if p.suffix.lower() in _PICTURES) if each.is_dir() else [each]
+        inside = sorted(p for p in each.iterdir() if p.suffix.lower() in PHOTOGRAPHS) if each.is_dir() else [each]
         paths += inside
     found = []
     for path in paths:

@@ -120,7 +120,7 @@ class ReadSheet:
         found = measure_proof(self.project, blocks, picture, by_marks=False, against=self.against, placed=placed)
         progress.report(0.85, self.said)
         fields = read_proof(self.project, blocks, picture, placed=placed, progress=Part(progress, 0.85, 0.95)).fields
-        return SheetRead(found, strengths_of(placed.project, fields))
+        return SheetRead(found, strengths_of(placed.project, fields, progress=Part(progress, 0.95, 1.0)))
 
 
 @dataclass(frozen=True)

@@ -76,18 +76,21 @@ def explain(project: Project, fields: Sequence[FieldRead], *, progress: Progress
     return tuple(causes)
 
 
-def strengths_of(project: Project, fields: Sequence[FieldRead]) -> dict[str, float]:
+def strengths_of(
+    project: Project, fields: Sequence[FieldRead], *, progress: Progress = NULL_PROGRESS
+) -> dict[str, float]:
     """How strong each ink of a proof is, 1 as planned: all together, one after the other, twice round.
 
-    An ink that no field was read of is left out.
+    An ink that no field was read of is left out. Raises Cancelled.
     """
     seen, sets, keys = _Seen.of(fields), printing_sets(project), zone_keys(project)
     lying = sorted({film for each in fields for film in sets[each.number]})
     zones = (project.impression(keys[film].pull).zones[keys[film].zone] for film in lying)
     inks = list(dict.fromkeys(zone.ink for zone in zones))
     factors = dict.fromkeys(inks, 1.0)
-    for _ in range(_ROUNDS):
-        for ink in inks:
+    for turn in range(_ROUNDS):
+        for place, ink in enumerate(inks):
+            progress.report((turn + place / len(inks)) / _ROUNDS, tr("looking for what explains it"))
             others = project
             for other, factor in factors.items():
                 if other != ink and factor != 1:

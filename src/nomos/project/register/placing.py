@@ -67,6 +67,7 @@ def place_print(
         said = partial(progress.report, (pulls - number) / pulls, tr("looking for the print"))
         said()
         page = _printed(project, blocks, number)
+        said()
         best, printed = _best(picture, page, starts, best, (printed, number), said)
         if number == pulls and (best is None or best.explained <= _WELL):
             # Its edges do not show where it lies; what is printed may.

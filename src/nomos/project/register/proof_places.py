@@ -69,7 +69,7 @@ def find_places(
     sets = printing_sets(project)
     said()
     as_wide = np.asarray(cv2.resize(planned, (columns, rows), interpolation=cv2.INTER_AREA), np.uint8)
-    as_planned = _off_plan(lab, srgb_to_lab(as_wide))
+    as_planned = _off_plan(lab, srgb_to_lab(as_wide), said)
     found: list[ProofPlace] = []
     for place in range(len(sets)):
         said()
@@ -99,12 +99,15 @@ def find_places(
     return tuple(sorted(found, key=lambda each: -each.area_mm2 * each.de00)[:_MOST])
 
 
-def _off_plan(lab: Array, planned: Array) -> Array:
+def _off_plan(lab: Array, planned: Array, said: Callable[[], None]) -> Array:
     """How far each place is from what is planned there or right beside it, ΔE00. (rows, columns)."""
     wide = np.pad(planned, ((1, 1), (1, 1), (0, 0)), mode="edge")
     rows, columns = lab.shape[:2]
-    beside = [delta_e00(lab, wide[y : y + rows, x : x + columns]) for y in range(3) for x in range(3)]
-    return np.asarray(np.min(beside, axis=0))
+    nearest = np.full((rows, columns), np.inf)
+    for y, x in np.ndindex(3, 3):
+        said()
+        nearest = np.minimum(nearest, delta_e00(lab, wide[y : y + rows, x : x + columns]))
+    return nearest
 
 
 def _not_printed(project: Project, films: frozenset[int], seen: Array) -> str:

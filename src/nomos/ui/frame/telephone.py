@@ -11,6 +11,7 @@ from PyQt6.QtWidgets import QComboBox, QDialog, QFileDialog, QLabel, QVBoxLayout
 from nomos.base.errors import BadInput
 from nomos.base.folders import state_folder
 from nomos.base.language import tr
+from nomos.base.reading import PHOTOGRAPHS
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
 from nomos.work.door import Arrived, Door, own_addresses
@@ -18,7 +19,6 @@ from nomos.work.door import Arrived, Door, own_addresses
 _CODE_PX, _QUIET = 260, 4
 # A file that is still of the same size after this has come whole.
 _STILL_MS = 400
-_PICTURES = (".jpg", ".jpeg", ".png", ".heic", ".heif", ".webp", ".tif", ".tiff", ".avif")
 _FIREWALL = tr(
     "If the telephone finds nothing: both must be on the same network, and a firewall on this machine must "
     "let port {port} in while this is open. A cable or a synchronised folder does it too."
@@ -132,7 +132,7 @@ class TelephoneDialog(QDialog):
             try:
                 coming = {
                     path: path.stat().st_size for path in sorted(folder.iterdir())
-                    if path not in self._known and path.suffix.lower() in _PICTURES
+                    if path not in self._known and path.suffix.lower() in PHOTOGRAPHS
                 }  # fmt: skip
             except OSError as error:
                 self.said.setText(_unread(folder, error))
