@@ -16,6 +16,7 @@ from benchmarks import (
     photographs,
     proofs,
     recolouring,
+    silence,
     sketches,
     solving,
     starting,
@@ -40,7 +41,7 @@ def table(section: Section) -> str:
 
 MODULES = (
     recolouring, flattening, sketches, photographs, proofs, solving, mixing, ordering, flashing, starting,
-    heartbeat, growing,
+    heartbeat, silence, growing,
 )  # fmt: skip
 _MACHINE = "Machine: {cores} cores, {kind}, Python {version}.\n"
 

@@ -7,15 +7,15 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from benchmarks.devices.camera import Answer, Camera, on_paper
+from benchmarks.devices.grounds import GROUNDS, ruled, written
+from benchmarks.devices.media import Medium
 from benchmarks.scenes import scene
 from benchmarks.sketches import Case, Score, as_given, scored
 from benchmarks.timing import Line, Section
 from nomos.design import flatten
 from nomos.design.corners import SURE, Sheet, find_sheet
 from nomos.design.cut import found_on
-from nomos.devices.camera import Answer, Camera, on_paper
-from nomos.devices.grounds import GROUNDS, ruled, written
-from nomos.devices.media import Medium
 
 CASES = 96
 # Every so many are read, not only looked for: reading takes seconds.

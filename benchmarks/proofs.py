@@ -9,11 +9,11 @@ import cv2
 import numpy as np
 from msgspec.structs import replace
 
+from benchmarks.devices.camera import Camera, Sheet
 from benchmarks.timing import Line, Section
 from nomos.base.errors import BadInput
 from nomos.colour.cielab import LINEAR_OF_SRGB
 from nomos.demo import demo_project, scenario_called
-from nomos.devices.camera import Camera, Sheet
 from nomos.project import CutBlocks, Project, cut_blocks, mask_request
 from nomos.project.register.photograph import measure_proof
 from nomos.project.register.scan import ScanFound, printed_sheet

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from benchmarks.devices.camera import Answer
 from nomos.colour import delta_e00, srgb_to_lab
-from nomos.devices.camera import Answer
 
 Points = Sequence[tuple[float, float]] | np.ndarray
 _LINE = ("#1d1d22", "#26201c", "#20242e")

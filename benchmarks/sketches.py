@@ -8,6 +8,8 @@ import cv2
 import numpy as np
 from scipy.optimize import linear_sum_assignment
 
+from benchmarks.devices.camera import Answer, Camera, Photograph, Sheet, Table, on_paper, scanned
+from benchmarks.devices.media import MEDIA, Medium
 from benchmarks.earlier import Earlier
 from benchmarks.scenes import scene
 from benchmarks.timing import Line, Section
@@ -15,8 +17,6 @@ from nomos.colour import srgb_to_lab
 from nomos.design import Picture, flatten
 from nomos.design.cut import Cut, Found, as_corners, find_cut, light_of_cut, straightened
 from nomos.design.palette import colour_histogram, find_palette
-from nomos.devices.camera import Answer, Camera, Photograph, Sheet, Table, on_paper, scanned
-from nomos.devices.media import MEDIA, Medium
 
 CASES = 48
 _LINES = ("black", "black", "coloured", "none")

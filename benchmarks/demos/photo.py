@@ -10,9 +10,9 @@ from pathlib import Path
 import numpy as np
 
 from benchmarks.demos.drawing import Drawing, curve
+from benchmarks.devices.camera import Answer, Camera, Photograph, on_paper
 from nomos.design import read_picture
 from nomos.design.drawing import lay_drawing
-from nomos.devices.camera import Answer, Camera, Photograph, on_paper
 
 # Where the program ships them from.
 _DEMO = Path(__file__).parents[2] / "src/nomos/demo"

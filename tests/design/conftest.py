@@ -8,8 +8,8 @@ import pytest
 from scipy.optimize import linear_sum_assignment
 
 from benchmarks.demos import photo
+from benchmarks.devices.camera import Answer
 from nomos.design import FlatDesign
-from nomos.devices.camera import Answer
 
 
 @dataclass(frozen=True)

@@ -10,6 +10,8 @@ import sklearn.datasets
 from PIL import Image
 
 from benchmarks import photographs as taken_photographs
+from benchmarks.devices.camera import Camera, Photograph, Sheet, Table, on_paper
+from benchmarks.devices.grounds import ring, ruled, written
 from benchmarks.scenes import scene
 from benchmarks.sketches import as_given
 from nomos.design import find_cut, flatten, read_picture
@@ -17,8 +19,6 @@ from nomos.design.cut import WHOLE, Cut, as_corners, cut_with, through, to_print
 from nomos.design.flatten import look
 from nomos.design.kind import kind_of
 from nomos.design.picture import Picture, Pixels
-from nomos.devices.camera import Camera, Photograph, Sheet, Table, on_paper
-from nomos.devices.grounds import ring, ruled, written
 
 PAPERS = {
     "kraft": (178, 138, 96), "grey": (150, 150, 148), "black": (38, 37, 40), "blue": (150, 178, 200),
@@ -51,7 +51,7 @@ def test_a_sheet_is_found_to_a_millimetre(paper: str, ground: Table, hand: float
     sheet = sheet_of(paper)
     written(sheet.linear, "no. 4", (12, 40), 28.0, (0.03, 0.03, 0.08))
     ring(sheet.linear, (sheet.linear.shape[1] // 2, sheet.linear.shape[0] // 2), 60.0)
-    taken = Camera(pixels=(1800, 1400), table=ground, hand_at=hand, lens=lens, turn_deg=4.0, fill=0.8, seed=11).take(
+    taken = Camera(pixels=(1400, 1089), table=ground, hand_at=hand, lens=lens, turn_deg=4.0, fill=0.8, seed=11).take(
         sheet
     )
     found = find_cut(taken.rgb)
@@ -150,15 +150,15 @@ def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
     """Beside Pillow's median cut at the same number, though specks that nobody can cut are joined."""
     from nomos.colour import delta_e00, srgb_to_lab
 
-    nearer, some = 0, photographs()[:4]
+    nearer, some = 0, photographs()[:3]
     for path in some:
         with Image.open(path) as image:
-            rgb = np.asarray(image.convert("RGB"))
-            cut = image.convert("RGB").quantize(8, method=Image.Quantize.MEDIANCUT, dither=Image.Dither.NONE)
+            small = image.convert("RGB").resize((image.width // 2, image.height // 2))
+            rgb, cut = np.asarray(small), small.quantize(8, method=Image.Quantize.MEDIANCUT, dither=Image.Dither.NONE)
         palette = np.array(cut.getpalette()[:24], np.uint8).reshape(-1, 3)  # type: ignore[index] # it has one
         lab = srgb_to_lab(rgb)
         theirs = delta_e00(lab, srgb_to_lab(palette)[np.minimum(np.asarray(cut), len(palette) - 1)]).mean()
-        picture = read_picture(Pixels("a", rgb, None, ()), "a", size_mm=(130.0, 130.0))
+        picture = read_picture(Pixels("a", rgb, None, ()), "a", size_mm=(65.0, 65.0))
         flat = flatten(picture, 8, smallest_feature_mm=0.5)
         labs = np.array([colour.lab for colour in flat.colours])[flat.labels]
         own = delta_e00(srgb_to_lab(picture.rgb), labs).mean()
@@ -167,7 +167,7 @@ def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
     assert nearer >= len(some) - 1
 
 
-@pytest.mark.parametrize("paper", ["white", "kraft", "blue"])
+@pytest.mark.parametrize("paper", ["blue"])
 def test_a_hand_is_left_out_and_the_drawing_keeps_its_corners(paper: str) -> None:
     sheet = sheet_of(paper, 5)
     camera = Camera(pixels=(1800, 1400), table="mat", turn_deg=3.0, fill=0.8, seed=2)
@@ -179,7 +179,7 @@ def test_a_hand_is_left_out_and_the_drawing_keeps_its_corners(paper: str) -> Non
     assert np.abs(np.array(found.cut.corners) - free.cut.corners).max() < 0.01
     taken = with_hand, camera.take(sheet)
     one, other = (
-        flatten(read_picture(Pixels("a", each.rgb, None, ()), "a", size_mm=(120, 90), cut=its.cut), None)
+        flatten(read_picture(Pixels("a", each.rgb, None, ()), "a", size_mm=(80, 60), cut=its.cut), None)
         for each, its in zip(taken, (found, free), strict=True)
     )
     assert len(one.colours) == len(other.colours)

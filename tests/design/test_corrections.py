@@ -3,9 +3,9 @@
 import numpy as np
 import pytest
 
+from benchmarks.devices.camera import Answer
 from nomos.design import Correction, FlatDesign, Picture, flatten, look
 from nomos.design.corrections import Fields, apply
-from nomos.devices.camera import Answer
 from tests.design.test_sketch import scan_of
 
 PAPER, GREEN, RED, LINE = (95.0, 0.0, 3.0), (50.0, -30.0, 25.0), (45.0, 50.0, 35.0), (12.0, 0.0, 0.0)

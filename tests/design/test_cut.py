@@ -6,11 +6,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 from scipy.spatial.transform import Rotation
 
+from benchmarks.devices.camera import Answer, Camera, Sheet, Table, on_paper
 from nomos.base.errors import BadInput
 from nomos.design import WHOLE, Cut, find_cut, read_picture
 from nomos.design.corners import SURE, find_sheet
 from nomos.design.cut import checked_cut, known_shape, paper_size, proportions, straightened, through, to_print
-from nomos.devices.camera import Answer, Camera, Sheet, Table, on_paper
 
 
 @pytest.fixture(scope="module")

@@ -3,13 +3,13 @@
 import numpy as np
 import pytest
 
+from benchmarks.devices.camera import Answer, Camera, on_paper, scanned
+from benchmarks.devices.media import MEDIA, Medium
 from nomos.base.errors import BadInput
 from nomos.base.progress import Cancelled
 from nomos.colour import delta_e00, srgb_to_lab
 from nomos.design import Correction, FlatDesign, Picture, fill_nearest, find_cut, flatten, look
 from nomos.design.cut import light_of_cut, straightened
-from nomos.devices.camera import Answer, Camera, on_paper, scanned
-from nomos.devices.media import MEDIA, Medium
 from tests.design.conftest import compared
 
 
@@ -167,7 +167,7 @@ def test_a_photograph_of_tones_is_read_as_tones() -> None:
     [
         np.zeros((400, 300, 3), np.uint8),
         np.full((400, 300, 3), (200, 60, 40), np.uint8),
-        np.random.default_rng(0).integers(0, 256, (400, 300, 3)).astype(np.uint8),
+        np.random.default_rng(0).integers(0, 256, (200, 150, 3)).astype(np.uint8),
         np.clip(np.random.default_rng(0).normal(30, 6, (400, 300, 3)), 0, 255).astype(np.uint8),
         np.full((40, 400, 3), 128, np.uint8),
     ],

@@ -6,11 +6,11 @@ import numpy as np
 import pytest
 from pypdfium2 import PdfDocument
 
+from benchmarks.devices.camera import Camera, Sheet
 from nomos.base.errors import BadInput
 from nomos.colour import delta_e00, lab_to_srgb, srgb_to_lab
 from nomos.colour.cielab import srgb_decode
 from nomos.devices import Scanner
-from nomos.devices.camera import Camera, Sheet
 from nomos.formats.chart import chart_picture, write_chart
 from nomos.project import Assets, Project, ProjectError
 from nomos.project.inks.chart import Chart, overlap_chart

@@ -23,6 +23,7 @@ from nomos.project import (
     mask_request,
 )
 from nomos.project.blocks.edits import with_flat_design
+from nomos.project.check.cutting import cutting_findings
 from nomos.project.edition.bench import layer_card
 from nomos.project.edition.carving import (
     boards_plan,
@@ -35,6 +36,7 @@ from nomos.project.edition.carving import (
     with_material,
 )
 from nomos.project.edition.cues import slab_cautions
+from nomos.project.edition.fineness import features_of
 from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
 from nomos.project.inks.data import with_ink_data
 from nomos.project.model.edits import new_project
@@ -100,7 +102,6 @@ def test_findings_name_material_roller_and_curl(demo: Demo, demo_blocks: CutBloc
     )  # fmt: skip
     said = " ".join(f.text for f in carving_findings(project, carve_blocks(project, blocks)))
     assert "never registers" in said
-    assert "Too fine for these tools in foam" in said
     assert "The roller reaches" in said
     assert "Smaller blocks would do" in said
 
@@ -158,7 +159,7 @@ def test_a_block_has_a_material_of_its_own(demo: Demo, demo_blocks: CutBlocks) -
     key = next(block.id for block in project.blocks if block.is_key)
     soft, demo_blocks = with_craft(project, material="soft wood"), coarse(demo_blocks, 200_000)
     before = {each.block: each for each in carve_blocks(soft, demo_blocks)}
-    cured = [f.cure for f in carving_findings(soft, tuple(before.values())) if f.cure]
+    cured = [f.cure for f in cutting_findings(soft, features_of(soft, demo_blocks)) if f.cure]
     hard = with_material(soft, key, "hard wood")
     after = {each.block: each for each in carve_blocks(hard, demo_blocks)}
     assert after[key].effort.outline_h == pytest.approx(before[key].effort.outline_h * 45 / 25)

@@ -11,7 +11,17 @@ from benchmarks import proofs
 from nomos.colour import lab_to_srgb
 from nomos.devices import Scanner
 from nomos.edition import film_from_weights, ink_needed
-from nomos.project import Assets, CutBlocks, Project, ProjectError, impressions_to_lay, lay_sheet, sheet_labs
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    Project,
+    ProjectError,
+    cut_blocks,
+    impressions_to_lay,
+    lay_sheet,
+    mask_request,
+    sheet_labs,
+)
 from nomos.project.blocks.edits import with_switch
 from nomos.project.blocks.zones import flat_then_graded, with_grade
 from nomos.project.inks.films import film_of, predicted, printing_sets, zone_keys
@@ -25,6 +35,15 @@ from nomos.proof import render, to_rgb
 from nomos.registration.scan_marks import ScanError
 
 Demo = tuple[Project, Assets]
+Small = tuple[Project, CutBlocks]
+
+
+@pytest.fixture(scope="module")
+def small(little: Demo) -> Small:
+    """Three colours and a key on a small sheet."""
+    request = mask_request(*little)
+    assert request is not None
+    return little[0], cut_blocks(request)
 
 
 def sheet_of(project: Project, blocks: CutBlocks, shift_px: int = 0) -> np.ndarray:
@@ -40,21 +59,22 @@ def sheet_of(project: Project, blocks: CutBlocks, shift_px: int = 0) -> np.ndarr
     return page
 
 
-def test_a_proof_as_planned_reads_as_planned(demo: Demo, demo_blocks: CutBlocks) -> None:
-    project = demo[0]
-    scan = Scanner(noise=2.0).scan(sheet_of(project, demo_blocks, shift_px=6))
-    fields = read_proof(project, demo_blocks, scan).fields
-    assert len(fields) >= 8
-    assert np.mean([field.de00 for field in fields]) < 1.0
+def test_a_proof_as_planned_reads_as_planned(small: Small) -> None:
+    """The key as well, though it lies on three colours."""
+    project, blocks = small
+    scan = Scanner(noise=2.0).scan(sheet_of(project, blocks, shift_px=6))
+    fields = read_proof(project, blocks, scan).fields
+    assert len(fields) == 5
+    assert max(field.de00 for field in fields) < 1.0
     assert explain(project, fields) == ()
 
 
-@pytest.mark.parametrize(("place", "factor"), [(4, 1.3), (3, 0.75)])
-def test_an_ink_of_another_strength_is_found(demo: Demo, demo_blocks: CutBlocks, place: int, factor: float) -> None:
-    project = demo[0]
+@pytest.mark.parametrize(("place", "factor"), [(1, 1.3), (2, 0.75)])
+def test_an_ink_of_another_strength_is_found(small: Small, place: int, factor: float) -> None:
+    project, blocks = small
     ink = project.impressions[place].zones[0].ink
     printed = with_cause(project, Cause("", factor, 0, 0, ink=ink))
-    fields = read_proof(project, demo_blocks, Scanner(seed=place).scan(sheet_of(printed, demo_blocks))).fields
+    fields = read_proof(project, blocks, Scanner(seed=place).scan(sheet_of(printed, blocks))).fields
     assert fields[0].de00 > 3
     (cause, *_) = explain(project, fields)
     assert cause.ink == ink
@@ -68,14 +88,14 @@ def test_an_ink_of_another_strength_is_found(demo: Demo, demo_blocks: CutBlocks,
     assert predicted(learnt, printing_sets(learnt))[number] == pytest.approx(read, abs=1.5)
 
 
-def test_strength_is_read_from_a_photograph_in_uneven_light(demo: Demo, demo_blocks: CutBlocks) -> None:
+def test_strength_is_read_from_a_photograph_in_uneven_light(small: Small) -> None:
     """Leaning, light falling by a third, blocks out: the ink that is too thin is told, how sure and what to do."""
-    project = demo[0]
-    ink = project.impressions[3].zones[0].ink
+    project, blocks = small
+    ink = project.impressions[1].zones[0].ink
     printed = with_cause(project, Cause("", 0.7, 0, 0, ink=ink))
     motions = proofs.faults(project, 2)
     camera = {"pixels": (1500, 2000), "falloff": 0.33, "tilt": 0.2, "lens": -0.02}
-    fields = read_proof(project, demo_blocks, proofs.photographed(printed, demo_blocks, motions, 2, **camera)).fields
+    fields = read_proof(project, blocks, proofs.photographed(printed, blocks, motions, 2, **camera)).fields
     assert 0 < fields[0].sure_de00 < 2
     (cause, *_) = explain(project, fields)
     assert cause.ink == ink
@@ -83,13 +103,13 @@ def test_strength_is_read_from_a_photograph_in_uneven_light(demo: Demo, demo_blo
     assert cause.remedy.startswith("Ink ")
 
 
-def test_what_did_not_print_and_what_should_not_have_are_places(demo: Demo, demo_blocks: CutBlocks) -> None:
+def test_what_did_not_print_and_what_should_not_have_are_places(small: Small) -> None:
     """A spot of paper in a printed field and a smear of dark ink on bare paper, found from a photograph."""
-    project = demo[0]
-    ppm = demo_blocks.px_per_mm
-    blocks, planted = planted_faults(project, demo_blocks)
+    project, whole = small
+    ppm = whole.px_per_mm
+    blocks, planted = planted_faults(project, whole)
     rgb = proofs.photographed(project, blocks, proofs.faults(project, 4), 4, pixels=(1500, 2000))
-    places = read_proof(project, demo_blocks, rgb).places
+    places = read_proof(project, whole, rgb).places
     missing = next(each for each in places if each.kind == "missing")
     x, y = planted["missing"]
     assert missing.at_mm == pytest.approx((project.image.left + x / ppm, project.image.top + y / ppm), abs=1.0)
@@ -100,8 +120,8 @@ def test_what_did_not_print_and_what_should_not_have_are_places(demo: Demo, demo
     assert stray.at_mm == pytest.approx((project.image.left + x / ppm, project.image.top + y / ppm), abs=1.0)
     assert "where none should be" in place_text(project, stray)
     # A proof without faults has none to speak of.
-    clean = proofs.photographed(project, demo_blocks, proofs.faults(project, 4), 4, pixels=(1500, 2000))
-    assert [each for each in read_proof(project, demo_blocks, clean).places if each.area_mm2 > 3] == []
+    clean = proofs.photographed(project, whole, proofs.faults(project, 4), 4, pixels=(1500, 2000))
+    assert [each for each in read_proof(project, whole, clean).places if each.area_mm2 > 3] == []
 
 
 def planted_faults(project: Project, blocks: CutBlocks) -> tuple[CutBlocks, dict[str, tuple[float, float]]]:
@@ -121,20 +141,20 @@ def planted_faults(project: Project, blocks: CutBlocks) -> tuple[CutBlocks, dict
     return CutBlocks(blocks.labels, tuple(masks), blocks.px_per_mm, ()), planted
 
 
-def test_poor_trapping_of_a_wet_impression_is_found(demo: Demo, demo_blocks: CutBlocks) -> None:
-    project = with_switch(demo[0], demo[0].impressions[3].block, (5,), True)
+def test_poor_trapping_of_a_wet_impression_is_found(small: Small) -> None:
+    """The red field printed on wet green."""
+    project = with_switch(small[0], small[0].impressions[1].block, (2,), True)
     pulls = list(project.impressions)
-    pulls[4] = replace(pulls[4], wet=True)
+    pulls[2] = replace(pulls[2], wet=True)
     project = replace(project, impressions=tuple(pulls))
-    printed = with_cause(project, Cause("", 0.5, 0, 0, pull=pulls[4].id))
-    blocks = demo_blocks
-    ochre, slate = project.number_of(pulls[3].block), project.number_of(pulls[4].block)
-    masks = list(blocks.masks)
-    masks[ochre] = masks[ochre] | masks[slate]
-    blocks = CutBlocks(blocks.labels, tuple(masks), blocks.px_per_mm, tuple(masks))
+    printed = with_cause(project, Cause("", 0.5, 0, 0, pull=pulls[2].id))
+    green, red = project.number_of(pulls[1].block), project.number_of(pulls[2].block)
+    masks = list(small[1].masks)
+    masks[green] = masks[green] | masks[red]
+    blocks = CutBlocks(small[1].labels, tuple(masks), small[1].px_per_mm, tuple(masks))
     fields = read_proof(project, blocks, Scanner().scan(sheet_of(printed, blocks))).fields
     causes = explain(project, fields)
-    assert causes[0].pull == pulls[4].id
+    assert causes[0].pull == pulls[2].id
     assert causes[0].factor == pytest.approx(0.5, abs=0.12)
     assert "wet ink" in causes[0].text
 
@@ -209,10 +229,11 @@ def test_two_ended_bent_and_edge_following_grades(demo: Demo, demo_blocks: CutBl
 
 
 def test_ink_for_an_edition_by_hand() -> None:
-    """Worked by hand: 200 cm² at 9 g/m² on 50 sheets is 9 g; with 12 g on the slab, over 0.85: 24.7 g."""
-    need = ink_needed(20_000, 50, strength=0.25)
+    """Worked by hand: 200 cm² at 9 g/m² on 50 sheets is 9 g; with 12 g left on the slab, over 0.85: 24.7 g."""
+    need = ink_needed(20_000, 50, 12.0, strength=0.25)
     assert need.on_paper_g == pytest.approx(9.0)
     assert need.batch_g == pytest.approx(21 / 0.85)
+    assert need.lost_g == pytest.approx(0.15 * need.batch_g)
     assert need.ink_g == pytest.approx(need.batch_g / 4)
     assert need.ink_g + need.extender_g == pytest.approx(need.batch_g)
     assert film_from_weights(480.0, 471.0, 20_000, 50) == pytest.approx(9.0)

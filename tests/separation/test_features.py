@@ -7,7 +7,8 @@ from hypothesis import strategies as st
 from scipy import ndimage
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
-from nomos.project.check.cutting import cutting_findings, features_of, freedom_of, simpler_block
+from nomos.project.check.cutting import cutting_findings, freedom_of, simpler_block
+from nomos.project.edition.fineness import features_of
 from nomos.project.inks.edits import with_ink
 from nomos.project.model.edits import with_fineness, with_tolerance
 from nomos.separation import features as separation_features

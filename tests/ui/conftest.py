@@ -1,7 +1,7 @@
 """The real window, offscreen, with answers instead of dialogs; nothing may be left running or said by Qt."""
 
 import gc
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
@@ -30,6 +30,7 @@ from nomos.project import Assets, Project
 from nomos.ui import walk
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import theme
+from nomos.ui.frame.picture_choice import Choice
 from nomos.ui.frame.questions import Unsaved
 from nomos.ui.stations.bench.logbook import LogBook
 
@@ -100,6 +101,8 @@ class Answers:
     asked: int = 0
     doubted: list[Found] = field(default_factory=list)
     sheet_there: bool = True
+    compared: list[Sequence[Choice]] = field(default_factory=list)
+    picture_wanted: int | None = None
 
     def file_to_open(self) -> Path | None:
         return self.open
@@ -107,6 +110,10 @@ class Answers:
     def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:  # noqa: ARG002
         self.doubted.append(found)
         return found.sheet if self.sheet_there else None
+
+    def which_picture(self, title: str, choices: Sequence[Choice]) -> int | None:  # noqa: ARG002
+        self.compared.append(choices)
+        return self.picture_wanted
 
     def blocks_to_open(self) -> list[Path]:
         return self.blocks

@@ -7,23 +7,25 @@ from pathlib import Path
 import cv2
 import numpy as np
 import pytest
+import skimage.data
 from PIL import Image
 from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtGui import QImage
 from PyQt6.QtWidgets import QApplication, QLabel
 
+from benchmarks.devices.camera import Camera, on_paper
+from benchmarks.devices.telephone import Telephone
 from benchmarks.scenes import scene
 from nomos.base.units import PAPER_SIZES_MM
 from nomos.demo import demo_picture
 from nomos.demo.scenario import PHOTO
 from nomos.design import find_cut
 from nomos.design.cut import WHOLE
-from nomos.devices.camera import Camera, on_paper
 from nomos.project import Project
 from nomos.ui.desk import Desk
+from nomos.ui.frame.picture_choice import PictureChoice
 from nomos.ui.stations.design.corner_dialog import CornerDialog
 from tests.ui.conftest import Answers, QTest, click, drag, project_of, settle
-from tests.work.telephone import Telephone
 
 
 @pytest.fixture(scope="module")
@@ -248,6 +250,33 @@ def doubtful(tmp_path: Path) -> Path:
     return path
 
 
+@pytest.mark.usefixtures("_sheets_are_small")
+def test_two_readings_stand_side_by_side_and_one_is_taken(desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    """A photograph as if half laid in flat colours lies between a sketch and tones."""
+    photograph = skimage.data.astronaut()[::2, ::2, :3]  # type: ignore[no-untyped-call]
+    flat = np.asarray(Image.fromarray(photograph).quantize(6, dither=Image.Dither.NONE).convert("RGB"))
+    Image.fromarray((0.7 * flat + 0.3 * photograph).astype(np.uint8)).save(tmp_path / "between.png", dpi=(150, 150))
+    desk.files.open(tmp_path / "between.png")
+    settle(desk)
+    desk.window.at("design").turn_to("picture")
+    other = desk.window.at("design").picture.other
+    assert other.isVisible()
+    before = project_of(desk)
+    click(other)
+    settle(desk)
+    assert project_of(desk) is before
+    dialog = PictureChoice("Which?", answers.compared[0], None)
+    assert {made.text() for made in dialog.buttons} == {"Tones", "Flat colours"}
+    click(dialog.buttons[1])
+    assert dialog.chosen == 1
+    answers.picture_wanted = 1
+    click(other)
+    settle(desk)
+    assert project_of(desk).flat != before.flat
+    assert not other.isVisible()
+
+
+@pytest.mark.usefixtures("_sheets_are_small")
 def test_where_the_sheet_is_not_sure_it_is_asked_before_anything_is_read(
     desk: Desk, answers: Answers, doubtful: Path
 ) -> None:
@@ -288,30 +317,30 @@ def test_the_corners_are_dragged_and_taken_or_all_of_it(doubtful: Path) -> None:
     assert left.corners is None
 
 
-def test_a_watched_folder_offers_a_picture_when_it_has_come_whole(desk: Desk, photograph: Path, tmp_path: Path) -> None:
+def test_a_watched_folder_offers_a_picture_when_it_has_come_whole(desk: Desk, sketch: Path, tmp_path: Path) -> None:
     desk.window.export_actions.telephone()
     dialog = desk.window.export_actions.door
     assert dialog is not None
     dialog.watch(tmp_path / "none")
     assert "cannot be read" in dialog.said.text()
     assert dialog.door is not None
-    folder, data = tmp_path / "synchronised", photograph.read_bytes()
+    folder, data = tmp_path / "synchronised", sketch.read_bytes()
     folder.mkdir()
-    (folder / "old.jpg").write_bytes(data)
+    (folder / "old.png").write_bytes(data)
     dialog.watch(folder)
     assert dialog.door is None
-    for size in (1000, 2000, len(data)):
-        (folder / "butt.jpg").write_bytes(data[:size])
+    for size in (len(data) // 3, len(data) // 2, len(data)):
+        (folder / "butt.png").write_bytes(data[:size])
         dialog._look_again()
         assert not dialog.files
     dialog._look_again()
     settle(desk)
-    assert [path.name for path in dialog.files] == ["butt.jpg"]
+    assert [path.name for path in dialog.files] == ["butt.png"]
     assert project_of(desk).title == "butt"
     dialog.close()
 
 
-def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Path) -> None:
+def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, sketch: Path) -> None:
     desk.window.export_actions.telephone()
     dialog = desk.window.export_actions.door
     assert dialog is not None
@@ -326,14 +355,14 @@ def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, photograph: Pat
     phone = Telephone(dialog.door.address)
     sent: list[tuple[int, str]] = []
     sending = threading.Thread(
-        target=lambda: sent.extend([phone.sends("no.jpg", b"no"), phone.sends("butt.jpg", photograph.read_bytes())])
+        target=lambda: sent.extend([phone.sends("no.jpg", b"no"), phone.sends("butt.png", sketch.read_bytes())])
     )
     sending.start()
     while sending.is_alive():
         QApplication.processEvents()
     settle(desk)
     assert [status for status, _ in sent] == [422, 200]
-    assert [path.name for path in dialog.files] == ["butt.jpg"]
+    assert [path.name for path in dialog.files] == ["butt.png"]
     assert project_of(desk).title == "butt"
     dialog.close()
     assert phone.looks()[0] == 0

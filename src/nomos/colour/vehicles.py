@@ -25,6 +25,7 @@ class Vehicle:
         what water carries (from memory).
     dries_by : taking up oxygen, or losing water, so that the air's humidity counts.
     washed_with : what roller and block are cleaned with.
+    care : what the hands look to while it is wet; "" for nothing of its own.
     goes_back_damp : sheets go back into the damp pack after it, and are printed on before they dry.
     """
 
@@ -36,6 +37,7 @@ class Vehicle:
     dries_by: Literal["oxygen", "water"]
     washed_with: Literal["solvent", "water"]
     goes_back_damp: bool = False
+    care: str = ""
 
     @property
     def heats_rags(self) -> bool:
@@ -62,6 +64,10 @@ _KNOWN = {
         Vehicle(
             "water-based with paste", tr("water-based with paste"), 1.4, _sinks(0.02, 0.06, 0.14), 1.3,
             "water", "water", goes_back_damp=True,
+        ),
+        Vehicle(
+            "acrylic", tr("acrylic"), 1.1, _sinks(0.0, 0.03, 0.08), 1.1, "water", "water",
+            care=tr("Acrylic dries within minutes: mist the slab, wash block and roller before it sets."),
         ),
     )
 }  # fmt: skip

@@ -1,6 +1,6 @@
 """What an edition takes, and the record of it: ink, sheets, the log, statistics, numbers."""
 
-from nomos.edition.amounts import FILM_G_M2, SLAB_G, WASTE, InkNeed, film_from_weights, ink_needed
+from nomos.edition.amounts import FILM_G_M2, WASTE, InkNeed, film_from_weights, ink_needed
 from nomos.edition.log import (
     REASONS,
     Event,
@@ -22,7 +22,6 @@ from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learn
 __all__ = [
     "FILM_G_M2",
     "REASONS",
-    "SLAB_G",
     "WASTE",
     "EditionState",
     "Event",

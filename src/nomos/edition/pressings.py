@@ -13,6 +13,7 @@ class Pressing:
     """A way of rubbing or pressing.
 
     key : as files and commands have it; name : as it is shown; how : as it is said at the bench.
+    packed : there is packing above the sheet, to be made more or less.
     slips : the sheet can slip under it and is taped.
     caution : what can hurt.
     """
@@ -21,6 +22,7 @@ class Pressing:
     name: str
     how: str
     slips: bool = False
+    packed: bool = False
     caution: str = ""
 
 
@@ -33,7 +35,7 @@ PRESSINGS: dict[str, Pressing] = {
         Pressing("hand", tr("the palm of the hand"), tr("the palm of the hand"), slips=True),
         Pressing("clean roller", tr("a clean roller"), tr("a clean roller, straight over"), slips=True),
         Pressing("foot", tr("by foot"), tr("by foot, on felt and a board, without turning the heel"), slips=True),
-        Pressing("hand press", tr("hand press"), tr("hand press"), caution=_PRESS),
-        Pressing("press", tr("press"), tr("press"), caution=_PRESS),
+        Pressing("hand press", tr("hand press"), tr("hand press"), packed=True, caution=_PRESS),
+        Pressing("press", tr("press"), tr("press"), packed=True, caution=_PRESS),
     )
 }

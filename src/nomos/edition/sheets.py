@@ -109,7 +109,9 @@ def cut_from(full_mm: tuple[float, float], sheet_mm: tuple[float, float], *, gra
         return math.floor(full_mm[0] / width + 1e-9) * math.floor(full_mm[1] / height + 1e-9)
 
     width, height = sheet_mm
+    # Where not even one lies upright, it is turned: better across the grain than none.
     count = upright(width, height) if grain_right else max(upright(width, height), upright(height, width))
+    count = count or upright(height, width)
     if count < 1:
         raise SheetsError(tr("A full sheet is smaller than the sheets to print on: choose a larger paper."))
     return count

@@ -1,11 +1,22 @@
-"""The first page of the packet: what lies in it, the order of the work, and what is to be bought."""
+"""The first pages of the packet: what to know before cutting, what lies in it, the order, what is to be bought."""
 
+import contextlib
+from collections.abc import Sequence
 from typing import Any
 
 from nomos.base.language import tr
 from nomos.base.units import lengths_text
+from nomos.design.page import Rgb
+from nomos.edition import SheetsError
 from nomos.formats.pdf import new_canvas
-from nomos.formats.typesetting import paragraph, rows, space, text_pages
+from nomos.formats.typesetting import PAGE_END, numbered_picture, paragraph, rows, space, text_pages
+from nomos.project import Finding, Project
+from nomos.project.check.assumed import assumed
+from nomos.project.model.sheets import sheets_text
+
+_TOLD = ("will fail", "could show")
+# So many fit on the first page beside a picture of this size.
+_MOST, _PICTURE_MM = 9, 95.0
 
 _FILES = (
     ("blocks.pdf", tr("Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar.")),
@@ -21,16 +32,22 @@ _FILES = (
 )
 
 
-def index_pdf(title: str, plan: dict[str, Any]) -> bytes:
-    """One or more A4 pages. plan : what `plan.json` holds."""
+def index_pdf(project: Project, plan: dict[str, Any], findings: Sequence[Finding], picture: Rgb) -> bytes:
+    """What to know before cutting on the first A4 page, then what lies in the packet.
+
+    Parameters
+    ----------
+    plan : what `plan.json` holds.
+    findings : of the project, in the order they are told.
+    picture : the image as it will print, (height, width, 3) uint8.
+    """
     width, height = plan["size_mm"]
+    line = tr("{width}, {len} pulls", width=lengths_text(width, height, None, between=" × "), len=len(plan["order"]))
     story = [
-        paragraph(title, 20, bold=True, after_mm=3),
-        paragraph(
-            tr("{width}, {len} pulls", width=lengths_text(width, height, None, between=" × "), len=len(plan["order"])),
-            11,
-            after_mm=5,
-        ),
+        paragraph(project.title, 20, bold=True, after_mm=3),
+        paragraph(line, 11, after_mm=4),
+        *_before_cutting(project, findings, picture),
+        PAGE_END,
         paragraph(tr("In this packet"), 13, bold=True),
         rows([(name, words) for name, words in _FILES if name in plan["files"]]),
         space(3),
@@ -52,13 +69,39 @@ def index_pdf(title: str, plan: dict[str, Any]) -> bytes:
         story.append(paragraph(sheets["problem"]))
     else:
         story += [
-            paragraph(tr("Cut {sheets} sheets. To buy or weigh out:", sheets=sheets["cut"]), 11, bold=True),
+            paragraph(tr("To buy or weigh out"), 13, bold=True),
             rows([(f"{each['amount']:g} {each['unit']}", _bought(each)) for each in sheets["buy"]]),
         ]
-    buffer, canvas = new_canvas(tr("{title}: index", title=title))
+    buffer, canvas = new_canvas(tr("{title}: index", title=project.title))
     text_pages(canvas, story)
     canvas.save()
     return buffer.getvalue()
+
+
+def _before_cutting(project: Project, findings: Sequence[Finding], picture: Rgb) -> list[Any]:
+    """The picture with its places by number, what will fail and could show, why so many sheets, what is assumed."""
+    told = [each for weight in _TOLD for each in findings if each.weight == weight]
+    image, shown = project.image, told[:_MOST]
+    places = [
+        (n, (each.place_mm[0] - image.left) / image.width, (each.place_mm[1] - image.top) / image.height)
+        for n, each in enumerate(shown, start=1)
+        if each.place_mm is not None
+    ]
+    named = [(f"{n}  {tr(each.weight)}", f"{each.text} {each.remedy}") for n, each in enumerate(shown, start=1)]
+    story = [
+        numbered_picture(picture, min(_PICTURE_MM, _PICTURE_MM * image.width / image.height), places),
+        space(3),
+        paragraph(tr("Before you cut"), 13, bold=True),
+        rows(named, 28.0, 9.0) if named else paragraph(tr("Nothing was found that would fail or show.")),
+    ]
+    if len(told) > _MOST:
+        story.append(paragraph(tr("{more} more stand in plan.json.", more=len(told) - _MOST), 9))
+    with contextlib.suppress(SheetsError):
+        story += [paragraph(tr("So many sheets"), 11, bold=True), paragraph(sheets_text(project), 9)]
+    assumptions = assumed(project)
+    if assumptions:
+        story += [paragraph(tr("Assumed, not measured"), 11, bold=True), *(paragraph(each, 9) for each in assumptions)]
+    return story
 
 
 def _bought(each: dict[str, Any]) -> str:

@@ -27,7 +27,7 @@ from nomos.project.check.closelook import CloseLook
 from nomos.project.edition.sheets import buying_list
 from nomos.project.inks.films import zone_colours
 from nomos.project.model import Impression
-from nomos.project.model.sheets import all_sheets, sheets_of
+from nomos.project.model.sheets import all_sheets, sheets_of, sheets_text
 from nomos.project.register.system import plan_of_system
 from nomos.project.register.tolerance import worst_mm
 from nomos.registration import SYSTEMS, Kento
@@ -43,6 +43,7 @@ def sheets_as_json(project: Project, blocks: CutBlocks) -> dict[str, Any]:
     return {
         "start": plan.start_sheets,
         "cut": all_sheets(project, plan),
+        "why": sheets_text(project),
         "buy": [
             {"what": line.what, "amount": round(line.amount, 1), "unit": line.unit, "cost": round(line.cost, 2)}
             for line in lines

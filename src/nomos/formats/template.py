@@ -1,7 +1,7 @@
 """What stands on a template, before it is drawn: a value in millimetres for each face of a block."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 import numpy as np
@@ -11,7 +11,7 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.base.units import length_text, size_text
 from nomos.colour import lab_to_hex
-from nomos.project import CutBlocks, Project
+from nomos.project import CutBlocks, Finding, Project
 from nomos.project.blocks.boards import front_of
 from nomos.project.blocks.jigsaw import pieces_of
 from nomos.project.blocks.reduction import is_reduction
@@ -58,6 +58,7 @@ class Template:
     tidy : lines down to which cleared wood between image and notches is pared.
     legend : which pieces are inked with what.
     face_text : what is written of the face instead of the usual.
+    warnings : what will fail or could show on this block, with what to do.
     """
 
     name: str
@@ -79,6 +80,7 @@ class Template:
     tidy: tuple[tuple[Point, ...], ...] = ()
     legend: str = ""
     face_text: str = ""
+    warnings: tuple[str, ...] = ()
 
     @property
     def notes(self) -> tuple[str, ...]:
@@ -88,6 +90,7 @@ class Template:
         said += [CUT_NOW_TEXT] if self.cut_now else []
         said += [SAW_TEXT] if self.saw else []
         said += [self.legend] if self.legend else []
+        said += self.warnings
         return tuple(said)
 
 
@@ -102,8 +105,12 @@ class _Drawing:
     legend: str = ""
 
 
-def templates(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS) -> tuple[Template, ...]:
+def templates(
+    project: Project, blocks: CutBlocks, findings: Sequence[Finding] = (), *, progress: Progress = NULL_PROGRESS
+) -> tuple[Template, ...]:
     """Both faces of every block, in the order they are first printed.
+
+    findings : those of a single block stand on its templates.
 
     Raises
     ------
@@ -121,9 +128,18 @@ def templates(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_
         progress.report(place / len(names), tr("drawing templates"))
         mask = blocks.masks[project.number_of(block)]
         drawing = _drawing(project, blocks, project.block(block), mask, before)
-        made += [_template(project, plan, project.block(block), drawing, face) for face in FACES]
+        warned = _warnings(block, findings)
+        faces = (_template(project, plan, project.block(block), drawing, face) for face in FACES)
+        made += [replace(face, warnings=warned) for face in faces]
         before = mask if is_reduction(project) else None
     return tuple(made)
+
+
+def _warnings(block: str, findings: Sequence[Finding]) -> tuple[str, ...]:
+    """What will fail or could show on a block, with what to do."""
+    told = [each for each in findings if block in each.blocks and each.weight != "worth knowing"]
+    own = (each.own[each.blocks.index(block)] if each.own else each.text for each in told)
+    return tuple(f"{text} {each.remedy}" for text, each in zip(own, told, strict=True))
 
 
 def _drawing(project: Project, blocks: CutBlocks, block: Block, mask: Mask, before: Mask | None) -> _Drawing:

@@ -5,7 +5,10 @@ from functools import cache
 from html import escape
 from typing import TYPE_CHECKING, Any
 
+import numpy as np
+
 from nomos.base import typeface
+from nomos.design.page import Rgb
 
 if TYPE_CHECKING:
     from reportlab.pdfgen.canvas import Canvas
@@ -71,6 +74,26 @@ def rows(named: Sequence[tuple[str, str]], first_mm: float = 40.0, size_pt: floa
     return table
 
 
+def numbered_picture(pixels: Rgb, width_mm: float, places: Sequence[tuple[int, float, float]]) -> "Flowable":
+    """A picture with numbers on it. places : number, and where in shares of width and height from the top left."""
+    from PIL import Image
+    from reportlab.graphics.shapes import Circle, Drawing, String
+    from reportlab.graphics.shapes import Image as Picture
+    from reportlab.lib.colors import Color
+
+    register_typefaces()
+    height, width = pixels.shape[:2]
+    wide, tall = width_mm * MM, width_mm * MM * height / width
+    drawn = Drawing(wide, tall)
+    black, white = Color(0, 0, 0), Color(1, 1, 1)
+    drawn.add(Picture(0, 0, wide, tall, Image.fromarray(np.ascontiguousarray(pixels))))
+    for number, x, y in places:
+        at = x * wide, (1 - y) * tall
+        drawn.add(Circle(*at, 7, fillColor=white, strokeColor=black, strokeWidth=0.8))
+        drawn.add(String(at[0], at[1] - 3, str(number), fontName=BOLD, fontSize=8, textAnchor="middle"))
+    return drawn
+
+
 def ruled(names: Sequence[str]) -> "Flowable":
     """Lines to write on by hand, side by side, with what belongs there below each."""
     from reportlab.platypus import Table
@@ -81,6 +104,10 @@ def ruled(names: Sequence[str]) -> "Flowable":
     lines = [("LINEABOVE", (2 * place, 0), (2 * place, 0), 0.6, "black") for place in range(len(names))]
     table.setStyle([("LEFTPADDING", (0, 0), (-1, -1), 0), *lines])
     return table
+
+
+PAGE_END = object()
+"""In running text: what follows begins a page."""
 
 
 def text_pages(canvas: "Canvas", story: Sequence[Any], page_mm: tuple[float, float] = A4_MM) -> None:
@@ -94,9 +121,11 @@ def text_pages(canvas: "Canvas", story: Sequence[Any], page_mm: tuple[float, flo
             _MARGIN_MM * MM, _MARGIN_MM * MM, (page_mm[0] - 2 * _MARGIN_MM) * MM,
             (page_mm[1] - 2 * _MARGIN_MM) * MM, 0, 0, 0, 0,
         )  # fmt: skip
-        while left and frame.add(left[0], canvas, trySplit=1):
+        while left and left[0] is not PAGE_END and frame.add(left[0], canvas, trySplit=1):
             del left[0]
-        if left:
+        if left and left[0] is PAGE_END:
+            del left[0]
+        elif left:
             # What does not fit goes on in parts where it can be parted, whole on the next page where not.
             parts = frame.split(left[0], canvas)
             if parts and frame.add(parts[0], canvas):

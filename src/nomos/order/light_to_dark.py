@@ -135,8 +135,8 @@ def _reason(place: int, order: Sequence[Layer]) -> str:
     return " ".join(said)
 
 
-def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
-    """What has to happen after each pull, for all but the last: drying, and how the slab is cleaned.
+def before_next(order: Sequence[Layer]) -> tuple[tuple[str, str], ...]:
+    """What has to happen after each pull, for all but the last: cleaning first, then drying.
 
     Common practice, no source: going on to a neighbouring hue that is not
     lighter needs a wipe, anything else a full wash-up.
@@ -147,12 +147,12 @@ def before_next(order: Sequence[Layer]) -> tuple[str, ...]:
 
     Returns
     -------
-    One text fewer than layers.
+    How it is cleaned and how it dries, one fewer than layers.
     """
     said = []
     for here, after in pairwise(order):
         dries = tr("back into the damp pack") if here.damp else tr("dry {drying_h:g} h", drying_h=here.drying_h)
-        said.append(f"{tr('still wet') if after.wet else dries}, {_cleaned(cleaned(here.labs, after.labs))}")
+        said.append((_cleaned(cleaned(here.labs, after.labs)), tr("the sheets still wet") if after.wet else dries))
     return tuple(said)
 
 

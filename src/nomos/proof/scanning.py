@@ -1,5 +1,6 @@
 """Colours read from a picture of a proof, a chart or a drawdown card, balanced to its paper."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass
 
 import numpy as np
@@ -102,22 +103,16 @@ def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Bal
     return PatchReading((float(lab[0]), float(lab[1]), float(lab[2])), spread, tuple(warnings))
 
 
-def field_means(picture: Picture, labels: NDArray[np.uint8], count: int, inset_px: float) -> tuple[Array, Array]:
-    """Mean linear colour of each flat colour on a scan of the same shape, away from its borders.
-
-    Returns
-    -------
-    (count, 3) scanned values 0 to 255, NaN for a colour too thin to read; and the pixels read of each.
-    """
+def insides(labels: NDArray[np.uint8], count: int, inset_px: float) -> Iterator[NDArray[np.bool_]]:
+    """Where each flat colour lies away from its borders, one page after the other."""
     import cv2
 
-    linear = srgb_decode(np.arange(256) / 255)
-    means, pixels = np.full((count, 3), np.nan), np.zeros(count)
     for number in range(count):
         own = (labels == number).astype(np.uint8)
-        depth = cv2.distanceTransform(np.pad(own, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1]
-        inside = depth > inset_px
-        pixels[number] = np.count_nonzero(inside)
-        if pixels[number]:
-            means[number] = 255 * srgb_encode(linear[picture[inside]].mean(axis=0))
-    return means, pixels
+        yield cv2.distanceTransform(np.pad(own, 1), cv2.DIST_L2, cv2.DIST_MASK_3)[1:-1, 1:-1] > inset_px
+
+
+def mean_colour(picture: Picture, inside: NDArray[np.bool_]) -> Array:
+    """Mean linear colour of some pixels of a scan. (3,) scanned values 0 to 255."""
+    linear = srgb_decode(np.arange(256) / 255)
+    return np.asarray(255 * srgb_encode(linear[picture[inside]].mean(axis=0)))

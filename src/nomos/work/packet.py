@@ -2,6 +2,7 @@
 
 import json
 from collections.abc import Sequence
+from dataclasses import replace
 from datetime import date
 from pathlib import Path
 from typing import Any
@@ -33,6 +34,7 @@ from nomos.formats.transfer_pdf import Marked, transfer_pdf
 from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of
 from nomos.project.model.edits import with_id
+from nomos.project.model.store import version_of
 from nomos.project.register.edits import in_register
 from nomos.project.register.system import plan_of_system
 from nomos.registration import SYSTEMS
@@ -87,15 +89,15 @@ def write_packet(
     project = in_register(project)
     cut = printable(project, assets)
     blocks = ask(cut, Part(progress, 0.0, 0.15))
-    drawn = templates(project, blocks, progress=Part(progress, 0.15, 0.3))
-    faces = template_drawings(drawn)
-    pdf = drawings_pdf(
-        faces, tr("{title}: templates", title=project.title), paper=paper, progress=Part(progress, 0.3, 0.4)
-    )
-    laid = ask(lay_of(project, cut), Part(progress, 0.4, 0.42))
-    carved = ask(carve_of(project, cut), Part(progress, 0.42, 0.5))
-    look = ask(look_of(project, cut), Part(progress, 0.5, 0.6))
-    findings = review(project, assets, ask, progress=Part(progress, 0.6, 0.61))
+    laid = ask(lay_of(project, cut), Part(progress, 0.15, 0.17))
+    carved = ask(carve_of(project, cut), Part(progress, 0.17, 0.25))
+    look = ask(look_of(project, cut), Part(progress, 0.25, 0.35))
+    findings = review(project, assets, ask, progress=Part(progress, 0.35, 0.36))
+    drawn = templates(project, blocks, findings, progress=Part(progress, 0.36, 0.5))
+    stamp = tr("{day:%d %B %Y}, plan {version}", day=date.today(), version=version_of(kept))
+    faces = [replace(face, foot=f"{face.foot}. {stamp}") for face in template_drawings(drawn)]
+    title = tr("{title}: templates", title=project.title)
+    pdf = drawings_pdf(faces, title, paper=paper, progress=Part(progress, 0.5, 0.6))
     plan = plan_of(project, blocks, laid, findings, look)
     plan["carving"] = {
         "hours": round(hours_of(carved), 2),
@@ -127,7 +129,8 @@ def write_packet(
         names.append(write_file(folder, "statement.pdf", statement_pdf(project, None, date.today())))
         progress.report(0.98, tr("writing proofs"))
         plan["files"] = ["index.pdf", *names, "plan.json"]
-        write_file(folder, "index.pdf", index_pdf(project.title, plan))
+        picture = laid.small(sheet_labs(project, laid), _STAGE_PX)
+        write_file(folder, "index.pdf", index_pdf(project, plan, findings, picture))
         write_file(folder, "plan.json", json.dumps(plan, indent=2, ensure_ascii=False).encode())
     progress.report(1.0, tr("packet written"))
     return plan

@@ -9,7 +9,7 @@ from nomos.project import Assets, Finding, Project, colour_matches, find, sheet_
 from nomos.project.check.closelook import CloseLook, close_findings, look_closely
 from nomos.project.check.inking import InkingLook
 from nomos.project.edition.carving import CarvedBlock, carving_findings
-from nomos.work.carve import carve_of
+from nomos.work.carve import carve_of, fine_of
 from nomos.work.cut import Cut, Lay, cut_of, lay_of
 from nomos.work.inking import inking_of
 from nomos.work.request import Ask, held
@@ -27,14 +27,15 @@ class LookClosely:
         """Look."""
         laid = ask(self.lay, Part(progress, 0.0, 0.1))
         blocks = ask(self.lay.cut)
-        rest = Part(progress, 0.1, 1.0)
-        return look_closely(self.project, self.lay.cut.masks, blocks, laid, progress=rest)
+        features = ask(fine_of(self.project, self.lay.cut), Part(progress, 0.1, 0.5))
+        rest = Part(progress, 0.5, 1.0)
+        return look_closely(self.project, self.lay.cut.masks, blocks, laid, features, progress=rest)
 
 
 def look_of(project: Project, cut: Cut) -> LookClosely:
     """The request for a close look at a project."""
     own = held(
-        project, "flat", "blocks", "order", "tolerance_mm", "line_mm", "tool_mm",
+        project, "flat", "blocks", "order", "tolerance_mm", "line_mm", "tool_mm", "craft.material", "craft.tools",
         "workshop.clearance_mm", "workshop.most_zones", "workshop.neck_mm", "workshop.cut_out",
     )  # fmt: skip
     return LookClosely(own, lay_of(project, cut))

@@ -76,8 +76,8 @@ def turned_text(project: Project) -> str:
     reads = tr("right-reading") if turn == "sideways" else tr("upside down")
     way = tr("like a page") if turn == "sideways" else tr("away from you")
     return tr(
-        "Turned {turn} ({way}), the wood's {seats} corner of the front seats in the corner "
-        "notch. Both faces are cut mirrored; seen through the board from the front, the "
+        "Turned {turn} ({way}), what was the board's {seats} corner on the front lies where its corner seats. "
+        "Both faces are cut mirrored; seen through the board from the front, the "
         "back's drawing is {reads}.",
         turn=tr(turn),
         way=way,

@@ -12,6 +12,7 @@ from nomos.design import Labels
 from nomos.project.blocks.edits import with_drawn
 from nomos.project.model import Block, Contour, Impression, Ink, Project, ProjectError, Zone
 from nomos.project.model.store import digest, mask_to_png
+from nomos.registration import SYSTEMS
 from nomos.separation.light import shadow_side
 
 KeyKind = Literal["drawn", "contour", "shadow", "none"]
@@ -125,16 +126,18 @@ def carrying_text(project: Project) -> str:
         block.id for block in others if not block.board or block.face == "back"
     })  # fmt: skip
     faces = counted(count, tr("block"), tr("blocks"))
+    lay = SYSTEMS[project.register.system].carries
     if key is None or project.workshop.carried == "tracing":
         return tr(
-            "Trace the drawing once, with both notches. Lay it face down on each of {faces} in "
-            "the same corner of the jig and rub it over; ink of the tracing must not bleed into "
-            "pale inks.",
+            "Trace the drawing once, with {lay}. Lay it face down on each of {faces} by the same marks and rub it "
+            "over; ink of the tracing must not bleed into pale inks.",
             faces=faces,
+            lay=lay,
         )
     return tr(
-        "Cut {name} first. Pull {count} impressions of it on thin paper, with both notches "
-        "printed: one to paste face down on each of {faces}, and one to spare.",
+        "Cut {name} first. Pull {count} impressions of it on thin paper, with {lay}: one to paste face down on each "
+        "of {faces}, and one to spare.",
+        lay=lay,
         name=key.name,
         count=count + 1,
         faces=faces,

@@ -38,6 +38,7 @@ class PrintingMethod:
     made : the project printed so.
     pulls_boards : pulls and boards, of the blocks, pulls and colours there are and whether there is a key.
     own_blocks : each colour has a block of its own, and the drawing is carried onto every one.
+    little : what a colour that covers hardly anything costs, and what to do instead.
     shares : colours can be inked apart on one block.
     """
 
@@ -49,6 +50,7 @@ class PrintingMethod:
     holds: Callable[[Project], bool]
     made: Callable[[Making], Project]
     pulls_boards: Callable[[int, int, int, bool], tuple[int, int]]
+    little: str
     own_blocks: bool = False
     shares: bool = True
 
@@ -71,29 +73,33 @@ def _two_sided(of: Making) -> Project:
     return with_two_sided(of.project if own.own_blocks else with_one_block_per_colour(of.project, of.drawn_key))
 
 
+_A_BLOCK = tr("A block and a pull for so little: leave it bare, or ink it apart on another block.")
+
 # The last one that holds is what a project is called: block by block is what is left.
 METHODS: dict[Method, PrintingMethod] = {
     "multiblock": PrintingMethod(
         tr("Block by block"), tr("each colour on a block of its own"), tr("block by block"),
         tr("A block a colour"), tr("a block for each impression"), lambda _project: True, _block_by_block,
-        lambda blocks, pulls, _colours, _key: (pulls, blocks), own_blocks=True,
+        lambda blocks, pulls, _colours, _key: (pulls, blocks), _A_BLOCK, own_blocks=True,
     ),
     "reduction": PrintingMethod(
         tr("Reduction"), tr("one board, cut further before each pull"), tr("as a reduction"),
         tr("Reduction"), tr("a reduction from one block"), is_reduction, _reduced,
         lambda _blocks, _pulls, colours, _key: (colours, 1),
+        tr("A state and a pull for so little: leave it bare, or ink it apart in another colour's pull."),
     ),
     "jigsaw": PrintingMethod(
         tr("Jigsaw"), tr("sawn apart, inked apart, printed at once"), tr("as a jigsaw"), tr("Jigsaw"),
         tr("a jigsaw, one block sawn into pieces"), lambda project: sawn_block(project) is not None,
         lambda of: with_jigsaw(of.project, of.drawn_key, shelf=of.shelf),
-        lambda _blocks, _pulls, _colours, key: (2, 2) if key else (1, 1), shares=False,
+        lambda _blocks, _pulls, _colours, key: (2, 2) if key else (1, 1),
+        tr("A piece to saw and ink for so little: leave it bare, or make it one with its neighbour."), shares=False,
     ),
     "twosided": PrintingMethod(
         tr("Two-sided"), tr("two blocks on the faces of each board"), tr("on two-sided boards"),
         tr("Two-sided boards"), tr("blocks on both faces of boards"),
         lambda project: bool(board_pairs(project)) and not is_reduction(project), _two_sided,
-        lambda blocks, pulls, _colours, _key: (pulls, (blocks + 1) // 2), own_blocks=True,
+        lambda blocks, pulls, _colours, _key: (pulls, (blocks + 1) // 2), _A_BLOCK, own_blocks=True,
     ),
 }  # fmt: skip
 USUAL_METHOD: Method = next(iter(METHODS))

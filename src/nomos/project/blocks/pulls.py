@@ -48,23 +48,20 @@ def stays_damp(project: Project, place: int) -> bool:
 
 
 def between_pulls(project: Project, *, brief: bool = False) -> tuple[str, ...]:
-    """What has to happen after each pull but the last; in a reduction the cut comes first.
+    """What has to happen after each pull but the last, in the order of the hands.
 
+    A block is washed and dry before it is cut further, and meanwhile the sheets dry.
     brief : without the names of what is cut away.
     """
     tight = {each.second: f": {each.brief}" for each in sitting_advice(project)}
-    before = enumerate(before_next(layers(project)), start=1)
-    notes = [f"{note}{tight.get(place, '')}" for place, note in before]
     cuts = cut_before(project)[1:]
     names = project.flat.colours if project.flat else ()
-    return tuple(
-        note
-        if not cut
-        else tr("cut further, {note}", note=note)
-        if brief
-        else tr("cut away {join}, {note}", join=", ".join(within(names[n].name) for n in cut), note=note)
-        for note, cut in zip(notes, cuts, strict=True)
-    )
+    notes = []
+    for place, ((clean, dry), cut) in enumerate(zip(before_next(layers(project)), cuts, strict=True), start=1):
+        away = tr("cut away {join}", join=", ".join(within(names[n].name) for n in cut))
+        steps = (tr("wash up"), tr("cut further") if brief else away, dry) if cut else (clean, dry)
+        notes.append(f"{', '.join(steps)}{tight.get(place, '')}")
+    return tuple(notes)
 
 
 def in_rule_order(project: Project) -> Project:

@@ -9,7 +9,7 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.project.blocks.jigsaw import pieces_of
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.check.cutting import cutting_findings, features_of, sharing_findings, sharing_of
+from nomos.project.check.cutting import cutting_findings, sharing_findings, sharing_of
 from nomos.project.check.opening import Opened, opened_by_misregister
 from nomos.project.check.parts import (
     LooseParts,
@@ -19,11 +19,11 @@ from nomos.project.check.parts import (
     loose_parts,
     piece_findings,
 )
+from nomos.project.edition.fineness import Features, features_of
 from nomos.project.model import Project
 from nomos.project.model.finding import Finding
 from nomos.project.sheet.laying import LaidSheet
 from nomos.project.sheet.masks import CutBlocks, MaskRequest
-from nomos.separation.features import Feature
 from nomos.separation.fields import Field, find_fields
 from nomos.separation.jigsaw import Piece
 from nomos.separation.sharing import Sharing
@@ -42,7 +42,7 @@ class CloseLook:
     fields : the connected fields of the flat design, largest first.
     """
 
-    features: dict[str, tuple[Feature, ...]]
+    features: Features
     sharing: Sharing
     pieces: tuple[Piece, ...]
     apart_mm: NDArray[np.float64] | None
@@ -52,11 +52,17 @@ class CloseLook:
 
 
 def look_closely(
-    project: Project, request: MaskRequest, blocks: CutBlocks, laid: LaidSheet, *, progress: Progress = NULL_PROGRESS
+    project: Project,
+    request: MaskRequest,
+    blocks: CutBlocks,
+    laid: LaidSheet,
+    features: Features | None = None,
+    *,
+    progress: Progress = NULL_PROGRESS,
 ) -> CloseLook:
     """Everything that takes seconds. request : that the blocks were cut for. Raises Cancelled."""
-    features = features_of(project, blocks, progress=Part(progress, 0.0, 0.6))
-    sharing = sharing_of(project, blocks, laid, progress=Part(progress, 0.6, 0.7))
+    features = features_of(project, blocks) if features is None else features
+    sharing = sharing_of(project, blocks, laid, progress=Part(progress, 0.0, 0.6))
     progress.report(0.7, tr("looking at the pieces"))
     pieces = pieces_of(project, blocks.labels, blocks.px_per_mm)
     apart = None

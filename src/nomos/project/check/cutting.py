@@ -1,43 +1,42 @@
 """What a block's cutter should know: what is too fine, and where the knife is free."""
 
+from collections import defaultdict
 from collections.abc import Sequence
 from functools import partial
 
 import numpy as np
 
-from nomos.base.language import tr, within
-from nomos.base.parallel import map_threads
+from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.base.units import length_text, listed, number
+from nomos.carving import MATERIALS
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.blocks.zones import can_share, put_together
+from nomos.project.edition.carving import with_material
+from nomos.project.edition.fineness import LONELY_MM, SPECK_MM2, Features, fineness_of, material_of
 from nomos.project.inks.films import printed_reflectance
 from nomos.project.model import Block, Project
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.sheet.laying import LaidSheet, films_in_order
 from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import Mask
-from nomos.separation.features import Feature, FeatureKind, find_features
+from nomos.separation.features import Feature, FeatureKind
 from nomos.separation.freedom import Freedom, Simpler, shrunk, simplify
 from nomos.separation.masks import Masks, every
 from nomos.separation.sharing import Sharing, clearances, share, shared_order
 
-# Smaller printing areas break off; larger ones with nothing around them are islands (chosen by us).
-SPECK_MM2 = 0.8
-LONELY_MM = 8.0
-
 _WORDS: dict[FeatureKind, tuple[str, str]] = {
     "thin line": (
-        tr("Lines thinner than {limit} break, or print broken"),
+        tr("Lines thinner than {limit} break in {material}, or print broken"),
         tr("Widen them in the design, or leave them to another block."),
     ),
     "narrow channel": (
-        tr("Channels narrower than {limit}: no tool goes in, ink fills them"),
+        tr("Channels narrower than {limit} in {material}: no tool goes in, ink fills them"),
         tr("Close them or open them in the design, or cut them with a knife."),
     ),
     "speck": (
-        tr("Specks of less than {area} break off"),
+        tr("Specks of less than {limit} break off"),
         tr("Take them off the block, or raise the smallest feature."),
     ),
     "island": (
@@ -51,62 +50,61 @@ _HOPELESS = 0.5
 _CLEAR_PX = 16_000_000
 
 
-def features_of(
-    project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS
-) -> dict[str, tuple[Feature, ...]]:
-    """What is too fine on each block, by block id. Raises Cancelled."""
-
-    def on(block: Block) -> tuple[Feature, ...]:
-        return find_features(
-            blocks.masks[project.number_of(block.id)], blocks.px_per_mm, line_mm=project.line_mm,
-            tool_mm=project.tool_mm, speck_mm2=SPECK_MM2, lonely_mm=LONELY_MM,
-        )  # fmt: skip
-
-    # What is thin on a sawn block is said of its pieces.
-    whole = [block for block in project.blocks if block.kerf_mm is None]
-    found = map_threads(
-        on, whole, progress=progress, words=lambda block: tr("checking {name}", name=within(block.name))
-    )
-    return {block.id: some for block, some in zip(whole, found, strict=True)}
-
-
-def cutting_findings(project: Project, features: dict[str, tuple[Feature, ...]]) -> tuple[Finding, ...]:
-    """One finding for each kind, with its blocks, shown at the narrowest place."""
-    limits: dict[FeatureKind, float] = {
-        "thin line": project.line_mm, "narrow channel": project.tool_mm,
-        "speck": SPECK_MM2, "island": LONELY_MM,
-    }  # fmt: skip
+def cutting_findings(project: Project, features: Features) -> tuple[Finding, ...]:
+    """One finding for each kind and limit, with its blocks, shown at the narrowest place."""
     found = []
     for kind, (words, remedy) in _WORDS.items():
-        by_block = {
-            block.id: some
-            for block in project.blocks
-            if (some := [each for each in features.get(block.id, ()) if each.kind == kind])
-        }
-        if not by_block:
-            continue
-        worst = min((each for some in by_block.values() for each in some), key=lambda each: each.width_mm)
-        counts = sorted(by_block.items(), key=lambda item: min(each.width_mm for each in item[1]))
-        said = [_at_block(project.block(block).name, some, kind) for block, some in counts]
-        x, y = project.image.left + worst.place[0], project.image.top + worst.place[1]
-        limit, area = length_text(limits[kind]), tr("{number} mm²", number=number(limits[kind]))
-        text = f"{words.format(limit=limit, area=area)}: {listed(said)}."
-        found.append(
-            Finding(_weight(kind, worst, limits[kind]), "blocks", text, remedy, (x, y), blocks=tuple(by_block))
-        )
+        by_limit: dict[tuple[str, str], list[tuple[Block, list[Feature]]]] = defaultdict(list)
+        for block in project.blocks:
+            some = [each for each in features.get(block.id, ()) if each.kind == kind]
+            if some:
+                by_limit[_limit(project, block, kind)].append((block, some))
+        for (limit, material), blocks in by_limit.items():
+            blocks.sort(key=lambda item: min(each.width_mm for each in item[1]))
+            worst = min((each for _, some in blocks for each in some), key=lambda each: each.width_mm)
+            place = project.image.left + worst.place[0], project.image.top + worst.place[1]
+            said = listed([_at_block(block.name, some, kind) for block, some in blocks])
+            what = words.format(limit=limit, material=material)
+            own = tuple(f"{what}: {_at_block('', some, kind)}." for _, some in blocks)
+            weight = _weight(kind, worst, _limit_mm(project, blocks[0][0], kind))
+            cure = _harder(project, blocks[0][0]) if kind == "thin line" else None
+            ids = tuple(block.id for block, _ in blocks)
+            found.append(Finding(weight, "blocks", f"{what}: {said}.", remedy, place, cure, blocks=ids, own=own))
     return tuple(found)
+
+
+def _limit_mm(project: Project, block: Block, kind: FeatureKind) -> float:
+    limits = fineness_of(project, block.id)
+    return limits.line_mm if kind == "thin line" else limits.channel_mm
+
+
+def _limit(project: Project, block: Block, kind: FeatureKind) -> tuple[str, str]:
+    """What is too fine, in words, and in what material where that matters."""
+    if kind == "speck":
+        return tr("{number} mm²", number=number(SPECK_MM2)), ""
+    if kind == "island":
+        return length_text(LONELY_MM), ""
+    return length_text(_limit_mm(project, block, kind)), tr(material_of(project, block.id))
+
+
+def _harder(project: Project, block: Block) -> Cure | None:
+    """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
+    own = MATERIALS[material_of(project, block.id)]
+    hard = next((name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None)
+    if hard is None or own.line_mm < project.line_mm:
+        return None
+    return Cure(
+        tr("Cut {name} in {hard}", name=block.name, hard=MATERIALS[hard].said),
+        lambda project: with_material(project, block.id, hard),
+    )
 
 
 def _at_block(name: str, some: Sequence[Feature], kind: FeatureKind) -> str:
     """How many of a kind a block has: "Key 12, the finest 0.2 mm"."""
     if kind not in ("thin line", "narrow channel"):
-        return f"{name} {len(some)}"
-    return tr(
-        "{name} {some}, the finest {min}",
-        name=name,
-        some=len(some),
-        min=length_text(min(each.width_mm for each in some), 1),
-    )
+        return f"{name} {len(some)}".strip()
+    finest = length_text(min(each.width_mm for each in some), 1)
+    return tr("{name} {some}, the finest {min}", name=name, some=len(some), min=finest).strip()
 
 
 def _weight(kind: FeatureKind, worst: Feature, limit: float) -> Weight:

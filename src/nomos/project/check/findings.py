@@ -8,21 +8,31 @@ import numpy as np
 from msgspec.structs import replace
 
 from nomos.base.language import tr, within
-from nomos.base.units import length_text, number
+from nomos.base.units import length_text, listed, number
 from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, with_contour_key, with_shadow_key
+from nomos.project.blocks.methods import METHODS, method_of
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.joins import of_borders
 from nomos.project.check.method import of_methods, of_writing
 from nomos.project.check.stack import of_reduction
-from nomos.project.inks.films import can_be_on, film_on, ground_of, predicted, printing_sets, sitting_advice, zone_keys
+from nomos.project.inks.films import (
+    can_be_on,
+    film_on,
+    ground_of,
+    predicted,
+    printing_sets,
+    sitting_advice,
+    tack_series,
+    zone_keys,
+)
 from nomos.project.inks.reach import fields_that_part
 from nomos.project.model import Project, Zone
 from nomos.project.model.edits import with_pull
-from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding
+from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.register.system import advice_for, marks_of, plan_of_system
 from nomos.project.register.tolerance import worst_mm
 from nomos.project.sheet.laying import ColourMatch, LaidSheet, bare_paper_mm2
@@ -92,28 +102,30 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
                         area_mm2=number(match.area_mm2, 0),
                         share=number(share, 2),
                     ),
-                    tr("A whole block for so little: leave it bare, or flatten to fewer colours."),
+                    METHODS[method_of(project)].little,
                 )
             )
     return found
 
 
 def _of_tack(project: Project) -> list[Finding]:
-    """Layers that go onto wet ink and are not looser than it."""
-    return [
-        Finding(
-            "will fail" if each.fails else "could show",
-            "order",
-            each.text,
-            tr("Let the layer before dry, or change the order so that the tack falls."),
-            cure=None if project.sheet_by_sheet else _drying(project.impressions[each.second].id),
-        )
-        for each in sitting_advice(project)
-    ]
+    """Layers that go onto wet ink and are not looser than it: one series through the sitting."""
+    tight = sitting_advice(project)
+    if not tight:
+        return []
+    later = [project.impressions[each.second].id for each in tight]
+    names = listed([project.pull_name(pull) for pull in later])
+    text = tight[0].text if len(tight) == 1 else f"{tack_series(project)} {tr('Too tight: {names}.', names=names)}"
+    weight: Weight = "will fail" if any(each.fails for each in tight) else "could show"
+    remedy = tr("Let the layer before dry, or change the order so that the tack falls.")
+    cure = None if project.sheet_by_sheet else Cure(tr("Let it dry first"), partial(_dried_before, pulls=later))
+    return [Finding(weight, "order", text, remedy, cure=cure)]
 
 
-def _drying(pull: str) -> Cure:
-    return Cure(tr("Let it dry first"), lambda project: with_pull(project, pull, wet=False))
+def _dried_before(project: Project, pulls: Sequence[str]) -> Project:
+    for pull in pulls:
+        project = with_pull(project, pull, wet=False)
+    return project
 
 
 def _of_key(project: Project) -> list[Finding]:
@@ -199,7 +211,9 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
                 "could show",
                 "blocks",
                 tr("Bare paper shows on {bare} mm², {cause}.", bare=number(bare), cause=cause),
-                tr("Widen the trap or the key line, or register more closely."),
+                tr("Widen the trap or the key line, or register more closely.")
+                if out or not _left_bare(project)
+                else tr("Meant, where a place is left without ink or wiped; else widen the trap."),
             )
         )
     for match in matches:
@@ -210,10 +224,25 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
                     "could show",
                     "inks",
                     tr("{name} comes out ΔE {de00} from what is wanted.", name=name, de00=number(match.de00)),
-                    tr("Change its ink, strength or opacity, or its place in the order."),
+                    _nearer(project, match.number),
                 )
             )
     return found
+
+
+def _left_bare(project: Project) -> bool:
+    return any(zone.bare for pull in project.impressions for zone in pull.zones)
+
+
+def _nearer(project: Project, number_of: int) -> str:
+    """What brings a colour nearer; where it is graded it is meant to run away from its one flat colour."""
+    films = printing_sets(project)[number_of]
+    graded = [key for place, key in enumerate(zone_keys(project)) if place in films]
+    if any(project.impression(key.pull).zones[key.zone].grade is not None for key in graded):
+        return tr("It is graded, so only a part of it has the flat colour: judge it on the sheet.")
+    if len(project.impressions) == 1:
+        return tr("Change its ink, strength or opacity.")
+    return tr("Change its ink, strength or opacity, or its place in the order.")
 
 
 def _of_lights(project: Project) -> list[Finding]:

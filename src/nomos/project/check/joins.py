@@ -18,6 +18,8 @@ from nomos.project.model.finding import Cure, Finding
 from nomos.separation.fields import Borders
 
 _MOST_KISSES = 4
+# Shorter borders are not worth a word (chosen by us, no source).
+_LEAST_BORDER_MM = 10.0
 # An overlap this far from the darker colour shows as a line (chosen by us, no source).
 _SEEN_SEAM_DE00 = 7.0
 
@@ -32,12 +34,14 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
         return found
     traps = border_traps(project)
     found += _seams(project, traps, borders)
-    for trap, length in _open_kisses(project, traps, borders)[:_MOST_KISSES]:
+    # A border of a few millimetres is nothing that anybody looks at.
+    seen = [each for each in _open_kisses(project, traps, borders) if each[1] >= _LEAST_BORDER_MM]
+    for trap, length in seen[:_MOST_KISSES]:
         lighter, darker = colours[trap.lighter].name, colours[trap.darker].name
         remedy = (
             tr("Run {lighter} right through under {darker}: the colour stays.", lighter=lighter, darker=darker)
             if trap.through
-            else tr("A key line over the join would hide it; or take the seam and raise the limit for seams.")
+            else tr("A key line over the join would hide it; or register more closely there.")
         )
         found.append(
             Finding(
@@ -57,7 +61,7 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
                 ),
                 remedy,
                 _on_border(project, borders, trap),
-                cure=_through(trap, lighter, darker) if trap.through else _seam(trap),
+                cure=_through(trap, lighter, darker) if trap.through else None,
             )
         )
     return found
@@ -95,7 +99,7 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
         for trap in traps
         if trap.kind == "spread" and trap.seam_de00 > _SEEN_SEAM_DE00
     ]
-    seen = [(trap, length) for trap, length in seen if length >= 1 and project.trap_mm > 0]
+    seen = [(trap, length) for trap, length in seen if length >= _LEAST_BORDER_MM and project.trap_mm > 0]
     if not seen:
         return []
     trap, length = max(seen, key=lambda each: each[0].seam_de00)
@@ -116,7 +120,10 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
                 length=length_text(length, 0),
                 more=more,
             ),
-            tr("A key line over the join would hide it; or let the two only kiss, and register closely."),
+            tr(
+                "A gap of bare paper would show more. A key line over the join would hide it; where every sheet meets "
+                "within a tenth or two the colours can kiss instead."
+            ),
             _on_border(project, borders, trap),
             cure=Cure(tr("No seams above ΔE {below:.0f}", below=below), partial(with_seam, seam_de00=below)),
         )
@@ -132,8 +139,3 @@ def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[fl
 def _through(trap: BorderTrap, lighter: str, darker: str) -> Cure:
     edit = partial(run_through, lighter=trap.lighter, darker=trap.darker)
     return Cure(tr("Run {lighter} through under {darker}", lighter=lighter, darker=darker), edit)
-
-
-def _seam(trap: BorderTrap) -> Cure:
-    limit = float(np.ceil(trap.seam_de00))
-    return Cure(tr("Take seams up to ΔE {limit:.0f}", limit=limit), partial(with_seam, seam_de00=limit))

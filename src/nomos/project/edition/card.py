@@ -9,7 +9,7 @@ from nomos.edition.pressings import PRESSINGS
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.edition.cues import cues_of, damp_cues, handling, slab_cautions
+from nomos.project.edition.cues import cues_of, damp_cues, handling, ink_care, slab_cautions
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
@@ -21,6 +21,8 @@ from nomos.registration import SYSTEMS
 # (common practice; the shares are chosen by us).
 _SOLID_SHARE, _LINE_SHARE = 0.35, 0.12
 _USUAL_SHARE = 0.25
+# Smaller amounts are told to a tenth of a gram.
+_SMALL_G = 10.0
 
 
 @dataclass(frozen=True)
@@ -69,7 +71,8 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
     sheets = planned_sheets(project)
     zones = tuple(_zone(project, blocks, pull, place, sheets) for place in range(len(pull.zones)))
     grams = [zone.grams for zone in zones if zone.grams]
-    amount = tr("{grams} g for {sheets} sheets", grams=number(sum(grams), 0), sheets=sheets) if grams else ""
+    whole = number(sum(grams), 0 if sum(grams) >= _SMALL_G else 1)
+    amount = tr("{grams} g for {sheets} sheets", grams=whole, sheets=sheets) if grams else ""
     then = tr("then let them dry, press them flat, choose and number them")
     if layer + 1 < count:
         following = project.pull_name(project.impressions[layer + 1].id)
@@ -86,7 +89,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
         _lay_text(project, pull),
         _wet(project, layer),
         tuple(dict.fromkeys(cue for zone in pull.zones if not zone.bare for cue in cues_of(zone))),
-        (*damp_cues(project, pull), *handling(pull)),
+        (*damp_cues(project, pull), *ink_care(project, pull), *handling(pull)),
         slab_cautions(project, pull),
         f"{opened(then)}.",
     )
@@ -138,7 +141,9 @@ def _where(project: Project, zone: Zone, *, first: bool) -> str:
     if zone.areas:
         return tr("where it is drawn: ")
     if zone.colours and project.flat is not None:
-        return f"{', '.join(within(project.flat.colours[n].name) for n in zone.colours[:3])}: "
+        named = ", ".join(within(project.flat.colours[n].name) for n in zone.colours[:3])
+        # A colour that is called as its ink says nothing more.
+        return "" if named.lower() == project.ink(zone.ink).name.lower() else f"{named}: "
     return tr("the rest: ") if first and zone.bare else ""
 
 
@@ -176,6 +181,9 @@ def _packing(project: Project, blocks: CutBlocks | None, pull: Impression) -> st
     if blocks is not None:
         image = project.image.width * project.image.height
         share = blocks.areas_mm2[project.number_of(pull.block)] / image
+    if pull.printing and not PRESSINGS[pull.printing].packed:
+        firm = tr("firm all over, a large solid") if share > _SOLID_SHARE else ""
+        return tr("light pressure") if share < _LINE_SHARE else firm
     if share < _LINE_SHARE or any(zone.grade for zone in pull.zones):
         return tr("little packing, light pressure")
     return tr("more packing, a large solid") if share > _SOLID_SHARE else tr("usual packing")

@@ -1,38 +1,43 @@
 """How a project's blocks are cut: maps, hours, findings about tools and material, boards to saw them from."""
 
 import dataclasses
-from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
 from msgspec.structs import replace
 
-from nomos.base.language import opened, tr, within
+from nomos.base.language import tr, within
 from nomos.base.parallel import map_threads
 from nomos.base.progress import NULL_PROGRESS, Progress
-from nomos.base.units import counted, length_text, lengths_text, listed, number
+from nomos.base.units import length_text, listed, number
 from nomos.carving import MATERIALS, CuttingPlan, Effort, Material, Roller, carve, effort_of, plan_cutting
 from nomos.carving.maps import CarvingMap
 from nomos.carving.materials import tools_for
 from nomos.carving.transfer import CHISEL_CAUTION, KNIFE_CAUTION, MAT_CAUTION, SOLVENT_CAUTION
+from nomos.edition.inking_tools import INKING_TOOLS
+from nomos.edition.reminders import WIPE_GROUND
+from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.jigsaw import sawn_block
 from nomos.project.blocks.reduction import is_reduction
+from nomos.project.edition.fineness import Features, features_of, material_of
 from nomos.project.model import Block, Project, ProjectError
-from nomos.project.model.finding import Cure, Finding
+from nomos.project.model.finding import Finding
 from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.masks import CutBlocks
+from nomos.registration import SYSTEMS, Rect, SystemPlan
 from nomos.separation import Mask
-from nomos.separation.features import FeatureKind, find_features
+from nomos.separation.features import Feature
 
 # Maps are worked out at no more than so many pixels for each mm.
 _FINE_PX_PER_MM = 6.0
 # Up to so many pixels in all it may be a little more, so that every n-th pixel of the block will do.
 _MOST_PX = 10_000_000
 # A block that rises more than this off a flat board prints unevenly; chatter and ground beyond this area
-# and share are worth a word. Chosen by us, no source.
-_CURL_MM, _CHATTER_MM2, _SMALL_SHARE = 0.5, 100.0, 0.6
-_SPECK_MM2, _LONELY_MM = 0.8, 8.0
+# are worth a word. Chosen by us, no source.
+_CURL_MM, _CHATTER_MM2 = 0.5, 100.0
+# A narrower strip of wood is not worth a saw cut (chosen by us).
+_OFFCUT_MM = 30.0
 # The board has to stay whole under the deepest cut (chosen by us).
 _FLOOR_MM = 0.8
 _THIN_MM = 2.5
@@ -40,23 +45,29 @@ _THIN_MM = 2.5
 
 @dataclass(frozen=True, eq=False)
 class CarvedBlock:
-    """One block as it is cut: its map, its hours, and what is too fine for its tools and material."""
+    """One block as it is cut: its map, its hours, and what is too fine for its tools and material.
+
+    prints : all that prints lies within, mm from the image's top left; None where nothing does.
+    """
 
     block: str
     carving: CarvingMap
     effort: Effort
     too_fine: int
     finest_mm: float | None
-    finest_place: tuple[float, float] | None
-    prints_mm: tuple[float, float]
-    finest_kind: FeatureKind | None = None
+    prints: Rect | None
 
 
-def carve_blocks(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS) -> tuple[CarvedBlock, ...]:
+def carve_blocks(
+    project: Project, blocks: CutBlocks, features: Features | None = None, *, progress: Progress = NULL_PROGRESS
+) -> tuple[CarvedBlock, ...]:
     """The carving map of every block, in the order of `blocks`. Raises CarvingError, Cancelled.
+
+    features : what is too fine on them, worked out where it is not given.
 
     In a reduction only what is cut for a state counts: the ground of the state before is gone already.
     """
+    features = features_of(project, blocks) if features is None else features
     apart = _apart(blocks.labels.shape, blocks.px_per_mm)
     printed = _in_print_order(project)
 
@@ -66,7 +77,7 @@ def carve_blocks(project: Project, blocks: CutBlocks, *, progress: Progress = NU
     def carved(block: Block) -> CarvedBlock:
         place = printed.index(block)
         before = mask_of(printed[place - 1]) if place > 0 and is_reduction(project) else None
-        return _carved(project, block, mask_of(block), blocks.px_per_mm / apart, before)
+        return _carved(project, block, mask_of(block), blocks.px_per_mm / apart, before, features.get(block.id, ()))
 
     made = map_threads(
         carved, printed, progress=progress,
@@ -99,7 +110,9 @@ def _in_print_order(project: Project) -> list[Block]:
     return [project.block(name) for name in names]
 
 
-def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None) -> CarvedBlock:
+def _carved(
+    project: Project, block: Block, mask: Mask, px_per_mm: float, before: Mask | None, features: Sequence[Feature]
+) -> CarvedBlock:
     craft, material = project.craft, material_of(project, block.id)
     facts = MATERIALS[material]
     facts = dataclasses.replace(facts, deepest_mm=min(facts.deepest_mm, max(craft.thickness_mm - _FLOOR_MM, 0.5)))
@@ -110,27 +123,18 @@ def _carved(project: Project, block: Block, mask: Mask, px_per_mm: float, before
         ground = np.pad(before, pad) == 1
     tools = tools_for(material, craft.tools)
     carving = carve(page, ground, px_per_mm, tools, facts, _roller(project))
-    fine = find_features(
-        mask, px_per_mm, line_mm=facts.line_mm, tool_mm=_channel_mm(project, block.id), speck_mm2=_SPECK_MM2,
-        lonely_mm=_LONELY_MM,
-    )  # fmt: skip
-    worst = min((each for each in fine if each.kind in ("thin line", "narrow channel")),
-                key=lambda each: each.width_mm, default=None)  # fmt: skip
-    place = None
-    if worst is not None:
-        place = project.image.left + worst.place[0], project.image.top + worst.place[1]
-    return CarvedBlock(
-        block.id, carving, effort_of(carving, facts, craft.factor), len(fine),
-        worst.width_mm if worst else None, place, _extent(mask, px_per_mm), worst.kind if worst else None,
-    )  # fmt: skip
+    thin = [each.width_mm for each in features if each.kind in ("thin line", "narrow channel")]
+    effort = effort_of(carving, facts, craft.factor)
+    return CarvedBlock(block.id, carving, effort, len(features), min(thin, default=None), _extent(mask, px_per_mm))
 
 
-def _extent(mask: Mask, px_per_mm: float) -> tuple[float, float]:
-    """Width and height in mm of all that prints."""
+def _extent(mask: Mask, px_per_mm: float) -> Rect | None:
+    """What all that prints lies within, mm."""
     rows, columns = np.flatnonzero(mask.any(axis=1)), np.flatnonzero(mask.any(axis=0))
     if not len(rows):
-        return 0.0, 0.0
-    return float(np.ptp(columns) + 1) / px_per_mm, float(np.ptp(rows) + 1) / px_per_mm
+        return None
+    sides = (columns[0], rows[0], columns[-1] + 1, rows[-1] + 1)
+    return Rect(*(float(side) / px_per_mm for side in sides))
 
 
 def _roller(project: Project) -> Roller:
@@ -143,40 +147,10 @@ def hours_of(carved: tuple[CarvedBlock, ...]) -> float:
     return sum(each.effort.hours for each in carved)
 
 
-def _finest_help(project: Project, carved: CarvedBlock) -> str:
-    """What the material and the tools can do of the kind that is too fine, and what to do."""
-    material = material_of(project, carved.block)
-    facts = MATERIALS[material]
-    if carved.finest_kind == "narrow channel":
-        wide = length_text(_channel_mm(project, carved.block), 2)
-        return tr(
-            "{material} clears channels of {wide} with these tools; take a finer one, or widen them.",
-            material=opened(tr(material)),
-            wide=wide,
-        )
-    return tr(
-        "{material} holds lines of {line_mm}; take a harder material, or widen them.",
-        material=opened(tr(material)),
-        line_mm=length_text(facts.line_mm, 2),
-    )
-
-
-def material_of(project: Project, block_id: str) -> Material:
-    """What a block is made of: its own material, or the workshop's."""
-    return project.block(block_id).material or project.craft.material
-
-
 def materials_text(project: Project) -> str:
     """All that the blocks are made of: "lino and hard wood"."""
     some = dict.fromkeys(tr(material_of(project, block.id)) for block in project.blocks)
     return tr(" and ").join(some) or tr(project.craft.material)
-
-
-def _channel_mm(project: Project, block_id: str) -> float:
-    """The narrowest channel that the block's material and the finest tool allow."""
-    material = material_of(project, block_id)
-    finest = min(tool.width_mm for tool in tools_for(material, project.craft.tools))
-    return max(MATERIALS[material].channel_mm, finest if finest > 0.3 else 0.3)
 
 
 def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple[Finding, ...]:
@@ -191,6 +165,17 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                 tr("Glue it to a flat board before it is cut."),
             )
         )
+    backed = [front for front, _ in board_pairs(project) if MATERIALS[material_of(project, front.id)].backed]
+    if backed:
+        found.append(
+            Finding(
+                "will fail", "carve",
+                tr("Cut on both faces: {names}. Lino has its backing on the other face, which cannot be cut.",
+                names=listed([block.name for block in backed])),
+                tr("Glue two pieces back to back, or take wood or vinyl without a backing."),
+                blocks=tuple(block.id for block in backed),
+            )
+        )  # fmt: skip
     if MATERIALS[craft.material].backed and craft.thickness_mm < _THIN_MM:
         found.append(
             Finding(
@@ -203,108 +188,83 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
                 tr("Glue it to board and clear to the backing, or mask broad ground."),
             )
         )
-    found += _too_fine(project, carved)
     found += _reached(project, carved)
     found += _small(project, carved)
     return tuple(found)
 
 
-def _too_fine(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
-    """Lines and channels too fine for a material and its tools: one finding for each kind and material."""
-    by_kind: dict[tuple[str, str], list[CarvedBlock]] = defaultdict(list)
-    for each in carved:
-        if each.finest_mm is not None and each.finest_kind is not None:
-            by_kind[each.finest_kind, material_of(project, each.block)].append(each)
-    found = []
-    for (kind, material), some in by_kind.items():
-        some.sort(key=lambda each: each.finest_mm or 0.0)
-        said = [
-            f"{project.block(each.block).name} {length_text(each.finest_mm or 0.0, 2)}, "
-            + counted(each.too_fine, tr("place"), tr("places"))
-            for each in some
-        ]
-        found.append(
-            Finding(
-                "could show",
-                "carve",
-                tr(
-                    "Too fine for these tools in {material}, the finest a {kind}: {said}.",
-                    material=tr(material),
-                    kind=tr(kind),
-                    said=listed(said),
-                ),
-                _finest_help(project, some[0]),
-                some[0].finest_place,
-                _harder(project, some[0]),
-                blocks=tuple(each.block for each in some),
-            )
-        )
-    return found
-
-
-def _harder(project: Project, carved: CarvedBlock) -> Cure | None:
-    """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
-    own = MATERIALS[material_of(project, carved.block)]
-    hard = next((name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None)
-    if carved.finest_kind != "thin line" or hard is None:
-        return None
-    name = project.block(carved.block).name
-    return Cure(
-        tr("Cut {name} in {hard}", name=name, hard=MATERIALS[hard].said),
-        lambda project: with_material(project, carved.block, hard),
-    )
-
-
 def _reached(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     """Cleared ground that the roller reaches, the most of it first."""
     some = sorted(
-        (each for each in carved if each.carving.chatter_mm2 > _CHATTER_MM2), key=lambda each: -each.carving.chatter_mm2
+        (each for each in carved if each.carving.chatter_mm2 > _CHATTER_MM2 and _is_rolled(project, each.block)),
+        key=lambda each: -each.carving.chatter_mm2,
     )
     if not some:
         return []
-    said = [
-        tr(
-            "{name} {chatter_mm2} cm²",
-            name=project.block(each.block).name,
-            chatter_mm2=number(each.carving.chatter_mm2 / 100, 0),
-        )
-        for each in some
-    ]
+    areas = [tr("{area} cm²", area=number(each.carving.chatter_mm2 / 100, 0)) for each in some]
+    said = [f"{project.block(each.block).name} {area}" for each, area in zip(some, areas, strict=True)]
+    what = tr("The roller reaches cleared ground, however deep: {said}.")
     return [
         Finding(
             "could show", "carve",
-            tr("The roller reaches cleared ground, however deep: {said}.", said=listed(said)),
-            tr("Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each "
-            "pull, or take a larger, harder roller."),
+            what.format(said=listed(said)),
+            tr("Mask it, leave a bridge to carry the roller and cut it away last, wipe it every {pulls} pulls, or "
+            "take a larger, harder roller.", pulls=WIPE_GROUND),
             blocks=tuple(each.block for each in some),
+            own=tuple(what.format(said=area) for area in areas),
         )
     ]  # fmt: skip
+
+
+def _is_rolled(project: Project, block: str) -> bool:
+    """Whether any of its ink is put on with something that rolls; a brush reaches no cleared ground."""
+    zones = [zone for pull in project.impressions if pull.block == block for zone in pull.zones if zone.inked]
+    return any(INKING_TOOLS[zone.tool].rolls for zone in zones)
 
 
 def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
-    """Blocks that print in a small part of the image alone."""
-    if is_reduction(project):
+    """Blocks with wood at the far edge or the open side that neither prints nor holds nor registers.
+
+    The near edge and the corner's side seat the block or the sheet; a board with another face, pieces or
+    further states, and a block that stops fit, stay whole.
+    """
+    plan, _ = plan_of_system(project)
+    if plan is None or is_reduction(project) or SYSTEMS[project.register.system].holds_block:
         return []
-    image = project.image.width * project.image.height
-    some = [each for each in carved if 0 < each.prints_mm[0] * each.prints_mm[1] / image < _SMALL_SHARE]
-    if not some:
+    said, blocks = [], []
+    for each in carved:
+        block = project.block(each.block)
+        if each.prints is None or block.board is not None or block.kerf_mm is not None:
+            continue
+        off = [text for text, strip in _strips(project, plan, each.prints) if strip >= _OFFCUT_MM]
+        if off:
+            said.append(f"{block.name} {tr(' and ').join(off)}")
+            blocks.append(block.id)
+    if not said:
         return []
-    said = [
-        tr(
-            "{name} within {lengths_text}",
-            name=project.block(each.block).name,
-            lengths_text=lengths_text(*each.prints_mm, 0, between=" × "),
-        )
-        for each in some
-    ]
     return [
         Finding(
             "worth knowing", "carve",
-            tr("Smaller blocks would do: {said}.", said=listed(said)),
-            tr("Saw off whole what is empty, and keep it."),
-            blocks=tuple(each.block for each in some),
+            tr("Wood that does nothing: {said}.", said=listed(said)),
+            tr("Saw it off before cutting and keep the offcut; what seats in register and the grip border stay."),
+            blocks=tuple(blocks),
         )
     ]  # fmt: skip
+
+
+def _strips(project: Project, plan: SystemPlan, prints: Rect) -> list[tuple[str, float]]:
+    """How much can be sawn off the far edge and off the side that the corner is not at, mm."""
+    image, wood, grip = project.image, plan.block, project.workshop.grip_mm
+    seats = [x for shape in plan.shapes if shape.kind in ("floor", "wall") for x, _ in shape.points]
+    far = image.top + prints.top - grip - wood.top
+    if project.kento.hand == "right":
+        side = wood.right - max(image.left + prints.right + grip, *seats, wood.left)
+    else:
+        side = min(image.left + prints.left - grip, *seats, wood.right) - wood.left
+    return [
+        (tr("{far} at the far edge", far=length_text(far, 0)), far),
+        (tr("{side} at the side away from the corner", side=length_text(side, 0)), side),
+    ]
 
 
 def boards_plan(project: Project) -> CuttingPlan:

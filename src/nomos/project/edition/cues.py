@@ -30,6 +30,12 @@ def handling(pull: Impression) -> tuple[str, ...]:
     return (held, lay, *tape)
 
 
+def ink_care(project: Project, pull: Impression) -> tuple[str, ...]:
+    """What the inks of a pull ask for while they are wet."""
+    said = [VEHICLES[project.ink(zone.ink).vehicle].care for zone in pull.zones if zone.inked]
+    return tuple(dict.fromkeys(text for text in said if text))
+
+
 def damp_cues(project: Project, pull: Impression) -> tuple[str, ...]:
     """What damp paper asks for at a pull; nothing for dry paper. Common practice, no source."""
     if not (project.register.damp or project.times.damp):

@@ -27,10 +27,11 @@ from nomos.edition import (
     number_sheets,
     read_log,
 )
+from nomos.edition.inking_tools import INKING_TOOLS
 from nomos.edition.sheets import BuyingLine
 from nomos.project.edition.printed import is_of_another
 from nomos.project.inks.films import FilmKey, zone_keys
-from nomos.project.model import Impression, Ink, Project
+from nomos.project.model import Impression, Ink, Project, Zone
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
 from nomos.project.sheet.laying import InkedZone, inked_zones
 from nomos.project.sheet.masks import CutBlocks
@@ -63,12 +64,11 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     blocks : for the inks; without them only paper is listed. Raises SheetsError.
     """
     plan, sheets = project.plan, all_sheets(project, sheets_of(project))
-    size = project.paper.width_mm, project.paper.height_mm
-    each = cut_from(plan.full_mm, size, grain_right=True)
+    each, grain = _from_one(project)
     full = math.ceil(sheets / each)
     found = [
-        BuyingLine(tr("{name}, full sheets of {lengths_text}, {each} from one", name=project.paper.name,
-        lengths_text=lengths_text(*plan.full_mm, None, between=" × "), each=each), full, "sheets",
+        BuyingLine(tr("{name}, full sheets of {lengths_text}, {each} from one{grain}", name=project.paper.name,
+        lengths_text=lengths_text(*plan.full_mm, None, between=" × "), each=each, grain=grain), full, "sheets",
         full * plan.paper_cost)
     ]  # fmt: skip
     if blocks is not None:
@@ -76,6 +76,20 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     paper = newsprint_sheets(sheets, len(project.impressions))
     found.append(BuyingLine(tr("Newsprint"), paper, "sheets", paper * plan.newsprint_cost))
     return tuple(found)
+
+
+def _from_one(project: Project) -> tuple[int, str]:
+    """How many sheets a full one gives, and what the other way of the grain would give.
+
+    Damp paper grows with its grain, so there all sheets lie one way; dry, as many as there are room for.
+    """
+    full, size = project.plan.full_mm, (project.paper.width_mm, project.paper.height_mm)
+    most, one_way = (cut_from(full, size, grain_right=right) for right in (False, True))
+    if most == one_way:
+        return most, ""
+    if project.register.damp or project.times.damp:
+        return one_way, tr(", the grain all one way; {most} if it may lie either way", most=most)
+    return most, tr(", the grain either way; {one_way} if it has to lie one way", one_way=one_way)
 
 
 def zone_need(project: Project, blocks: CutBlocks, key: FilmKey, sheets: int) -> InkNeed:
@@ -86,12 +100,18 @@ def zone_need(project: Project, blocks: CutBlocks, key: FilmKey, sheets: int) ->
     pull = project.impression(key.pull)
     shop, zone = project.workshop, pull.zones[key.zone]
     if not zone.inked:
-        return InkNeed(0.0, 0.0, 0.0, 0.0)
+        return InkNeed(0.0, 0.0, 0.0, 0.0, 0.0)
     inked = _inked(project, blocks, pull)[key.zone]
     return ink_needed(
-        inked.area_mm2, sheets, strength=inked.strength, film=FILM[zone.inking], film_g_m2=shop.film_g_m2,
-        slab_g=shop.slab_g, waste=shop.waste,
+        inked.area_mm2, sheets, left_on_tool_g(project, zone), strength=inked.strength,
+        film=FILM[zone.inking], film_g_m2=shop.film_g_m2, waste=shop.waste,
     )  # fmt: skip
+
+
+def left_on_tool_g(project: Project, zone: Zone) -> float:
+    """Ink that a run of a zone leaves on tool and slab, g: as it was weighed, or by the tool."""
+    own, craft = project.workshop.slab_g, project.craft
+    return INKING_TOOLS[zone.tool].keeps_g(craft.roller_mm, craft.roller_long_mm) if own is None else own
 
 
 def _inked(project: Project, blocks: CutBlocks, pull: Impression) -> tuple[InkedZone, ...]:

@@ -7,6 +7,8 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.colour import Film, Ground, OnWet, ink_film, overprints, reflectance_to_lab
 from nomos.colour.ink import solid_of, spectral_solid
 from nomos.colour.layering import Stock, surface_on
@@ -145,6 +147,16 @@ def sitting_advice(project: Project) -> tuple[TackAdvice, ...]:
     inks = [project.ink(pull.main.ink) for pull in project.impressions]
     wet = [project.goes_on_wet(place) for place in range(len(inks))]
     return tack_advice([ink.name for ink in inks], [tack_of(project, ink) for ink in inks], wet)
+
+
+def tack_series(project: Project) -> str:
+    """The tack of all inks in print order, as one series that has to fall where it is printed wet."""
+    steps = []
+    for place, pull in enumerate(project.impressions):
+        ink = project.ink(pull.main.ink)
+        joins = "" if place == 0 else " → " if project.goes_on_wet(place) else tr(", dry, then ")
+        steps.append(f"{joins}{ink.name} {number(tack_of(project, ink))}")
+    return tr("Tack must fall from wet layer to wet layer: {steps}.", steps="".join(steps))
 
 
 def on_wet(project: Project, keys: Sequence[FilmKey]) -> list[OnWet | None]:

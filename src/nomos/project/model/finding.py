@@ -29,6 +29,7 @@ class Finding:
     cure : what the program can do about it, if the user wants it.
     other : a second answer, for a question.
     blocks : ids of the blocks it is about, where it is not about all.
+    own : of each of them what is said of it alone.
     """
 
     weight: Weight
@@ -39,3 +40,4 @@ class Finding:
     cure: Cure | None = field(default=None, compare=False)
     other: Cure | None = field(default=None, compare=False)
     blocks: tuple[str, ...] = ()
+    own: tuple[str, ...] = ()

@@ -22,6 +22,7 @@ S = TypeVar("S", bound=Struct)
 Step = Callable[[S, bytes], S]
 
 # A print of hundreds of pulls with every zone drawn by hand takes a few megabytes.
+_SLAB_G_UNTIL_8 = 12.0
 _MOST_BYTES = 64_000_000
 
 
@@ -92,7 +93,7 @@ def decoded(
 
 def project_in(text: bytes, name: str) -> Project:
     """The project in a project.json of any form so far. Raises BadInput."""
-    return decoded(text, Project, VERSION, name, "project", {1: _named_and_numbered, 7: _with_families})
+    return decoded(text, Project, VERSION, name, "project", {1: _named_and_numbered, 8: _left_by_tool})
 
 
 def _named_and_numbered(project: Project, text: bytes) -> Project:
@@ -104,6 +105,8 @@ def _named_and_numbered(project: Project, text: bytes) -> Project:
     return replace(project, version=7, id=project.id or known)
 
 
-def _with_families(project: Project, _text: bytes) -> Project:
-    """The seventh, before an ink could be told the family of its pigment: each is the likeliest."""
-    return replace(project, version=VERSION)
+def _left_by_tool(project: Project, _text: bytes) -> Project:
+    """The eighth and before, where 12 g stood for what any tool leaves, unless somebody had weighed it."""
+    shop = project.workshop
+    by_tool = replace(shop, slab_g=None) if shop.slab_g == _SLAB_G_UNTIL_8 else shop
+    return replace(project, version=VERSION, workshop=by_tool)

@@ -13,7 +13,7 @@ USUAL_VEHICLE = next(iter(VEHICLES))
 # The form of project.json. 1 to 6 each said 1 of themselves and are told apart by what they hold; 7 has the
 # print's id and is the first that says its number; 8 has the family of an ink's pigment. Whoever changes the
 # form counts on and writes in `forms.py` how the one before becomes it.
-VERSION = 8
+VERSION = 9
 # More of each no print has; what is read is bounded by it.
 MOST_INKS, MOST_BLOCKS, MOST_COLOURS, MOST_READINGS = 1000, 500, 256, 100_000
 LARGEST_TRAP_MM = 3.0

@@ -2,6 +2,8 @@
 
 from functools import lru_cache
 
+from nomos.base.language import tr
+from nomos.base.units import number
 from nomos.edition import SheetPlan, SheetsError, start_sheets
 from nomos.project.model.project import Project
 
@@ -18,6 +20,28 @@ def all_sheets(project: Project, plan: SheetPlan) -> int:
     """Sheets to cut: those started with, proofing, and a sacrificed one for each layer."""
     layers = len(project.impressions) if project.plan.sacrificed else 0
     return plan.start_sheets + project.plan.proofing + layers
+
+
+def sheets_text(project: Project) -> str:
+    """Why so many sheets are cut for the edition, in a line. Raises SheetsError."""
+    if project.workshop.sheets is not None:
+        return tr("{sheets} sheets, as you said.", sheets=project.workshop.sheets)
+    plan, own = sheets_of(project), project.plan
+    layers = len(project.impressions)
+    more = [tr("{proofing} for proofing", proofing=own.proofing)] if own.proofing else []
+    more += [tr("{layers} first pulls of a layer", layers=layers)] if own.sacrificed else []
+    return tr(
+        "{cut} sheets: {wanted} good ones wanted; of 100 pulls {good} come out good, so through {layers} layers "
+        "{survive} sheets of 100, and {start} are begun to be {sure} % sure of enough{more}.",
+        cut=all_sheets(project, plan),
+        wanted=own.wanted,
+        good=number(100 * own.good, 0),
+        layers=layers,
+        survive=number(100 * plan.p_sheet, 0),
+        start=plan.start_sheets,
+        sure=number(100 * own.confidence, 0),
+        more="".join(f", + {each}" for each in more),
+    )
 
 
 def planned_sheets(project: Project) -> int:

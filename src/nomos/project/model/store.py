@@ -40,6 +40,11 @@ def digest(data: bytes) -> str:
     return hashlib.sha256(data).hexdigest()
 
 
+def version_of(project: Project) -> str:
+    """Six letters that change with anything in a project, to tell one printed plan from another."""
+    return digest(msgspec.json.encode(project, enc_hook=_plain))[:6]
+
+
 def labels_to_png(labels: Labels) -> bytes:
     """A page of colour numbers as an 8-bit grey PNG, value = number."""
     import cv2

@@ -7,7 +7,7 @@ from msgspec import Meta, Struct
 from nomos.base.fields import choice, count, figure, length, share, yes
 from nomos.base.language import opened, tr
 from nomos.colour.trapping import CARBONATE_STEP_PCT, OIL_STEP_PCT
-from nomos.edition import FILM_G_M2, SLAB_G, WASTE
+from nomos.edition import FILM_G_M2, WASTE
 from nomos.project.model.limits import GRIP_MM, NECK_MM, UNTRUE_MM
 from nomos.registration import TURNS, Turn
 from nomos.separation.sharing import CLEARANCE_MM, MOST_ZONES
@@ -34,7 +34,8 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     cut_out : a reduction's board is cut right through, not carved, so that parts come loose.
     writing : whether the design holds writing; None while the user has not been asked.
     sheets : pulls of every block, with bad ones and proofs; None is what the edition needs.
-    film_g_m2, slab_g, waste : what a solid holds, what slab and roller keep, and the share that is lost.
+    film_g_m2, slab_g, waste : what a solid holds, what slab and tool keep (None is by the tool), and the
+        share that is lost.
     oil_step_pct, carbonate_step_pct : how much of it changes the tack of an ink by one step.
     """
 
@@ -118,10 +119,10 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
     slab_g: Annotated[
         float,
         figure(
-            tr("Left on slab and roller"), tr("Ink that stands on slab and roller and prints no sheet."), "g",
-            0, 10_000, undo=WORKING,
+            tr("Left on slab and tool"), tr("Ink that stands on slab and tool after a run and prints no sheet."), "g",
+            0, 10_000, unset=tr("by the tool"), undo=WORKING,
         ),
-    ] = SLAB_G  # fmt: skip
+    ] | None = None  # fmt: skip
     waste: Annotated[
         float,
         share(

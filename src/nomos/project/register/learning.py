@@ -13,9 +13,9 @@ from nomos.base.units import number
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
-from nomos.project.inks.films import ground_of, predicted, printing_sets, solid_film, trapping_at, zone_keys
+from nomos.project.inks.films import ground_of, solid_film, trapping_at, zone_keys
 from nomos.project.model import Ink, Optics, Project
-from nomos.project.register.proof_fields import FieldRead
+from nomos.project.register.proof_fields import FieldRead, Films, shown_by
 from nomos.project.register.proof_places import ProofPlace
 
 _FACTORS = (0.4, 2.5)
@@ -83,8 +83,8 @@ def strengths_of(
 
     An ink that no field was read of is left out. Raises Cancelled.
     """
-    seen, sets, keys = _Seen.of(fields), printing_sets(project), zone_keys(project)
-    lying = sorted({film for each in fields for film in sets[each.number]})
+    seen, keys = _Seen.of(fields), zone_keys(project)
+    lying = sorted({film for each in fields for films, _ in each.films for film in films})
     zones = (project.impression(keys[film].pull).zones[keys[film].zone] for film in lying)
     inks = list(dict.fromkeys(zone.ink for zone in zones))
     factors = dict.fromkeys(inks, 1.0)
@@ -114,11 +114,11 @@ def _sure_of(project: Project, seen: "_Seen", cause: Cause) -> float:
 
 @dataclass(frozen=True, eq=False)
 class _Seen:
-    """What was read: colours, their weights, and the numbers of the flat colours."""
+    """What was read: colours, their weights, and what lies in each field."""
 
     labs: Array
     weights: Array
-    numbers: tuple[int, ...]
+    films: tuple[Films, ...]
     sure_de00: float
 
     @classmethod
@@ -126,14 +126,12 @@ class _Seen:
         """What some fields hold."""
         return cls(
             np.array([each.read for each in fields]), np.array([each.area_mm2 for each in fields]),
-            tuple(each.number for each in fields), max((each.sure_de00 for each in fields), default=0.0),
+            tuple(each.films for each in fields), max((each.sure_de00 for each in fields), default=0.0),
         )  # fmt: skip
 
     def off(self, project: Project) -> float:
         """Area-weighted mean ΔE00 between what was read and what a project predicts."""
-        sets = printing_sets(project)
-        labs = predicted(project, [sets[n] for n in self.numbers])
-        return float(self.weights @ delta_e00(labs, self.labs) / self.weights.sum())
+        return float(self.weights @ delta_e00(shown_by(project, self.films), self.labs) / self.weights.sum())
 
 
 def _best_cause(project: Project, seen: _Seen) -> Cause | None:

@@ -1,5 +1,6 @@
 """The flat colours of a proof, read from a photograph or a scan in the light that its bare paper shows."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import partial
 from typing import NamedTuple
@@ -12,15 +13,16 @@ from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import number
 from nomos.colour import Lab, delta_e00
 from nomos.colour.spectra import Array
-from nomos.project.inks.films import predicted, printing_sets
+from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
 from nomos.project.register.photograph import Placed, placed_photograph
 from nomos.project.register.proof_places import LOOK_PX_PER_MM, ProofPlace, find_places
 from nomos.project.register.scan import motion_of_change, printed_sheet
 from nomos.project.register.system import sheet_of
+from nomos.project.sheet.laying import impressions_to_lay, lay_sheet
 from nomos.project.sheet.masks import CutBlocks
 from nomos.proof.evening import evened, smooth_light, unevenness
-from nomos.proof.scanning import Picture, balanced, field_means
+from nomos.proof.scanning import Picture, balanced, insides, mean_colour
 from nomos.registration.warp import taken_out
 
 # Fields are read so far inside their borders: traps and misregister lie there.
@@ -38,6 +40,7 @@ class FieldRead:
     """A flat colour on the proof: as read, as predicted, ΔE00, and the area that was read, mm².
 
     sure_de00 : nine in ten readings are within it, by how even the bare paper comes out.
+    films : what lies there as planned, overlaps too: places in `zone_keys` and their share of the area.
     """
 
     number: int
@@ -46,6 +49,7 @@ class FieldRead:
     de00: float
     area_mm2: float
     sure_de00: float = 0.0
+    films: tuple[tuple[frozenset[int], float], ...] = ()
 
 
 class ProofRead(NamedTuple):
@@ -103,21 +107,23 @@ def read_proof(
                 sure=number(sure),
             ),
         )
-    sets = printing_sets(placed.project)
-    shown = predicted(placed.project, sets)
     labels = blocks.labels[: page.shape[0], : page.shape[1]]
-    means, pixels = field_means(even, labels, len(sets), _INSET_MM * blocks.px_per_mm)
-    reading()
+    planned = _Planned.of(placed.project, blocks, page.shape)
     found = []
-    for place in range(len(sets)):
-        if pixels[place] < _LEAST_PIXELS:
+    count = len(printing_sets(placed.project))
+    for place, inside in enumerate(insides(labels, count, _INSET_MM * blocks.px_per_mm)):
+        reading()
+        pixels = np.count_nonzero(inside)
+        if pixels < _LEAST_PIXELS:
             continue
-        lab, wanted = balance.lab(means[place]), shown[place]
+        films = planned.films_at(inside)
+        lab = balance.lab(mean_colour(even, inside))
+        wanted = shown_by(placed.project, [films])[0]
         found.append(
             FieldRead(
                 place, (float(lab[0]), float(lab[1]), float(lab[2])),
                 (float(wanted[0]), float(wanted[1]), float(wanted[2])),
-                float(delta_e00(lab, wanted)), float(pixels[place] / blocks.px_per_mm**2), sure,
+                float(delta_e00(lab, wanted)), float(pixels / blocks.px_per_mm**2), sure, films,
             )
         )  # fmt: skip
     progress.report(0.95, tr("looking for what did not print"))
@@ -126,6 +132,37 @@ def read_proof(
     said()
     places = find_places(placed.project, even, labels, blocks.px_per_mm, balance, as_found, said)
     return ProofRead(tuple(sorted(found, key=lambda each: -each.de00)), places)
+
+
+Films = tuple[tuple[frozenset[int], float], ...]
+
+
+def shown_by(project: Project, fields: Sequence[Films]) -> Array:
+    """CIELAB that fields show as a whole, by what lies in them and how much of each. (fields, 3)."""
+    some = list(dict.fromkeys(films for field in fields for films, _ in field))
+    labs = predicted(project, some)
+    return np.stack([sum(share * labs[some.index(films)] for films, share in field) for field in fields])
+
+
+@dataclass(frozen=True, eq=False)
+class _Planned:
+    """Which films lie at every place of the image as planned: overlaps of traps and keys are no other colour."""
+
+    index: NDArray[np.intp]
+    films: tuple[frozenset[int], ...]
+
+    @classmethod
+    def of(cls, project: Project, blocks: CutBlocks, shape: tuple[int, ...]) -> "_Planned":
+        laid = lay_sheet(blocks, impressions_to_lay(project), pad_mm=0)
+        places = {key: place for place, key in enumerate(zone_keys(project))}
+        columns = [places[FilmKey(key.pull, key.zone)] for key in laid.films]
+        films = tuple(frozenset(columns[n] for n in np.flatnonzero(row)) for row in laid.map.members)
+        return cls(np.asarray(laid.inner[: shape[0], : shape[1]], np.intp), films)
+
+    def films_at(self, inside: NDArray[np.bool_]) -> Films:
+        """What lies in a part of the image, and its share."""
+        counts = np.bincount(self.index[inside], minlength=len(self.films))
+        return tuple((self.films[n], float(counts[n] / counts.sum())) for n in np.flatnonzero(counts))
 
 
 def _as_found(placed: Placed, blocks: CutBlocks) -> Picture:

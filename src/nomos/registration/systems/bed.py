@@ -77,5 +77,6 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.4, 0.35, 0.0),
     tr("Marked corner of the block to the marked corner; sheet onto its crosses."),
+    carries=tr("the stops' edges"),
     effort=4,
 )

@@ -107,6 +107,7 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.06, 0.0, 0.05),
     tr("Corner notch first, then the straight notch, let it fall."),
+    carries=tr("both notches"),
     effort=0,
     notched="block",
     sheet_of_its_own=False,

@@ -109,6 +109,7 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.04, 0.06, 0.03),
     tr("Tabs onto the pins one by one, let it fall."),
+    carries=tr("both pin holes"),
     effort=1,
     has_parts=True,
 )

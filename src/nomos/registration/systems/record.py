@@ -21,6 +21,7 @@ class RegisterSystem:
     errors_mm : what 95 of 100 sheets of a practised hand keep: seating of the sheet, of the block, cutting
         of notches. Chosen by us, no source, so that careful work keeps a few tenths; measure your own.
     lay : how the hand lays the sheet, in a few words.
+    carries : what is traced or printed along with the drawing, so that it finds its place on each block.
     effort : of equals the one that is set up with less comes first.
     notched : what its notches are cut into: every block, one board for all, or nothing.
     crosses : whether every block carries marks that the sheet is laid on by eye.
@@ -35,6 +36,7 @@ class RegisterSystem:
     judge: Callable[[Situation], tuple[int, str]]
     errors_mm: tuple[float, float, float]
     lay: str
+    carries: str
     effort: int
     notched: Literal["block", "board", ""] = ""
     crosses: bool = False

@@ -63,6 +63,7 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.25, 0.0, 0.08),
     tr("Cross on cross against the light, near ones first."),
+    carries=tr("the four crosses"),
     effort=5,
     crosses=True,
 )

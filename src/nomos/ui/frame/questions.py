@@ -1,6 +1,6 @@
 """The few questions that need an answer before anything else: which file, which folder, save first?"""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from pathlib import Path
 from typing import Literal, Protocol
 
@@ -11,6 +11,7 @@ from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
 
 from nomos.base.language import tr, visible
 from nomos.design.cut import Corners, Found
+from nomos.ui.frame.picture_choice import Choice, PictureChoice
 
 Unsaved = Literal["save", "discard", "cancel"]
 
@@ -39,6 +40,9 @@ class Questions(Protocol):
 
     def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:
         """The corners of the sheet in a photograph where they are not sure; None leaves it unopened."""
+
+    def which_picture(self, title: str, choices: Sequence[Choice]) -> int | None:
+        """The place of the picture that is meant, of those side by side; None leaves it as it is."""
 
     def blocks_to_open(self) -> list[Path]:
         """An OpenRaster file or a set of masks; empty for none."""
@@ -100,6 +104,12 @@ class Dialogs:
     def sheet_in(self, pixels: NDArray[np.uint8], found: Found) -> Corners | None:
         """The corners of the sheet in a photograph where they are not sure; None leaves it unopened."""
         return self._ask_sheet(pixels, found, self._parent)
+
+    def which_picture(self, title: str, choices: Sequence[Choice]) -> int | None:
+        """The place of the picture that is meant, of those side by side; None leaves it as it is."""
+        made = PictureChoice(title, choices, self._parent)
+        made.exec()
+        return made.chosen
 
     def file_to_open(self) -> Path | None:
         """A sketch or project, or None."""

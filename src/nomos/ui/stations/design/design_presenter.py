@@ -57,6 +57,7 @@ class DesignPresenter(StationPresenter[DesignStation]):
         part.read_as_requested.connect(
             lambda value: designer.flatten_again(read_as=value or None, text=tr("Read it as"))
         )
+        part.readings_requested.connect(designer.compare_readings)
         part.faint_dropped.connect(hand.fields.drop_faint)
         part.paper_named.connect(hand.fields.take_paper)
         part.foreign.chosen.connect(designer.turn_foreign)

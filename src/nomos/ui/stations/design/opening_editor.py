@@ -11,6 +11,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Part, Progress
+from nomos.base.units import counted
 from nomos.design import WHOLE, Correction, Labels, ReadAs, read_pixels
 from nomos.design.cut import Found, found_on
 from nomos.design.foreign import NAMES
@@ -19,6 +20,7 @@ from nomos.design.svg import is_svg
 from nomos.project import Project, Source, digest
 from nomos.ui.frame.document import Document
 from nomos.ui.frame.jobs import FIRST, Asker, JobRunner
+from nomos.ui.frame.picture_choice import Choice
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.raster import Page, Raster, picture_levels
 from nomos.ui.frame.sheet_view import sketch_raster
@@ -291,6 +293,23 @@ class OpeningEditor(QObject):
 
         self.opening.ask(flatten_of(new, data, wish), take)
 
+    def compare_readings(self, other: str) -> None:
+        """Show the sketch as it is read and as it may as well be read, side by side, and take the one chosen."""
+        project, now = self._document.project, self.done
+        if project is None or project.source is None or now is None:
+            return
+        kinds: dict[str, ReadAs] = {kind: kind for kind in get_args(ReadAs)}
+        data = self._document.assets[project.source.digest]
+
+        def take(done: Flattened) -> None:
+            readings = {now.looked.read_as: now, kinds[other]: done}
+            title = tr("A drawing in flat colours, or tones that run into each other?")
+            place = self._questions.which_picture(title, [_choice(kind, each) for kind, each in readings.items()])
+            if place is not None and self._document.project is project:
+                self.flatten_again(read_as=list(readings)[place], text=tr("Read it as"))
+
+        self.opening.ask(flatten_of(project.source, data, replace(_wish_of(project), read_as=kinds[other])), take)
+
     def _refused(self, problem: str) -> None:
         self.first = None
         self.message.emit(problem)
@@ -299,6 +318,11 @@ class OpeningEditor(QObject):
 
 def _digest(project: Project) -> str | None:
     return project.source.digest if project.source else None
+
+
+def _choice(kind: ReadAs, done: Flattened) -> Choice:
+    words = tr("Tones") if kind == "tones" else tr("Flat colours")
+    return words, counted(len(done.flat.colours), tr("colour"), tr("colours")), done.flat.to_rgb()
 
 
 def _wish_of(project: Project) -> Wish:

@@ -19,7 +19,7 @@ _READ = (
     ("sketch", tr("a sketch")),
     ("tones", tr("tones")),
 )
-_OTHER = {"sketch": tr("Read it as a sketch instead"), "tones": tr("Read it as tones instead")}
+_OTHER = {"sketch": tr("Is it a sketch? See both"), "tones": tr("Is it tones? See both")}
 
 
 class PicturePart(QWidget):
@@ -38,6 +38,7 @@ class PicturePart(QWidget):
     fit_requested = pyqtSignal(str, float)
     drawn_on_requested = pyqtSignal(str)
     read_as_requested = pyqtSignal(str)
+    readings_requested = pyqtSignal(str)
     faint_dropped = pyqtSignal()
     paper_named = pyqtSignal(str)
     """A kind of paper known by name."""
@@ -118,9 +119,7 @@ class PicturePart(QWidget):
         self.found = label(kind="quiet")
         self.foreign = ForeignList()
         self._other = ""
-        self.other = button(
-            "", tip=tr("The picture lies between the two: see how it looks in the other; undo takes it back.")
-        )
+        self.other = button("", tip=tr("The picture lies between the two: both readings side by side, to choose from."))
         self.light = label(kind="quiet")
         self.faint = button(tr("Drop the faint pencil lines"))
         for part in (
@@ -152,7 +151,7 @@ class PicturePart(QWidget):
         self.drawn.clicked.connect(lambda: self.drawn_on_requested.emit(self.paper.currentText()))
         self.read_as.activated.connect(lambda place: self.read_as_requested.emit(_READ[place][0]))
         self.named_paper.activated.connect(self._name_paper)
-        self.other.clicked.connect(lambda: self.read_as_requested.emit(self._other))
+        self.other.clicked.connect(lambda: self.readings_requested.emit(self._other))
         self.faint.clicked.connect(self.faint_dropped)
 
     def _name_paper(self, place: int) -> None:

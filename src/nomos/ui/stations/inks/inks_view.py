@@ -1,5 +1,6 @@
 """What the further parts of the Inks station show: recipes, the stack, ways of seeing, amounts and proofs."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -10,6 +11,7 @@ from nomos.colour import lab_to_hex
 from nomos.colour.pigments import FAMILY_NAMES
 from nomos.colour.spectra import Array
 from nomos.colour.weighing import THINNED, in_parts, thinned_first, weighed
+from nomos.edition import InkNeed
 from nomos.project import Project, Proof
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.drawdown import Card
@@ -38,6 +40,9 @@ from nomos.ui.stations.inks.ink_view import ink_of, knife_text
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
 _MOST_PLACES = 8
+
+# Smaller amounts are told to a tenth of a gram.
+_SMALL_G = 10.0
 
 
 @dataclass(frozen=True)
@@ -70,7 +75,7 @@ def mix_view(
         zone = min(state.zone, len(project.impression(state.pull).zones) - 1)
         key = FilmKey(state.pull, zone)
         heading = tr("For {name}", name=ink_of(project, key).name)
-        batch = max(round(_need(project, proof, key)[1], 0), 5.0) if proof else 100.0
+        batch = max(round(_need(project, proof, key).batch_g, 0), 5.0) if proof else 100.0
     if mixed is None or (mixed.pull, mixed.zone) != (state.pull, state.zone) or not mixed.recipes:
         return MixView(heading, shelf, most, (), None, (), "", (), "", batch, *card_view(card))
     rows = tuple(
@@ -195,12 +200,14 @@ class ProofView:
 def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> ProofView:
     """Amounts for the sheets, and the comparison with a scanned proof."""
     shop = project.workshop
-    needs = []
+    needs, whole = [], list[InkNeed]()
     for key in zone_keys(project) if proof else ():
-        ink_g, batch = _need(project, proof, key)
+        need = _need(project, proof, key)
+        whole.append(need)
         ink = ink_of(project, key)
+        ink_g, batch = need.ink_g, need.batch_g
         rest, share = batch - ink_g, 1 - ink.modifier_pct / 100
-        figure = f"{number(ink_g * share, 0)} g"
+        figure = f"{number(ink_g * share, 1 if ink_g < _SMALL_G else 0)} g"
         figure += tr(" + {rest} g extender", rest=number(rest * share, 0)) if rest >= 0.5 else ""
         figure += tr(" + {batch} g modifier", batch=number(batch * (1 - share), 1)) if share < 1 else ""
         needs.append((ink.name, figure))
@@ -229,11 +236,7 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
         planned_sheets(project),
         shop,
         tuple(needs),
-        tr(
-            "With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh before and after.",
-            slab_g=number(shop.slab_g, 0),
-            waste=number(100 * shop.waste, 0),
-        ),
+        _where_it_goes(whole),
         learnt.name if learnt else "",
         fields,
         causes,
@@ -241,9 +244,23 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
     )
 
 
-def _need(project: Project, proof: Proof | None, key: FilmKey) -> tuple[float, float]:
-    """Grams of ink, and of the whole batch with extender, for one zone."""
+def _where_it_goes(needs: Sequence[InkNeed]) -> str:
+    """How much of all ink comes onto the prints, stays on the tools, and is lost."""
+    parts = [sum(each) for each in zip(*((n.on_paper_g, n.on_tool_g, n.lost_g) for n in needs), strict=True)]
+    if not parts:
+        return ""
+    print_g, tool_g, lost_g = (number(part, 0) for part in parts)
+    return tr(
+        "{print_g} g come onto the prints, {tool_g} g stay on slab and tools and can go on into the next colour "
+        "mixed from it, {lost_g} g are wiped off. From memory: weigh before and after.",
+        print_g=print_g,
+        tool_g=tool_g,
+        lost_g=lost_g,
+    )
+
+
+def _need(project: Project, proof: Proof | None, key: FilmKey) -> InkNeed:
+    """Ink for one zone; none while the blocks are not cut."""
     if proof is None or len(proof.blocks.masks) != len(project.blocks):
-        return 0.0, 0.0
-    need = zone_need(project, proof.blocks, key, planned_sheets(project))
-    return need.ink_g, need.batch_g
+        return InkNeed(0.0, 0.0, 0.0, 0.0, 0.0)
+    return zone_need(project, proof.blocks, key, planned_sheets(project))

@@ -72,7 +72,7 @@ def _card(key: str, name: str, quiet: str, project: Project, chosen: bool, proof
     figures = tr(
         "ΔE {mean_difference}   worst {worst}", mean_difference=number(mean_difference(matches)), worst=number(worst)
     )
-    washes = sum(tr("wash up") in note for note in before_next(layers(project)))
+    washes = sum(tr("wash up") in clean for clean, _ in before_next(layers(project)))
     quiet = f"{quiet}, {counted(washes, tr('wash-up'), tr('wash-ups'))}"
     return Card(key, name, figures, quiet, chosen, small_print(printed, tall))
 

@@ -11,8 +11,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.devices.grounds import SKINS, Ground, fingers, ground
-from nomos.devices.media import Medium, decode, draw_medium
+from benchmarks.devices.grounds import SKINS, Ground, fingers, ground
+from benchmarks.devices.media import Medium, decode, draw_medium
 
 Rgb = NDArray[np.uint8]
 Linear = NDArray[np.float32]
