@@ -756,6 +756,14 @@
    <translation>auf Wasserbasis mit Kleister</translation>
   </message>
   <message>
+   <source>acrylic</source>
+   <translation>Acryl</translation>
+  </message>
+  <message>
+   <source>Acrylic dries within minutes: mist the slab, wash block and roller before it sets.</source>
+   <translation>Acryl trocknet in Minuten: Platte besprühen, Druckstock und Walze waschen, bevor es anzieht.</translation>
+  </message>
+  <message>
    <source>clearing specks</source>
    <translation>Flecken werden entfernt</translation>
   </message>
@@ -1084,54 +1092,6 @@
    <translation>Farben werden gewählt</translation>
   </message>
   <message>
-   <source>wood</source>
-   <translation>Holz</translation>
-  </message>
-  <message>
-   <source>dark</source>
-   <translation>dunkel</translation>
-  </message>
-  <message>
-   <source>pale</source>
-   <translation>hell</translation>
-  </message>
-  <message>
-   <source>cloth</source>
-   <translation>Stoff</translation>
-  </message>
-  <message>
-   <source>mat</source>
-   <translation>Matte</translation>
-  </message>
-  <message>
-   <source>stone</source>
-   <translation>Stein</translation>
-  </message>
-  <message>
-   <source>felt pen</source>
-   <translation>Filzstift</translation>
-  </message>
-  <message>
-   <source>crayon</source>
-   <translation>Kreide</translation>
-  </message>
-  <message>
-   <source>pencil</source>
-   <translation>Bleistift</translation>
-  </message>
-  <message>
-   <source>wash</source>
-   <translation>Lavierung</translation>
-  </message>
-  <message>
-   <source>gouache</source>
-   <translation>Gouache</translation>
-  </message>
-  <message>
-   <source>screen</source>
-   <translation>Bildschirm</translation>
-  </message>
-  <message>
    <source>Right: a satin sheen and an even hiss.</source>
    <translation>Richtig: seidiger Glanz und gleichmäßiges Zischen.</translation>
   </message>
@@ -1210,6 +1170,10 @@
   <message>
    <source>brush and paste</source>
    <translation>Pinsel und Kleister</translation>
+  </message>
+  <message>
+   <source>felt pen</source>
+   <translation>Filzstift</translation>
   </message>
   <message>
    <source>layer</source>
@@ -1632,6 +1596,10 @@
    <translation>, {sheets} Bogen</translation>
   </message>
   <message>
+   <source>{width}, {len} pulls</source>
+   <translation>{width}, {len} Druckgänge</translation>
+  </message>
+  <message>
    <source>Every block at true size, mirrored and right-reading. Print at 100 %, measure the bar.</source>
    <translation>Jeder Stock in wahrer Größe, gespiegelt und seitenrichtig. Mit 100 % drucken, den Messbalken nachmessen.</translation>
   </message>
@@ -1676,10 +1644,6 @@
    <translation>{title}: Übersicht</translation>
   </message>
   <message>
-   <source>{width}, {len} pulls</source>
-   <translation>{width}, {len} Druckgänge</translation>
-  </message>
-  <message>
    <source>In this packet</source>
    <translation>In dieser Mappe</translation>
   </message>
@@ -1692,8 +1656,28 @@
    <translation>Das Schneiden dauert etwa {plan:.1f} h.</translation>
   </message>
   <message>
-   <source>Cut {sheets} sheets. To buy or weigh out:</source>
-   <translation>{sheets} Bogen zuschneiden. Zu kaufen oder abzuwiegen:</translation>
+   <source>Before you cut</source>
+   <translation>Vor dem Schneiden</translation>
+  </message>
+  <message>
+   <source>To buy or weigh out</source>
+   <translation>Zu kaufen oder abzuwiegen</translation>
+  </message>
+  <message>
+   <source>Nothing was found that would fail or show.</source>
+   <translation>Es wurde nichts gefunden, das misslingt oder auffällt.</translation>
+  </message>
+  <message>
+   <source>{more} more stand in plan.json.</source>
+   <translation>{more} weitere stehen in plan.json.</translation>
+  </message>
+  <message>
+   <source>So many sheets</source>
+   <translation>So viele Bogen</translation>
+  </message>
+  <message>
+   <source>Assumed, not measured</source>
+   <translation>Angenommen, nicht gemessen</translation>
   </message>
   <message>
    <source>Ink {step}. Then: {step_2}.</source>
@@ -2402,16 +2386,16 @@
    <translation>Zuerst, {lightness}, obwohl noch hellere kommen ({paler}).</translation>
   </message>
   <message>
+   <source>the sheets still wet</source>
+   <translation>die Bogen noch nass</translation>
+  </message>
+  <message>
    <source>Palest, {lightness}: first on a clean roller, and everything darker covers its edge.</source>
    <translation>Am hellsten, {lightness}: zuerst auf sauberer Walze, und alles Dunklere deckt den Rand.</translation>
   </message>
   <message>
    <source>{lightness}, next darker after {name}: covers its edge.</source>
    <translation>{lightness}, nächstdunkler nach {name}: deckt dessen Rand.</translation>
-  </message>
-  <message>
-   <source>still wet</source>
-   <translation>noch nass</translation>
   </message>
   <message>
    <source>trying orders</source>
@@ -2610,6 +2594,10 @@
    <translation>keine</translation>
   </message>
   <message>
+   <source>wash</source>
+   <translation>Lavierung</translation>
+  </message>
+  <message>
    <source>Carbonate is a fine powder: mask on, no draught. Oil and solvent rags go into a closed metal bin.</source>
    <translation>Magnesiumcarbonat ist ein feines Pulver: Maske auf, keine Zugluft. Öl- und Lösungsmittellappen kommen in einen geschlossenen Metallbehälter.</translation>
   </message>
@@ -2634,8 +2622,8 @@
    <translation>{names} kommt nass auf {names_2} und muss um {short:.1f} Stufen weniger zügig sein: ein Tropfen Öl in {names} oder etwas Magnesiumcarbonat in {names_2}. So, wie es ist: {taken}.</translation>
   </message>
   <message>
-   <source>Turned {turn} ({way}), the wood's {seats} corner of the front seats in the corner notch. Both faces are cut mirrored; seen through the board from the front, the back's drawing is {reads}.</source>
-   <translation>{turn} gewendet ({way}), sitzt die Ecke {seats} der Vorderseite in der Eckkerbe. Beide Seiten werden gespiegelt geschnitten; von vorn durch die Platte gesehen, liegt die Zeichnung der Rückseite {reads}.</translation>
+   <source>Turned {turn} ({way}), what was the board's {seats} corner on the front lies where its corner seats. Both faces are cut mirrored; seen through the board from the front, the back's drawing is {reads}.</source>
+   <translation>{turn} gewendet ({way}), liegt die Ecke, die auf der Vorderseite {seats} war, dort, wo das Brett angelegt wird. Beide Seiten werden seitenverkehrt geschnitten; von vorn durch das Brett gesehen steht die Zeichnung der Rückseite {reads}.</translation>
   </message>
   <message>
    <source>right-reading</source>
@@ -2758,16 +2746,16 @@
    <translation>Schatten</translation>
   </message>
   <message>
-   <source>Cut {name} first. Pull {count} impressions of it on thin paper, with both notches printed: one to paste face down on each of {faces}, and one to spare.</source>
-   <translation>Zuerst {name} schneiden. Davon {count} Drucke auf dünnem Papier ziehen, mit beiden Kerben gedruckt: je einen mit der Bildseite nach unten auf {faces} zu kleben und einen in Reserve.</translation>
+   <source>Cut {name} first. Pull {count} impressions of it on thin paper, with {lay}: one to paste face down on each of {faces}, and one to spare.</source>
+   <translation>Zuerst {name} schneiden. {count} Abzüge davon auf dünnes Papier ziehen, mit {lay}: je einen, der mit der Bildseite nach unten auf {faces} geklebt wird, und einen in Reserve.</translation>
   </message>
   <message>
    <source>Contour key</source>
    <translation>Konturstock</translation>
   </message>
   <message>
-   <source>Trace the drawing once, with both notches. Lay it face down on each of {faces} in the same corner of the jig and rub it over; ink of the tracing must not bleed into pale inks.</source>
-   <translation>Die Zeichnung einmal pausen, mit beiden Kerben. Mit der Bildseite nach unten auf {faces} in dieselbe Ecke der Anlage legen und abreiben; die Farbe der Pause darf nicht in helle Druckfarben bluten.</translation>
+   <source>Trace the drawing once, with {lay}. Lay it face down on each of {faces} by the same marks and rub it over; ink of the tracing must not bleed into pale inks.</source>
+   <translation>Die Zeichnung einmal durchpausen, mit {lay}. Sie mit der Bildseite nach unten nach denselben Marken auf jeden von {faces} legen und abreiben; die Farbe der Pause darf nicht in helle Druckfarben bluten.</translation>
   </message>
   <message>
    <source>No drawn line was found: choose the block that is to be the key first.</source>
@@ -2780,6 +2768,10 @@
   <message>
    <source>Shadow key</source>
    <translation>Schattenstock</translation>
+  </message>
+  <message>
+   <source>A block and a pull for so little: leave it bare, or ink it apart on another block.</source>
+   <translation>Ein Druckstock und ein Druckgang für so wenig: frei lassen oder auf einem anderen Druckstock getrennt einfärben.</translation>
   </message>
   <message>
    <source>each colour on a block of its own</source>
@@ -2814,6 +2806,10 @@
    <translation>eine verlorene Platte</translation>
   </message>
   <message>
+   <source>A state and a pull for so little: leave it bare, or ink it apart in another colour's pull.</source>
+   <translation>Ein Zustand und ein Druckgang für so wenig: frei lassen oder im Druckgang einer anderen Farbe getrennt einfärben.</translation>
+  </message>
+  <message>
    <source>Jigsaw</source>
    <translation>Puzzledruck</translation>
   </message>
@@ -2828,6 +2824,10 @@
   <message>
    <source>a jigsaw, one block sawn into pieces</source>
    <translation>ein Puzzledruck, ein Stock in Teile gesägt</translation>
+  </message>
+  <message>
+   <source>A piece to saw and ink for so little: leave it bare, or make it one with its neighbour.</source>
+   <translation>Ein Teil zu sägen und einzufärben für so wenig: frei lassen oder mit dem Nachbarn vereinen.</translation>
   </message>
   <message>
    <source>Two-sided</source>
@@ -2866,12 +2866,12 @@
    <translation>zwei Druckfarben übereinander werden probiert</translation>
   </message>
   <message>
-   <source>cut further, {note}</source>
-   <translation>weitergeschnitten, {note}</translation>
+   <source>cut away {join}</source>
+   <translation>{join} wegschneiden</translation>
   </message>
   <message>
-   <source>cut away {join}, {note}</source>
-   <translation>{join} weggeschnitten, {note}</translation>
+   <source>cut further</source>
+   <translation>weiterschneiden</translation>
   </message>
   <message>
    <source>A reduction prints every colour once; name each of them in its order.</source>
@@ -2914,6 +2914,26 @@
    <translation>Der Verlauf geht auf nichts aus: es gibt keine helle Schicht, die zuerst flach zu drucken wäre.</translation>
   </message>
   <message>
+   <source>Known by colour alone: {names}. A drawdown of each makes them sure.</source>
+   <translation>Nur nach der Farbe bekannt: {names}. Ein Aufstrich von jeder macht sie sicher.</translation>
+  </message>
+  <message>
+   <source>That every pull lies within {tolerance} of its place: read a proof, and it is known.</source>
+   <translation>Dass jeder Druckgang bis auf {tolerance} an seinem Platz liegt: einen Andruck lesen, dann ist es bekannt.</translation>
+  </message>
+  <message>
+   <source>How much ink film, tools and slab take: weigh before and after the first pulls.</source>
+   <translation>Wie viel Farbe Film, Werkzeug und Platte nehmen: vor und nach den ersten Abzügen wiegen.</translation>
+  </message>
+  <message>
+   <source>How fast you cut and print: the log of the bench teaches it.</source>
+   <translation>Wie schnell du schneidest und druckst: das Protokoll am Tisch lehrt es.</translation>
+  </message>
+  <message>
+   <source> and {more} more</source>
+   <translation> und {more} weitere</translation>
+  </message>
+  <message>
    <source>looking at the pieces</source>
    <translation>Teile werden angesehen</translation>
   </message>
@@ -2922,28 +2942,24 @@
    <translation>Abstände zwischen Farben werden gemessen</translation>
   </message>
   <message>
-   <source>{name} {some}, the finest {min}</source>
-   <translation>{name} {some}, die feinste {min}</translation>
-  </message>
-  <message>
-   <source>Lines thinner than {limit} break, or print broken</source>
-   <translation>Linien dünner als {limit} brechen oder drucken lückenhaft</translation>
+   <source>Lines thinner than {limit} break in {material}, or print broken</source>
+   <translation>Linien unter {limit} brechen in {material} oder drucken unterbrochen</translation>
   </message>
   <message>
    <source>Widen them in the design, or leave them to another block.</source>
    <translation>Im Entwurf verbreitern oder einem anderen Stock überlassen.</translation>
   </message>
   <message>
-   <source>Channels narrower than {limit}: no tool goes in, ink fills them</source>
-   <translation>Kanäle schmaler als {limit}: kein Werkzeug passt hinein, Farbe setzt sie zu</translation>
+   <source>Channels narrower than {limit} in {material}: no tool goes in, ink fills them</source>
+   <translation>Kanäle unter {limit} in {material}: kein Werkzeug kommt hinein, Farbe setzt sie zu</translation>
   </message>
   <message>
    <source>Close them or open them in the design, or cut them with a knife.</source>
    <translation>Im Entwurf schließen oder öffnen, oder mit dem Messer schneiden.</translation>
   </message>
   <message>
-   <source>Specks of less than {area} break off</source>
-   <translation>Punkte unter {area} brechen weg</translation>
+   <source>Specks of less than {limit} break off</source>
+   <translation>Punkte unter {limit} brechen ab</translation>
   </message>
   <message>
    <source>Take them off the block, or raise the smallest feature.</source>
@@ -2958,12 +2974,16 @@
    <translation>Grund um sie stehen lassen, der sie hält, oder vom Stock nehmen.</translation>
   </message>
   <message>
+   <source>Cut {name} in {hard}</source>
+   <translation>{name} in {hard} schneiden</translation>
+  </message>
+  <message>
    <source>{number} mm²</source>
    <translation>{number} mm²</translation>
   </message>
   <message>
-   <source>checking {name}</source>
-   <translation>{name} wird geprüft</translation>
+   <source>{name} {some}, the finest {min}</source>
+   <translation>{name} {some}, die feinste {min}</translation>
   </message>
   <message>
    <source>Put {some} on one block</source>
@@ -2978,8 +2998,20 @@
    <translation>Getrennt mit kleinen Walzen oder Pinseln einfärben, das spart einen Stock und einen Druckgang.</translation>
   </message>
   <message>
-   <source>Let it dry first</source>
-   <translation>Erst trocknen lassen</translation>
+   <source>Let the layer before dry, or change the order so that the tack falls.</source>
+   <translation>Den Druckgang davor trocknen lassen oder die Folge so ändern, dass die Zügigkeit abnimmt.</translation>
+  </message>
+  <message>
+   <source>Change its ink, strength or opacity, or its place in the order.</source>
+   <translation>Druckfarbe, Stärke oder Deckkraft ändern, oder den Platz in der Folge.</translation>
+  </message>
+  <message>
+   <source>It is graded, so only a part of it has the flat colour: judge it on the sheet.</source>
+   <translation>Sie verläuft, nur ein Teil hat die volle Farbe: auf dem Bogen beurteilen.</translation>
+  </message>
+  <message>
+   <source>Change its ink, strength or opacity.</source>
+   <translation>Ihre Druckfarbe, Stärke oder Deckkraft ändern.</translation>
   </message>
   <message>
    <source> The inks' spectra are guessed from their colours: read them to be sure.</source>
@@ -2990,8 +3022,8 @@
    <translation>Hier besser: {better}. {reason}</translation>
   </message>
   <message>
-   <source>Let the layer before dry, or change the order so that the tack falls.</source>
-   <translation>Den Druckgang davor trocknen lassen oder die Folge so ändern, dass die Zügigkeit abnimmt.</translation>
+   <source>Let it dry first</source>
+   <translation>Erst trocknen lassen</translation>
   </message>
   <message>
    <source>No key block: nothing dark in this design holds it together.</source>
@@ -3006,16 +3038,16 @@
    <translation>mit jedem Stock an seinem Platz</translation>
   </message>
   <message>
+   <source>Too tight: {names}.</source>
+   <translation>Zu zügig: {names}.</translation>
+  </message>
+  <message>
    <source> out of register</source>
    <translation> verschoben</translation>
   </message>
   <message>
    <source>Bare paper shows on {bare} mm², {cause}.</source>
    <translation>Blankes Papier blitzt auf {bare} mm², {cause}.</translation>
-  </message>
-  <message>
-   <source>Widen the trap or the key line, or register more closely.</source>
-   <translation>Überfüllung oder Linie verbreitern, oder genauer passen.</translation>
   </message>
   <message>
    <source>Until then no templates can be made.</source>
@@ -3058,10 +3090,6 @@
    <translation>{name} bedeckt nur {area_mm2} mm² ({share} %).</translation>
   </message>
   <message>
-   <source>A whole block for so little: leave it bare, or flatten to fewer colours.</source>
-   <translation>Ein ganzer Stock für so wenig: blank lassen oder auf weniger Farben bringen.</translation>
-  </message>
-  <message>
    <source>Draw a contour key</source>
    <translation>Einen Konturstock zeichnen</translation>
   </message>
@@ -3078,12 +3106,16 @@
    <translation>mit </translation>
   </message>
   <message>
-   <source>{name} comes out ΔE {de00} from what is wanted.</source>
-   <translation>{name} kommt ΔE {de00} neben dem Gewünschten heraus.</translation>
+   <source>Widen the trap or the key line, or register more closely.</source>
+   <translation>Überfüllung oder Linie verbreitern, oder genauer passen.</translation>
   </message>
   <message>
-   <source>Change its ink, strength or opacity, or its place in the order.</source>
-   <translation>Druckfarbe, Stärke oder Deckkraft ändern, oder den Platz in der Folge.</translation>
+   <source>Meant, where a place is left without ink or wiped; else widen the trap.</source>
+   <translation>Gewollt, wo eine Stelle ohne Farbe bleibt oder ausgewischt wird; sonst die Überfüllung verbreitern.</translation>
+  </message>
+  <message>
+   <source>{name} comes out ΔE {de00} from what is wanted.</source>
+   <translation>{name} kommt ΔE {de00} neben dem Gewünschten heraus.</translation>
   </message>
   <message>
    <source>{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.</source>
@@ -3166,24 +3198,20 @@
    <translation>{lighter} unter {darker} durchziehen</translation>
   </message>
   <message>
-   <source>Take seams up to ΔE {limit:.0f}</source>
-   <translation>Nähte bis ΔE {limit:.0f} hinnehmen</translation>
-  </message>
-  <message>
    <source>Run {lighter} right through under {darker}: the colour stays.</source>
    <translation>{lighter} ganz unter {darker} durchziehen: die Farbe bleibt.</translation>
   </message>
   <message>
-   <source>A key line over the join would hide it; or take the seam and raise the limit for seams.</source>
-   <translation>Eine Linie darüber würde die Naht verdecken; oder die Naht hinnehmen und die Grenze für Nähte anheben.</translation>
+   <source>A key line over the join would hide it; or register more closely there.</source>
+   <translation>Eine Linie der Zeichnungsplatte über der Fuge würde es verdecken; oder dort genauer einpassen.</translation>
   </message>
   <message>
    <source>Where {names} runs under {names_2} a dark seam shows, {trap_mm} wide, ΔE {seam_de00}, along {length}.{more}</source>
    <translation>Wo {names} unter {names_2} läuft, zeigt sich eine dunkle Naht, {trap_mm} breit, ΔE {seam_de00}, auf {length} Länge.{more}</translation>
   </message>
   <message>
-   <source>A key line over the join would hide it; or let the two only kiss, and register closely.</source>
-   <translation>Eine Linie darüber würde die Naht verdecken; oder beide nur auf Stoß setzen und genau passen.</translation>
+   <source>A gap of bare paper would show more. A key line over the join would hide it; where every sheet meets within a tenth or two the colours can kiss instead.</source>
+   <translation>Eine Lücke aus bloßem Papier fiele mehr auf. Eine Linie darüber würde es verdecken; wo jeder Bogen auf ein, zwei Zehntel passt, können die Farben stattdessen nur aneinanderstoßen.</translation>
   </message>
   <message>
    <source>{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² {below}.</source>
@@ -3340,10 +3368,6 @@
   <message>
    <source>This print was saved by an earlier Nomos, whose figures are not in its file. It is now foretold at a mean ΔE of {mean}, {name} the furthest off at {worst}. {why}</source>
    <translation>Dieser Druck wurde mit einem früheren Nomos gesichert, dessen Zahlen nicht in der Datei stehen. Vorhergesagt ist jetzt ein mittleres ΔE von {mean}, am weitesten daneben {name} mit {worst}. {why}</translation>
-  </message>
-  <message>
-   <source> and {more} more</source>
-   <translation> und {more} weitere</translation>
   </message>
   <message>
    <source>{name} ΔE {old}, now {new}</source>
@@ -3626,6 +3650,14 @@
    <translation> und zurück</translation>
   </message>
   <message>
+   <source>firm all over, a large solid</source>
+   <translation>überall kräftig, eine große Fläche</translation>
+  </message>
+  <message>
+   <source>light pressure</source>
+   <translation>leichter Druck</translation>
+  </message>
+  <message>
    <source>Board {number_of}, {face} up; {marked}.</source>
    <translation>Platte {number_of}, {face} nach oben; {marked}.</translation>
   </message>
@@ -3638,40 +3670,32 @@
    <translation>dünn</translation>
   </message>
   <message>
-   <source>{material} holds lines of {line_mm}; take a harder material, or widen them.</source>
-   <translation>{material} hält Linien von {line_mm}; ein härteres Material nehmen oder verbreitern.</translation>
-  </message>
-  <message>
-   <source>{material} clears channels of {wide} with these tools; take a finer one, or widen them.</source>
-   <translation>In {material} lassen sich mit diesen Werkzeugen Kanäle von {wide} räumen; ein feineres nehmen oder verbreitern.</translation>
-  </message>
-  <message>
-   <source>Cut {name} in {hard}</source>
-   <translation>{name} in {hard} schneiden</translation>
-  </message>
-  <message>
-   <source>{name} {chatter_mm2} cm²</source>
-   <translation>{name} {chatter_mm2} cm²</translation>
-  </message>
-  <message>
-   <source>{name} within {lengths_text}</source>
-   <translation>{name} innerhalb {lengths_text}</translation>
-  </message>
-  <message>
    <source>The roller reaches cleared ground, however deep: {said}.</source>
    <translation>Die Walze erreicht ausgeräumten Grund, wie tief er auch ist: {said}.</translation>
   </message>
   <message>
-   <source>Mask it, leave a bridge to carry the roller and cut it away last, wipe it before each pull, or take a larger, harder roller.</source>
-   <translation>Abdecken, einen Steg als Walzenstütze stehen lassen und zuletzt wegschneiden, vor jedem Druck abwischen, oder eine größere, härtere Walze nehmen.</translation>
+   <source>{area} cm²</source>
+   <translation>{area} cm²</translation>
   </message>
   <message>
-   <source>Smaller blocks would do: {said}.</source>
-   <translation>Kleinere Stöcke genügen: {said}.</translation>
+   <source>Mask it, leave a bridge to carry the roller and cut it away last, wipe it every {pulls} pulls, or take a larger, harder roller.</source>
+   <translation>Abdecken, einen Steg stehen lassen, der die Walze trägt, und zuletzt wegschneiden, alle {pulls} Abzüge auswischen oder eine größere, härtere Walze nehmen.</translation>
   </message>
   <message>
-   <source>Saw off whole what is empty, and keep it.</source>
-   <translation>Was leer ist, ganz absägen und aufheben.</translation>
+   <source>Blocks larger than they need be: {said}.</source>
+   <translation>Druckstöcke größer als nötig: {said}.</translation>
+  </message>
+  <message>
+   <source>Take it off before carving and keep the offcut; what seats in register and the grip border stay.</source>
+   <translation>Vor dem Schneiden abnehmen und das Reststück aufheben; was anlegt und der Halterand bleiben.</translation>
+  </message>
+  <message>
+   <source>{far} at the far edge</source>
+   <translation>{far} an der fernen Kante</translation>
+  </message>
+  <message>
+   <source>{side} at the side away from the corner</source>
+   <translation>{side} an der Seite gegenüber der Ecke</translation>
   </message>
   <message>
    <source>planning the cutting of {name}</source>
@@ -3686,16 +3710,20 @@
    <translation>Vor dem Schneiden auf eine plane Platte leimen.</translation>
   </message>
   <message>
+   <source>Cut on both faces: {names}. Lino has its backing on the other face, which cannot be cut.</source>
+   <translation>Beidseitig geschnitten: {names}. Linoleum hat auf der anderen Seite sein Gewebe, das sich nicht schneiden lässt.</translation>
+  </message>
+  <message>
+   <source>Glue two pieces back to back, or take wood or vinyl without a backing.</source>
+   <translation>Zwei Stücke Rücken an Rücken kleben, oder Holz oder Vinyl ohne Gewebe nehmen.</translation>
+  </message>
+  <message>
    <source>Lino of {thickness_mm} leaves little depth: cleared ground will print.</source>
    <translation>Linol von {thickness_mm} gibt wenig Tiefe: ausgeräumter Grund wird mitdrucken.</translation>
   </message>
   <message>
    <source>Glue it to board and clear to the backing, or mask broad ground.</source>
    <translation>Auf Platte leimen und bis auf die Unterlage räumen, oder breiten Grund abdecken.</translation>
-  </message>
-  <message>
-   <source>Too fine for these tools in {material}, the finest a {kind}: {said}.</source>
-   <translation>Zu fein für diese Werkzeuge in {material}, die feinste: {kind} – {said}.</translation>
   </message>
   <message>
    <source>A card over inked parts while the sheet is seated; judge the print on white.</source>
@@ -3736,6 +3764,10 @@
   <message>
    <source>Product sheets, local rules and trained people come first.</source>
    <translation>Produktblätter, örtliche Vorschriften und ausgebildete Leute gehen vor.</translation>
+  </message>
+  <message>
+   <source>checking {name}</source>
+   <translation>{name} wird geprüft</translation>
   </message>
   <message>
    <source>{need}{printed} printed: {sure} that {wanted} are reached. Cut away for good: {lost}. No sheet can be given these layers afterwards.</source>
@@ -3814,12 +3846,20 @@
    <translation>{sheets} {carry} schon {name}; der Stock würde eine andere Form drucken.</translation>
   </message>
   <message>
-   <source>{name}, full sheets of {lengths_text}, {each} from one</source>
-   <translation>{name}, ganze Bogen von {lengths_text}, {each} aus einem</translation>
+   <source>, the grain either way; {one_way} if it has to lie one way</source>
+   <translation>, Laufrichtung beliebig; {one_way}, wenn sie gleich liegen muss</translation>
+  </message>
+  <message>
+   <source>{name}, full sheets of {lengths_text}, {each} from one{grain}</source>
+   <translation>{name}, ganze Bogen von {lengths_text}, {each} aus einem{grain}</translation>
   </message>
   <message>
    <source>Newsprint</source>
    <translation>Makulatur</translation>
+  </message>
+  <message>
+   <source>, the grain all one way; {most} if it may lie either way</source>
+   <translation>, Laufrichtung gleich; {most}, wenn sie beliebig liegen darf</translation>
   </message>
   <message>
    <source>{log} is the record of another print than {title}: move it away, or give it the name of its own print.</source>
@@ -3896,6 +3936,14 @@
   <message>
    <source>over</source>
    <translation>darüber</translation>
+  </message>
+  <message>
+   <source>Tack must fall from wet layer to wet layer: {steps}.</source>
+   <translation>Die Zügigkeit muss von nasser Schicht zu nasser Schicht fallen: {steps}.</translation>
+  </message>
+  <message>
+   <source>, dry, then </source>
+   <translation>, trocken, dann </translation>
   </message>
   <message>
    <source>Read at least {least_patches} patches of the chart beside the paper.</source>
@@ -4506,6 +4554,10 @@
    <translation>Kraft</translation>
   </message>
   <message>
+   <source>dark</source>
+   <translation>dunkel</translation>
+  </message>
+  <message>
    <source>height</source>
    <translation>Höhe</translation>
   </message>
@@ -4662,6 +4714,22 @@
    <translation>Feinheit</translation>
   </message>
   <message>
+   <source>{cut} sheets: {wanted} good ones wanted; of 100 pulls {good} come out good, so through {layers} layers {survive} sheets of 100, and {start} are begun to be {sure} % sure of enough{more}.</source>
+   <translation>{cut} Bogen: {wanted} gute werden gebraucht; von 100 Abzügen gelingen {good}, durch {layers} Schichten also {survive} von 100 Bogen, und {start} werden begonnen, damit es zu {sure} % reicht{more}.</translation>
+  </message>
+  <message>
+   <source>{sheets} sheets, as you said.</source>
+   <translation>{sheets} Bogen, wie du es gesagt hast.</translation>
+  </message>
+  <message>
+   <source>{proofing} for proofing</source>
+   <translation>{proofing} zum Andrucken</translation>
+  </message>
+  <message>
+   <source>{layers} first pulls of a layer</source>
+   <translation>{layers} erste Abzüge einer Schicht</translation>
+  </message>
+  <message>
    <source>A block changed by hand does not fit the design; work the block out anew from the colours.</source>
    <translation>Ein von Hand geänderter Stock passt nicht zum Entwurf; den Stock aus den Farben neu ausarbeiten.</translation>
   </message>
@@ -4790,14 +4858,6 @@
    <translation>Gramm Farbe auf einem Quadratmeter Vollton.</translation>
   </message>
   <message>
-   <source>Left on slab and roller</source>
-   <translation>Bleibt auf Platte und Walze</translation>
-  </message>
-  <message>
-   <source>Ink that stands on slab and roller and prints no sheet.</source>
-   <translation>Farbe, die auf Platte und Walze steht und keinen Bogen druckt.</translation>
-  </message>
-  <message>
    <source>Lost</source>
    <translation>Verlust</translation>
   </message>
@@ -4822,6 +4882,14 @@
    <translation>Drucke von jedem Stock, mit verdorbenen und Probedrucken.</translation>
   </message>
   <message>
+   <source>Left on slab and tool</source>
+   <translation>Rest auf Platte und Werkzeug</translation>
+  </message>
+  <message>
+   <source>Ink that stands on slab and tool after a run and prints no sheet.</source>
+   <translation>Farbe, die nach einem Lauf auf Platte und Werkzeug bleibt und keinen Bogen druckt.</translation>
+  </message>
+  <message>
    <source>Impressions of the key</source>
    <translation>Abdrucke der Linien</translation>
   </message>
@@ -4836,6 +4904,10 @@
   <message>
    <source>Sheets</source>
    <translation>Bogen</translation>
+  </message>
+  <message>
+   <source>by the tool</source>
+   <translation>nach dem Werkzeug</translation>
   </message>
   <message>
    <source>trying every order</source>
@@ -5838,6 +5910,10 @@
    <translation>Zu locker für {pulls} Druckgänge auf {sheets} Bogen.</translation>
   </message>
   <message>
+   <source>the stops' edges</source>
+   <translation>den Kanten der Anschläge</translation>
+  </message>
+  <message>
    <source>block here</source>
    <translation>Stock hier</translation>
   </message>
@@ -5886,6 +5962,10 @@
    <translation>Für Stöcke, die auf das Bild zugeschnitten sind: ein gekerbtes Brett dient allen.</translation>
   </message>
   <message>
+   <source>the marked corner</source>
+   <translation>der markierten Ecke</translation>
+  </message>
+  <message>
    <source>Cut the L from board exactly as thick as the block, and the notches into it.</source>
    <translation>Das L aus einem Brett genau von der Dicke des Stocks schneiden, und die Kerben hinein.</translation>
   </message>
@@ -5928,6 +6008,10 @@
   <message>
    <source>Good when all blocks are cut to exactly one size and square.</source>
    <translation>Gut, wenn alle Stöcke genau gleich groß und rechtwinklig geschnitten sind.</translation>
+  </message>
+  <message>
+   <source>the board's corner</source>
+   <translation>der Ecke des Bretts</translation>
   </message>
   <message>
    <source>The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops would stand on the block: take a larger sheet, or smaller blocks.</source>
@@ -5988,6 +6072,10 @@
   <message>
    <source>The notches are in the wood itself and cannot shift.</source>
    <translation>Die Kerben sind im Holz selbst und können sich nicht verschieben.</translation>
+  </message>
+  <message>
+   <source>both notches</source>
+   <translation>beiden Kerben</translation>
   </message>
   <message>
    <source>Score the walls with a knife held upright, then pare the floors to depth from the image's side.</source>
@@ -6052,6 +6140,10 @@
   <message>
    <source>Repeats best, but every sheet needs its tabs fitted.</source>
    <translation>Wiederholt am besten, aber jeder Bogen braucht seine Laschen.</translation>
+  </message>
+  <message>
+   <source>both pin holes</source>
+   <translation>beiden Stiftlöchern</translation>
   </message>
   <message>
    <source>Cut the pairs from thin board: the stub glued on the foot is the male half, the plate with the hole the female.</source>
@@ -6180,6 +6272,10 @@
   <message>
    <source>{known}: marks must be seen through it.</source>
    <translation>{known}: Marken müssen hindurch zu sehen sein.</translation>
+  </message>
+  <message>
+   <source>the four crosses</source>
+   <translation>den vier Kreuzen</translation>
   </message>
   <message>
    <source>The block leaves no room for crosses beside the image: take a larger block.</source>
@@ -7154,6 +7250,10 @@
    <translation>Zahl der Farben</translation>
   </message>
   <message>
+   <source>Leave it as it is</source>
+   <translation>So lassen</translation>
+  </message>
+  <message>
    <source>millimetres</source>
    <translation>Millimeter</translation>
   </message>
@@ -7464,10 +7564,6 @@
   <message>
    <source>Writing over it keeps it beside as .previous; nothing else is kept of it.</source>
    <translation>Beim Überschreiben bleibt sie als .previous daneben; sonst bleibt nichts von ihr.</translation>
-  </message>
-  <message>
-   <source>Leave it as it is</source>
-   <translation>So lassen</translation>
   </message>
   <message>
    <source>Write over it</source>
@@ -8446,10 +8542,6 @@ N</translation>
   <message>
    <source>{zones} zones, {quiet}</source>
    <translation>{zones} Zonen, {quiet}</translation>
-  </message>
-  <message>
-   <source>{area} cm²</source>
-   <translation>{area} cm²</translation>
   </message>
   <message>
    <source>, prints {image} %, clear {image_2} cm²</source>
@@ -9652,12 +9744,20 @@ N</translation>
    <translation>Wie groß der Druck ist, sagt das Bild nicht: unter Bild an der Ecke ziehen oder eintippen.</translation>
   </message>
   <message>
+   <source>Tones</source>
+   <translation>Töne</translation>
+  </message>
+  <message>
    <source>Left out: {what}.</source>
    <translation>Weggelassen: {what}.</translation>
   </message>
   <message>
    <source>Does it belong to the drawing? {what}: say so at Picture.</source>
    <translation>Gehört es zur Zeichnung? {what}: bei Bild angeben.</translation>
+  </message>
+  <message>
+   <source>A drawing in flat colours, or tones that run into each other?</source>
+   <translation>Eine Zeichnung in flachen Farben oder Töne, die ineinander übergehen?</translation>
   </message>
   <message>
    <source>reading the design</source>
@@ -9676,12 +9776,12 @@ N</translation>
    <translation>Das Studio bleibt weg: {error}</translation>
   </message>
   <message>
-   <source>Read it as a sketch instead</source>
-   <translation>Stattdessen als Skizze lesen</translation>
+   <source>Is it a sketch? See both</source>
+   <translation>Ist es eine Skizze? Beide ansehen</translation>
   </message>
   <message>
-   <source>Read it as tones instead</source>
-   <translation>Stattdessen als Töne lesen</translation>
+   <source>Is it tones? See both</source>
+   <translation>Sind es Töne? Beide ansehen</translation>
   </message>
   <message>
    <source>Drag the corner until the print is as large on the sheet as you want it; arrow keys go by 1 mm. Another sheet can be chosen below.</source>
@@ -9904,8 +10004,8 @@ N</translation>
    <translation>wie gefunden</translation>
   </message>
   <message>
-   <source>The picture lies between the two: see how it looks in the other; undo takes it back.</source>
-   <translation>Das Bild liegt zwischen beiden: sehen, wie es andersherum aussieht; Rückgängig nimmt es zurück.</translation>
+   <source>The picture lies between the two: both readings side by side, to choose from.</source>
+   <translation>Das Bild liegt zwischen beiden: beide Lesarten nebeneinander zur Wahl.</translation>
   </message>
   <message>
    <source>What is printed of it</source>
@@ -10212,6 +10312,10 @@ N</translation>
    <translation>Nach ihrer Farbe genommen für {family}. Ein Aufstrich macht es sicher.</translation>
   </message>
   <message>
+   <source>{print_g} g come onto the prints, {tool_g} g stay on slab and tools and can go on into the next colour mixed from it, {lost_g} g are wiped off. From memory: weigh before and after.</source>
+   <translation>{print_g} g kommen auf die Drucke, {tool_g} g bleiben auf Platte und Werkzeug und können in die nächste daraus gemischte Farbe gehen, {lost_g} g werden abgewischt. Aus dem Gedächtnis: davor und danach wiegen.</translation>
+  </message>
+  <message>
    <source>For {name}</source>
    <translation>Für {name}</translation>
   </message>
@@ -10234,10 +10338,6 @@ N</translation>
   <message>
    <source>Printed again over itself it gains ΔE {gains}: {worth}.</source>
    <translation>Noch einmal über sich selbst gedruckt, gewinnt sie ΔE {gains}: {worth}.</translation>
-  </message>
-  <message>
-   <source>With {slab_g} g left on slab and roller and {waste} % lost; from memory, so weigh before and after.</source>
-   <translation>Mit {slab_g} g Rest auf Platte und Walze und {waste} % Verlust; aus dem Gedächtnis, also davor und danach wiegen.</translation>
   </message>
   <message>
    <source> and costs {cost} per 100 g.</source>
@@ -11980,6 +12080,10 @@ N</translation>
    <translation>Zuerst etwas neben den Druck legen: Ansicht, Neben…</translation>
   </message>
   <message>
+   <source>looking for what is too fine</source>
+   <translation>Suche nach zu Feinem</translation>
+  </message>
+  <message>
    <source>cutting the blocks</source>
    <translation>Stöcke werden geschnitten</translation>
   </message>
@@ -12024,12 +12128,16 @@ N</translation>
    <translation>ein erster Blick</translation>
   </message>
   <message>
-   <source>writing proofs</source>
-   <translation>Probedrucke werden geschrieben</translation>
+   <source>{day:%d %B %Y}, plan {version}</source>
+   <translation>{day:%d. %B %Y}, Plan {version}</translation>
   </message>
   <message>
    <source>{title}: templates</source>
    <translation>{title}: Schablonen</translation>
+  </message>
+  <message>
+   <source>writing proofs</source>
+   <translation>Probedrucke werden geschrieben</translation>
   </message>
   <message>
    <source>packet written</source>

@@ -245,8 +245,8 @@ def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     return [
         Finding(
             "worth knowing", "carve",
-            tr("Wood that does nothing: {said}.", said=listed(said)),
-            tr("Saw it off before cutting and keep the offcut; what seats in register and the grip border stay."),
+            tr("Blocks larger than they need be: {said}.", said=listed(said)),
+            tr("Take it off before carving and keep the offcut; what seats in register and the grip border stay."),
             blocks=tuple(blocks),
         )
     ]  # fmt: skip
