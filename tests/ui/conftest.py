@@ -30,8 +30,10 @@ from nomos.project import Assets, Project
 from nomos.ui import walk
 from nomos.ui.desk import Desk, set_up
 from nomos.ui.frame import theme
+from nomos.ui.frame.more import ALL
 from nomos.ui.frame.picture_choice import Choice
 from nomos.ui.frame.questions import Unsaved
+from nomos.ui.language import window_settings
 from nomos.ui.stations.bench.logbook import LogBook
 
 # However slow the disk of the tests is, what is written down is there when a test looks.
@@ -176,7 +178,10 @@ def answers() -> Answers:
 
 @pytest.fixture
 def desk(answers: Answers, tmp_path: Path) -> Iterator[Desk]:
-    """The empty window at 1280 x 800."""
+    """The empty window at 1280 x 800, with every setting in sight unless a test has said otherwise."""
+    kept = window_settings()
+    if not kept.contains(ALL):
+        kept.setValue(ALL, True)
     made = set_up(answers, QSettings(str(tmp_path / "window.ini"), QSettings.Format.IniFormat))
     # An answer hangs on its request alone: most tests open the same demo, and it is cut once for all of them.
     made.runner.answers = known()
@@ -261,6 +266,15 @@ def project_of(desk: Desk) -> Project:
 def names(desk: Desk) -> list[str]:
     project = project_of(desk)
     return [project.block(impression.block).name for impression in project.impressions]
+
+
+def look_at(desk: Desk, shown: str) -> None:
+    """Have the sheet show something: by its word in the row, or in the menu beside it."""
+    looks = desk.window.looks
+    if shown in looks.actions_by_look:
+        looks.actions_by_look[shown].trigger()
+    else:
+        click(looks.buttons[shown])
 
 
 def click(button: QPushButton) -> None:

@@ -9,7 +9,7 @@ from PyQt6.QtCore import QPoint, Qt
 from nomos.colour import delta_e00
 from nomos.project import Assets, Project, sheet_labs
 from nomos.ui.desk import Desk
-from tests.ui.conftest import Answers, QTest, click, drag, press, project_of, settle
+from tests.ui.conftest import Answers, QTest, click, drag, look_at, press, project_of, settle
 
 
 def act(desk: Desk, name: str) -> None:
@@ -120,7 +120,7 @@ def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_des
     assert desk.window.beside.beside is None
     assert np.array_equal(project_of(desk).image, before.image)
     # All of them beside what is wanted, as large as there is room; a click takes one.
-    click(desk.window.looks.buttons["plans"])
+    look_at(desk, "plans")
     settle(desk)
     content = desk.window.sheet._content
     assert content is not None
@@ -159,17 +159,17 @@ def test_looks_from_another_station_are_worked_out_there_and_no_longer_than_look
     desk, crafter = little_desk, little_desk.controller.crafter
     desk.controller.choose_pull(project_of(desk).impressions[0].id)
     settle(desk)
-    click(desk.window.looks.buttons["cut"])
+    look_at(desk, "cut")
     settle(desk)
     content = desk.window.sheet.content
     assert content is not None
     assert content.words  # the letters of the tools
-    click(desk.window.looks.buttons["print"])
+    look_at(desk, "print")
     settle(desk)
     assert not crafter._looking
     desk.window.go_to("carve")
     settle(desk)
-    click(desk.window.looks.buttons["print"])
+    look_at(desk, "print")
     settle(desk)
     assert crafter._looking
     before = desk.window.at("carve").total.text()

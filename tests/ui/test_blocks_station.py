@@ -12,7 +12,7 @@ from PyQt6.QtWidgets import QPushButton
 from nomos.colour import delta_e00, lab_to_hex, srgb_to_lab
 from nomos.ui.desk import Desk
 from nomos.ui.frame.sheet_view import WOOD_LAB
-from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
+from tests.ui.conftest import Answers, QTest, click, drag, look_at, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
 CTRL = Qt.KeyboardModifier.ControlModifier
@@ -23,7 +23,7 @@ def test_blocks_one_alone_the_key_and_the_trap(demo_desk: Desk) -> None:
     desk = demo_desk
     station = desk.window.at("blocks")
     whole = desk.window.sheet.grab().toImage()
-    click(desk.window.looks.buttons["block"])
+    look_at(desk, "block")
     settle(desk)
     assert desk.window.sheet.grab().toImage() != whole
     press(station.rows, 40, station.rows.middle_of(1))
@@ -233,7 +233,7 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
     desk.window.looks.chosen.emit("block")
     settle(desk)
     printed, view = sheet.grab().toImage(), sheet.viewport
-    click(desk.window.looks.buttons["carved"])
+    look_at(desk, "carved")
     settle(desk)
     assert desk.window.looks.marked.isVisible()
     width = project_of(desk).paper.width_mm
@@ -257,7 +257,7 @@ def test_a_block_as_it_is_carved_is_the_mirror_image(demo_desk: Desk) -> None:
     # Pointing and touching are on the mirror image too.
     desk.window._point((width - 60.0, 20.0))
     assert "prints 5 slate" in desk.window.foot.text()
-    click(desk.window.looks.buttons["sheets"])
+    look_at(desk, "sheets")
     settle(desk)
     assert sheet.grab().toImage() != stays
     assert not desk.window.looks.marked.isVisible()

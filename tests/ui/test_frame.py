@@ -18,7 +18,7 @@ from nomos.ui.desk import Desk
 from nomos.ui.frame.jobs import QUIET, Asker
 from nomos.work import Answers as Known
 from nomos.work import cut
-from tests.ui.conftest import Answers, QTest, click, drag, names, press, project_of, settle
+from tests.ui.conftest import Answers, QTest, click, drag, look_at, names, press, project_of, settle
 
 LEFT = Qt.MouseButton.LeftButton
 CTRL = Qt.KeyboardModifier.ControlModifier
@@ -110,7 +110,7 @@ def test_the_sketch_of_an_opened_project_is_read_again(
     assert done is not None
     assert done.flat.suggestion is not None
     assert done.flat.suggestion.count == 9
-    click(desk.window.looks.buttons["sketch"])
+    look_at(desk, "sketch")
     settle(desk)
     assert desk.controller.state.shown == "sketch"
 
@@ -284,7 +284,7 @@ def test_nothing_is_kept_of_the_pages_of_a_design_that_is_gone(
     desk.controller.go_to("blocks")
     settle(desk)
     for look in ("flat", "print", "traps"):
-        desk.window.looks.buttons[look].click()
+        look_at(desk, look)
         settle(desk)
     proof = desk.keeper.proof
     assert proof is not None

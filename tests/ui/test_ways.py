@@ -10,7 +10,7 @@ from nomos.project.blocks.reduction import layer_steps
 from nomos.project.blocks.zones import put_together
 from nomos.ui.desk import Desk
 from nomos.work.plans import Wanted
-from tests.ui.conftest import QTest, click, drag, names, press, project_of, settle
+from tests.ui.conftest import QTest, click, drag, look_at, names, press, project_of, settle
 
 CTRL = Qt.KeyboardModifier.ControlModifier
 LEFT = Qt.MouseButton.LeftButton
@@ -45,7 +45,7 @@ def test_a_jigsaw_is_chosen_shown_in_pieces_and_undone(demo_desk: Desk) -> None:
     settle(desk, closely=True)
     assert "pieces, the smallest" in station.method.pieces.text()
     plain = desk.window.sheet.grab().toImage()
-    click(desk.window.looks.buttons["pieces"])
+    look_at(desk, "pieces")
     settle(desk)
     content = desk.window.sheet._content
     assert content is not None
@@ -139,12 +139,12 @@ def test_traps_and_freedom_are_shown_on_the_sheet(demo_desk: Desk) -> None:
     settle(desk, closely=True)
     assert "without the trap" in station.joins.opened.text()
     plain = desk.window.sheet.grab().toImage()
-    click(desk.window.looks.buttons["traps"])
+    look_at(desk, "traps")
     settle(desk)
     traps = desk.window.sheet.grab().toImage()
     assert traps != plain
     station.turn_to("hand")
-    click(desk.window.looks.buttons["free"])
+    look_at(desk, "free")
     settle(desk)
     assert desk.window.sheet.grab().toImage() not in (plain, traps)
     raster = desk.window.sheet._content.raster if desk.window.sheet._content else None

@@ -3,6 +3,7 @@
 It is chosen before any other part of the window or the heart is imported: see nomos.base.language.
 """
 
+from functools import cache
 from pathlib import Path
 from xml.etree import ElementTree
 
@@ -25,6 +26,7 @@ class Catalogue(QTranslator):
     def __init__(self, path: Path) -> None:
         super().__init__()
         messages = ElementTree.parse(path).getroot().iter("message")
+        self._sources: dict[str, str] = {}
         self._words = {each.findtext("source"): each.findtext("translation") for each in messages}
 
     def translate(  # type: ignore[override]  # None is Qt's null string: it has no translation
@@ -33,6 +35,12 @@ class Catalogue(QTranslator):
         """The translation of a message, None where there is none."""
         return self._words.get(message) or None
 
+    def others(self, text: str) -> tuple[str, ...]:
+        """What a text is in the other language of the two."""
+        if not self._sources:
+            self._sources = {there: source for source, there in self._words.items() if source and there}
+        return tuple(each for each in (self._words.get(text), self._sources.get(text)) if each)
+
     def isEmpty(self) -> bool:
         return not self._words
 
@@ -40,6 +48,19 @@ class Catalogue(QTranslator):
 def window_settings() -> QSettings:
     """What is set for the windows of this machine."""
     return QSettings(str(config_folder() / "window.ini"), QSettings.Format.IniFormat)
+
+
+def both_languages(*texts: str) -> str:
+    """Texts as they are shown, and in the other languages there are, to be looked through."""
+    said = list(texts)
+    for catalogue in _all_catalogues():
+        said += [other for text in texts for other in catalogue.others(text)]
+    return " ".join(said)
+
+
+@cache
+def _all_catalogues() -> tuple["Catalogue", ...]:
+    return tuple(Catalogue(path) for path in sorted(_CATALOGUES.glob("*.ts")))
 
 
 def wanted(settings: QSettings) -> str:

@@ -11,12 +11,14 @@ from PyQt6.QtWidgets import QMainWindow, QScrollArea, QSplitter
 
 from nomos.base.language import tr
 from nomos.project import Station
+from nomos.project.check.next_step import Standing, next_step
 from nomos.project.register.system import plan_of_system
 from nomos.ui.central_view import CentralView
 from nomos.ui.column import Column
 from nomos.ui.comparer import Comparer
 from nomos.ui.controller import Controller
 from nomos.ui.export_actions import ExportActions
+from nomos.ui.find_setting import find_setting
 from nomos.ui.frame import keyboard as keys
 from nomos.ui.frame import theme
 from nomos.ui.frame import view as frame
@@ -70,7 +72,6 @@ class Window(QMainWindow):
         # Several changes in one turn of the event loop are shown once.
         self._due = QTimer(self)
         self._due.setSingleShot(True)
-        self._due.setInterval(0)
         self._due.timeout.connect(self.refresh)
         self.refresh()
 
@@ -160,6 +161,7 @@ class Window(QMainWindow):
         self.menus = Menus(bar, actions)
         self.export_actions.take_menus(self.menus)
         self.buttons.pressed.connect(lambda name: actions[name]())
+        self.foot.next_pressed.connect(lambda name: actions[name]())
 
     def _actions(self) -> dict[str, Callable[[], object]]:
         """What every key and entry of the menu does, by its name."""
@@ -192,7 +194,10 @@ class Window(QMainWindow):
             "beside saved": beside.with_saved, "beside file": self._beside_file, "beside map": self._turn_map,
             "alone": beside.stop, "grow": self.grower.start,
         }  # fmt: skip
-        return actions
+        return actions | {
+            "find": partial(find_setting, self, self.at, self._turn_to),
+            "size": lambda: self._turn_to("design", "picture"),
+        }
 
     def _share_width(self) -> None:
         sides = [theme.scaled(LADDER), theme.scaled(ANSWERS)]
@@ -213,7 +218,6 @@ class Window(QMainWindow):
         (self.side if narrow else self.columns).insertWidget(0, self.ladder_area)
         self.side.setSizes([self.height() // 5, self.height()][-self.side.count() :])
         self.buttons.setVisible(not narrow)
-        self.looks.keep_short(narrow)
         self.foot.allow_lines(2 if narrow else 1)
         self._share_width()
 
@@ -254,6 +258,8 @@ class Window(QMainWindow):
             redo=stack.redoText() if stack.canRedo() else "",
         )
         path = hand.document.path
+        standing = Standing(not hand.designer.size_is_guess(), path is not None, hand.bencher.state())
+        self.foot.show_next(next_step(project, proof.findings if proof else (), standing))
         whys = reasons(
             project=project is not None, path=path is not None, unsaved=hand.document.unsaved,
             blocks=room and project is not None and bool(project.impressions),
@@ -274,25 +280,22 @@ class Window(QMainWindow):
         self.controller.designer.known_length(*self.picture.drawn_length, mm)
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
-        assert event is not None
-        if event.key() == Qt.Key.Key_F and not event.isAutoRepeat():
-            self._flip(True)
-        else:
+        if not self._flips(event, on=True):
             super().keyPressEvent(event)
 
     def keyReleaseEvent(self, event: QKeyEvent | None) -> None:
-        assert event is not None
-        if event.key() == Qt.Key.Key_F and not event.isAutoRepeat():
-            self._flip(False)
-        else:
+        if not self._flips(event, on=False):
             super().keyReleaseEvent(event)
 
-    def _flip(self, on: bool) -> None:
-        """While the key is held, the sketch is shown in place of what was made of it."""
+    def _flips(self, event: QKeyEvent | None, *, on: bool) -> bool:
+        """While F is held, the sketch is shown in place of what was made of it."""
+        if event is None or event.key() != Qt.Key.Key_F or event.isAutoRepeat():
+            return False
         self.central_view.flipped = on
         if on:
             self.controller.designer.need_reading()
         self.refresh_soon()
+        return True
 
     def _pick(self, x_mm: float, y_mm: float, more: bool) -> None:
         """A click on the sheet is the station's first, if it has a use for it."""
@@ -321,6 +324,11 @@ class Window(QMainWindow):
         self.notice.come_to(station)
         self.controller.go_to(station)
         self.column.come_to(station)
+
+    def _turn_to(self, station: Station, part: str) -> None:
+        """Turn to a part of a station."""
+        self.go_to(station)
+        self.at(station).turn_to(part)
 
     def _show_progress(self, asker: Asker, fraction: float, message: str) -> None:
         if asker.said:

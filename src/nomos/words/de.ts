@@ -3266,6 +3266,86 @@
    <translation>Nein</translation>
   </message>
   <message>
+   <source>Print the templates</source>
+   <translation>Die Schablonen drucken</translation>
+  </message>
+  <message>
+   <source>At 100 %, then measure the bar of 100 mm before you cut by them.</source>
+   <translation>Mit 100 %, dann den Balken von 100 mm nachmessen, bevor du danach schneidest.</translation>
+  </message>
+  <message>
+   <source>Go on printing {name}</source>
+   <translation>{name} weiterdrucken</translation>
+  </message>
+  <message>
+   <source>The bench knows which sheet and which pull is next.</source>
+   <translation>Der Tisch weiß, welcher Bogen und welcher Druckgang an der Reihe ist.</translation>
+  </message>
+  <message>
+   <source>Open a sketch</source>
+   <translation>Eine Skizze öffnen</translation>
+  </message>
+  <message>
+   <source>Everything begins with a picture; Ctrl+T takes one from the telephone.</source>
+   <translation>Alles beginnt mit einem Bild; Strg+T holt eines vom Telefon.</translation>
+  </message>
+  <message>
+   <source>Say how large the print is</source>
+   <translation>Sagen, wie groß der Druck ist</translation>
+  </message>
+  <message>
+   <source>The picture does not say it, so it is a guess.</source>
+   <translation>Das Bild sagt es nicht, es ist also geraten.</translation>
+  </message>
+  <message>
+   <source>Choose the blocks</source>
+   <translation>Die Druckstöcke wählen</translation>
+  </message>
+  <message>
+   <source>Nothing prints yet.</source>
+   <translation>Noch druckt nichts.</translation>
+  </message>
+  <message>
+   <source>Make room to register</source>
+   <translation>Platz zum Anlegen schaffen</translation>
+  </message>
+  <message>
+   <source>thing</source>
+   <translation>Sache</translation>
+  </message>
+  <message>
+   <source>things</source>
+   <translation>Sachen</translation>
+  </message>
+  <message>
+   <source>Look at {many} that will fail</source>
+   <translation>{many} ansehen: misslingt so</translation>
+  </message>
+  <message>
+   <source>Save the print</source>
+   <translation>Den Druck sichern</translation>
+  </message>
+  <message>
+   <source>It has no file yet.</source>
+   <translation>Er hat noch keine Datei.</translation>
+  </message>
+  <message>
+   <source>Choose and number the sheets</source>
+   <translation>Die Bogen auswählen und nummerieren</translation>
+  </message>
+  <message>
+   <source>Every layer is printed on every sheet that is left.</source>
+   <translation>Jede Schicht ist auf jedem verbliebenen Bogen gedruckt.</translation>
+  </message>
+  <message>
+   <source>Photograph a proof</source>
+   <translation>Einen Andruck fotografieren</translation>
+  </message>
+  <message>
+   <source>It tells what is out of register, by how much, and what to glue.</source>
+   <translation>Er sagt, was nicht passt, um wie viel, und was anzukleben ist.</translation>
+  </message>
+  <message>
    <source>trying blocks out of register</source>
    <translation>Stöcke werden verschoben probiert</translation>
   </message>
@@ -6622,6 +6702,26 @@
    <translation>Zuletzt getan:</translation>
   </message>
   <message>
+   <source>Find a setting</source>
+   <translation>Eine Einstellung finden</translation>
+  </message>
+  <message>
+   <source>Word</source>
+   <translation>Wort</translation>
+  </message>
+  <message>
+   <source>Found</source>
+   <translation>Gefunden</translation>
+  </message>
+  <message>
+   <source>Any word for it: overlap, kento, extender, Walze.</source>
+   <translation>Irgendein Wort dafür: Überlappung, Kento, Lasurmittel, roller.</translation>
+  </message>
+  <message>
+   <source>Nothing is called that. Try another word for it.</source>
+   <translation>Nichts heißt so. Versuch ein anderes Wort dafür.</translation>
+  </message>
+  <message>
    <source>To know:   </source>
    <translation>Zu wissen:   </translation>
   </message>
@@ -6648,6 +6748,14 @@
   <message>
    <source>Stop</source>
    <translation>Anhalten</translation>
+  </message>
+  <message>
+   <source>Next: {text}</source>
+   <translation>Weiter: {text}</translation>
+  </message>
+  <message>
+   <source>no</source>
+   <translation>nein</translation>
   </message>
   <message>
    <source>Guide</source>
@@ -6744,6 +6852,10 @@
   <message>
    <source>Write the packet of templates and proofs</source>
    <translation>Die Mappe mit Schablonen und Probedrucken schreiben</translation>
+  </message>
+  <message>
+   <source>Find a setting by any word for it</source>
+   <translation>Eine Einstellung nach irgendeinem Wort finden</translation>
   </message>
   <message>
    <source>Preferences, and the studio</source>
@@ -6898,28 +7010,20 @@
    <translation>Der vorhergesagte Druck</translation>
   </message>
   <message>
-   <source>This pull</source>
-   <translation>Druckgang</translation>
-  </message>
-  <message>
    <source>Where the chosen pull prints, and what it makes of what lies below</source>
    <translation>Wo der gewählte Druckgang druckt und was er aus dem macht, was darunterliegt</translation>
-  </message>
-  <message>
-   <source>Its block</source>
-   <translation>Sein Stock</translation>
   </message>
   <message>
    <source>The chosen block alone, in its ink</source>
    <translation>Der gewählte Stock allein, in seiner Farbe</translation>
   </message>
   <message>
-   <source>Its wood</source>
-   <translation>Sein Holz</translation>
+   <source>Block face up</source>
+   <translation>Druckstock von oben</translation>
   </message>
   <message>
-   <source>The chosen block face up, mirrored</source>
-   <translation>Der gewählte Stock mit der Druckfläche nach oben, gespiegelt</translation>
+   <source>The chosen block as it lies before you, mirrored</source>
+   <translation>Der gewählte Druckstock, wie er vor dir liegt, seitenverkehrt</translation>
   </message>
   <message>
    <source>To cut</source>
@@ -6954,16 +7058,16 @@
    <translation>Wo Farben unter andere laufen und wo sie nur aneinanderstoßen</translation>
   </message>
   <message>
-   <source>Free</source>
-   <translation>Frei</translation>
+   <source>Free to cut</source>
+   <translation>Frei zu schneiden</translation>
   </message>
   <message>
-   <source>Where the chosen block may print or not, and nothing is seen of it</source>
-   <translation>Wo der gewählte Stock drucken darf oder nicht, ohne dass man es sieht</translation>
+   <source>Where the chosen block may print or not, unseen</source>
+   <translation>Wo der gewählte Druckstock drucken darf oder nicht, ungesehen</translation>
   </message>
   <message>
-   <source>Out</source>
-   <translation>Abstand</translation>
+   <source>Out of register</source>
+   <translation>Verschoben</translation>
   </message>
   <message>
    <source>How far two pulls may lie apart, place by place</source>
@@ -7012,6 +7116,14 @@
   <message>
    <source>What is marked on the wood, and on the sheets that are written</source>
    <translation>Was auf dem Holz angezeichnet wird und auf den geschriebenen Bogen</translation>
+  </message>
+  <message>
+   <source>More looks</source>
+   <translation>Mehr Ansichten</translation>
+  </message>
+  <message>
+   <source>Other ways to look at the sheet.</source>
+   <translation>Andere Ansichten des Bogens.</translation>
   </message>
   <message>
    <source>What stays</source>
@@ -7122,6 +7234,10 @@
    <translation>&amp;Zahlen als Tabelle kopieren</translation>
   </message>
   <message>
+   <source>&amp;Find a setting…</source>
+   <translation>Einstellung &amp;finden …</translation>
+  </message>
+  <message>
    <source>&amp;Preferences and studio…</source>
    <translation>&amp;Einstellungen und Studio…</translation>
   </message>
@@ -7206,6 +7322,22 @@
    <translation>Ü&amp;ber Nomos</translation>
   </message>
   <message>
+   <source>Settings that are good as they are for most prints.</source>
+   <translation>Einstellungen, die für die meisten Drucke gut sind, wie sie sind.</translation>
+  </message>
+  <message>
+   <source>Decided for you: {said}.</source>
+   <translation>Für dich entschieden: {said}.</translation>
+  </message>
+  <message>
+   <source>Less</source>
+   <translation>Weniger</translation>
+  </message>
+  <message>
+   <source>More settings</source>
+   <translation>Mehr Einstellungen</translation>
+  </message>
+  <message>
    <source>Put away</source>
    <translation>Weglegen</translation>
   </message>
@@ -7282,6 +7414,14 @@
    <translation>Schließt dieses Fenster und öffnet es auf derselben Datei wieder.</translation>
   </message>
   <message>
+   <source>the usual ones</source>
+   <translation>die üblichen</translation>
+  </message>
+  <message>
+   <source>all of them</source>
+   <translation>alle</translation>
+  </message>
+  <message>
    <source>Size of the text</source>
    <translation>Schriftgröße</translation>
   </message>
@@ -7304,6 +7444,14 @@
   <message>
    <source>Any unit can be typed; they are read in this one.</source>
    <translation>Jede Einheit kann getippt werden; gelesen werden sie in dieser.</translation>
+  </message>
+  <message>
+   <source>Settings</source>
+   <translation>Einstellungen</translation>
+  </message>
+  <message>
+   <source>The others are behind More settings, and found by Ctrl+F.</source>
+   <translation>Die anderen stehen hinter „Mehr Einstellungen“ und werden mit Strg+F gefunden.</translation>
   </message>
   <message>
    <source>Language</source>
@@ -11290,10 +11438,6 @@ N</translation>
   <message>
    <source>knocks the key back</source>
    <translation>nimmt die Linien zurück</translation>
-  </message>
-  <message>
-   <source>Out of register</source>
-   <translation>Verschoben</translation>
   </message>
   <message>
    <source>Back in register</source>

@@ -10,6 +10,8 @@ from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Choice, button, label
 from nomos.ui.frame.findings import FindingList, counts_of, words_of
+from nomos.ui.frame.form import Form
+from nomos.ui.frame.more import More
 from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.rows import Note
 
@@ -35,6 +37,7 @@ class Answers(QWidget):
         self.know.setProperty("know", True)
         self.findings = FindingList()
         self._groups: dict[str, QWidget] = {}
+        self.more: dict[str, More] = {}
         self._before = first
         side = theme.scaled(16)
         self._head = QWidget()
@@ -74,8 +77,12 @@ class Answers(QWidget):
         self._groups = {**groups, KNOW: self.findings}
         if above is not None:
             self._column.addWidget(above)
-        for made in self._groups.values():
+        for name, made in self._groups.items():
             self._column.addWidget(made)
+            forms = [form for form in made.findChildren(Form) if form.further]
+            if forms:
+                self.more[name] = More(f"{type(self).__name__}/{name}", forms)
+                self._column.addWidget(self.more[name])
         if below is not None:
             self._column.addWidget(below)
         self._column.addStretch(1)
@@ -97,10 +104,17 @@ class Answers(QWidget):
         self.know.setChecked(part == KNOW)
         for name, made in self._groups.items():
             made.setVisible(name == part)
+            if name in self.more:
+                self.more[name].setVisible(name == part)
         bar = self.area.verticalScrollBar()
         if bar is not None:
             bar.setValue(0)
         self.part_turned.emit(part)
+
+    @property
+    def groups(self) -> dict[str, QWidget]:
+        """The parts by name, without what there is to know."""
+        return {name: made for name, made in self._groups.items() if name != KNOW}
 
     def show_notes(self, notes: Sequence[Note]) -> None:
         """Show what to know; without findings there is nothing to turn to."""

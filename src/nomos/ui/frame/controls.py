@@ -298,6 +298,10 @@ class Choice(QWidget):
             made.setChecked(False)
         self._group.setExclusive(True)
 
+    def chosen_text(self) -> str:
+        """The words that hold, "" for none."""
+        return next((made.text() for made in self._buttons.values() if made.isChecked()), "")
+
 
 def column_of(*parts: QWidget) -> QWidget:
     """Parts one below the other, edge to edge; those that hold further ones take the room that is left."""

@@ -1,12 +1,14 @@
-"""The foot line: what is under the pointer; and, while something takes long, how far it is."""
+"""The foot line: what is under the pointer, how far long work is, and the one thing to do next."""
 
 from PyQt6.QtCore import QRectF, Qt, pyqtSignal
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
 from nomos.base.language import tr
+from nomos.project.check.next_step import NextStep
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import label
+from nomos.ui.frame.plain_text import set_tip
 
 HEIGHT = 28
 
@@ -28,6 +30,8 @@ class FootLine(QWidget):
 
     stopped = pyqtSignal(object)
     """Who waits for the work that is to be called off."""
+    next_pressed = pyqtSignal(str)
+    """The action that what comes next is done by."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -44,8 +48,12 @@ class FootLine(QWidget):
         self._stop = QPushButton(tr("Stop"))
         self._stop.setStyleSheet(f"padding: 1px {theme.scaled(8)}px")
         self._stop.clicked.connect(lambda: self.stopped.emit(self._asker))
+        self.next = QPushButton()
+        self.next.setStyleSheet(f"padding: 1px {theme.scaled(10)}px")
+        self.next.clicked.connect(lambda: self.next_pressed.emit(self._action))
+        self._action = ""
         row.addWidget(self._text, 1)
-        for part in (self._doing, self._bar, self._stop):
+        for part in (self._doing, self._bar, self._stop, self.next):
             row.addWidget(part)
         self.show_idle()
 
@@ -63,6 +71,12 @@ class FootLine(QWidget):
     def text(self) -> str:
         """What stands there."""
         return self._text.text()
+
+    def show_next(self, step: NextStep) -> None:
+        """Show the one thing to do next; its tip says why."""
+        self._action = step.action
+        self.next.setText(tr("Next: {text}", text=step.text))
+        set_tip(self.next, step.why)
 
     def show_progress(self, asker: object, fraction: float, message: str, *, can_stop: bool) -> None:
         """Show how far work is."""

@@ -7,6 +7,7 @@ from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QWidget
 
 from nomos.base.fields import Field, fields_of, value_at
+from nomos.base.language import tr, within
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import LEAST_LIST, Choice, NumberBox, check_box, label
 from nomos.ui.frame.plain_text import set_tip
@@ -17,6 +18,7 @@ class Form(QWidget):
 
     changed = pyqtSignal(str, object)
     """The path of a field, and the value a hand has given it."""
+    shown = pyqtSignal()
 
     def __init__(self, kind: type, paths: Sequence[str]) -> None:
         super().__init__()
@@ -27,6 +29,7 @@ class Form(QWidget):
         self._grid.setColumnStretch(0, 1)
         self._fields: dict[str, Field] = {}
         self.controls: dict[str, QWidget] = {}
+        self._names: dict[str, QWidget] = {}
         known = fields_of(kind)
         for path in paths:
             field = known[path]
@@ -60,8 +63,25 @@ class Form(QWidget):
         name = label(words)
         name.setBuddy(made)
         set_tip(name, field.tip)
+        self._names[path] = name
         self._grid.addWidget(name, row, 0)
         self._grid.addWidget(made, row, 1)
+
+    @property
+    def further(self) -> tuple[str, ...]:
+        """Paths of what only those look for who want it."""
+        return tuple(path for path, field in self._fields.items() if field.level == "further")
+
+    def fold(self, folded: bool) -> None:
+        """Leave out of sight what only those look for who want it."""
+        for path in self.further:
+            for part in (self.controls[path], self._names.get(path)):
+                if part is not None:
+                    part.setVisible(not folded)
+
+    def folded(self) -> tuple[str, ...]:
+        """What stands in the controls that fold away, each with its label."""
+        return tuple(f"{within(self._fields[path].label)} {_said(self.controls[path])}" for path in self.further)
 
     def show_values(self, thing: object, worked_out: Mapping[str, float] | None = None) -> None:
         """Show what a struct holds, reporting nothing.
@@ -82,6 +102,18 @@ class Form(QWidget):
                     made.show_choice(str(place))
                 else:
                     made.setCurrentIndex(place)
+        self.shown.emit()
+
+
+def _said(made: QWidget) -> str:
+    """What a control says now."""
+    if isinstance(made, NumberBox):
+        return made.text()
+    if isinstance(made, QComboBox):
+        return made.currentText()
+    if isinstance(made, QCheckBox):
+        return tr("yes") if made.isChecked() else tr("no")
+    return made.chosen_text() if isinstance(made, Choice) else ""
 
 
 def _made(field: Field) -> QWidget:

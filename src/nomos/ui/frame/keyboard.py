@@ -37,6 +37,7 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("packet", ("Ctrl+Shift+P",), tr("Write the packet of templates and proofs")),
     ("undo", ("Ctrl+Z",), tr("Undo")),
     ("redo", ("Ctrl+Shift+Z", "Ctrl+Y"), tr("Redo")),
+    ("find", ("Ctrl+F",), tr("Find a setting by any word for it")),
     ("preferences", ("Ctrl+,",), tr("Preferences, and the studio")),
     ("stop", (tr("Esc"),), tr("Stop what is running")),
     ("guide", ("F1",), tr("The guide, at this station")),

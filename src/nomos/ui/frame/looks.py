@@ -4,8 +4,8 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 
 from PyQt6.QtCore import pyqtSignal
-from PyQt6.QtGui import QColor, QPainter, QPaintEvent
-from PyQt6.QtWidgets import QButtonGroup, QComboBox, QPushButton, QVBoxLayout, QWidget
+from PyQt6.QtGui import QAction, QColor, QPainter, QPaintEvent
+from PyQt6.QtWidgets import QButtonGroup, QMenu, QPushButton, QVBoxLayout, QWidget
 
 from nomos.base.language import tr
 from nomos.project import Project, Station
@@ -45,15 +45,15 @@ LOOKS: tuple[Look, ...] = (
     Look("outlined", tr("Outlines"), tr("The sketch with the outlines of the fields that were found")),
     Look("flat", tr("Flat"), tr("The flat colours that are wanted")),
     Look("print", tr("Print"), tr("The print as it is predicted")),
-    Look("where", tr("This pull"), tr("Where the chosen pull prints, and what it makes of what lies below")),
-    Look("block", tr("Its block"), tr("The chosen block alone, in its ink")),
-    Look("carved", tr("Its wood"), tr("The chosen block face up, mirrored")),
+    Look("where", tr("One pull"), tr("Where the chosen pull prints, and what it makes of what lies below")),
+    Look("block", tr("Block"), tr("The chosen block alone, in its ink")),
+    Look("carved", tr("Block face up"), tr("The chosen block as it lies before you, mirrored")),
     Look("cut", tr("To cut"), tr("The carving map of the chosen block, mirrored")),
     Look("sheets", tr("All blocks"), tr("All blocks as coloured sheets over each other")),
     Look("pieces", tr("Pieces"), tr("The pieces of the jigsaw, face up")),
     Look("traps", tr("Joins"), tr("Where colours run under each other, and where they only meet"), legend=_TRAPS),
-    Look("free", tr("Free"), tr("Where the chosen block may print or not, and nothing is seen of it"), legend=_FREE),
-    Look("apart", tr("Out"), tr("How far two pulls may lie apart, place by place"), legend=_APART),
+    Look("free", tr("Free to cut"), tr("Where the chosen block may print or not, unseen"), legend=_FREE),
+    Look("apart", tr("Out of register"), tr("How far two pulls may lie apart, place by place"), legend=_APART),
     Look(
         "plans",
         tr("Plans"),
@@ -64,6 +64,8 @@ LOOKS: tuple[Look, ...] = (
     Look("card", tr("Card"), tr("The drawdown card that was read")),
     Look("exercise", tr("Practice"), tr("The proof to practise on")),
 )
+# In the row at every station; the others stand in the menu beside it, and come with what asks for them.
+_ALWAYS = ("sketch", "flat", "print", "block", "cut")
 _NO_BLOCKS = tr("There are no blocks yet.")
 _NO_PULL = tr("Choose a pull on the ladder first.")
 _OF_A_PULL = ("where", "block", "carved", "cut", "free")
@@ -117,7 +119,18 @@ class LooksRow(QWidget):
         flow = FlowLayout(row, theme.scaled(1), fill=False)
         self._group = QButtonGroup(self)
         self.buttons: dict[str, QPushButton] = {}
+        self.more, menu = button(tr("More looks"), plain=True), QMenu(self)
+        menu.setToolTipsVisible(True)
+        self.more.setMenu(menu)
+        self.more.setProperty("look", True)
+        self.actions_by_look: dict[str, QAction] = {}
         for look in LOOKS:
+            if look.shown not in _ALWAYS:
+                entry = menu.addAction(look.word)
+                assert entry is not None
+                entry.triggered.connect(lambda _on=False, shown=look.shown: self.chosen.emit(shown))
+                self.actions_by_look[look.shown] = entry
+                continue
             made = button(look.word, plain=True)
             made.setCheckable(True)
             made.setProperty("look", True)
@@ -125,18 +138,14 @@ class LooksRow(QWidget):
             self._group.addButton(made)
             self.buttons[look.shown] = made
             flow.addWidget(made)
+        flow.addWidget(self.more)
         self.marked = Choice((("stays", tr("What stays")), ("goes", tr("What goes"))))
         set_tip(self.marked, tr("What is marked on the wood, and on the sheets that are written"))
         self.marked.chosen.connect(self.marked_requested)
         flow.addWidget(self.marked)
         # The sheet does not move when there is something to mark.
         row.setMinimumHeight(self.marked.sizeHint().height())
-        self._row, self.short = row, QComboBox()
-        self.short.setAccessibleName(tr("What the sheet shows"))
-        self.short.activated.connect(lambda place: self.chosen.emit(self.short.itemData(place)))
-        self.short.hide()
         column.addWidget(row)
-        column.addWidget(self.short)
 
     def show_looks(self, looks: Sequence[Look], state: UiState) -> None:
         """Show what can be looked at, and what is."""
@@ -148,19 +157,26 @@ class LooksRow(QWidget):
                 made.setEnabled(not look.why_not)
                 set_tip(made, look.why_not or f"{look.tip}.")
                 made.setChecked(shown == state.shown)
-        offered = [look for look in looks if not look.why_not]
-        if [self.short.itemData(place) for place in range(self.short.count())] != [o.shown for o in offered]:
-            self.short.clear()
-            for look in offered:
-                self.short.addItem(look.word, look.shown)
-        self.short.setCurrentIndex(max(self.short.findData(state.shown), 0))
+        for shown, entry in self.actions_by_look.items():
+            look = there.get(shown)  # type: ignore[call-overload] # the keys are the same words
+            entry.setVisible(look is not None)
+            if look is not None:
+                entry.setEnabled(not look.why_not)
+                set_tip(entry, look.why_not or f"{look.tip}.")
+        other = there.get(state.shown) if state.shown in self.actions_by_look else None
+        # What is looked at always has its word in the row.
+        self.more.setText(other.word if other else tr("More looks"))
+        set_tip(self.more, f"{other.tip}." if other else tr("Other ways to look at the sheet."))
+        if other is not None:
+            self._show_none()
         self.marked.setVisible(state.shown == "carved")
         self.marked.show_choice(state.marked)
 
-    def keep_short(self, short: bool) -> None:
-        """Where there is little room the looks are a list to open."""
-        self._row.setVisible(not short)
-        self.short.setVisible(short)
+    def _show_none(self) -> None:
+        self._group.setExclusive(False)
+        for made in self.buttons.values():
+            made.setChecked(False)
+        self._group.setExclusive(True)
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

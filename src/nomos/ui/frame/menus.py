@@ -24,7 +24,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     (tr("&Edit"), (
         ("undo", tr("&Undo")), ("redo", tr("&Redo")), (_LINE, ""), ("copy figures",
         tr("&Copy the figures as a table")),
-        (_LINE, ""), ("preferences", tr("&Preferences and studio…")),
+        (_LINE, ""), ("find", tr("&Find a setting…")), ("preferences", tr("&Preferences and studio…")),
     )),
     (tr("&View"), (
         ("whole", tr("&Whole sheet")), ("true", tr("&True size")), ("closer", tr("&Closer")),
@@ -45,7 +45,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 )  # fmt: skip
 _NO_PROJECT = tr("Open a sketch or a project first.")
 _OF_PROJECT = (
-    "save", "save as", "export", "copy figures", "whole", "true", "closer", "further", "loupe", "earlier",
+    "save", "save as", "export", "copy figures", "find", "whole", "true", "closer", "further", "loupe", "earlier",
     "later", "grow", "finding", "beside sketch", "beside before", "beside saved", "beside file",
     "beside map", "alone",
 )  # fmt: skip

@@ -6,6 +6,7 @@ from PyQt6.QtWidgets import QComboBox, QDialog, QVBoxLayout, QWidget
 from nomos.base.language import tr
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
+from nomos.ui.frame.more import ALL
 from nomos.ui.frame.parts import beside
 from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.language import LANGUAGES
@@ -35,7 +36,8 @@ class Preferences(QDialog):
         column.setContentsMargins(*[theme.scaled(18)] * 4)
         column.setSpacing(theme.scaled(10))
         self.text, self.look, self.page, self.unit = QComboBox(), QComboBox(), QComboBox(), QComboBox()
-        self.language = QComboBox()
+        self.language, self.settings_shown = QComboBox(), QComboBox()
+        self.settings_shown.addItems([tr("the usual ones"), tr("all of them")])
         self.text.addItems([tr("as the desktop"), *(f"{size} %" for size in TEXT_SIZES)])
         self.look.addItems([words for _, words in LOOKS])
         self.unit.addItems([words for _, words in UNITS])
@@ -47,6 +49,7 @@ class Preferences(QDialog):
             (tr("Size of the text"), self.text, tr("Of all words in the window.")),
             (tr("Light or dark"), self.look, tr("How the window looks.")),
             (tr("Lengths in"), self.unit, tr("Any unit can be typed; they are read in this one.")),
+            (tr("Settings"), self.settings_shown, tr("The others are behind More settings, and found by Ctrl+F.")),
             (tr("Language"), self.language, tr("Of the window; commands speak English.")),
             (tr("Templates on"), self.page, tr("The paper that templates are printed on; larger ones come as tiles.")),
         ):
@@ -75,6 +78,7 @@ class Preferences(QDialog):
         self._connect()
 
     def _show_settings(self) -> None:
+        self.settings_shown.setCurrentIndex(int(self._settings.value(ALL, False, bool)))
         size = self._settings.value("text size", 0, int)
         self.text.setCurrentIndex(TEXT_SIZES.index(size) + 1 if size in TEXT_SIZES else 0)
         look = self._settings.value("light or dark", "", str)

@@ -83,6 +83,7 @@ class OpeningEditor(QObject):
         self.first: FirstLook | None = None
         self.asks_size = False
         """Whether the size of what was opened is a guess that nobody has been asked about yet."""
+        self._guessed: Source | None = None
         self.found: Found | None = None
         self._pixels: tuple[str, Rgb] | None = None
         self.may_leave: Callable[[Project | None], bool] = lambda _asked_at: True
@@ -99,6 +100,11 @@ class OpeningEditor(QObject):
             self.found = self._pixels = None
         elif before.flat != after.flat and self.done is not None:
             self.outlined = None
+
+    def size_is_guess(self) -> bool:
+        """Whether the print is as large as was guessed, and nobody has said otherwise."""
+        project = self._document.project
+        return project is not None and project.source is not None and project.source == self._guessed
 
     def open(self, path: Path) -> None:
         """Open a sketch as a new project."""
@@ -119,6 +125,7 @@ class OpeningEditor(QObject):
             # Where the sheet lies comes first, if that is not sure.
             sure = opened.found is None or opened.found.certain
             self.asks_size = sure and not opened.sized
+            self._guessed = None if opened.sized else done.source
             self.opened.emit("design")
             self._tell_of(opened)
 

@@ -1,0 +1,105 @@
+"""What a newcomer need not know today is folded away, found by any word for it, and the next step is in sight."""
+
+from pathlib import Path
+
+import pytest
+from PyQt6.QtCore import Qt
+
+from nomos.project import Project
+from nomos.project.check.next_step import NextStep, Standing, next_step
+from nomos.ui.desk import Desk
+from nomos.ui.frame.finder import Finder
+from nomos.ui.frame.more import ALL
+from nomos.ui.language import window_settings
+from tests.ui.conftest import Answers, QTest, click, project_of, settle
+
+
+@pytest.fixture
+def _calm() -> None:
+    window_settings().setValue(ALL, False)
+
+
+@pytest.mark.usefixtures("_calm")
+def test_further_settings_are_folded_told_and_kept_once_they_are_wanted(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.window.go_to("blocks")
+    settle(desk)
+    station = desk.window.at("blocks")
+    station.turn_to("joins")
+    settle(desk)
+    form, more = station.joins.fields, station.more["joins"]
+    assert form["trap_mm"].isVisible()
+    assert not form["seam_de00"].isVisible()
+    assert "12" in more.said.text()
+    for _ in range(2):
+        click(more.button)
+        assert form["seam_de00"].isVisible()
+        assert not more.said.isVisible()
+        click(more.button)
+    assert not form["seam_de00"].isVisible()
+    click(more.button)
+    # Folded by hand they are wanted less; opened twice they stay.
+    assert window_settings().value("more/BlocksStation/joins", 0, int) == 1
+
+
+@pytest.mark.usefixtures("_calm")
+@pytest.mark.parametrize("word", ["choke", "Überfüllung", "lighter under darker"])
+def test_a_setting_is_found_by_any_word_and_turned_to(demo_desk: Desk, word: str) -> None:
+    desk = demo_desk
+    QTest.keyClick(desk.window, Qt.Key.Key_F, Qt.KeyboardModifier.ControlModifier)
+    finder = desk.window.findChild(Finder)
+    assert finder is not None
+    QTest.keyClicks(finder.line, "no such thing")
+    assert "Nothing" in finder.nothing.text()
+    finder.line.clear()
+    # QTest types ASCII only.
+    finder.line.setText(word)
+    QTest.keyClick(finder.line, Qt.Key.Key_Return)
+    settle(desk)
+    assert desk.controller.state.station == "blocks"
+    assert desk.window.at("blocks").part == "joins"
+    assert desk.window.at("blocks").joins.fields["trap_mm"].isVisible()
+
+
+def test_the_next_step_leads_from_a_picture_to_the_templates(desk: Desk, answers: Answers, tmp_path: Path) -> None:
+    from PIL import Image
+
+    foot = desk.window.foot
+    assert foot.next.text() == "Next: Open a sketch"
+    Image.new("RGB", (300, 200), (250, 248, 240)).save(tmp_path / "a.png")
+    with Image.open(tmp_path / "a.png") as image:
+        image.paste((190, 70, 50), (40, 40, 180, 160))
+        image.save(tmp_path / "b.png")
+    answers.open = tmp_path / "b.png"
+    click(foot.next)
+    settle(desk)
+    assert foot.next.text() == "Next: Say how large the print is"
+    click(foot.next)
+    assert desk.window.at("design").part == "picture"
+    desk.controller.designer.set_size(width_mm=120.0)
+    settle(desk)
+    answers.save = tmp_path / "print.nomos"
+    for _ in range(3):
+        if foot.next.text() == "Next: Save the print":
+            break
+        click(foot.next)
+        settle(desk)
+    click(foot.next)
+    settle(desk)
+    assert (tmp_path / "print.nomos").exists()
+    assert foot.next.text() == "Next: Print the templates"
+    assert "100 mm" in foot.next.toolTip()
+    assert project_of(desk).impressions
+
+
+def test_what_will_fail_comes_before_the_templates(little: tuple[Project, dict[str, bytes]]) -> None:
+    from nomos.project import Finding
+
+    project = little[0]
+    failing = Finding("will fail", "blocks", "Too fine.", "Widen it.", (10.0, 10.0))
+    assert next_step(project, (failing,), Standing()) == NextStep(
+        "Look at 1 thing that will fail", "Too fine.", "finding"
+    )
+    assert next_step(project, (), Standing()).action == "packet"
+    assert next_step(project, (), Standing(saved=False)).action == "save"
+    assert next_step(None, (), Standing()).action == "open"
