@@ -1,8 +1,10 @@
 # `make demo` and `make test` need nothing done before them; see README.md.
 PY := .venv/bin/python
 TESTED := src tests benchmarks conftest.py
+# Two tests run side by side: threads of one library more would only stand in each other's way.
+ALONE := OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1
 
-.PHONY: setup demo test coverage golden mutate format bench lock screenshots package attack
+.PHONY: setup demo test thorough coverage golden mutate format bench lock screenshots package attack
 setup:
 	@tools/setup.sh
 
@@ -18,12 +20,15 @@ test: setup
 	@.venv/bin/lint-imports --no-cache > build-imports.log 2>&1 || { cat build-imports.log; rm -f build-imports.log; exit 1; }
 	@rm -f build-imports.log
 	@! grep -n '://' requirements.lock
-# Two tests run side by side: threads of one library more would only stand in each other's way.
-	@NOMOS_COUNT=1 OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal
+	@NOMOS_COUNT=1 $(ALONE) $(PY) -m pytest -q -n 2 --dist worksteal -m "not thorough"
+
+# What a simulated telephone or another physics takes minutes to show: with `make test` all there is.
+thorough: setup
+	@$(ALONE) $(PY) -m pytest -q -n 2 --dist worksteal -m thorough
 
 # The same tests with every line counted and said by file: half as long again, so not in `make test`.
 coverage: setup
-	@OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1 $(PY) -m pytest -q -n 2 --dist worksteal \
+	@$(ALONE) $(PY) -m pytest -q -n 2 --dist worksteal \
 	  --cov=nomos --cov-report=
 	@echo "lines that a test passes over: $$($(PY) -m coverage report --format=total) %"
 

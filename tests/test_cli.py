@@ -274,6 +274,7 @@ def test_a_print_too_small_for_a_kento_is_planned_with_what_fits(
     assert load(tmp_path / "project.nomos")[0].register.system != "kento"
 
 
+@pytest.mark.thorough
 def test_where_the_sheet_is_not_sure_a_command_asks(capsys: pytest.CaptureFixture[str], tmp_path: Path) -> None:
     """Nothing of the table is ever read as a colour unsaid."""
     from benchmarks.devices.camera import Camera, on_paper

@@ -102,7 +102,7 @@ def test_the_packet_has_an_index_and_everything_it_names(
         capture_output=True, text=True, check=True, timeout=60,
     ).stdout  # fmt: skip
     assert "transfer.pdf" in text
-    assert f"Cut {plan['sheets']['cut']} sheets" in text
+    assert f"{plan['sheets']['cut']} sheets: " in text
     with Image.open(tmp_path / "process.png") as page:
         assert page.width > 1000
 

@@ -94,6 +94,7 @@ def test_a_scan_gives_every_block_with_what_to_do(
     assert nomos("scan", str(saved), str(tmp_path / "scan.png"), "--by", "marks") == 2
 
 
+@pytest.mark.thorough
 def test_a_series_of_photographs_tells_what_creeps_and_what_grows_thin(
     little: tuple[Project, Assets], tmp_path: Path, capsys: pytest.CaptureFixture[str]
 ) -> None:

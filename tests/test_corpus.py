@@ -42,6 +42,7 @@ def test_an_old_log_still_counts_what_it_counted(path: Path) -> None:
     assert len(read_log(log)) >= 8
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("odd", ["A\x01B\x1f bed\nand pane\r\n", "\u202erime \ufffe <&>\"'", "pane \ud83c", "ü" * 3000])
 def test_a_title_of_anything_goes_through_every_file(
     odd: str, tmp_path: Path, capsys: pytest.CaptureFixture[str]

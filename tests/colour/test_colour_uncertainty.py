@@ -67,6 +67,7 @@ def known_by(basis: Basis, word: Opacity, world: World) -> tuple[Ground, list[Kn
     return ground, [Known(film, basis, word) for film in films]
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("basis", ["word", "spectrum", "readings", "chart"])
 @pytest.mark.parametrize("word", OPACITIES)
 def test_nine_of_ten_truths_of_another_physics_lie_inside_the_range(basis: Basis, word: Opacity) -> None:

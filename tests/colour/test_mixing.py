@@ -37,6 +37,7 @@ SHELF = [
 ]  # fmt: skip
 
 
+@pytest.mark.thorough
 @settings(max_examples=6)
 @given(st.sets(st.integers(0, 4), min_size=1, max_size=3), st.integers(0, 10_000))
 @example({0, 2, 4}, 0)  # a hundredth of a strong ink beside two others
@@ -71,6 +72,7 @@ def test_the_search_is_never_worse_than_a_dense_grid(seed: int) -> None:
     assert found.de00 <= dense + TRACE_DE00 + 0.02
 
 
+@pytest.mark.thorough
 def test_a_recipe_over_printed_layers_and_with_white() -> None:
     blue = ink_film((38.0, 2.0, -48.0), "transparent", PAPER)
     below = Underlay(UNDER.internal * np.exp(-2 * blue.absorption))
@@ -147,6 +149,7 @@ def test_a_batch_gone_wrong_is_put_right_with_little() -> None:
     assert far.again
 
 
+@pytest.mark.thorough
 def test_two_inks_are_never_further_than_brute_force_finds() -> None:
     """Eight random targets (100 by hand): every pair on a dense grid, the best of it polished."""
     generator = np.random.default_rng(2)

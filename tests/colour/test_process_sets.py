@@ -11,6 +11,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 import numpy as np
+import pytest
 
 from nomos.colour import (
     ColourError,
@@ -118,6 +119,7 @@ def shown(ground: Ground, *films: Film) -> np.ndarray:
     return reflectance_to_lab(overprints(ground, films)[-1])
 
 
+@pytest.mark.thorough
 def test_laws_of_transparent_ink_on_any_paper() -> None:
     reached = 0
     for ground, inks in random_papers_and_inks(300, seed=4):

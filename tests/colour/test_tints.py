@@ -22,6 +22,7 @@ def shown(ground: Ground, film: Film, share: float = 1.0) -> np.ndarray:
     return reflectance_to_lab(overprints(ground, [Film(film.absorption, film.scattering, film.k1, share)])[-1])
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("word", OPACITIES)
 def test_tints_keep_their_hue(word: Opacity, told: Callable[[str], None]) -> None:
     generator = np.random.default_rng(3)

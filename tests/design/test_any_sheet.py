@@ -60,6 +60,7 @@ def test_a_sheet_is_found_to_a_millimetre(paper: str, ground: Table, hand: float
     assert sum(found.seen) > 3.3
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("seed", range(6))
 def test_what_cannot_be_seen_is_never_sure_and_wrong(seed: int) -> None:
     """White on white, black on black, and a sheet that leaves the picture."""
@@ -80,6 +81,7 @@ def photographs() -> list[Path]:
     return [*(folder / name for name in names if (folder / name).exists()), *images.glob("*.jpg")]
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("path", photographs(), ids=lambda path: path.stem)
 def test_a_real_photograph_is_tones_with_no_sheet_in_it(path: Path) -> None:
     with Image.open(path) as image:
@@ -110,6 +112,7 @@ def test_a_picture_between_a_sketch_and_tones_says_so_and_names_the_other() -> N
     assert not flatten(picture, 5, looked=asked).notes
 
 
+@pytest.mark.thorough
 def test_crayon_scattered_by_dark_paper_is_a_drawing_but_doubted() -> None:
     """The tooth breaks every stretch, as tones would; the margin of the sheet says that it lies on paper."""
     taken = next(taken_photographs.photographs(9, 1))
@@ -146,6 +149,7 @@ def test_enlarging_makes_no_colour() -> None:
     assert len(flatten(picture, None).colours) == 5
 
 
+@pytest.mark.thorough
 def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
     """Beside Pillow's median cut at the same number, though specks that nobody can cut are joined."""
     from nomos.colour import delta_e00, srgb_to_lab
@@ -167,6 +171,7 @@ def test_a_photograph_has_as_many_colours_as_are_worth_it_and_is_near() -> None:
     assert nearer >= len(some) - 1
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("paper", ["blue"])
 def test_a_hand_is_left_out_and_the_drawing_keeps_its_corners(paper: str) -> None:
     sheet = sheet_of(paper, 5)

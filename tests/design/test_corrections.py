@@ -83,6 +83,7 @@ def number_at(flat: FlatDesign, share: tuple[float, float]) -> int:
     return int(flat.labels[int(share[1] * flat.labels.shape[0]), int(share[0] * flat.labels.shape[1])])
 
 
+@pytest.mark.thorough
 def test_corrections_outlive_the_number_of_colours(drawn: Picture) -> None:
     looked = look(drawn)
     free = flatten(drawn, None, looked=looked)

@@ -149,6 +149,7 @@ def test_what_is_sure_and_unsure(flat_crayon: FlatDesign, butt: Answer) -> None:
     assert clear.unsure.mean() <= doubtful.unsure.mean() + 0.01
 
 
+@pytest.mark.thorough
 def test_a_photograph_of_tones_is_read_as_tones() -> None:
     hand = np.random.default_rng(4)
     import cv2
@@ -200,6 +201,7 @@ def test_reading_a_sketch_can_be_called_off_at_any_step(crayon: Picture) -> None
         flatten(crayon, 30)
 
 
+@pytest.mark.thorough
 def test_faint_construction_lines_are_dropped_when_requested(butt: Answer) -> None:
     import cv2
 

@@ -62,6 +62,7 @@ def test_a_scan_of_the_chart_is_read_back(four: tuple[Project, tuple[str, ...]],
         read_chart(chart, np.full((400, 400, 3), 230, np.uint8), project.paper.lab)
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize(
     "camera",
     [

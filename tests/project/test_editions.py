@@ -41,6 +41,7 @@ from nomos.project.edition.sheets import buying_list, with_edition, with_planned
 from nomos.project.inks.data import with_ink_data
 from nomos.project.model.edits import new_project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
+from nomos.project.register.system import with_register
 from nomos.ui.stations.carve.carve_view import read_tools, tools_text
 
 Demo = tuple[Project, Assets]
@@ -73,8 +74,10 @@ def test_the_buying_list_knows_paper_inks_and_prices(demo: Demo, demo_blocks: Cu
     lines = {line.what.split(",")[0]: line for line in buying_list(project, demo_blocks)}
     sheets = all_sheets(project, sheets_of(project))
     paper = next(line for what, line in lines.items() if what.startswith("Demo paper"))
-    # Four of 200 x 260 from 560 x 760.
-    assert paper.amount == -(-sheets // 4)
+    # Of 200 x 260 from 560 x 760 six, four with the grain one way: asked for where the paper is damped.
+    assert paper.amount == -(-sheets // 6)
+    damp = with_register(project, damp=True)
+    assert buying_list(damp, None)[0].amount == -(-sheets // 4)
     assert paper.cost == pytest.approx(4.5 * paper.amount)
     ink = lines[f"Ink {project.inks[0].name}"]
     assert ink.cost == pytest.approx(ink.amount * 0.12)
@@ -103,7 +106,14 @@ def test_findings_name_material_roller_and_curl(demo: Demo, demo_blocks: CutBloc
     said = " ".join(f.text for f in carving_findings(project, carve_blocks(project, blocks)))
     assert "never registers" in said
     assert "The roller reaches" in said
-    assert "Smaller blocks would do" in said
+    assert "Blocks larger than they need be: " in said
+    # What seats on stops stays as large as they are set.
+    jig = with_register(project, system="jig")
+    assert "larger than" not in " ".join(f.text for f in carving_findings(jig, carve_blocks(jig, blocks)))
+    # A brush reaches no cleared ground.
+    brushed = tuple(replace(p, zones=tuple(replace(z, tool="brush") for z in p.zones)) for p in project.impressions)
+    by_hand = replace(project, impressions=brushed)
+    assert "roller" not in " ".join(f.text for f in carving_findings(by_hand, carve_blocks(by_hand, blocks)))
 
 
 def test_boards_at_hand_become_offcuts(demo: Demo) -> None:

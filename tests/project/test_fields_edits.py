@@ -76,6 +76,7 @@ def test_nearest_reachable_finds_single_inks_and_overprints() -> None:
     assert nearest_reachable(paper, {}, inks) == {}
 
 
+@pytest.mark.thorough
 def test_a_plan_taken_prints_what_it_planned(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = demo[0]
     assert project.flat is not None

@@ -69,6 +69,7 @@ def test_a_proof_as_planned_reads_as_planned(small: Small) -> None:
     assert explain(project, fields) == ()
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize(("place", "factor"), [(1, 1.3), (2, 0.75)])
 def test_an_ink_of_another_strength_is_found(small: Small, place: int, factor: float) -> None:
     project, blocks = small
@@ -88,6 +89,7 @@ def test_an_ink_of_another_strength_is_found(small: Small, place: int, factor: f
     assert predicted(learnt, printing_sets(learnt))[number] == pytest.approx(read, abs=1.5)
 
 
+@pytest.mark.thorough
 def test_strength_is_read_from_a_photograph_in_uneven_light(small: Small) -> None:
     """Leaning, light falling by a third, blocks out: the ink that is too thin is told, how sure and what to do."""
     project, blocks = small
@@ -103,6 +105,7 @@ def test_strength_is_read_from_a_photograph_in_uneven_light(small: Small) -> Non
     assert cause.remedy.startswith("Ink ")
 
 
+@pytest.mark.thorough
 def test_what_did_not_print_and_what_should_not_have_are_places(small: Small) -> None:
     """A spot of paper in a printed field and a smear of dark ink on bare paper, found from a photograph."""
     project, whole = small

@@ -166,7 +166,7 @@ def test_sheet_by_sheet_is_printed_wet_on_wet(little: Demo) -> None:
     proof, wet = (proof_of(each, little[1]) for each in (project, by_sheet))
     assert not np.allclose(proof.labs, wet.labs)
     tight = with_ink_data(by_sheet, by_sheet.impressions[1].zones[0].ink, tack=9.0)
-    (finding, *_) = (each for each in proof_of(tight, little[1]).findings if "tack" in each.text)
+    (finding, *_) = (each for each in proof_of(tight, little[1]).findings if each.station == "order")
     assert finding.weight == "will fail"
     assert "will not take" in pull_card(tight, None, 1).wet
     assert "will not take" in between_pulls(tight)[0]

@@ -63,6 +63,7 @@ def corner_errors(project: Project, motions: list[Motion], found: tuple[PullFoun
     ]
 
 
+@pytest.mark.thorough
 def test_marks_are_found_to_a_tenth_at_the_corners(little: tuple[Project, Assets]) -> None:
     """95 % of blocks within 0.1 mm: dots and crosses, two sheets each of a small print of four blocks."""
     blocks = blocks_of(*little)
@@ -78,6 +79,7 @@ def test_marks_are_found_to_a_tenth_at_the_corners(little: tuple[Project, Assets
     assert np.mean(np.array(errors) < 0.1) >= 0.95
 
 
+@pytest.mark.thorough
 def test_the_picture_alone_is_read_to_three_tenths(told: object) -> None:
     """A reduction and a jigsaw, which cannot print marks apart, from the picture; what is sure is right."""
     errors = []
@@ -95,6 +97,7 @@ def test_the_picture_alone_is_read_to_three_tenths(told: object) -> None:
     told(f"scans read from the picture: median {np.median(errors):.3f}, worst {max(errors):.3f} mm at a corner")
 
 
+@pytest.mark.thorough
 def test_a_pull_that_leaves_nothing_to_hold_on_to_is_said_not_guessed(little: tuple[Project, Assets]) -> None:
     """The first block made to print one small spot: its corners cannot be told; whole, they can."""
     project, assets = little
@@ -138,6 +141,7 @@ def told_and_true(proof: Proof, found: ScanFound) -> int:
     return len(errors)
 
 
+@pytest.mark.thorough
 def test_a_photograph_is_read_against_the_key() -> None:
     """Leaning, through a bent lens, in uneven and dim light: eight pulls, the dark ones to a tenth."""
     project, assets = demo_project()
@@ -161,6 +165,7 @@ def test_it_may_lie_any_way_up_and_be_read_against_another_pull(small: tuple[Pro
     assert told_and_true(proof, found) >= 1
 
 
+@pytest.mark.thorough
 def test_a_sheet_with_its_edges_out_of_the_picture_is_read_by_what_is_printed(small: tuple[Project, CutBlocks]) -> None:
     proof = proof_of(small, 5, fill=1.06)
     assert told_and_true(proof, read(proof)) >= 1
@@ -176,6 +181,7 @@ def test_a_sheet_with_its_first_pulls_only_says_so(small: tuple[Project, CutBloc
     assert "not printed yet" in found.pulls[3].problem
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("far_px", [6.0, 16.0])
 def test_a_wavy_sheet_is_refused_or_told_as_unsure_as_it_is(small: tuple[Project, CutBlocks], far_px: float) -> None:
     proof = proof_of(small, 6)
@@ -186,6 +192,7 @@ def test_a_wavy_sheet_is_refused_or_told_as_unsure_as_it_is(small: tuple[Project
     assert found is None or told_and_true(proof, found) >= 0
 
 
+@pytest.mark.thorough
 def test_another_print_or_none_is_refused(small: tuple[Project, CutBlocks]) -> None:
     proof = proof_of(small, 6)
     project, assets = demo_project(scenario_called("coldframe"))

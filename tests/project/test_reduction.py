@@ -95,7 +95,7 @@ def test_what_is_cut_away_is_never_printed_again(demo: Demo) -> None:
     cuts = cut_before(project)
     assert cuts[0] == ()
     assert [cut for (cut,) in cuts[1:]] == list(_order(project)[:-1])
-    assert between_pulls(project)[0].startswith("cut away sky rose, dry 24 h")
+    assert between_pulls(project)[0].startswith("wash up, cut away sky rose, dry 24 h")
 
 
 def test_any_order_nests_anew(demo: Demo) -> None:

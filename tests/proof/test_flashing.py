@@ -93,6 +93,7 @@ def test_a_trap_closes_gaps_narrower_than_itself() -> None:
     assert fast.bare_mm2[1] == pytest.approx(exact.bare_mm2[1], rel=0.15)
 
 
+@pytest.mark.thorough
 def test_fast_and_exact_agree_on_the_demo(whole_demo: tuple[Project, Assets]) -> None:
     project, assets = whole_demo
     request = mask_request(project, assets)

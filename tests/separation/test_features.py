@@ -134,7 +134,7 @@ def test_under_an_opaque_layer_a_block_is_free(demo: tuple[Project, Assets], dem
 def test_findings_of_the_demo_name_block_kind_and_place(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
     project = demo[0]
     found = cutting_findings(project, features_of(project, demo_blocks))
-    assert any("Leek" in f.text and "narrower than 0.7 mm" in f.text for f in found)
+    assert any("Leek" in f.text and "narrower than 0.6 mm" in f.text for f in found)
     for finding in found:
         assert finding.place_mm is not None
         assert project.image.left <= finding.place_mm[0] <= project.image.right

@@ -46,6 +46,7 @@ def optimum(request: SolverRequest, layers: int) -> float:
     return float(shelf.costs(sequences).min())
 
 
+@pytest.mark.thorough
 def test_never_more_than_1_percent_above_the_optimum(monkeypatch: pytest.MonkeyPatch) -> None:
     """Random cases against every sequence there is, the search made to do without trying them all.
 

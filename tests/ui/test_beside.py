@@ -94,6 +94,7 @@ def test_a_print_beside_itself_shows_no_difference(little_desk: Desk, answers: A
     assert "Lay something beside" in desk.window.notice.text()
 
 
+@pytest.mark.thorough
 def test_a_plan_is_tried_on_the_sheet_by_pointing_and_lost_by_nothing(little_desk: Desk) -> None:
     desk, station = little_desk, little_desk.window.at("blocks")
     station.turn_to("fewer")

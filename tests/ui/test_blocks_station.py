@@ -214,7 +214,7 @@ def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     press(ways, 60, ways.middle_of(1))
     settle(desk)
     assert "One board in 8 states" in station.summary.text()
-    assert desk.window.ladder._rungs[1].note.startswith("cut further, dry 24 h")
+    assert desk.window.ladder._rungs[1].note.startswith("wash up, cut further, dry 24 h")
     ladder = desk.window.ladder
     tall = ladder.rung_height()
     drag(ladder, (90.0, tall * 1.5), (90.0, tall * 2.0), (90.0, tall * 3.5))
@@ -267,9 +267,9 @@ def test_a_finding_is_cured_by_its_button(demo_desk: Desk) -> None:
     desk, station = demo_desk, demo_desk.window.at("blocks")
     station.turn_to("know")
     settle(desk)
-    cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("Take seams"))
-    asked = float(cure.text().rsplit(" ", 1)[1])
+    cure = next(b for b in station.findings.findChildren(QPushButton) if b.text().startswith("No seams above"))
+    wanted = float(cure.text().rsplit(" ", 1)[1])
     click(cure)
     settle(desk)
-    assert project_of(desk).seam_de00 == asked
+    assert project_of(desk).seam_de00 == wanted
     assert desk.document.stack.count() == 1

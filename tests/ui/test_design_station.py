@@ -160,6 +160,7 @@ def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, ph
     assert desk.keeper.proof is not None
 
 
+@pytest.mark.thorough
 @pytest.mark.usefixtures("_sheets_are_small")
 def test_size_by_the_sheet_and_by_a_known_length(desk: Desk, small_photograph: Path) -> None:
     desk.files.open(small_photograph)
@@ -250,6 +251,7 @@ def doubtful(tmp_path: Path) -> Path:
     return path
 
 
+@pytest.mark.thorough
 @pytest.mark.usefixtures("_sheets_are_small")
 def test_two_readings_stand_side_by_side_and_one_is_taken(desk: Desk, answers: Answers, tmp_path: Path) -> None:
     """A photograph as if half laid in flat colours lies between a sketch and tones."""
@@ -276,6 +278,7 @@ def test_two_readings_stand_side_by_side_and_one_is_taken(desk: Desk, answers: A
     assert not other.isVisible()
 
 
+@pytest.mark.thorough
 @pytest.mark.usefixtures("_sheets_are_small")
 def test_where_the_sheet_is_not_sure_it_is_asked_before_anything_is_read(
     desk: Desk, answers: Answers, doubtful: Path
@@ -368,6 +371,7 @@ def test_a_telephone_sends_and_the_picture_is_opened(desk: Desk, sketch: Path) -
     assert phone.looks()[0] == 0
 
 
+@pytest.mark.thorough
 @pytest.mark.usefixtures("_sheets_are_small")
 def test_a_hand_is_left_out_and_kept_by_one_click(desk: Desk, tmp_path: Path) -> None:
     sheet = on_paper(scene(5, line="black"), "gouache", seed=5)

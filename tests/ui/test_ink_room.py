@@ -175,6 +175,7 @@ def test_the_print_in_other_lights_other_eyes_and_wet(inks: Desk) -> None:
     assert len(station.see.gamut._cloud) > 50
 
 
+@pytest.mark.thorough
 def test_the_chart_is_written_printed_scanned_and_compared(inks: Desk, answers: Answers, tmp_path: Path) -> None:
     desk, station = inks, inks.window.at("inks")
     station.turn_to("see")
@@ -251,6 +252,7 @@ def test_a_drawdown_card_is_pointed_at(inks: Desk, answers: Answers, tmp_path: P
     assert (tmp_path / "drawdown-card.pdf").read_bytes()[:5] == b"%PDF-"
 
 
+@pytest.mark.thorough
 def test_a_scanned_proof_is_compared_and_taken_into_the_plan(inks: Desk, answers: Answers, tmp_path: Path) -> None:
     desk, station = inks, inks.window.at("inks")
     project, proof = project_of(desk), desk.keeper.proof

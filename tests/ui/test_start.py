@@ -124,6 +124,7 @@ def test_the_window_begins_on_what_it_is_given(desk: Desk, sketch: Path, monkeyp
     assert desk.document.project.title == "sketch"
 
 
+@pytest.mark.thorough
 def test_the_walk_takes_a_picture_of_every_station_and_writes_the_packet(
     desk: Desk,
     tmp_path: Path,

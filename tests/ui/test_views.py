@@ -62,7 +62,7 @@ def test_the_strip_carries_the_answers(demo: Demo, demo_blocks: CutBlocks) -> No
     proof = prove(project, demo_blocks, lay_sheet(demo_blocks, impressions_to_lay(project)))
     tabs = {tab.station: tab for tab in frame.station_tabs(project, proof, UiState("inks"), 10)}
     assert tabs["design"].answer == "9 colours, 180 × 240 mm"
-    assert tabs["blocks"].answer == "8 blocks, 5 findings"
+    assert tabs["blocks"].answer == "8 blocks, 4 findings"
     assert tabs["order"].answer == "8 pulls, 10 days"
     assert tabs["register"].answer == "kento, ±0.4 mm"
     assert tabs["inks"].chosen

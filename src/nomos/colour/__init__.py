@@ -5,27 +5,4 @@ from nomos.colour.ink import OPACITIES, Opacity, ink_film
 from nomos.colour.layering import Film, Ground, film_over
 from nomos.colour.overprinting import OnWet, all_combinations, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
-from nomos.colour.spec import InkSpec, Lab, parse_colour, parse_ink
-
-__all__ = [
-    "OPACITIES",
-    "ColourError",
-    "Film",
-    "Ground",
-    "InkSpec",
-    "Lab",
-    "OnWet",
-    "Opacity",
-    "all_combinations",
-    "delta_e00",
-    "film_over",
-    "ink_film",
-    "lab_to_hex",
-    "lab_to_srgb",
-    "overprints",
-    "parse_colour",
-    "parse_ink",
-    "reflectance_to_lab",
-    "smooth_reflectance",
-    "srgb_to_lab",
-]
+from nomos.colour.spec import Lab, parse_colour, parse_ink

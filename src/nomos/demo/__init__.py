@@ -5,21 +5,8 @@ from nomos.demo.scenario import (
     GLASSHOUSE,
     PHOTO,
     POTS,
-    SCENARIOS,
     Scenario,
     demo_picture,
     demo_project,
     scenario_called,
 )
-
-__all__ = [
-    "COLD_FRAME",
-    "GLASSHOUSE",
-    "PHOTO",
-    "POTS",
-    "SCENARIOS",
-    "Scenario",
-    "demo_picture",
-    "demo_project",
-    "scenario_called",
-]

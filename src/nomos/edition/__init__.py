@@ -18,35 +18,3 @@ from nomos.edition.replay import Replay, replay
 from nomos.edition.sheets import SheetPlan, SheetsError, cut_from, newsprint_sheets, start_sheets
 from nomos.edition.state import EditionState
 from nomos.edition.statistics import LayerFigures, Numbers, layer_figures, learnt_good, number_sheets
-
-__all__ = [
-    "FILM_G_M2",
-    "REASONS",
-    "WASTE",
-    "EditionState",
-    "Event",
-    "EventKind",
-    "InkNeed",
-    "LayerFigures",
-    "LogError",
-    "LogText",
-    "Numbers",
-    "Replay",
-    "SheetPlan",
-    "SheetsError",
-    "append_event",
-    "append_events",
-    "cut_from",
-    "film_from_weights",
-    "ink_needed",
-    "layer_figures",
-    "learnt_good",
-    "locked",
-    "newsprint_sheets",
-    "now_text",
-    "number_sheets",
-    "read_log",
-    "read_log_text",
-    "replay",
-    "start_sheets",
-]

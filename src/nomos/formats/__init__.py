@@ -6,36 +6,8 @@ from nomos.formats.openraster import MaskLayer, openraster, read_openraster
 from nomos.formats.pdf import DEFAULT_PAPER, PAPERS_MM, drawings_pdf
 from nomos.formats.pictures import png, print_png
 from nomos.formats.plan_json import findings_as_json, plan_of
-from nomos.formats.readings import InkReadings, read_readings
+from nomos.formats.readings import read_readings
 from nomos.formats.shelf import read_inks, write_shelf
 from nomos.formats.svg import drawing_svg
-from nomos.formats.template import Face, Template, templates
+from nomos.formats.template import Template, templates
 from nomos.formats.template_drawing import template_drawings
-
-__all__ = [
-    "DEFAULT_PAPER",
-    "KINDS",
-    "PAPERS_MM",
-    "Face",
-    "InkReadings",
-    "Kind",
-    "MaskLayer",
-    "Template",
-    "drawing_svg",
-    "drawings_pdf",
-    "findings_as_json",
-    "mask_layers",
-    "openraster",
-    "plan_of",
-    "png",
-    "print_png",
-    "read_inks",
-    "read_masks",
-    "read_openraster",
-    "read_readings",
-    "template_drawings",
-    "templates",
-    "write_blocks",
-    "write_shelf",
-    "writing_into",
-]

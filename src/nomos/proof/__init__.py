@@ -3,22 +3,3 @@
 from nomos.proof.combinations import CombinationMap, Index, combine, with_page
 from nomos.proof.misregister import Misregister, displaced, displaced_numbers, padded
 from nomos.proof.render import Pixels, from_rgb, mips, page_of_pixels, pixels_of, render, render_view, to_rgb
-
-__all__ = [
-    "CombinationMap",
-    "Index",
-    "Misregister",
-    "Pixels",
-    "combine",
-    "displaced",
-    "displaced_numbers",
-    "from_rgb",
-    "mips",
-    "padded",
-    "page_of_pixels",
-    "pixels_of",
-    "render",
-    "render_view",
-    "to_rgb",
-    "with_page",
-]

@@ -10,27 +10,13 @@ from nomos.registration.correction import (
     together,
     wall_change,
 )
-from nomos.registration.kento import (
-    Hand,
-    Kento,
-    KentoError,
-    KentoSettings,
-    Notch,
-    Point,
-    Rect,
-    Side,
-    depth_for,
-    place_along,
-    place_kento,
-)
+from nomos.registration.kento import Kento, KentoError, KentoSettings, Point, Rect, depth_for, place_along, place_kento
 from nomos.registration.marks import MarkFit, MarksError, Motion, fit_marks
 from nomos.registration.plan import plan_system
 from nomos.registration.printed_marks import PrintedMark, printed_marks, vernier_reading_mm
 from nomos.registration.settings import (
-    MARK_KINDS,
     BudgetSettings,
     JigSettings,
-    MarkKind,
     PinSettings,
     RegisterError,
     RegisterSettings,
@@ -39,59 +25,5 @@ from nomos.registration.settings import (
     check_settings,
 )
 from nomos.registration.systems import SYSTEMS, SystemAdvice, advise, system_called
-from nomos.registration.systems.shapes import Dimension, Shape, SystemPlan
-from nomos.registration.turning import TURNS, Corner, Turn, TurnError, seated_corner, through_board, turning_error
-
-__all__ = [
-    "MARK_KINDS",
-    "SYSTEMS",
-    "TURNS",
-    "BudgetSettings",
-    "Contacts",
-    "Corner",
-    "Dimension",
-    "Hand",
-    "JigSettings",
-    "Kento",
-    "KentoError",
-    "KentoSettings",
-    "MarkFit",
-    "MarkKind",
-    "MarksError",
-    "Motion",
-    "Notch",
-    "PinSettings",
-    "Point",
-    "PrintedMark",
-    "Rect",
-    "RegisterError",
-    "RegisterSettings",
-    "Shape",
-    "Side",
-    "Situation",
-    "System",
-    "SystemAdvice",
-    "SystemPlan",
-    "Turn",
-    "TurnError",
-    "WallChange",
-    "advise",
-    "after_change",
-    "change_text",
-    "check_settings",
-    "depth_for",
-    "fit_marks",
-    "move_text",
-    "place_along",
-    "place_kento",
-    "plan_system",
-    "printed_marks",
-    "seated_corner",
-    "stretch_advice",
-    "system_called",
-    "through_board",
-    "together",
-    "turning_error",
-    "vernier_reading_mm",
-    "wall_change",
-]
+from nomos.registration.systems.shapes import Shape, SystemPlan
+from nomos.registration.turning import TURNS, Turn, TurnError, seated_corner, through_board, turning_error

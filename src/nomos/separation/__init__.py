@@ -3,17 +3,4 @@
 from nomos.separation.contours import Ring
 from nomos.separation.masks import TRAP_MM, BlockPlan, Mask, block_masks
 from nomos.separation.outline import outlines
-from nomos.separation.plain import PlainSeparation, find_key, mean_width_mm, one_block_per_colour
-
-__all__ = [
-    "TRAP_MM",
-    "BlockPlan",
-    "Mask",
-    "PlainSeparation",
-    "Ring",
-    "block_masks",
-    "find_key",
-    "mean_width_mm",
-    "one_block_per_colour",
-    "outlines",
-]
+from nomos.separation.plain import find_key, mean_width_mm, one_block_per_colour

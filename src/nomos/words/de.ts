@@ -2978,6 +2978,10 @@
    <translation>{name} in {hard} schneiden</translation>
   </message>
   <message>
+   <source>{some} could share one block: {clearance} apart at the tightest place.</source>
+   <translation>{some} könnten sich einen Stock teilen: {clearance} auseinander an der engsten Stelle.</translation>
+  </message>
+  <message>
    <source>{number} mm²</source>
    <translation>{number} mm²</translation>
   </message>
@@ -2988,10 +2992,6 @@
   <message>
    <source>Put {some} on one block</source>
    <translation>{some} auf einen Stock</translation>
-  </message>
-  <message>
-   <source>{some} could share one block: {clearance} apart at the tightest place.</source>
-   <translation>{some} könnten sich einen Stock teilen: {clearance} auseinander an der engsten Stelle.</translation>
   </message>
   <message>
    <source>Ink them apart with small rollers or brushes and save a block and a pull.</source>
@@ -3022,6 +3022,18 @@
    <translation>Hier besser: {better}. {reason}</translation>
   </message>
   <message>
+   <source>Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.</source>
+   <translation>Zwei Druckgänge können an der schlimmsten Stelle {apart} auseinanderliegen, erlaubt sind {tolerance_mm}.</translation>
+  </message>
+  <message>
+   <source>{name} and {name_2} are alike, ΔE {distance}.</source>
+   <translation>{name} und {name_2} sind sich ähnlich, ΔE {distance}.</translation>
+  </message>
+  <message>
+   <source>{name} covers only {area_mm2} mm² ({share} %).</source>
+   <translation>{name} bedeckt nur {area_mm2} mm² ({share} %).</translation>
+  </message>
+  <message>
    <source>Let it dry first</source>
    <translation>Erst trocknen lassen</translation>
   </message>
@@ -3034,8 +3046,20 @@
    <translation>Konturen zeichnen, einen Schatten über die Tiefen legen oder ohne drucken: dann hängt alles an der Überfüllung.</translation>
   </message>
   <message>
+   <source>{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.</source>
+   <translation>{name} ändert nichts Sichtbares: ΔE überall unter {unseen_de00}.</translation>
+  </message>
+  <message>
    <source>with every block in its place</source>
    <translation>mit jedem Stock an seinem Platz</translation>
+  </message>
+  <message>
+   <source>{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.</source>
+   <translation>{names} und {names_2} sind im Abmusterungslicht gleich und unterscheiden sich um ΔE {apart} bei: {light_names}.</translation>
+  </message>
+  <message>
+   <source>{name} was read on whiter paper: on this one it will look duller, by ΔE {off}.</source>
+   <translation>{name} wurde auf weißerem Papier gemessen: auf diesem sieht sie stumpfer aus, um ΔE {off}.</translation>
   </message>
   <message>
    <source>Too tight: {names}.</source>
@@ -3070,32 +3094,16 @@
    <translation>Oder keine drucken.</translation>
   </message>
   <message>
-   <source>Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.</source>
-   <translation>Zwei Druckgänge können an der schlimmsten Stelle {apart} auseinanderliegen, erlaubt sind {tolerance_mm}.</translation>
-  </message>
-  <message>
    <source>See the parts of it under Tolerance, or welcome a looser print.</source>
    <translation>Unter Toleranz die Anteile ansehen, oder einen lockereren Druck begrüßen.</translation>
-  </message>
-  <message>
-   <source>{name} and {name_2} are alike, ΔE {distance}.</source>
-   <translation>{name} und {name_2} sind sich ähnlich, ΔE {distance}.</translation>
   </message>
   <message>
    <source>One colour fewer may do: flatten to fewer colours.</source>
    <translation>Eine Farbe weniger kann genügen: auf weniger Farben bringen.</translation>
   </message>
   <message>
-   <source>{name} covers only {area_mm2} mm² ({share} %).</source>
-   <translation>{name} bedeckt nur {area_mm2} mm² ({share} %).</translation>
-  </message>
-  <message>
    <source>Draw a contour key</source>
    <translation>Einen Konturstock zeichnen</translation>
-  </message>
-  <message>
-   <source>{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.</source>
-   <translation>{name} ändert nichts Sichtbares: ΔE überall unter {unseen_de00}.</translation>
   </message>
   <message>
    <source>Leave this block out, or make its ink stronger.</source>
@@ -3118,16 +3126,8 @@
    <translation>{name} kommt ΔE {de00} neben dem Gewünschten heraus.</translation>
   </message>
   <message>
-   <source>{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.</source>
-   <translation>{names} und {names_2} sind im Abmusterungslicht gleich und unterscheiden sich um ΔE {apart} bei: {light_names}.</translation>
-  </message>
-  <message>
    <source>Mix both from the same pigments if they are to stay one colour.{doubt}</source>
    <translation>Beide aus denselben Pigmenten mischen, wenn sie eine Farbe bleiben sollen.{doubt}</translation>
-  </message>
-  <message>
-   <source>{name} was read on whiter paper: on this one it will look duller, by ΔE {off}.</source>
-   <translation>{name} wurde auf weißerem Papier gemessen: auf diesem sieht sie stumpfer aus, um ΔE {off}.</translation>
   </message>
   <message>
    <source>Print a pale opaque white below it, take whiter paper, or read the ink on this one.</source>
@@ -3182,6 +3182,10 @@
    <translation>Dort ineinanderlaufen lassen, mit kleinerem Werkzeug einfärben, eine mit Papier abdecken oder einen Kanal dazwischen schneiden.</translation>
   </message>
   <message>
+   <source>{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² {below}.</source>
+   <translation>{lighter} und {darker} stehen auf {length} nur auf Stoß: ein Überlappen zeigte sich als Naht, ΔE {seam_de00}. {tolerance_mm} verschoben öffnen sich bis zu {tolerance_mm_2} mm² {below}.</translation>
+  </message>
+  <message>
    <source>of {names} from below</source>
    <translation>von {names} darunter</translation>
   </message>
@@ -3214,12 +3218,16 @@
    <translation>Eine Lücke aus bloßem Papier fiele mehr auf. Eine Linie darüber würde es verdecken; wo jeder Bogen auf ein, zwei Zehntel passt, können die Farben stattdessen nur aneinanderstoßen.</translation>
   </message>
   <message>
-   <source>{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² {below}.</source>
-   <translation>{lighter} und {darker} stehen auf {length} nur auf Stoß: ein Überlappen zeigte sich als Naht, ΔE {seam_de00}. {tolerance_mm} verschoben öffnen sich bis zu {tolerance_mm_2} mm² {below}.</translation>
-  </message>
-  <message>
    <source>No seams above ΔE {below:.0f}</source>
    <translation>Keine Nähte über ΔE {below:.0f}</translation>
+  </message>
+  <message>
+   <source>{name} and {name_2} are faces of one board and are printed one after the other.</source>
+   <translation>{name} und {name_2} sind Seiten einer Platte und werden nacheinander gedruckt.</translation>
+  </message>
+  <message>
+   <source>The border that holds the pieces is {border} wide at its narrowest, {grip} are wanted.</source>
+   <translation>Der Rand, der die Teile hält, ist an der engsten Stelle {border} breit, gewünscht sind {grip}.</translation>
   </message>
   <message>
    <source>Does this design hold writing or numbers? Cut right-reading, they would print reversed.</source>
@@ -3228,10 +3236,6 @@
   <message>
    <source>Say yes and the templates remind you to check.</source>
    <translation>Mit Ja erinnern die Schablonen ans Prüfen.</translation>
-  </message>
-  <message>
-   <source>{name} and {name_2} are faces of one board and are printed one after the other.</source>
-   <translation>{name} und {name_2} sind Seiten einer Platte und werden nacheinander gedruckt.</translation>
   </message>
   <message>
    <source>Wait until the first face is clean and dry, or print another block between them.</source>
@@ -3248,10 +3252,6 @@
   <message>
    <source>It does on the templates headed as mirrored; check one word in a mirror before cutting.</source>
    <translation>So steht sie auf den als gespiegelt bezeichneten Schablonen; vor dem Schneiden ein Wort im Spiegel prüfen.</translation>
-  </message>
-  <message>
-   <source>The border that holds the pieces is {border} wide at its narrowest, {grip} are wanted.</source>
-   <translation>Der Rand, der die Teile hält, ist an der engsten Stelle {border} breit, gewünscht sind {grip}.</translation>
   </message>
   <message>
    <source>Choose a larger sheet, or cut the block larger than the sheet needs.</source>
@@ -3350,6 +3350,14 @@
    <translation>Stöcke werden verschoben probiert</translation>
   </message>
   <message>
+   <source>{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, easily lost. Number {number} has only {area_mm2} mm².</source>
+   <translation>{small} von {pieces} Teilen sind kleiner als {small_piece_mm2} mm²: schwer zu sägen, leicht verloren. Nummer {number} hat nur {area_mm2} mm².</translation>
+  </message>
+  <message>
+   <source>Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}</source>
+   <translation>Teil {number}, {name}, ist an einem Hals nur {width_mm} dünn: dort bricht es.{more}</translation>
+  </message>
+  <message>
    <source>The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} cm² of paper.</source>
    <translation>Die Säge nimmt {kerf_mm}: weiße Haarlinien auf {joins} m Fugen, etwa {joins_2} cm² Papier.</translation>
   </message>
@@ -3360,6 +3368,10 @@
   <message>
    <source> and {len} more</source>
    <translation> und {len} weitere</translation>
+  </message>
+  <message>
+   <source>State {known}, {name}, {parts}{windows}.</source>
+   <translation>Zustand {known}, {name}, {parts}{windows}.</translation>
   </message>
   <message>
    <source> One of {necks} such places.</source>
@@ -3390,16 +3402,12 @@
    <translation>, {windows} auszuschneiden</translation>
   </message>
   <message>
-   <source>{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, easily lost. Number {number} has only {area_mm2} mm².</source>
-   <translation>{small} von {pieces} Teilen sind kleiner als {small_piece_mm2} mm²: schwer zu sägen, leicht verloren. Nummer {number} hat nur {area_mm2} mm².</translation>
+   <source>{name} could be inked apart in pull {best}, with {other_name}: {length_text} from all else that stands there.</source>
+   <translation>{name} könnte in Druckgang {best} mit {other_name} getrennt eingefärbt werden: {length_text} von allem anderen, was dort steht.</translation>
   </message>
   <message>
    <source>Merge them with a neighbour at the Design station, or leave them to a key block.</source>
    <translation>Im Entwurf mit einem Nachbarn vereinen oder einem Linienstock überlassen.</translation>
-  </message>
-  <message>
-   <source>Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}</source>
-   <translation>Teil {number}, {name}, ist an einem Hals nur {width_mm} dünn: dort bricht es.{more}</translation>
   </message>
   <message>
    <source>Widen it in the design, or saw it there on purpose and have two pieces.</source>
@@ -3414,16 +3422,8 @@
    <translation>Nach Nummern auslegen; dieselbe Nummer steht auf jeder Schablone.</translation>
   </message>
   <message>
-   <source>State {known}, {name}, {parts}{windows}.</source>
-   <translation>Zustand {known}, {name}, {parts}{windows}.</translation>
-  </message>
-  <message>
    <source>Each loose part is placed by hand at every pull: leave a bridge, or keep a carved ground. Method shows them by number.</source>
    <translation>Jeder lose Teil wird bei jedem Druck von Hand eingelegt: einen Steg lassen oder einen geschnittenen Grund behalten. Verfahren zeigt sie nach Nummern.</translation>
-  </message>
-  <message>
-   <source>{name} could be inked apart in pull {best}, with {other_name}: {length_text} from all else that stands there.</source>
-   <translation>{name} könnte in Druckgang {best} mit {other_name} getrennt eingefärbt werden: {length_text} von allem anderen, was dort steht.</translation>
   </message>
   <message>
    <source>With a small roller or brush, and cut away with it: saves a pull.</source>
@@ -3474,6 +3474,10 @@
    <translation>Mehr Bogen als die Auflage durch den ersten Druckgang bringen, alle vor dem nächsten Schnitt.</translation>
   </message>
   <message>
+   <source>{name} cannot be reached with {word} ink, ΔE {left}: {cause}.</source>
+   <translation>{name} ist mit dieser Druckfarbe ({word}) nicht zu erreichen, ΔE {left}: {cause}.</translation>
+  </message>
+  <message>
    <source>Print it earlier, before what shows through it, or give it a block of its own.</source>
    <translation>Früher drucken, vor dem, was durchscheint, oder einen eigenen Stock geben.</translation>
   </message>
@@ -3488,10 +3492,6 @@
   <message>
    <source>what lies under it shows through</source>
    <translation>was darunterliegt, scheint durch</translation>
-  </message>
-  <message>
-   <source>{name} cannot be reached with {word} ink, ΔE {left}: {cause}.</source>
-   <translation>{name} ist mit dieser Druckfarbe ({word}) nicht zu erreichen, ΔE {left}: {cause}.</translation>
   </message>
   <message>
    <source>Ink used, g</source>
@@ -3754,6 +3754,10 @@
    <translation>Die Walze erreicht ausgeräumten Grund, wie tief er auch ist: {said}.</translation>
   </message>
   <message>
+   <source>Lino of {thickness_mm} leaves little depth: cleared ground will print.</source>
+   <translation>Linol von {thickness_mm} gibt wenig Tiefe: ausgeräumter Grund wird mitdrucken.</translation>
+  </message>
+  <message>
    <source>{area} cm²</source>
    <translation>{area} cm²</translation>
   </message>
@@ -3796,10 +3800,6 @@
   <message>
    <source>Glue two pieces back to back, or take wood or vinyl without a backing.</source>
    <translation>Zwei Stücke Rücken an Rücken kleben, oder Holz oder Vinyl ohne Gewebe nehmen.</translation>
-  </message>
-  <message>
-   <source>Lino of {thickness_mm} leaves little depth: cleared ground will print.</source>
-   <translation>Linol von {thickness_mm} gibt wenig Tiefe: ausgeräumter Grund wird mitdrucken.</translation>
   </message>
   <message>
    <source>Glue it to board and clear to the backing, or mask broad ground.</source>
@@ -4758,22 +4758,6 @@
    <translation>Wie weit Bogen von ihrem Platz liegen dürfen, nach eigener Erfahrung.</translation>
   </message>
   <message>
-   <source>Thinnest line that holds</source>
-   <translation>Dünnste haltende Linie</translation>
-  </message>
-  <message>
-   <source>Thinner printing lines are pointed out, and kept off your blocks.</source>
-   <translation>Dünnere druckende Linien werden gezeigt und von den Stöcken ferngehalten.</translation>
-  </message>
-  <message>
-   <source>Finest tool</source>
-   <translation>Feinstes Werkzeug</translation>
-  </message>
-  <message>
-   <source>Channels narrower than this are pointed out.</source>
-   <translation>Schmalere Kanäle werden gezeigt.</translation>
-  </message>
-  <message>
    <source>{name}, pass {index}</source>
    <translation>{name}, Gang {index}</translation>
   </message>
@@ -4790,8 +4774,32 @@
    <translation>Toleranz</translation>
   </message>
   <message>
+   <source>Thinnest line that holds</source>
+   <translation>Dünnste haltende Linie</translation>
+  </message>
+  <message>
+   <source>Thinner printing lines are pointed out, and kept off your blocks.</source>
+   <translation>Dünnere druckende Linien werden gezeigt und von den Stöcken ferngehalten.</translation>
+  </message>
+  <message>
+   <source>Narrowest channel</source>
+   <translation>Schmalster Kanal</translation>
+  </message>
+  <message>
+   <source>Channels narrower than this are pointed out.</source>
+   <translation>Schmalere Kanäle werden gezeigt.</translation>
+  </message>
+  <message>
+   <source>by the material</source>
+   <translation>nach dem Material</translation>
+  </message>
+  <message>
    <source>Fineness</source>
    <translation>Feinheit</translation>
+  </message>
+  <message>
+   <source>by material and tools</source>
+   <translation>nach Material und Werkzeug</translation>
   </message>
   <message>
    <source>{cut} sheets: {wanted} good ones wanted; of 100 pulls {good} come out good, so through {layers} layers {survive} sheets of 100, and {start} are begun to be {sure} % sure of enough{more}.</source>

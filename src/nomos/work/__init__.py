@@ -2,5 +2,3 @@
 
 from nomos.work.answers import Answers
 from nomos.work.request import Ask, Request, held
-
-__all__ = ["Answers", "Ask", "Request", "held"]

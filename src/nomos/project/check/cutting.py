@@ -91,7 +91,7 @@ def _harder(project: Project, block: Block) -> Cure | None:
     """Lines that a material does not hold go into one that does: hard for the key, softer for colour."""
     own = MATERIALS[material_of(project, block.id)]
     hard = next((name for name, each in MATERIALS.items() if each.for_lines and each.line_mm < own.line_mm), None)
-    if hard is None or own.line_mm < project.line_mm:
+    if hard is None or project.line_mm is not None:
         return None
     return Cure(
         tr("Cut {name} in {hard}", name=block.name, hard=MATERIALS[hard].said),
@@ -171,15 +171,16 @@ def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
                 order=tuple(pulls[each[0]].id for each in order),
             )
             cure = Cure(tr("Put {some} on one block", some=some), edit)
+        text = tr(
+            "{some} could share one block: {clearance} apart at the tightest place.",
+            some=some,
+            clearance=length_text(clearance, 0),
+        )
         found.append(
             Finding(
                 "worth knowing",
                 "blocks",
-                tr(
-                    "{some} could share one block: {clearance} apart at the tightest place.",
-                    some=some,
-                    clearance=length_text(clearance, 0),
-                ),
+                text,
                 tr("Ink them apart with small rollers or brushes and save a block and a pull."),
                 cure=cure,
             )

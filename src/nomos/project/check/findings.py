@@ -75,36 +75,26 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
     for first, second in combinations(range(len(colours)), 2):
         distance = float(apart[first, second])
         if distance < _ALIKE_DE00:
+            text = tr(
+                "{name} and {name_2} are alike, ΔE {distance}.",
+                name=colours[first].name,
+                name_2=colours[second].name,
+                distance=number(distance),
+            )
             found.append(
-                Finding(
-                    "worth knowing",
-                    "design",
-                    tr(
-                        "{name} and {name_2} are alike, ΔE {distance}.",
-                        name=colours[first].name,
-                        name_2=colours[second].name,
-                        distance=number(distance),
-                    ),
-                    tr("One colour fewer may do: flatten to fewer colours."),
-                )
+                Finding("worth knowing", "design", text, tr("One colour fewer may do: flatten to fewer colours."))
             )
     total = sum(match.area_mm2 for match in matches)
     for match in matches:
         share = 100 * match.area_mm2 / total
         if share < _SMALL_PCT and match.number not in project.bare_colours():
-            found.append(
-                Finding(
-                    "worth knowing",
-                    "design",
-                    tr(
-                        "{name} covers only {area_mm2} mm² ({share} %).",
-                        name=colours[match.number].name,
-                        area_mm2=number(match.area_mm2, 0),
-                        share=number(share, 2),
-                    ),
-                    METHODS[method_of(project)].little,
-                )
+            text = tr(
+                "{name} covers only {area_mm2} mm² ({share} %).",
+                name=colours[match.number].name,
+                area_mm2=number(match.area_mm2, 0),
+                share=number(share, 2),
             )
+            found.append(Finding("worth knowing", "design", text, METHODS[method_of(project)].little))
     return found
 
 
@@ -163,15 +153,16 @@ def _of_layers(project: Project) -> list[Finding]:
     for impression, differs in zip(told, delta_e00(whole, without).max(axis=1), strict=True):
         if float(differs) < UNSEEN_DE00:
             name = project.pull_name(impression.id)
+            text = tr(
+                "{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.",
+                name=name,
+                unseen_de00=number(UNSEEN_DE00),
+            )
             found.append(
                 Finding(
                     "worth knowing",
                     "blocks",
-                    tr(
-                        "{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.",
-                        name=name,
-                        unseen_de00=number(UNSEEN_DE00),
-                    ),
+                    text,
                     tr("Leave this block out, or make its ink stronger."),
                     cure=Cure(
                         tr("Leave {name} out", name=name), partial(without_impression, impression_id=impression.id)
@@ -255,17 +246,18 @@ def _of_lights(project: Project) -> list[Finding]:
     for light in LIGHTS[1:]:
         for one, other, apart in fields_that_part(project, light)[:1]:
             names = [project.flat.colours[n].name for n in (one, other)]
+            text = tr(
+                "{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.",
+                names=names[0],
+                names_2=names[1],
+                apart=number(apart),
+                light_names=LIGHT_NAMES[light],
+            )
             found.append(
                 Finding(
                     "worth knowing",
                     "inks",
-                    tr(
-                        "{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.",
-                        names=names[0],
-                        names_2=names[1],
-                        apart=number(apart),
-                        light_names=LIGHT_NAMES[light],
-                    ),
+                    text,
                     tr("Mix both from the same pigments if they are to stay one colour.{doubt}", doubt=doubt),
                 )
             )
@@ -281,15 +273,16 @@ def _of_inks(project: Project) -> list[Finding]:
         shown = reflectance_to_lab(overprints(ground, [film_on(ink, ground)])[-1])
         off = float(delta_e00(shown, np.array(ink.lab)))
         if off >= _DULLER_DE00:
+            text = tr(
+                "{name} was read on whiter paper: on this one it will look duller, by ΔE {off}.",
+                name=ink.name,
+                off=number(off),
+            )
             found.append(
                 Finding(
                     "could show",
                     "inks",
-                    tr(
-                        "{name} was read on whiter paper: on this one it will look duller, by ΔE {off}.",
-                        name=ink.name,
-                        off=number(off),
-                    ),
+                    text,
                     tr("Print a pale opaque white below it, take whiter paper, or read the ink on this one."),
                 )
             )
@@ -334,16 +327,14 @@ def _of_system(project: Project) -> list[Finding]:
         )
     _, apart = worst_mm(project)
     if apart > project.tolerance_mm and len(project.impressions) > 1:
+        text = tr(
+            "Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.",
+            apart=length_text(apart),
+            tolerance_mm=length_text(project.tolerance_mm),
+        )
         found.append(
             Finding(
-                "could show",
-                "register",
-                tr(
-                    "Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.",
-                    apart=length_text(apart),
-                    tolerance_mm=length_text(project.tolerance_mm),
-                ),
-                tr("See the parts of it under Tolerance, or welcome a looser print."),
+                "could show", "register", text, tr("See the parts of it under Tolerance, or welcome a looser print.")
             )
         )
     return found

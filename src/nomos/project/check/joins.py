@@ -43,22 +43,23 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
             if trap.through
             else tr("A key line over the join would hide it; or register more closely there.")
         )
+        text = tr(
+            "{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, "
+            "ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² "
+            "{below}.",
+            lighter=lighter,
+            darker=darker,
+            length=length_text(length, 0),
+            seam_de00=number(trap.seam_de00, 0),
+            tolerance_mm=length_text(project.tolerance_mm),
+            tolerance_mm_2=number(project.tolerance_mm * length, 0),
+            below=_below(project, trap),
+        )
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                tr(
-                    "{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, "
-                    "ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² "
-                    "{below}.",
-                    lighter=lighter,
-                    darker=darker,
-                    length=length_text(length, 0),
-                    seam_de00=number(trap.seam_de00, 0),
-                    tolerance_mm=length_text(project.tolerance_mm),
-                    tolerance_mm_2=number(project.tolerance_mm * length, 0),
-                    below=_below(project, trap),
-                ),
+                text,
                 remedy,
                 _on_border(project, borders, trap),
                 cure=_through(trap, lighter, darker) if trap.through else None,

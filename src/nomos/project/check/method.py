@@ -16,15 +16,16 @@ def of_methods(project: Project) -> list[Finding]:
     """What is special about sawn blocks and boards with two faces."""
     found = []
     for front, back in printed_in_turn(project):
+        text = tr(
+            "{name} and {name_2} are faces of one board and are printed one after the other.",
+            name=front.name,
+            name_2=back.name,
+        )
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                tr(
-                    "{name} and {name_2} are faces of one board and are printed one after the other.",
-                    name=front.name,
-                    name_2=back.name,
-                ),
+                text,
                 tr("Wait until the first face is clean and dry, or print another block between them."),
             )
         )
@@ -36,15 +37,16 @@ def of_methods(project: Project) -> list[Finding]:
         image, wood = project.image, plan.block
         border = min(image.left - wood.left, wood.right - image.right, image.top - wood.top, wood.bottom - image.bottom)
         if border < grip - 0.05:
+            text = tr(
+                "The border that holds the pieces is {border} wide at its narrowest, {grip} are wanted.",
+                border=length_text(border),
+                grip=length_text(grip),
+            )
             found.append(
                 Finding(
                     "could show",
                     "blocks",
-                    tr(
-                        "The border that holds the pieces is {border} wide at its narrowest, {grip} are wanted.",
-                        border=length_text(border),
-                        grip=length_text(grip),
-                    ),
+                    text,
                     tr("Choose a larger sheet, or cut the block larger than the sheet needs."),
                 )
             )

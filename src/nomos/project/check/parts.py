@@ -33,19 +33,20 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
     small = [piece for piece in pieces if piece.area_mm2 < SMALL_PIECE_MM2]
     if small:
         least = min(small, key=lambda piece: piece.area_mm2)
+        text = tr(
+            "{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, "
+            "easily lost. Number {number} has only {area_mm2} mm².",
+            small=len(small),
+            pieces=len(pieces),
+            small_piece_mm2=number(SMALL_PIECE_MM2, 0),
+            number=least.number,
+            area_mm2=number(least.area_mm2),
+        )
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                tr(
-                    "{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, "
-                    "easily lost. Number {number} has only {area_mm2} mm².",
-                    small=len(small),
-                    pieces=len(pieces),
-                    small_piece_mm2=number(SMALL_PIECE_MM2, 0),
-                    number=least.number,
-                    area_mm2=number(least.area_mm2),
-                ),
+                text,
                 tr("Merge them with a neighbour at the Design station, or leave them to a key block."),
                 _on_sheet(project, least.place),
             )
@@ -53,17 +54,18 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
     necks = sorted(((neck, piece) for piece in pieces for neck in piece.necks), key=lambda pair: pair[0].width_mm)
     for neck, piece in necks[:_MOST_NECKS]:
         more = tr(" One of {necks} such places.", necks=len(necks)) if len(necks) > 1 else ""
+        text = tr(
+            "Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}",
+            number=piece.number,
+            name=colours[piece.colour].name,
+            width_mm=length_text(neck.width_mm),
+            more=more,
+        )
         found.append(
             Finding(
                 "could show",
                 "blocks",
-                tr(
-                    "Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}",
-                    number=piece.number,
-                    name=colours[piece.colour].name,
-                    width_mm=length_text(neck.width_mm),
-                    more=more,
-                ),
+                text,
                 tr("Widen it in the design, or saw it there on purpose and have two pieces."),
                 _on_sheet(project, neck.place),
             )
@@ -184,17 +186,14 @@ def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Fin
             if each.windows
             else ""
         )
+        text = tr(
+            "State {known}, {name}, {parts}{windows}.", known=known[each.pull], name=name, parts=parts, windows=windows
+        )
         found.append(
             Finding(
                 "could show" if each.parts > 1 else "worth knowing",
                 "blocks",
-                tr(
-                    "State {known}, {name}, {parts}{windows}.",
-                    known=known[each.pull],
-                    name=name,
-                    parts=parts,
-                    windows=windows,
-                ),
+                text,
                 tr(
                     "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved "
                     "ground. Method shows them by number."
@@ -235,18 +234,19 @@ def apart_findings(project: Project, apart_mm: NDArray[np.float64] | None) -> tu
         if best is not None:
             partner = steps[best[1]][0]
             name, other_name = colours[own].name, colours[partner].name
+            text = tr(
+                "{name} could be inked apart in pull {best}, with {other_name}: {length_text} from "
+                "all else that stands there.",
+                name=name,
+                best=best[1] + 1,
+                other_name=other_name,
+                length_text=length_text(best[0], 0),
+            )
             found.append(
                 Finding(
                     "worth knowing",
                     "blocks",
-                    tr(
-                        "{name} could be inked apart in pull {best}, with {other_name}: {length_text} from "
-                        "all else that stands there.",
-                        name=name,
-                        best=best[1] + 1,
-                        other_name=other_name,
-                        length_text=length_text(best[0], 0),
-                    ),
+                    text,
                     tr("With a small roller or brush, and cut away with it: saves a pull."),
                     cure=Cure(
                         tr("Ink {name} apart with {other_name}", name=name, other_name=other_name),

@@ -39,20 +39,14 @@ def of_reduction(project: Project) -> list[Finding]:
             word = _OPACITY[project.ink(project.impression(top.pull).zones[top.zone].ink).opacity]
             lighter = any(project.flat.colours[n].lab[0] < colour.lab[0] for n in before)
             cause = tr("it is lighter than what lies under it") if lighter else tr("what lies under it shows through")
-            found.append(
-                Finding(
-                    "could show",
-                    "blocks",
-                    tr(
-                        "{name} cannot be reached with {word} ink, ΔE {left}: {cause}.",
-                        name=colour.name,
-                        word=word,
-                        left=number(left),
-                        cause=cause,
-                    ),
-                    *_reached(project, colour, sets[number_of], top, left),
-                )
+            text = tr(
+                "{name} cannot be reached with {word} ink, ΔE {left}: {cause}.",
+                name=colour.name,
+                word=word,
+                left=number(left),
+                cause=cause,
             )
+            found.append(Finding("could show", "blocks", text, *_reached(project, colour, sets[number_of], top, left)))
         before |= set(step)
     return found
 

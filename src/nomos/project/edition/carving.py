@@ -177,16 +177,12 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
             )
         )  # fmt: skip
     if MATERIALS[craft.material].backed and craft.thickness_mm < _THIN_MM:
+        text = tr(
+            "Lino of {thickness_mm} leaves little depth: cleared ground will print.",
+            thickness_mm=length_text(craft.thickness_mm),
+        )
         found.append(
-            Finding(
-                "could show",
-                "carve",
-                tr(
-                    "Lino of {thickness_mm} leaves little depth: cleared ground will print.",
-                    thickness_mm=length_text(craft.thickness_mm),
-                ),
-                tr("Glue it to board and clear to the backing, or mask broad ground."),
-            )
+            Finding("could show", "carve", text, tr("Glue it to board and clear to the backing, or mask broad ground."))
         )
     found += _reached(project, carved)
     found += _small(project, carved)

@@ -33,13 +33,14 @@ def material_of(project: Project, block_id: str) -> Material:
 
 
 def fineness_of(project: Project, block_id: str) -> Fineness:
-    """How fine a block can be: what the hand sets itself, or what material and tools allow if that is coarser."""
+    """How fine a block can be: as the hand has said, or else what its material and tools allow."""
     material = material_of(project, block_id)
     facts, tools = MATERIALS[material], tools_for(material, project.craft.tools)
     # A knife or a V tool opens a channel narrower than itself: it need not go in to its full width.
     sharp = any(tool.kind in ("knife", "v") for tool in tools)
     finest = 0.0 if sharp else min(tool.width_mm for tool in tools)
-    return Fineness(max(project.line_mm, facts.line_mm), max(project.tool_mm, facts.channel_mm, finest))
+    line = facts.line_mm if project.line_mm is None else project.line_mm
+    return Fineness(line, max(facts.channel_mm, finest) if project.tool_mm is None else project.tool_mm)
 
 
 def features_of(project: Project, blocks: CutBlocks, *, progress: Progress = NULL_PROGRESS) -> Features:

@@ -22,7 +22,7 @@ S = TypeVar("S", bound=Struct)
 Step = Callable[[S, bytes], S]
 
 # A print of hundreds of pulls with every zone drawn by hand takes a few megabytes.
-_SLAB_G_UNTIL_8 = 12.0
+_SLAB_G_UNTIL_8, _LINE_MM_UNTIL_8, _TOOL_MM_UNTIL_8 = 12.0, 0.5, 0.7
 _MOST_BYTES = 64_000_000
 
 
@@ -93,7 +93,7 @@ def decoded(
 
 def project_in(text: bytes, name: str) -> Project:
     """The project in a project.json of any form so far. Raises BadInput."""
-    return decoded(text, Project, VERSION, name, "project", {1: _named_and_numbered, 8: _left_by_tool})
+    return decoded(text, Project, VERSION, name, "project", {1: _named_and_numbered, 8: _by_tool_and_material})
 
 
 def _named_and_numbered(project: Project, text: bytes) -> Project:
@@ -105,8 +105,13 @@ def _named_and_numbered(project: Project, text: bytes) -> Project:
     return replace(project, version=7, id=project.id or known)
 
 
-def _left_by_tool(project: Project, _text: bytes) -> Project:
-    """The eighth and before, where 12 g stood for what any tool leaves, unless somebody had weighed it."""
+def _by_tool_and_material(project: Project, _text: bytes) -> Project:
+    """The eighth and before, where 12 g stood for what any tool leaves and one fineness for any material.
+
+    What somebody had set otherwise is kept.
+    """
     shop = project.workshop
     by_tool = replace(shop, slab_g=None) if shop.slab_g == _SLAB_G_UNTIL_8 else shop
-    return replace(project, version=VERSION, workshop=by_tool)
+    line = None if project.line_mm == _LINE_MM_UNTIL_8 else project.line_mm
+    channel = None if project.tool_mm == _TOOL_MM_UNTIL_8 else project.tool_mm
+    return replace(project, version=VERSION, workshop=by_tool, line_mm=line, tool_mm=channel)

@@ -24,8 +24,6 @@ SEAM_DE00 = 12.0
 TOLERANCE_MM = 0.4
 LARGEST_TOLERANCE_MM = 3.0
 # The thinnest line that holds and the finest tool; chosen by us, the user's wood and tools decide.
-LINE_MM = 0.5
-TOOL_MM = 0.7
 LARGEST_TURN_DEG = 2.0
 THINNEST_LINE_MM, WIDEST_LINE_MM = 0.3, 8.0
 # A saw for lino or thin board, the border to hold a sawn block by (common practice gives 6 to 13 mm),

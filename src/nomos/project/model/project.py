@@ -23,14 +23,12 @@ from nomos.project.model.ink import Ink
 from nomos.project.model.limits import (
     LARGEST_TOLERANCE_MM,
     LARGEST_TRAP_MM,
-    LINE_MM,
     MOST_BLOCKS,
     MOST_COLOURS,
     MOST_INKS,
     MOST_READINGS,
     SEAM_DE00,
     TOLERANCE_MM,
-    TOOL_MM,
     VERSION,
     Digest,
 )
@@ -144,16 +142,16 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
         length(
             tr("Thinnest line that holds"),
             tr("Thinner printing lines are pointed out, and kept off your blocks."), 0.1, 10, step=0.1,
-            digits=2, undo=tr("Fineness"),
+            digits=2, zero_unsets=True, unset=tr("by the material"), undo=tr("Fineness"),
         ),
-    ] = LINE_MM  # fmt: skip
+    ] | None = None  # fmt: skip
     tool_mm: Annotated[
         float,
         length(
-            tr("Finest tool"), tr("Channels narrower than this are pointed out."), 0.1, 10, step=0.1,
-            digits=2, undo=tr("Fineness"),
+            tr("Narrowest channel"), tr("Channels narrower than this are pointed out."), 0.1, 10, step=0.1,
+            digits=2, zero_unsets=True, unset=tr("by material and tools"), undo=tr("Fineness"),
         ),
-    ] = TOOL_MM  # fmt: skip
+    ] | None = None  # fmt: skip
     kento: KentoSettings = KentoSettings()
     register: RegisterSettings = RegisterSettings()
     readings: Annotated[tuple[ProofReading, ...], Meta(max_length=MOST_READINGS)] = ()

@@ -120,7 +120,7 @@ class Workshop(Struct, frozen=True, forbid_unknown_fields=True):
         float,
         figure(
             tr("Left on slab and tool"), tr("Ink that stands on slab and tool after a run and prints no sheet."), "g",
-            0, 10_000, unset=tr("by the tool"), undo=WORKING,
+            0, 10_000, zero_unsets=True, unset=tr("by the tool"), undo=WORKING,
         ),
     ] | None = None  # fmt: skip
     waste: Annotated[

@@ -21,18 +21,7 @@ from nomos.registration.systems.shapes import (
 def bed_plan(
     sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Outline and corner marks on a bed sheet.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    choice : of register, side and marks.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Outline and corner marks on a bed sheet."""
     block = gripped(image, choice.block_mm)
     width, height = sheet_mm
     shapes = [shape("block", block, tr("block here")), Shape("sheet", corners_of(Rect(0, 0, width, height)))]

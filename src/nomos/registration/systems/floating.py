@@ -15,18 +15,7 @@ from nomos.registration.systems.shapes import Shape, SystemPlan, around, corners
 def floating_plan(
     sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Notches in an L of board as thick as the block.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    choice : of register, side and marks.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Notches in an L of board as thick as the block."""
     kento = place_kento(sheet_mm, image, replace(choice, block_mm=None))
     near, side = kento.floor_to_image_mm
     room = max(min(near, side) - 0.5, 0.0)

@@ -30,18 +30,7 @@ from nomos.registration.systems.shapes import (
 def jig_plan(
     sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Stops below the face for the block, others above it for the sheet.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    settings, choice : of the notches, of register.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Stops below the face for the block, others above it for the sheet."""
     jig = settings.jig
     width, height = sheet_mm
     right_handed = choice.hand == "right"

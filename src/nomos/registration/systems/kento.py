@@ -21,18 +21,7 @@ def kento_shapes(kento: Kento) -> tuple[Shape, ...]:
 def kento_plan(
     sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Notches cut into each block.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    settings, choice : of the notches, of register.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Notches cut into each block."""
     kento = place_kento(sheet_mm, image, choice)
     grain = "along" if kento.block.width >= kento.block.height else "across"
     return SystemPlan(

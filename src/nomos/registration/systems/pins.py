@@ -22,18 +22,7 @@ from nomos.registration.systems.shapes import (
 def pins_plan(
     sheet_mm: tuple[float, float], image: Rect, settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Tabs or punched holes on pins taped to the bench.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    choice : of register, side and marks.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Tabs or punched holes on pins taped to the bench."""
     pins = settings.pins
     block = gripped(image, choice.block_mm)
     places = pin_places(sheet_mm, block, pins, image.top)

@@ -16,7 +16,8 @@ class RegisterSystem:
     """A system of registration.
 
     name : as files and commands have it; said : as it is shown.
-    plan : lays it out for a sheet and an image, the near edge at the bottom.
+    plan : lays it out for a sheet (width and height, mm) and an image on it, by the settings of register and of
+        its notches, the near edge at the bottom; raises KentoError or RegisterError where there is no room.
     judge : how well it suits, 0 will not work, 1 with care, 2 well; and why, in a sentence.
     errors_mm : what 95 of 100 sheets of a practised hand keep: seating of the sheet, of the block, cutting
         of notches. Chosen by us, no source, so that careful work keeps a few tenths; measure your own.

@@ -11,18 +11,7 @@ from nomos.registration.systems.shapes import Dimension, SystemPlan, around, cor
 def translucent_plan(
     sheet_mm: tuple[float, float], image: Rect, _settings: RegisterSettings, choice: KentoSettings
 ) -> SystemPlan:
-    """Crosses beside the image on block and sheet.
-
-    Parameters
-    ----------
-    sheet_mm : width and height.
-    image : on the sheet, mm.
-    choice : of register, side and marks.
-
-    Raises
-    ------
-    KentoError, RegisterError : no room.
-    """
+    """Crosses beside the image on block and sheet."""
     block = gripped(image, choice.block_mm)
     off = GRIP_MM / 2
     places = (
