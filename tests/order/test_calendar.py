@@ -132,7 +132,7 @@ def simple_list_schedule(some: list[Run], sheets: int, limits: Times) -> datetim
 def test_never_longer_than_a_simple_list_schedule(some: list[Run], limits: Times, sheets: int) -> None:
     from msgspec.structs import replace
 
-    free = replace(limits, rack=10_000, pulls_a_day=0)
+    free = replace(limits, rack=10_000, pulls_a_day=0, cut_h=16.0)
     plan = plan_days(some, sheets, free, START)
     assert plan.end <= simple_list_schedule(some, sheets, free) + timedelta(seconds=1)
 
@@ -159,7 +159,9 @@ def test_one_sheet_through_all_layers_and_damp_paper() -> None:
     one = plan_days(four, 2, Times(way="sheet by sheet"), START)
     assert one.days == 1
     many = plan_days(four, 60, Times(way="sheet by sheet"), START)
-    assert many.days > plan_days(four, 60, Times(), START).days - 1
+    # With a roller for each ink nothing is waited for; with one for all every pull is cleaned after.
+    shared = plan_days(four, 60, Times(way="sheet by sheet", rollers=1), START)
+    assert many.days <= plan_days(four, 60, Times(), START).days < shared.days + 2
     damp = plan_days(four, 20, replace(Times(), damp=True, keeps_days=2), START)
     evenings = [task.start for task in damp.tasks if task.kind == "damp"]
     # Damped on working days alone, none before the edition begins, printed from the day after on.
@@ -236,3 +238,27 @@ def test_the_tack_that_is_missing_is_said() -> None:
     (tighter,) = tack_advice(["Rose", "Slate"], [4, 6.5], [False, True])
     assert "looser by 3.5 on the scale" in tighter.text
     assert tack_advice(["Rose", "Slate"], [4, 3], [False, True]) == ()
+
+
+def test_cutting_takes_what_it_takes_and_no_day_more_than_the_hand_lasts() -> None:
+    """Ten hours for the first block and two for the second, three a day; sheets dry while the second is cut."""
+    some = [Run("sky", 24.0, "wash", cut_before=True, cut_min=600.0), Run("key", 24.0, "none", True, cut_min=120.0)]
+    plan = plan_days(some, 10, Times(cut_h=3.0), START)
+    cut = [task for task in plan.tasks if task.kind == "cut"]
+    by_day: dict[date, float] = {}
+    for task in cut:
+        by_day[task.start.date()] = by_day.get(task.start.date(), 0.0) + (task.end - task.start).total_seconds() / 60
+    assert sum(by_day.values()) == pytest.approx(720.0)
+    assert max(by_day.values()) == pytest.approx(180.0)
+    dries = next(task for task in plan.tasks if task.kind == "dry")
+    assert any(dries.start <= task.start < dries.end for task in cut if task.layer == 1)
+
+
+def test_sheet_by_sheet_what_has_its_own_roller_is_not_cleaned_in_between() -> None:
+    """Eight inks on 53 sheets: weeks with one roller for all, days with a roller for each."""
+    eight = [Run(f"ink {n}", 24.0, "wash", wet=n > 0) for n in range(8)]
+    days = {
+        rollers: plan_days(eight, 53, Times(way="sheet by sheet", rollers=rollers), START).days for rollers in (0, 7, 2)
+    }
+    assert days[0] < days[7] < days[2]
+    assert days[0] <= 10

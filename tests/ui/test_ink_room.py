@@ -98,7 +98,7 @@ def test_film_tack_and_wet_printing_change_the_print(inks: Desk) -> None:
     measured = project_of(desk).impressions[SLATE].trapping
     assert measured is not None
     assert 0.6 < measured <= 1.0
-    assert "worth a pull" in station.stack.passes.text()
+    assert "is worth" in station.stack.passes.text()
     assert MOST_PASSES > 2
     click(station.stack.paper_faces["kind"].findChildren(QPushButton)[0])
     settle(desk)

@@ -141,6 +141,10 @@ def _carved(whole: Whole) -> Any:
     return carve_blocks(whole.project, whole.blocks)
 
 
+def _cut_h(whole: Whole) -> dict[str, float]:
+    return {each.block: each.effort.hours for each in _carved(whole)}
+
+
 def _look(whole: Whole) -> Any:
     cut = cut_of(whole.project, whole.assets)
     assert cut is not None
@@ -151,8 +155,8 @@ def _look(whole: Whole) -> Any:
 JOBS: dict[str, tuple[Callable[..., Request[Any]], Callable[[Whole], Any]]] = {
     "carve": (carve_of, _carved),
     "look": (look_of, _look),
-    "days": (lambda p, _cut: days_of(p, MONDAY), lambda w: Planned(calendar_of(w.project, MONDAY))),
-    "day count": (lambda p, _cut: count_of(p), lambda w: days_needed(w.project)),
+    "days": (lambda p, cut: days_of(p, MONDAY, cut), lambda w: Planned(calendar_of(w.project, MONDAY, _cut_h(w)))),
+    "day count": (count_of, lambda w: days_needed(w.project, _cut_h(w))),
     "freedom": (lambda p, cut: freedom_request(p, cut, PULL), lambda w: look_for_freedom(w.project, w.laid, PULL)),
     "inking": (inking_of, lambda w: look_at_inking(w.project, w.blocks)),
     "flash": (lambda p, cut: flash_of(p, cut, 3), lambda w: flash_fast(w.project, w.blocks, 3)),

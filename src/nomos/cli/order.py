@@ -87,16 +87,20 @@ def _calendar(options: argparse.Namespace) -> int:
     from nomos.order.times import day_of
     from nomos.project import load
     from nomos.project.model.sheets import planned_sheets
-    from nomos.project.order.days import calendar_of
+    from nomos.work.cut import cut_of
+    from nomos.work.days import days_of
 
-    project, _ = load(options.project)
+    project, assets = load(options.project)
     if not project.impressions:
         raise BadInput(f"{options.project.name} has nothing to print yet.")
     try:
         start = day_of(options.start)
     except ValueError:
         raise BadInput(f"'{options.start}' is not a day to begin on; write it as 2026-12-01.") from None
-    plan = calendar_of(project, start)
+    planned = answers()(days_of(project, start, cut_of(project, assets)))
+    plan = planned.calendar
+    if plan is None:
+        raise BadInput(planned.refused)
     figures: dict[str, Any] = {
         "sheets": planned_sheets(project),
         "days": plan.days,

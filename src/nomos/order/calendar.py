@@ -25,6 +25,7 @@ class Run:
     """One layer to print: its name, drying time, cleaning after, cutting before, whether on wet ink.
 
     washes : rollers that are cleaned so. pull_min : minutes a pull; None is the workshop's usual.
+    cut_min : minutes of cutting before it; None is the workshop's usual for a state cut further.
     """
 
     name: str
@@ -34,6 +35,12 @@ class Run:
     wet: bool = False
     washes: int = 1
     pull_min: float | None = None
+    cut_min: float | None = None
+
+    def cutting_min(self, times: Times) -> float:
+        """Minutes of cutting before it."""
+        own = times.cutting_min if self.cut_min is None else self.cut_min
+        return own if self.cut_before else 0.0
 
     def cleaning_min(self, times: Times) -> float:
         """Minutes of cleaning after it."""
@@ -135,6 +142,7 @@ class _Desk:
         self.now = datetime.combine(start, time())
         self.waits: dict[Limit, float] = {"drying": 0.0, "rack": 0.0, "hours": 0.0, "work": 0.0}
         self.pulled: dict[date, int] = {}
+        self.has_cut: dict[date, float] = {}
         self.begun = datetime.combine(start, time())
         # When each place that is taken on the rack is free again.
         # When the sheets on the rack will be free of it: a heap, the soonest first.
@@ -173,23 +181,27 @@ class _Desk:
         tomorrow = datetime.combine(self.now.date() + timedelta(days=1), time())
         self.wait_until(self.window(tomorrow)[0], "hours")
 
-    def work(self, minutes: float, kind: Literal["cut"], layer: int, text: str) -> None:
-        """Do something that can be parted over days."""
-        left = minutes
+    def cut(self, run: Run, layer: int) -> None:
+        """Cut for a layer, parted over days: nobody cuts well for more than so many hours a day."""
+        left = run.cutting_min(self.times)
         while left > 1e-6:
             closes = self.to_work()
-            piece = min(left, (closes - self.now).total_seconds() / 60)
+            room = 60 * self.times.cut_h - self.has_cut.get(self.now.date(), 0.0)
+            if room < 1e-6:
+                self.to_next_day()
+                continue
+            piece = min(left, room, (closes - self.now).total_seconds() / 60)
             end = self.now + timedelta(minutes=piece)
-            self.tasks.append(Task(kind, layer, text, self.now, end))
+            self.tasks.append(Task("cut", layer, tr("cut for {name}", name=run.name), self.now, end))
+            self.has_cut[self.now.date()] = self.has_cut.get(self.now.date(), 0.0) + piece
             self.now, left = end, left - piece
 
     def whole_edition(self, runs: Sequence[Run], sheets: int, *, patient: bool, progress: Progress) -> Calendar:
         """Every sheet through one layer before the next."""
         ready = [self.now] * sheets
         for place, run in enumerate(runs):
-            if run.cut_before:
-                # All sheets have been through the pull before: the clock stands after it.
-                self.work(self.times.cutting_min, "cut", place, tr("cut for {name}", name=run.name))
+            # All sheets have been through the pull before: the clock stands after it, and they dry meanwhile.
+            self.cut(run, place)
             if patient:
                 self.wait_until(max(ready), "drying")
             done = 0
@@ -302,13 +314,22 @@ class _Desk:
 
 
 def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date) -> Calendar:
-    """Each sheet through all layers, wet on wet, before the next: no waiting, but much cleaning."""
+    """Each sheet through all layers, wet on wet, before the next, once all blocks are cut.
+
+    Rollers with their slabs stand beside each other, one for each ink as far as there are, and are washed in the
+    evening; only what shares a roller is cleaned in between.
+    """
     desk = _Desk(times, start)
-    one_sheet = sum(run.minutes(times) + run.cleaning_min(times) for run in runs)
+    for place, run in enumerate(runs):
+        desk.cut(run, place)
+    beside = min(times.rollers or len(runs), len(runs))
+    shared = sorted(run.cleaning_min(times) for run in runs)[beside:] if beside < len(runs) else []
+    one_sheet = sum(run.minutes(times) for run in runs) + sum(shared)
+    evening = beside * times.wash_min
     done = 0
     while done < sheets:
         closes = desk.to_work()
-        room = (closes - desk.now).total_seconds() / 60 - times.setup_min
+        room = (closes - desk.now).total_seconds() / 60 - times.setup_min - evening
         limit = (times.pulls_a_day or sheets * len(runs)) // max(len(runs), 1)
         places = desk.places_free()
         if places <= 0:
@@ -316,7 +337,7 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
             continue
         many = min(int(room // one_sheet), sheets - done, max(limit, 1), places)
         if many <= 0:
-            desk.check_room(timedelta(minutes=times.setup_min + one_sheet))
+            desk.check_room(timedelta(minutes=times.setup_min + one_sheet + evening))
             desk.to_next_day()
             continue
         end = desk.now + timedelta(minutes=times.setup_min + many * one_sheet)
@@ -324,7 +345,7 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
         desk.tasks.append(Task("print", 0, tr("all layers"), desk.now, end, many))
         desk.tasks.append(Task("dry", 0, tr("all layers"), end, end + dry, many))
         desk.dry(many, end + dry)
-        desk.now, done = end, done + many
-        if times.pulls_a_day and done < sheets:
+        desk.now, done = end + timedelta(minutes=evening), done + many
+        if done < sheets:
             desk.to_next_day()
     return desk.finished()

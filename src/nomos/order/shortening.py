@@ -36,6 +36,11 @@ def with_help(
         (tr("working on all seven days"), runs, _changed(times, days=(0, 1, 2, 3, 4, 5, 6))),
         (tr("five degrees warmer"), [replace(r, drying_h=r.drying_h / 2**0.5) for r in runs], times),
     ]
+    if any(run.cutting_min(times) for run in runs):
+        tries.append((tr("someone who cuts meanwhile"), [replace(run, cut_before=False) for run in runs], times))
+    if times.way == "sheet by sheet" and 0 < times.rollers < len(runs):
+        tries.append((tr("one roller more"), runs, _changed(times, rollers=times.rollers + 1)))
+    tries.append((tr("a second pair of hands at the press"), [_quicker(run, times) for run in runs], times))
     if times.rack < sheets:
         tries.append((tr("a rack for all {sheets} sheets", sheets=sheets), runs, _changed(times, rack=sheets)))
     if times.pulls_a_day:
@@ -51,6 +56,14 @@ def with_help(
     saved = (plan.end.date() - best[0].date()).days
     gain = counted(saved, tr("day"), tr("days")) if saved else tr("some hours")
     return replace(plan, help=tr("What would help most: {most}, {gain} earlier.", most=best[1], gain=gain))
+
+
+# Who lays and lifts leaves inking and printing to the other (from memory).
+_WITH_TWO = 0.6
+
+
+def _quicker(run: Run, times: Times) -> Run:
+    return replace(run, pull_min=_WITH_TWO * run.minutes(times))
 
 
 def _changed(times: Times, **changes: object) -> Times:

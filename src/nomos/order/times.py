@@ -39,6 +39,21 @@ class Times(Struct, frozen=True, forbid_unknown_fields=True):
     cutting_min: Annotated[
         float, _minutes(tr("Cutting a state further"), tr("Minutes of cutting between two states of a reduction."), 30)
     ] = 180.0
+    cut_h: Annotated[
+        float,
+        figure(
+            tr("Cutting a day, at most"), tr("Hours a day that you cut well for."), tr("h"), 0.5, 16, step=0.5,
+            undo=TIMES,
+        ),
+    ] = 4.0  # fmt: skip
+    rollers: Annotated[
+        int,
+        count(
+            tr("Rollers beside each other, 0 one for each ink"),
+            tr("Printing sheet by sheet, what has a roller and a slab of its own is not cleaned in between."), 0, 50,
+            undo=TIMES,
+        ),
+    ] = 0  # fmt: skip
     rack: Annotated[
         int,
         count(

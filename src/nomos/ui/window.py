@@ -117,15 +117,14 @@ class Window(QMainWindow):
         hand.designer.advised.connect(self.notice.advise)
         # A method, not a lambda: Qt lets go of it when the window is destroyed before the stack.
         hand.document.saved.connect(self.refresh_soon)
+        for done in (hand.document.saved, hand.document.changed):
+            done.connect(self.notice.go_on)
         self.runner.progressed.connect(self._show_progress)
         self.runner.settled.connect(self._show_settled)
         self.foot.stopped.connect(lambda asker: asker.cancel())
         files.opened.connect(self.notice.put_older_away)
         self.welcome.open.clicked.connect(files.open_requested)
-        welcome = self.welcome
-        demos = {"glasshouse": welcome.demo, "coldframe": welcome.reduction, "pots": welcome.jigsaw,
-                 "photo": welcome.photo}  # fmt: skip
-        for name, made in demos.items():
+        for made, name in self.welcome.demos.items():
             made.clicked.connect(lambda _checked, name=name: files.open_demo(name))
         self.welcome.walk.clicked.connect(self.guided.begin)
         self.welcome.recent_chosen.connect(files.open)

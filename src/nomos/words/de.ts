@@ -2422,6 +2422,10 @@
    <translation>fünf Grad wärmer</translation>
   </message>
   <message>
+   <source>a second pair of hands at the press</source>
+   <translation>ein zweites Paar Hände an der Presse</translation>
+  </message>
+  <message>
    <source>day</source>
    <translation>Tag</translation>
   </message>
@@ -2432,6 +2436,14 @@
   <message>
    <source>What would help most: {most}, {gain} earlier.</source>
    <translation>Am meisten hülfe {most}: {gain} früher.</translation>
+  </message>
+  <message>
+   <source>someone who cuts meanwhile</source>
+   <translation>jemand, der unterdessen schneidet</translation>
+  </message>
+  <message>
+   <source>one roller more</source>
+   <translation>eine Walze mehr</translation>
   </message>
   <message>
    <source>a rack for all {sheets} sheets</source>
@@ -2502,6 +2514,26 @@
    <translation>Minuten Schneiden zwischen zwei Zuständen einer Reduktion.</translation>
   </message>
   <message>
+   <source>Cutting a day, at most</source>
+   <translation>Schneiden am Tag, höchstens</translation>
+  </message>
+  <message>
+   <source>Hours a day that you cut well for.</source>
+   <translation>Stunden am Tag, die du gut schneidest.</translation>
+  </message>
+  <message>
+   <source>h</source>
+   <translation>h</translation>
+  </message>
+  <message>
+   <source>Rollers beside each other, 0 one for each ink</source>
+   <translation>Walzen nebeneinander, 0 eine je Farbe</translation>
+  </message>
+  <message>
+   <source>Printing sheet by sheet, what has a roller and a slab of its own is not cleaned in between.</source>
+   <translation>Bogen für Bogen gedruckt, wird nicht zwischendurch gereinigt, was eine eigene Walze und Platte hat.</translation>
+  </message>
+  <message>
    <source>Places on the rack</source>
    <translation>Plätze im Trockengestell</translation>
   </message>
@@ -2524,10 +2556,6 @@
   <message>
    <source>Hour of the day.</source>
    <translation>Stunde des Tages.</translation>
-  </message>
-  <message>
-   <source>h</source>
-   <translation>h</translation>
   </message>
   <message>
    <source>Work ends at</source>
@@ -2752,6 +2780,10 @@
   <message>
    <source>Contour key</source>
    <translation>Konturstock</translation>
+  </message>
+  <message>
+   <source>Trace the drawing once, with {lay}, and bring it onto the board; ink of the tracing must not bleed into pale inks.</source>
+   <translation>Die Zeichnung einmal durchpausen, mit {lay}, und auf das Brett bringen; die Farbe der Pause darf nicht in helle Druckfarben bluten.</translation>
   </message>
   <message>
    <source>Trace the drawing once, with {lay}. Lay it face down on each of {faces} by the same marks and rub it over; ink of the tracing must not bleed into pale inks.</source>
@@ -3006,8 +3038,20 @@
    <translation>Druckfarbe, Stärke oder Deckkraft ändern, oder den Platz in der Folge.</translation>
   </message>
   <message>
+   <source>joins then show the saw</source>
+   <translation>dann zeigen die Fugen die Säge</translation>
+  </message>
+  <message>
+   <source>joins then rest on the trap</source>
+   <translation>dann ruhen die Fugen auf der Überfüllung</translation>
+  </message>
+  <message>
    <source>It is graded, so only a part of it has the flat colour: judge it on the sheet.</source>
    <translation>Sie verläuft, nur ein Teil hat die volle Farbe: auf dem Bogen beurteilen.</translation>
+  </message>
+  <message>
+   <source>What the saw takes shows paper: print it from a key block over the joins, or change its ink.</source>
+   <translation>Was die Säge nimmt, zeigt Papier: von einer Zeichnungsplatte über die Fugen drucken oder ihre Farbe ändern.</translation>
   </message>
   <message>
    <source>Change its ink, strength or opacity.</source>
@@ -3042,8 +3086,8 @@
    <translation>Kein Linienstock: nichts Dunkles hält diesen Entwurf zusammen.</translation>
   </message>
   <message>
-   <source>Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap.</source>
-   <translation>Konturen zeichnen, einen Schatten über die Tiefen legen oder ohne drucken: dann hängt alles an der Überfüllung.</translation>
+   <source>Draw contours, lay a shadow over its darks, or print without: {rest}.</source>
+   <translation>Konturen zeichnen, einen Schatten über die Dunkel legen oder ohne drucken: {rest}.</translation>
   </message>
   <message>
    <source>{name} changes nothing that is seen: ΔE below {unseen_de00} everywhere.</source>
@@ -3064,6 +3108,14 @@
   <message>
    <source>Too tight: {names}.</source>
    <translation>Zu zügig: {names}.</translation>
+  </message>
+  <message>
+   <source>No key block, though {name} is dark enough to be one.</source>
+   <translation>Keine Zeichnungsplatte, obwohl {name} dunkel genug dafür ist.</translation>
+  </message>
+  <message>
+   <source>As the key it is cut first and carries the drawing onto the other blocks.</source>
+   <translation>Als Zeichnungsplatte wird sie zuerst geschnitten und trägt die Zeichnung auf die anderen Druckstöcke.</translation>
   </message>
   <message>
    <source> out of register</source>
@@ -3132,6 +3184,10 @@
   <message>
    <source>Print a pale opaque white below it, take whiter paper, or read the ink on this one.</source>
    <translation>Ein blasses deckendes Weiß darunterdrucken, weißeres Papier nehmen oder die Farbe auf diesem messen.</translation>
+  </message>
+  <message>
+   <source>Make it the key</source>
+   <translation>Zum Linienstock machen</translation>
   </message>
   <message>
    <source>Lay a shadow key</source>
@@ -3274,10 +3330,6 @@
    <translation>Mit 100 %, dann den Balken von 100 mm nachmessen, bevor du danach schneidest.</translation>
   </message>
   <message>
-   <source>Go on printing {name}</source>
-   <translation>{name} weiterdrucken</translation>
-  </message>
-  <message>
    <source>The bench knows which sheet and which pull is next.</source>
    <translation>Der Tisch weiß, welcher Bogen und welcher Druckgang an der Reihe ist.</translation>
   </message>
@@ -3344,6 +3396,14 @@
   <message>
    <source>It tells what is out of register, by how much, and what to glue.</source>
    <translation>Er sagt, was nicht passt, um wie viel, und was anzukleben ist.</translation>
+  </message>
+  <message>
+   <source>Go on printing {name}</source>
+   <translation>{name} weiterdrucken</translation>
+  </message>
+  <message>
+   <source>Go on at the bench</source>
+   <translation>Am Tisch weitermachen</translation>
   </message>
   <message>
    <source>trying blocks out of register</source>
@@ -3600,6 +3660,10 @@
   <message>
    <source>onto the wet layer before</source>
    <translation>auf den nassen Druckgang davor</translation>
+  </message>
+  <message>
+   <source>{tool} ⌀ {across}</source>
+   <translation>{tool} ⌀ {across}</translation>
   </message>
   <message>
    <source>solid corner near, {hand}</source>
@@ -4278,12 +4342,12 @@
    <translation>Neben der Auflage, für die Druckerin oder den Drucker.</translation>
   </message>
   <message>
-   <source>A BAT beside it</source>
-   <translation>Ein BAT daneben</translation>
+   <source>A sheet to match</source>
+   <translation>Ein Bogen als Vorlage</translation>
   </message>
   <message>
-   <source>The sheet that the edition must match.</source>
-   <translation>Der Bogen, dem die Auflage gleichen muss.</translation>
+   <source>The BAT, which the edition must match.</source>
+   <translation>Der Gutzumdruck (BAT), dem die Auflage gleichen muss.</translation>
   </message>
   <message>
    <source>Sheets for proofing</source>
@@ -4742,8 +4806,8 @@
    <translation>Wie weit die hellere Farbe unter die dunklere läuft, damit nichts aufblitzt.</translation>
   </message>
   <message>
-   <source>Seam taken before a gap</source>
-   <translation>Naht eher als Blitzer</translation>
+   <source>A dark seam may show up to</source>
+   <translation>Eine dunkle Naht darf auffallen bis</translation>
   </message>
   <message>
    <source>Up to this ΔE an overlap is taken before a gap; above it the two only kiss.</source>
@@ -5998,8 +6062,8 @@
    <translation>Zu locker für {pulls} Druckgänge auf {sheets} Bogen.</translation>
   </message>
   <message>
-   <source>the stops' edges</source>
-   <translation>den Kanten der Anschläge</translation>
+   <source>the marked corner and the crosses</source>
+   <translation>der markierten Ecke und den Kreuzen</translation>
   </message>
   <message>
    <source>block here</source>
@@ -6020,6 +6084,10 @@
   <message>
    <source>The simplest set-up, for a few sheets: it holds neither block nor paper.</source>
    <translation>Die einfachste Einrichtung, für wenige Bogen: sie hält weder Stock noch Papier.</translation>
+  </message>
+  <message>
+   <source>One pull has nothing to fit to: the simplest set-up will do.</source>
+   <translation>Ein Druckgang hat nichts, worauf er passen muss: die einfachste Einrichtung genügt.</translation>
   </message>
   <message>
    <source>A few sheets in a few pulls: the simplest set-up will do.</source>
@@ -6050,8 +6118,8 @@
    <translation>Für Stöcke, die auf das Bild zugeschnitten sind: ein gekerbtes Brett dient allen.</translation>
   </message>
   <message>
-   <source>the marked corner</source>
-   <translation>der markierten Ecke</translation>
+   <source>both notches</source>
+   <translation>beiden Kerben</translation>
   </message>
   <message>
    <source>Cut the L from board exactly as thick as the block, and the notches into it.</source>
@@ -6098,8 +6166,8 @@
    <translation>Gut, wenn alle Stöcke genau gleich groß und rechtwinklig geschnitten sind.</translation>
   </message>
   <message>
-   <source>the board's corner</source>
-   <translation>der Ecke des Bretts</translation>
+   <source>the edges at the stops</source>
+   <translation>den Kanten an den Anschlägen</translation>
   </message>
   <message>
    <source>The sheet must reach {clear_mm} beyond the block on the two stopped sides, or its stops would stand on the block: take a larger sheet, or smaller blocks.</source>
@@ -6160,10 +6228,6 @@
   <message>
    <source>The notches are in the wood itself and cannot shift.</source>
    <translation>Die Kerben sind im Holz selbst und können sich nicht verschieben.</translation>
-  </message>
-  <message>
-   <source>both notches</source>
-   <translation>beiden Kerben</translation>
   </message>
   <message>
    <source>Score the walls with a knife held upright, then pare the floors to depth from the image's side.</source>
@@ -8740,10 +8804,6 @@ N</translation>
    <translation>Wie dieser Stock auf Bildschirm, Schablonen und Karten heißt.</translation>
   </message>
   <message>
-   <source>Make it the key</source>
-   <translation>Zum Linienstock machen</translation>
-  </message>
-  <message>
    <source>Give each zone a block of its own</source>
    <translation>Jeder Zone einen eigenen Stock geben</translation>
   </message>
@@ -10460,8 +10520,8 @@ N</translation>
    <translation>Auf trockene Farbe gedruckt, wird der ganze Film angenommen.</translation>
   </message>
   <message>
-   <source>{passes} worth a pull</source>
-   <translation>{passes} sich</translation>
+   <source>Printing it {passes} is as far as it is worth</source>
+   <translation>Es {passes} zu drucken, so weit lohnt es</translation>
   </message>
   <message>
    <source>By its colour taken for {family}. A drawdown makes it sure.</source>
@@ -10536,12 +10596,8 @@ N</translation>
    <translation> Es braucht mehr als die Menge selbst: neu mischen.</translation>
   </message>
   <message>
-   <source>pass is</source>
-   <translation>Druckgang lohnt</translation>
-  </message>
-  <message>
-   <source>passes are</source>
-   <translation>Druckgänge lohnen</translation>
+   <source>time</source>
+   <translation>Mal</translation>
   </message>
   <message>
    <source>read {lab_text}, predicted {lab_text_2}</source>

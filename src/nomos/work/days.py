@@ -6,11 +6,13 @@ from typing import ClassVar
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
-from nomos.base.progress import Progress
+from nomos.base.progress import Part, Progress
 from nomos.order.calendar import Calendar
 from nomos.project import Project
 from nomos.project.model.sheets import planned_sheets
 from nomos.project.order.days import calendar_of, days_needed
+from nomos.work.carve import Carve, carve_of
+from nomos.work.cut import Cut
 from nomos.work.request import Ask, held
 
 # Up to so many pulls are planned while a hand waits: some milliseconds.
@@ -30,11 +32,13 @@ class CountDays:
     """How many days the edition takes."""
 
     project: Project
+    carve: Carve | None
     said: ClassVar[str] = tr("counting the days")
 
-    def work(self, _ask: Ask, progress: Progress) -> int:
+    def work(self, ask: Ask, progress: Progress) -> int:
         """Count them. Raises Cancelled."""
-        return days_needed(self.project, progress=progress)
+        hours = _hours(ask, self.carve, Part(progress, 0.0, 0.5))
+        return days_needed(self.project, hours, progress=Part(progress, 0.5, 1.0))
 
 
 @dataclass(frozen=True)
@@ -43,24 +47,35 @@ class PlanDays:
 
     project: Project
     start: date
+    carve: Carve | None
     said: ClassVar[str] = tr("planning the days")
 
-    def work(self, _ask: Ask, progress: Progress) -> Planned:
+    def work(self, ask: Ask, progress: Progress) -> Planned:
         """Plan them. Raises Cancelled."""
         try:
-            return Planned(calendar_of(self.project, self.start, progress=progress))
+            hours = _hours(ask, self.carve, Part(progress, 0.0, 0.5))
+            return Planned(calendar_of(self.project, self.start, hours, progress=Part(progress, 0.5, 1.0)))
         except BadInput as error:
             return Planned(None, str(error))
 
 
-def count_of(project: Project) -> CountDays:
-    """The request for how many days a project takes."""
-    return CountDays(_held(project))
+def _hours(ask: Ask, carve: Carve | None, progress: Progress) -> dict[str, float] | None:
+    """Hours of cutting by block, as Carve plans it."""
+    return None if carve is None else {each.block: each.effort.hours for each in ask(carve, progress)}
 
 
-def days_of(project: Project, start: date) -> PlanDays:
+def count_of(project: Project, cut: Cut | None) -> CountDays:
+    """The request for how many days a project takes. cut : its blocks, to know how long they are cut."""
+    return CountDays(_held(project), _carve(project, cut))
+
+
+def days_of(project: Project, start: date, cut: Cut | None) -> PlanDays:
     """The request for a project's days."""
-    return PlanDays(_held(project), start)
+    return PlanDays(_held(project), start, _carve(project, cut))
+
+
+def _carve(project: Project, cut: Cut | None) -> Carve | None:
+    return carve_of(project, cut) if cut is not None and project.impressions else None
 
 
 def at_once(project: Project) -> bool:

@@ -127,6 +127,12 @@ def carrying_text(project: Project) -> str:
     })  # fmt: skip
     faces = counted(count, tr("block"), tr("blocks"))
     lay = SYSTEMS[project.register.system].carries
+    if count <= 1 and (key is None or not others):
+        return tr(
+            "Trace the drawing once, with {lay}, and bring it onto the board; ink of the tracing must not bleed into "
+            "pale inks.",
+            lay=lay,
+        )
     if key is None or project.workshop.carried == "tracing":
         return tr(
             "Trace the drawing once, with {lay}. Lay it face down on each of {faces} by the same marks and rub it "

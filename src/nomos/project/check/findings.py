@@ -13,7 +13,7 @@ from nomos.colour import delta_e00, overprints, reflectance_to_lab
 from nomos.colour.light import LIGHT_NAMES, LIGHTS
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.jigsaw import sawn_block
-from nomos.project.blocks.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, with_contour_key, with_shadow_key
+from nomos.project.blocks.keys import DARK_ENOUGH, SHADOW_LIGHTNESS, with_contour_key, with_drawn_key, with_shadow_key
 from nomos.project.blocks.methods import METHODS, method_of
 from nomos.project.blocks.reduction import is_reduction
 from nomos.project.check.joins import of_borders
@@ -30,7 +30,7 @@ from nomos.project.inks.films import (
     zone_keys,
 )
 from nomos.project.inks.reach import fields_that_part
-from nomos.project.model import Project, Zone
+from nomos.project.model import Block, Project, Zone
 from nomos.project.model.edits import with_pull
 from nomos.project.model.finding import UNSEEN_DE00, Cure, Finding, Weight
 from nomos.project.register.system import advice_for, marks_of, plan_of_system
@@ -44,6 +44,8 @@ _ALIKE_DE00 = 4.0
 _FAR_DE00 = 5.0
 _SMALL_PCT = 0.5
 _LEAST_BARE_MM2 = 0.05
+# Less is not told apart where lengths are told to a tenth.
+_TOLD_MM = 0.05
 # An ink so far from what it was read as is told (chosen by us, no source).
 _DULLER_DE00 = 1.5
 
@@ -122,16 +124,34 @@ def _of_key(project: Project) -> list[Finding]:
     if project.flat is None or is_reduction(project) or any(block.is_key for block in project.blocks):
         return []
     darks = any(DARK_ENOUGH <= colour.lab[0] < SHADOW_LIGHTNESS for colour in project.flat.colours)
+    own = next((block for block in project.blocks if _is_dark(project, block)), None)
+    if own is not None:
+        return [
+            Finding(
+                "worth knowing",
+                "blocks",
+                tr("No key block, though {name} is dark enough to be one.", name=own.name),
+                tr("As the key it is cut first and carries the drawing onto the other blocks."),
+                cure=Cure(tr("Make it the key"), partial(with_drawn_key, block_id=own.id)),
+            )
+        ]
+    rest = tr("joins then show the saw") if sawn_block(project) is not None else tr("joins then rest on the trap")
     return [
         Finding(
             "worth knowing",
             "blocks",
             tr("No key block: nothing dark in this design holds it together."),
-            tr("Draw contours, lay a shadow over its darks, or print without: joins then rest on the trap."),
+            tr("Draw contours, lay a shadow over its darks, or print without: {rest}.", rest=rest),
             cure=Cure(tr("Draw a contour key"), with_contour_key),
             other=Cure(tr("Lay a shadow key"), with_shadow_key) if darks else None,
         )
     ]
+
+
+def _is_dark(project: Project, block: Block) -> bool:
+    """Whether a block prints nothing but one colour as dark as a key."""
+    flat = project.flat
+    return flat is not None and len(block.colours) == 1 and flat.colours[block.colours[0]].lab[0] < DARK_ENOUGH
 
 
 def _of_layers(project: Project) -> list[Finding]:
@@ -231,6 +251,8 @@ def _nearer(project: Project, number_of: int) -> str:
     graded = [key for place, key in enumerate(zone_keys(project)) if place in films]
     if any(project.impression(key.pull).zones[key.zone].grade is not None for key in graded):
         return tr("It is graded, so only a part of it has the flat colour: judge it on the sheet.")
+    if sawn_block(project) is not None:
+        return tr("What the saw takes shows paper: print it from a key block over the joins, or change its ink.")
     if len(project.impressions) == 1:
         return tr("Change its ink, strength or opacity.")
     return tr("Change its ink, strength or opacity, or its place in the order.")
@@ -326,7 +348,7 @@ def _of_system(project: Project) -> list[Finding]:
             )
         )
     _, apart = worst_mm(project)
-    if apart > project.tolerance_mm and len(project.impressions) > 1:
+    if apart > project.tolerance_mm + _TOLD_MM and len(project.impressions) > 1:
         text = tr(
             "Two pulls may lie {apart} apart at the worst place, and {tolerance_mm} are allowed.",
             apart=length_text(apart),

@@ -75,7 +75,10 @@ def _of_edition(project: Project, edition: EditionState) -> NextStep:
             tr("It tells what is out of register, by how much, and what to glue."),
             "station 5",
         )
-    name = project.pull_name(edition.pulls[edition.layer])
+    going_on = edition.pulls[edition.layer]
+    planned = any(pull.id == going_on for pull in project.impressions)
     return NextStep(
-        tr("Go on printing {name}", name=name), tr("The bench knows which sheet and which pull is next."), "station 8"
+        tr("Go on printing {name}", name=project.pull_name(going_on)) if planned else tr("Go on at the bench"),
+        tr("The bench knows which sheet and which pull is next."),
+        "station 8",
     )

@@ -138,7 +138,7 @@ class EditionPlan(Struct, frozen=True, forbid_unknown_fields=True):
     printer: Annotated[
         int, count(tr("Printer's proofs"), tr("Beside the edition, for who prints it."), 0, 1000, undo=EDITION)
     ] = 1
-    bat: Annotated[bool, yes(tr("A BAT beside it"), tr("The sheet that the edition must match."), undo=EDITION)] = True
+    bat: Annotated[bool, yes(tr("A sheet to match"), tr("The BAT, which the edition must match."), undo=EDITION)] = True
     proofing: Annotated[
         int,
         count(

@@ -124,7 +124,7 @@ class Project(Struct, frozen=True, forbid_unknown_fields=True):
     seam_de00: Annotated[
         float,
         figure(
-            tr("Seam taken before a gap"),
+            tr("A dark seam may show up to"),
             tr("Up to this ΔE an overlap is taken before a gap; above it the two only kiss."), "ΔE", 0, 100,
             digits=0, undo=tr("Seam"),
         ),

@@ -1,5 +1,6 @@
 """The days of an edition: how long each pull takes, what dries, and when the last sheet is done."""
 
+from collections.abc import Mapping
 from datetime import date, timedelta
 
 from nomos.base.language import tr
@@ -11,7 +12,7 @@ from nomos.order.calendar import Calendar, Run, drying_hours, plan_days
 from nomos.order.shortening import with_help
 from nomos.order.washing import WEIGHT, Cleaning, cleaned
 from nomos.project.blocks.pulls import inked_with, stays_damp
-from nomos.project.blocks.reduction import cut_before
+from nomos.project.blocks.reduction import cut_before, is_reduction
 from nomos.project.inks.films import printing_sets, zone_keys
 from nomos.project.model import Impression, Project, ProjectError
 from nomos.project.model.sheets import planned_sheets
@@ -35,10 +36,14 @@ def _on_ink(project: Project, place: int) -> bool:
     return 2 * len(over) > len(own)
 
 
-def runs_of(project: Project) -> tuple[Run, ...]:
-    """The impressions as the calendar sees them, in print order."""
+def runs_of(project: Project, cut_h: Mapping[str, float] | None = None) -> tuple[Run, ...]:
+    """The impressions as the calendar sees them, in print order.
+
+    cut_h : hours of cutting by block, each cut before it first prints; without it only a state cut further
+        takes time, as long as is usual.
+    """
     pulls, cuts = project.impressions, cut_before(project)
-    runs = []
+    runs, cut = [], set[str]()
     for place, pull in enumerate(pulls):
         last = place + 1 == len(pulls)
         between = not last and (project.goes_on_wet(place + 1) or stays_damp(project, place))
@@ -48,18 +53,30 @@ def runs_of(project: Project) -> tuple[Run, ...]:
             following = [ink.lab for ink in inked_with(project, pulls[place + 1])]
             ways = cleaned([ink.lab for ink in inks], following)
         worst = max(ways, key=lambda way: WEIGHT[way])
+        # A key whose impressions carry the drawing is cut before anything else.
+        first = {*_carrying(project)} if place == 0 else set()
+        due = ({pull.block} | first) - cut
+        cut_min = None if cut_h is None else 60 * sum(cut_h.get(block, 0.0) for block in due)
+        cut |= due
         runs.append(
             Run(
                 project.pull_name(pull.id),
                 0.0 if between else _dry_after_h(project, place),
                 worst,
-                bool(cuts[place]),
+                bool(cuts[place]) if cut_min is None else cut_min > 0,
                 project.goes_on_wet(place),
                 sum(way == worst for way in ways),
                 pull_minutes(project, pull),
+                cut_min,
             )
         )
     return tuple(runs)
+
+
+def _carrying(project: Project) -> tuple[str, ...]:
+    """The drawn key, where its impressions carry the drawing onto the other blocks."""
+    own = [block.id for block in project.blocks if block.is_key and block.contour is None]
+    return tuple(own) if project.workshop.carried == "impressions" and not is_reduction(project) else ()
 
 
 def _dry_after_h(project: Project, place: int) -> float:
@@ -92,19 +109,23 @@ def first_day(project: Project, today: date) -> date:
     return today + timedelta(days=-today.weekday() % 7)
 
 
-def days_needed(project: Project, *, progress: Progress = NULL_PROGRESS) -> int:
-    """Days from the first pull to the last, 0 where a working day is too short for anything."""
+def days_needed(
+    project: Project, cut_h: Mapping[str, float] | None = None, *, progress: Progress = NULL_PROGRESS
+) -> int:
+    """Days from the first cut or pull to the last, 0 where a working day is too short for anything."""
     try:
         start = first_day(project, A_MONDAY)
         sheets = planned_sheets(project)
-        return plan_days(runs_of(project), sheets, project.times, start, progress=progress).days
+        return plan_days(runs_of(project, cut_h), sheets, project.times, start, progress=progress).days
     except ValueError:
         return 0
 
 
-def calendar_of(project: Project, start: date, *, progress: Progress = NULL_PROGRESS) -> Calendar:
+def calendar_of(
+    project: Project, start: date, cut_h: Mapping[str, float] | None = None, *, progress: Progress = NULL_PROGRESS
+) -> Calendar:
     """The days of the edition, and what would shorten them. Raises ProjectError if no day is long enough."""
     try:
-        return with_help(runs_of(project), planned_sheets(project), project.times, start, progress=progress)
+        return with_help(runs_of(project, cut_h), planned_sheets(project), project.times, start, progress=progress)
     except ValueError as error:
         raise ProjectError("times", tr("{error} Make the day longer, or things shorter.", error=error)) from None

@@ -52,6 +52,8 @@ def bed_plan(
 
 def _judged(place: Situation) -> tuple[int, str]:
     """How well it suits, and why. Common practice, no source."""
+    if place.pulls <= 1:
+        return (1, tr("One pull has nothing to fit to: the simplest set-up will do."))
     if place.sheets <= 5 and place.pulls <= 3:
         return (1, tr("A few sheets in a few pulls: the simplest set-up will do."))
     if place.floppy:
@@ -66,6 +68,6 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.4, 0.35, 0.0),
     tr("Marked corner of the block to the marked corner; sheet onto its crosses."),
-    carries=tr("the stops' edges"),
+    carries=tr("the marked corner and the crosses"),
     effort=4,
 )

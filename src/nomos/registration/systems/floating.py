@@ -81,7 +81,7 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.06, 0.08, 0.0),
     tr("Corner notch first, then the straight notch, let it fall."),
-    carries=tr("the marked corner"),
+    carries=tr("both notches"),
     effort=3,
     notched="board",
 )

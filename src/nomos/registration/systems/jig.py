@@ -126,7 +126,7 @@ SYSTEM = RegisterSystem(
     _judged,
     (0.12, 0.08, 0.0),
     tr("Near stops first, slide to the side stop, lay it down."),
-    carries=tr("the board's corner"),
+    carries=tr("the edges at the stops"),
     effort=2,
     holds_block=True,
 )

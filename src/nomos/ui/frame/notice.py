@@ -1,4 +1,4 @@
-"""A line over the sheet for what went wrong or has been done; it stays until it is read."""
+"""A line over the sheet for what went wrong or has been done; it stays until it is over or put away."""
 
 from PyQt6.QtCore import QRect, QSize, Qt
 from PyQt6.QtGui import QColor, QPainter, QPaintEvent
@@ -20,6 +20,7 @@ class Notice(QWidget):
         self._lines: list[str] = []
         self._advice: set[str] = set()
         self._lasting: set[str] = set()
+        self._fresh: set[str] = set()
         row = QHBoxLayout(self)
         row.setContentsMargins(theme.scaled(14), theme.scaled(6), theme.scaled(8), theme.scaled(6))
         self._text = label()
@@ -33,6 +34,7 @@ class Notice(QWidget):
     def tell(self, sentence: str) -> None:
         """Add a sentence; one already there is not said twice."""
         sentence = visible(sentence)
+        self._fresh.add(sentence)
         older = [line for line in self._lines if line != sentence]
         lasting = [line for line in older if line in self._lasting]
         passing = [line for line in older if line not in self._lasting]
@@ -55,6 +57,13 @@ class Notice(QWidget):
             return
         self._lines = [line for line in self._lines if line not in self._advice]
         self._advice.clear()
+        self._show_lines()
+
+    def go_on(self) -> None:
+        """Something else has been done since: what was told before the last thing done is over."""
+        stay = self._lasting | self._advice | self._fresh
+        self._lines = [line for line in self._lines if line in stay]
+        self._fresh = set()
         self._show_lines()
 
     def text(self) -> str:

@@ -26,6 +26,7 @@ class Welcome(QScrollArea):
         self.walk = button(tr("Or walk through it in two minutes"))
         self.reduction, self.jigsaw = button(tr("A reduction")), button(tr("A jigsaw"))
         self.photo = button(tr("A photograph of a sketch"))
+        self.demos = {self.demo: "glasshouse", self.reduction: "coldframe", self.jigsaw: "pots", self.photo: "photo"}
         page = QWidget()
         page.setObjectName("ground")
         page.setStyleSheet(f"#ground {{ background: {theme.GROUND}; }}")

@@ -164,7 +164,7 @@ def stack_view(project: Project, state: UiState) -> StackView | None:
         note = tr("The first pull has nothing wet below it.")
     passes = passes_of(project, film_of(project, key))
     gains = ", ".join(number(gain) for gain in passes.gains[:5])
-    worth = tr("{passes} worth a pull", passes=counted(passes.worth, tr("pass is"), tr("passes are")))
+    worth = tr("Printing it {passes} is as far as it is worth", passes=counted(passes.worth, tr("time"), tr("times")))
     solid = solid_film(project, ink)
     alone = printed_reflectance(project, [key], np.ones((1, 1), bool))[0]
     return StackView(

@@ -120,7 +120,7 @@ class DaysPart(QWidget):
         self.fields = Form(
             Times,
             (
-                "setup_min", "pull_min", "wash_min", "wipe_min", "cutting_min", "opens", "closes", "rack",
+                "setup_min", "pull_min", "wash_min", "wipe_min", "cut_h", "rollers", "opens", "closes", "rack",
                 "pulls_a_day", "temperature", "humidity", "damp_min", "keeps_days", "damp",
             ),
         )  # fmt: skip

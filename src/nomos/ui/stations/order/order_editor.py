@@ -20,6 +20,7 @@ from nomos.ui.frame.keeper import ProofKeeper
 from nomos.ui.frame.questions import Questions
 from nomos.ui.frame.station_editor import StationEditor
 from nomos.work import Request
+from nomos.work.carve import Carve
 from nomos.work.days import Planned, at_once, count_of, days_of
 from nomos.work.orders import Orders, orders_of
 
@@ -99,19 +100,20 @@ class OrderEditor(StationEditor):
 
     def days_of(self, project: Project) -> Planned | None:
         """The days; for many sheets they are asked for, and those of before stand until they are there."""
-        request = days_of(project, first_day(project, date.today()))
-        self._known = (self._known[0], self._soon(self._days, request, project) or self._known[1])
+        request = days_of(project, first_day(project, date.today()), self._keeper.cut)
+        self._known = (self._known[0], self._soon(self._days, request, request.carve, project) or self._known[1])
         return self._known[1]
 
     def count_of(self, project: Project) -> int | None:
         """How many days; the same."""
-        found = self._soon(self._count, count_of(project), project)
+        request = count_of(project, self._keeper.cut)
+        found = self._soon(self._count, request, request.carve, project)
         self._known = (found if found is not None else self._known[0], self._known[1])
         return self._known[0]
 
-    def _soon(self, asker: Asker, request: Request[A], project: Project) -> A | None:
+    def _soon(self, asker: Asker, request: Request[A], carve: Carve | None, project: Project) -> A | None:
         answers = self._runner.answers
-        if at_once(project):
+        if at_once(project) and (carve is None or answers.known(carve) is not None):
             return answers(request)
         known = answers.known(request)
         if known is None:
@@ -160,7 +162,7 @@ class OrderEditor(StationEditor):
         project, folder = self._document.project, self._questions.folder_for_packet()
         if project is None or folder is None:
             return
-        request = days_of(project, first_day(project, date.today()))
+        request = days_of(project, first_day(project, date.today()), self._keeper.cut)
         path, title, answers = folder / "edition.ics", project.title, self._runner.answers
 
         def work(progress: Progress) -> str:
