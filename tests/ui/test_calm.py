@@ -3,7 +3,8 @@
 from pathlib import Path
 
 import pytest
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import QPoint, Qt
+from PyQt6.QtWidgets import QApplication
 
 from nomos.project import Project
 from nomos.project.check.next_step import NextStep, Standing, next_step
@@ -103,3 +104,31 @@ def test_what_will_fail_comes_before_the_templates(little: tuple[Project, dict[s
     assert next_step(project, (), Standing()).action == "packet"
     assert next_step(project, (), Standing(saved=False)).action == "save"
     assert next_step(None, (), Standing()).action == "open"
+
+
+def test_a_right_click_says_what_lies_there_and_takes_it(demo_desk: Desk) -> None:
+    desk = demo_desk
+    desk.window.go_to("blocks")
+    settle(desk)
+    sheet, project = desk.window.sheet, project_of(desk)
+    place = QPoint(
+        *(round(value) for value in sheet.viewport.to_screen(project.image.left + 20, project.image.top + 8))
+    )
+    sheet.customContextMenuRequested.emit(place)
+    menu = next(made for made in sheet.findChildren(QMenu) if made.isVisible())
+    words = [entry.text() for entry in menu.actions()]
+    assert "predicted" in words[0]
+    choose = next(entry for entry in menu.actions() if entry.text().startswith("Choose "))
+    choose.trigger()
+    settle(desk)
+    chosen = desk.controller.state.pull
+    assert chosen is not None
+    assert choose.text() == f"Choose {project.pull_name(chosen)}"
+    next(entry for entry in menu.actions() if entry.text() == "Copy the picture").trigger()
+    clipboard = QApplication.clipboard()
+    assert clipboard is not None
+    assert clipboard.pixmap().width() == sheet.grab().width()
+    QTest.keyClick(desk.window, Qt.Key.Key_F11)
+    assert desk.window.isFullScreen()
+    QTest.keyClick(desk.window, Qt.Key.Key_F11)
+    assert not desk.window.isFullScreen()

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from functools import lru_cache
-from typing import Literal, NamedTuple, get_args
+from typing import Literal, NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -17,7 +17,6 @@ from nomos.colour.spectra import BANDS, WAVELENGTHS_NM, XYZ_WEIGHTS, Array
 
 Basis = Literal["word", "spectrum", "one reading", "recipe", "proof", "chart", "readings"]
 """What an ink is known by: a colour and a word, its spectrum on the paper, and so on."""
-BASES: tuple[Basis, ...] = get_args(Basis)
 
 _DRAWS = 48
 # How smooth the difference between two inks of one colour runs along the spectrum, nm.

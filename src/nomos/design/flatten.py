@@ -361,20 +361,3 @@ def _said_of_light(looked: Looked) -> tuple[str, ...]:
             shadow=100 * looked.sketch.light.shadow,
         ),
     )
-
-
-def suggest(picture: Picture, *, seed: int = 0) -> Suggestion:
-    """How many colours a design seems to have, and what each number would lose.
-
-    Parameters
-    ----------
-    picture : as it was read.
-    seed : the same seed gives the same answer.
-
-    Returns
-    -------
-    The number, and the mean ΔE00 that each number would leave.
-    """
-    found = flatten(picture, None, seed=seed).suggestion
-    assert found is not None
-    return found

@@ -1,3 +1,3 @@
 """Small simulated devices that stand in for real ones: scanner, colour reader, scales, thermo-hygrometer."""
 
-from nomos.devices.simulated import ColourReader, Scales, Scanner, ThermoHygrometer, uneven_inking
+from nomos.devices.simulated import Scales, Scanner, ThermoHygrometer, uneven_inking

@@ -93,22 +93,6 @@ def uneven_inking(shape: tuple[int, int], amount: float, grain_px: float, seed: 
 
 
 @dataclass
-class ColourReader:
-    """Reads a colour as CIELAB, each time a little differently."""
-
-    error: float = 0.15
-    seed: int = 0
-
-    def __post_init__(self) -> None:
-        self._hand = np.random.default_rng(self.seed)
-
-    def read(self, lab: tuple[float, float, float]) -> tuple[float, float, float]:
-        """One reading of a colour."""
-        lightness, a, b = np.array(lab) + self._hand.normal(0, self.error, 3)
-        return (float(np.clip(lightness, 0, 100)), float(a), float(b))
-
-
-@dataclass
 class Scales:
     """Weighs to the nearest step, less what stands on it as a tare."""
 

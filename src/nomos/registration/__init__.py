@@ -26,4 +26,4 @@ from nomos.registration.settings import (
 )
 from nomos.registration.systems import SYSTEMS, SystemAdvice, advise, system_called
 from nomos.registration.systems.shapes import Shape, SystemPlan
-from nomos.registration.turning import TURNS, Turn, TurnError, seated_corner, through_board, turning_error
+from nomos.registration.turning import TURNS, Turn, TurnError, seated_corner, turning_error

@@ -1,7 +1,7 @@
 """What the printer chooses about registration, and what each system is good for."""
 
 from dataclasses import dataclass
-from typing import Annotated, Literal, get_args
+from typing import Annotated, Literal
 
 from msgspec import Meta
 
@@ -13,7 +13,6 @@ from nomos.base.language import tr
 System = str
 USUAL_SYSTEM: System = "kento"
 MarkKind = Literal["none", "crosses", "rings", "verniers"]
-MARK_KINDS: tuple[MarkKind, ...] = get_args(MarkKind)
 REGISTRATION, TOLERANCE = tr("Registration"), tr("Tolerance")
 
 

@@ -45,26 +45,6 @@ def seated_corner(hand: Hand, turn: Turn | None) -> Corner:
     return Corner("far", hand)
 
 
-def through_board(place: Point, size_mm: Point, turn: Turn) -> Point:
-    """The place on the front face right behind one on the back, each face up with its top left as origin.
-
-    The other way round it is the same. x right, y towards the printer, mm.
-
-    Parameters
-    ----------
-    place : x and y on the back, mm from its top left.
-    size_mm : width and height of the board.
-    turn : how it is turned over.
-
-    Returns
-    -------
-    x and y on the front, mm.
-    """
-    x, y = place
-    width, height = size_mm
-    return (width - x, y) if turn == "sideways" else (x, height - y)
-
-
 @dataclass(frozen=True)
 class TurnError:
     """How far the back's print is out if it was drawn from the front's edges: mm, degrees, most in mm."""

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from PyQt6.QtCore import QObject, QSettings, Qt, QTimer
+from PyQt6.QtCore import QObject, QPoint, QSettings, Qt, QTimer
 from PyQt6.QtWidgets import QApplication, QWidget
 
 from nomos.base.errors import BadInput
@@ -22,6 +22,7 @@ from nomos.ui.frame.menus import Menus
 from nomos.ui.frame.notes import with_a_place
 from nomos.ui.frame.notice import Notice
 from nomos.ui.frame.outside import about_box, pasted
+from nomos.ui.sheet_menu import copy_picture, sheet_menu
 
 if TYPE_CHECKING:
     from nomos.ui.frame.guide import GuideWindow
@@ -54,6 +55,19 @@ class ExportActions(QObject):
         self._finding = -1
         self._guide: GuideWindow | None = None
         controller.files.settled.connect(self._remember)
+        view.sheet.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
+        view.sheet.customContextMenuRequested.connect(self._open_menu)
+
+    def _open_menu(self, at: QPoint) -> None:
+        sheet_menu(self._hand, self._view, self._column, at).popup(self._view.sheet.mapToGlobal(at))
+
+    def copy_picture(self) -> None:
+        """Put what the sheet shows on the clipboard."""
+        copy_picture(self._view)
+
+    def full_screen(self) -> None:
+        """The window alone on the screen, or back."""
+        self._over.setWindowState(self._over.windowState() ^ Qt.WindowState.WindowFullScreen)
 
     def take_menus(self, menus: Menus) -> None:
         """The menus stand: the files of late go into them."""

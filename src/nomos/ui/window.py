@@ -191,7 +191,8 @@ class Window(QMainWindow):
         actions |= {
             "beside sketch": beside.with_sketch, "beside before": beside.with_before,
             "beside saved": beside.with_saved, "beside file": self._beside_file, "beside map": self._turn_map,
-            "alone": beside.stop, "grow": self.grower.start,
+            "alone": beside.stop, "grow": self.grower.start, "full screen": self.export_actions.full_screen,
+            "copy picture": self.export_actions.copy_picture,
         }  # fmt: skip
         return actions | {
             "find": partial(find_setting, self, self.at, self._turn_to),

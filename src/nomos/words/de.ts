@@ -6906,6 +6906,14 @@
    <translation>Weiter weg</translation>
   </message>
   <message>
+   <source>Full screen, and back</source>
+   <translation>Ganzer Bildschirm und zurück</translation>
+  </message>
+  <message>
+   <source>Copy what the sheet shows as a picture</source>
+   <translation>Was der Bogen zeigt, als Bild kopieren</translation>
+  </message>
+  <message>
    <source>Open a sketch or a project</source>
    <translation>Skizze oder Projekt öffnen</translation>
   </message>
@@ -7306,6 +7314,10 @@
    <translation>&amp;Zahlen als Tabelle kopieren</translation>
   </message>
   <message>
+   <source>Copy the &amp;picture</source>
+   <translation>Das &amp;Bild kopieren</translation>
+  </message>
+  <message>
    <source>&amp;Find a setting…</source>
    <translation>Einstellung &amp;finden …</translation>
   </message>
@@ -7372,6 +7384,10 @@
   <message>
    <source>&amp;One print alone</source>
    <translation>Ein Druck &amp;allein</translation>
+  </message>
+  <message>
+   <source>F&amp;ull screen</source>
+   <translation>&amp;Ganzer Bildschirm</translation>
   </message>
   <message>
    <source>&amp;Print at true size…</source>
@@ -8236,6 +8252,18 @@
   <message>
    <source>Done</source>
    <translation>Fertig</translation>
+  </message>
+  <message>
+   <source>Look at</source>
+   <translation>Ansehen</translation>
+  </message>
+  <message>
+   <source>Copy the picture</source>
+   <translation>Das Bild kopieren</translation>
+  </message>
+  <message>
+   <source>Choose {pull}</source>
+   <translation>{pull} wählen</translation>
   </message>
   <message>
    <source>Settings and unsaved work cannot be kept in your own folders; until this machine is started anew they are in {}. Save to a place that can be written.</source>
@@ -11470,18 +11498,6 @@ N</translation>
   <message>
    <source>seventh</source>
    <translation>siebter</translation>
-  </message>
-  <message>
-   <source>eighth</source>
-   <translation>achter</translation>
-  </message>
-  <message>
-   <source>ninth</source>
-   <translation>neunter</translation>
-  </message>
-  <message>
-   <source>tenth</source>
-   <translation>zehnter</translation>
   </message>
   <message>
    <source>number {place}</source>

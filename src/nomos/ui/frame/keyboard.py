@@ -29,6 +29,8 @@ BINDINGS: tuple[tuple[str, tuple[str, ...], str], ...] = (
     ("loupe", ("L",), tr("Loupe on and off")),
     ("closer", ("+", "="), tr("Closer")),
     ("further", ("-",), tr("Further away")),
+    ("full screen", ("F11",), tr("Full screen, and back")),
+    ("copy picture", ("Ctrl+Shift+C",), tr("Copy what the sheet shows as a picture")),
     ("open", ("Ctrl+O",), tr("Open a sketch or a project")),
     ("telephone", ("Ctrl+T",), tr("A picture from the telephone")),
     ("save", ("Ctrl+S",), tr("Save")),

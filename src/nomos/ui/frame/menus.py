@@ -23,7 +23,7 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     )),
     (tr("&Edit"), (
         ("undo", tr("&Undo")), ("redo", tr("&Redo")), (_LINE, ""), ("copy figures",
-        tr("&Copy the figures as a table")),
+        tr("&Copy the figures as a table")), ("copy picture", tr("Copy the &picture")),
         (_LINE, ""), ("find", tr("&Find a setting…")), ("preferences", tr("&Preferences and studio…")),
     )),
     (tr("&View"), (
@@ -35,7 +35,8 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
         tr("&Before and after the last change")),
         ("beside saved", tr("Beside the print as sa&ved")), ("beside file",
         tr("Beside the print of another f&ile…")),
-        ("beside map", tr("&Map of where both differ")), ("alone", tr("&One print alone")),
+        ("beside map", tr("&Map of where both differ")), ("alone", tr("&One print alone")), (_LINE, ""),
+        ("full screen", tr("F&ull screen")),
     )),
     (tr("&Print"), (("print", tr("&Print at true size…")), ("packet", tr("Write the pac&ket…")))),
     (tr("&Help"), (
@@ -45,9 +46,9 @@ _MENUS: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 )  # fmt: skip
 _NO_PROJECT = tr("Open a sketch or a project first.")
 _OF_PROJECT = (
-    "save", "save as", "export", "copy figures", "find", "whole", "true", "closer", "further", "loupe", "earlier",
-    "later", "grow", "finding", "beside sketch", "beside before", "beside saved", "beside file",
-    "beside map", "alone",
+    "save", "save as", "export", "copy figures", "copy picture", "find", "whole", "true", "closer", "further",
+    "loupe", "earlier", "later", "grow", "finding", "beside sketch", "beside before", "beside saved",
+    "beside file", "beside map", "alone",
 )  # fmt: skip
 _NO_FILE = tr("It has no file yet: save it first.")
 _NO_BLOCKS = tr("There are no blocks to print yet, or no room for the system at Register.")

@@ -318,6 +318,27 @@ def lab_text(lab: NDArray[np.float64] | tuple[float, ...]) -> str:
     return " ".join(number(float(value), 0) for value in lab)
 
 
+def pulls_at(proof: Proof | None, state: UiState, place: tuple[float, float]) -> tuple[str, ...]:
+    """Ids of the pulls that print at a place, in their order, as far as the sheet is looked at."""
+    row = _row_at(proof, state, place)
+    if proof is None or row is None:
+        return ()
+    printing = {key.pull for key, prints in zip(proof.laid.films, proof.laid.map.members[row], strict=True) if prints}
+    return tuple(pull.id for pull in proof.project.impressions[: state.pulls] if pull.id in printing)
+
+
+def _row_at(proof: Proof | None, state: UiState, place: tuple[float, float]) -> int | None:
+    """The combination of films at a place; None beside the image."""
+    if proof is None or proof.project.flat is None:
+        return None
+    image, laid = proof.project.image, proof.laid
+    at = on_print(proof.project, state, place)
+    x = int((at[0] - image.left) * laid.px_per_mm) + laid.pad_px
+    y = int((at[1] - image.top) * laid.px_per_mm) + laid.pad_px
+    height, width = laid.map.index.shape
+    return int(laid.map.index[y, x]) if 0 <= x < width and 0 <= y < height else None
+
+
 def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] | None) -> str:
     """The foot line: the place, what prints there, predicted, wanted, ΔE."""
     if place is None:
@@ -326,20 +347,15 @@ def place_text(proof: Proof | None, state: UiState, place: tuple[float, float] |
     if proof is None or proof.project.flat is None:
         return said[0]
     image, laid = proof.project.image, proof.laid
-    place = on_print(proof.project, state, place)
+    at, place = place, on_print(proof.project, state, place)
     x = int((place[0] - image.left) * laid.px_per_mm) + laid.pad_px
     y = int((place[1] - image.top) * laid.px_per_mm) + laid.pad_px
     height, width = laid.map.index.shape
-    if not (0 <= x < width and 0 <= y < height):
+    row = _row_at(proof, state, at)
+    if row is None:
         return tr("{said}    margin, bare paper", said=said[0])
-    row = int(laid.map.index[y, x])
-    here = laid.map.members[row]
-    printing = {key.pull for key, prints in zip(laid.films, here, strict=True) if prints}
-    prints = [
-        f"{number_of} {within(proof.project.pull_name(impression.id))}"
-        for number_of, impression in enumerate(proof.project.impressions, start=1)
-        if impression.id in printing and (state.pulls is None or number_of <= state.pulls)
-    ]
+    order = {pull.id: number_of for number_of, pull in enumerate(proof.project.impressions, start=1)}
+    prints = [f"{order[pull]} {within(proof.project.pull_name(pull))}" for pull in pulls_at(proof, state, at)]
     said.append(tr("prints {prints}", prints=", ".join(prints)) if prints else tr("bare paper"))
     labs = proof.labs if state.pulls is None else sheet_labs(proof.project, laid, state.pulls)
     said.append(tr("predicted {lab_text}", lab_text=lab_text(labs[row])))

@@ -78,17 +78,5 @@ def _card(key: str, name: str, quiet: str, project: Project, chosen: bool, proof
 
 
 def _ordinal(place: int) -> str:
-    words = (
-        "",
-        tr("first"),
-        tr("second"),
-        tr("third"),
-        tr("fourth"),
-        tr("fifth"),
-        tr("sixth"),
-        tr("seventh"),
-        tr("eighth"),
-        tr("ninth"),
-        tr("tenth"),
-    )
+    words = ("", tr("first"), tr("second"), tr("third"), tr("fourth"), tr("fifth"), tr("sixth"), tr("seventh"))
     return words[place] if place < len(words) else tr("number {place}", place=place)
