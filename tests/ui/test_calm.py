@@ -111,11 +111,8 @@ def test_a_right_click_says_what_lies_there_and_takes_it(demo_desk: Desk) -> Non
     desk.window.go_to("blocks")
     settle(desk)
     sheet, project = desk.window.sheet, project_of(desk)
-    place = QPoint(
-        *(round(value) for value in sheet.viewport.to_screen(project.image.left + 20, project.image.top + 8))
-    )
-    sheet.customContextMenuRequested.emit(place)
-    menu = next(made for made in sheet.findChildren(QMenu) if made.isVisible())
+    x, y = sheet.viewport.to_screen(project.image.left + 20, project.image.top + 8)
+    menu = sheet_menu(desk.controller, desk.window.central_view, desk.window.column, QPoint(round(x), round(y)))
     words = [entry.text() for entry in menu.actions()]
     assert "predicted" in words[0]
     choose = next(entry for entry in menu.actions() if entry.text().startswith("Choose "))
