@@ -12,6 +12,7 @@ from nomos.ui.desk import Desk
 from nomos.ui.frame.finder import Finder
 from nomos.ui.frame.more import ALL
 from nomos.ui.language import window_settings
+from nomos.ui.sheet_menu import sheet_menu
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
