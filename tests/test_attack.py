@@ -10,6 +10,7 @@ KILLED = "saves killed", "logs killed", "full disk"
 THEIRS = "links", "outputs", "several", "signals", "names", "nesting", "markup", "bad disks"
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("names", [FED, KILLED, THEIRS])
 def test_an_attack_is_answered_in_a_sentence_and_costs_no_work(names: tuple[str, ...]) -> None:
     sys.path.insert(0, str(Path(__file__).resolve().parents[1] / "tools"))

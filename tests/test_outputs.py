@@ -187,6 +187,7 @@ def test_the_log_of_another_print_is_said_by_every_command_that_reads_it(
     assert run(["studio", "studio.json", "--keep", "print.nomos"], no_window) == 2
 
 
+@pytest.mark.thorough
 def test_six_hands_at_once_record_six_sheets(bench: Path) -> None:
     """Each waits for the others: no sheet is recorded twice, none is lost."""
     command = [sys.executable, "-m", "nomos", "log", str(bench / "print.nomos"), "good"]
@@ -207,6 +208,7 @@ def test_a_log_that_is_being_written_is_said_after_a_while(bench: Path) -> None:
     held.release()
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("number", [signal.SIGTERM, signal.SIGHUP, signal.SIGINT])
 def test_a_command_that_is_stopped_leaves_nothing_half_written(number: signal.Signals, bench: Path) -> None:
     command = [sys.executable, "-m", "nomos", "packet", str(bench / "print.nomos"), "--out"]

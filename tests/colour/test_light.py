@@ -74,6 +74,7 @@ def test_trapping_by_preucils_formula() -> None:
         preucil(1.0, 0.5, 0.0)
 
 
+@pytest.mark.thorough
 @given(st.floats(0.1, 1.0))
 def test_the_share_that_took_is_found_from_preucils_reading(share: float) -> None:
     """The law, on a clear yellow over a clear cyan."""

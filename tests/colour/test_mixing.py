@@ -52,6 +52,7 @@ def test_a_mixture_computed_forward_is_found_again(some: set[int], seed: int) ->
     assert sum(best.shares) == pytest.approx(1)
 
 
+@pytest.mark.thorough
 @settings(max_examples=4)
 @given(st.integers(0, 10_000))
 @example(7011)  # the best has a little extender, the nearest in Lab has none

@@ -17,6 +17,7 @@ from nomos.project.blocks.methods import method_of
 from nomos.project.check.parts import apart_findings, colours_apart_mm, piece_findings
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize(
     ("scenario", "drawn", "size_mm"),
     [

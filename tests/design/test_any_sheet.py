@@ -39,6 +39,7 @@ def off_mm(taken: Photograph, corners: object, sheet: Sheet) -> float:
     return float(np.hypot(*(np.array(corners) * [width, height] - true)[inside].T).max() * scale)
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize(
     ("paper", "ground", "hand", "lens"),
     [

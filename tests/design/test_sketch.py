@@ -34,6 +34,7 @@ def flat_crayon(crayon: Picture) -> FlatDesign:
     return flatten(crayon, None)
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("medium", [medium for medium in MEDIA if medium != "crayon"])
 def test_every_medium_gives_its_fields_its_line_and_its_count(butt: Answer, medium: Medium) -> None:
     flat = flatten(scan_of(butt, medium), None)
@@ -73,6 +74,7 @@ def test_a_photograph_on_a_table_is_found_straightened_and_read(butt: Answer) ->
     assert abs(hit.off) <= 1
 
 
+@pytest.mark.thorough
 def test_a_blue_line_is_a_line_and_no_line_is_none(butt: Answer) -> None:
     blue = butt.colours.copy()
     blue[butt.line] = (31, 63, 143)
@@ -84,6 +86,7 @@ def test_a_blue_line_is_a_line_and_no_line_is_none(butt: Answer) -> None:
     assert plain.line is None
 
 
+@pytest.mark.thorough
 def test_a_line_of_a_quarter_millimetre_stays(butt: Answer) -> None:
     """Thinner than a pixel of what the sketch is judged at."""
     fine = Answer(np.kron(butt.labels, np.ones((2, 2), np.uint8)), butt.colours, 10.0, butt.line, 0)
@@ -97,6 +100,7 @@ def test_a_line_of_a_quarter_millimetre_stays(butt: Answer) -> None:
     assert compared(flat, answer).line > 0.8  # within a tenth of a millimetre
 
 
+@pytest.mark.thorough
 def test_the_number_asked_for_is_given_and_too_many_are_not_invented(crayon: Picture) -> None:
     looked = look(crayon)
     for count in (4, 6):
@@ -116,6 +120,7 @@ def sky(noise: float) -> Picture:
     return Picture(np.clip(page, 0, 255).astype(np.uint8), (140.0, 200.0), 5.0)
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("noise", [0.0, 3.0])
 @pytest.mark.parametrize("count", [None, 7])
 def test_a_gradient_falls_into_bands_that_never_come_back(noise: float, count: int | None) -> None:
@@ -136,6 +141,7 @@ def test_a_gradient_falls_into_bands_that_never_come_back(noise: float, count: i
         assert len(flat.colours) == count
 
 
+@pytest.mark.thorough
 def test_what_is_sure_and_unsure(flat_crayon: FlatDesign, butt: Answer) -> None:
     """Doubt lies where two colours are alike, not all over the page."""
     assert flat_crayon.unsure is not None
@@ -163,6 +169,7 @@ def test_a_photograph_of_tones_is_read_as_tones() -> None:
     assert flatten(picture, 6, read_as="sketch").read_as == "sketch"
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize(
     "rgb",
     [

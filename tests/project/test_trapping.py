@@ -165,6 +165,7 @@ def test_no_paper_is_said_to_show_where_a_further_block_prints_under_both(demo: 
             assert "bare paper" not in text
 
 
+@pytest.mark.thorough
 def test_what_would_help_an_unreached_colour_is_tried_not_guessed(demo: Demo) -> None:
     """A reduction with a transparent pale ink on top of darks: opaque reaches it, and the button says so."""
     project = with_method(demo[0], "reduction", None)

@@ -90,6 +90,7 @@ def test_marks_on_one_line_show_no_stretch_and_one_place_nothing() -> None:
         fit_marks(np.ones((1, 2)), np.ones((1, 2)))
 
 
+@pytest.mark.thorough
 def test_the_standard_errors_are_what_repeated_readings_scatter_by() -> None:
     generator = np.random.default_rng(1)
     sigma = 0.05

@@ -64,6 +64,7 @@ def test_never_more_than_1_percent_above_the_optimum(monkeypatch: pytest.MonkeyP
         assert best.cost <= 1.01 * optimum(request, layers) + 1e-9, seed
 
 
+@pytest.mark.thorough
 def test_strengths_are_never_worse_than_a_grid_of_five() -> None:
     for seed in range(12):
         generator = np.random.default_rng(100 + seed)
@@ -111,6 +112,7 @@ def colours_of(plan: Plan) -> list[Lab]:
     return found
 
 
+@pytest.mark.thorough
 @settings(max_examples=10)
 @given(st.integers(0, 10_000))
 def test_a_plan_prints_what_it_says(seed: int) -> None:
@@ -122,6 +124,7 @@ def test_a_plan_prints_what_it_says(seed: int) -> None:
             assert plan.worst_de00 == pytest.approx(max(plan.de00))
 
 
+@pytest.mark.thorough
 def test_more_blocks_are_never_worse_and_the_same_seed_gives_the_same() -> None:
     generator = np.random.default_rng(7)
     request = SolverRequest(PAPER, some_wishes(generator, 8), some_inks(generator, 8, (1.0, 0.5)), 5, restarts=3)

@@ -56,6 +56,7 @@ def parts_of(desk: Desk) -> Iterator[tuple[str, Answers]]:
             yield f"{station}, {part}", column
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("sized", [(1024, 700, USUAL), (1024, 700, TWICE)], indirect=True)
 def test_nothing_is_cut_off_however_large_the_text(sized: Desk) -> None:
     window = sized.window

@@ -3662,8 +3662,8 @@
    <translation>auf den nassen Druckgang davor</translation>
   </message>
   <message>
-   <source>{tool} ⌀ {across}</source>
-   <translation>{tool} ⌀ {across}</translation>
+   <source>{tool} Ø {across}</source>
+   <translation>{tool} Ø {across}</translation>
   </message>
   <message>
    <source>solid corner near, {hand}</source>

@@ -85,5 +85,15 @@ def at_once(project: Project) -> bool:
 
 def _held(project: Project) -> Project:
     return held(
-        project, "flat", "inks", "paper", "blocks", "impressions", "register", "plan", "times", "workshop.sheets"
+        project,
+        "flat",
+        "inks",
+        "paper",
+        "blocks",
+        "impressions",
+        "register",
+        "plan",
+        "times",
+        "workshop.sheets",
+        "workshop.carried",
     )

@@ -149,7 +149,7 @@ def _where(project: Project, zone: Zone, *, first: bool) -> str:
 
 def _tool(project: Project, zone: Zone) -> str:
     tool = INKING_TOOLS[zone.tool]
-    across = tr("{tool} ⌀ {across}", tool=tool.name, across=length_text(project.craft.roller_mm, 0))
+    across = tr("{tool} Ø {across}", tool=tool.name, across=length_text(project.craft.roller_mm, 0))
     return across if tool.usual else tool.name
 
 

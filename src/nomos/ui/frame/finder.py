@@ -90,7 +90,7 @@ class Finder(QDialog):
         self._found = found(self._places, wanted)
         for each in self._found:
             made = QListWidgetItem(f"{each.name}  ·  {each.station}")
-            made.setToolTip(each.control.toolTip())
+            set_tip(made, each.control.toolTip())
             self.list.addItem(made)
         self.list.setCurrentRow(0)
         nothing = bool(wanted.strip()) and not self.list.count()
