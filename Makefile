@@ -1,6 +1,6 @@
 # `make demo` and `make test` need nothing done before them; see README.md.
 PY := .venv/bin/python
-TESTED := src tests benchmarks conftest.py
+TESTED := src tests benchmarks
 # Two tests run side by side: threads of one library more would only stand in each other's way.
 ALONE := OMP_NUM_THREADS=1 OPENBLAS_NUM_THREADS=1 OPENCV_FOR_THREADS_NUM=1
 
@@ -20,7 +20,7 @@ test: setup
 	@.venv/bin/lint-imports --no-cache > build-imports.log 2>&1 || { cat build-imports.log; rm -f build-imports.log; exit 1; }
 	@rm -f build-imports.log
 	@! grep -n '://' requirements.lock
-	@NOMOS_COUNT=1 $(ALONE) $(PY) -m pytest -q -n 2 --dist worksteal -m "not thorough"
+	@$(ALONE) $(PY) -m pytest -q -n 2 --dist worksteal -m "not thorough"
 
 # What a simulated telephone or another physics takes minutes to show: with `make test` all there is.
 thorough: setup

@@ -206,6 +206,7 @@ def test_bad_input_is_what_every_refusal_is() -> None:
     assert all(issubclass(kind, BadInput) for kind in (ColourError, ProjectError, KentoError))
 
 
+@pytest.mark.thorough
 def test_a_photograph_is_straightened_and_says_how_sure_it_is(
     capsys: pytest.CaptureFixture[str], tmp_path: Path
 ) -> None:

@@ -36,6 +36,7 @@ def answer(capsys: pytest.CaptureFixture[str], *arguments: str) -> dict[str, Any
     return found
 
 
+@pytest.mark.thorough
 def test_mix_gives_grams_parts_and_choices(capsys: pytest.CaptureFixture[str]) -> None:
     found = answer(
         capsys, "mix", "--target", "lab(58 20 32)", "--shelf", SHELF, "--over", "lab(85 0 30)", "--grams", "50"

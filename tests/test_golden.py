@@ -81,7 +81,7 @@ def _answers(path: Path, capsys: pytest.CaptureFixture[str]) -> dict[str, Any]:
     return found
 
 
-@pytest.mark.parametrize("name", ["coldframe", "pots", "photo", "glasshouse"])
+@pytest.mark.parametrize("name", ["coldframe", "pots", pytest.param("photo", marks=pytest.mark.thorough), "glasshouse"])
 def test_the_demos_answer_as_they_did(
     name: str, demo: tuple[Project, Assets], tmp_path: Path, capsys: pytest.CaptureFixture[str]
 ) -> None:

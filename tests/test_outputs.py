@@ -130,6 +130,7 @@ def test_what_is_replaced_on_purpose_is_kept(bench: Path, monkeypatch: pytest.Mo
     assert previous_of(bench / "new.ics").exists()
 
 
+@pytest.mark.thorough
 def test_nothing_a_window_holds_is_written(
     bench: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
 ) -> None:
@@ -146,6 +147,7 @@ def test_nothing_a_window_holds_is_written(
     assert files_in(bench) | {"packet/.project.nomos.lock": b""} == before | {"packet/.project.nomos.lock": b""}
 
 
+@pytest.mark.thorough
 def test_a_packet_leaves_its_own_project_alone_and_keeps_the_offsets(
     bench: Path, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]
 ) -> None:
@@ -293,6 +295,7 @@ def test_tables_hold_no_formula_and_what_was_printed_keeps_its_name(
         assert not any(cell.startswith("=") for row in rows for cell in row.split(","))
 
 
+@pytest.mark.thorough
 def test_names_cannot_speak_to_a_terminal_and_json_gives_them_back(tmp_path: Path) -> None:
     odd = "no\x1b[31m\u202ename\x07.nomos"
     done = subprocess.run(

@@ -27,6 +27,7 @@ CORE = (
 )  # fmt: skip
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("module", CORE)
 def test_no_package_but_ui_needs_qt(module: str) -> None:
     code = f"import sys; sys.modules['PyQt6'] = None; import nomos.{module}"

@@ -108,6 +108,7 @@ def test_output_that_was_closed_before_is_no_fault(kept: Path) -> None:
     assert done.returncode == 0
 
 
+@pytest.mark.thorough
 def test_a_compositor_of_another_session_and_a_platform_that_is_not_there(kept: Path) -> None:
     status, _, told = nomos(str(kept), DISPLAY="", WAYLAND_DISPLAY="wayland-of-old", QT_QPA_PLATFORM="")
     assert (status, told.startswith("nomos: Nothing answers at the display wayland-of-old")) == (2, True)

@@ -121,6 +121,7 @@ def test_crayon_scattered_by_dark_paper_is_a_drawing_but_doubted() -> None:
     assert (taken.paper, looked.read_as, looked.other) == ("black", "sketch", "tones")
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("paper", ["kraft", "black"])
 def test_paper_of_a_colour_of_its_own_stays_bare_and_keeps_it(paper: str) -> None:
     sheet = sheet_of(paper)
@@ -191,6 +192,7 @@ def test_a_hand_is_left_out_and_the_drawing_keeps_its_corners(paper: str) -> Non
     assert len(one.colours) == len(other.colours)
 
 
+@pytest.mark.thorough
 def test_notes_lie_outside_the_drawing_until_they_are_kept() -> None:
     sheet = sheet_of("white", 5)
     height = sheet.linear.shape[0]

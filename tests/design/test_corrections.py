@@ -104,6 +104,7 @@ def test_corrections_outlive_the_number_of_colours(drawn: Picture) -> None:
         assert number_at(flat, sky) != number_at(flat, grass)
 
 
+@pytest.mark.thorough
 def test_another_colour_takes_what_is_like_it_nearby_or_everywhere(drawn: Picture) -> None:
     looked = look(drawn)
     few = flatten(drawn, 4, looked=looked)

@@ -59,6 +59,7 @@ def test_a_field_split_off_is_its_own_colour_and_prints_as_before(demo: Demo, de
         split_off(project, whole, 5, 5)
 
 
+@pytest.mark.thorough
 def test_a_reduction_stays_one_when_colours_are_merged(demo: Demo, demo_blocks: CutBlocks) -> None:
     project = with_reduction(demo[0])
     after, _ = merged(project, demo_blocks.labels, 3, 5)

@@ -144,6 +144,7 @@ def planted_faults(project: Project, blocks: CutBlocks) -> tuple[CutBlocks, dict
     return CutBlocks(blocks.labels, tuple(masks), blocks.px_per_mm, ()), planted
 
 
+@pytest.mark.thorough
 def test_poor_trapping_of_a_wet_impression_is_found(small: Small) -> None:
     """The red field printed on wet green."""
     project = with_switch(small[0], small[0].impressions[1].block, (2,), True)

@@ -77,6 +77,7 @@ def test_no_order_of_the_demo_is_better(demo: Demo, demo_blocks: CutBlocks, laid
     assert washes["fewest wash-ups"] <= washes["the usual order"]
 
 
+@pytest.mark.thorough
 def test_schools_and_pins_are_kept(demo: Demo, demo_blocks: CutBlocks, laid: LaidSheet) -> None:
     project, borders = demo[0], demo_blocks.borders
     key = next(p.id for p in project.impressions if project.block(p.block).is_key)

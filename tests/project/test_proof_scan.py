@@ -156,6 +156,7 @@ def test_a_photograph_is_read_against_the_key() -> None:
     assert max(off for off, _ in proofs.corner_errors(proof, found)[-5:]) < 0.12
 
 
+@pytest.mark.thorough
 def test_it_may_lie_any_way_up_and_be_read_against_another_pull(small: tuple[Project, CutBlocks]) -> None:
     proof = proof_of(small, 3)
     upside_down = dataclasses.replace(proof, rgb=np.ascontiguousarray(proof.rgb[::-1, ::-1]))

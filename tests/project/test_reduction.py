@@ -57,6 +57,7 @@ def test_a_lighter_colour_over_a_darker_needs_opacity() -> None:
     assert left[0] > left[1] > left[2]
 
 
+@pytest.mark.thorough
 @pytest.mark.parametrize("wanted", [(0.0, 0.0, 0.0), (100.0, 0.0, 0.0), (32.0, 79.0, -108.0)])
 @pytest.mark.parametrize("word", ["transparent", "semi", "opaque"])
 def test_what_no_ink_can_be_is_met_by_the_nearest(wanted: Lab, word: Opacity) -> None:

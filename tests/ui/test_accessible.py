@@ -91,6 +91,7 @@ def tab_to(desk: Desk, wanted: QWidget) -> None:
     raise AssertionError(f"{wanted.accessibleName() or type(wanted).__name__} is not reached by Tab")
 
 
+@pytest.mark.thorough
 def test_a_whole_job_from_the_keyboard_alone(desk: Desk, answers: Answers, tmp_path: Path) -> None:
     """From the sketch to the packet: opened, renamed, an order tried, the edition set, saved, written."""
     from tests.ui.test_preferences import sketch

@@ -2,6 +2,7 @@
 
 from pathlib import Path
 
+import pytest
 from PIL import Image
 from PyQt6.QtCore import QEvent, Qt
 from PyQt6.QtGui import QKeyEvent
@@ -80,6 +81,7 @@ def test_every_sheet_of_a_layer_then_the_bad_one_first(saved: Desk) -> None:
     assert state.tally() == {"good": 0, "spoiled": 0, "repaired": 0}
 
 
+@pytest.mark.thorough
 def test_practice_writes_nothing_into_the_record(saved: Desk) -> None:
     desk = saved
     bencher = desk.controller.bencher

@@ -206,6 +206,7 @@ def test_a_block_is_simplified_where_nothing_is_seen(demo_desk: Desk) -> None:
     assert desk.keeper.proof.mean_de00 == pytest.approx(before, abs=0.1)
 
 
+@pytest.mark.thorough
 def test_reduction_is_chosen_reordered_and_left(demo_desk: Desk) -> None:
     desk, station = demo_desk, demo_desk.window.at("blocks")
     before = project_of(desk)

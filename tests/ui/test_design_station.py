@@ -78,6 +78,7 @@ def tool(desk: Desk, name: str) -> None:
     click(desk.window.at("design").correct.tools[name])
 
 
+@pytest.mark.thorough
 @pytest.mark.usefixtures("_sheets_are_small")
 def test_a_photograph_becomes_fields_and_is_put_right_by_pointing(desk: Desk, photograph: Path) -> None:
     desk.files.open(photograph)

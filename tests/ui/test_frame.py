@@ -71,6 +71,7 @@ def test_a_save_that_fails_says_why_and_keeps_the_changes(demo_desk: Desk, answe
     assert demo_desk.document.unsaved
 
 
+@pytest.mark.thorough
 def test_colours_are_renamed_recoloured_and_left_bare(demo_desk: Desk) -> None:
     desk = demo_desk
     QTest.keyClick(desk.window, Qt.Key.Key_1)

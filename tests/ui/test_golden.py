@@ -71,7 +71,9 @@ def _said_at(desk: Desk, drawn: list[str]) -> dict[str, list[str]]:
     return found
 
 
-@pytest.mark.parametrize("name", ["coldframe", "pots", "photo", "glasshouse", "little", "boards"])
+@pytest.mark.parametrize(
+    "name", ["coldframe", "pots", pytest.param("photo", marks=pytest.mark.thorough), "glasshouse", "little", "boards"]
+)
 def test_the_stations_say_what_they_said(
     name: str, desk: Desk, demo: tuple[Project, Assets], little: tuple[Project, Assets], drawn_text: list[str]
 ) -> None:

@@ -38,6 +38,7 @@ def own_ink(desk: Desk) -> str:
     return project_of(desk).impressions[SLATE].zones[0].ink
 
 
+@pytest.mark.thorough
 def test_a_recipe_is_found_weighed_taken_and_put_right(inks: Desk) -> None:
     desk, station = inks, inks.window.at("inks")
     station.turn_to("mix")

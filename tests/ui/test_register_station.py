@@ -71,6 +71,7 @@ def test_side_and_marks_are_chosen(small: Desk) -> None:
     assert len({mark.block for mark in content.marks}) == len(project_of(desk).blocks)
 
 
+@pytest.mark.thorough
 def test_the_tolerance_follows_the_slider_and_ones_own_figures(small: Desk) -> None:
     desk, station = small, small.window.at("register")
     station.turn_to("tolerance")
@@ -148,6 +149,7 @@ def test_a_proof_is_read_by_eye_and_kept(small: Desk) -> None:
     assert "lay its transfer" in part.steps.text()
 
 
+@pytest.mark.thorough
 def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
     desk, station = small, small.window.at("register")
     desk.controller.editor.set("register.marks", "rings")
@@ -168,6 +170,7 @@ def test_a_simulated_scan_finds_what_was_tried(small: Desk) -> None:
     assert len(project_of(desk).readings) == len(project_of(desk).impressions)
 
 
+@pytest.mark.thorough
 def test_a_scan_that_is_none_is_refused_in_a_sentence(small: Desk, answers: Answers, tmp_path: Path) -> None:
     from PIL import Image
 

@@ -208,6 +208,7 @@ def test_wishes_and_inks_for_plans_are_kept_and_followed(demo_desk: Desk) -> Non
     assert any(ink.name == "Brick" for ink in found.plans[-1][0].inks)
 
 
+@pytest.mark.thorough
 def test_a_reduction_is_changed_without_keeping_the_hand_waiting(desk: Desk) -> None:
     desk.window.resize(1280, 800)
     desk.window.show()
