@@ -102,6 +102,11 @@ def test_the_packet_has_an_index_and_everything_it_names(
         capture_output=True, text=True, check=True, timeout=60,
     ).stdout  # fmt: skip
     assert "transfer.pdf" in text
+    first_page = text.split("\f")[0]
+    assert "Before you cut" in first_page
+    assert "Assumed, not measured" in first_page
+    told = [each for each in plan["findings"] if each["weight"] != "worth knowing"]
+    assert all(" ".join(each["text"].split()[:3]) in " ".join(first_page.split()) for each in told[:5])
     assert f"{plan['sheets']['cut']} sheets: " in text
     with Image.open(tmp_path / "process.png") as page:
         assert page.width > 1000

@@ -17,7 +17,7 @@ from nomos.base.errors import BadInput
 from nomos.formats import PAPERS_MM, Template, drawing_svg, drawings_pdf, template_drawings, templates
 from nomos.formats.pdf import plan_tiles
 from nomos.formats.template_drawing import template_drawing
-from nomos.project import Assets, CutBlocks, Project, ProjectError
+from nomos.project import Assets, CutBlocks, Finding, Project, ProjectError
 from nomos.project.blocks.edits import with_block
 from nomos.project.model.edits import with_sheet
 
@@ -160,6 +160,18 @@ def test_a_name_of_any_letters_makes_a_file_name(demo: Demo, demo_blocks: CutBlo
     first = templates(project, demo_blocks)[0]
     (tmp_path / f"{first.name}.svg").write_bytes(drawing_svg(template_drawing(first), headed=True))
     assert first.name == "01-ōtsu-sky-1-block"
+
+
+def test_a_template_carries_what_is_found_on_its_own_block(demo: Demo, demo_blocks: CutBlocks) -> None:
+    first, second = (pull.block for pull in demo[0].impressions[:2])
+    fine = Finding(
+        "will fail", "blocks", "Fine: a 3; b 4.", "Widen.", blocks=(first, second), own=("Fine: 3.", "Fine: 4.")
+    )
+    aside = Finding("worth knowing", "blocks", "By the way.", "Or not.", blocks=(first,))
+    made = templates(demo[0], demo_blocks, (fine, aside))
+    for template, wanted in zip(made[:4], ("Fine: 3. Widen.",) * 2 + ("Fine: 4. Widen.",) * 2, strict=True):
+        assert template.notes[-1] == wanted
+    assert made[4].warnings == ()
 
 
 def test_tiles_laid_together_show_the_whole_block(drawn: Sequence[Template]) -> None:

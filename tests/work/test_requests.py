@@ -30,7 +30,7 @@ from nomos.project.check.closelook import look_closely
 from nomos.project.check.inking import look_at_inking
 from nomos.project.edition.carving import carve_blocks, with_craft, with_material
 from nomos.project.inks.colour_uncertainty import judge
-from nomos.project.inks.data import with_ink_data, with_paper_data
+from nomos.project.inks.data import with_ink_data
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.mixing import underlay_of, wanted_of
 from nomos.project.model import Grade, ProofReading
@@ -90,8 +90,8 @@ EDITS: dict[str, Edit] = {
     "offset": lambda p: with_offset(p, p.impressions[1].id, Misregister(0.6, 0.2, 0.1)),
     "order": lambda p: moved_impression(p, p.impressions[2].id, 0),
     "paper colour": lambda p: with_paper(p, lab=(80.0, 3.0, 12.0)),
-    "paper kind": lambda p: with_paper_data(p, kind="coated", surface="rough"),
-    "grain": lambda p: with_paper_data(p, grain="width", growth=(2.0, 3.0)),
+    "paper kind": lambda p: replace(p, paper=replace(p.paper, kind="coated", surface="rough")),
+    "grain": lambda p: replace(p, paper=replace(p.paper, grain="width", growth=(2.0, 3.0))),
     "sheet": lambda p: with_sheet(p, (120.0, 140.0)),
     "damp": lambda p: with_register(p, damp=True),
     "system": lambda p: with_register(p, system="jig"),

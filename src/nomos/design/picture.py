@@ -68,10 +68,6 @@ class Picture:
         """Where on the print a place of the picture lies, mm. share : of its width and height."""
         return through(self.to_mm, share)
 
-    def share_at(self, place_mm: tuple[float, float]) -> tuple[float, float]:
-        """The place of the picture that lies at a place on the print."""
-        return through(np.linalg.inv(self.to_mm), place_mm)
-
 
 @dataclass(frozen=True, eq=False)
 class Pixels:

@@ -9,6 +9,7 @@ from nomos.project import Project
 from nomos.ui.column import Column
 from nomos.ui.controller import Controller
 from nomos.ui.frame.document import design_of
+from nomos.ui.frame.looks import BOARDS
 from nomos.ui.frame.raster import index_levels, picture_levels
 from nomos.ui.frame.sheet import SheetView
 from nomos.ui.frame.sheet_view import Overlay, laid_raster, sheet_content
@@ -62,7 +63,7 @@ class CentralView(QStackedWidget):
         if proof is not None:
             self._let_go(proof.project)
         looked_at = replace(hand.state, shown="sketch") if self.flipped else hand.state
-        outlines = None
+        self.sheet.ruled, outlines = looked_at.shown not in BOARDS, None
         if looked_at.shown == "outlined" and proof is not None and proof.project is project:
             found = designer.need_outlines(proof.blocks.labels, proof.blocks.px_per_mm)
             outlines = Overlay(spots=found.places, raster=found.raster) if found else None

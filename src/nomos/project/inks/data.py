@@ -14,8 +14,3 @@ def with_ink_data(project: Project, ink_id: str, **changes: object) -> Project:
 def with_optics(project: Project, ink_id: str, lab: Lab, optics: Optics) -> Project:
     """An ink with K and S that are known, and the colour of its solid by them."""
     return with_ink_data(project, ink_id, lab=lab, optics=optics)
-
-
-def with_paper_data(project: Project, **changes: object) -> Project:
-    """The paper with other data: surface, weight_gsm, thickness_mm, grain, growth."""
-    return replace(project, paper=replace(project.paper, **changes))

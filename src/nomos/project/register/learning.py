@@ -13,9 +13,9 @@ from nomos.base.units import number
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
-from nomos.project.inks.films import ground_of, solid_film, trapping_at, zone_keys
+from nomos.project.inks.films import ground_of, predicted, solid_film, trapping_at, zone_keys
 from nomos.project.model import Ink, Optics, Project
-from nomos.project.register.proof_fields import FieldRead, Films, shown_by
+from nomos.project.register.proof_fields import FieldRead, lying_in
 from nomos.project.register.proof_places import ProofPlace
 
 _FACTORS = (0.4, 2.5)
@@ -118,7 +118,8 @@ class _Seen:
 
     labs: Array
     weights: Array
-    films: tuple[Films, ...]
+    lying: list[frozenset[int]]
+    shares: Array
     sure_de00: float
 
     @classmethod
@@ -126,12 +127,14 @@ class _Seen:
         """What some fields hold."""
         return cls(
             np.array([each.read for each in fields]), np.array([each.area_mm2 for each in fields]),
-            tuple(each.films for each in fields), max((each.sure_de00 for each in fields), default=0.0),
+            *lying_in([each.films for each in fields]), max((each.sure_de00 for each in fields), default=0.0),
         )  # fmt: skip
 
     def off(self, project: Project) -> float:
         """Area-weighted mean ΔE00 between what was read and what a project predicts."""
-        return float(self.weights @ delta_e00(shown_by(project, self.films), self.labs) / self.weights.sum())
+        return float(
+            self.weights @ delta_e00(self.shares @ predicted(project, self.lying), self.labs) / self.weights.sum()
+        )
 
 
 def _best_cause(project: Project, seen: _Seen) -> Cause | None:

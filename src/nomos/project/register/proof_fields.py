@@ -118,7 +118,8 @@ def read_proof(
             continue
         films = planned.films_at(inside)
         lab = balance.lab(mean_colour(even, inside))
-        wanted = shown_by(placed.project, [films])[0]
+        lying, shares = lying_in([films])
+        wanted = (shares @ predicted(placed.project, lying))[0]
         found.append(
             FieldRead(
                 place, (float(lab[0]), float(lab[1]), float(lab[2])),
@@ -137,11 +138,11 @@ def read_proof(
 Films = tuple[tuple[frozenset[int], float], ...]
 
 
-def shown_by(project: Project, fields: Sequence[Films]) -> Array:
-    """CIELAB that fields show as a whole, by what lies in them and how much of each. (fields, 3)."""
-    some = list(dict.fromkeys(films for field in fields for films, _ in field))
-    labs = predicted(project, some)
-    return np.stack([sum(share * labs[some.index(films)] for films, share in field) for field in fields])
+def lying_in(fields: Sequence[Films]) -> tuple[list[frozenset[int]], Array]:
+    """All that lies in some fields, and the share of each in every field, (fields, all)."""
+    each = [dict(field) for field in fields]
+    lying = list(dict.fromkeys(films for own in each for films in own))
+    return lying, np.array([[own.get(films, 0.0) for films in lying] for own in each])
 
 
 @dataclass(frozen=True, eq=False)

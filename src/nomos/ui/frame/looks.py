@@ -64,6 +64,8 @@ LOOKS: tuple[Look, ...] = (
     Look("card", tr("Card"), tr("The drawdown card that was read")),
     Look("exercise", tr("Practice"), tr("The proof to practise on")),
 )
+# Boards and cards, which no ruler of the sheet measures.
+BOARDS = ("plans", "stack", "card")
 # In the row at every station; the others stand in the menu beside it, and come with what asks for them.
 _ALWAYS = ("sketch", "flat", "print", "block", "cut")
 _NO_BLOCKS = tr("There are no blocks yet.")

@@ -57,7 +57,7 @@ class SheetView(QWidget):
         self._handle_from = (0.0, 0.0)
         self._gesture = 0
         self._pointer: QPointF | None = None
-        self.loupe = False
+        self.loupe, self.ruled = False, True
         self._touch: Touch | None = None
         self._stroke: list[tuple[float, float]] = []
         self._shown_place: tuple[float, float] | None = None
@@ -174,7 +174,8 @@ class SheetView(QWidget):
         if content.plan is not None:
             draw_system(painter, view, content.plan, content.marks)
         block = content.plan.bench if content.plan else None
-        sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
+        if self.ruled:
+            sheet_marks.draw_rulers(painter, view, content.sheet_mm, self.rect(), block)
         if self._touch is not None and self._stroke:
             sheet_marks.draw_stroke(painter, view, replace(self._touch, points=tuple(self._stroke)))
         if self._shown_place is not None:
