@@ -121,8 +121,7 @@ def plan_days(
     -----
     Sheets go through in one order, each not before it is dry and the rack has a
     place. A run may be parted over several days. Two ways are tried, beginning a
-    layer with the first dry sheet and waiting until all are dry; the one that ends
-    earlier is kept.
+    layer with the first dry sheet and waiting until all are dry; a run is parted only where that ends days earlier.
     """
     if times.way == "sheet by sheet":
         return _sheet_by_sheet(runs, sheets, times, start)
@@ -132,7 +131,8 @@ def plan_days(
         )
         for waits in (False, True)
     )
-    return min(eager, patient, key=lambda found: (found.end, len(found.tasks)))
+    whole = eager.end <= patient.end and len(eager.tasks) <= len(patient.tasks)
+    return eager if whole or eager.end.date() < patient.end.date() else patient
 
 
 class _Desk:
