@@ -15,8 +15,6 @@ Limit = Literal["drying", "rack", "hours", "work"]
 _FOREVER_DAYS, _NO_LIMIT = 3000, 1_000_000
 # Times are whole microseconds: what misses by less than this fits.
 _BLINK = timedelta(milliseconds=1)
-# Cutting that takes so little more is finished the same day (chosen by us).
-_FINISHED_MIN = 10.0
 # Drying doubles in speed for ten degrees; water-based ink dries slower in damp air by half for 50 points
 # of humidity (both from memory).
 _TEN_DEGREES, _DAMP_AIR = 10.0, 0.5
@@ -121,7 +119,8 @@ def plan_days(
     -----
     Sheets go through in one order, each not before it is dry and the rack has a
     place. A run may be parted over several days. Two ways are tried, beginning a
-    layer with the first dry sheet and waiting until all are dry; a run is parted only where that ends days earlier.
+    layer with the first dry sheet and waiting until all are dry; the one that ends
+    earlier is kept.
     """
     if times.way == "sheet by sheet":
         return _sheet_by_sheet(runs, sheets, times, start)
@@ -131,8 +130,7 @@ def plan_days(
         )
         for waits in (False, True)
     )
-    whole = eager.end <= patient.end and len(eager.tasks) <= len(patient.tasks)
-    return eager if whole or eager.end.date() < patient.end.date() else patient
+    return min(eager, patient, key=lambda found: (found.end, len(found.tasks)))
 
 
 class _Desk:
@@ -146,6 +144,7 @@ class _Desk:
         self.pulled: dict[date, int] = {}
         self.has_cut: dict[date, float] = {}
         self.begun = datetime.combine(start, time())
+        # When each place that is taken on the rack is free again.
         # When the sheets on the rack will be free of it: a heap, the soonest first.
         self.drying: list[datetime] = []
         if times.damp:
@@ -188,7 +187,6 @@ class _Desk:
         while left > 1e-6:
             closes = self.to_work()
             room = 60 * self.times.cut_h - self.has_cut.get(self.now.date(), 0.0)
-            room = left if left <= room + _FINISHED_MIN else room
             if room < 1e-6:
                 self.to_next_day()
                 continue
