@@ -110,6 +110,9 @@ def test_findings_name_material_roller_and_curl(demo: Demo, demo_blocks: CutBloc
     # What seats on stops stays as large as they are set.
     jig = with_register(project, system="jig")
     assert "larger than" not in " ".join(f.text for f in carving_findings(jig, carve_blocks(jig, blocks)))
+    # What prints marks in its margin, or is laid by crosses there, keeps the margin.
+    for margin in (with_register(project, marks="rings"), with_register(project, system="translucent")):
+        assert "larger than" not in " ".join(f.text for f in carving_findings(margin, carve_blocks(margin, blocks)))
     # A brush reaches no cleared ground.
     brushed = tuple(replace(p, zones=tuple(replace(z, tool="brush") for z in p.zones)) for p in project.impressions)
     by_hand = replace(project, impressions=brushed)

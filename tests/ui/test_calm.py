@@ -7,10 +7,10 @@ from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtWidgets import QApplication
 
 from nomos.project import Project
-from nomos.project.check.next_step import NextStep, Standing, next_step
 from nomos.ui.desk import Desk
 from nomos.ui.frame.finder import Finder
 from nomos.ui.frame.more import ALL
+from nomos.ui.frame.next_step import NextStep, Standing, next_step
 from nomos.ui.language import window_settings
 from nomos.ui.sheet_menu import sheet_menu
 from tests.ui.conftest import Answers, QTest, click, project_of, settle

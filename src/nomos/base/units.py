@@ -122,7 +122,13 @@ def size_text(width_mm: float, height_mm: float) -> str:
 
 
 # More than this many are counted, not named.
+_FEW_G = 10.0
 _MOST_LISTED = 4
+
+
+def grams_text(grams: float) -> str:
+    """An amount in grams, without the unit: few are told to a tenth."""
+    return number(grams, 0 if grams >= _FEW_G else 1)
 
 
 def listed(some: Sequence[str]) -> str:

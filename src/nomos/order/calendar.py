@@ -144,7 +144,6 @@ class _Desk:
         self.pulled: dict[date, int] = {}
         self.has_cut: dict[date, float] = {}
         self.begun = datetime.combine(start, time())
-        # When each place that is taken on the rack is free again.
         # When the sheets on the rack will be free of it: a heap, the soonest first.
         self.drying: list[datetime] = []
         if times.damp:
@@ -323,7 +322,7 @@ def _sheet_by_sheet(runs: Sequence[Run], sheets: int, times: Times, start: date)
     for place, run in enumerate(runs):
         desk.cut(run, place)
     beside = min(times.rollers or len(runs), len(runs))
-    shared = sorted(run.cleaning_min(times) for run in runs)[beside:] if beside < len(runs) else []
+    shared = sorted(run.cleaning_min(times) for run in runs)[beside:]
     one_sheet = sum(run.minutes(times) for run in runs) + sum(shared)
     evening = beside * times.wash_min
     done = 0

@@ -43,6 +43,7 @@ def sheet_menu(hand: Controller, view: CentralView, column: Column, at: QPoint) 
             found = menu.addAction(finding.text)
             assert found is not None
             set_tip(found, finding.remedy)
+            found.triggered.connect(lambda _on=False, station=finding.station: hand.go_to(station))
     menu.addSeparator()
     looks = menu.addMenu(tr("Look at"))
     assert looks is not None

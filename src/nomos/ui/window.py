@@ -11,7 +11,6 @@ from PyQt6.QtWidgets import QMainWindow, QScrollArea, QSplitter
 
 from nomos.base.language import tr
 from nomos.project import Station
-from nomos.project.check.next_step import Standing, next_step
 from nomos.project.register.system import plan_of_system
 from nomos.ui.central_view import CentralView
 from nomos.ui.column import Column
@@ -30,6 +29,7 @@ from nomos.ui.frame.jobs import ASKED, Asker, JobRunner
 from nomos.ui.frame.ladder import PullLadder
 from nomos.ui.frame.looks import LooksRow, legend_of, looks_of
 from nomos.ui.frame.menus import Menus, reasons
+from nomos.ui.frame.next_step import Standing, next_step
 from nomos.ui.frame.notice import Notice
 from nomos.ui.frame.sheet_view import place_text
 from nomos.ui.frame.state import STATIONS

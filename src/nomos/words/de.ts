@@ -2962,10 +2962,6 @@
    <translation>Wie schnell du schneidest und druckst: das Protokoll am Tisch lehrt es.</translation>
   </message>
   <message>
-   <source> and {more} more</source>
-   <translation> und {more} weitere</translation>
-  </message>
-  <message>
    <source>looking at the pieces</source>
    <translation>Teile werden angesehen</translation>
   </message>
@@ -3322,90 +3318,6 @@
    <translation>Nein</translation>
   </message>
   <message>
-   <source>Print the templates</source>
-   <translation>Die Schablonen drucken</translation>
-  </message>
-  <message>
-   <source>At 100 %, then measure the bar of 100 mm before you cut by them.</source>
-   <translation>Mit 100 %, dann den Balken von 100 mm nachmessen, bevor du danach schneidest.</translation>
-  </message>
-  <message>
-   <source>The bench knows which sheet and which pull is next.</source>
-   <translation>Der Tisch weiß, welcher Bogen und welcher Druckgang an der Reihe ist.</translation>
-  </message>
-  <message>
-   <source>Open a sketch</source>
-   <translation>Eine Skizze öffnen</translation>
-  </message>
-  <message>
-   <source>Everything begins with a picture; Ctrl+T takes one from the telephone.</source>
-   <translation>Alles beginnt mit einem Bild; Strg+T holt eines vom Telefon.</translation>
-  </message>
-  <message>
-   <source>Say how large the print is</source>
-   <translation>Sagen, wie groß der Druck ist</translation>
-  </message>
-  <message>
-   <source>The picture does not say it, so it is a guess.</source>
-   <translation>Das Bild sagt es nicht, es ist also geraten.</translation>
-  </message>
-  <message>
-   <source>Choose the blocks</source>
-   <translation>Die Druckstöcke wählen</translation>
-  </message>
-  <message>
-   <source>Nothing prints yet.</source>
-   <translation>Noch druckt nichts.</translation>
-  </message>
-  <message>
-   <source>Make room to register</source>
-   <translation>Platz zum Anlegen schaffen</translation>
-  </message>
-  <message>
-   <source>thing</source>
-   <translation>Sache</translation>
-  </message>
-  <message>
-   <source>things</source>
-   <translation>Sachen</translation>
-  </message>
-  <message>
-   <source>Look at {many} that will fail</source>
-   <translation>{many} ansehen: misslingt so</translation>
-  </message>
-  <message>
-   <source>Save the print</source>
-   <translation>Den Druck sichern</translation>
-  </message>
-  <message>
-   <source>It has no file yet.</source>
-   <translation>Er hat noch keine Datei.</translation>
-  </message>
-  <message>
-   <source>Choose and number the sheets</source>
-   <translation>Die Bogen auswählen und nummerieren</translation>
-  </message>
-  <message>
-   <source>Every layer is printed on every sheet that is left.</source>
-   <translation>Jede Schicht ist auf jedem verbliebenen Bogen gedruckt.</translation>
-  </message>
-  <message>
-   <source>Photograph a proof</source>
-   <translation>Einen Andruck fotografieren</translation>
-  </message>
-  <message>
-   <source>It tells what is out of register, by how much, and what to glue.</source>
-   <translation>Er sagt, was nicht passt, um wie viel, und was anzukleben ist.</translation>
-  </message>
-  <message>
-   <source>Go on printing {name}</source>
-   <translation>{name} weiterdrucken</translation>
-  </message>
-  <message>
-   <source>Go on at the bench</source>
-   <translation>Am Tisch weitermachen</translation>
-  </message>
-  <message>
    <source>trying blocks out of register</source>
    <translation>Stöcke werden verschoben probiert</translation>
   </message>
@@ -3508,6 +3420,10 @@
   <message>
    <source>This print was saved by an earlier Nomos, whose figures are not in its file. It is now foretold at a mean ΔE of {mean}, {name} the furthest off at {worst}. {why}</source>
    <translation>Dieser Druck wurde mit einem früheren Nomos gesichert, dessen Zahlen nicht in der Datei stehen. Vorhergesagt ist jetzt ein mittleres ΔE von {mean}, am weitesten daneben {name} mit {worst}. {why}</translation>
+  </message>
+  <message>
+   <source> and {more} more</source>
+   <translation> und {more} weitere</translation>
   </message>
   <message>
    <source>{name} ΔE {old}, now {new}</source>
@@ -7424,6 +7340,90 @@
   <message>
    <source>More settings</source>
    <translation>Mehr Einstellungen</translation>
+  </message>
+  <message>
+   <source>Print the templates</source>
+   <translation>Die Schablonen drucken</translation>
+  </message>
+  <message>
+   <source>At 100 %, then measure the bar of 100 mm before you cut by them.</source>
+   <translation>Mit 100 %, dann den Balken von 100 mm nachmessen, bevor du danach schneidest.</translation>
+  </message>
+  <message>
+   <source>The bench knows which sheet and which pull is next.</source>
+   <translation>Der Tisch weiß, welcher Bogen und welcher Druckgang an der Reihe ist.</translation>
+  </message>
+  <message>
+   <source>Open a sketch</source>
+   <translation>Eine Skizze öffnen</translation>
+  </message>
+  <message>
+   <source>Everything begins with a picture; Ctrl+T takes one from the telephone.</source>
+   <translation>Alles beginnt mit einem Bild; Strg+T holt eines vom Telefon.</translation>
+  </message>
+  <message>
+   <source>Say how large the print is</source>
+   <translation>Sagen, wie groß der Druck ist</translation>
+  </message>
+  <message>
+   <source>The picture does not say it, so it is a guess.</source>
+   <translation>Das Bild sagt es nicht, es ist also geraten.</translation>
+  </message>
+  <message>
+   <source>Choose the blocks</source>
+   <translation>Die Druckstöcke wählen</translation>
+  </message>
+  <message>
+   <source>Nothing prints yet.</source>
+   <translation>Noch druckt nichts.</translation>
+  </message>
+  <message>
+   <source>Make room to register</source>
+   <translation>Platz zum Anlegen schaffen</translation>
+  </message>
+  <message>
+   <source>thing</source>
+   <translation>Sache</translation>
+  </message>
+  <message>
+   <source>things</source>
+   <translation>Sachen</translation>
+  </message>
+  <message>
+   <source>Look at {many} that will fail</source>
+   <translation>{many} ansehen: misslingt so</translation>
+  </message>
+  <message>
+   <source>Save the print</source>
+   <translation>Den Druck sichern</translation>
+  </message>
+  <message>
+   <source>It has no file yet.</source>
+   <translation>Er hat noch keine Datei.</translation>
+  </message>
+  <message>
+   <source>Choose and number the sheets</source>
+   <translation>Die Bogen auswählen und nummerieren</translation>
+  </message>
+  <message>
+   <source>Every layer is printed on every sheet that is left.</source>
+   <translation>Jede Schicht ist auf jedem verbliebenen Bogen gedruckt.</translation>
+  </message>
+  <message>
+   <source>Photograph a proof</source>
+   <translation>Einen Andruck fotografieren</translation>
+  </message>
+  <message>
+   <source>It tells what is out of register, by how much, and what to glue.</source>
+   <translation>Er sagt, was nicht passt, um wie viel, und was anzukleben ist.</translation>
+  </message>
+  <message>
+   <source>Go on printing {name}</source>
+   <translation>{name} weiterdrucken</translation>
+  </message>
+  <message>
+   <source>Go on at the bench</source>
+   <translation>Am Tisch weitermachen</translation>
   </message>
   <message>
    <source>Put away</source>

@@ -10,8 +10,7 @@ def assumed(project: Project) -> tuple[str, ...]:
     guessed = [ink.name for ink in project.inks if ink.optics is None and ink.reflectance is None]
     said = []
     if guessed:
-        names = listed(guessed[:4]) + (tr(" and {more} more", more=len(guessed) - 4) if len(guessed) > 4 else "")
-        said.append(tr("Known by colour alone: {names}. A drawdown of each makes them sure.", names=names))
+        said.append(tr("Known by colour alone: {names}. A drawdown of each makes them sure.", names=listed(guessed)))
     if not project.readings:
         said.append(
             tr(

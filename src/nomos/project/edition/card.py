@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from nomos.base.language import opened, tr, within
-from nomos.base.units import length_text, number
+from nomos.base.units import grams_text, length_text
 from nomos.edition.inking_tools import INKING_TOOLS
 from nomos.edition.pressings import PRESSINGS
 from nomos.project.blocks.boards import board_pairs
@@ -21,8 +21,6 @@ from nomos.registration import SYSTEMS
 # (common practice; the shares are chosen by us).
 _SOLID_SHARE, _LINE_SHARE = 0.35, 0.12
 _USUAL_SHARE = 0.25
-# Smaller amounts are told to a tenth of a gram.
-_SMALL_G = 10.0
 
 
 @dataclass(frozen=True)
@@ -71,8 +69,7 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
     sheets = planned_sheets(project)
     zones = tuple(_zone(project, blocks, pull, place, sheets) for place in range(len(pull.zones)))
     grams = [zone.grams for zone in zones if zone.grams]
-    whole = number(sum(grams), 0 if sum(grams) >= _SMALL_G else 1)
-    amount = tr("{grams} g for {sheets} sheets", grams=whole, sheets=sheets) if grams else ""
+    amount = tr("{grams} g for {sheets} sheets", grams=grams_text(sum(grams)), sheets=sheets) if grams else ""
     then = tr("then let them dry, press them flat, choose and number them")
     if layer + 1 < count:
         following = project.pull_name(project.impressions[layer + 1].id)

@@ -23,7 +23,7 @@ from nomos.project.blocks.reduction import is_reduction
 from nomos.project.edition.fineness import Features, features_of, material_of
 from nomos.project.model import Block, Project, ProjectError
 from nomos.project.model.finding import Finding
-from nomos.project.register.system import plan_of_system
+from nomos.project.register.system import marks_of, plan_of_system
 from nomos.project.sheet.masks import CutBlocks
 from nomos.registration import SYSTEMS, Rect, SystemPlan
 from nomos.separation import Mask
@@ -222,10 +222,10 @@ def _small(project: Project, carved: Sequence[CarvedBlock]) -> list[Finding]:
     """Blocks with wood at the far edge or the open side that neither prints nor holds nor registers.
 
     The near edge and the corner's side seat the block or the sheet; a board with another face, pieces or
-    further states, and a block that stops fit, stay whole.
+    further states, and a block that stops fit or that bears marks in its margin, stay whole.
     """
-    plan, _ = plan_of_system(project)
-    if plan is None or is_reduction(project) or SYSTEMS[project.register.system].holds_block:
+    plan, own = plan_of_system(project)[0], SYSTEMS[project.register.system]
+    if plan is None or is_reduction(project) or own.holds_block or own.crosses or marks_of(project)[0]:
         return []
     said, blocks = [], []
     for each in carved:

@@ -293,14 +293,19 @@ class Choice(QWidget):
         if value in self._buttons:
             self._buttons[value].setChecked(True)
             return
-        self._group.setExclusive(False)
-        for made in self._buttons.values():
-            made.setChecked(False)
-        self._group.setExclusive(True)
+        uncheck(self._group)
 
     def chosen_text(self) -> str:
         """The words that hold, "" for none."""
         return next((made.text() for made in self._buttons.values() if made.isChecked()), "")
+
+
+def uncheck(group: QButtonGroup) -> None:
+    """Have none of the buttons of a group hold."""
+    group.setExclusive(False)
+    for made in group.buttons():
+        made.setChecked(False)
+    group.setExclusive(True)
 
 
 def column_of(*parts: QWidget) -> QWidget:

@@ -5,9 +5,9 @@ from PyQt6.QtGui import QColor, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
 from nomos.base.language import tr
-from nomos.project.check.next_step import NextStep
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import label
+from nomos.ui.frame.next_step import NextStep
 from nomos.ui.frame.plain_text import set_tip
 
 HEIGHT = 28

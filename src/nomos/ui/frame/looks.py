@@ -10,7 +10,7 @@ from PyQt6.QtWidgets import QButtonGroup, QMenu, QPushButton, QVBoxLayout, QWidg
 from nomos.base.language import tr
 from nomos.project import Project, Station
 from nomos.ui.frame import theme
-from nomos.ui.frame.controls import Choice, button
+from nomos.ui.frame.controls import Choice, button, uncheck
 from nomos.ui.frame.flow import FlowLayout
 from nomos.ui.frame.plain_text import set_tip
 from nomos.ui.frame.state import Shown, UiState
@@ -152,33 +152,22 @@ class LooksRow(QWidget):
     def show_looks(self, looks: Sequence[Look], state: UiState) -> None:
         """Show what can be looked at, and what is."""
         there = {look.shown: look for look in looks}
-        for shown, made in self.buttons.items():
+        entries: dict[str, QPushButton | QAction] = {**self.buttons, **self.actions_by_look}
+        for shown, made in entries.items():
             look = there.get(shown)  # type: ignore[call-overload] # the keys are the same words
             made.setVisible(look is not None)
             if look is not None:
                 made.setEnabled(not look.why_not)
                 set_tip(made, look.why_not or f"{look.tip}.")
-                made.setChecked(shown == state.shown)
-        for shown, entry in self.actions_by_look.items():
-            look = there.get(shown)  # type: ignore[call-overload] # the keys are the same words
-            entry.setVisible(look is not None)
-            if look is not None:
-                entry.setEnabled(not look.why_not)
-                set_tip(entry, look.why_not or f"{look.tip}.")
         other = there.get(state.shown) if state.shown in self.actions_by_look else None
         # What is looked at always has its word in the row.
         self.more.setText(other.word if other else tr("More looks"))
         set_tip(self.more, f"{other.tip}." if other else tr("Other ways to look at the sheet."))
-        if other is not None:
-            self._show_none()
+        uncheck(self._group)
+        if state.shown in self.buttons:
+            self.buttons[state.shown].setChecked(True)
         self.marked.setVisible(state.shown == "carved")
         self.marked.show_choice(state.marked)
-
-    def _show_none(self) -> None:
-        self._group.setExclusive(False)
-        for made in self.buttons.values():
-            made.setChecked(False)
-        self._group.setExclusive(True)
 
     def paintEvent(self, _event: QPaintEvent | None) -> None:
         QPainter(self).fillRect(self.rect(), QColor(theme.tones().strip))

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.base.language import tr
-from nomos.base.units import counted, number
+from nomos.base.units import counted, grams_text, number
 from nomos.colour import lab_to_hex
 from nomos.colour.pigments import FAMILY_NAMES
 from nomos.colour.spectra import Array
@@ -40,9 +40,6 @@ from nomos.ui.stations.inks.ink_view import ink_of, knife_text
 Figures = tuple[tuple[str, str], ...]
 MOST_OVERLAPS = 14
 _MOST_PLACES = 8
-
-# Smaller amounts are told to a tenth of a gram.
-_SMALL_G = 10.0
 
 
 @dataclass(frozen=True)
@@ -207,7 +204,7 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
         ink = ink_of(project, key)
         ink_g, batch = need.ink_g, need.batch_g
         rest, share = batch - ink_g, 1 - ink.modifier_pct / 100
-        figure = f"{number(ink_g * share, 1 if ink_g < _SMALL_G else 0)} g"
+        figure = f"{grams_text(ink_g * share)} g"
         figure += tr(" + {rest} g extender", rest=number(rest * share, 0)) if rest >= 0.5 else ""
         figure += tr(" + {batch} g modifier", batch=number(batch * (1 - share), 1)) if share < 1 else ""
         needs.append((ink.name, figure))
