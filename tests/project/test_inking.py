@@ -270,12 +270,12 @@ def test_the_passes_of_a_state_stay_together_wherever_a_pull_is_moved(little: De
 
 
 def test_no_more_inks_than_can_be_kept_wet_share_a_block_unasked(little: Demo) -> None:
-    from nomos.project.blocks.zones import put_together
+    from nomos.project.blocks.zones import merged_pulls
 
     project = with_workshop(little[0], most_zones=1)
     pulls = [pull.id for pull in project.impressions if not project.block(pull.block).is_key][:2]
     with pytest.raises(ProjectError, match="can be inked before"):
-        put_together(project, pulls, [pull.id for pull in project.impressions if pull.id != pulls[1]])
+        merged_pulls(project, pulls, [pull.id for pull in project.impressions if pull.id != pulls[1]])
 
 
 def test_only_a_drawn_zone_grows_by_drawing(little: Demo) -> None:

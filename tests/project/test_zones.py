@@ -13,7 +13,7 @@ from nomos.colour import Lab
 from nomos.project import Assets, Project, ProjectError, Proof, proof_of, sheet_labs
 from nomos.project.blocks.edits import with_bare_colour
 from nomos.project.blocks.traps import border_traps
-from nomos.project.blocks.zones import printed_again, put_together, taken_apart, with_grade
+from nomos.project.blocks.zones import merged_pulls, printed_again, split_zones, with_grade
 from nomos.project.check.cutting import sharing_findings, sharing_of
 from nomos.project.inks.edits import with_strength
 from nomos.project.inks.films import zone_colours
@@ -53,7 +53,7 @@ def test_colours_put_on_one_block_print_as_before_in_one_pull(drawn: Drawn) -> N
     # One block moves as one, its zones with it.
     moved = proof_of(with_offset(shared, shared.impressions[0].id, Misregister(1.0, 0.5)), assets)
     np.testing.assert_allclose(picture(moved)[2:, 4:], picture(after)[:-2, :-4], atol=1e-9)
-    apart = taken_apart(shared, shared.impressions[0].id)
+    apart = split_zones(shared, shared.impressions[0].id)
     assert len(apart.blocks) == 3
     np.testing.assert_allclose(picture(proof_of(apart, assets)), picture(proof), atol=1e-9)
     with pytest.raises(ProjectError, match="changed meanwhile"):
@@ -66,13 +66,13 @@ def test_colours_of_one_block_need_no_trap_between_them(drawn: Drawn) -> None:
     project, _ = drawn(page, LABS[:3], PPM)
     assert len(border_traps(project)) == 1
     pulls = [pull.id for pull in project.impressions]
-    assert border_traps(put_together(project, pulls, pulls[:1])) == ()
+    assert border_traps(merged_pulls(project, pulls, pulls[:1])) == ()
 
 
 def test_a_zone_goes_when_its_colour_is_left_bare(drawn: Drawn) -> None:
     project, _ = spots(drawn)
     pulls = [pull.id for pull in project.impressions]
-    shared = put_together(project, pulls, pulls[:1])
+    shared = merged_pulls(project, pulls, pulls[:1])
     for number in (1, 2, 3):
         fewer = with_bare_colour(shared, number)
         left = [zone_colours(fewer, fewer.impressions[0], place) for place in range(2)]

@@ -7,7 +7,7 @@ from PyQt6.QtWidgets import QPushButton
 
 from nomos.project.blocks.methods import method_of
 from nomos.project.blocks.reduction import layer_steps
-from nomos.project.blocks.zones import put_together
+from nomos.project.blocks.zones import merged_pulls
 from nomos.ui.desk import Desk
 from nomos.work.plans import Wanted
 from tests.ui.conftest import QTest, click, drag, look_at, names, press, project_of, settle
@@ -77,7 +77,7 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
     project = project_of(desk)
     pulls = [pull.id for pull in project.impressions]
     desk.controller.editor.apply(
-        "Share", lambda p: put_together(p, (pulls[0], pulls[3]), (pulls[0], *pulls[1:3], *pulls[4:]))
+        "Share", lambda p: merged_pulls(p, (pulls[0], pulls[3]), (pulls[0], *pulls[1:3], *pulls[4:]))
     )
     desk.controller.choose_pull(pulls[0])
     settle(desk)

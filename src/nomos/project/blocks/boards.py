@@ -54,7 +54,7 @@ def with_two_sided(project: Project) -> Project:
     )
 
 
-def with_boards_apart(project: Project) -> Project:
+def with_split_boards(project: Project) -> Project:
     """The project with a board for each block."""
     return replace(project, blocks=tuple(replace(block, board=None, face="front") for block in project.blocks))
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
-from nomos.project.blocks.boards import board_pairs, with_boards_apart, with_two_sided
+from nomos.project.blocks.boards import board_pairs, with_split_boards, with_two_sided
 from nomos.project.blocks.jigsaw import sawn_block, with_jigsaw
 from nomos.project.blocks.pulls import ordered
 from nomos.project.blocks.reduction import is_reduction, with_one_block_per_colour, with_reduction
@@ -57,19 +57,19 @@ class PrintingMethod:
 
 def _block_by_block(of: Making) -> Project:
     if METHODS["twosided"].holds(of.project):
-        return with_boards_apart(of.project)
+        return with_split_boards(of.project)
     return with_one_block_per_colour(of.project, of.drawn_key)
 
 
 def _reduced(of: Making) -> Project:
-    apart = with_boards_apart(of.project) if METHODS["twosided"].holds(of.project) else of.project
+    apart = with_split_boards(of.project) if METHODS["twosided"].holds(of.project) else of.project
     return with_reduction(apart, shelf=of.shelf, progress=of.progress)
 
 
 def _two_sided(of: Making) -> Project:
     own = METHODS[method_of(of.project)]
     if own is METHODS["twosided"]:
-        return with_two_sided(with_boards_apart(of.project))
+        return with_two_sided(with_split_boards(of.project))
     return with_two_sided(of.project if own.own_blocks else with_one_block_per_colour(of.project, of.drawn_key))
 
 

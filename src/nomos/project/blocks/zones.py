@@ -19,7 +19,7 @@ def can_share(project: Project, pull: Impression) -> bool:
     return once and bool(block.colours) and not (block.contour or block.drawn or block.board or block.kerf_mm)
 
 
-def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -> Project:
+def merged_pulls(project: Project, pulls: Sequence[str], order: Sequence[str]) -> Project:
     """The project with several impressions as zones of one, inked apart on one block.
 
     Parameters
@@ -71,7 +71,7 @@ def put_together(project: Project, pulls: Sequence[str], order: Sequence[str]) -
     return pruned(project, blocks, tuple(left))
 
 
-def taken_apart(project: Project, pull_id: str) -> Project:
+def split_zones(project: Project, pull_id: str) -> Project:
     """The project with a block of its own for each zone of an impression, printed one after the other."""
     pull = project.impression(pull_id)
     old = project.block(pull.block)

@@ -12,7 +12,7 @@ from nomos.base.units import length_text, listed, number
 from nomos.carving import MATERIALS
 from nomos.colour import delta_e00, reflectance_to_lab
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.blocks.zones import can_share, put_together
+from nomos.project.blocks.zones import can_share, merged_pulls
 from nomos.project.edition.carving import with_material
 from nomos.project.edition.fineness import LONELY_MM, SPECK_MM2, Features, fineness_of, material_of
 from nomos.project.inks.films import printed_reflectance
@@ -166,7 +166,7 @@ def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
         cure = None
         if order is not None:
             edit = partial(
-                put_together,
+                merged_pulls,
                 pulls=tuple(pulls[place].id for place in group),
                 order=tuple(pulls[each[0]].id for each in order),
             )

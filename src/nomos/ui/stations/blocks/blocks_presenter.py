@@ -57,7 +57,7 @@ class BlocksPresenter(StationPresenter[BlocksStation]):
         made.key_requested.connect(hand.blocks.make_key)
         made.again_requested.connect(hand.methods.print_again)
         made.left_out.connect(hand.methods.leave_out)
-        made.apart_requested.connect(hand.methods.take_apart)
+        made.split_requested.connect(hand.methods.split_zones)
         made.switch_thrown.connect(hand.blocks.throw_switch)
         made.meeting_requested.connect(hand.blocks.choose_where_meet)
         self._wire_method(made.method)

@@ -32,7 +32,7 @@ class BlocksStation(Answers):
     key_requested = pyqtSignal(bool)
     again_requested = pyqtSignal()
     left_out = pyqtSignal()
-    apart_requested = pyqtSignal()
+    split_requested = pyqtSignal()
     switch_thrown = pyqtSignal(str)
     """Id of the block that is to print on the chosen colours, or no longer."""
     meeting_requested = pyqtSignal(str, str)
@@ -48,7 +48,7 @@ class BlocksStation(Answers):
             button(tr("Print it once more"), tip=tr("One more pass of this block.")),
             button(tr("Leave it out"), tip=tr("Print without this pull.")),
         )
-        self.apart = button(tr("Give each zone a block of its own"))
+        self.split = button(tr("Give each zone a block of its own"))
         self.switch_title = label(kind="name")
         self.switches = ColourRows(tr("What prints on the chosen colour"))
         self.switch_note = label(
@@ -60,7 +60,7 @@ class BlocksStation(Answers):
         groups: dict[str, QWidget] = {
             "blocks": group(
                 self.summary, self.rows, self.name, beside(self.key), beside(self.again, self.leave_out),
-                self.apart,
+                self.split,
                 self.switch_title, self.switches, self.switch_note,
                 label(tr("Everywhere two blocks meet"), kind="name"), self.meeting, self.meet,
             ),
@@ -100,7 +100,7 @@ class BlocksStation(Answers):
         self.key.clicked.connect(lambda: self.key_requested.emit(not self._is_key))
         self.again.clicked.connect(self.again_requested)
         self.leave_out.clicked.connect(self.left_out)
-        self.apart.clicked.connect(self.apart_requested)
+        self.split.clicked.connect(self.split_requested)
         self.switches.chosen.connect(self.switch_thrown)
         self.meet.clicked.connect(self._ask_meeting)
 
@@ -116,7 +116,7 @@ class BlocksStation(Answers):
         self._is_key = view.chosen_is_key
         for part in (self.name, self.key, self.again, self.leave_out):
             part.setVisible(view.chosen is not None)
-        self.apart.setVisible(view.zones > 1)
+        self.split.setVisible(view.zones > 1)
         if view.chosen is not None:
             self.name.show_name(view.chosen_name)
             self.key.setText(tr("Make it a colour block") if view.chosen_is_key else tr("Make it the key"))

@@ -12,7 +12,7 @@ from nomos.project.blocks.jigsaw import with_kerf, with_light
 from nomos.project.blocks.keys import with_shadow_side
 from nomos.project.blocks.methods import METHODS, with_method, with_usual_order
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.blocks.zones import grade_over_image, printed_again, taken_apart, with_grade
+from nomos.project.blocks.zones import grade_over_image, printed_again, split_zones, with_grade
 from nomos.project.model import Grade
 from nomos.ui.frame.document import Edit, Slow
 from nomos.ui.frame.editor import Editor
@@ -114,9 +114,9 @@ class MethodEditor(StationEditor):
         """Print the chosen block once more."""
         self._editor.on_pull(tr("Print once more"), printed_again)
 
-    def take_apart(self) -> None:
+    def split_zones(self) -> None:
         """Give each zone of the chosen block a block of its own."""
-        self._editor.on_pull(tr("Take zones apart"), taken_apart)
+        self._editor.on_pull(tr("Take zones apart"), split_zones)
 
     def leave_out(self) -> None:
         """Leave the chosen pull out."""
