@@ -16,7 +16,10 @@ _STRIPS = (0.008, 0.014, 0.020)
 # Colours this far apart on both sides of an edge are two things, ΔE with a and b weighing more.
 _APART = 6.0
 _STEP = 1.1
-_LIKELY = 160
+# So many of a picture's straight edges are tried and so many quadrilaterals looked at closely; and so many where
+# no sheet is sure among those.
+_EDGES, _MOST_EDGES = 26, 50
+_CLOSELY, _MOST_CLOSELY = 160, 500
 # What a side weighs that cannot be seen, since the picture ends there.
 UNSEEN = 0.4
 # Below this the sheet is not sure; measured in benchmarks/ on simulated photographs.
@@ -92,18 +95,26 @@ def find_sheet(rgb: Rgb) -> Sheet:
     """
     lab, across, down = colours_and_steps(rgb)
     size = lab.shape[1], lab.shape[0]
-    candidates = quadrilaterals(straight_edges(across, down), size)
+    judge, edges = _Judge(lab, across, down), straight_edges(across, down, _MOST_EDGES)
+    found = _sheet_among(rgb, judge, quadrilaterals(edges[:_EDGES], size), _CLOSELY)
+    if found.sure >= SURE or len(edges) <= _EDGES:
+        return found
+    # A grain or a grid has stronger edges than the sheet: looked at again with more of them, which takes longer.
+    return _sheet_among(rgb, judge, quadrilaterals(edges, size), _MOST_CLOSELY)
+
+
+def _sheet_among(rgb: Rgb, judge: "_Judge", candidates: Points, closely: int) -> Sheet:
+    """The likeliest of some quadrilaterals, (n, 4, 2), so many of them looked at closely; refined at full size."""
     if not len(candidates):
         return Sheet(whole(rgb), 0.0)
-    judge = _Judge(lab, across, down)
-    looks = judge.look(judge.likely(candidates))
+    looks = judge.look(judge.likely(candidates, closely))
     best = int(looks.score.argmax())
     if looks.score[best] <= 0:
         return Sheet(whole(rgb), 0.0)
     corners = looks.corners
-    full = corners[best] / np.array([size[0] / rgb.shape[1], size[1] / rgb.shape[0]])
+    full = corners[best] / np.array([judge.size[0] / rgb.shape[1], judge.size[1] / rgb.shape[0]])
     refined, tight = refined_corners(rgb, full)
-    far = np.abs(corners - corners[best]).max(axis=(1, 2)) > 0.045 * max(size)
+    far = np.abs(corners - corners[best]).max(axis=(1, 2)) > 0.045 * max(judge.size)
     rival = float(looks.score[far].max()) / float(looks.score[best]) if far.any() else 0.0
     points, sides = _in_order(refined, looks.seen[best])
     return Sheet(points, _sureness(looks, best, rival, tight), sides)
@@ -137,6 +148,7 @@ class _Judge:
     def __init__(self, lab: Page, across: Page, down: Page) -> None:
         self._lab, self._across, self._down = lab, across, down
         self._height, self._width = across.shape
+        self.size = self._width, self._height
 
     def _beyond(self, points: Array) -> NDArray[np.bool_]:
         """Places on the picture's border or outside it: what runs there cannot be judged."""
@@ -166,16 +178,16 @@ class _Judge:
             best = np.maximum(best, step)
         return best
 
-    def likely(self, corners: Points) -> Points:
-        """Of (n, 4, 2) those with the most edge along their sides, judged together and quickly."""
-        if len(corners) <= _LIKELY:
+    def likely(self, corners: Points, most: int) -> Points:
+        """Of (n, 4, 2) so many with the most edge along their sides, judged together and quickly."""
+        if len(corners) <= most:
             return corners
         points, inward = self._along(corners, 18)
         share = np.where(self._beyond(points), UNSEEN, np.clip(self._edge(points, inward) / _STEP, 0, 1))
         share = share.mean(axis=-1)
         area = np.sqrt(np.clip(np.abs(signed_areas(corners)) / (0.45 * self._width * self._height), 0, 1))
         order = np.argsort(-_weighed(share) * area, kind="stable")
-        return np.asarray(corners[order[:_LIKELY]])
+        return np.asarray(corners[order[:most]])
 
     def look(self, corners: Points) -> "_Looks":
         """All that is judged of (n, 4, 2)."""
@@ -201,7 +213,9 @@ class _Judge:
         level = _median(np.where(beyond, np.nan, contrast).reshape(len(corners), -1))
         area = np.clip(np.abs(signed_areas(corners)) / (0.45 * self._width * self._height), 0, 1) ** 0.7
         score = _weighed(seen + hidden * UNSEEN) * np.sqrt(np.clip(level / 15, 0, 1))
-        score *= np.exp(-np.maximum(spread - 3, 0) / 14) * np.exp(-np.maximum(ground - 8, 0) / 60)
+        # Where the sheet is hardly another colour than its ground, the ground may differ by less, too.
+        uneven = np.maximum(ground - np.minimum(8, 0.27 * level), 0) / np.clip(2 * level, 1, 60)
+        score *= np.exp(-np.maximum(spread - 3, 0) / 14 - uneven)
         score *= area * ((hidden < 0.7).sum(axis=-1) >= 2)
         # Darker than what is pale and grey around it: it may be paint on paper.
         within, around = (_median_colour(part.reshape(len(corners), -1, 3)) for part in (ring, beside))

@@ -15,7 +15,6 @@ SIDE_PX = 900
 # A colour of its own counts for more than a difference in lightness: shadows have none.
 _CHROMA = 1.5
 _TURNS = 360
-_LINES = 26
 # Steps weaker than this, Lab units a pixel, are grain.
 _LEAST_STEP = 0.5
 _LEAST_AREA = 0.1
@@ -57,8 +56,8 @@ def colours_and_steps(rgb: Rgb) -> tuple[Page, Page, Page]:
     )
 
 
-def straight_edges(across: Page, down: Page) -> list[Line]:
-    """The straightest edges, apart from each other, whichever side is the brighter.
+def straight_edges(across: Page, down: Page, most: int) -> list[Line]:
+    """The straightest edges, up to so many, the straightest first, apart from each other, whichever side is the brighter.
 
     Parameters
     ----------
@@ -91,7 +90,7 @@ def straight_edges(across: Page, down: Page) -> list[Line]:
     largest = cv2.dilate(smooth, np.ones((13, 11), np.uint8))
     peak = ((smooth >= largest) & (smooth > 0.06 * smooth.max()))[8:-8]
     places = np.argwhere(peak)
-    order = np.argsort(-smooth[8:-8][peak], kind="stable")[:_LINES]
+    order = np.argsort(-smooth[8:-8][peak], kind="stable")[:most]
     return [(turn * np.pi / _TURNS, float(distance - reach)) for turn, distance in places[order]]
 
 
