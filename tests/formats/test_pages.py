@@ -36,7 +36,7 @@ def test_the_pages_of_a_packet(little: tuple[Project, Assets], tmp_path: Path) -
     project = beginning(little[0])
     write_packet(tmp_path / "packet", project, little[1], answers())
     pages = {path.name: lying(path.read_bytes()) for path in sorted((tmp_path / "packet").glob("*.pdf"))}
-    assert _DATED < pages.keys()
+    assert pages.keys() > _DATED
     chart = overlap_chart(project, tuple(pull.id for pull in project.impressions[:3]))
     loose = {"card": lying(card_pdf()), "chart": lying(chart_pdf(chart, "Overlaps"))}
     frozen("pages", {**{name: found for name, found in pages.items() if name not in _DATED}, **loose})

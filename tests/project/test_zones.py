@@ -10,15 +10,16 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 
 from nomos.colour import Lab
-from nomos.project import Assets, Project, ProjectError, Proof, proof_of, sheet_labs
+from nomos.project import Assets, Project, ProjectError, Proof, cut_blocks, mask_request, proof_of, sheet_labs
 from nomos.project.blocks.edits import with_bare_colour
 from nomos.project.blocks.traps import border_traps
 from nomos.project.blocks.zones import merged_pulls, printed_again, split_zones, with_grade
 from nomos.project.check.cutting import sharing_findings, sharing_of
+from nomos.project.check.joins import of_borders
 from nomos.project.inks.edits import with_strength
 from nomos.project.inks.films import zone_colours
 from nomos.project.model import Grade, Zone
-from nomos.project.model.store import load, save
+from nomos.project.model.store import labels_of, load, save
 from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
 from nomos.separation.sharing import fewest_blocks, shared_order
@@ -80,6 +81,31 @@ def test_a_zone_goes_when_its_colour_is_left_bare(drawn: Drawn) -> None:
         assert fewer.impressions[0].zones[0].colours == ()
         assert len(fewer.inks) == 2
     assert with_bare_colour(with_bare_colour(fewer, 1), 2).impressions == ()
+
+
+def test_the_main_zone_is_the_first_that_ink_stands_on(drawn: Drawn) -> None:
+    project, _ = spots(drawn)
+    pulls = [pull.id for pull in project.impressions]
+    shared = merged_pulls(project, pulls, pulls[:1]).impressions[0]
+    first, second, *rest = shared.zones
+    assert shared.main is first
+    assert replace(shared, zones=(replace(first, bare="uninked"), second, *rest)).main is second
+
+
+def test_a_finding_about_two_colours_points_where_they_meet(demo: tuple[Project, Assets]) -> None:
+    project = replace(demo[0], seam_de00=30.0)
+    request = mask_request(project, demo[1])
+    assert request is not None
+    labels, _ = labels_of(project, demo[1])
+    found = of_borders(project, cut_blocks(request).borders)
+    places = [each.place_mm for each in found if each.place_mm]
+    per_mm = labels.shape[1] / project.image.width
+    assert places
+    for x, y in places:
+        row, column = (round(value * per_mm) for value in (y - project.image.top, x - project.image.left))
+        assert 0 <= row < labels.shape[0]
+        assert 0 <= column < labels.shape[1]
+        assert len(np.unique(labels[max(row - 4, 0) : row + 5, max(column - 4, 0) : column + 5])) > 1, (x, y)
 
 
 def test_a_graded_zone_runs_evenly_from_full_to_none(drawn: Drawn) -> None:

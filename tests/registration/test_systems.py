@@ -163,6 +163,11 @@ def test_a_floating_kento_has_the_notches_of_the_block_and_takes_only_a_block_th
     wood = Polygon([(block.left, block.top), (block.right, block.top), (block.right, block.bottom),
                     (block.left, block.bottom)])  # fmt: skip
     assert not any(wood.intersects(floor) for floor in floors)
+    given = KentoSettings(block_mm=(IMAGE.width + 2, IMAGE.height + 1))
+    block = plan_system(SHEET, IMAGE, RegisterSettings(system="floating"), given).block
+    # What it is larger by stands out alike on both sides.
+    assert (IMAGE.left - block.left, IMAGE.top - block.top) == pytest.approx((1, 0.5))
+    assert (block.right - IMAGE.right, block.bottom - IMAGE.bottom) == pytest.approx((1, 0.5))
     with pytest.raises(RegisterError, match="Trim the block"):
         plan_system(SHEET, IMAGE, RegisterSettings(system="floating"), KentoSettings(block_mm=(199, 250)))
 
