@@ -16,12 +16,9 @@ _LOOK_S = 0.05
 
 
 def map_threads(
-    work: Callable[[T], A],
-    things: Sequence[T],
-    *,
-    progress: Progress = NULL_PROGRESS,
+    work: Callable[[T], A], things: Sequence[T], *, progress: Progress = NULL_PROGRESS,
     words: Callable[[T], str] = lambda _: "",
-) -> list[A]:
+) -> list[A]:  # fmt: skip
     """What the work gives for each thing, in their order; whoever waits is told which is being waited for.
 
     Raises whatever the work raises, and Cancelled; what has not begun then is left.

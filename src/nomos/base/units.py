@@ -51,12 +51,9 @@ def checked_size(width_mm: float, height_mm: float) -> tuple[float, float]:
                 tr(
                     "{width_mm:g} × {height_mm:g} mm cannot be printed: each side must be "
                     "{smallest_mm:g} to {largest_mm:g} mm.",
-                    width_mm=width_mm,
-                    height_mm=height_mm,
-                    smallest_mm=SMALLEST_MM,
-                    largest_mm=LARGEST_MM,
+                    width_mm=width_mm, height_mm=height_mm, smallest_mm=SMALLEST_MM, largest_mm=LARGEST_MM,
                 )
-            )
+            )  # fmt: skip
     return width_mm, height_mm
 
 

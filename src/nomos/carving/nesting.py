@@ -127,13 +127,9 @@ def _fits(width: float, height: float, room_w: float, room_h: float, turning: bo
 
 
 def _cut(
-    blocks: Sequence[tuple[str, float, float]],
-    boards: Sequence[Board],
-    kerf: float,
-    turning: bool,
-    split: str,
+    blocks: Sequence[tuple[str, float, float]], boards: Sequence[Board], kerf: float, turning: bool, split: str,
     small_first: bool,
-) -> list[_Open] | None:
+) -> list[_Open] | None:  # fmt: skip
     left = {n: board.count for n, board in enumerate(boards)}
     opened: list[_Open] = []
     for name, width, height in blocks:

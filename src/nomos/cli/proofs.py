@@ -162,13 +162,9 @@ def _figures(
 
 
 def _advice(
-    name: str,
-    sheet: "MarkSheet",
-    fit: "MarkFit",
-    alone: dict[str, "WallChange"],
-    shared: dict[str, "WallChange"],
+    name: str, sheet: "MarkSheet", fit: "MarkFit", alone: dict[str, "WallChange"], shared: dict[str, "WallChange"],
     options: argparse.Namespace,
-) -> list[str]:
+) -> list[str]:  # fmt: skip
     """What to do at this block, plainest first."""
     import numpy as np
 

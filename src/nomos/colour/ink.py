@@ -59,12 +59,9 @@ class Solid(NamedTuple):
 
 
 def ink_film(
-    lab: Sequence[float],
-    opacity: Opacity,
-    paper: Sequence[float] | Ground,
-    strength: float = 1.0,
+    lab: Sequence[float], opacity: Opacity, paper: Sequence[float] | Ground, strength: float = 1.0,
     family: Family | None = None,
-) -> Film:
+) -> Film:  # fmt: skip
     """The film of an ink whose solid has a known colour on a known paper.
 
     Parameters

@@ -135,14 +135,9 @@ def _labs_of(k: Array, s: Array, k1: Array, ground: Underlay) -> Array:
 
 
 def find_recipes(
-    target: Lab,
-    shelf: Sequence[Pigment],
-    ground: Underlay,
-    *,
-    most_inks: int = MOST_INKS,
-    white: Pigment | None = None,
-    progress: Progress = NULL_PROGRESS,
-) -> tuple[Recipe, ...]:
+    target: Lab, shelf: Sequence[Pigment], ground: Underlay, *, most_inks: int = MOST_INKS,
+    white: Pigment | None = None, progress: Progress = NULL_PROGRESS,
+) -> tuple[Recipe, ...]:  # fmt: skip
     """Recipes for a wanted colour, the best first, no two of the same tubs.
 
     Parameters

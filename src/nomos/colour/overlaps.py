@@ -33,14 +33,9 @@ class Learned:
 
 
 def learn_overlaps(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_],
-    read: Array,
-    *,
-    inks: Sequence[int] | None = None,
+    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_], read: Array, *, inks: Sequence[int] | None = None,
     on_wet: Sequence[OnWet | None] | None = None,
-) -> Learned:
+) -> Learned:  # fmt: skip
     """Refine all inks so that a chart's solids and overlaps come out.
 
     Parameters

@@ -81,11 +81,9 @@ def measured_under(below: Stack, film: Film) -> Array:
 
 
 def overprints(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_] | None = None,
+    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_] | None = None,
     on_wet: Sequence[OnWet | None] | None = None,
-) -> Array:
+) -> Array:  # fmt: skip
     """Measured reflectance of combinations of films, laid in print order.
 
     Parameters
@@ -111,12 +109,9 @@ def overprints(
 
 
 def overprints_in_turn(
-    ground: Ground,
-    films: Sequence[Film],
-    rows: NDArray[np.bool_],
-    on_wet: Sequence[OnWet | None],
+    ground: Ground, films: Sequence[Film], rows: NDArray[np.bool_], on_wet: Sequence[OnWet | None],
     after: Collection[int],
-) -> Iterator[Array]:
+) -> Iterator[Array]:  # fmt: skip
     """What `overprints` gives after each of these numbers of films, in print order. (n, 36) each."""
     for count, (internal, k1) in enumerate(_printed_in_turn(ground, films, rows, on_wet)):
         if count in after:

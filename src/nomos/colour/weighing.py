@@ -169,15 +169,9 @@ class Correction:
 
 
 def correct(
-    recipe: Recipe,
-    shelf: Sequence[Pigment],
-    batch_g: float,
-    came_out: Lab,
-    target: Lab,
-    ground: Underlay,
-    *,
+    recipe: Recipe, shelf: Sequence[Pigment], batch_g: float, came_out: Lab, target: Lab, ground: Underlay, *,
     step_g: float = SCALES_G,
-) -> Correction:
+) -> Correction:  # fmt: skip
     """The smallest addition that brings a batch nearest to what is wanted.
 
     Parameters

@@ -67,13 +67,9 @@ class Looked:
 
 
 def look(
-    picture: Picture,
-    *,
-    smallest_feature_mm: float = SMALLEST_FEATURE_MM,
-    read_as: ReadAs | None = None,
-    corrections: Sequence[Correction] = (),
-    progress: Progress = NULL_PROGRESS,
-) -> Looked:
+    picture: Picture, *, smallest_feature_mm: float = SMALLEST_FEATURE_MM, read_as: ReadAs | None = None,
+    corrections: Sequence[Correction] = (), progress: Progress = NULL_PROGRESS,
+) -> Looked:  # fmt: skip
     """Look at a picture: whether it is a digital drawing, a sketch or shaded tones, and what is in it.
 
     read_as : how to read it; None judges.
@@ -115,16 +111,10 @@ def _sketch_of(picture: Picture, smallest_mm: float, drop_faint: bool, progress:
 
 
 def flatten(
-    picture: Picture,
-    colours: int | None,
-    *,
-    smallest_feature_mm: float = SMALLEST_FEATURE_MM,
-    seed: int = 0,
-    read_as: ReadAs | None = None,
-    corrections: Sequence[Correction] = (),
-    looked: Looked | None = None,
+    picture: Picture, colours: int | None, *, smallest_feature_mm: float = SMALLEST_FEATURE_MM, seed: int = 0,
+    read_as: ReadAs | None = None, corrections: Sequence[Correction] = (), looked: Looked | None = None,
     progress: Progress = NULL_PROGRESS,
-) -> FlatDesign:
+) -> FlatDesign:  # fmt: skip
     """Reduce a design to flat colours with no speck smaller than the smallest feature.
 
     Parameters
@@ -152,11 +142,9 @@ def flatten(
         raise BadInput(
             tr(
                 "A design can be flattened to {fewest} to {most} colours, not {colours}.",
-                fewest=FEWEST,
-                most=MOST,
-                colours=colours,
+                fewest=FEWEST, most=MOST, colours=colours,
             )
-        )
+        )  # fmt: skip
     if not 0 <= smallest_feature_mm <= 20:
         raise BadInput(
             tr(

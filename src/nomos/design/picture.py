@@ -83,13 +83,9 @@ class Pixels:
 
 
 def read_picture(
-    data: bytes | Pixels,
-    name: str,
-    *,
-    size_mm: tuple[float, float] | None = None,
-    cut: Cut | None = None,
+    data: bytes | Pixels, name: str, *, size_mm: tuple[float, float] | None = None, cut: Cut | None = None,
     progress: Progress = NULL_PROGRESS,
-) -> Picture:
+) -> Picture:  # fmt: skip
     """Read a design.
 
     Parameters
@@ -170,11 +166,8 @@ def _guessed(name: str, size: tuple[float, float]) -> str:
     return tr(
         "{name} does not say how large it is: taken as {size_text}, to fit {paper} with "
         "margins of {paper_margin_mm}. Give its size if it is another.",
-        name=name,
-        size_text=size_text(*size),
-        paper=_PAPER,
-        paper_margin_mm=length_text(_PAPER_MARGIN_MM, None),
-    )
+        name=name, size_text=size_text(*size), paper=_PAPER, paper_margin_mm=length_text(_PAPER_MARGIN_MM, None),
+    )  # fmt: skip
 
 
 def _fitted_to_paper(ratio: float) -> tuple[float, float]:

@@ -24,11 +24,9 @@ def why_so_many(labs: Sequence[Lab], line: int | None, paper: int | None, joined
     parts += [tr("the line")] if line is not None else []
     text = tr(
         "{labs}: {join}{also}{parts}.",
-        labs=counted(len(labs), tr("colour"), tr("colours")),
-        join=", ".join(parts[:-1]),
-        also=tr(" and ") if len(parts) > 1 else "",
-        parts=parts[-1],
-    )
+        labs=counted(len(labs), tr("colour"), tr("colours")), join=", ".join(parts[:-1]),
+        also=tr(" and ") if len(parts) > 1 else "", parts=parts[-1],
+    )  # fmt: skip
     after = {each.left + own: each for each in joined}
     fewer = after.get(len(labs) - 1)
     if fewer is not None and len(labs) > 2:

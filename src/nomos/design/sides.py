@@ -57,7 +57,7 @@ def colours_and_steps(rgb: Rgb) -> tuple[Page, Page, Page]:
 
 
 def straight_edges(across: Page, down: Page, most: int) -> list[Line]:
-    """The straightest edges, up to so many, the straightest first, apart from each other, whichever side is the brighter.
+    """So many of the straightest edges, apart from each other, whichever side is the brighter; the straightest first.
 
     Parameters
     ----------

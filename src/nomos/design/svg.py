@@ -39,13 +39,9 @@ def is_svg(data: bytes) -> bool:
 
 
 def read_svg(
-    data: bytes,
-    name: str,
-    *,
-    size_mm: tuple[float, float] | None,
-    px_per_mm: Callable[[tuple[float, float]], float],
+    data: bytes, name: str, *, size_mm: tuple[float, float] | None, px_per_mm: Callable[[tuple[float, float]], float],
     progress: Progress = NULL_PROGRESS,
-) -> tuple[NDArray[np.uint8], tuple[float, float]]:
+) -> tuple[NDArray[np.uint8], tuple[float, float]]:  # fmt: skip
     """Draw an SVG on white.
 
     Parameters

@@ -30,15 +30,9 @@ class InkNeed:
 
 
 def ink_needed(
-    area_mm2: float,
-    sheets: int,
-    tool_g: float = 0.0,
-    *,
-    strength: float = 1.0,
-    film: float = 1.0,
-    film_g_m2: float = FILM_G_M2,
-    waste: float = WASTE,
-) -> InkNeed:
+    area_mm2: float, sheets: int, tool_g: float = 0.0, *, strength: float = 1.0, film: float = 1.0,
+    film_g_m2: float = FILM_G_M2, waste: float = WASTE,
+) -> InkNeed:  # fmt: skip
     """Ink and extender for one colour.
 
     Parameters

@@ -74,12 +74,9 @@ def start_sheets(edition: int, layers: int, good: float, confidence: float = 0.9
             tr(
                 "With {good:.0%} good pulls and {layers} layers only {p:.2%} of sheets survive: more "
                 "than {most_sheets} would be needed. Look at what spoils them first.",
-                good=good,
-                layers=layers,
-                p=p,
-                most_sheets=_MOST_SHEETS,
+                good=good, layers=layers, p=p, most_sheets=_MOST_SHEETS,
             )
-        )
+        )  # fmt: skip
     low, high = edition, edition
     while probability_of(edition, high, p) < confidence:
         low, high = high, min(2 * high, _MOST_SHEETS)

@@ -30,13 +30,9 @@ _LETTERS = "ABCDEFGHIJKL"
 
 
 def carving_pdf(
-    project: Project,
-    blocks: CutBlocks,
-    carved: Sequence[CarvedBlock],
-    *,
-    paper: str = DEFAULT_PAPER,
+    project: Project, blocks: CutBlocks, carved: Sequence[CarvedBlock], *, paper: str = DEFAULT_PAPER,
     progress: Progress = NULL_PROGRESS,
-) -> bytes:
+) -> bytes:  # fmt: skip
     """A map, on several tiles where it is large, for each block, and a page of words for all of them.
 
     Raises BadInput for an unknown paper, Cancelled.
@@ -173,12 +169,10 @@ def notes_of(carved: CarvedBlock) -> tuple[str, ...]:
     said = [
         tr(
             "{hours} h. Outlines {outline_mm} cm, {outline_h} min. Deepest {deepest}.",
-            hours=number(carved.effort.hours),
-            outline_mm=number(carving.outline_mm / 10, 0),
-            outline_h=number(carved.effort.outline_h * 60, 0),
-            deepest=length_text(carving.deepest_mm),
+            hours=number(carved.effort.hours), outline_mm=number(carving.outline_mm / 10, 0),
+            outline_h=number(carved.effort.outline_h * 60, 0), deepest=length_text(carving.deepest_mm),
         )
-    ]
+    ]  # fmt: skip
     if carved.finest_mm is not None:
         said.append(
             tr(

@@ -83,11 +83,9 @@ def read_chart_file(path: Path, chart: Chart, paper: Lab) -> dict[int, Array]:
             raise BadInput(
                 tr(
                     "{where}: the chart has no patch '{sample}'; it has {patches}.",
-                    where=where,
-                    sample=sample,
-                    patches=len(chart.patches),
+                    where=where, sample=sample, patches=len(chart.patches),
                 )
-            )
+            )  # fmt: skip
         found[place] = measured
     return found
 

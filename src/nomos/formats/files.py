@@ -70,11 +70,9 @@ def read_table(text: str, name: str) -> Table:
         raise BadInput(
             tr(
                 "{name}, line {line_num}: this is no table of cells ({error}).",
-                name=name,
-                line_num=reader.line_num,
-                error=error,
+                name=name, line_num=reader.line_num, error=error,
             )
-        ) from None
+        ) from None  # fmt: skip
     return Table(columns, tuple(rows))
 
 

@@ -34,11 +34,9 @@ def read_marks(path: Path) -> dict[str, MarkSheet]:
             tr(
                 "{name} has no column {missing}; the first line must name block (if there are "
                 "several), mark, {columns}.",
-                name=path.name,
-                missing=missing[0],
-                columns=", ".join(COLUMNS),
+                name=path.name, missing=missing[0], columns=", ".join(COLUMNS),
             )
-        )
+        )  # fmt: skip
     sheets: dict[str, MarkSheet] = {}
     for where, row in table.rows:
         figures = [_figure(row[name], name, where) for name in COLUMNS]

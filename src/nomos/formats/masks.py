@@ -108,12 +108,9 @@ def read_masks(paths: Sequence[Path]) -> tuple[MaskLayer, ...]:
                 tr(
                     "{name} is {shape} × {shape_2} pixels, the first is {shape_3} × {shape_4}; blocks "
                     "must be of one size.",
-                    name=path.name,
-                    shape=grey.shape[1],
-                    shape_2=grey.shape[0],
-                    shape_3=layers[0].mask.shape[1],
+                    name=path.name, shape=grey.shape[1], shape_2=grey.shape[0], shape_3=layers[0].mask.shape[1],
                     shape_4=layers[0].mask.shape[0],
                 )
-            )
+            )  # fmt: skip
         layers.append(MaskLayer(path.stem, (grey < 128).astype(np.uint8)))
     return tuple(layers)

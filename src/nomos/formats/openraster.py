@@ -113,11 +113,9 @@ def read_openraster(path: Path) -> tuple[MaskLayer, ...]:
                 raise BadInput(
                     tr(
                         "{name} has {found} layers; a print has at most {most_layers}.",
-                        name=path.name,
-                        found=len(found),
-                        most_layers=_MOST_LAYERS,
+                        name=path.name, found=len(found), most_layers=_MOST_LAYERS,
                     )
-                )
+                )  # fmt: skip
             if len(found) * size[0] * size[1] > _MOST_PIXELS:
                 raise BadInput(
                     tr("{name} would unpack to too much: save it at 300 dpi or with fewer layers.", name=path.name)

@@ -52,12 +52,9 @@ def sheets_as_json(project: Project, blocks: CutBlocks) -> dict[str, Any]:
 
 
 def plan_of(
-    project: Project,
-    blocks: CutBlocks,
-    laid: LaidSheet,
-    findings: Sequence[Finding] = (),
+    project: Project, blocks: CutBlocks, laid: LaidSheet, findings: Sequence[Finding] = (),
     look: CloseLook | None = None,
-) -> dict[str, Any]:
+) -> dict[str, Any]:  # fmt: skip
     """The plan in figures: order, inks, areas, colours, registration and findings; lengths in mm."""
     assert project.flat is not None
     labs = sheet_labs(project, laid)

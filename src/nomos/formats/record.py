@@ -123,8 +123,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             tr("Method"),
             tr(
                 "{method_words}, cut in {materials_text}",
-                method_words=METHODS[method_of(project)].record,
-                materials_text=materials_text(project),
+                method_words=METHODS[method_of(project)].record, materials_text=materials_text(project),
             ),
         ),
         (
@@ -132,8 +131,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             tr(
                 "{blocks_text}, printed in {impressions}: {order}",
                 blocks_text=_blocks_text(project),
-                impressions=counted(len(project.impressions), tr("pull"), tr("pulls")),
-                order=order,
+                impressions=counted(len(project.impressions), tr("pull"), tr("pulls")), order=order,
             ),
         ),
         (tr("Inks"), ", ".join(inks)),
@@ -143,7 +141,7 @@ def statement_lines(project: Project, record: Record | None, day: date) -> list[
             tr("{edition} numbered 1/{edition} to {edition}/{edition}", edition=plan.edition)
             + (tr(", no two sheets alike") if is_varied(project, record) else ""),
         ),
-    ]
+    ]  # fmt: skip
     proofs = [tr("{artist} artist's proofs (AP)", artist=plan.artist)] if plan.artist else []
     proofs += [tr("{printer} printer's proofs (PP)", printer=plan.printer)] if plan.printer else []
     proofs += [tr("one BAT")] if plan.bat else []

@@ -98,11 +98,9 @@ def _csv_rows(text: str, name: str) -> list[tuple[str, dict[str, Any]]]:
         raise BadInput(
             tr(
                 "{name} has no column {missing}; its first line must be {columns}.",
-                name=name,
-                missing=missing[0],
-                columns=",".join(COLUMNS),
+                name=name, missing=missing[0], columns=",".join(COLUMNS),
             )
-        )
+        )  # fmt: skip
     return [(where, dict(row)) for where, row in table.rows]
 
 
@@ -161,12 +159,9 @@ def _figure(row: dict[str, Any], key: str, default: float, bounds: tuple[float, 
         raise BadInput(
             tr(
                 "{where}: {key} must be a figure from {bounds:g} to {bounds_2:g}.",
-                where=where,
-                key=key,
-                bounds=bounds[0],
-                bounds_2=bounds[1],
+                where=where, key=key, bounds=bounds[0], bounds_2=bounds[1],
             )
-        )
+        )  # fmt: skip
     return figure
 
 

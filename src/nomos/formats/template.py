@@ -215,12 +215,8 @@ def _heading(project: Project, block: Block) -> str:
     some = f"{word} {'; '.join(inks)}" if len(inks) <= _MOST_INKS else tr("{inks} inks", inks=len(inks))
     return tr(
         "{pulls} of {impressions}: {name}{kind}. {some}",
-        pulls=pulls,
-        impressions=len(project.impressions),
-        name=block.name,
-        kind=kind,
-        some=some,
-    )
+        pulls=pulls, impressions=len(project.impressions), name=block.name, kind=kind, some=some,
+    )  # fmt: skip
 
 
 def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawing, face: Face) -> Template:
@@ -248,11 +244,9 @@ def _template(project: Project, plan: SystemPlan, block: Block, drawing: _Drawin
     )
     details = tr(
         "Block {width}, sheet {width_2}, {depth}. Solid black corner: bottom {also}.",
-        width=size_text(edge.width, edge.height),
-        width_2=size_text(width, height),
-        depth=depth,
+        width=size_text(edge.width, edge.height), width_2=size_text(width, height), depth=depth,
         also="right" if (hand == "right") == (face == "block") else "left",
-    )
+    )  # fmt: skip
     front_corner: tuple[Point, ...] = ()
     front = front_of(project, block)
     if front is not None:

@@ -48,14 +48,9 @@ def _turned_inside_out(project: Project, template: Template) -> tuple[tuple[np.n
 
 
 def transfer_pdf(
-    project: Project,
-    templates: Sequence[Template],
-    way: TransferWay,
-    marked: Marked = "stays",
-    *,
-    paper: str = DEFAULT_PAPER,
-    progress: Progress = NULL_PROGRESS,
-) -> bytes:
+    project: Project, templates: Sequence[Template], way: TransferWay, marked: Marked = "stays", *,
+    paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS,
+) -> bytes:  # fmt: skip
     """A sheet for each block as PDF at true size. Raises BadInput."""
     drawn = template_drawings(transfer_templates(project, templates, way, marked))
     return drawings_pdf(drawn, tr("{title}: transfer", title=project.title), paper=paper, progress=progress)

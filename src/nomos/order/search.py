@@ -132,13 +132,9 @@ class _Search:
     """
 
     def __init__(
-        self,
-        problem: OrderProblem,
-        tables: Sequence[Mapping[Order, float]],
-        slack: float,
-        keep: int,
+        self, problem: OrderProblem, tables: Sequence[Mapping[Order, float]], slack: float, keep: int,
         progress: Progress,
-    ) -> None:
+    ) -> None:  # fmt: skip
         self.problem, self.tables = problem, tables
         self.slack, self.keep, self.progress = slack, keep, progress
         self.found: list[tuple[float, Order]] = []

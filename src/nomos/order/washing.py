@@ -207,11 +207,8 @@ def tack_advice(names: Sequence[str], tacks: Sequence[float], wet: Sequence[bool
                     "{names} goes wet on {names_2} and must be looser by {short:.1f} on the scale of "
                     "tack: a drop of oil into {names}, or a little magnesium carbonate into {names_2}. "
                     "As it is, {taken}.",
-                    names=names[second],
-                    names_2=names[first],
-                    short=short,
-                    taken=_taken(takes),
+                    names=names[second], names_2=names[first], short=short, taken=_taken(takes),
                 ),
             )
-        )
+        )  # fmt: skip
     return tuple(found)

@@ -53,12 +53,9 @@ def light_at(light: Array, places: Array) -> Array:
 
 
 def evened(
-    page: NDArray[np.floating] | Picture,
-    light: Array,
-    across: NDArray[np.floating],
-    down: NDArray[np.floating],
+    page: NDArray[np.floating] | Picture, light: Array, across: NDArray[np.floating], down: NDArray[np.floating],
     said: Callable[[], None] | None = None,
-) -> tuple[Picture, Array]:
+) -> tuple[Picture, Array]:  # fmt: skip
     """A picture as if its paper were lit alike all over, and what the paper shows then.
 
     Parameters

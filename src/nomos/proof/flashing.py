@@ -89,14 +89,9 @@ MOST_PULLS = 20
 
 
 def along_borders(
-    prints: Prints,
-    changes: Floats,
-    rule: SeamRule,
-    *,
-    points: int = _POINTS,
-    seed: int = 0,
+    prints: Prints, changes: Floats, rule: SeamRule, *, points: int = _POINTS, seed: int = 0,
     progress: Progress = NULL_PROGRESS,
-) -> Flashing:
+) -> Flashing:  # fmt: skip
     """The fast estimate: profiles across a sample of all borders, shifted and laid over each other.
 
     Parameters

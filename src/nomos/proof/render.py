@@ -135,11 +135,9 @@ def render_view(
     levels: Sequence[Pixels], labs: None, window: tuple[float, float, float, float], size: tuple[int, int]
 ) -> NDArray[np.uint32]: ...
 def render_view(
-    levels: Sequence[Index] | Sequence[Pixels],
-    labs: NDArray[np.float64] | None,
-    window: tuple[float, float, float, float],
-    size: tuple[int, int],
-) -> NDArray[np.uint32]:
+    levels: Sequence[Index] | Sequence[Pixels], labs: NDArray[np.float64] | None,
+    window: tuple[float, float, float, float], size: tuple[int, int],
+) -> NDArray[np.uint32]:  # fmt: skip
     """Part of a page, shrunk or enlarged to a view.
 
     Parameters

@@ -130,14 +130,10 @@ def stretch_advice(motion: Motion, reach_mm: tuple[float, float], tolerance_mm: 
                 "the paper was {paper} than meant, or the transfer changed size. Damp the pack "
                 "evenly, turn the grain, or, if the block is not cut yet, scale its transfer by "
                 "{share:+.1f} %.",
-                abs=abs(share) * 100,
-                longer=longer,
-                way=way,
-                reach=length_text(abs(share) * reach, 2),
-                paper=paper,
+                abs=abs(share) * 100, longer=longer, way=way, reach=length_text(abs(share) * reach, 2), paper=paper,
                 share=-share * 100,
             )
-        )
+        )  # fmt: skip
     return said
 
 

@@ -18,14 +18,9 @@ class BlockEffect:
 
 
 def block_effect(
-    block_mm: tuple[float, float],
-    short_mm: tuple[float, float],
-    square_mm: float,
-    drawn_from: DrawnFrom,
-    side_stop: float = 0.25,
-    *,
-    right_handed: bool = True,
-) -> BlockEffect:
+    block_mm: tuple[float, float], short_mm: tuple[float, float], square_mm: float, drawn_from: DrawnFrom,
+    side_stop: float = 0.25, *, right_handed: bool = True,
+) -> BlockEffect:  # fmt: skip
     """The print of a block that is short or out of square, in stops at its near edge and corner side.
 
     Parameters

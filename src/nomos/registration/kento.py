@@ -286,12 +286,10 @@ def _check_margins(image: Rect, sheet_mm: tuple[float, float], near: float, side
                 tr(
                     "The margin at the sheet's {where} is {margin}, and the notches need "
                     "{smallest_margin_mm} outside the image: widen it by {smallest_margin_mm_2}.",
-                    where=where,
-                    margin=length_text(margin),
-                    smallest_margin_mm=length_text(SMALLEST_MARGIN_MM, None),
+                    where=where, margin=length_text(margin), smallest_margin_mm=length_text(SMALLEST_MARGIN_MM, None),
                     smallest_margin_mm_2=length_text(SMALLEST_MARGIN_MM - margin),
                 )
-            )
+            )  # fmt: skip
 
 
 def _check_edge(sheet_mm: tuple[float, float], settings: KentoSettings) -> None:
@@ -337,11 +335,9 @@ def _block(sheet_mm: tuple[float, float], image: Rect, settings: KentoSettings) 
                 "A block of {size_text} has no room for the kento: image, sheet corner and "
                 "{thinnest_wall_mm} of wood beyond the notches need {least}; take a larger block or "
                 "narrower margins.",
-                size_text=size_text(*size),
-                thinnest_wall_mm=length_text(THINNEST_WALL_MM, None),
-                least=least,
+                size_text=size_text(*size), thinnest_wall_mm=length_text(THINNEST_WALL_MM, None), least=least,
             )
-        )
+        )  # fmt: skip
     # A scant block gives up wood beyond the notches; an ample one keeps the rest on the far sides.
     wall_x, wall_y = settings.wall_mm + min(0.0, spare[0]), settings.wall_mm + min(0.0, spare[1])
     bottom = height + wall_y

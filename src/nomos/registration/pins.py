@@ -73,11 +73,9 @@ def pin_places(sheet_mm: tuple[float, float], block: Rect, pins: PinSettings, ma
         raise RegisterError(
             tr(
                 "A sheet {width} wide has no room for {pairs} pairs of pins, which need {least}.",
-                width=length_text(width, None),
-                pairs=pins.pairs,
-                least=length_text(least, None),
+                width=length_text(width, None), pairs=pins.pairs, least=length_text(least, None),
             )
-        )
+        )  # fmt: skip
     shares = (0.18, 0.82) if pins.pairs == 2 else (0.12, 0.5, 0.88)
     if pins.taped:
         y = overlap_mm(margin_mm) + _HOLE_FROM_END_MM - TAB_MM[1]

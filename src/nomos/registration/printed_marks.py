@@ -74,12 +74,9 @@ def printed_marks(
             tr(
                 "The margin has room for {slots} marks, and {count} blocks need {count_2}: leave "
                 "{from_image_mm} of block and sheet beyond the image.",
-                slots=len(slots),
-                count=count,
-                count_2=3 * count,
-                from_image_mm=length_text(2 * half + _FROM_IMAGE_MM),
+                slots=len(slots), count=count, count_2=3 * count, from_image_mm=length_text(2 * half + _FROM_IMAGE_MM),
             )
-        )
+        )  # fmt: skip
     marks = []
     for block in range(count):
         # Every block's marks go round the whole image, its own a step on from the block's before.
@@ -167,11 +164,9 @@ def _verniers(count: int, image: Rect, room: Rect, taken: Sequence[Sequence[Poin
             tr(
                 "Verniers for {count} blocks need {long} of margin each, {deep} deep, on an upright "
                 "and a level side: choose rings or crosses, or a wider margin.",
-                count=count,
-                long=length_text(long, None),
-                deep=length_text(deep, None),
+                count=count, long=length_text(long, None), deep=length_text(deep, None),
             )
-        )
+        )  # fmt: skip
     return tuple(marks)
 
 

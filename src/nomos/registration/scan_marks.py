@@ -134,11 +134,9 @@ def match_marks(expected_mm: Floats, blobs: Sequence[Blob], rgb: tuple[float, fl
             tr(
                 "{name}: only {pairs} of its {expected_mm} marks are found on the scan; they may be "
                 "too pale or cut off. Read it by eye, or leave the marks out and read the picture.",
-                name=name,
-                pairs=len(pairs),
-                expected_mm=len(expected_mm),
+                name=name, pairs=len(pairs), expected_mm=len(expected_mm),
             )
-        )
+        )  # fmt: skip
     for _ in range(3):
         own, seen = (np.array(index) for index in zip(*pairs, strict=True))
         fit = fit_marks(expected_mm[own], places[seen], SCAN_MARK_MM)

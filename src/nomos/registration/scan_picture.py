@@ -95,18 +95,10 @@ def corner_sigma_mm(covariance: Floats, size_mm: tuple[float, float]) -> float:
 
 
 def fit_picture(
-    scan: NDArray[np.uint8],
-    masks: Sequence[Mask],
-    table: Floats,
-    px_per_mm: float,
-    pad_mm: float,
-    *,
-    start: Floats | None = None,
-    moves: PageMoves | None = None,
-    there: NDArray[np.bool_] | None = None,
-    levels: Sequence[tuple[float, int]] = LEVELS,
-    progress: Progress = NULL_PROGRESS,
-) -> PrintFit:
+    scan: NDArray[np.uint8], masks: Sequence[Mask], table: Floats, px_per_mm: float, pad_mm: float, *,
+    start: Floats | None = None, moves: PageMoves | None = None, there: NDArray[np.bool_] | None = None,
+    levels: Sequence[tuple[float, int]] = LEVELS, progress: Progress = NULL_PROGRESS,
+) -> PrintFit:  # fmt: skip
     """Where each pull prints on a scan of the image and a margin around it.
 
     Parameters

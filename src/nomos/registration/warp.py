@@ -132,12 +132,9 @@ def _through(matrix: NDArray[np.floating], places: NDArray[np.floating]) -> Floa
 
 
 def taken_out(
-    picture: Image,
-    warp: Warp,
-    px_per_mm: float,
-    area: tuple[float, float, float, float],
+    picture: Image, warp: Warp, px_per_mm: float, area: tuple[float, float, float, float],
     shrunk: tuple[float, float] = (1.0, 1.0),
-) -> tuple[Image, NDArray[np.bool_]]:
+) -> tuple[Image, NDArray[np.bool_]]:  # fmt: skip
     """A part of the sheet, straight and to scale, and where the picture shows it.
 
     Parameters

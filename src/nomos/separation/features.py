@@ -162,11 +162,9 @@ def _thin_in(page: NDArray[np.uint8], least_px: float) -> _Thin:
 
 
 def _local_width(
-    rest: NDArray[np.uint8],
-    depth: NDArray[np.float32],
-    least_px: float,
+    rest: NDArray[np.uint8], depth: NDArray[np.float32], least_px: float,
     at: tuple[NDArray[np.int64], NDArray[np.int64]],
-) -> NDArray[np.float32]:
+) -> NDArray[np.float32]:  # fmt: skip
     """Width of thin parts at some of their pixels, over a stretch of a few widths."""
     import cv2
 

@@ -83,13 +83,9 @@ class BlockPlan:
 
 
 def block_masks(
-    labels: Labels,
-    plans: Sequence[BlockPlan],
-    spreads: Collection[tuple[int, int]],
-    trap_px: float,
-    *,
+    labels: Labels, plans: Sequence[BlockPlan], spreads: Collection[tuple[int, int]], trap_px: float, *,
     progress: Progress = NULL_PROGRESS,
-) -> Masks:
+) -> Masks:  # fmt: skip
     """The masks of a set of blocks that leave no bare paper where they meet.
 
     Parameters

@@ -189,13 +189,9 @@ def fewest_blocks(
 
 
 def share(
-    distance_mm: NDArray[np.float64],
-    meets: NDArray[np.bool_],
-    *,
-    clearance_mm: float = CLEARANCE_MM,
-    most_zones: int = MOST_ZONES,
-    able: Sequence[bool] | None = None,
-) -> Sharing:
+    distance_mm: NDArray[np.float64], meets: NDArray[np.bool_], *, clearance_mm: float = CLEARANCE_MM,
+    most_zones: int = MOST_ZONES, able: Sequence[bool] | None = None,
+) -> Sharing:  # fmt: skip
     """The fewest blocks for a set of masks in print order, by sharing.
 
     Parameters

@@ -40,21 +40,10 @@ class Controller(QObject):
     """A sentence for the user: why something could not be."""
 
     def __init__(
-        self,
-        editor: Editor,
-        keeper: ProofKeeper,
-        files: Files,
-        planner: Planner,
-        hands: MaskEditor,
-        methods: MethodEditor,
-        inkroom: InksEditor,
-        orderer: OrderEditor,
-        registrar: RegisterEditor,
-        crafter: CarveEditor,
-        bencher: BenchEditor,
-        designer: DesignEditor,
-        inker: InkingEditor,
-    ) -> None:
+        self, editor: Editor, keeper: ProofKeeper, files: Files, planner: Planner, hands: MaskEditor,
+        methods: MethodEditor, inkroom: InksEditor, orderer: OrderEditor, registrar: RegisterEditor,
+        crafter: CarveEditor, bencher: BenchEditor, designer: DesignEditor, inker: InkingEditor,
+    ) -> None:  # fmt: skip
         super().__init__()
         self.editor, self.document = editor, editor.document
         self.designer, self.inker = designer, inker

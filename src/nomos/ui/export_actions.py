@@ -37,15 +37,9 @@ class ExportActions(QObject):
     door: "TelephoneDialog | None" = None
 
     def __init__(
-        self,
-        over: QWidget,
-        notice: Notice,
-        view: CentralView,
-        column: Column,
-        go_to: Callable[[Station], None],
-        controller: Controller,
-        settings: QSettings,
-    ) -> None:
+        self, over: QWidget, notice: Notice, view: CentralView, column: Column, go_to: Callable[[Station], None],
+        controller: Controller, settings: QSettings,
+    ) -> None:  # fmt: skip
         """over : the window that dialogs stand over."""
         super().__init__()
         self._over, self._notice, self._view, self._column = over, notice, view, column
@@ -187,12 +181,9 @@ class ExportActions(QObject):
         assert place is not None
         said = tr(
             "{finding} of {found}, {weight}: {said} {remedy}",
-            finding=self._finding + 1,
-            found=len(found),
-            weight=tr(finding.weight),
-            said=finding.text,
+            finding=self._finding + 1, found=len(found), weight=tr(finding.weight), said=finding.text,
             remedy=finding.remedy,
-        )
+        )  # fmt: skip
         self._notice.clear()
         self._tell(said)
         # Once the sentence has its room, and the sheet what is left.

@@ -306,14 +306,9 @@ class Files(QObject):
         return self.save() if answer == "save" else answer == "discard"
 
     def draw_pages(
-        self,
-        what: str,
-        chosen: frozenset[str],
-        faces: str,
-        paper: str,
-        take: Callable[[bytes], None],
+        self, what: str, chosen: frozenset[str], faces: str, paper: str, take: Callable[[bytes], None],
         failed: Callable[[str], None],
-    ) -> None:
+    ) -> None:  # fmt: skip
         """Draw chosen pages of the packet to print: `take` gets their PDF, `failed` why there are none."""
         project, assets, ask = self._document.project, dict(self._document.assets), self._runner.answers
         if project is None:

@@ -115,13 +115,9 @@ class GuidedWalk(QWidget):
     """The words of a step over the sheet, with a frame around what they are about."""
 
     def __init__(
-        self,
-        over: QWidget,
-        controller: Controller,
-        column: Column,
-        go_to: Callable[[Station], None],
+        self, over: QWidget, controller: Controller, column: Column, go_to: Callable[[Station], None],
         parts: Mapping[Where, QWidget],
-    ) -> None:
+    ) -> None:  # fmt: skip
         """over : the window. parts : what a step can be about."""
         super().__init__()
         self._hand, self._answers, self._turn, self._parts, self.at = controller, column, go_to, parts, -1

@@ -216,14 +216,9 @@ def _coarse(pixels: Rgb, cut: Cut, size_mm: tuple[float, float] | None) -> Rgb:
 
 
 def project_of(
-    title: str,
-    done: Flattened,
-    *,
-    paper_lab: Lab | None = None,
-    paper_name: str = "Paper",
-    sheet_mm: tuple[float, float] | None = None,
-    names: Sequence[str] | None = None,
-) -> Project:
+    title: str, done: Flattened, *, paper_lab: Lab | None = None, paper_name: str = "Paper",
+    sheet_mm: tuple[float, float] | None = None, names: Sequence[str] | None = None,
+) -> Project:  # fmt: skip
     """A new project for a design, separated the plain way, light to dark. Raises ProjectError."""
     size = done.source.size_mm
     project = new_project(

@@ -61,15 +61,9 @@ def printable(project: Project, assets: Assets) -> Cut:
 
 
 def write_packet(
-    folder: Path,
-    project: Project,
-    assets: Assets,
-    ask: Ask,
-    *,
-    inputs: Sequence[Path] = (),
-    paper: str = DEFAULT_PAPER,
-    progress: Progress = NULL_PROGRESS,
-) -> dict[str, Any]:
+    folder: Path, project: Project, assets: Assets, ask: Ask, *, inputs: Sequence[Path] = (),
+    paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS,
+) -> dict[str, Any]:  # fmt: skip
     """Write everything of a project into a folder and return the plan that `plan.json` holds.
 
     Proofs and templates show every block in register, whatever was tried on the
@@ -180,16 +174,9 @@ def _bench_files(project: Project, paper: str) -> list[tuple[str, bytes]]:
 
 
 def write_cutting(
-    folder: Path,
-    project: Project,
-    assets: Assets,
-    ask: Ask,
-    marked: Marked = "stays",
-    *,
-    inputs: Sequence[Path] = (),
-    paper: str = DEFAULT_PAPER,
-    progress: Progress = NULL_PROGRESS,
-) -> None:
+    folder: Path, project: Project, assets: Assets, ask: Ask, marked: Marked = "stays", *, inputs: Sequence[Path] = (),
+    paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS,
+) -> None:  # fmt: skip
     """Write carving maps and transfer sheets into a folder. Raises BadInput, Cancelled."""
     project = in_register(project)
     cut = printable(project, assets)

@@ -23,16 +23,9 @@ _TICK_MM, _MARGIN_MM, _APART_MM = 3.0, 20.0, 25.0
 
 
 def pages_pdf(
-    project: Project,
-    assets: Assets,
-    ask: Ask,
-    what: What,
-    chosen: frozenset[str],
-    faces: Faces = "both",
-    *,
-    paper: str = DEFAULT_PAPER,
-    progress: Progress = NULL_PROGRESS,
-) -> bytes:
+    project: Project, assets: Assets, ask: Ask, what: What, chosen: frozenset[str], faces: Faces = "both", *,
+    paper: str = DEFAULT_PAPER, progress: Progress = NULL_PROGRESS,
+) -> bytes:  # fmt: skip
     """The pages of the packet that are asked for, at true size, as the packet has them.
 
     Parameters

@@ -79,11 +79,8 @@ def turned_text(project: Project) -> str:
         "Turned {turn} ({way}), what was the board's {seats} corner on the front lies where its corner seats. "
         "Both faces are cut mirrored; seen through the board from the front, the "
         "back's drawing is {reads}.",
-        turn=tr(turn),
-        way=way,
-        seats=seats,
-        reads=reads,
-    )
+        turn=tr(turn), way=way, seats=seats, reads=reads,
+    )  # fmt: skip
 
 
 def turn_error(project: Project, block: Rect) -> TurnError:

@@ -31,18 +31,10 @@ def key_of(flat: FlatDesign) -> int | None:
 
 
 def with_flat_design(
-    project: Project,
-    flat: FlatDesign,
-    labels: str,
-    *,
-    requested_colours: int | None,
-    smallest_feature_mm: float,
-    names: Sequence[str] | None = None,
-    seed: int = 0,
-    read_as: ReadAs | None = None,
-    corrections: tuple[Correction, ...] = (),
-    key: int | None = TO_BE_FOUND,
-) -> Project:
+    project: Project, flat: FlatDesign, labels: str, *, requested_colours: int | None, smallest_feature_mm: float,
+    names: Sequence[str] | None = None, seed: int = 0, read_as: ReadAs | None = None,
+    corrections: tuple[Correction, ...] = (), key: int | None = TO_BE_FOUND,
+) -> Project:  # fmt: skip
     """The project with a new flat design, separated the plain way and ordered light to dark.
 
     key : what `key_of` finds of the design, where it was looked for beforehand.

@@ -191,15 +191,9 @@ def _pixel_of(project: Project, shape: tuple[int, ...]) -> ToPixel:
 
 
 def with_labels(
-    project: Project,
-    png: bytes,
-    colours: tuple[WantedColour, ...],
-    renumber: Mapping[int, int],
-    said: Correction | None = None,
-    *,
-    line: int | None = None,
-    paper: int | None = None,
-) -> Project:
+    project: Project, png: bytes, colours: tuple[WantedColour, ...], renumber: Mapping[int, int],
+    said: Correction | None = None, *, line: int | None = None, paper: int | None = None,
+) -> Project:  # fmt: skip
     """The project on another page of colour numbers.
 
     Parameters

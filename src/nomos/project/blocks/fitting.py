@@ -38,11 +38,9 @@ def fitted_masks(project: Project, shape: tuple[int, int], layers: Sequence[tupl
                 "drawn",
                 tr(
                     "{name} has another shape than the design; it must be {shape} × {shape_2} pixels.",
-                    name=name,
-                    shape=shape[1],
-                    shape_2=shape[0],
+                    name=name, shape=shape[1], shape_2=shape[0],
                 ),
-            )
+            )  # fmt: skip
         if mask.shape != shape:
             scaled = cv2.resize(mask * np.uint8(255), (shape[1], shape[0]), interpolation=cv2.INTER_LINEAR)
             mask = np.asarray(scaled >= 128).astype(np.uint8)

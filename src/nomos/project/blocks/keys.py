@@ -143,8 +143,5 @@ def carrying_text(project: Project) -> str:
     return tr(
         "Cut {name} first. Pull {count} impressions of it on thin paper, with {lay}: one to paste face down on each "
         "of {faces}, and one to spare.",
-        lay=lay,
-        name=key.name,
-        count=count + 1,
-        faces=faces,
-    )
+        lay=lay, name=key.name, count=count + 1, faces=faces,
+    )  # fmt: skip

@@ -111,13 +111,9 @@ def method_of(project: Project) -> Method:
 
 
 def with_method(
-    project: Project,
-    method: Method,
-    drawn_key: int | None = None,
-    *,
-    shelf: Sequence[CandidateInk] = (),
+    project: Project, method: Method, drawn_key: int | None = None, *, shelf: Sequence[CandidateInk] = (),
     progress: Progress = NULL_PROGRESS,
-) -> Project:
+) -> Project:  # fmt: skip
     """The project printed another way.
 
     drawn_key : number of the flat colour of dark lines, if the design has one.

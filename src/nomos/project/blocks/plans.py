@@ -56,18 +56,10 @@ def planned_colours(project: Project, *, keep_key: bool = True) -> tuple[int, ..
 
 
 def solver_request(
-    project: Project,
-    borders: Borders,
-    inks: Sequence[CandidateInk],
-    most_blocks: int,
-    *,
-    keep_key: bool = True,
-    must: Sequence[str] = (),
-    must_not: Sequence[str] = (),
-    must_match: Sequence[int] = (),
-    single: Sequence[int] = (),
+    project: Project, borders: Borders, inks: Sequence[CandidateInk], most_blocks: int, *, keep_key: bool = True,
+    must: Sequence[str] = (), must_not: Sequence[str] = (), must_match: Sequence[int] = (), single: Sequence[int] = (),
     seed: int = 0,
-) -> SolverRequest:
+) -> SolverRequest:  # fmt: skip
     """What the solver is asked for this project. A colour left to the paper stays bare.
 
     Parameters

@@ -56,12 +56,9 @@ def one_by_one(order: Iterable[int]) -> tuple[Step, ...]:
 
 
 def with_reduction(
-    project: Project,
-    steps: Sequence[Sequence[int]] | None = None,
-    *,
-    shelf: Sequence[CandidateInk] = (),
+    project: Project, steps: Sequence[Sequence[int]] | None = None, *, shelf: Sequence[CandidateInk] = (),
     progress: Progress = NULL_PROGRESS,
-) -> Project:
+) -> Project:  # fmt: skip
     """The project as a reduction from one board.
 
     Parameters

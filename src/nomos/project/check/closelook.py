@@ -52,14 +52,9 @@ class CloseLook:
 
 
 def look_closely(
-    project: Project,
-    request: MaskRequest,
-    blocks: CutBlocks,
-    laid: LaidSheet,
-    features: Features | None = None,
-    *,
+    project: Project, request: MaskRequest, blocks: CutBlocks, laid: LaidSheet, features: Features | None = None, *,
     progress: Progress = NULL_PROGRESS,
-) -> CloseLook:
+) -> CloseLook:  # fmt: skip
     """Everything that takes seconds. request : that the blocks were cut for. Raises Cancelled."""
     features = features_of(project, blocks) if features is None else features
     sharing = sharing_of(project, blocks, laid, progress=Part(progress, 0.0, 0.6))

@@ -79,10 +79,8 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
         if distance < _ALIKE_DE00:
             text = tr(
                 "{name} and {name_2} are alike, ΔE {distance}.",
-                name=colours[first].name,
-                name_2=colours[second].name,
-                distance=number(distance),
-            )
+                name=colours[first].name, name_2=colours[second].name, distance=number(distance),
+            )  # fmt: skip
             found.append(
                 Finding("worth knowing", "design", text, tr("One colour fewer may do: flatten to fewer colours."))
             )
@@ -92,10 +90,8 @@ def _of_design(project: Project, matches: Sequence[ColourMatch]) -> list[Finding
         if share < _SMALL_PCT and match.number not in project.bare_colours():
             text = tr(
                 "{name} covers only {area_mm2} mm² ({share} %).",
-                name=colours[match.number].name,
-                area_mm2=number(match.area_mm2, 0),
-                share=number(share, 2),
-            )
+                name=colours[match.number].name, area_mm2=number(match.area_mm2, 0), share=number(share, 2),
+            )  # fmt: skip
             found.append(Finding("worth knowing", "design", text, METHODS[method_of(project)].little))
     return found
 
@@ -270,11 +266,8 @@ def _of_lights(project: Project) -> list[Finding]:
             names = [project.flat.colours[n].name for n in (one, other)]
             text = tr(
                 "{names} and {names_2} match in the booth and part by ΔE {apart} under {light_names}.",
-                names=names[0],
-                names_2=names[1],
-                apart=number(apart),
-                light_names=LIGHT_NAMES[light],
-            )
+                names=names[0], names_2=names[1], apart=number(apart), light_names=LIGHT_NAMES[light],
+            )  # fmt: skip
             found.append(
                 Finding(
                     "worth knowing",

@@ -47,14 +47,10 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
             "{lighter} and {darker} only kiss, along {length}: an overlap would show as a seam, "
             "ΔE {seam_de00}. {tolerance_mm} out of register opens up to {tolerance_mm_2} mm² "
             "{below}.",
-            lighter=lighter,
-            darker=darker,
-            length=length_text(length, 0),
-            seam_de00=number(trap.seam_de00, 0),
-            tolerance_mm=length_text(project.tolerance_mm),
-            tolerance_mm_2=number(project.tolerance_mm * length, 0),
+            lighter=lighter, darker=darker, length=length_text(length, 0), seam_de00=number(trap.seam_de00, 0),
+            tolerance_mm=length_text(project.tolerance_mm), tolerance_mm_2=number(project.tolerance_mm * length, 0),
             below=_below(project, trap),
-        )
+        )  # fmt: skip
         found.append(
             Finding(
                 "could show",
@@ -114,12 +110,8 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
             tr(
                 "Where {names} runs under {names_2} a dark seam shows, {trap_mm} wide, ΔE "
                 "{seam_de00}, along {length}.{more}",
-                names=names[0],
-                names_2=names[1],
-                trap_mm=length_text(project.trap_mm),
-                seam_de00=number(trap.seam_de00, 0),
-                length=length_text(length, 0),
-                more=more,
+                names=names[0], names_2=names[1], trap_mm=length_text(project.trap_mm),
+                seam_de00=number(trap.seam_de00, 0), length=length_text(length, 0), more=more,
             ),
             tr(
                 "A gap of bare paper would show more. A key line over the join would hide it; where every sheet meets "
@@ -128,7 +120,7 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
             _on_border(project, borders, trap),
             cure=Cure(tr("No seams above ΔE {below:.0f}", below=below), partial(with_seam, seam_de00=below)),
         )
-    ]
+    ]  # fmt: skip
 
 
 def _on_border(project: Project, borders: Borders, trap: BorderTrap) -> tuple[float, float] | None:

@@ -36,12 +36,9 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         text = tr(
             "{small} of {pieces} pieces are smaller than {small_piece_mm2} mm²: hard to saw, "
             "easily lost. Number {number} has only {area_mm2} mm².",
-            small=len(small),
-            pieces=len(pieces),
-            small_piece_mm2=number(SMALL_PIECE_MM2, 0),
-            number=least.number,
+            small=len(small), pieces=len(pieces), small_piece_mm2=number(SMALL_PIECE_MM2, 0), number=least.number,
             area_mm2=number(least.area_mm2),
-        )
+        )  # fmt: skip
         found.append(
             Finding(
                 "could show",
@@ -56,11 +53,8 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         more = tr(" One of {necks} such places.", necks=len(necks)) if len(necks) > 1 else ""
         text = tr(
             "Piece {number}, {name}, is {width_mm} thin at a neck: it breaks there.{more}",
-            number=piece.number,
-            name=colours[piece.colour].name,
-            width_mm=length_text(neck.width_mm),
-            more=more,
-        )
+            number=piece.number, name=colours[piece.colour].name, width_mm=length_text(neck.width_mm), more=more,
+        )  # fmt: skip
         found.append(
             Finding(
                 "could show",
@@ -95,12 +89,10 @@ def _kerf_finding(project: Project, kerf_mm: float, pieces: tuple[Piece, ...]) -
         "blocks",
         tr(
             "The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} cm² of paper.",
-            kerf_mm=length_text(kerf_mm),
-            joins=number(joins / 1000),
-            joins_2=number(joins * kerf_mm / 100),
+            kerf_mm=length_text(kerf_mm), joins=number(joins / 1000), joins_2=number(joins * kerf_mm / 100),
         ),
         tr("A thinner blade or a knife, pieces pushed together in their border, or a key over the joins."),
-    )
+    )  # fmt: skip
 
 
 def _window_findings(project: Project, pieces: tuple[Piece, ...]) -> list[Finding]:
@@ -237,11 +229,8 @@ def apart_findings(project: Project, apart_mm: NDArray[np.float64] | None) -> tu
             text = tr(
                 "{name} could be inked apart in pull {best}, with {other_name}: {length_text} from "
                 "all else that stands there.",
-                name=name,
-                best=best[1] + 1,
-                other_name=other_name,
-                length_text=length_text(best[0], 0),
-            )
+                name=name, best=best[1] + 1, other_name=other_name, length_text=length_text(best[0], 0),
+            )  # fmt: skip
             found.append(
                 Finding(
                     "worth knowing",

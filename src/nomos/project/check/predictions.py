@@ -60,11 +60,8 @@ def what_moved(before: Predictions | None, proof: Proof) -> str:
         return tr(
             "This print was saved by an earlier Nomos, whose figures are not in its file. It is now foretold "
             "at a mean ΔE of {mean}, {name} the furthest off at {worst}. {why}",
-            mean=mean,
-            name=worst[0],
-            worst=number(worst[1]),
-            why=why,
-        )
+            mean=mean, name=worst[0], worst=number(worst[1]), why=why,
+        )  # fmt: skip
     known = dict(before.colours)
     moved = sorted(
         ((abs(de00 - known[name]), name, known[name], de00) for name, de00 in now.colours if name in known),
@@ -80,7 +77,5 @@ def what_moved(before: Predictions | None, proof: Proof) -> str:
     more = tr(" and {more} more", more=len(said) - _MOST_SAID) if len(said) > _MOST_SAID else ""
     return tr(
         "Colours are reckoned otherwise than when this was saved: {figures}{more}. {why}",
-        figures=figures,
-        more=more,
-        why=why,
-    )
+        figures=figures, more=more, why=why,
+    )  # fmt: skip

@@ -41,11 +41,8 @@ def of_reduction(project: Project) -> list[Finding]:
             cause = tr("it is lighter than what lies under it") if lighter else tr("what lies under it shows through")
             text = tr(
                 "{name} cannot be reached with {word} ink, ΔE {left}: {cause}.",
-                name=colour.name,
-                word=word,
-                left=number(left),
-                cause=cause,
-            )
+                name=colour.name, word=word, left=number(left), cause=cause,
+            )  # fmt: skip
             found.append(Finding("could show", "blocks", text, *_reached(project, colour, sets[number_of], top, left)))
         before |= set(step)
     return found

@@ -158,11 +158,8 @@ def _graded(zone: Zone) -> str:
         edges = tr("the outer edge") if zone.grade.outer else tr("each edge")
         return tr(
             "graded from {begin} at {edges} to {end} over {edge_mm}",
-            begin=begin,
-            edges=edges,
-            end=end,
-            edge_mm=length_text(zone.grade.edge_mm, 0),
-        )
+            begin=begin, edges=edges, end=end, edge_mm=length_text(zone.grade.edge_mm, 0),
+        )  # fmt: skip
     (x0, y0), (x1, y1) = zone.grade.start, zone.grade.end
     down = tr("top to bottom") if y1 > y0 else tr("bottom to top")
     across = tr("left to right of the print") if x1 > x0 else tr("right to left of the print")
@@ -195,10 +192,8 @@ def _checks(project: Project, pull: Impression) -> str:
         states = list(dict.fromkeys(each.block for each in project.impressions))
         return tr(
             "The board, state {index} of {states}; {corner}.",
-            index=states.index(block.id) + 1,
-            states=len(states),
-            corner=corner,
-        )
+            index=states.index(block.id) + 1, states=len(states), corner=corner,
+        )  # fmt: skip
     for number_of, (front, back) in enumerate(board_pairs(project), start=1):
         if block.id in (front.id, back.id):
             face = "front" if block.id == front.id else "back"

@@ -39,12 +39,9 @@ class CutGate:
         return tr(
             "{need}{printed} printed: {sure} that {wanted} are reached. Cut away for good: "
             "{lost}. No sheet can be given these layers afterwards.",
-            need=need,
-            printed=self.printed,
-            sure=sure,
-            wanted=counted(self.wanted, tr("good sheet"), tr("good sheets")),
-            lost=self.lost,
-        )
+            need=need, printed=self.printed, sure=sure,
+            wanted=counted(self.wanted, tr("good sheet"), tr("good sheets")), lost=self.lost,
+        )  # fmt: skip
 
 
 def cut_gate(project: Project, state: EditionState, layer: int | None = None) -> CutGate | None:
@@ -98,16 +95,12 @@ class PassGate:
         else:
             said = tr(
                 "{name} brings the colours from ΔE {before} to {after}",
-                name=self.name,
-                before=number(self.before),
-                after=number(self.after),
-            )
+                name=self.name, before=number(self.before), after=number(self.after),
+            )  # fmt: skip
         return tr(
             "{said}, and will spoil about {spoiled} of {good}.",
-            said=said,
-            spoiled=number(self.spoiled),
-            good=counted(self.good, tr("good sheet"), tr("good sheets")),
-        )
+            said=said, spoiled=number(self.spoiled), good=counted(self.good, tr("good sheet"), tr("good sheets")),
+        )  # fmt: skip
 
 
 def pass_gate(project: Project, laid: LaidSheet, state: EditionState, layer: int | None = None) -> PassGate | None:

@@ -81,29 +81,23 @@ def contradictions(before: Project, after: Project, state: EditionState) -> tupl
             said.append(
                 tr(
                     "{sheets} already {carry} {name}, which would no longer be planned.",
-                    sheets=sheets,
-                    carry=carry,
-                    name=name,
+                    sheets=sheets, carry=carry, name=name,
                 )
-            )
+            )  # fmt: skip
         elif _inked(before, pull_id) != _inked(after, pull_id):
             said.append(
                 tr(
                     "{sheets} already {carry} {name} as it was inked; this would plan it otherwise.",
-                    sheets=sheets,
-                    carry=carry,
-                    name=name,
+                    sheets=sheets, carry=carry, name=name,
                 )
-            )
+            )  # fmt: skip
         elif _cut(before, pull_id) != _cut(after, pull_id):
             said.append(
                 tr(
                     "{sheets} already {carry} {name}; its block would print another shape.",
-                    sheets=sheets,
-                    carry=carry,
-                    name=name,
+                    sheets=sheets, carry=carry, name=name,
                 )
-            )
+            )  # fmt: skip
     if [pull for pull in _order(before, carried) if pull in left] != _order(after, carried):
         said.append(tr("Layers that are printed would stand in another order than they were printed in."))
     elif first := _slipped_under(after, carried, before):

@@ -124,15 +124,11 @@ def studio_text(studio: Studio) -> str:
     kept = ", ".join(counted(*each) for each in counts)
     said = tr(
         "{kept}; {good:.0f} of 100 pulls good, {pull_min:g} min a pull.",
-        kept=kept,
-        good=100 * studio.plan.good,
-        pull_min=studio.times.pull_min,
-    )
+        kept=kept, good=100 * studio.plan.good, pull_min=studio.times.pull_min,
+    )  # fmt: skip
     if not studio.prints:
         return said
     return tr(
         "{said} From {prints}, last {prints_2}.",
-        said=said,
-        prints=counted(len(studio.prints), tr("print"), tr("prints")),
-        prints_2=studio.prints[-1],
-    )
+        said=said, prints=counted(len(studio.prints), tr("print"), tr("prints")), prints_2=studio.prints[-1],
+    )  # fmt: skip

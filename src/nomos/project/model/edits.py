@@ -19,13 +19,9 @@ DEFAULT_PAPER_LAB: Lab = (96.0, 0.0, 3.0)
 
 
 def new_project(
-    title: str,
-    image_mm: tuple[float, float],
-    *,
-    paper_lab: Lab = DEFAULT_PAPER_LAB,
-    paper_name: str = "Paper",
+    title: str, image_mm: tuple[float, float], *, paper_lab: Lab = DEFAULT_PAPER_LAB, paper_name: str = "Paper",
     sheet_mm: tuple[float, float] | None = None,
-) -> Project:
+) -> Project:  # fmt: skip
     """A project for an image centred on its sheet, which is 10 mm wider all round if none is given."""
     sheet = sheet_mm or (image_mm[0] + 2 * DEFAULT_MARGIN_MM, image_mm[1] + 2 * DEFAULT_MARGIN_MM)
     paper = Paper(paper_name, paper_lab, *sheet)

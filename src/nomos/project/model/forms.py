@@ -36,11 +36,9 @@ def check_size(many_bytes: int, name: str, what: str) -> None:
         raise BadInput(
             tr(
                 "{name} holds a {what} of more than {most} MB and is not opened.",
-                name=name,
-                what=what,
-                most=_MOST_BYTES // 1_000_000,
+                name=name, what=what, most=_MOST_BYTES // 1_000_000,
             )
-        )
+        )  # fmt: skip
 
 
 def decoded(

@@ -33,15 +33,10 @@ def sheets_text(project: Project) -> str:
     return tr(
         "{cut} sheets: {wanted} good ones wanted; of 100 pulls {good} come out good, so through {layers} layers "
         "{survive} sheets of 100, and {start} are begun to be {sure} % sure of enough{more}.",
-        cut=all_sheets(project, plan),
-        wanted=own.wanted,
-        good=number(100 * own.good, 0),
-        layers=layers,
-        survive=number(100 * plan.p_sheet, 0),
-        start=plan.start_sheets,
-        sure=number(100 * own.confidence, 0),
+        cut=all_sheets(project, plan), wanted=own.wanted, good=number(100 * own.good, 0), layers=layers,
+        survive=number(100 * plan.p_sheet, 0), start=plan.start_sheets, sure=number(100 * own.confidence, 0),
         more="".join(f", + {each}" for each in more),
-    )
+    )  # fmt: skip
 
 
 def planned_sheets(project: Project) -> int:

@@ -83,15 +83,9 @@ def with_order(project: Project, pulls: Sequence[str]) -> Project:
 
 
 def best_orders(
-    project: Project,
-    laid: LaidSheet,
-    borders: Borders,
-    *,
-    school: str = "free",
-    pins: Mapping[str, int] | None = None,
-    start: date | None = None,
-    progress: Progress = NULL_PROGRESS,
-) -> OrderReport:
+    project: Project, laid: LaidSheet, borders: Borders, *, school: str = "free",
+    pins: Mapping[str, int] | None = None, start: date | None = None, progress: Progress = NULL_PROGRESS,
+) -> OrderReport:  # fmt: skip
     """The print orders worth a look.
 
     Parameters

@@ -172,12 +172,10 @@ def marks_text(marks: Sequence[StrayMark]) -> str:
     said = [
         tr(
             "{area_mm2} mm² at {lengths_text}, by its colour on {ink}",
-            area_mm2=number(mark.area_mm2),
-            lengths_text=lengths_text(*mark.place_mm, 0),
-            ink=mark.ink,
+            area_mm2=number(mark.area_mm2), lengths_text=lengths_text(*mark.place_mm, 0), ink=mark.ink,
         )
         for mark in marks
-    ]
+    ]  # fmt: skip
     return tr(
         "{marks} to cut away: {said}.",
         marks=counted(len(marks), tr("stray mark"), tr("stray marks")),

@@ -186,11 +186,9 @@ def _explained(project: Project, exercise: Exercise) -> str:
         if fault.kind == "out of register":
             what += tr(
                 ", {dx_mm} to the {also} and {dy_mm} {also_2}",
-                dx_mm=length_text(abs(fault.dx_mm)),
-                also="right" if fault.dx_mm >= 0 else "left",
-                dy_mm=length_text(abs(fault.dy_mm)),
-                also_2=tr("down") if fault.dy_mm >= 0 else tr("up"),
-            )
+                dx_mm=length_text(abs(fault.dx_mm)), also="right" if fault.dx_mm >= 0 else "left",
+                dy_mm=length_text(abs(fault.dy_mm)), also_2=tr("down") if fault.dy_mm >= 0 else tr("up"),
+            )  # fmt: skip
             if fault.rotation_deg:
                 way = tr("clockwise") if fault.rotation_deg > 0 else tr("anticlockwise")
                 what += tr(", turned {rotation_deg:.2f}° {way}", rotation_deg=abs(fault.rotation_deg), way=way)

@@ -41,14 +41,9 @@ class ProofPlace:
 
 
 def find_places(
-    project: Project,
-    page: Picture,
-    labels: NDArray[np.uint8],
-    px_per_mm: float,
-    balance: Balance,
-    planned: Picture,
+    project: Project, page: Picture, labels: NDArray[np.uint8], px_per_mm: float, balance: Balance, planned: Picture,
     said: Callable[[], None],
-) -> tuple[ProofPlace, ...]:
+) -> tuple[ProofPlace, ...]:  # fmt: skip
     """Where a proof is otherwise than the rest of its field, what is seen most first.
 
     Parameters

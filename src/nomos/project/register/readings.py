@@ -101,11 +101,9 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     found = tr(
         "{way}, {way_2} in the middle{turn}; {worst} at the worst corner (sure to ±{sigma_mm}).",
         way=_way(home.shift_mm[0], tr("to the right"), tr("to the left")),
-        way_2=_way(home.shift_mm[1], tr("down"), tr("up")),
-        turn=turn if abs(home.rotation_deg) >= 0.01 else "",
-        worst=length_text(worst, 2),
-        sigma_mm=length_text(2 * sigma_mm, 2),
-    )
+        way_2=_way(home.shift_mm[1], tr("down"), tr("up")), turn=turn if abs(home.rotation_deg) >= 0.01 else "",
+        worst=length_text(worst, 2), sigma_mm=length_text(2 * sigma_mm, 2),
+    )  # fmt: skip
     if worst <= project.tolerance_mm:
         return Verdict(found, (tr("In register by your tolerance: leave it."),), "")
     if worst <= 2 * 2 * sigma_mm:
@@ -142,11 +140,9 @@ def _transfer_text(motion: Motion) -> str:
     turn = tr(", turned {what:+.2f}° clockwise", what=-motion.rotation_deg) if abs(motion.rotation_deg) >= 0.01 else ""
     return tr(
         "Not cut yet: lay its transfer {way} and {way_2}, as seen on the print{turn}{scale}.",
-        way=_way(right, tr("to the right"), tr("to the left")),
-        way_2=_way(down, tr("down"), tr("up")),
-        turn=turn,
+        way=_way(right, tr("to the right"), tr("to the left")), way_2=_way(down, tr("down"), tr("up")), turn=turn,
         scale=scale,
-    )
+    )  # fmt: skip
 
 
 def _way(value: float, more: str, less: str) -> str:

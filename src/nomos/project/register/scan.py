@@ -91,15 +91,10 @@ def pull_masks(project: Project, blocks: CutBlocks) -> tuple[Mask, ...]:
 
 
 def printed_sheet(
-    project: Project,
-    blocks: CutBlocks,
-    motions: Sequence[Motion],
-    px_per_mm: float = SCAN_PX_PER_MM,
-    inking: Sequence[NDArray[np.float32] | None] | None = None,
-    *,
-    texture: int | None = None,
+    project: Project, blocks: CutBlocks, motions: Sequence[Motion], px_per_mm: float = SCAN_PX_PER_MM,
+    inking: Sequence[NDArray[np.float32] | None] | None = None, *, texture: int | None = None,
     table: Array | None = None,
-) -> Picture:
+) -> Picture:  # fmt: skip
     """A whole sheet as it comes out with every pull moved, with its printed marks. (height, width, 3).
 
     inking : for each pull how much of its ink is there, 0 to 1, a page of the sheet's size; None is all.

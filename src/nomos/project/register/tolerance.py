@@ -145,13 +145,9 @@ def flash_fast(
 
 
 def flash_exact(
-    project: Project,
-    blocks: CutBlocks,
-    sheets: int = EXACT_SHEETS,
-    seed: int = 0,
-    *,
+    project: Project, blocks: CutBlocks, sheets: int = EXACT_SHEETS, seed: int = 0, *,
     progress: Progress = NULL_PROGRESS,
-) -> Flashing:
+) -> Flashing:  # fmt: skip
     """Whole sheets, laid in full. Raises ProjectError, Cancelled."""
     step = max(1, round(blocks.px_per_mm / _FINE_PX_PER_MM))
     prints = prints_of(project, blocks)
@@ -214,13 +210,10 @@ def cures(project: Project, flashing: Flashing) -> tuple[FlashCure, ...]:
                 tr(
                     "{one} and {other} only kiss, as their overlap would be seen, ΔE {seam:.0f}. Allow "
                     "it, or lay a key line {width_mm} wide over the join.",
-                    one=one,
-                    other=other,
-                    seam=seam,
-                    width_mm=length_text(max(2 * gap.width_mm, 0.6)),
+                    one=one, other=other, seam=seam, width_mm=length_text(max(2 * gap.width_mm, 0.6)),
                 )
             )
-        )
+        )  # fmt: skip
     parts = _parts(project)
     largest = max(parts, key=lambda name: parts[name])
     found.append(
@@ -264,8 +257,6 @@ def _closer_system(project: Project) -> str:
             name = within(SYSTEMS[advice.system].said)
             return tr(
                 "{name} would hold ±{then} instead of ±{now} at the worst place.",
-                name=opened(name),
-                then=length_text(then),
-                now=length_text(now),
-            )
+                name=opened(name), then=length_text(then), now=length_text(now),
+            )  # fmt: skip
     return ""

@@ -27,12 +27,10 @@ def floating_plan(
                 tr(
                     "A block of {size_text} does not go into the floating kento: the image is {width}, "
                     "and the notches leave {near} below it and {side} at its corner side. Trim the block.",
-                    size_text=size_text(*choice.block_mm),
-                    width=size_text(image.width, image.height),
-                    near=length_text(near),
-                    side=length_text(side),
+                    size_text=size_text(*choice.block_mm), width=size_text(image.width, image.height),
+                    near=length_text(near), side=length_text(side),
                 )
-            )
+            )  # fmt: skip
         block = Rect(
             image.left - spare[0] / 2, image.top - spare[1] / 2,
             image.right + spare[0] / 2, image.bottom + spare[1] / 2,

@@ -74,7 +74,5 @@ def _said(off: NDArray[np.float64]) -> str:
     mean, worst = float(off.mean()), float(np.quantile(off, 0.99))
     return tr(
         "Seen on {visible} % of the image: mean ΔE {mean}, {worst} in the worst hundredth.",
-        visible=number(100 * visible, 1),
-        mean=number(mean),
-        worst=number(worst, 0),
-    )
+        visible=number(100 * visible, 1), mean=number(mean), worst=number(worst, 0),
+    )  # fmt: skip

@@ -108,15 +108,9 @@ class Document(QObject):
             self.stack.push(_Change(self, text, self._project, after, merge_key))
 
     def begin(
-        self,
-        project: Project,
-        assets: Assets,
-        *,
-        path: Path | None = None,
-        saved: bool = False,
-        session: str | None = None,
-        mark: Mark | None = None,
-    ) -> None:
+        self, project: Project, assets: Assets, *, path: Path | None = None, saved: bool = False,
+        session: str | None = None, mark: Mark | None = None,
+    ) -> None:  # fmt: skip
         """Start on another project; the undo history starts anew.
 
         session : by which what belongs to it is known while it has no file; None begins one.

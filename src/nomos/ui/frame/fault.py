@@ -37,9 +37,7 @@ def report(error: BaseException, edits: Sequence[str], station: str) -> str:
     lines = [
         tr(
             "Nomos {version}, Python {python_version}, Qt {qt_version_str}",
-            version=version("nomos"),
-            python_version=platform.python_version(),
-            qt_version_str=QT_VERSION_STR,
+            version=version("nomos"), python_version=platform.python_version(), qt_version_str=QT_VERSION_STR,
         ),
         platform.platform(),
         tr("{now:%Y-%m-%d %H:%M:%S}, at the station {station}", now=datetime.now(), station=station),
@@ -48,7 +46,7 @@ def report(error: BaseException, edits: Sequence[str], station: str) -> str:
         *(f"  {text}" for text in edits),
         "",
         *traceback.format_exception(error),
-    ]
+    ]  # fmt: skip
     return "\n".join(lines)
 
 

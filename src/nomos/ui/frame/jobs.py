@@ -80,15 +80,9 @@ class Asker:
     """
 
     def __init__(
-        self,
-        runner: "JobRunner",
-        name: str,
-        failed: Callable[[str], None],
-        *,
-        said: str = "",
-        rank: int = ASKED,
+        self, runner: "JobRunner", name: str, failed: Callable[[str], None], *, said: str = "", rank: int = ASKED,
         outlives: bool = False,
-    ) -> None:
+    ) -> None:  # fmt: skip
         self.runner, self.name, self.said, self.rank, self._failed = runner, name, said, rank, failed
         self.outlives = outlives
         self.job: _Job[Any] | None = None

@@ -35,13 +35,9 @@ class PrintDialog(QDialog):
     """The check page on a paper: `print_check` is to be called with its PDF."""
 
     def __init__(
-        self,
-        parent: QWidget | None,
-        blocks: Sequence[tuple[str, str]],
-        papers: Sequence[str],
-        settings: QSettings,
+        self, parent: QWidget | None, blocks: Sequence[tuple[str, str]], papers: Sequence[str], settings: QSettings,
         ask_file: Callable[[], str | None],
-    ) -> None:
+    ) -> None:  # fmt: skip
         super().__init__(parent)
         self.setWindowTitle(tr("Print at true size"))
         self._settings, self._ask_file, self._pdf = settings, ask_file, b""

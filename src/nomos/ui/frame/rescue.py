@@ -162,14 +162,9 @@ def left_behind(folder: Path) -> list[Left]:
 
 
 def offer(
-    document: Document,
-    folder: Path,
-    questions: Asked,
-    *,
-    keep: Callable[[], bool] = lambda: False,
-    tell: Callable[[str], None] = lambda _text: None,
-    carry: Callable[[Path], None] = lambda _project: None,
-) -> None:
+    document: Document, folder: Path, questions: Asked, *, keep: Callable[[], bool] = lambda: False,
+    tell: Callable[[str], None] = lambda _text: None, carry: Callable[[Path], None] = lambda _project: None,
+) -> None:  # fmt: skip
     """Offer each piece of work left behind until one is taken up; the others wait for the next start.
 
     Parameters

@@ -82,17 +82,10 @@ class SheetContent:
 
 
 def sheet_content(
-    project: Project,
-    proof: Proof | None,
-    state: UiState,
-    sketch: Raster | None,
-    card: Card | None = None,
-    laid_over: Overlay | None = None,
-    outlines: Overlay | None = None,
-    free: Freedom | None = None,
-    joins: JoinsPage | None = None,
-    first: Raster | None = None,
-) -> SheetContent:
+    project: Project, proof: Proof | None, state: UiState, sketch: Raster | None, card: Card | None = None,
+    laid_over: Overlay | None = None, outlines: Overlay | None = None, free: Freedom | None = None,
+    joins: JoinsPage | None = None, first: Raster | None = None,
+) -> SheetContent:  # fmt: skip
     """The sheet for a station.
 
     sketch : the design's own pixels, once read; outlines : the same with the outlines of the fields.

@@ -56,21 +56,10 @@ class BenchView:
 
 
 def bench_view(
-    project: Project,
-    proof: Proof | None,
-    state: EditionState,
-    carved: tuple[CarvedBlock, ...],
-    now: datetime,
-    *,
-    asking: bool = False,
-    asking_cut: bool = False,
-    worth: str = "",
-    warned: frozenset[str] = frozenset(),
-    guide: str = "",
-    practising: bool = False,
-    waiting: int = 0,
-    tall: int = 320,
-) -> BenchView:
+    project: Project, proof: Proof | None, state: EditionState, carved: tuple[CarvedBlock, ...], now: datetime, *,
+    asking: bool = False, asking_cut: bool = False, worth: str = "", warned: frozenset[str] = frozenset(),
+    guide: str = "", practising: bool = False, waiting: int = 0, tall: int = 320,
+) -> BenchView:  # fmt: skip
     """The bench for the layer at hand.
 
     worth : what the next layer is worth, if it is one more pass. waiting : how many things are not on disk
@@ -104,10 +93,8 @@ def bench_view(
     if state.by_sheet and queue:
         quiet = tr(
             "block {layer} of {layers} under it; {len} sheets after it",
-            layer=state.layer + 1,
-            layers=state.layers,
-            len=len(queue) - 1,
-        )
+            layer=state.layer + 1, layers=state.layers, len=len(queue) - 1,
+        )  # fmt: skip
     tally = _tally(state)
     if waiting:
         tally += tr("   being written: {waiting}", waiting=waiting)
@@ -200,7 +187,5 @@ def _timer(ready_at: datetime | None, now: datetime) -> str:
     hours, minutes = int(left), int(left * 60) % 60
     return tr(
         "The layer before dries {hours} h {minutes:02d} min more, until {ready_at:%a %H:%M}.",
-        hours=hours,
-        minutes=minutes,
-        ready_at=ready_at,
-    )
+        hours=hours, minutes=minutes, ready_at=ready_at,
+    )  # fmt: skip

@@ -178,11 +178,9 @@ class LogBook(QObject):
             self.message.emit(
                 tr(
                     "{aside} {what} no sense in {name}; set aside, and kept there.",
-                    aside=found.aside,
-                    what=what,
-                    name=path.name,
+                    aside=found.aside, what=what, name=path.name,
                 )
-            )
+            )  # fmt: skip
         if found.doubtful:
             self.message.emit(
                 tr(
@@ -385,10 +383,8 @@ class LogBook(QObject):
             self.message.emit(
                 tr(
                     "The record stays in {old} and could not be copied beside {name} ({what}).",
-                    old=old,
-                    name=after.name,
-                    what=getattr(error, "strerror", None) or error,
+                    old=old, name=after.name, what=getattr(error, "strerror", None) or error,
                 )
-            )
+            )  # fmt: skip
         self.forget()
         self.changed.emit()

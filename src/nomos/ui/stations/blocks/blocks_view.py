@@ -96,12 +96,10 @@ def seams_text(project: Project, proof: Proof | None) -> tuple[str, float | None
     return (
         tr(
             "{said} Least, {least}, with seams up to ΔE {limit_de00}.",
-            said=said,
-            least=number(found.least),
-            limit_de00=number(found.limit_de00, 0),
+            said=said, least=number(found.least), limit_de00=number(found.limit_de00, 0),
         ),
         found.limit_de00,
-    )
+    )  # fmt: skip
 
 
 def _opened_text(project: Project, proof: Proof | None) -> str:
@@ -117,11 +115,9 @@ def _opened_text(project: Project, proof: Proof | None) -> str:
     return tr(
         "One block {tolerance_mm} out opens up to {with_mm2} mm² of bare paper{block}; "
         "without the trap {without_mm2} mm².",
-        tolerance_mm=length_text(project.tolerance_mm),
-        with_mm2=number(look.opened.with_mm2, 0),
-        block=block,
+        tolerance_mm=length_text(project.tolerance_mm), with_mm2=number(look.opened.with_mm2, 0), block=block,
         without_mm2=number(look.opened.without_mm2, 0),
-    )
+    )  # fmt: skip
 
 
 def _touch_note(block: Block | None) -> str:

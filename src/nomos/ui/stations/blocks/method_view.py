@@ -102,11 +102,8 @@ def _pieces_text(proof: Proof | None) -> str:
     return tr(
         "{pieces} pieces, the smallest {least} mm²; {necks} too thin, {inside} inside "
         "another. Numbered on the sheet and on the template.",
-        pieces=len(look.pieces),
-        least=number(least, 0),
-        necks=counted(necks, tr("neck"), tr("necks")),
-        inside=inside,
-    )
+        pieces=len(look.pieces), least=number(least, 0), necks=counted(necks, tr("neck"), tr("necks")), inside=inside,
+    )  # fmt: skip
 
 
 def _error_text(error: TurnError) -> str:

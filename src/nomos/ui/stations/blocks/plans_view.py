@@ -48,14 +48,9 @@ def ink_rows(inks: Sequence[CandidateInk], uses: dict[str, str]) -> tuple[Row, .
 
 
 def plan_cards(
-    project: Project,
-    proof: Proof | None,
-    plans: Sequence[Sequence[Plan]],
-    tall: int,
-    *,
-    keep_key: bool,
+    project: Project, proof: Proof | None, plans: Sequence[Sequence[Plan]], tall: int, *, keep_key: bool,
     within: Mapping[Plan, float] = MappingProxyType({}),
-) -> tuple[Card, ...]:
+) -> tuple[Card, ...]:  # fmt: skip
     """A card for each plan, with the sheet it leads to and what it costs. key `blocks/place`.
 
     within : for plans of which it is known, how sure the worst colour is, ΔE00.
@@ -78,22 +73,18 @@ def plan_cards(
                     f"{counted(blocks, tr('block'), tr('blocks'))}{another}",
                     tr(
                         "ΔE {mean_de00}   worst {worst_de00}{within}   {reached} of {numbers}",
-                        mean_de00=number(plan.mean_de00),
-                        worst_de00=number(plan.worst_de00),
-                        within=_within(within, plan),
-                        reached=plan.reached,
-                        numbers=len(numbers),
+                        mean_de00=number(plan.mean_de00), worst_de00=number(plan.worst_de00),
+                        within=_within(within, plan), reached=plan.reached, numbers=len(numbers),
                     ),
                     tr(
                         "cut {cut_m} m, tight {tight_mm} m, clear {clear_area_mm2} dm²",
-                        cut_m=number(cut_m, 0 if cut_m >= 10 else 1),
-                        tight_mm=number(costs.tight_mm / 1000),
+                        cut_m=number(cut_m, 0 if cut_m >= 10 else 1), tight_mm=number(costs.tight_mm / 1000),
                         clear_area_mm2=number(costs.clear_area_mm2 / 10000.0, 0),
                     ),
                     False,
                     _plan_picture(project, proof, plan, numbers, tall),
                 )
-            )
+            )  # fmt: skip
     return tuple(cards)
 
 

@@ -57,13 +57,9 @@ class CarveView:
 
 
 def carve_view(
-    project: Project,
-    carved: Sequence[CarvedBlock],
-    pull: str | None,
-    others: Sequence[tuple[str, float]] = (),
-    cut_h: Mapping[int, float] | None = None,
-    state: EditionState | None = None,
-) -> CarveView:
+    project: Project, carved: Sequence[CarvedBlock], pull: str | None, others: Sequence[tuple[str, float]] = (),
+    cut_h: Mapping[int, float] | None = None, state: EditionState | None = None,
+) -> CarveView:  # fmt: skip
     """The Carve station.
 
     carved : none while it is worked out. others : hours of other plans, to compare. cut_h : hours by layer

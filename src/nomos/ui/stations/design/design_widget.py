@@ -94,11 +94,9 @@ class DesignStation(Answers):
         self.source.setText(
             tr(
                 "{source}, {size_text}. The flat colours are ΔE {mean_de00} from it on average.",
-                source=view.source,
-                size_text=size_text(*view.size_mm),
-                mean_de00=number(view.mean_de00, 2),
+                source=view.source, size_text=size_text(*view.size_mm), mean_de00=number(view.mean_de00, 2),
             )
-        )
+        )  # fmt: skip
         self.picture.show_view(picture)
         self.correct.show_view(correct)
         self.count_box.show_value(view.count)

@@ -250,16 +250,10 @@ class OpeningEditor(QObject):
         return None
 
     def flatten_again(
-        self,
-        *,
-        count: int | None = None,
-        smallest_mm: float | None = None,
-        source: Source | None = None,
-        read_as: str | None = "as it is",
-        corrections: tuple[Correction, ...] | None = None,
-        text: str = "",
+        self, *, count: int | None = None, smallest_mm: float | None = None, source: Source | None = None,
+        read_as: str | None = "as it is", corrections: tuple[Correction, ...] | None = None, text: str = "",
         keep: Labels | None = None,
-    ) -> None:
+    ) -> None:  # fmt: skip
         """Flatten the sketch otherwise.
 
         Parameters

@@ -349,11 +349,9 @@ class PictureView(QWidget):
             tr(
                 "Corner {name}: {x:.0f}, {y:.0f} pixels. Arrows move it by one, with Shift by ten; "
                 "Space takes the next corner.",
-                name=_NAMES[self.chosen],
-                x=x * width,
-                y=y * height,
+                name=_NAMES[self.chosen], x=x * width, y=y * height,
             )
-        )
+        )  # fmt: skip
 
     def _give_corners(self) -> None:
         one, two, three, four = ((round(x, 6), round(y, 6)) for x, y in self._held)

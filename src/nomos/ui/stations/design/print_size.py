@@ -99,10 +99,8 @@ class PrintSize:
         painter.setPen(QColor("#1c1c1c"))
         words = tr(
             "The print {size_text}, on {paper} {size_text_2}",
-            size_text=size_text(*self.size_mm),
-            paper=self.paper,
-            size_text_2=size_text(*self.paper_mm()),
-        )
+            size_text=size_text(*self.size_mm), paper=self.paper, size_text_2=size_text(*self.paper_mm()),
+        )  # fmt: skip
         painter.drawText(
             QRectF(room.left(), room.bottom() - 2, room.width(), theme.scaled(22)),
             Qt.AlignmentFlag.AlignCenter, words,

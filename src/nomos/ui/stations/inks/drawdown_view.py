@@ -23,10 +23,8 @@ def card_view(card: Card | None) -> tuple[str, bool, bool, bool]:
         read = card.reading
         said = tr(
             "{name}: Lab {lab_text}, even to ΔE {spread}.",
-            name=card.name,
-            lab_text=lab_text(read.lab),
-            spread=number(read.spread),
-        )
+            name=card.name, lab_text=lab_text(read.lab), spread=number(read.spread),
+        )  # fmt: skip
         said += "".join(f" △ {warning}." for warning in read.warnings)
     if card.next_patch in ("black", "over"):
         said += (

@@ -73,11 +73,9 @@ def inks_view(project: Project, proof: Proof | None, state: UiState, doubt: Judg
             film = film_on(own, ground)
             quiet = tr(
                 "{apart}Lab {lab_text}, {opacity} {ratio}",
-                apart=apart,
-                lab_text=lab_text(own.lab),
-                opacity=_OPACITY[own.opacity],
+                apart=apart, lab_text=lab_text(own.lab), opacity=_OPACITY[own.opacity],
                 ratio=number(contrast_ratio(film.absorption, film.scattering, film.k1), 2),
-            )
+            )  # fmt: skip
             if not can_be_on(own, ground):
                 quiet = tr(
                     "△ duller here: read on whiter paper. {capitalize}", capitalize=opened(_OPACITY[own.opacity])
@@ -149,10 +147,8 @@ def _sure_text(doubt: Judged | None) -> str:
     if surer.after < 0.8 * surer.before and len(surer.inks) > 1:
         said += tr(
             " Print the chart of {join} and {inks}, at See: the range falls to ±{after}.",
-            join=", ".join(surer.inks[:-1]),
-            inks=surer.inks[-1],
-            after=number(surer.after),
-        )
+            join=", ".join(surer.inks[:-1]), inks=surer.inks[-1], after=number(surer.after),
+        )  # fmt: skip
     return said
 
 

@@ -93,11 +93,9 @@ def mix_view(
     note = tr(
         "Wanted {lab_text}. Weighed to 0.1 g it comes to ΔE {de00}, by parts to {de00_2}. It "
         "hides {hiding} % of what is below",
-        lab_text=lab_text(mixed.target),
-        de00=number(scales.de00),
-        de00_2=number(knife.de00),
+        lab_text=lab_text(mixed.target), de00=number(scales.de00), de00_2=number(knife.de00),
         hiding=number(100 * recipe.hiding, 0),
-    ) + (tr(" and costs {cost} per 100 g.", cost=number(recipe.cost, 2)) if recipe.cost else ".")
+    ) + (tr(" and costs {cost} per 100 g.", cost=number(recipe.cost, 2)) if recipe.cost else ".")  # fmt: skip
     first = thinned_first(recipe, mixed.tubs.all, batch, mixed.target, mixed.under)
     if first is not None:
         note += tr(
@@ -222,13 +220,10 @@ def proof_view(project: Project, proof: Proof | None, learnt: Learnt | None) -> 
     causes = tuple(
         tr(
             "{said} {remedy} Mean ΔE {before} → {after}.",
-            said=cause.text,
-            remedy=cause.remedy,
-            before=number(cause.before),
-            after=number(cause.after),
+            said=cause.text, remedy=cause.remedy, before=number(cause.before), after=number(cause.after),
         )
         for cause in (learnt.causes if learnt else ())
-    )
+    )  # fmt: skip
     return ProofView(
         planned_sheets(project),
         shop,
@@ -250,10 +245,8 @@ def _where_it_goes(needs: Sequence[InkNeed]) -> str:
     return tr(
         "{print_g} g come onto the prints, {tool_g} g stay on slab and tools and can go on into the next colour "
         "mixed from it, {lost_g} g are wiped off. From memory: weigh before and after.",
-        print_g=print_g,
-        tool_g=tool_g,
-        lost_g=lost_g,
-    )
+        print_g=print_g, tool_g=tool_g, lost_g=lost_g,
+    )  # fmt: skip
 
 
 def _need(project: Project, proof: Proof | None, key: FilmKey) -> InkNeed:

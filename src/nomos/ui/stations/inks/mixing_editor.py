@@ -198,11 +198,8 @@ class MixingEditor(StationEditor):
             unsure = 100 * float(np.mean(fit.uncertain[1]))
             said = tr(
                 "{name}: {readings} readings, worst ΔE {de00:.1f}; S is uncertain in {unsure:.0f} % of the spectrum.",
-                name=own.name,
-                readings=len(own.readings),
-                de00=max(fit.de00),
-                unsure=unsure,
-            )
+                name=own.name, readings=len(own.readings), de00=max(fit.de00), unsure=unsure,
+            )  # fmt: skip
             return (float(lab[0]), float(lab[1]), float(lab[2])), optics, said
 
         def take(result: tuple[Lab, Optics, str]) -> None:

@@ -43,13 +43,9 @@ class SeeView:
 
 
 def see_view(
-    project: Project,
-    proof: Proof | None,
-    state: UiState,
-    chart: tuple[ChartReading, ...] = (),
-    learned: ChartLearned | None = None,
-    judged: Judged | None = None,
-) -> SeeView:
+    project: Project, proof: Proof | None, state: UiState, chart: tuple[ChartReading, ...] = (),
+    learned: ChartLearned | None = None, judged: Judged | None = None,
+) -> SeeView:  # fmt: skip
     """Lights, overlaps, the place last clicked, what the inks can reach, and a printed chart as read."""
     title, here = _layers_here(project, proof, state)
     cloud = reachable(project)
@@ -77,11 +73,9 @@ def _learned_text(learned: ChartLearned | None) -> str:
     return tr(
         "Learnt from {patches} patches: on average ΔE {before} off before, {after} now; inks "
         "alone within {solids}. Undo takes it back.",
-        patches=learned.patches,
-        before=number(learned.before),
-        after=number(learned.after),
+        patches=learned.patches, before=number(learned.before), after=number(learned.after),
         solids=number(learned.solids, 2),
-    )
+    )  # fmt: skip
 
 
 def _parting_text(project: Project) -> str:
@@ -95,12 +89,9 @@ def _parting_text(project: Project) -> str:
             said.append(
                 tr(
                     "△ {names} and {names_2} part by ΔE {apart} under {light_names}.",
-                    names=names[0],
-                    names_2=names[1],
-                    apart=number(apart),
-                    light_names=LIGHT_NAMES[light],
+                    names=names[0], names_2=names[1], apart=number(apart), light_names=LIGHT_NAMES[light],
                 )
-            )
+            )  # fmt: skip
     return " ".join(said) or tr("No two fields that match in the booth part in the other lights.")
 
 

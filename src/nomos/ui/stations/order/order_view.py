@@ -51,31 +51,23 @@ def best_cards(project: Project, proof: Proof | None, report: OrderReport | None
                 opened(", ".join(choice.words)),
                 tr(
                     "ΔE {mean_de00}   worst {worst_de00}",
-                    mean_de00=number(choice.mean_de00),
-                    worst_de00=number(choice.worst_de00),
+                    mean_de00=number(choice.mean_de00), worst_de00=number(choice.worst_de00),
                 ),
                 tr(
                     "{washes}, {days} days, hides {hides} %",
-                    washes=washes,
-                    days=choice.days,
-                    hides=number(100 * choice.hides, 0),
+                    washes=washes, days=choice.days, hides=number(100 * choice.hides, 0),
                 ),
                 choice.pulls == now,
                 picture,
             )
-        )
+        )  # fmt: skip
     return tuple(cards)
 
 
 def orders_view(
-    project: Project,
-    proof: Proof | None,
-    report: OrderReport | None,
-    school: str,
-    pins: tuple[tuple[str, int], ...],
-    pull: str | None,
-    cards: tuple[Card, ...],
-) -> OrdersView:
+    project: Project, proof: Proof | None, report: OrderReport | None, school: str, pins: tuple[tuple[str, int], ...],
+    pull: str | None, cards: tuple[Card, ...],
+) -> OrdersView:  # fmt: skip
     """Orders worth a look, and the one on the ladder. cards : of those that were found."""
     names = {each.id: project.pull_name(each.id) for each in project.impressions}
     pinned = ", ".join(
@@ -153,12 +145,9 @@ def days_view(project: Project, today: date, planned: Planned | None) -> DaysVie
         )
     said = tr(
         "{planned_sheets} sheets in {days}, dry on {end:%a %d %b %H:%M}. What limits it: {limit}. {help}",
-        planned_sheets=planned_sheets(project),
-        days=counted(plan.days, tr("day"), tr("days")),
-        end=plan.end,
-        limit=tr(plan.limit),
-        help=plan.help,
-    )
+        planned_sheets=planned_sheets(project), days=counted(plan.days, tr("day"), tr("days")), end=plan.end,
+        limit=tr(plan.limit), help=plan.help,
+    )  # fmt: skip
     if times.way == "sheet by sheet":
         said += tr(" Wet on wet, and every sheet a little different.")
     if len(plan.tasks) > 2 * MOST_STEPS:

@@ -130,7 +130,5 @@ def _block_text(project: Project) -> str:
         "A block {wrong_mm} too small with its drawing in the middle prints {worst_mm} out; "
         "drawn from its stopped corner it prints in place. One side {wrong_mm} out of square "
         "puts the far corner {worst_mm_2} out if the drawing follows that side.",
-        wrong_mm=length_text(0.5),
-        worst_mm=length_text(small.worst_mm, 2),
-        worst_mm_2=length_text(lean.worst_mm, 2),
-    )
+        wrong_mm=length_text(0.5), worst_mm=length_text(small.worst_mm, 2), worst_mm_2=length_text(lean.worst_mm, 2),
+    )  # fmt: skip

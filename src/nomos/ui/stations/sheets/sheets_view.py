@@ -140,13 +140,10 @@ def record_view(
                 f"{each.layer + 1} {names[each.layer]}",
                 tr(
                     "{good} good, {spoiled} spoiled{reasons}{pace}",
-                    good=each.good,
-                    spoiled=each.spoiled,
-                    reasons=reasons,
-                    pace=pace,
+                    good=each.good, spoiled=each.spoiled, reasons=reasons, pace=pace,
                 ),
             )
-        )
+        )  # fmt: skip
     given = dict(record.numbers.given)
     rows = []
     listed = _listed(record.state)
