@@ -14,12 +14,14 @@ from nomos.base.errors import BadInput
 from nomos.cli.main import run
 from nomos.colour import Ground, delta_e00, ink_film, overprints, reflectance_to_lab
 from nomos.colour.fitting import Reading
-from nomos.colour.layering import film_over, surface_term, to_internal, to_measured
+from nomos.colour.layering import USUAL_KIND, film_over, surface_term, to_internal, to_measured
+from nomos.colour.mixing import mixture_labs
 from nomos.colour.spectra import WAVELENGTHS_NM
 from nomos.formats import read_inks, read_readings
 from nomos.project import Assets, Project, load, save
 from nomos.project.inks.chart import overlap_chart
 from nomos.project.inks.films import predicted
+from nomos.project.inks.mixing import tubs_of, underlay
 from nomos.project.model import Block, Impression, Ink, Zone
 from nomos.project.model.edits import new_project
 
@@ -51,6 +53,37 @@ def test_mix_gives_grams_parts_and_choices(capsys: pytest.CaptureFixture[str]) -
     assert cheapest["cost_100g"] <= best["cost_100g"]
     one = answer(capsys, "mix", "--target", "lab(58 20 32)", "--shelf", SHELF, "--max-inks", "1")
     assert all(len(set(r["grams"]) - {"Extender", "White"}) <= 1 for r in one["recipes"])
+
+
+def test_a_family_comes_from_two_tubs_each_from_the_one_before(
+    capsys: pytest.CaptureFixture[str], tmp_path: Path
+) -> None:
+    rows = Path(SHELF).read_text("utf-8").splitlines()
+    shelf = tmp_path / "few.csv"
+    few = [row for row in rows if row.split(",")[0] in {"name", "Soot", "Ochre", "White"}]
+    shelf.write_text("\n".join(few) + "\n", "utf-8")
+    wanted = ["lab(40 0 1)", "lab(85 0 3)", "lab(55 0 2)", "lab(70 0 3)"]
+    asked = [part for lab in wanted for part in ("--target", lab)]
+    found = answer(capsys, "mix", *asked, "--family", "--shelf", str(shelf), "--max-inks", "2", "--grams", "20")[
+        "family"
+    ]
+    assert [each["target"][0] for each in found] == [85, 70, 55, 40]
+    assert {name for each in found for name in each["add_g"]} <= {"Soot", "Ochre", "Extender", "White"}
+    paper = Ground.from_lab((96, 0, 3), USUAL_KIND)
+    made: dict[str, float] = {}
+    tubs = {tub.name: tub for tub in tubs_of([each.ink for each in read_inks(shelf)], paper).all}
+    for place, each in enumerate(found):
+        before = {name: share * each["before_g"] for name, share in made.items()}
+        grams = {name: before.get(name, 0.0) + each["add_g"].get(name, 0.0) for name in tubs}
+        assert sum(grams.values()) == pytest.approx(20, abs=0.3)
+        assert (each["before_g"] > 0) == (place > 0)
+        made = {name: g / sum(grams.values()) for name, g in grams.items()}
+        # What it is said to look like is what these weights look like.
+        shares = np.array([made[name] for name in tubs])
+        lab = mixture_labs(list(tubs.values()), shares[None], underlay(paper))[0]
+        assert lab == pytest.approx(each["lab"], abs=0.02)
+        assert each["de00"] < 1
+    assert run(["mix", *asked, "--shelf", str(shelf)], no_window) == 2
 
 
 def test_what_an_ink_cannot_show_on_a_paper_is_said(capsys: pytest.CaptureFixture[str]) -> None:

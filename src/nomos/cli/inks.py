@@ -10,7 +10,9 @@ from nomos.cli.common import answers, command, output, print_json, save_out, say
 from nomos.cli.paper import ground_of, not_as_said, paper_options
 
 if TYPE_CHECKING:
+    from nomos.colour.mixing import Underlay
     from nomos.project import Assets, Project
+    from nomos.project.inks.mixing import Tubs
 
 DONE = 0
 _PAPER = "lab(96 0 3)"
@@ -46,7 +48,14 @@ def _add_overprint(commands: Any) -> None:
 
 def _add_mix(commands: Any) -> None:
     mix = command(commands, "mix", "recipes for a colour from the inks of a shelf", _mix, project=False)
-    mix.add_argument("--target", required=True, metavar="SPEC", help="lab(52 18 30) or #a4683f")
+    mix.add_argument(
+        "--target", action="append", required=True, metavar="SPEC",
+        help="lab(52 18 30) or #a4683f; several with --family",
+    )  # fmt: skip
+    mix.add_argument(
+        "--family", action="store_true", help="all the targets from the same few tubs, each from the one before"
+    )
+    mix.add_argument("--left", type=float, default=5.0, metavar="G", help="left of each batch for the next, default 5")
     mix.add_argument("--shelf", type=Path, required=True, metavar="FILE", help="ink shelf, CSV or JSON")
     paper_options(mix, default=_PAPER, help=f"the paper's colour, default {_PAPER}")
     mix.add_argument("--over", action="append", default=[], metavar="SPEC", help="an ink printed below, in print order")
@@ -129,7 +138,11 @@ def _mix(options: argparse.Namespace) -> int:
         raise BadInput("--max-inks must be 1 to 4.")
     if not 0.5 <= options.grams <= 100_000:
         raise BadInput("--grams must be 0.5 to 100000.")
-    target, ground = parse_colour(options.target), ground_of(options)
+    if len(options.target) > 1 and not options.family:
+        raise BadInput("One --target at a time; with --family several are mixed from the same few tubs.")
+    if options.left < 0:
+        raise BadInput("--left must be 0 or more.")
+    target, ground = parse_colour(options.target[0]), ground_of(options)
     specs = [parse_ink(text) for text in options.over]
     below = [ink_film(spec.lab, spec.opacity, ground, spec.strength) for spec in specs]
     shelf = [each.ink for each in read_inks(options.shelf)]
@@ -144,6 +157,8 @@ def _mix(options: argparse.Namespace) -> int:
     if not tubs.inks:
         raise BadInput(f"{options.shelf.name} holds nothing but white; add an ink to mix from.")
     under = underlay(ground, below, options.film)
+    if options.family:
+        return _mix_family(options, tubs, under, missed)
     found = recipes_for(target, tubs, under, most_inks=options.max_inks)
     rows = []
     for words, recipe in in_words(found, tubs, options.grams, target, under, 3):
@@ -190,6 +205,34 @@ def _mix(options: argparse.Namespace) -> int:
     for name, grams in figures.get("correction", {}).get("add_g", {}).items():
         print(f"add {grams:g} g {name}")
     return DONE
+
+
+def _mix_family(options: argparse.Namespace, tubs: "Tubs", under: "Underlay", missed: dict[str, float]) -> int:
+    """Several colours from the same few tubs."""
+    import numpy as np
+
+    from nomos.colour import lab_to_hex, parse_colour
+    from nomos.colour.family import family
+
+    targets = [parse_colour(text) for text in options.target]
+    members = family(
+        targets, tubs.inks, under, most_inks=options.max_inks, white=tubs.white, batch_g=options.grams,
+        left_g=min(options.left, options.grams),
+    )  # fmt: skip
+    rows = [
+        {
+            "target": [round(value, 2) for value in each.target], "before_g": each.before_g, "add_g": each.add_g,
+            "lab": [round(value, 2) for value in each.recipe.lab], "hex": lab_to_hex(np.array(each.recipe.lab)),
+            "de00": round(each.recipe.de00, 3),
+        }
+        for each in members
+    ]  # fmt: skip
+    lines = []
+    for each in members:
+        added = ", ".join(f"{name} {grams:g} g" for name, grams in each.add_g.items()) or "nothing"
+        before = f"{each.before_g:g} g of the one before, then " if each.before_g else ""
+        lines.append(f"{lab_to_hex(np.array(each.target))}: {before}{added}; dE00 {each.recipe.de00:.2f}")
+    return say(options, {"family": rows, "not_as_said": missed}, lines)
 
 
 def _fit(options: argparse.Namespace) -> int:
