@@ -1,5 +1,6 @@
 """The Bench in the real window, by mouse and keyboard; nothing is lost to a kill."""
 
+import dataclasses
 from pathlib import Path
 
 import pytest
@@ -15,6 +16,7 @@ from nomos.project.blocks.zones import printed_again
 from nomos.project.edition.bench import pull_events
 from nomos.project.edition.gate import cut_gate
 from nomos.project.register.comparison import planned
+from nomos.project.register.scan import printed_sheet, still
 from nomos.ui.desk import Desk
 from nomos.ui.stations.bench.bench_editor import GUIDE
 from nomos.ui.stations.bench.logbook import LogBook
@@ -348,3 +350,36 @@ def test_sheet_by_sheet_is_followed_by_the_keys(saved: Desk) -> None:
     assert [sheet for sheet, _ in seen] == ["Sheet 1"] * layers + ["Sheet 2"]
     assert seen[1][1] == f"block 2 of {layers} under it"
     assert "wet layer before" in screen.lines.text()
+
+
+def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(saved: Desk, tmp_path: Path) -> None:
+    desk, screen = saved, saved.window.at("bench")
+    desk.window.go_to("bench")
+    settle(desk)
+    key(desk, Qt.Key.Key_Return)
+    key(desk, Qt.Key.Key_Space)
+    click(screen.buttons["photograph"])
+    door = desk.window.export_actions.door
+    assert door is not None
+    proof, project = desk.keeper.proof, project_of(desk)
+    assert proof is not None
+    # The first block printed a millimetre to the right.
+    motions = still(project)
+    motions[0] = dataclasses.replace(motions[0], shift_mm=(1.0, 0.0))
+    picture = tmp_path / "sheet.png"
+    page = printed_sheet(project, proof.blocks, motions)
+    Image.fromarray(Scanner(border_px=40, noise=1).scan(page)).save(picture)
+    door.arrived.emit(picture)
+    settle(desk)
+    name = project.pull_name(project.impressions[0].id)
+    assert screen.read.text().startswith(f"Sheet 1. {name}: ")
+    assert "to the right" in screen.read.text()
+    assert "lue" in screen.read.text() or "are" in screen.read.text()
+    kept = [each for each in project_of(desk).readings if each.pull == project.impressions[0].id]
+    assert [each.sheet for each in kept] == [1]
+    assert kept[0].dx_mm == pytest.approx(1.0, abs=0.15)
+    assert desk.controller.bencher.proofs.names() == ("proof-001.png",)
+    door.close()
+    # The next sheet has not been photographed.
+    key(desk, Qt.Key.Key_Space)
+    assert not screen.read.isVisible()

@@ -280,11 +280,13 @@ def _reminders(options: argparse.Namespace) -> int:
     figures = {
         "layer": pull.title, "ink": pull.inks, "amount": pull.amount, "printing": pull.printing,
         "packing": pull.packing, "checks": pull.checks, "lay": pull.lay, "cues": pull.cues,
-        "handling": pull.handling, "cautions": pull.cautions,
+        "handling": (*pull.damp, *pull.care, *pull.laying, *pull.lifting),
+        "steps": [{"step": name, "said": said} for name, said in pull.steps], "cautions": pull.cautions,
         "reminders": card.reminders, "after": pull.after,
         "dry_at": card.ready_at.isoformat(timespec="minutes") if card.ready_at else None,
     }  # fmt: skip
-    said = [pull.title, f"{pull.inks}; {pull.amount}", pull.checks, pull.lay, *pull.cues, *pull.cautions]
+    steps = (f"{name}: {' '.join(said)}" for name, said in pull.steps)
+    said = [pull.title, f"{pull.inks}; {pull.amount}", *steps, *pull.cautions]
     return say(options, figures, [*said, *card.reminders])
 
 

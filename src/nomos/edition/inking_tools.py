@@ -11,8 +11,9 @@ from nomos.base.language import tr
 
 @dataclass(frozen=True)
 class Cues:
-    """How a right film looks, sounds and feels, and what too much and too little do."""
+    """How it is put on, how a right film looks, sounds and feels, and what too much and too little do."""
 
+    way: str
     right: str
     much: str
     little: str
@@ -53,26 +54,31 @@ class InkingTool:
 # Ink rolled out lies about so thick, on the roller and on a slab of so many times its surface; from memory.
 _ROLLED_G_M2, _SLAB_ROLLERS = 12.0, 2.0
 _ROLLED = Cues(
+    tr("Roll, lift, turn the block: several thin coats, from two sides."),
     tr("Right: a satin sheen and an even hiss."),
     tr("Too much: it smacks, lines fill. Stop, clean the lines, less ink."),
     tr("Too little: grey and speckled. One more thin coat, not one thick."),
 )
 _DABBED = Cues(
+    tr("Dab, lift, turn the dabber: a little at a time, worked out on the slab first."),
     tr("Right: an even bloom, no ridges."),
     tr("Too much: threads as it lifts. Dab it off on newsprint."),
     tr("Too little: the weave shows."),
 )
 _BRUSHED = Cues(
+    tr("Damp the block first; brush the colour out even, the last strokes with the grain; a brush for each colour."),
     tr("Right: damp all over, no puddles."),
     tr("Too much: it runs to the edges. Blot them."),
     tr("Too little: dry strokes show."),
 )
 _PASTED = Cues(
+    tr("Damp the block first; colour, then a pea of paste, brushed into one; a brush for each colour."),
     tr("Right: colour and paste brushed to one even damp film, last strokes with the grain."),
     tr("Too much paste: it shines and sticks. Too much water: edges bleed."),
     tr("Too little paste: it grains. A pea more for a hand of block."),
 )
 _DRAWN = Cues(
+    tr("Draw it on quickly, edges first."),
     tr("Right: an even wet line, printed before it dries."),
     tr("Too much: it beads on the block. Breathe on it and wait."),
     tr("Too little: it is dry when the sheet comes. Go over it again."),

@@ -53,11 +53,8 @@ def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: 
         for place, zone in enumerate(card.zones, start=1)
     ]
     facts = [
-        (tr("Ink, in all"), card.amount), (tr("Check"), card.checks), (tr("Printed with"), card.printing),
-        (tr("Packing"), card.packing), (tr("Onto"), card.wet), (tr("Lay"), card.lay), (tr("Film"),
-        " ".join(card.cues)),
-        (tr("Lift"), " ".join(card.handling)), (tr("Loosely"), stray), (tr("Mind"), " ".join(card.cautions)),
-        (tr("Then"), card.after.removeprefix("Then ")),
+        (tr("Ink, in all"), card.amount), *((name, " ".join(said)) for name, said in card.steps),
+        (tr("Loosely"), stray), (tr("Mind"), " ".join(card.cautions)), (tr("Then"), card.after.removeprefix("Then ")),
     ]  # fmt: skip
     return [
         paragraph(project.title, 9, after_mm=0.5),

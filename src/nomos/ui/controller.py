@@ -1,6 +1,7 @@
 """Turns what the hand wants into edits and jobs, and says when the window has to show something else."""
 
 from dataclasses import replace
+from pathlib import Path
 from typing import Any
 
 from PyQt6.QtCore import QObject, pyqtSignal
@@ -34,6 +35,8 @@ from nomos.ui.stations.register.register_editor import RegisterEditor
 class Controller(QObject):
     """The hand's side of the document: what is chosen and looked at, and every edit."""
 
+    telephone_requested = pyqtSignal()
+    """A picture is to be taken with the telephone."""
     shown = pyqtSignal()
     """Something that is shown has changed: the project, its proof, or what the window has in its hand."""
     message = pyqtSignal(str)
@@ -209,6 +212,17 @@ class Controller(QObject):
         of_block = {block.id for block in project.blocks if colour in block.colours}
         pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
         self.set_state(colour=colour, also=(), pull=pull, place=(x, y))
+
+    def photographed(self, path: Path) -> None:
+        """Take a picture that has come: at the bench and at Register a proof, elsewhere what a print begins with."""
+        station = self.state.station
+        if self.document.project is None or station not in ("bench", "register"):
+            self.files.open(path)
+            return
+        if station == "bench":
+            self.registrar.set_sheet(self.bencher.last_sheet())
+            self.bencher.proofs.add(path)
+        self.registrar.read_scan(path, keep=station == "bench")
 
     # Edits
 

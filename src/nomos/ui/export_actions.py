@@ -49,6 +49,7 @@ class ExportActions(QObject):
         self._finding = -1
         self._guide: GuideWindow | None = None
         controller.files.settled.connect(self._remember)
+        controller.telephone_requested.connect(self.telephone)
         view.sheet.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
         view.sheet.customContextMenuRequested.connect(self._open_menu)
 
@@ -146,7 +147,7 @@ class ExportActions(QObject):
 
         if self.door is None:
             self.door = TelephoneDialog(self._over)
-            self.door.arrived.connect(self._hand.files.open)
+            self.door.arrived.connect(self._hand.photographed)
             self.door.destroyed.connect(self._forget_door)
         self.door.show()
         self.door.raise_()

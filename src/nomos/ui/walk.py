@@ -112,6 +112,8 @@ def _walk_bench(desk: Desk, folder: Path) -> None:
             bencher.begin_layer(1)
         if sheet < _SHOWN_SHEETS // 2:
             bencher.pull("good")
+    desk.controller.registrar.set_sheet(bencher.last_sheet())
+    desk.controller.registrar.scan_demo()
 
 
 def _walk_register(desk: Desk, folder: Path) -> None:

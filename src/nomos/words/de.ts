@@ -1092,6 +1092,10 @@
    <translation>Farben werden gewählt</translation>
   </message>
   <message>
+   <source>Roll, lift, turn the block: several thin coats, from two sides.</source>
+   <translation>Rollen, abheben, den Stock drehen: mehrere dünne Aufträge, von zwei Seiten.</translation>
+  </message>
+  <message>
    <source>Right: a satin sheen and an even hiss.</source>
    <translation>Richtig: seidiger Glanz und gleichmäßiges Zischen.</translation>
   </message>
@@ -1102,6 +1106,10 @@
   <message>
    <source>Too little: grey and speckled. One more thin coat, not one thick.</source>
    <translation>Zu wenig: grau und gesprenkelt. Noch ein dünner Auftrag, kein dicker.</translation>
+  </message>
+  <message>
+   <source>Dab, lift, turn the dabber: a little at a time, worked out on the slab first.</source>
+   <translation>Tupfen, abheben, den Tampon drehen: wenig auf einmal, vorher auf der Platte verteilt.</translation>
   </message>
   <message>
    <source>Right: an even bloom, no ridges.</source>
@@ -1116,6 +1124,10 @@
    <translation>Zu wenig: das Gewebe zeigt sich.</translation>
   </message>
   <message>
+   <source>Damp the block first; brush the colour out even, the last strokes with the grain; a brush for each colour.</source>
+   <translation>Erst den Stock anfeuchten; die Farbe gleichmäßig ausbürsten, die letzten Striche mit der Maserung; eine Bürste je Farbe.</translation>
+  </message>
+  <message>
    <source>Right: damp all over, no puddles.</source>
    <translation>Richtig: überall feucht, keine Pfützen.</translation>
   </message>
@@ -1128,6 +1140,10 @@
    <translation>Zu wenig: trockene Striche zeigen sich.</translation>
   </message>
   <message>
+   <source>Damp the block first; colour, then a pea of paste, brushed into one; a brush for each colour.</source>
+   <translation>Erst den Stock anfeuchten; Farbe, dann eine Erbse Kleister, ineinander gebürstet; eine Bürste je Farbe.</translation>
+  </message>
+  <message>
    <source>Right: colour and paste brushed to one even damp film, last strokes with the grain.</source>
    <translation>Richtig: Farbe und Kleister zu einem gleichmäßig feuchten Film gebürstet, letzte Striche mit der Faser.</translation>
   </message>
@@ -1138,6 +1154,10 @@
   <message>
    <source>Too little paste: it grains. A pea more for a hand of block.</source>
    <translation>Zu wenig Kleister: es körnt. Eine Erbse mehr je Handbreit Stock.</translation>
+  </message>
+  <message>
+   <source>Draw it on quickly, edges first.</source>
+   <translation>Rasch auftragen, die Ränder zuerst.</translation>
   </message>
   <message>
    <source>Right: an even wet line, printed before it dries.</source>
@@ -1316,6 +1336,10 @@
    <translation>Finger aus der Presse.</translation>
   </message>
   <message>
+   <source>Thin sheets are taped at the far edge: loosen the tape before lifting.</source>
+   <translation>Dünne Blätter werden am fernen Rand angeklebt: das Band lösen, bevor abgehoben wird.</translation>
+  </message>
+  <message>
    <source>baren</source>
    <translation>Baren</translation>
   </message>
@@ -1354,6 +1378,14 @@
   <message>
    <source>hand press</source>
    <translation>Handpresse</translation>
+  </message>
+  <message>
+   <source>baking parchment between</source>
+   <translation>Backpapier dazwischen</translation>
+  </message>
+  <message>
+   <source>a clean sheet between</source>
+   <translation>ein sauberes Blatt dazwischen</translation>
   </message>
   <message>
    <source>Hold this sheet against the plan: colour, register, dirt.</source>
@@ -1840,34 +1872,6 @@
   <message>
    <source>Ink, in all</source>
    <translation>Farbe insgesamt</translation>
-  </message>
-  <message>
-   <source>Check</source>
-   <translation>Prüfen</translation>
-  </message>
-  <message>
-   <source>Printed with</source>
-   <translation>Gedruckt mit</translation>
-  </message>
-  <message>
-   <source>Packing</source>
-   <translation>Aufzug</translation>
-  </message>
-  <message>
-   <source>Onto</source>
-   <translation>Auf</translation>
-  </message>
-  <message>
-   <source>Lay</source>
-   <translation>Legen</translation>
-  </message>
-  <message>
-   <source>Film</source>
-   <translation>Film</translation>
-  </message>
-  <message>
-   <source>Lift</source>
-   <translation>Abheben</translation>
   </message>
   <message>
    <source>Loosely</source>
@@ -3722,6 +3726,34 @@
    <translation>Platte {number_of}, {face} nach oben; {marked}.</translation>
   </message>
   <message>
+   <source>Wipe the marked places before each pull.</source>
+   <translation>Die markierten Stellen vor jedem Druck abwischen.</translation>
+  </message>
+  <message>
+   <source>Check</source>
+   <translation>Prüfen</translation>
+  </message>
+  <message>
+   <source>Damp</source>
+   <translation>Feuchten</translation>
+  </message>
+  <message>
+   <source>Onto</source>
+   <translation>Auf</translation>
+  </message>
+  <message>
+   <source>Lay</source>
+   <translation>Legen</translation>
+  </message>
+  <message>
+   <source>Press</source>
+   <translation>Drucken</translation>
+  </message>
+  <message>
+   <source>Lift</source>
+   <translation>Abheben</translation>
+  </message>
+  <message>
    <source>its solid corner is the back's own</source>
    <translation>ihre volle Ecke ist die eigene der Rückseite</translation>
   </message>
@@ -3786,20 +3818,16 @@
    <translation>Auf Platte leimen und bis auf die Unterlage räumen, oder breiten Grund abdecken.</translation>
   </message>
   <message>
-   <source>A card over inked parts while the sheet is seated; judge the print on white.</source>
-   <translation>Eine Karte über eingefärbte Teile, während der Bogen angelegt wird; den Druck auf Weiß beurteilen.</translation>
-  </message>
-  <message>
    <source>Keep the others in the pack, no longer than {keeps_days} days in all: mould.</source>
    <translation>Die anderen im Stapel halten, insgesamt nicht länger als {keeps_days} Tage: Schimmel.</translation>
   </message>
   <message>
-   <source>Block onto the paper, hold both, turn them over together, then rub.</source>
-   <translation>Stock auf das Papier, beide halten, zusammen wenden, dann reiben.</translation>
+   <source>A card over inked parts while the sheet is seated.</source>
+   <translation>Ein Karton über eingefärbten Teilen, während das Blatt angelegt wird.</translation>
   </message>
   <message>
-   <source>Peek at one corner before lifting; peel slowly, from the far end.</source>
-   <translation>Vor dem Abheben an einer Ecke nachsehen; langsam vom fernen Ende her abziehen.</translation>
+   <source>Judge it on a white card, and look for what stuck to the block.</source>
+   <translation>Auf weißem Karton beurteilen und nachsehen, was am Stock kleben blieb.</translation>
   </message>
   <message>
    <source>Blot the sheet first: lines want it drier than washes.</source>
@@ -3808,6 +3836,14 @@
   <message>
    <source>Tape what slips.</source>
    <translation>Was rutscht, festkleben.</translation>
+  </message>
+  <message>
+   <source>Block onto the paper, hold both, turn them over together, then rub.</source>
+   <translation>Stock auf das Papier, beide halten, zusammen wenden, dann reiben.</translation>
+  </message>
+  <message>
+   <source>Peek at one corner before lifting; peel slowly, from the far end.</source>
+   <translation>Vor dem Abheben an einer Ecke nachsehen; langsam vom fernen Ende her abziehen.</translation>
   </message>
   <message>
    <source>Solvent: window open, gloves on.</source>
@@ -4426,6 +4462,10 @@
    <translation>Wie viel davon Farbe ist; der Rest ist Verschnitt.</translation>
   </message>
   <message>
+   <source>Film</source>
+   <translation>Film</translation>
+  </message>
+  <message>
    <source>How much ink is on the roller.</source>
    <translation>Wie viel Farbe auf der Walze ist.</translation>
   </message>
@@ -4452,6 +4492,10 @@
   <message>
    <source>On wet ink less of this one takes.</source>
    <translation>Auf nasser Farbe haftet von dieser weniger.</translation>
+  </message>
+  <message>
+   <source>Printed with</source>
+   <translation>Gedruckt mit</translation>
   </message>
   <message>
    <source>Press, baren, spoon or foot.</source>
@@ -5314,6 +5358,10 @@
    <translation>Der nächste Probedruck sollte auf {left} passen.</translation>
   </message>
   <message>
+   <source>{name}: {way}, {way_2} (±{sigma}). {step}</source>
+   <translation>{name}: {way}, {way_2} (±{sigma}). {step}</translation>
+  </message>
+  <message>
    <source>Not cut yet: lay its transfer {way} and {way_2}, as seen on the print{turn}{scale}.</source>
    <translation>Noch nicht geschnitten: die Übertragung {way} und {way_2} legen, wie auf dem Druck gesehen{turn}{scale}.</translation>
   </message>
@@ -5336,6 +5384,10 @@
   <message>
    <source> What is left is stretch.</source>
    <translation> Was übrig bleibt, ist Dehnung.</translation>
+  </message>
+  <message>
+   <source>No block can be told on this picture: take it again from above, sharp, the sheet flat.</source>
+   <translation>Auf diesem Bild lässt sich kein Stock bestimmen: noch einmal von oben aufnehmen, scharf, das Blatt flach.</translation>
   </message>
   <message>
    <source>, scaled by {stretch:+.1f} % left to right and {stretch_2:+.1f} % top to bottom</source>
@@ -8030,6 +8082,10 @@
    <translation>Stattdessen einen Ordner beobachten…</translation>
   </message>
   <message>
+   <source>Choose a file…</source>
+   <translation>Datei wählen…</translation>
+  </message>
+  <message>
    <source>Waiting for a picture.</source>
    <translation>Warte auf ein Bild.</translation>
   </message>
@@ -8042,6 +8098,10 @@
    <translation>Ordner zum Beobachten</translation>
   </message>
   <message>
+   <source>Choose a picture</source>
+   <translation>Bild wählen</translation>
+  </message>
+  <message>
    <source>Watching {folder}.</source>
    <translation>Beobachte {folder}.</translation>
   </message>
@@ -8050,12 +8110,16 @@
    <translation>Neue Bilder darin werden angeboten: synchronisiert oder per Kabel.</translation>
   </message>
   <message>
+   <source>A picture that is on this machine already.</source>
+   <translation>Ein Bild, das schon auf diesem Rechner liegt.</translation>
+  </message>
+  <message>
    <source>Point the telephone's camera at this code.</source>
    <translation>Die Kamera des Telefons auf diesen Code richten.</translation>
   </message>
   <message>
-   <source>Begin with this picture.</source>
-   <translation>Mit diesem Bild beginnen.</translation>
+   <source>Begin with it; at Register and at the bench it is read as a proof.</source>
+   <translation>Damit beginnen; beim Passer und an der Werkbank wird es als Probedruck gelesen.</translation>
   </message>
   <message>
    <source>{name} has arrived.</source>
@@ -8330,8 +8394,12 @@
    <translation>Noch ist kein Bogen durch alle Druckgänge gekommen.</translation>
   </message>
   <message>
-   <source>Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note.</source>
-   <translation>Leertaste: gut. X: verdorben. R: ausgebessert. Rücktaste: zurücknehmen. P: unter der Presse. N: Notiz.</translation>
+   <source>Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note. F: photograph.</source>
+   <translation>Leertaste: gut. X: verdorben. R: ausgebessert. Rücktaste: zurücknehmen. P: unter der Presse. N: Notiz. F: Aufnahme.</translation>
+  </message>
+  <message>
+   <source>Sheet {sheet}. {text}</source>
+   <translation>Blatt {sheet}. {text}</translation>
   </message>
   <message>
    <source>Fingers out of the press. Air and gloves with solvents.</source>
@@ -8418,8 +8486,8 @@
    <translation>Und {most_zones} weitere Zonen, siehe Mappe.</translation>
   </message>
   <message>
-   <source>Wipe the marked places before each pull.</source>
-   <translation>Die markierten Stellen vor jedem Druck abwischen.</translation>
+   <source>{name}: {words}</source>
+   <translation>{name}: {words}</translation>
   </message>
   <message>
    <source>Not begun</source>
@@ -8514,6 +8582,16 @@ N</translation>
   <message>
    <source>Batch, air, packing, a remark.</source>
    <translation>Ansatz, Luft, Aufzug, eine Bemerkung.</translation>
+  </message>
+  <message>
+   <source>Photograph
+F</source>
+   <translation>Aufnahme
+F</translation>
+  </message>
+  <message>
+   <source>Take the sheet that was pulled last with the telephone: is it in register?</source>
+   <translation>Das zuletzt gedruckte Blatt mit dem Telefon aufnehmen: Sitzt der Passer?</translation>
   </message>
   <message>
    <source>The log keeps what was printed; redo goes back.</source>

@@ -9,7 +9,7 @@ from nomos.edition.pressings import PRESSINGS
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.edition.cues import cues_of, damp_cues, handling, ink_care, slab_cautions
+from nomos.project.edition.cues import cues_of, damp_cues, ink_care, laying, lifting, slab_cautions
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
@@ -37,11 +37,13 @@ class ZoneCard:
 class PullCard:
     """A pull in few words.
 
-    checks : right block, face and corner, right way round. after : what comes when the layer is done.
+    damp, care, laying, lifting : what to mind at that moment of the pull. checks : right block, face and corner,
+    right way round. after : what comes when the layer is done.
     """
 
     title: str
     zones: tuple[ZoneCard, ...]
+    wiped: bool
     amount: str
     printing: str
     packing: str
@@ -49,7 +51,10 @@ class PullCard:
     lay: str
     wet: str
     cues: tuple[str, ...]
-    handling: tuple[str, ...]
+    damp: tuple[str, ...]
+    care: tuple[str, ...]
+    laying: tuple[str, ...]
+    lifting: tuple[str, ...]
     cautions: tuple[str, ...]
     after: str
 
@@ -57,6 +62,18 @@ class PullCard:
     def inks(self) -> str:
         """All zones, a line each."""
         return "; ".join(zone.text for zone in self.zones)
+
+    @property
+    def steps(self) -> tuple[tuple[str, tuple[str, ...]], ...]:
+        """What is done, in the order of the hands, and of each what to mind, the most needed first."""
+        wiped = (tr("Wipe the marked places before each pull."),) if self.wiped else ()
+        press = (f"{opened(', '.join(part for part in (self.printing, self.packing) if part))}.",)
+        ordered = (
+            (tr("Check"), (self.checks,)), (tr("Damp"), self.damp), (tr("Ink"), (*self.cues, *self.care)),
+            (tr("Wipe"), wiped), (tr("Onto"), (self.wet,) if self.wet else ()), (tr("Lay"), (self.lay, *self.laying)),
+            (tr("Press"), press), (tr("Lift"), self.lifting),
+        )  # fmt: skip
+        return tuple((name, said) for name, said in ordered if said)
 
 
 def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCard:
@@ -79,17 +96,26 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
     return PullCard(
         tr("{layer} of {count}: {id}", layer=layer + 1, count=count, id=project.pull_name(pull.id)),
         zones,
+        any(zone.bare == "wiped" for zone in pull.zones),
         amount,
-        PRESSINGS[pull.printing].how if pull.printing else "",
+        _printing(pull),
         _packing(project, blocks, pull),
         _checks(project, pull),
         _lay_text(project, pull),
         _wet(project, layer),
         tuple(dict.fromkeys(cue for zone in pull.zones if not zone.bare for cue in cues_of(zone))),
-        (*damp_cues(project, pull), *ink_care(project, pull), *handling(pull)),
+        damp_cues(project, pull),
+        ink_care(project, pull),
+        laying(pull),
+        lifting(pull),
         slab_cautions(project, pull),
         f"{opened(then)}.",
     )
+
+
+def _printing(pull: Impression) -> str:
+    way = PRESSINGS[pull.printing] if pull.printing else None
+    return "" if way is None else ", ".join(part for part in (way.how, way.over) if part)
 
 
 def _wet(project: Project, layer: int) -> str:

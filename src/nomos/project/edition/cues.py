@@ -14,20 +14,23 @@ from nomos.project.model import Impression, Project, Zone
 def cues_of(zone: Zone) -> tuple[str, ...]:
     """How the film on a zone should look, sound and feel, and what is wrong where it does not."""
     cues = INKING_TOOLS[zone.tool].cues
-    return cues.right, cues.much, cues.little
+    return cues.way, cues.right, cues.much, cues.little
 
 
-def handling(pull: Impression) -> tuple[str, ...]:
-    """How the sheet is laid, looked at and lifted."""
-    lay = (
-        tr("Block onto the paper, hold both, turn them over together, then rub.")
-        if pull.turned_over
-        else tr("Peek at one corner before lifting; peel slowly, from the far end.")
-    )
-    held = tr("A card over inked parts while the sheet is seated; judge the print on white.")
+def laying(pull: Impression) -> tuple[str, ...]:
+    """What to mind while the sheet is laid."""
     way = PRESSINGS[pull.printing] if pull.printing else None
     tape = (tr("Tape what slips."),) if way is not None and way.slips else ()
-    return (held, lay, *tape)
+    over = (tr("Block onto the paper, hold both, turn them over together, then rub."),) if pull.turned_over else ()
+    return (tr("A card over inked parts while the sheet is seated."), *over, *tape)
+
+
+def lifting(pull: Impression) -> tuple[str, ...]:
+    """How the sheet is looked at and lifted, and what becomes of the block."""
+    way = PRESSINGS[pull.printing] if pull.printing else None
+    peek = () if pull.turned_over else (tr("Peek at one corner before lifting; peel slowly, from the far end."),)
+    released = (way.released,) if way is not None and way.released else ()
+    return (*released, *peek, tr("Judge it on a white card, and look for what stuck to the block."))
 
 
 def ink_care(project: Project, pull: Impression) -> tuple[str, ...]:

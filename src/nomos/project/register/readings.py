@@ -9,7 +9,7 @@ import numpy as np
 from nomos.base.language import tr
 from nomos.base.units import length_text
 from nomos.project.model import Project, ProofReading
-from nomos.project.register.scan import PullFound, about
+from nomos.project.register.scan import PullFound, ScanFound, about
 from nomos.project.register.system import contacts_of, cure_steps, marks_of, middle_of
 from nomos.registration import Motion, after_change, fit_marks, stretch_advice, wall_change
 from nomos.registration.marks import MarkFit, fit_components
@@ -125,6 +125,29 @@ def verdict(project: Project, motion: Motion, sigma_mm: float, *, uncut: bool = 
     if stretch and not uncut:
         said += tr(" What is left is stretch.")
     return Verdict(found, (*steps, *stretch), said)
+
+
+def reading_text(project: Project, found: ScanFound, pull: str) -> str:
+    """What a picture of a sheet comes to for the block at hand, in two sentences to be read from afar.
+
+    Where the others are measured against that block, it is the one furthest from it that is told.
+    """
+    told = {each.pull: (each, each.motion) for each in found.pulls if each.motion is not None}
+    others = {name: one for name, one in told.items() if name != found.against}
+    if not others:
+        return tr("No block can be told on this picture: take it again from above, sharp, the sheet flat.")
+    if pull not in told and found.against != pull:
+        return next((each.problem for each in found.pulls if each.pull == pull), "")
+    # What may as well be the reading's own error is less than what is surely out.
+    furthest = max(others.values(), key=lambda one: max(worst_corner_mm(project, one[1]) - 2 * one[0].sigma_mm, 0.0))
+    each, motion = others.get(pull, furthest)
+    home = about(motion, middle_of(project))
+    return tr(
+        "{name}: {way}, {way_2} (±{sigma}). {step}",
+        name=project.pull_name(each.pull), way=_way(home.shift_mm[0], tr("to the right"), tr("to the left")),
+        way_2=_way(home.shift_mm[1], tr("down"), tr("up")), sigma=length_text(2 * each.sigma_mm, 2),
+        step=verdict(project, motion, each.sigma_mm).steps[0],
+    )  # fmt: skip
 
 
 def _transfer_text(motion: Motion) -> str:

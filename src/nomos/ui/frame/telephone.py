@@ -56,14 +56,16 @@ class TelephoneDialog(QDialog):
         self.folder = button(
             tr("Watch a folder instead…"), tip=tr("New pictures in it are offered: synchronised, or by cable.")
         )
+        self.file = button(tr("Choose a file…"), tip=tr("A picture that is on this machine already."))
         self.said, self.help = label(), label(kind="quiet")
         for part in (
             label(tr("Point the telephone's camera at this code."), kind="name"), self.code, self.address,
-            fields, self.said, self.folder, self.help,
+            fields, self.said, self.folder, self.file, self.help,
         ):  # fmt: skip
             column.addWidget(part)
         self.hosts.currentTextChanged.connect(self.open_at)
         self.folder.clicked.connect(self._choose_folder)
+        self.file.clicked.connect(self._choose_file)
         self._watcher.directoryChanged.connect(lambda _folder: self._later.start())
         self._later.timeout.connect(self._look_again)
         self._came.connect(self._take)
@@ -98,7 +100,10 @@ class TelephoneDialog(QDialog):
     def _take(self, path: Path) -> None:
         first = not self.files
         self.files.append(path)
-        made = button(tr("Open {name}", name=path.name), tip=tr("Begin with this picture."))
+        made = button(
+            tr("Open {name}", name=path.name),
+            tip=tr("Begin with it; at Register and at the bench it is read as a proof."),
+        )
         made.clicked.connect(lambda: self.arrived.emit(path))
         self._column.addWidget(made)
         self.adjustSize()
@@ -113,6 +118,11 @@ class TelephoneDialog(QDialog):
         name = QFileDialog.getExistingDirectory(self, tr("Folder to watch"))
         if name:
             self.watch(Path(name))
+
+    def _choose_file(self) -> None:
+        name, _ = QFileDialog.getOpenFileName(self, tr("Choose a picture"))
+        if name:
+            self._take(Path(name))
 
     def watch(self, folder: Path) -> None:
         """Offer every picture that comes into a folder from now on."""

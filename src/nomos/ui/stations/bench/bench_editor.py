@@ -112,6 +112,12 @@ class BenchEditor(QObject):
         """Put an event on disk, and then count it; whether it is there."""
         return self.book.write(lambda _project, _state, at: (Event(at, kind, **figures),))  # type: ignore[arg-type] # its fields by name
 
+    def last_sheet(self) -> int:
+        """The sheet that was pulled last of the layer at hand; 0 before the first."""
+        state = self.state()
+        pulled = state.pulled.get(state.layer) if state is not None else None
+        return pulled[-1][1] if pulled else 0
+
     # What hands do
 
     def begin_layer(self, layer: int | None = None) -> None:

@@ -4,6 +4,7 @@ from datetime import datetime
 
 from nomos.base.language import tr
 from nomos.project import Project, Proof
+from nomos.project.register.readings import reading_text
 from nomos.ui.frame import theme
 from nomos.ui.frame.presenter import StationPresenter
 from nomos.ui.stations.bench.bench_editor import GUIDE
@@ -16,7 +17,7 @@ _PICTURE = 320
 class BenchPresenter(StationPresenter[BenchScreen]):
     """One sheet after the other."""
 
-    hint = tr("Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note.")
+    hint = tr("Space: good. X: spoiled. R: repaired. Backspace: take back. P: under the press. N: note. F: photograph.")
     in_middle = True
 
     def made(self) -> BenchScreen:
@@ -36,6 +37,7 @@ class BenchPresenter(StationPresenter[BenchScreen]):
         screen.note_given.connect(bencher.note)
         screen.pressed.connect(lambda: bencher.press())
         screen.ticked.connect(self.hand.look_again)
+        screen.photograph_requested.connect(self.hand.telephone_requested)
         return screen
 
     def show(self, project: Project, proof: Proof | None) -> None:
@@ -47,12 +49,21 @@ class BenchPresenter(StationPresenter[BenchScreen]):
         guide = GUIDE[bencher.guide] if bencher.guide is not None else ""
         carved = self.hand.crafter.carved_of(project)
         worth = None if state.queue() and state.layer >= 0 else bencher.pass_worth(project, state)
+        scanned = self.hand.registrar.scanned
+        read = ""
+        if scanned is not None and scanned.sheet and scanned.sheet == bencher.last_sheet():
+            # Once the next sheet is pulled it is that one's turn.
+            read = tr(
+                "Sheet {sheet}. {text}",
+                sheet=scanned.sheet,
+                text=reading_text(project, scanned.found, project.impressions[state.layer].id),
+            )
         view = bench_view(
             project, proof, state, carved, datetime.now(),
             asking=bencher.asking_reason, asking_cut=bencher.asking_cut, guide=guide,
             warned=bencher.warned_elsewhere(state.layer),
             worth=worth.text if worth is not None else "",
-            practising=bencher.book.practising, waiting=bencher.book.waiting, tall=theme.scaled(_PICTURE),
+            practising=bencher.book.practising, waiting=bencher.book.waiting, read=read, tall=theme.scaled(_PICTURE),
         )  # fmt: skip
         self.widget.show_view(view)
         bencher.warn(state.layer, view.reminders)

@@ -15,7 +15,6 @@ from nomos.project.edition.bench import LayerCard, has_fine_lines, layer_card, r
 from nomos.project.edition.card import PullCard
 from nomos.project.edition.carving import CarvedBlock
 from nomos.project.edition.gate import cut_gate
-from nomos.project.model import Impression
 from nomos.ui.frame.view import prints_by_pull
 
 _CAUTIONS = (
@@ -35,6 +34,7 @@ class BenchView:
     reasons : why a sheet is spoiled, while that is asked.
     begin : the words on the button that begins a layer; empty while one is printed.
     gate : what the next cut means for the edition; asking_cut : it has to be answered now.
+    read : what a photograph of the last sheet came to.
     """
 
     title: str
@@ -52,19 +52,20 @@ class BenchView:
     guide: str
     picture: NDArray[np.uint32] | None = None
     gate: str = ""
+    read: str = ""
     asking_cut: bool = False
 
 
 def bench_view(
     project: Project, proof: Proof | None, state: EditionState, carved: tuple[CarvedBlock, ...], now: datetime, *,
     asking: bool = False, asking_cut: bool = False, worth: str = "", warned: frozenset[str] = frozenset(),
-    guide: str = "", practising: bool = False, waiting: int = 0, tall: int = 320,
+    guide: str = "", practising: bool = False, waiting: int = 0, read: str = "", tall: int = 320,
 ) -> BenchView:  # fmt: skip
     """The bench for the layer at hand.
 
     worth : what the next layer is worth, if it is one more pass. waiting : how many things are not on disk
-        yet. warned : cautions of this session's other layers, which are not said again. tall : of the
-        picture of the sheet, pixels.
+        yet. read : what a photograph of the last sheet came to. warned : cautions of this session's other
+        layers, which are not said again. tall : of the picture of the sheet, pixels.
     """
     following = state.next_layer()
     gate = cut_gate(project, state)
@@ -104,8 +105,8 @@ def bench_view(
         lab_to_hex(np.array(project.ink(pull.main.ink).lab)),
         sheet,
         quiet if queue else "",
-        _lines(card.pull, first=first),
-        _reminders(card, pull, first=first, warned=warned) if queue else (),
+        _lines(card.pull, first=first, brief=bool(read)),
+        _reminders(card, first=first, warned=warned) if queue else (),
         tally,
         card.pull.after,
         " ".join(part for part in (_timer(card.ready_at, now), _press(state, now)) if part),
@@ -115,6 +116,7 @@ def bench_view(
         guide=guide,
         picture=_picture(project, proof, state.layer + 1, tall),
         gate="" if queue else cut,
+        read=read,
         asking_cut=asking_cut,
     )
 
@@ -136,30 +138,32 @@ def _begin_words(project: Project, layer: int, *, asking_cut: bool) -> str:
     return tr("Begin layer {layer}: {name}", layer=layer + 1, name=name)
 
 
-def _lines(card: PullCard, *, first: bool) -> tuple[str, ...]:
-    """What the hands need, few lines; before the first pull what is checked and how a right film looks."""
+def _lines(card: PullCard, *, first: bool, brief: bool) -> tuple[str, ...]:
+    """What the hands need, in their order, few lines.
+
+    Before the first pull what is checked; after it what too much and too little ink look and sound like.
+    brief : what a photograph came to needs the room.
+    """
     zones = tuple(f"{opened(zone.text)}." for zone in card.zones)
     if len(zones) > _MOST_ZONES:
         zones = (
             *zones[: _MOST_ZONES - 1],
             tr("And {most_zones} more zones, see the packet.", most_zones=len(zones) - _MOST_ZONES + 1),
         )
-    how = ", ".join(part for part in (card.printing, card.packing, card.wet) if part)
-    amount = f"{card.amount}. " if card.amount else ""
-    said = [*zones, f"{amount}{opened(how)}."]
-    said += [card.checks, *card.cues[:1]] if first else list(card.cues[:1])
-    return (*said, card.lay)
+    said = [*zones, *([f"{opened(card.amount)}."] if card.amount and first else ())]
+    for place, (name, words) in enumerate(card.steps):
+        if (place == 0 and not first) or (brief and words[0] != card.lay):
+            continue
+        # The way a tool is used is known after the first pull, what goes wrong with it shows then.
+        shown = words[1:4] if words[0] in card.cues and not first else words[: 2 if words[0] in card.cues else 1]
+        said.append(tr("{name}: {words}", name=name, words=" ".join(shown)))
+    return tuple(said)
 
 
-def _reminders(card: LayerCard, pull: Impression, *, first: bool, warned: frozenset[str]) -> tuple[str, ...]:
+def _reminders(card: LayerCard, *, first: bool, warned: frozenset[str]) -> tuple[str, ...]:
     """What is due, and before the first pull what can hurt, once a session."""
     cautions = [said for said in card.pull.cautions if said not in warned][:1] if first else []
-    wait = tuple(tr("Wipe the marked places before each pull.") for zone in pull.zones[:1] if _wiped(pull))
-    return (*card.reminders, *wait, *cautions)
-
-
-def _wiped(pull: Impression) -> bool:
-    return any(zone.bare == "wiped" for zone in pull.zones)
+    return (*card.reminders, *cautions)
 
 
 def _picture(project: Project, proof: Proof | None, pulls: int, tall: int) -> NDArray[np.uint32] | None:

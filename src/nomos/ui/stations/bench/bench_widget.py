@@ -51,6 +51,7 @@ class BenchScreen(QWidget):
     cut_refused = pyqtSignal()
     note_given = pyqtSignal(str, str)
     """A kind of note and what is noted."""
+    photograph_requested = pyqtSignal()
     pressed = pyqtSignal()
     ticked = pyqtSignal()
     """Once a minute while the bench is in sight: timers go on."""
@@ -74,7 +75,7 @@ class BenchScreen(QWidget):
         self.title, self.sheet = _words(_LARGE, bold=True), _words(_HUGE, bold=True)
         self.quiet, self.lines = _words(_TEXT), _words(_TEXT)
         self.reminder, self.tally, self.after = _words(_TEXT, bold=True), _words(_TEXT), _words(_TEXT)
-        self.gate = _words(_TEXT, bold=True)
+        self.gate, self.read = _words(_TEXT, bold=True), _words(_TEXT, bold=True)
         head = QHBoxLayout()
         head.addWidget(self.sheet, 2)
         head.addWidget(self.quiet, 3, Qt.AlignmentFlag.AlignBottom)
@@ -85,7 +86,7 @@ class BenchScreen(QWidget):
         self.picture.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
         middle = QHBoxLayout()
         said = QVBoxLayout()
-        for part in (self.reminder, self.lines, self.gate):
+        for part in (self.read, self.reminder, self.lines, self.gate):
             said.addWidget(part)
         said.addStretch(1)
         middle.addLayout(said, 3)
@@ -101,6 +102,11 @@ class BenchScreen(QWidget):
                 ("repaired", tr("Repaired\nR"), tr("It was mended and counts.")),
                 ("back", tr("Take back\nBackspace"), tr("Undo what was said last.")),
                 ("note", tr("Note\nN"), tr("Batch, air, packing, a remark.")),
+                (
+                    "photograph",
+                    tr("Photograph\nF"),
+                    tr("Take the sheet that was pulled last with the telephone: is it in register?"),
+                ),
             )
         }
         self._row = QWidget()
@@ -125,6 +131,7 @@ class BenchScreen(QWidget):
         ):  # fmt: skip
             self.buttons[name].clicked.connect(wish)
         self.buttons["note"].clicked.connect(self._take_note)
+        self.buttons["photograph"].clicked.connect(self.photograph_requested)
         self.note.noted.connect(self._noted)
         self.note.left.connect(self._leave_note)
         self.begin.clicked.connect(self.begun)
@@ -179,7 +186,7 @@ class BenchScreen(QWidget):
             (self.lines, "\n".join(view.lines)), (self.tally, view.tally),
             (self.reminder, "\n".join(f"→ {each}" for each in view.reminders[:2])),
             (self.after, " ".join(part for part in (view.timer, view.after) if part)),
-            (self.gate, view.gate),
+            (self.gate, view.gate), (self.read, view.read),
         ):  # fmt: skip
             part.setText(text)
             part.setVisible(bool(text))
@@ -188,6 +195,7 @@ class BenchScreen(QWidget):
             # Room for the reasons: what is known by now steps back.
             self.lines.setVisible(False)
             self.after.setVisible(False)
+            self.read.setVisible(False)
         self.begin.setText(tr("{begin}\nEnter", begin=view.begin))
         self.begin.setVisible(bool(view.begin) and not self._asking)
         self._asking_cut = view.asking_cut
@@ -217,7 +225,7 @@ class BenchScreen(QWidget):
     def event(self, event: QEvent | None) -> bool:
         # At the bench its own keys come before the window's: 1 is a reason there, not a station.
         if event is not None and event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent):
-            own = {Qt.Key.Key_X, Qt.Key.Key_R, Qt.Key.Key_P, Qt.Key.Key_G, Qt.Key.Key_N, Qt.Key.Key_Space}
+            own = {Qt.Key.Key_X, Qt.Key.Key_R, Qt.Key.Key_P, Qt.Key.Key_G, Qt.Key.Key_N, Qt.Key.Key_F, Qt.Key.Key_Space}
             if self._asking:
                 own |= {Qt.Key(Qt.Key.Key_1 + n) for n in range(7)}
             if self._asking or self._asking_cut or self._guiding:
@@ -251,6 +259,8 @@ class BenchScreen(QWidget):
             self.taken_back.emit()
         elif key == Qt.Key.Key_P:
             self.pressed.emit()
+        elif key == Qt.Key.Key_F:
+            self.photograph_requested.emit()
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and beginning:
             self.begun.emit()
         elif key == Qt.Key.Key_G and self.guide.isVisible():

@@ -38,10 +38,11 @@ class Flashed:
 
 @dataclass(frozen=True, eq=False)
 class Scanned:
-    """A scan that has been read, and of which file."""
+    """A scan that has been read, of which file, and of which sheet of the edition (0: a proof)."""
 
     name: str
     found: "ScanFound"
+    sheet: int = 0
 
 
 @dataclass(frozen=True, eq=False)
@@ -203,8 +204,8 @@ class RegisterEditor(StationEditor):
         if path is not None:
             self.read_scan(path)
 
-    def read_scan(self, path: Path) -> None:
-        """How far every pull is out on a scan of a whole sheet."""
+    def read_scan(self, path: Path, *, keep: bool = False) -> None:
+        """How far every pull is out on a picture of a whole sheet. keep : the reading goes to the record."""
         project, cut = self._document.project, self._keeper.cut
         if project is None or cut is None:
             return
@@ -215,7 +216,7 @@ class RegisterEditor(StationEditor):
         except BadInput as error:
             self._failed(str(error))
             return
-        self._scans.ask(request, lambda found: self._take_scan(path.name, found))
+        self._scans.ask(request, lambda found: self._take_scan(path.name, found, keep=keep))
 
     def scan_demo(self) -> None:
         """Scan the sheet as it is tried on the screen, on the simulated scanner."""
@@ -224,12 +225,14 @@ class RegisterEditor(StationEditor):
             name = tr("a simulated scan")
             self._scans.ask(scan_tried_of(project, cut), lambda found: self._take_scan(name, found))
 
-    def _take_scan(self, name: str, found: "ScanFound") -> None:
+    def _take_scan(self, name: str, found: "ScanFound", *, keep: bool = False) -> None:
         project = self._document.project
         by = tr("the sheet's edges")
         if project is not None and found.against:
             by = within(project.pull_name(found.against))
-        self.scanned = Scanned(tr("{name}, measured against {by}", name=name, by=by), found)
+        self.scanned = Scanned(tr("{name}, measured against {by}", name=name, by=by), found, self.sheet)
+        if keep:
+            self.keep_scan()
         self.changed.emit()
         missing = [each.problem for each in found.pulls if each.problem]
         if missing:
