@@ -101,7 +101,7 @@ def test_every_command_takes_them(
         "packet a.nomos --out packet", "log a.nomos layer", "log a.nomos good", "reminders a.nomos",
         "edition a.nomos --csv tables --statement s.pdf", "thumbnail a.nomos --out t.png",
         "keys a.nomos --kind contour --out k.nomos", "blocks a.nomos --out blocks --as svg",
-        "studio studio.json --keep a.nomos", "practice a.nomos", "learn a.nomos none.png",
+        "studio studio.json --keep a.nomos", "practice a.nomos", "learn a.nomos none.png", "settings a.nomos",
     ):  # fmt: skip
         status = run(command.split(), no_window)
         told = capsys.readouterr()

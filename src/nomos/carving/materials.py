@@ -33,6 +33,7 @@ class MaterialFacts:
     pressed : worked with pens, not cut: what is pressed in stays white, ridges close together sink.
     for_lines : advised for a block of fine lines.
     backed : thin sheets are glued to a board, since cleared ground would print.
+    mended : what is done about a place that broke out; "" where nothing holds. Common practice, no source.
     """
 
     said: str
@@ -47,15 +48,22 @@ class MaterialFacts:
     pressed: bool = False
     backed: bool = False
     for_lines: bool = False
+    mended: str = ""
 
 
+_PLUG = tr("Cut the place out square, glue in a plug of the same wood with its grain, plane it level, cut it anew.")
+_FILLER = tr(
+    "Glue the chip back, or fill the place with a hard filler and cut it anew: solids hold, fine lines do not."
+)
 MATERIALS: dict[Material, MaterialFacts] = {
-    "lino": MaterialFacts(tr("lino"), 0.5, 0.6, 80.0, 140.0, 2.2, 3.2, backed=True),
-    "soft wood": MaterialFacts(tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True, chiselled=True),
-    "hard wood": MaterialFacts(
-        tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, chiselled=True, for_lines=True
+    "lino": MaterialFacts(tr("lino"), 0.5, 0.6, 80.0, 140.0, 2.2, 3.2, backed=True, mended=_FILLER),
+    "soft wood": MaterialFacts(
+        tr("soft wood"), 0.7, 0.8, 45.0, 100.0, 4.0, 12.0, grained=True, chiselled=True, mended=_PLUG
     ),
-    "end grain": MaterialFacts(tr("end grain"), 0.15, 0.2, 18.0, 30.0, 2.0, 23.0, chiselled=True),
+    "hard wood": MaterialFacts(
+        tr("hard wood"), 0.4, 0.5, 25.0, 50.0, 3.0, 12.0, grained=True, chiselled=True, for_lines=True, mended=_PLUG
+    ),
+    "end grain": MaterialFacts(tr("end grain"), 0.15, 0.2, 18.0, 30.0, 2.0, 23.0, chiselled=True, mended=_PLUG),
     "foam": MaterialFacts(tr("foam"), 1.0, 1.0, 200.0, 300.0, 2.0, 5.0),
     "pressed foam": MaterialFacts(tr("pressed foam"), 2.0, 0.8, 600.0, 900.0, 1.5, 5.0, pressed=True),
 }

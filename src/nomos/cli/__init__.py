@@ -4,6 +4,6 @@
 COMMANDS = (
     "flatten", "plan", "separate", "blocks", "keys", "simplify", "inking", "overprint", "mix", "ink", "chart",
     "learn", "order", "calendar", "rollers", "kento", "templates", "misregister", "marks", "scan", "series", "read",
-    "practice", "check", "thumbnail", "carve", "sheets", "edition", "packet", "log", "reminders", "studio",
+    "practice", "check", "slip", "thumbnail", "carve", "sheets", "edition", "packet", "log", "reminders", "studio",
     "guide", "demo", "settings",
 )  # fmt: skip

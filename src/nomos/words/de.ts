@@ -208,6 +208,14 @@
    <translation>Stift</translation>
   </message>
   <message>
+   <source>Cut the place out square, glue in a plug of the same wood with its grain, plane it level, cut it anew.</source>
+   <translation>Die Stelle rechteckig ausstechen, einen Pfropf aus demselben Holz in Faserrichtung einleimen, bündig hobeln, neu schneiden.</translation>
+  </message>
+  <message>
+   <source>Glue the chip back, or fill the place with a hard filler and cut it anew: solids hold, fine lines do not.</source>
+   <translation>Den Span wieder ankleben oder die Stelle mit hartem Spachtel füllen und neu schneiden: Flächen halten, feine Linien nicht.</translation>
+  </message>
+  <message>
    <source>V tool</source>
    <translation>Geißfuß</translation>
   </message>
@@ -3436,6 +3444,30 @@
   <message>
    <source>There is nothing to print yet: open a picture and flatten it first.</source>
    <translation>Es gibt noch nichts zu drucken: ein Bild öffnen und auf Flächen bringen.</translation>
+  </message>
+  <message>
+   <source>Make it part of the design: move the drawing's border there, and say so before the first pull.</source>
+   <translation>Es zum Entwurf machen: die Grenze der Zeichnung dorthin legen, und zwar vor dem ersten Druckgang.</translation>
+  </message>
+  <message>
+   <source>Let {name} print there, if it is not cut yet: ΔE {de00} is left of {worst}.</source>
+   <translation>{name} dort drucken lassen, falls er noch nicht geschnitten ist: ΔE {de00} bleibt von {worst}.</translation>
+  </message>
+  <message>
+   <source> {later} lies over it.</source>
+   <translation> {later} liegt darüber.</translation>
+  </message>
+  <message>
+   <source>Leave it: nobody will see it.{covered}</source>
+   <translation>Lassen: niemand wird es sehen.{covered}</translation>
+  </message>
+  <message>
+   <source>Touch it up on each sheet with a small brush and the same ink, while it is wet.</source>
+   <translation>Auf jedem Blatt mit kleinem Pinsel und derselben Farbe nachtupfen, solange sie nass ist.</translation>
+  </message>
+  <message>
+   <source>Nothing that prints stands there: clear it and go on.</source>
+   <translation>Dort steht nichts, was druckt: ausräumen und weitermachen.</translation>
   </message>
   <message>
    <source>half opaque</source>
