@@ -102,7 +102,7 @@ def test_what_will_fail_comes_before_the_templates(little: tuple[Project, dict[s
     assert next_step(project, (failing,), Standing()) == NextStep(
         "Look at 1 thing that will fail", "Too fine.", "finding"
     )
-    assert next_step(project, (), Standing()).action == "packet"
+    assert next_step(project, (), Standing()).action == "print"
     assert next_step(project, (), Standing(saved=False)).action == "save"
     assert next_step(None, (), Standing()).action == "open"
 

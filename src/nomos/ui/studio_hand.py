@@ -10,7 +10,7 @@ from PyQt6.QtWidgets import QWidget
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.project import Project
-from nomos.project.edition.studio import Studio, begun_in, grown, read_studio, studio_text, write_studio
+from nomos.project.edition.studio import FIRST_EDITION, Studio, begun_in, grown, read_studio, studio_text, write_studio
 from nomos.ui.controller import Controller
 from nomos.ui.frame.notice import Notice
 
@@ -41,8 +41,8 @@ class StudioHand(QObject):
             controller.choose_page(page)
 
     def _begun(self, project: Project) -> Project:
-        """A new print with what is kept. Raises BadInput for a studio file that makes no sense."""
-        return begun_in(read_studio(self._path), project) if self._path.exists() else project
+        """A new print with what is kept, or as a first edition. Raises BadInput for a studio file without sense."""
+        return begun_in(self._studio() or FIRST_EDITION, project)
 
     def open(self) -> None:
         """Show the preferences."""

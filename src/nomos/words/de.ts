@@ -1345,7 +1345,7 @@
   </message>
   <message>
    <source>Thin sheets are taped at the far edge: loosen the tape before lifting.</source>
-   <translation>Dünne Blätter werden am fernen Rand angeklebt: das Band lösen, bevor abgehoben wird.</translation>
+   <translation>Dünne Bogen werden am fernen Rand angeklebt: das Band lösen, bevor abgehoben wird.</translation>
   </message>
   <message>
    <source>baren</source>
@@ -1393,7 +1393,7 @@
   </message>
   <message>
    <source>a clean sheet between</source>
-   <translation>ein sauberes Blatt dazwischen</translation>
+   <translation>ein sauberer Bogen dazwischen</translation>
   </message>
   <message>
    <source>Hold this sheet against the plan: colour, register, dirt.</source>
@@ -2966,6 +2966,10 @@
    <translation>Dass jeder Druckgang bis auf {tolerance} an seinem Platz liegt: einen Andruck lesen, dann ist es bekannt.</translation>
   </message>
   <message>
+   <source>A first edition: tolerance, spares and times are generous until a print is kept in the studio.</source>
+   <translation>Eine erste Auflage: Toleranz, Reserve und Zeiten sind großzügig, bis ein Druck im Studio behalten wird.</translation>
+  </message>
+  <message>
    <source>How much ink film, tools and slab take: weigh before and after the first pulls.</source>
    <translation>Wie viel Farbe Film, Werkzeug und Platte nehmen: vor und nach den ersten Abzügen wiegen.</translation>
   </message>
@@ -3463,7 +3467,7 @@
   </message>
   <message>
    <source>Touch it up on each sheet with a small brush and the same ink, while it is wet.</source>
-   <translation>Auf jedem Blatt mit kleinem Pinsel und derselben Farbe nachtupfen, solange sie nass ist.</translation>
+   <translation>Auf jedem Bogen mit kleinem Pinsel und derselben Farbe nachtupfen, solange sie nass ist.</translation>
   </message>
   <message>
    <source>Nothing that prints stands there: clear it and go on.</source>
@@ -3855,7 +3859,7 @@
   </message>
   <message>
    <source>A card over inked parts while the sheet is seated.</source>
-   <translation>Ein Karton über eingefärbten Teilen, während das Blatt angelegt wird.</translation>
+   <translation>Ein Karton über eingefärbten Teilen, während der Bogen angelegt wird.</translation>
   </message>
   <message>
    <source>Judge it on a white card, and look for what stuck to the block.</source>
@@ -5419,7 +5423,7 @@
   </message>
   <message>
    <source>No block can be told on this picture: take it again from above, sharp, the sheet flat.</source>
-   <translation>Auf diesem Bild lässt sich kein Stock bestimmen: noch einmal von oben aufnehmen, scharf, das Blatt flach.</translation>
+   <translation>Auf diesem Bild lässt sich kein Stock bestimmen: noch einmal von oben aufnehmen, scharf, der Bogen flach.</translation>
   </message>
   <message>
    <source>, scaled by {stretch:+.1f} % left to right and {stretch_2:+.1f} % top to bottom</source>
@@ -8431,7 +8435,7 @@
   </message>
   <message>
    <source>Sheet {sheet}. {text}</source>
-   <translation>Blatt {sheet}. {text}</translation>
+   <translation>Bogen {sheet}. {text}</translation>
   </message>
   <message>
    <source>Fingers out of the press. Air and gloves with solvents.</source>
@@ -8623,7 +8627,7 @@ F</translation>
   </message>
   <message>
    <source>Take the sheet that was pulled last with the telephone: is it in register?</source>
-   <translation>Das zuletzt gedruckte Blatt mit dem Telefon aufnehmen: Sitzt der Passer?</translation>
+   <translation>Den zuletzt gedruckten Bogen mit dem Telefon aufnehmen: Sitzt der Passer?</translation>
   </message>
   <message>
    <source>The log keeps what was printed; redo goes back.</source>

@@ -18,6 +18,10 @@ def assumed(project: Project) -> tuple[str, ...]:
                 tolerance=length_text(project.tolerance_mm),
             )
         )
+    if project.register.budget.hand == "beginner":
+        said.append(
+            tr("A first edition: tolerance, spares and times are generous until a print is kept in the studio.")
+        )
     if project.workshop.slab_g is None:
         said.append(tr("How much ink film, tools and slab take: weigh before and after the first pulls."))
     if project.craft.factor == 1.0:

@@ -17,6 +17,7 @@ from nomos.project.model import Craft, EditionPlan, Ink, Paper, Project, Worksho
 from nomos.project.model.forms import decoded
 from nomos.project.register.system import plan_of_system
 from nomos.registration import KentoSettings, RegisterSettings
+from nomos.registration.settings import BudgetSettings
 
 VERSION = 1
 _LARGEST_BYTES = 8_000_000
@@ -45,6 +46,14 @@ class Studio(Struct, frozen=True, forbid_unknown_fields=True):
     papers: tuple[Paper, ...] = ()
     inks: tuple[Ink, ...] = ()
     prints: tuple[str, ...] = ()
+
+
+# Until a print is kept: twice the errors of a practised hand, of five sheets about one good through five layers
+# (common practice, no source), and six minutes a pull (from memory).
+FIRST_EDITION = Studio(
+    plan=EditionPlan(good=0.75), times=Times(pull_min=6.0), tolerance_mm=0.5,
+    register=RegisterSettings(budget=BudgetSettings(hand="beginner")),
+)  # fmt: skip
 
 
 def grown(studio: Studio | None, project: Project, record: Record | None = None) -> Studio:

@@ -59,7 +59,7 @@ def next_step(project: Project | None, findings: Sequence[Finding], standing: St
     if not standing.saved:
         return NextStep(tr("Save the print"), tr("It has no file yet."), "save")
     return NextStep(
-        tr("Print the templates"), tr("At 100 %, then measure the bar of 100 mm before you cut by them."), "packet"
+        tr("Print the templates"), tr("At 100 %, then measure the bar of 100 mm before you cut by them."), "print"
     )
 
 
