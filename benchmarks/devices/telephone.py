@@ -15,9 +15,13 @@ class Telephone:
         """Open the page, or another path: status and text."""
         return self._ask("GET", self.path if path is None else path, None, {"Accept-Language": language})
 
-    def sends(self, name: str, data: bytes, *, path: str | None = None, method: str = "POST") -> tuple[int, str]:
+    def sends(
+        self, name: str, data: bytes, *, path: str | None = None, method: str = "POST", language: str = "en"
+    ) -> tuple[int, str]:
         """Send a picture: status and what is said."""
-        return self._ask(method, self.path if path is None else path, data, {"X-Name": quote(name)})
+        return self._ask(
+            method, self.path if path is None else path, data, {"X-Name": quote(name), "Accept-Language": language}
+        )
 
     def claims(self, length: str, data: bytes) -> int:
         """Send a body that says another length than it has; the status, 0 where there is no answer."""

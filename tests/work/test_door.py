@@ -78,6 +78,17 @@ def test_what_is_no_picture_is_refused_in_a_sentence(door: Door, table: Table) -
     assert table.came == []
 
 
+def test_it_is_refused_in_the_telephones_own_language(table: Table) -> None:
+    door = Door("127.0.0.1", table.take, {"de": lambda message: f"auf Deutsch: {message}"})
+    try:
+        phone = Telephone(door.address)
+        assert phone.sends("a.jpg", b"no picture", language="de-AT, en;q=0.5")[1].startswith("auf Deutsch: ")
+        # Nothing of it stays for the next one, in the window's language.
+        assert not phone.sends("a.jpg", b"no picture", language="en")[1].startswith("auf Deutsch: ")
+    finally:
+        door.close()
+
+
 def test_nobody_comes_in_who_does_not_know_the_address(door: Door, table: Table) -> None:
     phone = Telephone(door.address)
     for path in ("/", "/x", phone.path + "x", "/../" + door.token, phone.path + "/up"):

@@ -4,7 +4,9 @@ It is chosen once, before anything else is imported, because tables of words are
 The command line never chooses one: its words are an interface.
 """
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
 from datetime import date
 from numbers import Real
 from string import Formatter
@@ -15,6 +17,8 @@ Lookup = Callable[[str], str]
 _name = "en"
 _lookup: Lookup | None = None
 _decimal_mark = "."
+# What is said to somebody else, as to a telephone, is looked up in their language.
+_theirs: ContextVar[Lookup | None] = ContextVar("theirs")
 
 
 def speak(name: str, lookup: Lookup, decimal_mark: str) -> None:
@@ -30,6 +34,16 @@ def speak(name: str, lookup: Lookup, decimal_mark: str) -> None:
     _name, _lookup, _decimal_mark = name, lookup, decimal_mark
 
 
+@contextmanager
+def speaking(lookup: Lookup | None) -> Iterator[None]:
+    """Have words of this thread looked up otherwise for a while; None is English."""
+    token = _theirs.set(lookup)
+    try:
+        yield
+    finally:
+        _theirs.reset(token)
+
+
 def spoken() -> str:
     """The language of this process, by ISO 639-1."""
     return _name
@@ -43,9 +57,10 @@ def tr(message: str, /, **values: Any) -> str:
     message : the English words; with values, a format string (PEP 3101) that names them.
     values : by the name the message gives them.
     """
-    if _lookup is None:
+    lookup = _theirs.get(_lookup)
+    if lookup is None:
         return message.format(**values) if values else message
-    said = _lookup(message)
+    said = lookup(message)
     return _SPOKEN.format(said, **values) if values else said
 
 

@@ -129,7 +129,7 @@ def _sureness(looks: "_Looks", best: int, rival: float, tight: float) -> float:
         float(np.interp(looks.seen[best].sum(), [2.6, 3.05, 3.35], [0.4, 0.55, 1.0])),
         float(np.interp(looks.level[best], [4.0, 9.0], [0.5, 1.0])),
         float(np.exp(-max(looks.spread[best] - 4.0, 0.0) / 14)),
-        float(np.interp(looks.ground[best], [14.0, 30.0], [1.0, 0.6])),
+        float(np.interp(looks.ground[best], [10.0, 24.0], [1.0, 0.6])),
         float(np.interp(rival, [0.8, 1.0], [1.0, 0.7])),
         0.6 + 0.4 * tight,
         0.8 if looks.painted[best] else 1.0,

@@ -63,6 +63,14 @@ def _all_catalogues() -> tuple["Catalogue", ...]:
     return tuple(Catalogue(path) for path in sorted(_CATALOGUES.glob("*.ts")))
 
 
+def lookups() -> dict[str, language.Lookup | None]:
+    """By language what looks its words up; None for English."""
+    made: dict[str, language.Lookup | None] = {"en": None}
+    for catalogue, name in ((Catalogue(path), path.stem) for path in sorted(_CATALOGUES.glob("*.ts"))):
+        made[name] = lambda said, catalogue=catalogue: catalogue.translate("nomos", said) or said  # type: ignore[misc] # bound now
+    return made
+
+
 def wanted(settings: QSettings) -> str:
     """The language of the window: as set, or the desktop's where there is a catalogue for it."""
     known = str(settings.value("language", "", str))

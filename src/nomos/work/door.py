@@ -7,15 +7,16 @@ import contextlib
 import secrets
 import socket
 import threading
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 from pathlib import Path, PurePosixPath, PureWindowsPath
+from types import MappingProxyType
 from urllib.parse import unquote
 
 from nomos.base.errors import BadInput
-from nomos.base.language import tr
-from nomos.work.door_page import page
+from nomos.base.language import Lookup, speaking, tr
+from nomos.work.door_page import language_of, page
 
 MOST_BYTES = 60_000_000
 _TIMEOUT_S = 20.0
@@ -34,20 +35,23 @@ class Arrived:
 class Door:
     """A server for one telephone at a time, at an address with an unguessable part."""
 
-    def __init__(self, host: str, arrived: Callable[[Arrived], str]) -> None:
+    def __init__(
+        self, host: str, arrived: Callable[[Arrived], str], lookups: Mapping[str, Lookup | None] = MappingProxyType({}),
+    ) -> None:  # fmt: skip
         """Open it.
 
         Parameters
         ----------
         host : the address of this machine that it listens at.
         arrived : takes a picture, on a thread of the door's, and says why it is refused, "" if it is not.
+        lookups : of languages that a telephone may speak; it is refused in its own where that is among them.
 
         Raises
         ------
         BadInput : nothing can listen there.
         """
         self.token = secrets.token_urlsafe(12)
-        self.arrived = arrived
+        self.arrived, self.lookups = arrived, lookups
         self.one = threading.Lock()
         """Held while a picture comes: one at a time."""
         handler = type("_Bound", (_Handler,), {"door": self})
@@ -91,6 +95,14 @@ class _Handler(BaseHTTPRequestHandler):
 
     def do_POST(self) -> None:
         """A picture: its bytes are the body, its name a header. Nothing of it is kept where it is refused."""
+        language = language_of(self.headers.get("Accept-Language", ""))
+        if language in self.door.lookups:
+            with speaking(self.door.lookups[language]):
+                self._take()
+        else:
+            self._take()
+
+    def _take(self) -> None:
         if self._path() != f"/{self.door.token}":
             self._answer(404, b"")
             return

@@ -55,6 +55,12 @@ document.getElementById("pictures").addEventListener("change", async (event) => 
 """
 
 
+def language_of(accepted: str) -> str:
+    """The first language asked for that the page speaks (RFC 9110, Accept-Language), English where it speaks none."""
+    asked = [part.split(";")[0].strip().lower()[:2] for part in accepted.split(",")]
+    return next((each for each in asked if each in _WORDS), "en")
+
+
 def page(where: str, accepted: str) -> bytes:
     """The page as bytes.
 
@@ -63,8 +69,7 @@ def page(where: str, accepted: str) -> bytes:
     where : the path that pictures are sent to.
     accepted : the languages that the telephone asks for (RFC 9110, Accept-Language).
     """
-    asked = [part.split(";")[0].strip().lower()[:2] for part in accepted.split(",")]
-    language = next((each for each in asked if each in _WORDS), "en")
+    language = language_of(accepted)
     title, choose, sending, arrived, refused, failed = (escape(word) for word in _WORDS[language])
     return _PAGE.format(
         language=language, title=title, choose=choose, sending=sending, arrived=arrived, refused=refused,

@@ -178,13 +178,10 @@ def sharing_findings(project: Project, sharing: Sharing) -> tuple[Finding, ...]:
         )
         found.append(
             Finding(
-                "worth knowing",
-                "blocks",
-                text,
-                tr("Ink them apart with small rollers or brushes and save a block and a pull."),
-                cure=cure,
+                "worth knowing", "blocks", text,
+                tr("Ink them apart with small rollers or brushes and save a block and a pull."), cure=cure,
             )
-        )
+        )  # fmt: skip
     return tuple(found)
 
 

@@ -124,24 +124,20 @@ def _of_key(project: Project) -> list[Finding]:
     if own is not None:
         return [
             Finding(
-                "worth knowing",
-                "blocks",
-                tr("No key block, though {name} is dark enough to be one.", name=own.name),
+                "worth knowing", "blocks", tr("No key block, though {name} is dark enough to be one.", name=own.name),
                 tr("As the key it is cut first and carries the drawing onto the other blocks."),
                 cure=Cure(tr("Make it the key"), partial(with_drawn_key, block_id=own.id)),
             )
-        ]
+        ]  # fmt: skip
     rest = tr("joins then show the saw") if sawn_block(project) is not None else tr("joins then rest on the trap")
     return [
         Finding(
-            "worth knowing",
-            "blocks",
-            tr("No key block: nothing dark in this design holds it together."),
+            "worth knowing", "blocks", tr("No key block: nothing dark in this design holds it together."),
             tr("Draw contours, lay a shadow over its darks, or print without: {rest}.", rest=rest),
             cure=Cure(tr("Draw a contour key"), with_contour_key),
             other=Cure(tr("Lay a shadow key"), with_shadow_key) if darks else None,
         )
-    ]
+    ]  # fmt: skip
 
 
 def _is_dark(project: Project, block: Block) -> bool:
@@ -176,15 +172,12 @@ def _of_layers(project: Project) -> list[Finding]:
             )
             found.append(
                 Finding(
-                    "worth knowing",
-                    "blocks",
-                    text,
-                    tr("Leave this block out, or make its ink stronger."),
+                    "worth knowing", "blocks", text, tr("Leave this block out, or make its ink stronger."),
                     cure=Cure(
                         tr("Leave {name} out", name=name), partial(without_impression, impression_id=impression.id)
                     ),
                 )
-            )
+            )  # fmt: skip
     return found
 
 
@@ -215,25 +208,22 @@ def _of_proof(project: Project, laid: LaidSheet, matches: Sequence[ColourMatch])
         )  # fmt: skip
         found.append(
             Finding(
-                "could show",
-                "blocks",
-                tr("Bare paper shows on {bare} mm², {cause}.", bare=number(bare), cause=cause),
+                "could show", "blocks", tr("Bare paper shows on {bare} mm², {cause}.", bare=number(bare), cause=cause),
                 tr("Widen the trap or the key line, or register more closely.")
                 if out or not _left_bare(project)
                 else tr("Meant, where a place is left without ink or wiped; else widen the trap."),
             )
-        )
+        )  # fmt: skip
     for match in matches:
         if match.de00 > _FAR_DE00:
             name = project.flat.colours[match.number].name
             found.append(
                 Finding(
-                    "could show",
-                    "inks",
+                    "could show", "inks",
                     tr("{name} comes out ΔE {de00} from what is wanted.", name=name, de00=number(match.de00)),
                     _nearer(project, match.number),
                 )
-            )
+            )  # fmt: skip
     return found
 
 
@@ -270,12 +260,10 @@ def _of_lights(project: Project) -> list[Finding]:
             )  # fmt: skip
             found.append(
                 Finding(
-                    "worth knowing",
-                    "inks",
-                    text,
+                    "worth knowing", "inks", text,
                     tr("Mix both from the same pigments if they are to stay one colour.{doubt}", doubt=doubt),
                 )
-            )
+            )  # fmt: skip
     return found
 
 
@@ -295,12 +283,10 @@ def _of_inks(project: Project) -> list[Finding]:
             )
             found.append(
                 Finding(
-                    "could show",
-                    "inks",
-                    text,
+                    "could show", "inks", text,
                     tr("Print a pale opaque white below it, take whiter paper, or read the ink on this one."),
                 )
-            )
+            )  # fmt: skip
     return found
 
 
@@ -315,12 +301,10 @@ def _of_registration(project: Project) -> list[Finding]:
     if out:
         found.append(
             Finding(
-                "worth knowing",
-                "register",
-                tr("Tried out of register: {out}.", out=", ".join(out)),
+                "worth knowing", "register", tr("Tried out of register: {out}.", out=", ".join(out)),
                 tr("Templates are made in register all the same."),
             )
-        )
+        )  # fmt: skip
     return found
 
 

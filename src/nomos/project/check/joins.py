@@ -53,14 +53,10 @@ def of_borders(project: Project, borders: Borders) -> list[Finding]:
         )  # fmt: skip
         found.append(
             Finding(
-                "could show",
-                "blocks",
-                text,
-                remedy,
-                _on_border(project, borders, trap),
+                "could show", "blocks", text, remedy, _on_border(project, borders, trap),
                 cure=_through(trap, lighter, darker) if trap.through else None,
             )
-        )
+        )  # fmt: skip
     return found
 
 
@@ -105,8 +101,7 @@ def _seams(project: Project, traps: Sequence[BorderTrap], borders: Borders) -> l
     below = float(np.floor(trap.seam_de00))
     return [
         Finding(
-            "could show",
-            "blocks",
+            "could show", "blocks",
             tr(
                 "Where {names} runs under {names_2} a dark seam shows, {trap_mm} wide, ΔE "
                 "{seam_de00}, along {length}.{more}",

@@ -23,12 +23,10 @@ def of_methods(project: Project) -> list[Finding]:
         )
         found.append(
             Finding(
-                "could show",
-                "blocks",
-                text,
+                "could show", "blocks", text,
                 tr("Wait until the first face is clean and dry, or print another block between them."),
             )
-        )
+        )  # fmt: skip
     if board_pairs(project):
         found.append(Finding("worth knowing", "blocks", turned_text(project), tr("Mark that corner on both faces.")))
     plan, _ = plan_of_system(project)
@@ -44,12 +42,10 @@ def of_methods(project: Project) -> list[Finding]:
             )
             found.append(
                 Finding(
-                    "could show",
-                    "blocks",
-                    text,
+                    "could show", "blocks", text,
                     tr("Choose a larger sheet, or cut the block larger than the sheet needs."),
                 )
-            )
+            )  # fmt: skip
     return found
 
 
@@ -60,19 +56,16 @@ def of_writing(project: Project) -> list[Finding]:
     if project.workshop.writing:
         return [
             Finding(
-                "worth knowing",
-                "blocks",
-                tr("The design holds writing: it must stand reversed on every block."),
+                "worth knowing", "blocks", tr("The design holds writing: it must stand reversed on every block."),
                 tr("It does on the templates headed as mirrored; check one word in a mirror before cutting."),
             )
-        ]
+        ]  # fmt: skip
     return [
         Finding(
-            "worth knowing",
-            "blocks",
+            "worth knowing", "blocks",
             tr("Does this design hold writing or numbers? Cut right-reading, they would print reversed."),
             tr("Say yes and the templates remind you to check."),
             cure=Cure(tr("It does"), partial(with_writing, writing=True)),
             other=Cure(tr("It does not"), partial(with_writing, writing=False)),
         )
-    ]
+    ]  # fmt: skip

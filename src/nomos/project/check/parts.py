@@ -41,13 +41,11 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         )  # fmt: skip
         found.append(
             Finding(
-                "could show",
-                "blocks",
-                text,
+                "could show", "blocks", text,
                 tr("Merge them with a neighbour at the Design station, or leave them to a key block."),
                 _on_sheet(project, least.place),
             )
-        )
+        )  # fmt: skip
     necks = sorted(((neck, piece) for piece in pieces for neck in piece.necks), key=lambda pair: pair[0].width_mm)
     for neck, piece in necks[:_MOST_NECKS]:
         more = tr(" One of {necks} such places.", necks=len(necks)) if len(necks) > 1 else ""
@@ -57,13 +55,11 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         )  # fmt: skip
         found.append(
             Finding(
-                "could show",
-                "blocks",
-                text,
+                "could show", "blocks", text,
                 tr("Widen it in the design, or saw it there on purpose and have two pieces."),
                 _on_sheet(project, neck.place),
             )
-        )
+        )  # fmt: skip
     found += _window_findings(project, pieces)
     loose = Counter(piece.colour for piece in pieces if piece.colour not in project.bare_colours())
     many = [(count, colours[n].name) for n, count in loose.items() if count > 1]
@@ -71,12 +67,11 @@ def piece_findings(project: Project, pieces: tuple[Piece, ...]) -> tuple[Finding
         some = ", ".join(f"{name} {count}" for count, name in sorted(many, reverse=True)[:6])
         found.append(
             Finding(
-                "worth knowing",
-                "blocks",
+                "worth knowing", "blocks",
                 tr("Loose parts of one colour, each inked and placed by itself: {some}.", some=some),
                 tr("Lay them out by number; the same number stands on every template."),
             )
-        )
+        )  # fmt: skip
     return tuple(found)
 
 
@@ -85,8 +80,7 @@ def _kerf_finding(project: Project, kerf_mm: float, pieces: tuple[Piece, ...]) -
     paths = sum(float(np.hypot(*np.diff(piece.path, axis=0).T).sum()) for piece in pieces)
     joins = max(paths / 2 - project.image.width - project.image.height, 0.0)
     return Finding(
-        "could show",
-        "blocks",
+        "could show", "blocks",
         tr(
             "The saw takes {kerf_mm}: white hairlines along {joins} m of joins, about {joins_2} cm² of paper.",
             kerf_mm=length_text(kerf_mm), joins=number(joins / 1000), joins_2=number(joins * kerf_mm / 100),
@@ -105,13 +99,12 @@ def _window_findings(project: Project, pieces: tuple[Piece, ...]) -> list[Findin
     more = tr(" and {len} more", len=len(windows) - 6) if len(windows) > 6 else ""
     return [
         Finding(
-            "worth knowing",
-            "blocks",
+            "worth knowing", "blocks",
             tr("Pieces that lie wholly inside another: {some}{more}.", some=some, more=more),
             tr("A saw needs a hole drilled on the line to start from; a knife cuts them out."),
             _on_sheet(project, windows[0].place),
         )
-    ]
+    ]  # fmt: skip
 
 
 def _on_sheet(project: Project, place: tuple[float, float]) -> tuple[float, float]:
@@ -183,16 +176,14 @@ def loose_findings(project: Project, loose: tuple[LooseParts, ...]) -> tuple[Fin
         )
         found.append(
             Finding(
-                "could show" if each.parts > 1 else "worth knowing",
-                "blocks",
-                text,
+                "could show" if each.parts > 1 else "worth knowing", "blocks", text,
                 tr(
                     "Each loose part is placed by hand at every pull: leave a bridge, or keep a carved "
                     "ground. Method shows them by number."
                 ),
                 _on_sheet(project, each.places[0]) if each.places else None,
             )
-        )
+        )  # fmt: skip
     return tuple(found)
 
 
@@ -233,14 +224,12 @@ def apart_findings(project: Project, apart_mm: NDArray[np.float64] | None) -> tu
             )  # fmt: skip
             found.append(
                 Finding(
-                    "worth knowing",
-                    "blocks",
-                    text,
+                    "worth knowing", "blocks", text,
                     tr("With a small roller or brush, and cut away with it: saves a pull."),
                     cure=Cure(
                         tr("Ink {name} apart with {other_name}", name=name, other_name=other_name),
                         partial(inked_apart, number=own, with_number=partner),
                     ),
                 )
-            )
+            )  # fmt: skip
     return tuple(found)

@@ -20,12 +20,10 @@ def of_reduction(project: Project) -> list[Finding]:
         return []
     found = [
         Finding(
-            "worth knowing",
-            "blocks",
-            tr("A reduction: once the board is cut further, no sheet can be added."),
+            "worth knowing", "blocks", tr("A reduction: once the board is cut further, no sheet can be added."),
             tr("Print more sheets than the edition through the first pull, all of them before the next cut."),
         )
-    ]
+    ]  # fmt: skip
     sets, keys = printing_sets(project), zone_keys(project)
     shown = predicted(project, sets)
     before: set[int] = set()

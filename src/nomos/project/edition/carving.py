@@ -159,12 +159,11 @@ def carving_findings(project: Project, carved: tuple[CarvedBlock, ...]) -> tuple
     if craft.curl_mm > _CURL_MM:
         found.append(
             Finding(
-                "will fail",
-                "carve",
+                "will fail", "carve",
                 tr("The blocks curl by {curl_mm}: a curled block never registers.", curl_mm=length_text(craft.curl_mm)),
                 tr("Glue it to a flat board before it is cut."),
             )
-        )
+        )  # fmt: skip
     backed = [front for front, _ in board_pairs(project) if MATERIALS[material_of(project, front.id)].backed]
     if backed:
         found.append(

@@ -14,6 +14,7 @@ from nomos.base.language import tr
 from nomos.base.reading import PHOTOGRAPHS
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import Fields, button, label
+from nomos.ui.language import lookups
 from nomos.work.door import Arrived, Door, own_addresses
 
 _CODE_PX, _QUIET = 260, 4
@@ -75,7 +76,7 @@ class TelephoneDialog(QDialog):
         """Open the door at an address of this machine, and show its code."""
         self._shut()
         try:
-            self.door = Door(host, self._received)
+            self.door = Door(host, self._received, lookups())
         except BadInput as error:
             self.said.setText(str(error))
             return
