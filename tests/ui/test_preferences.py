@@ -65,7 +65,9 @@ def test_a_prints_habits_are_kept_and_the_next_new_print_begins_with_them(
     shown.close()
     desk.files.open(sketch(tmp_path))
     settle(desk)
-    assert project_of(desk).times.pull_min == 4.0
+    # With nothing kept it is somebody's first edition.
+    assert project_of(desk).times.pull_min == 6.0
+    assert project_of(desk).register.budget.hand == "beginner"
 
 
 def test_a_damaged_studio_keeps_nobody_from_beginning(desk: Desk, tmp_path: Path) -> None:

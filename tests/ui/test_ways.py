@@ -91,7 +91,7 @@ def test_colours_put_on_one_block_and_taken_apart(demo_desk: Desk) -> None:
     assert [zone.strength for zone in project_of(desk).impressions[0].zones] == [1.0, 0.5]
     desk.controller.go_to("blocks")
     settle(desk)
-    click(station.apart)
+    click(station.split)
     settle(desk)
     assert names(desk)[:2] == ["Sky rose", "Bed ochre"]
 

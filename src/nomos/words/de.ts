@@ -7674,8 +7674,8 @@
    <translation>Werkzeuge, Platten, Walzen, Zeiten, Papiere, Druckfarben und wie gut die Bogen passen: von einem Druck behalten und dem nächsten neuen mitgegeben.</translation>
   </message>
   <message>
-   <source>Nothing is kept yet.</source>
-   <translation>Noch ist nichts behalten.</translation>
+   <source>Nothing is kept yet: a new print begins as a first edition.</source>
+   <translation>Noch nichts behalten: ein neuer Druck beginnt als erste Auflage.</translation>
   </message>
   <message>
    <source>A PDF file…</source>

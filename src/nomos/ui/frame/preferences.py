@@ -118,7 +118,7 @@ class Preferences(QDialog):
 
     def show_studio(self, kept: str, *, project: bool) -> None:
         """Show what the studio holds; "" for none. project : whether there is a print to keep."""
-        self.kept.setText(kept or tr("Nothing is kept yet."))
+        self.kept.setText(kept or tr("Nothing is kept yet: a new print begins as a first edition."))
         self.keep.setEnabled(project)
         set_tip(self.keep, "" if project else tr("Open a sketch or a project first."))
         self.carry.setEnabled(bool(kept))
