@@ -80,6 +80,20 @@ def test_the_picture_shows_what_is_inked(little: Demo, zoned: Project) -> None:
     assert share(last) < share(own) / 10
 
 
+def test_what_is_drawn_by_hand_is_outlined_where_it_was_drawn(little: Demo, zoned: Project) -> None:
+    blocks, sheet = laid(little, zoned)
+    page = pypdfium2.PdfDocument(pulls_pdf(zoned, blocks, sheet))[0]
+    picture = next(each for each in page.get_objects() if each.type == pypdfium2.raw.FPDF_PAGEOBJ_IMAGE)
+    shown = picture.get_bitmap().to_numpy()[..., :3].astype(int)
+    rows, columns = shown.shape[:2]
+    plain = pypdfium2.PdfDocument(pulls_pdf(little[0], *laid(little, little[0])))[0]
+    before = next(each for each in plain.get_objects() if each.type == pypdfium2.raw.FPDF_PAGEOBJ_IMAGE)
+    changed = np.abs(shown - before.get_bitmap().to_numpy()[..., :3].astype(int)).max(axis=2) > 40
+    # The right edge of the wiped place, at nine tenths of the width, along its height.
+    edge = changed[round(0.65 * rows) : round(0.85 * rows), round(0.9 * columns) - 2 : round(0.9 * columns) + 3]
+    assert edge.any(axis=1).mean() > 0.9
+
+
 def test_the_statement_tells_blocks_from_states_and_a_varied_edition(little: Demo) -> None:
     project, day = little[0], date(2026, 11, 26)
 

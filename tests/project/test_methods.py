@@ -239,3 +239,6 @@ def test_the_parts_that_fall_out_of_a_plate_are_shown_where_they_lie(drawn: Draw
         at = [(round(y * 4 - 0.5), round(x * 4 - 0.5)) for x, y in each.places]
         assert all(mask[place] for place in at)
         assert len({place[1] // 100 + 10 * (place[0] < 45) for place in at}) == len(at)
+        # And in its middle, within a millimetre.
+        middles = {(100, 70), (100, 230), (30, 130)}
+        assert all(min(abs(row - y) + abs(column - x) for y, x in middles) <= 8 for row, column in at)

@@ -14,7 +14,7 @@ from nomos.demo import demo_project, scenario_called
 from nomos.devices import Scanner, uneven_inking
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
 from nomos.project.register.photograph import measure_proof
-from nomos.project.register.scan import PullFound, ScanFound, printed_sheet
+from nomos.project.register.scan import PullFound, ScanFound, printed_sheet, sigmas_of
 from nomos.project.register.system import middle_of, sheet_of, with_register
 from nomos.registration import Motion
 from nomos.registration.scan_marks import Blob, ScanError, match_marks
@@ -61,6 +61,18 @@ def corner_errors(project: Project, motions: list[Motion], found: tuple[PullFoun
         for true, own in zip(motions, found, strict=True)
         if own.motion is not None
     ]
+
+
+def test_the_errors_of_a_change_are_those_of_shift_turn_and_stretch(little: tuple[Project, Assets]) -> None:
+    """Each of the six terms by itself: (a, b, c, d, e, f) of x' = a + b x + c y, y' = d + e x + f y."""
+    terms = np.array([0.1, 0.01, 0.02, 0.1, 0.04, 0.005])
+    shift, turn, stretch = sigmas_of(little[0], np.diag(terms**2))
+    x, y = little[0].image.width / 2, little[0].image.height / 2
+    moved = 0.1**2 + (0.01 * x) ** 2 + (0.02 * y) ** 2 + 0.1**2 + (0.04 * x) ** 2 + (0.005 * y) ** 2
+    assert shift == pytest.approx(np.sqrt(moved / 2))
+    # A turn is half the difference of the two shears.
+    assert turn == pytest.approx(np.degrees(np.hypot(0.02, 0.04) / 2))
+    assert stretch == pytest.approx(0.01)
 
 
 @pytest.mark.thorough

@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 
 from nomos.base.language import opened, tr
 from nomos.base.progress import NULL_PROGRESS, Progress
+from nomos.base.units import grams_text
 from nomos.formats.pdf import new_canvas
 from nomos.formats.pictures import png
 from nomos.formats.typesetting import MM, paragraph, rows, ruled, space, text_pages
@@ -49,7 +50,7 @@ def pulls_pdf(
 
 def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: str) -> list[Any]:
     zones = [
-        (f"{place}", f"{opened(zone.text)}." + (f" {zone.grams:.0f} g." if zone.grams else ""))
+        (f"{place}", f"{opened(zone.text)}." + (f" {grams_text(zone.grams)} g." if zone.grams else ""))
         for place, zone in enumerate(card.zones, start=1)
     ]
     facts = [
