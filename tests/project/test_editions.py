@@ -37,7 +37,7 @@ from nomos.project.edition.carving import (
 )
 from nomos.project.edition.cues import slab_cautions
 from nomos.project.edition.fineness import features_of
-from nomos.project.edition.sheets import buying_list, with_edition, with_planned_sheets
+from nomos.project.edition.sheets import buying_list, each_print_text, with_edition, with_planned_sheets
 from nomos.project.inks.data import with_ink_data
 from nomos.project.model.edits import new_project
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
@@ -63,6 +63,18 @@ def test_sheets_of_a_project_add_proofing_and_one_bad_sheet_a_layer(demo: Demo) 
     assert all_sheets(without, plan) == plan.start_sheets + 3
     with pytest.raises(ProjectError, match="1 to 10 000"):
         with_edition(project, edition=0)
+
+
+def test_one_print_of_the_edition_costs_its_share(demo: Demo) -> None:
+    """Worked by hand: 2 pulls of 30 min set-up, 25 min wash-up and 25 sheets of 4 min, 10 h of cutting."""
+    project = replace(demo[0], impressions=demo[0].impressions[:2])
+    project = replace(project, workshop=replace(project.workshop, sheets=25), plan=replace(project.plan, edition=20))
+    minutes = (600 + 2 * (30 + 25 + 25 * 4)) / 20
+    assert minutes == 45.5
+    assert each_print_text(project, 50.0, 10.0) == (
+        "One print of 20: 2.50 of material and 46 minutes of work, cutting and washing up included."
+    )
+    assert each_print_text(project, 0.0, 10.0).startswith("One print of 20: 46 minutes")
 
 
 def test_the_buying_list_knows_paper_inks_and_prices(demo: Demo, demo_blocks: CutBlocks) -> None:

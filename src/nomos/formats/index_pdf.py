@@ -12,6 +12,7 @@ from nomos.formats.pdf import new_canvas
 from nomos.formats.typesetting import PAGE_END, numbered_picture, paragraph, rows, space, text_pages
 from nomos.project import Finding, Project
 from nomos.project.check.assumed import assumed
+from nomos.project.edition.sheets import each_print_text
 from nomos.project.model.sheets import sheets_text
 
 _TOLD = ("will fail", "could show")
@@ -71,6 +72,7 @@ def index_pdf(project: Project, plan: dict[str, Any], findings: Sequence[Finding
         story += [
             paragraph(tr("To buy or weigh out"), 13, bold=True),
             rows([(f"{each['amount']:g} {each['unit']}", _bought(each)) for each in sheets["buy"]]),
+            paragraph(each_print_text(project, sum(each["cost"] for each in sheets["buy"]), plan["carving"]["hours"])),
         ]
     buffer, canvas = new_canvas(tr("{title}: index", title=project.title))
     text_pages(canvas, story)

@@ -3978,6 +3978,14 @@
    <translation>{sheets} {carry} schon {name}; der Stock würde eine andere Form drucken.</translation>
   </message>
   <message>
+   <source>One print of {edition}: {material}{minutes} minutes of work, cutting and washing up included.</source>
+   <translation>Ein Druck von {edition}: {material}{minutes} Minuten Arbeit, Schneiden und Auswaschen eingerechnet.</translation>
+  </message>
+  <message>
+   <source>{cost} of material and </source>
+   <translation>{cost} an Material und </translation>
+  </message>
+  <message>
    <source>, the grain either way; {one_way} if it has to lie one way</source>
    <translation>, Laufrichtung beliebig; {one_way}, wenn sie gleich liegen muss</translation>
   </message>

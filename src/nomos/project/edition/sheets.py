@@ -9,7 +9,7 @@ from msgspec.structs import replace
 
 from nomos.base.atomic import beside
 from nomos.base.language import tr
-from nomos.base.units import lengths_text
+from nomos.base.units import lengths_text, number
 from nomos.colour.trapping import FILM
 from nomos.edition import (
     EditionState,
@@ -76,6 +76,18 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
     paper = newsprint_sheets(sheets, len(project.impressions))
     found.append(BuyingLine(tr("Newsprint"), paper, "sheets", paper * plan.newsprint_cost))
     return tuple(found)
+
+
+def each_print_text(project: Project, cost: float, cut_h: float) -> str:
+    """What one print of the edition comes to. cost : of all that is bought, 0 where no price is known."""
+    times, edition = project.times, max(project.plan.edition, 1)
+    layer_min = times.setup_min + times.wash_min + planned_sheets(project) * times.pull_min
+    work_min = 60 * cut_h + len(project.impressions) * layer_min
+    material = tr("{cost} of material and ", cost=number(cost / edition, 2)) if cost else ""
+    return tr(
+        "One print of {edition}: {material}{minutes} minutes of work, cutting and washing up included.",
+        edition=edition, material=material, minutes=number(work_min / edition, 0),
+    )  # fmt: skip
 
 
 def _from_one(project: Project) -> tuple[int, str]:
