@@ -84,6 +84,11 @@ def test_a_family_comes_from_two_tubs_each_from_the_one_before(
         assert lab == pytest.approx(each["lab"], abs=0.02)
         assert each["de00"] < 1
     assert run(["mix", *asked, "--shelf", str(shelf)], no_window) == 2
+    # The paper itself needs no ink at all.
+    bare = answer(capsys, "mix", "--target", "lab(96 0 3)", "--family", "--shelf", str(shelf), "--grams", "20")[
+        "family"
+    ]
+    assert bare[0]["de00"] < 1
 
 
 def test_what_an_ink_cannot_show_on_a_paper_is_said(capsys: pytest.CaptureFixture[str]) -> None:

@@ -379,7 +379,13 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     assert [each.sheet for each in kept] == [1]
     assert kept[0].dx_mm == pytest.approx(1.0, abs=0.15)
     assert desk.controller.bencher.proofs.names() == ("proof-001.png",)
-    door.close()
-    # The next sheet has not been photographed.
+    # The next sheet has not been photographed; what the telephone sends next is read without a click.
     key(desk, Qt.Key.Key_Space)
     assert not screen.read.isVisible()
+    door._take(picture)
+    settle(desk)
+    key(desk, Qt.Key.Key_Space)
+    door._take(picture)
+    settle(desk)
+    assert screen.read.text().startswith("Sheet 3. ")
+    door.close()

@@ -140,8 +140,8 @@ def _mix(options: argparse.Namespace) -> int:
         raise BadInput("--grams must be 0.5 to 100000.")
     if len(options.target) > 1 and not options.family:
         raise BadInput("One --target at a time; with --family several are mixed from the same few tubs.")
-    if options.left < 0:
-        raise BadInput("--left must be 0 or more.")
+    if not 0 <= options.left <= 100_000:
+        raise BadInput("--left must be 0 to 100000.")
     target, ground = parse_colour(options.target[0]), ground_of(options)
     specs = [parse_ink(text) for text in options.over]
     below = [ink_film(spec.lab, spec.opacity, ground, spec.strength) for spec in specs]

@@ -105,7 +105,8 @@ def _same_tubs(
         found = find_recipes(target, inks, under, most_inks=most, white=white, progress=part)
         sets |= dict.fromkeys(frozenset(each.names) - {EXTENDER.name, WHITE_NAME} for each in found[:_TRIED])
     scored = []
-    for names in sets:
+    # What extender or white shows alone still has to come from some tubs.
+    for names in [each for each in sets if each] or [frozenset({inks[0].name})]:
         some = [named[name] for name in sorted(names)]
         labs = mixture_labs([*some, EXTENDER, *([white] if white else [])], _tries(len(some) + 1 + bool(white)), under)
         off = [float(delta_e00(labs, np.array(target)).min()) for target in targets]

@@ -1,5 +1,6 @@
 """From the telephone: a code to point it at, and what it sends, one picture after the other."""
 
+from collections.abc import Callable
 from io import BytesIO
 from pathlib import Path
 
@@ -39,6 +40,7 @@ class TelephoneDialog(QDialog):
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.door: Door | None = None
         self.files: list[Path] = []
+        self.takes_all: Callable[[], bool] = lambda: False
         self._watcher = QFileSystemWatcher(self)
         self._known: set[Path] = set()
         self._sizes: dict[Path, int] = {}
@@ -112,7 +114,7 @@ class TelephoneDialog(QDialog):
         self.said.setText(
             tr("{name} has arrived.", name=path.name) if first else tr("{count} have arrived.", count=count)
         )
-        if first:
+        if first or self.takes_all():
             self.arrived.emit(path)
 
     def _choose_folder(self) -> None:

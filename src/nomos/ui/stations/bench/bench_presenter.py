@@ -51,7 +51,7 @@ class BenchPresenter(StationPresenter[BenchScreen]):
         worth = None if state.queue() and state.layer >= 0 else bencher.pass_worth(project, state)
         scanned = self.hand.registrar.scanned
         read = ""
-        if scanned is not None and scanned.sheet and scanned.sheet == bencher.last_sheet():
+        if scanned is not None and 0 <= state.layer < state.layers and 0 < scanned.sheet == bencher.last_sheet():
             # Once the next sheet is pulled it is that one's turn.
             read = tr(
                 "Sheet {sheet}. {text}",
