@@ -116,7 +116,7 @@ def test_a_picture_between_a_sketch_and_tones_says_so_and_names_the_other() -> N
 @pytest.mark.thorough
 def test_crayon_scattered_by_dark_paper_is_a_drawing_but_doubted() -> None:
     """The tooth breaks every stretch, as tones would; the margin of the sheet says that it lies on paper."""
-    taken = next(taken_photographs.photographs(9, 1))
+    taken = next(taken_photographs.photographs(33, 1))
     looked = look(as_given(taken.case))
     assert (taken.paper, looked.read_as, looked.other) == ("black", "sketch", "tones")
 
