@@ -52,7 +52,7 @@ def test_a_workshop_is_told_what_is_of_use_to_it(ways: tuple[str, ...], little: 
         "findings": [f"{each.weight}: {each.text} {each.remedy}" for each in review(project, little[1], ask)],
         "carrying": carrying_text(project),
         "between": list(between_pulls(project)),
-        "card": [card.title, card.inks, card.amount, *(f"{name}: {' '.join(said)}" for name, said in card.steps),
+        "card": [card.title, card.inks, card.amount, *(f"{step.name}: {' '.join(step.said)}" for step in card.steps),
                  *card.cautions, card.after],
     }  # fmt: skip
     frozen(f"workshop-{'-'.join(ways[:3])}".replace(" ", "_"), told)

@@ -281,11 +281,11 @@ def _reminders(options: argparse.Namespace) -> int:
         "layer": pull.title, "ink": pull.inks, "amount": pull.amount, "printing": pull.printing,
         "packing": pull.packing, "checks": pull.checks, "lay": pull.lay, "cues": pull.cues,
         "handling": (*pull.damp, *pull.care, *pull.laying, *pull.lifting),
-        "steps": [{"step": name, "said": said} for name, said in pull.steps], "cautions": pull.cautions,
+        "steps": [{"step": step.name, "said": step.said} for step in pull.steps], "cautions": pull.cautions,
         "reminders": card.reminders, "after": pull.after,
         "dry_at": card.ready_at.isoformat(timespec="minutes") if card.ready_at else None,
     }  # fmt: skip
-    steps = (f"{name}: {' '.join(said)}" for name, said in pull.steps)
+    steps = (f"{step.name}: {' '.join(step.said)}" for step in pull.steps)
     said = [pull.title, f"{pull.inks}; {pull.amount}", *steps, *pull.cautions]
     return say(options, figures, [*said, *card.reminders])
 

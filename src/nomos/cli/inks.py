@@ -238,7 +238,7 @@ def _mix_family(options: argparse.Namespace, tubs: "Tubs", under: "Underlay", mi
 def _fit(options: argparse.Namespace) -> int:
     import numpy as np
 
-    from nomos.colour import lab_to_hex, reflectance_to_lab
+    from nomos.colour import as_lab, lab_to_hex, reflectance_to_lab
     from nomos.colour.fitting import fit_ink
     from nomos.formats import read_readings, write_shelf
     from nomos.project.model import Ink, Known, Optics
@@ -264,7 +264,7 @@ def _fit(options: argparse.Namespace) -> int:
         )
         known: Known = "readings" if len(each.readings) > 1 else "one reading"
         k, s = tuple(map(float, fit.absorption)), tuple(map(float, fit.scattering))
-        colour = (float(lab[0]), float(lab[1]), float(lab[2]))
+        colour = as_lab(lab)
         inks.append(Ink(each.name, each.name, colour, options.opacity, Optics(k, s, fit.k1, sealed=True, known=known)))
     figures: dict[str, Any] = {"inks": rows}
     if options.out:

@@ -5,4 +5,4 @@ from nomos.colour.ink import OPACITIES, Opacity, ink_film
 from nomos.colour.layering import Film, Ground, film_over
 from nomos.colour.overprinting import OnWet, all_combinations, overprints
 from nomos.colour.recovery import ColourError, smooth_reflectance
-from nomos.colour.spec import Lab, parse_colour, parse_ink
+from nomos.colour.spec import Lab, as_lab, parse_colour, parse_ink

@@ -10,7 +10,7 @@ from nomos.colour.ink import SCATTERING, Opacity, ink_film, solid_of
 from nomos.colour.layering import Film, Ground
 from nomos.colour.overprinting import laid_on, measured_under
 from nomos.colour.recovery import ColourError, smooth_reflectance
-from nomos.colour.spec import Lab
+from nomos.colour.spec import Lab, as_lab
 from nomos.colour.spectra import Array
 
 _ROUNDS = 40
@@ -47,7 +47,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
     target, stack = np.array(wanted), laid_on(ground, below)
 
     def shown(lab: Array) -> Array:
-        film = ink_film((float(lab[0]), float(lab[1]), float(lab[2])), opacity, ground)
+        film = ink_film(as_lab(lab), opacity, ground)
         bound = SCATTERING[opacity] + _SCATTER_SLACK
         if below and (not solid_of(lab.tolist(), opacity, ground).reached or film.scattering.max() > bound):
             raise ColourError(tr("not a colour that an ink of that opacity can have on this paper"))
@@ -76,7 +76,7 @@ def ink_over(wanted: Lab, below: Sequence[Film], opacity: Opacity, paper: Lab | 
         lab = np.clip(lab + step * (target - got), [0.5, -150, -150], [99.5, 150, 150])
     if not np.isfinite(left):
         raise ColourError(tr("No ink of that opacity shows this colour; choose a less saturated one."))
-    return (float(best[0]), float(best[1]), float(best[2])), left
+    return as_lab(best), left
 
 
 def nearest_film(wanted: Lab, below: Sequence[Film], films: Sequence[Film], ground: Ground) -> tuple[int, float]:

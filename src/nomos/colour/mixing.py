@@ -12,7 +12,7 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.colour.cielab import delta_e00, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND, Film, Surface, film_over, to_measured
-from nomos.colour.spec import Lab
+from nomos.colour.spec import Lab, as_lab
 from nomos.colour.spectra import BANDS, Array
 
 MOST_INKS = 3
@@ -308,7 +308,7 @@ def recipe_of(target: Lab, pigments: Sequence[Pigment], shares: Array, ground: U
     clear = float(np.exp(-2 * film.absorption * film.thickness).mean())
     return Recipe(
         tuple(p.name for p, _ in used), tuple(c for _, c in used),
-        (float(lab[0]), float(lab[1]), float(lab[2])), float(delta_e00(lab, np.array(target))),
+        as_lab(lab), float(delta_e00(lab, np.array(target))),
         float(np.clip(1 - contrast / max(clear, 1e-6), 0, 1)), sum(p.cost * c for p, c in used),
     )  # fmt: skip
 

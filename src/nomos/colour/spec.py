@@ -4,6 +4,7 @@ import re
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from nomos.base.language import tr
 from nomos.colour.cielab import srgb_to_lab
@@ -11,6 +12,12 @@ from nomos.colour.ink import OPACITIES, Opacity
 from nomos.colour.recovery import ColourError
 
 Lab = tuple[float, float, float]
+
+
+def as_lab(values: NDArray[np.floating]) -> Lab:
+    """One colour of an array, (3,), as it is kept."""
+    return float(values[0]), float(values[1]), float(values[2])
+
 
 _NUMBER = r"[-+−]?\d+(?:\.\d*)?|[-+−]?\.\d+"
 _LAB = re.compile(rf"lab\(\s*({_NUMBER})[\s,]+({_NUMBER})[\s,]+({_NUMBER})\s*\)", re.IGNORECASE)

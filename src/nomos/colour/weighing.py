@@ -11,7 +11,7 @@ from nomos.colour.ink import absorption_for
 from nomos.colour.layering import surface_term, to_internal
 from nomos.colour.mixing import EXTENDER, Pigment, Recipe, Underlay, mixed, mixture_labs, recipe_of
 from nomos.colour.recovery import smooth_reflectance
-from nomos.colour.spec import Lab
+from nomos.colour.spec import Lab, as_lab
 from nomos.colour.spectra import Array
 
 SCALES_G = 0.1
@@ -218,7 +218,7 @@ def correct(
         return Correction({}, came_out, before, before, again=False)
     return Correction(
         {p.name: round(float(g), 3) for p, g in zip(some, grams, strict=True) if g > 0},
-        (float(lab[0]), float(lab[1]), float(lab[2])), before, left, again=total > 1.0,
+        as_lab(lab), before, left, again=total > 1.0,
     )  # fmt: skip
 
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import Lab, delta_e00
+from nomos.colour import Lab, as_lab, delta_e00
 
 Array = NDArray[np.float64]
 
@@ -59,7 +59,7 @@ class Dendrogram:
             if other < self.pinned or (one >= self.pinned and share[other] > share[one]):
                 one, other = other, one
             self.joins.append((cost, one, other))
-            self.pairs.append((_lab(labs[one]), _lab(labs[other])))
+            self.pairs.append((as_lab(labs[one]), as_lab(labs[other])))
             if one >= self.pinned:
                 weight = share[one] + share[other]
                 labs[one] = (labs[one] * share[one] + labs[other] * share[other]) / weight
@@ -118,7 +118,3 @@ class Dendrogram:
             Joined(len(self.labs) - n - 1, cost, *pair)
             for n, ((cost, _, _), pair) in enumerate(zip(self.joins, self.pairs, strict=True))
         )
-
-
-def _lab(values: Array) -> Lab:
-    return float(values[0]), float(values[1]), float(values[2])

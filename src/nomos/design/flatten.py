@@ -11,7 +11,7 @@ from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.strips import looked_up
 from nomos.base.units import counted, length_text, range_text
-from nomos.colour import Lab, delta_e00, srgb_to_lab
+from nomos.colour import Lab, as_lab, delta_e00, srgb_to_lab
 from nomos.design.cleaning import Labels, on_a_slope, remove_specks
 from nomos.design.corrections import Correction, Fields, apply, drops_faint, wanted_of
 from nomos.design.dendrogram import Dendrogram
@@ -168,7 +168,7 @@ def flatten(
         labels, labs, suggestion = lay_tones(
             looked.picture, colours, looked.smallest_mm, seed, shaded=shaded, progress=rest
         )
-        made = _Made(labels, [_lab(lab) for lab in labs], suggestion)
+        made = _Made(labels, [as_lab(lab) for lab in labs], suggestion)
     progress.report(0.92, "correcting")
     lost = _correct(made, looked, corrections)
     progress.report(0.95, "measuring")
@@ -214,7 +214,7 @@ def _of_drawing(looked: Looked, requested: int | None, corrections: Sequence[Cor
     labels = remove_specks(labels, looked.smallest_mm * picture.px_per_mm, slope)
     # Colours are taken as they are: of those joined, the commonest stands for all.
     labs = [
-        _lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]])
+        as_lab(tree.labs[np.flatnonzero(groups == n)[np.argmax(tree.share[groups == n])]])
         for n in range(groups.max() + 1)
     ]
     why = (
@@ -244,9 +244,9 @@ def _of_sketch(looked: Looked, requested: int | None, corrections: Sequence[Corr
     size = max(8, round(picture.size_mm[1] * ppm)), max(8, round(picture.size_mm[0] * ppm))
     laid = fields_of(sketch, counted, size, looked.smallest_mm, progress=progress)
     alone = int(free.line is not None and not (free.of_patch == free.line).any())
-    why = why_so_many([_lab(lab) for lab in free.labs], free.line, free.paper, free.joined, alone)
+    why = why_so_many([as_lab(lab) for lab in free.labs], free.line, free.paper, free.joined, alone)
     suggestion = Suggestion(min(max(len(free.labs), FEWEST), MOST), free.curve, why)
-    labs = [_lab(lab) for lab in counted.labs]
+    labs = [as_lab(lab) for lab in counted.labs]
     paper = counted.paper
     if paper is None and sketch.paper is not None:
         # Paper that no patch was made of may still show here and there.
@@ -288,10 +288,6 @@ def _alike(looked: Looked, shape: tuple[int, int], row: int, column: int, other:
     nearer = np.linalg.norm(lab - own, axis=-1) < np.linalg.norm(lab - np.array(other, np.float32), axis=-1)
     page = cv2.resize(nearer.view(np.uint8), (shape[1], shape[0]), interpolation=cv2.INTER_NEAREST)
     return np.asarray(page > 0)
-
-
-def _lab(values: NDArray[np.float64]) -> Lab:
-    return float(values[0]), float(values[1]), float(values[2])
 
 
 def _measured(looked: Looked, made: _Made, notes: tuple[str, ...]) -> FlatDesign:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nomos.colour import Lab, delta_e00
+from nomos.colour import Lab, as_lab, delta_e00
 from nomos.design.page import WEIGHTS, Page
 from nomos.design.patches import Patches
 
@@ -94,12 +94,8 @@ def _fitted(
     if last[0] < first[0]:
         first, last, ends = last, first, ends[::-1]
     start, end = (middle + ends[n] * way for n in (0, 1))
-    return Gradient(group, _point(start), _point(end), _lab(first), _lab(last))
+    return Gradient(group, _point(start), _point(end), as_lab(first), as_lab(last))
 
 
 def _point(place: Array) -> tuple[float, float]:
     return round(float(place[0]), 1), round(float(place[1]), 1)
-
-
-def _lab(lab: Array) -> Lab:
-    return float(lab[0]), float(lab[1]), float(lab[2])

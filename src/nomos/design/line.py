@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.base.strips import looked_up
-from nomos.colour import Lab
+from nomos.colour import Lab, as_lab
 from nomos.design.page import Mask, Page, disc
 
 # The widest stroke that is still a line, and the grain that is looked past, mm (chosen by us). A sketch may
@@ -73,7 +73,7 @@ def find_line(lab: Page, px_per_mm: float, dark: Page | None = None) -> DrawnLin
         if strokes.mean() >= _LEAST_SHARE:
             thick = strokes & (lab[..., 0] < np.percentile(lab[strokes][:, 0], 60))
             middle = np.median(lab[thick if thick.any() else strokes], axis=0)
-            return DrawnLine(strokes, (float(middle[0]), float(middle[1]), float(middle[2])), faint)
+            return DrawnLine(strokes, as_lab(middle), faint)
     return DrawnLine(none, None, faint)
 
 

@@ -30,6 +30,8 @@ class Pressing:
 
 
 _PRESS = tr("Fingers out of the press.")
+# Where none is said.
+UNSAID = Pressing("", "", "")
 _RELEASED = tr("Thin sheets are taped at the far edge: loosen the tape before lifting.")
 PRESSINGS: dict[str, Pressing] = {
     each.key: each

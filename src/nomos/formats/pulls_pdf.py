@@ -54,7 +54,7 @@ def _page(project: Project, laid: LaidSheet, layer: int, card: PullCard, stray: 
         for place, zone in enumerate(card.zones, start=1)
     ]
     facts = [
-        (tr("Ink, in all"), card.amount), *((name, " ".join(said)) for name, said in card.steps),
+        (tr("Ink, in all"), card.amount), *((step.name, " ".join(step.said)) for step in card.steps),
         (tr("Loosely"), stray), (tr("Mind"), " ".join(card.cautions)), (tr("Then"), card.after.removeprefix("Then ")),
     ]  # fmt: skip
     return [

@@ -11,7 +11,7 @@ from msgspec.structs import replace
 
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
-from nomos.colour import OPACITIES, Lab, Opacity, reflectance_to_lab
+from nomos.colour import OPACITIES, Lab, Opacity, as_lab, reflectance_to_lab
 from nomos.colour.layering import SURFACE_K1, USUAL_KIND
 from nomos.colour.spectra import BANDS
 from nomos.colour.trapping import LOOSEST, MIDDLE_TACK, TIGHTEST
@@ -210,7 +210,7 @@ def _reflectance(row: dict[str, Any], where: str) -> tuple[float, ...] | None:
 def _lab(row: dict[str, Any], reflectance: tuple[float, ...] | None, where: str) -> Lab:
     if reflectance is not None:
         lab = reflectance_to_lab(np.array(reflectance))
-        return float(lab[0]), float(lab[1]), float(lab[2])
+        return as_lab(lab)
     try:
         lightness, a, b = (float(str(row[key]).replace("−", "-")) for key in ("L", "a", "b"))
     except (KeyError, ValueError):

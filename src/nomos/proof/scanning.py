@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.base.language import tr
-from nomos.colour import Lab, delta_e00, srgb_to_lab
+from nomos.colour import Lab, as_lab, delta_e00, srgb_to_lab
 from nomos.colour.cielab import XYZ_TO_SRGB, lab_to_xyz, srgb_decode, srgb_encode
 from nomos.colour.spectra import Array
 
@@ -100,7 +100,7 @@ def read_patch(picture: Picture, window: tuple[int, int, int, int], balance: Bal
     ]
     if corners and max(float(delta_e00(one, other)) for one in corners for other in corners) > _UNEVEN_DE00:
         warnings.append(tr("uneven: its corners differ; light it from both sides, or draw the ink down anew"))
-    return PatchReading((float(lab[0]), float(lab[1]), float(lab[2])), spread, tuple(warnings))
+    return PatchReading(as_lab(lab), spread, tuple(warnings))
 
 
 def insides(labels: NDArray[np.uint8], count: int, inset_px: float) -> Iterator[NDArray[np.bool_]]:

@@ -6,7 +6,7 @@ from numpy.typing import NDArray
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
-from nomos.colour import Ground, delta_e00
+from nomos.colour import Ground, as_lab, delta_e00
 from nomos.colour.layering import Stock
 from nomos.colour.stacks import FilmTable, stack_labs
 from nomos.separation.plans import Plan, PlannedInk, SolverRequest
@@ -107,7 +107,7 @@ class Shelf:
         return Plan(
             inks,
             members,
-            tuple((float(lab[0]), float(lab[1]), float(lab[2])) for lab in printed),
+            tuple(as_lab(lab) for lab in printed),
             tuple(float(value) for value in de00),
             float(de00 @ self.area),
             float(de00.max()),

@@ -213,16 +213,20 @@ class Controller(QObject):
         pull = next((i.id for i in project.impressions if i.block in of_block), self.state.pull)
         self.set_state(colour=colour, also=(), pull=pull, place=(x, y))
 
+    def takes_proofs(self) -> bool:
+        """Whether a picture that comes now is read as a proof of the print."""
+        return self.document.project is not None and self.state.station in ("bench", "register")
+
     def photographed(self, path: Path) -> None:
         """Take a picture that has come: at the bench and at Register a proof, elsewhere what a print begins with."""
-        station = self.state.station
-        if self.document.project is None or station not in ("bench", "register"):
+        at_bench = self.state.station == "bench"
+        if not self.takes_proofs():
             self.files.open(path)
             return
-        if station == "bench":
+        if at_bench:
             self.registrar.set_sheet(self.bencher.last_sheet())
             self.bencher.proofs.add(path)
-        self.registrar.read_scan(path, keep=station == "bench")
+        self.registrar.read_scan(path, keep=at_bench)
 
     # Edits
 

@@ -148,7 +148,7 @@ class ExportActions(QObject):
         if self.door is None:
             self.door = TelephoneDialog(self._over)
             self.door.arrived.connect(self._hand.photographed)
-            self.door.takes_all = lambda: self._hand.state.station in ("bench", "register")
+            self.door.takes_all = self._hand.takes_proofs
             self.door.destroyed.connect(self._forget_door)
         self.door.show()
         self.door.raise_()

@@ -53,20 +53,20 @@ def window_settings() -> QSettings:
 def both_languages(*texts: str) -> str:
     """Texts as they are shown, and in the other languages there are, to be looked through."""
     said = list(texts)
-    for catalogue in _all_catalogues():
+    for catalogue in _all_catalogues().values():
         said += [other for text in texts for other in catalogue.others(text)]
     return " ".join(said)
 
 
 @cache
-def _all_catalogues() -> tuple["Catalogue", ...]:
-    return tuple(Catalogue(path) for path in sorted(_CATALOGUES.glob("*.ts")))
+def _all_catalogues() -> dict[str, "Catalogue"]:
+    return {path.stem: Catalogue(path) for path in sorted(_CATALOGUES.glob("*.ts"))}
 
 
 def lookups() -> dict[str, language.Lookup | None]:
     """By language what looks its words up; None for English."""
     made: dict[str, language.Lookup | None] = {"en": None}
-    for catalogue, name in ((Catalogue(path), path.stem) for path in sorted(_CATALOGUES.glob("*.ts"))):
+    for name, catalogue in _all_catalogues().items():
         made[name] = lambda said, catalogue=catalogue: catalogue.translate("nomos", said) or said  # type: ignore[misc] # bound now
     return made
 

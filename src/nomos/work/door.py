@@ -96,10 +96,8 @@ class _Handler(BaseHTTPRequestHandler):
     def do_POST(self) -> None:
         """A picture: its bytes are the body, its name a header. Nothing of it is kept where it is refused."""
         language = language_of(self.headers.get("Accept-Language", ""))
-        if language in self.door.lookups:
-            with speaking(self.door.lookups[language]):
-                self._take()
-        else:
+        known = language in self.door.lookups
+        with speaking(self.door.lookups[language]) if known else contextlib.nullcontext():
             self._take()
 
     def _take(self) -> None:

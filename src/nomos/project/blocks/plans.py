@@ -8,7 +8,7 @@ from msgspec.structs import replace
 
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
-from nomos.colour import Ground, Lab, delta_e00
+from nomos.colour import Ground, Lab, as_lab, delta_e00
 from nomos.colour.layering import KnownFilm, Stock, as_solid
 from nomos.colour.names import colour_names
 from nomos.colour.stacks import stack_labs
@@ -162,9 +162,7 @@ def nearest_reachable(
             used = [pairs[row][bit] for bit in (0, 1) if combination >> bit & 1]
             lab = labs[row, combination]
             best[number] = Reach(
-                (float(lab[0]), float(lab[1]), float(lab[2])),
-                distance,
-                tuple((shelf.entries[n][0].name, shelf.entries[n][1]) for n in used),
+                as_lab(lab), distance, tuple((shelf.entries[n][0].name, shelf.entries[n][1]) for n in used)
             )
     return best
 

@@ -7,7 +7,7 @@ import numpy as np
 from nomos.base.language import tr, within
 from nomos.base.units import listed, number
 from nomos.carving.materials import MATERIALS
-from nomos.colour import Lab, delta_e00
+from nomos.colour import Lab, as_lab, delta_e00
 from nomos.project.inks.films import predicted, printing_sets, zone_keys
 from nomos.project.model import Project
 from nomos.project.sheet.masks import CutBlocks
@@ -75,15 +75,11 @@ def slip_at(
     planned, now = predicted(project, [sets[n] for n in hit]), predicted(project, [sets[n] - own for n in hit])
     off = delta_e00(planned, now)
     changes = tuple(
-        Change(n, float(pixels[n] / ppm**2), _lab(one), _lab(other), float(each))
+        Change(n, float(pixels[n] / ppm**2), as_lab(one), as_lab(other), float(each))
         for n, one, other, each in zip(hit, planned, now, off, strict=True)
     )
     worst = max(changes, key=lambda each: each.de00)
     return Slip(tuple(sorted(changes, key=lambda each: -each.de00)), _ways(project, worst, own, sets[worst.number]))
-
-
-def _lab(values: np.ndarray) -> Lab:
-    return float(values[0]), float(values[1]), float(values[2])
 
 
 def _ways(project: Project, worst: Change, own: set[int], films: frozenset[int]) -> tuple[str, ...]:

@@ -1,15 +1,15 @@
 """The card of a pull: all that the plan knows and the hands need, at the bench and in the packet."""
 
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from nomos.base.language import opened, tr, within
 from nomos.base.units import grams_text, length_text
 from nomos.edition.inking_tools import INKING_TOOLS
-from nomos.edition.pressings import PRESSINGS
 from nomos.project.blocks.boards import board_pairs
 from nomos.project.blocks.pulls import between_pulls
 from nomos.project.blocks.reduction import is_reduction
-from nomos.project.edition.cues import cues_of, damp_cues, ink_care, laying, lifting, slab_cautions
+from nomos.project.edition.cues import cues_of, damp_cues, ink_care, laying, lifting, pressing_of, slab_cautions
 from nomos.project.edition.sheets import zone_need
 from nomos.project.inks.films import FilmKey, sitting_advice
 from nomos.project.model import Impression, Project, Zone
@@ -31,6 +31,14 @@ class ZoneCard:
     ink: str
     lab: tuple[float, float, float]
     grams: float | None
+
+
+class Step(NamedTuple):
+    """One thing the hands do at a pull: which, as it is called, and what to mind, the most needed first."""
+
+    kind: str
+    name: str
+    said: tuple[str, ...]
 
 
 @dataclass(frozen=True)
@@ -64,16 +72,18 @@ class PullCard:
         return "; ".join(zone.text for zone in self.zones)
 
     @property
-    def steps(self) -> tuple[tuple[str, tuple[str, ...]], ...]:
-        """What is done, in the order of the hands, and of each what to mind, the most needed first."""
+    def steps(self) -> tuple[Step, ...]:
+        """What is done, in the order of the hands."""
         wiped = (tr("Wipe the marked places before each pull."),) if self.wiped else ()
         press = (f"{opened(', '.join(part for part in (self.printing, self.packing) if part))}.",)
         ordered = (
-            (tr("Check"), (self.checks,)), (tr("Damp"), self.damp), (tr("Ink"), (*self.cues, *self.care)),
-            (tr("Wipe"), wiped), (tr("Onto"), (self.wet,) if self.wet else ()), (tr("Lay"), (self.lay, *self.laying)),
-            (tr("Press"), press), (tr("Lift"), self.lifting),
+            Step("check", tr("Check"), (self.checks,)), Step("damp", tr("Damp"), self.damp),
+            Step("ink", tr("Ink"), (*self.cues, *self.care)), Step("wipe", tr("Wipe"), wiped),
+            Step("onto", tr("Onto"), (self.wet,) if self.wet else ()),
+            Step("lay", tr("Lay"), (self.lay, *self.laying)), Step("press", tr("Press"), press),
+            Step("lift", tr("Lift"), self.lifting),
         )  # fmt: skip
-        return tuple((name, said) for name, said in ordered if said)
+        return tuple(step for step in ordered if step.said)
 
 
 def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCard:
@@ -114,8 +124,8 @@ def pull_card(project: Project, blocks: CutBlocks | None, layer: int) -> PullCar
 
 
 def _printing(pull: Impression) -> str:
-    way = PRESSINGS[pull.printing] if pull.printing else None
-    return "" if way is None else ", ".join(part for part in (way.how, way.over) if part)
+    way = pressing_of(pull)
+    return ", ".join(part for part in (way.how, way.over) if part)
 
 
 def _wet(project: Project, layer: int) -> str:
@@ -202,7 +212,7 @@ def _packing(project: Project, blocks: CutBlocks | None, pull: Impression) -> st
     if blocks is not None:
         image = project.image.width * project.image.height
         share = blocks.areas_mm2[project.number_of(pull.block)] / image
-    if pull.printing and not PRESSINGS[pull.printing].packed:
+    if pull.printing and not pressing_of(pull).packed:
         firm = tr("firm all over, a large solid") if share > _SOLID_SHARE else ""
         return tr("light pressure") if share < _LINE_SHARE else firm
     if share < _LINE_SHARE or any(zone.grade for zone in pull.zones):

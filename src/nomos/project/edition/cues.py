@@ -7,7 +7,7 @@ two metres.
 from nomos.base.language import tr
 from nomos.colour.vehicles import VEHICLES
 from nomos.edition.inking_tools import INKING_TOOLS
-from nomos.edition.pressings import PRESSINGS
+from nomos.edition.pressings import PRESSINGS, UNSAID, Pressing
 from nomos.project.model import Impression, Project, Zone
 
 
@@ -17,19 +17,23 @@ def cues_of(zone: Zone) -> tuple[str, ...]:
     return cues.way, cues.right, cues.much, cues.little
 
 
+def pressing_of(pull: Impression) -> Pressing:
+    """How a pull is rubbed or pressed."""
+    return PRESSINGS[pull.printing] if pull.printing else UNSAID
+
+
 def laying(pull: Impression) -> tuple[str, ...]:
     """What to mind while the sheet is laid."""
-    way = PRESSINGS[pull.printing] if pull.printing else None
-    tape = (tr("Tape what slips."),) if way is not None and way.slips else ()
+    tape = (tr("Tape what slips."),) if pressing_of(pull).slips else ()
     over = (tr("Block onto the paper, hold both, turn them over together, then rub."),) if pull.turned_over else ()
     return (tr("A card over inked parts while the sheet is seated."), *over, *tape)
 
 
 def lifting(pull: Impression) -> tuple[str, ...]:
     """How the sheet is looked at and lifted, and what becomes of the block."""
-    way = PRESSINGS[pull.printing] if pull.printing else None
+    way = pressing_of(pull)
     peek = () if pull.turned_over else (tr("Peek at one corner before lifting; peel slowly, from the far end."),)
-    released = (way.released,) if way is not None and way.released else ()
+    released = (way.released,) if way.released else ()
     return (*released, *peek, tr("Judge it on a white card, and look for what stuck to the block."))
 
 
@@ -64,8 +68,8 @@ def slab_cautions(project: Project, pull: Impression) -> tuple[str, ...]:
         said.append(tr("Oily rags go into a closed metal bin: they heat by themselves."))
     if modified:
         said.append(tr("Carbonate and dry pigment are fine powders: mask on, no draught."))
-    if pull.printing and PRESSINGS[pull.printing].caution:
-        said.append(PRESSINGS[pull.printing].caution)
+    if pressing_of(pull).caution:
+        said.append(pressing_of(pull).caution)
     if said:
         said.append(tr("Product sheets, local rules and trained people come first."))
     return tuple(said)

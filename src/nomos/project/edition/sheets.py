@@ -33,6 +33,7 @@ from nomos.project.edition.printed import is_of_another
 from nomos.project.inks.films import FilmKey, zone_keys
 from nomos.project.model import Impression, Ink, Project, Zone
 from nomos.project.model.sheets import all_sheets, planned_sheets, sheets_of
+from nomos.project.order.days import runs_of
 from nomos.project.sheet.laying import InkedZone, inked_zones
 from nomos.project.sheet.masks import CutBlocks
 
@@ -80,9 +81,9 @@ def buying_list(project: Project, blocks: CutBlocks | None) -> tuple[BuyingLine,
 
 def each_print_text(project: Project, cost: float, cut_h: float) -> str:
     """What one print of the edition comes to. cost : of all that is bought, 0 where no price is known."""
-    times, edition = project.times, max(project.plan.edition, 1)
-    layer_min = times.setup_min + times.wash_min + planned_sheets(project) * times.pull_min
-    work_min = 60 * cut_h + len(project.impressions) * layer_min
+    times, edition, sheets = project.times, max(project.plan.edition, 1), planned_sheets(project)
+    layers = (times.setup_min + run.cleaning_min(times) + sheets * run.minutes(times) for run in runs_of(project))
+    work_min = 60 * cut_h + sum(layers)
     material = tr("{cost} of material and ", cost=number(cost / edition, 2)) if cost else ""
     return tr(
         "One print of {edition}: {material}{minutes} minutes of work, cutting and washing up included.",

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from nomos.base.language import tr
-from nomos.colour import Lab
+from nomos.colour import Lab, as_lab
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
 
@@ -103,8 +103,7 @@ def overlap_chart(project: Project, pulls: tuple[str, ...] | None = None) -> Cha
         row, column = divmod(place, len(columns))
         patches.append(
             Patch(
-                films, (float(lab[0]), float(lab[1]), float(lab[2])),
-                _MARGIN_MM + column * (side + _GAP_MM), _MARGIN_MM + row * (side + _GAP_MM),
+                films, as_lab(lab), _MARGIN_MM + column * (side + _GAP_MM), _MARGIN_MM + row * (side + _GAP_MM),
                 " + ".join(inks[n].name for n in films) or "paper",
             )
         )  # fmt: skip

@@ -7,7 +7,7 @@ import numpy as np
 from msgspec.structs import replace
 
 from nomos.base.language import tr
-from nomos.colour import Film, overprints, reflectance_to_lab
+from nomos.colour import Film, as_lab, overprints, reflectance_to_lab
 from nomos.colour.layering import KnownFilm
 from nomos.colour.overlaps import learn_overlaps
 from nomos.colour.spectra import BANDS, Array
@@ -81,8 +81,7 @@ def _taught(project: Project, ink: Ink, film: Film, alone: Array | None) -> Ink:
     optics = Optics(known.absorption, known.scattering, known.k1, known="chart")
     spectrum = None if alone is None or len(alone) != BANDS else tuple(map(float, alone.clip(1e-3, 1)))
     return replace(
-        ink, lab=(float(lab[0]), float(lab[1]), float(lab[2])), optics=optics,
-        reflectance=spectrum or ink.reflectance,
+        ink, lab=as_lab(lab), optics=optics, reflectance=spectrum or ink.reflectance,
     )  # fmt: skip
 
 

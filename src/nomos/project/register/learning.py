@@ -10,7 +10,7 @@ from msgspec.structs import replace
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.base.units import number
-from nomos.colour import delta_e00, reflectance_to_lab
+from nomos.colour import as_lab, delta_e00, reflectance_to_lab
 from nomos.colour.overprinting import overprints
 from nomos.colour.spectra import Array
 from nomos.project.inks.films import ground_of, predicted, solid_film, trapping_at, zone_keys
@@ -221,7 +221,7 @@ def _scaled(project: Project, ink_id: str, factor: float) -> Ink:
     changed = replace(ink, optics=optics)
     solid = dataclasses.replace(solid_film(project, changed), cover=1.0)
     lab = reflectance_to_lab(overprints(ground_of(project), [solid])[-1])
-    return replace(changed, lab=(float(lab[0]), float(lab[1]), float(lab[2])))
+    return replace(changed, lab=as_lab(lab))
 
 
 @dataclass(frozen=True, eq=False)

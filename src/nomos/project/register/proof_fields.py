@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import number
-from nomos.colour import Lab, delta_e00
+from nomos.colour import Lab, as_lab, delta_e00
 from nomos.colour.spectra import Array
 from nomos.project.inks.films import FilmKey, predicted, printing_sets, zone_keys
 from nomos.project.model import Project, ProjectError
@@ -122,8 +122,7 @@ def read_proof(
         wanted = (shares @ predicted(placed.project, lying))[0]
         found.append(
             FieldRead(
-                place, (float(lab[0]), float(lab[1]), float(lab[2])),
-                (float(wanted[0]), float(wanted[1]), float(wanted[2])),
+                place, as_lab(lab), as_lab(wanted),
                 float(delta_e00(lab, wanted)), float(pixels / blocks.px_per_mm**2), sure, films,
             )
         )  # fmt: skip

@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.base.strips import looked_up, strips
-from nomos.colour import delta_e00, reflectance_to_lab
+from nomos.colour import as_lab, delta_e00, reflectance_to_lab
 from nomos.project.inks.films import FilmKey, printed_in_turn, printed_reflectance, zone_colours
 from nomos.project.model import Impression, Project
 from nomos.project.sheet.masks import CutBlocks, coarse
@@ -321,11 +321,7 @@ def colour_matches(project: Project, laid: LaidSheet, labs: Array) -> tuple[Colo
         wanted = np.array(project.paper.lab if number in bare else colour.lab)
         mean = counts @ labs / total
         difference = float(counts @ delta_e00(labs, wanted) / total)
-        matches.append(
-            ColourMatch(
-                number, float(total / laid.px_per_mm**2), (float(mean[0]), float(mean[1]), float(mean[2])), difference
-            )
-        )
+        matches.append(ColourMatch(number, float(total / laid.px_per_mm**2), as_lab(mean), difference))
     return tuple(matches)
 
 

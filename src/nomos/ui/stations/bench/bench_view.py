@@ -151,12 +151,13 @@ def _lines(card: PullCard, *, first: bool, brief: bool) -> tuple[str, ...]:
             tr("And {most_zones} more zones, see the packet.", most_zones=len(zones) - _MOST_ZONES + 1),
         )
     said = [*zones, *([f"{opened(card.amount)}."] if card.amount and first else ())]
-    for place, (name, words) in enumerate(card.steps):
-        if (place == 0 and not first) or (brief and words[0] != card.lay):
+    for step in card.steps:
+        if (step.kind == "check" and not first) or (brief and step.kind != "lay"):
             continue
         # The way a tool is used is known after the first pull, what goes wrong with it shows then.
-        shown = words[1:4] if words[0] in card.cues and not first else words[: 2 if words[0] in card.cues else 1]
-        said.append(tr("{name}: {words}", name=name, words=" ".join(shown)))
+        inked = slice(0, 2) if first else slice(1, 4)
+        shown = step.said[inked if step.kind == "ink" else slice(1)]
+        said.append(tr("{name}: {words}", name=step.name, words=" ".join(shown)))
     return tuple(said)
 
 

@@ -9,7 +9,7 @@ from msgspec.structs import replace as changed
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Progress
-from nomos.colour import Lab, srgb_to_lab
+from nomos.colour import Lab, as_lab, srgb_to_lab
 from nomos.design import Correction, Cut, Labels, find_cut
 from nomos.design.cut import WHOLE, Corners, Found, checked_cut, cut_with, through, to_print
 from nomos.project import Project, Source, digest, labels_from_png
@@ -239,7 +239,7 @@ class DesignEditor(OpeningEditor):
         if not window.size:
             return None
         lab = np.median(srgb_to_lab(window.reshape(-1, 3)), axis=0)
-        return float(lab[0]), float(lab[1]), float(lab[2])
+        return as_lab(lab)
 
 
 def _labels(project: Project) -> str:

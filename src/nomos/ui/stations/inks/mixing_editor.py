@@ -11,7 +11,7 @@ from PyQt6.QtCore import pyqtSignal
 from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.progress import Progress
-from nomos.colour import Lab, overprints, reflectance_to_lab
+from nomos.colour import Lab, as_lab, overprints, reflectance_to_lab
 from nomos.colour.mixing import mixed
 from nomos.colour.trapping import preucil, share_taken
 from nomos.colour.weighing import correct, pigments_of
@@ -152,7 +152,7 @@ class MixingEditor(StationEditor):
             )
             # What was mixed is used as it is.
             inked = with_zone(project, made.pull, made.zone, lambda old: msgspec.structs.replace(old, strength=1.0))
-            return with_optics(inked, ink, (float(lab[0]), float(lab[1]), float(lab[2])), optics)
+            return with_optics(inked, ink, as_lab(lab), optics)
 
         self._editor.apply(tr("Take a recipe"), change)
 
@@ -200,7 +200,7 @@ class MixingEditor(StationEditor):
                 "{name}: {readings} readings, worst ΔE {de00:.1f}; S is uncertain in {unsure:.0f} % of the spectrum.",
                 name=own.name, readings=len(own.readings), de00=max(fit.de00), unsure=unsure,
             )  # fmt: skip
-            return (float(lab[0]), float(lab[1]), float(lab[2])), optics, said
+            return as_lab(lab), optics, said
 
         def take(result: tuple[Lab, Optics, str]) -> None:
             lab, optics, said = result
