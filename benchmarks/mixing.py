@@ -9,7 +9,7 @@ import numpy as np
 from benchmarks.timing import Line, Section, side_by_side
 from nomos.colour import Ground, delta_e00
 from nomos.colour.mixing import EXTENDER, Underlay, find_recipes, mixture_labs
-from nomos.formats import read_inks
+from nomos.formats.shelf import read_inks
 from nomos.project.inks.mixing import tubs_of
 
 PAPER = (95.0, 0.0, 3.0)

@@ -17,7 +17,8 @@ from nomos.colour.fitting import Reading
 from nomos.colour.layering import USUAL_KIND, film_over, surface_term, to_internal, to_measured
 from nomos.colour.mixing import mixture_labs
 from nomos.colour.spectra import WAVELENGTHS_NM
-from nomos.formats import read_inks, read_readings
+from nomos.formats.readings import read_readings
+from nomos.formats.shelf import read_inks
 from nomos.project import Assets, Project, load, save
 from nomos.project.inks.chart import overlap_chart
 from nomos.project.inks.films import predicted

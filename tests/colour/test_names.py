@@ -6,7 +6,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from nomos.colour import srgb_to_lab
-from nomos.colour.names import colour_name, colour_names, free_name
+from nomos.colour.names import colour_names, free_name
 
 
 def lab_of(text: str) -> tuple[float, float, float]:
@@ -25,7 +25,7 @@ def lab_of(text: str) -> tuple[float, float, float]:
     ],
 )  # fmt: skip
 def test_names_a_painter_would_give(hexed: str, words: tuple[str, ...]) -> None:
-    assert any(word in colour_name(lab_of(hexed)).lower() for word in words)
+    assert any(word in colour_names([lab_of(hexed)])[0].lower() for word in words)
 
 
 @given(st.lists(st.tuples(st.floats(0, 100), st.floats(-60, 60), st.floats(-60, 60)), min_size=1, max_size=24))

@@ -19,7 +19,8 @@ from nomos.base.errors import BadInput
 from nomos.base.progress import Cancelled, Progress
 from nomos.design import read_picture, read_pixels
 from nomos.design.limits import MAX_FILE_PIXELS, check_packed, check_pixels
-from nomos.formats import read_masks, read_openraster
+from nomos.formats.masks import read_masks
+from nomos.formats.openraster import read_openraster
 from nomos.project import Assets, Project, load, save
 from nomos.project.model import store
 

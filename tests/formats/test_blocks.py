@@ -13,8 +13,10 @@ from PIL import Image
 
 from nomos.base.errors import BadInput
 from nomos.colour.spectra import BANDS
-from nomos.formats import KINDS, Kind, MaskLayer, openraster, read_inks, read_masks, read_openraster, write_blocks
+from nomos.formats.masks import KINDS, Kind, read_masks, write_blocks
+from nomos.formats.openraster import MaskLayer, openraster, read_openraster
 from nomos.formats.readings import read_readings
+from nomos.formats.shelf import read_inks
 
 
 def layers(seed: int = 5) -> list[MaskLayer]:

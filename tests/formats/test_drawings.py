@@ -12,10 +12,12 @@ from ezdxf.filemanagement import read
 from PIL import Image
 from shapely import Polygon
 
-from nomos.formats import drawing_svg, drawings_pdf, templates
 from nomos.formats.bench_drawings import bench_drawing, pins_drawing
 from nomos.formats.drawing import Drawing, Shape, Word
 from nomos.formats.dxf import drawing_dxf
+from nomos.formats.pdf import drawings_pdf
+from nomos.formats.svg import drawing_svg
+from nomos.formats.template import templates
 from nomos.formats.template_drawing import set_drawing
 from nomos.project import Assets, Project, cut_blocks, mask_request
 from nomos.project.register.system import plan_of_system, with_register

@@ -7,7 +7,7 @@ import pytest
 from PIL import Image
 
 from nomos.colour import lab_to_srgb
-from nomos.formats import print_png
+from nomos.formats.pictures import print_png
 from nomos.proof import render, to_rgb
 
 LABS = np.array([(95.0, 0.0, 3.0), (60.0, 40.0, 30.0), (30.0, -20.0, -30.0), (15.0, 0.0, 0.0)])

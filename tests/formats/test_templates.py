@@ -14,9 +14,10 @@ from lxml import etree
 from PIL import Image
 
 from nomos.base.errors import BadInput
-from nomos.formats import PAPERS_MM, Template, drawing_svg, drawings_pdf, template_drawings, templates
-from nomos.formats.pdf import plan_tiles
-from nomos.formats.template_drawing import template_drawing
+from nomos.formats.pdf import PAPERS_MM, drawings_pdf, plan_tiles
+from nomos.formats.svg import drawing_svg
+from nomos.formats.template import Template, templates
+from nomos.formats.template_drawing import template_drawing, template_drawings
 from nomos.project import Assets, CutBlocks, Finding, Project, ProjectError
 from nomos.project.blocks.edits import with_block
 from nomos.project.model.edits import with_sheet

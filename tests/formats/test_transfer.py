@@ -10,8 +10,8 @@ from shapely.geometry import box
 
 from nomos.carving import TRANSFER_WAYS, TRANSFERS
 from nomos.devices import Scanner
-from nomos.formats import Template, templates
 from nomos.formats.record import process_page, process_pdf
+from nomos.formats.template import Template, templates
 from nomos.formats.transfer_pdf import transfer_pdf, transfer_templates
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
 from nomos.project.register.comparison import colour_drift, compared, mean_apart, planned, straightened

@@ -2,7 +2,7 @@
 
 from msgspec.structs import replace
 
-from nomos.formats import templates
+from nomos.formats.template import templates
 from nomos.project import Assets, Project, cut_blocks, mask_request
 from nomos.project.model import Zone
 from nomos.project.sheet.laying import zone_places

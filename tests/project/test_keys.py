@@ -2,6 +2,7 @@
 
 import numpy as np
 import pytest
+from msgspec.structs import replace
 from scipy import ndimage
 
 from nomos.colour import delta_e00
@@ -16,7 +17,6 @@ from nomos.project.blocks.keys import (
     without_made_key,
 )
 from nomos.project.inks.films import predicted, printing_sets
-from nomos.project.model.edits import with_tolerance
 from nomos.separation.contour import contour_lines, contour_mask
 
 Demo = tuple[Project, Assets]
@@ -91,7 +91,7 @@ def test_colours_run_under_a_contour_and_nothing_is_lost(demo: Demo) -> None:
     bare = np.isin(cut.labels, project.bare_colours())
     assert (covered | bare).all()
     assert hidden_mm(project) == pytest.approx(1.5 / 2 - project.tolerance_mm)
-    assert hidden_mm(with_tolerance(project, 1.0)) == 0
+    assert hidden_mm(replace(project, tolerance_mm=1.0)) == 0
 
 
 def test_a_shadow_darkens_the_darks_only(demo: Demo) -> None:

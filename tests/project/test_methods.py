@@ -8,8 +8,10 @@ from msgspec.structs import replace
 
 from nomos.colour import Lab
 from nomos.demo import COLD_FRAME, POTS, demo_project
-from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
-from nomos.formats.template_drawing import template_drawing
+from nomos.formats.pdf import drawings_pdf
+from nomos.formats.svg import drawing_svg
+from nomos.formats.template import templates
+from nomos.formats.template_drawing import template_drawing, template_drawings
 from nomos.project import Assets, Project, ProjectError, cut_blocks, digest, find, mask_request, proof_of
 from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.blocks.edits import with_bare_colour, with_block
@@ -20,7 +22,7 @@ from nomos.project.blocks.pulls import moved_impression
 from nomos.project.check.closelook import close_findings, look_closely
 from nomos.project.check.parts import loose_parts
 from nomos.project.inks.colour_uncertainty import judge
-from nomos.project.model.edits import with_sheet, with_tolerance, with_workshop
+from nomos.project.model.edits import with_sheet, with_workshop
 from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.laying import impressions_to_lay, lay_sheet, sheet_labs_by_pull
 
@@ -170,7 +172,7 @@ def test_a_misregister_opens_less_with_a_trap_than_without(demo: Demo) -> None:
     proof = proof_of(project, assets)
     look = look_closely(project, request, proof.blocks, proof.laid)
     assert 0 < look.opened.with_mm2 < look.opened.without_mm2
-    exact = look_closely(with_tolerance(project, 0.0), request, proof.blocks, proof.laid)
+    exact = look_closely(replace(project, tolerance_mm=0.0), request, proof.blocks, proof.laid)
     assert exact.opened.with_mm2 == 0
 
 

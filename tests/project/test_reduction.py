@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from nomos.colour import Ground, Lab, delta_e00, ink_film, overprints, reflectance_to_lab, smooth_reflectance
 from nomos.colour.ink import Opacity
 from nomos.colour.inverse import ink_over
-from nomos.formats import templates
+from nomos.formats.template import templates
 from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
 from nomos.project.blocks.edits import with_bare_colour, with_printed_colour
 from nomos.project.blocks.pulls import between_pulls, in_rule_order, moved_impression

@@ -13,7 +13,7 @@ from nomos.project.blocks.zones import with_grade
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.films import predicted, printing_sets
 from nomos.project.model import Grade
-from nomos.project.model.edits import with_seam, with_tolerance, with_trap
+from nomos.project.model.edits import with_seam, with_trap
 
 Demo = tuple[Project, Assets]
 
@@ -80,7 +80,7 @@ def test_kisses_are_found_with_their_length(demo: Demo, demo_blocks: CutBlocks) 
     assert lengths == sorted(lengths, reverse=True)
     texts = [f.text for f in find(project, None, (), demo_blocks.borders)]
     assert any("only kiss" in text and "mm²" in text for text in texts)
-    loose = with_tolerance(project, 0.8)
+    loose = replace(project, tolerance_mm=0.8)
     assert any("0.8 mm out of register" in f.text for f in find(loose, None, (), demo_blocks.borders))
 
 
@@ -130,7 +130,7 @@ def test_the_least_seen_limit_weighs_width_contrast_and_length(demo: Demo, demo_
     taken = seams_of(with_seam(project, now.limit_de00), borders)
     assert taken.seen == pytest.approx(now.least)
     # The closer the register, the less a gap shows: fewer seams are worth their line.
-    close, loose = (seams_of(with_tolerance(project, mm), borders) for mm in (0.05, 1.0))
+    close, loose = (seams_of(replace(project, tolerance_mm=mm), borders) for mm in (0.05, 1.0))
     assert close.least < loose.least
     assert close.limit_de00 <= loose.limit_de00
     wide = seams_of(with_trap(with_seam(project, 100.0), 1.5), borders)

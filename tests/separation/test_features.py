@@ -4,13 +4,14 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from msgspec.structs import replace
 from scipy import ndimage
 
 from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sheet
 from nomos.project.check.cutting import cutting_findings, freedom_of, simpler_block
 from nomos.project.edition.fineness import features_of
 from nomos.project.inks.edits import with_ink
-from nomos.project.model.edits import with_fineness, with_tolerance
+from nomos.project.model.edits import with_fineness
 from nomos.separation import features as separation_features
 from nomos.separation.features import Feature, find_features, too_narrow
 from nomos.separation.freedom import shrunk, simplify
@@ -112,7 +113,7 @@ def test_freedom_shrinks_by_the_tolerance() -> None:
 
 def test_under_an_opaque_layer_a_block_is_free(demo: tuple[Project, Assets], demo_blocks: CutBlocks) -> None:
     """What an opaque later layer covers may print or not; a transparent one frees nothing there."""
-    project = with_tolerance(demo[0], 0.0)
+    project = replace(demo[0], tolerance_mm=0.0)
     key = project.impressions[-1].zones[0].ink
     opaque = with_ink(project, key, opacity="opaque")
     laid = lay_sheet(demo_blocks, impressions_to_lay(project))
@@ -123,7 +124,7 @@ def test_under_an_opaque_layer_a_block_is_free(demo: tuple[Project, Assets], dem
     assert freedom_of(opaque, laid, brick)[sky].mean() < 0.01
     # A tolerance of 2 mm takes as much off every edge of what is free, in mm and not in pixels.
     key_free = freedom_of(opaque, laid, brick)
-    careful = freedom_of(with_tolerance(opaque, 2.0), laid, brick)
+    careful = freedom_of(replace(opaque, tolerance_mm=2.0), laid, brick)
     expected = shrunk(key_free, 2.0 * demo_blocks.px_per_mm)
     np.testing.assert_array_equal(careful, expected)
     simpler = [simpler_block(opaque, demo_blocks, laid, i.id) for i in project.impressions[1:4]]

@@ -388,4 +388,16 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     door._take(picture)
     settle(desk)
     assert screen.read.text().startswith("Sheet 3. ")
+    # Pictures that come while one is read wait for it: each goes to the record with the sheet it was taken of.
+    for number in (4, 5):
+        key(desk, Qt.Key.Key_Space)
+        other = tmp_path / f"sheet-{number}.png"
+        motions[0] = dataclasses.replace(motions[0], shift_mm=(number / 10, 0.0))
+        Image.fromarray(Scanner(border_px=40, noise=1).scan(printed_sheet(project, proof.blocks, motions))).save(other)
+        door._take(other)
+    settle(desk)
+    kept = [each for each in project_of(desk).readings if each.pull == project.impressions[0].id and each.sheet > 3]
+    assert [each.sheet for each in kept] == [4, 5]
+    assert [each.dx_mm for each in kept] == pytest.approx([0.4, 0.5], abs=0.15)
+    assert len(desk.controller.bencher.proofs.names()) == 5
     door.close()

@@ -12,8 +12,8 @@ from PyQt6.QtWidgets import QPushButton
 
 from nomos.colour import delta_e00, lab_to_srgb
 from nomos.devices import Scales, Scanner
-from nomos.formats import read_inks
 from nomos.formats.chart import chart_picture
+from nomos.formats.shelf import read_inks
 from nomos.project.inks.chart import overlap_chart
 from nomos.project.inks.reach import MOST_PASSES
 from nomos.project.register.learning import Cause, with_cause

@@ -40,7 +40,6 @@ from nomos.project.model.edits import (
     with_pull,
     with_seam,
     with_sheet,
-    with_tolerance,
     with_trap,
     with_workshop,
 )
@@ -77,7 +76,7 @@ EDITS: dict[str, Edit] = {
     "title": lambda p: replace(p, title="Another"),
     "trap": lambda p: with_trap(p, 1.2),
     "seam": lambda p: with_seam(p, 0.0),
-    "tolerance": lambda p: with_tolerance(p, 1.0),
+    "tolerance": lambda p: replace(p, tolerance_mm=1.0),
     "fineness": lambda p: with_fineness(p, line_mm=2.5, tool_mm=3.0),
     "ink colour": lambda p: with_ink(p, p.inks[0].id, lab=(50.0, 20.0, -20.0)),
     "shade": lambda p: with_ink(p, p.inks[0].id, lab=(p.inks[0].lab[0] - 0.5, *p.inks[0].lab[1:])),

@@ -73,10 +73,7 @@ def mutated_project(data: bytes, rng: random.Random) -> bytes:
     if rng.random() < 0.25:
         return mutated_bytes(data, rng)
     out = io.BytesIO()
-    with (
-        zipfile.ZipFile(io.BytesIO(data)) as archive,
-        zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as made,
-    ):
+    with zipfile.ZipFile(io.BytesIO(data)) as archive, zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as made:
         for info in archive.infolist():
             text = archive.read(info)
             if info.filename == "project.json":
@@ -122,11 +119,9 @@ class Seeds:
              "strengths": [1, 0.5], "tack": 5, "drying_h": 24} for n in range(3)
         ]  # fmt: skip
         self.shelf = json.dumps({"inks": inks}).encode()
-        self.csv = (
-            b"name,L,a,b,opacity\nLemon,88,-4,70,transparent\nRose,58,48,5,semi\nBlue,40,-5,-40,opaque\n"
-        )
+        self.csv = b"name,L,a,b,opacity\nLemon,88,-4,70,transparent\nRose,58,48,5,semi\nBlue,40,-5,-40,opaque\n"
         self.log = self._logged(path)
-        from nomos.formats import MaskLayer, openraster
+        from nomos.formats.openraster import MaskLayer, openraster
 
         masks = np.zeros((2, 60, 45), np.uint8)
         masks[0, 10:50, 5:20], masks[1, 20:40, 15:40] = 1, 1
@@ -218,9 +213,7 @@ def broken_files(seeds: Seeds) -> dict[str, Attack]:
     def of_odd_words(folder: Path, rng: random.Random) -> list[str]:
         """Options that no hand would type."""
         (folder / "a.nomos").write_bytes(seeds.project)
-        odd = str(
-            rng.choice(("-1", "0", "1e308", "nan", "", "9999-12-30", "\u202e", "1,5", "2x3", "lab(1 2)"))
-        )
+        odd = str(rng.choice(("-1", "0", "1e308", "nan", "", "9999-12-30", "\u202e", "1,5", "2x3", "lab(1 2)")))
         return rng.choice((
             ["calendar", "a.nomos", "--start", odd], ["sheets", "a.nomos", "--good", odd],
             ["mix", "--target", odd], ["kento", "--sheet-mm", odd, "--image-mm", odd], ["marks", odd],
@@ -233,12 +226,10 @@ def broken_files(seeds: Seeds) -> dict[str, Attack]:
 
     def of_layers(folder: Path, rng: random.Random) -> str:
         """A file of layers, as the window reads it: no command does."""
-        from nomos.formats import read_openraster
+        from nomos.formats.openraster import read_openraster
 
         data = seeds.layers
-        (folder / "a.ora").write_bytes(
-            mutated_archive(data, rng) if rng.random() < 0.5 else mutated_bytes(data, rng)
-        )
+        (folder / "a.ora").write_bytes(mutated_archive(data, rng) if rng.random() < 0.5 else mutated_bytes(data, rng))
         return fault_of(lambda: read_openraster(folder / "a.ora"))
 
     given = {

@@ -82,7 +82,7 @@ def _opened(options: argparse.Namespace) -> tuple["Project", "Assets"]:
 
 
 def _separate(options: argparse.Namespace) -> int:
-    from nomos.formats import read_inks
+    from nomos.formats.shelf import read_inks
     from nomos.project.blocks.boards import board_pairs, turned_text
     from nomos.project.blocks.methods import METHODS, USUAL_METHOD, with_method
     from nomos.project.blocks.plans import with_plan
@@ -146,7 +146,7 @@ def _separate(options: argparse.Namespace) -> int:
 
 def _one_block(options: argparse.Namespace, project: "Project", assets: "Assets") -> int:
     """A reduction or a jigsaw: one plan, on one block."""
-    from nomos.formats import read_inks
+    from nomos.formats.shelf import read_inks
     from nomos.project import labels_of
     from nomos.project.blocks.jigsaw import pieces_of
     from nomos.project.blocks.methods import with_method
@@ -266,7 +266,7 @@ def _plan_figures(project: "Project", borders: "Borders", plan: "Plan", *, keep:
 
 
 def _blocks(options: argparse.Namespace) -> int:
-    from nomos.formats import mask_layers, write_blocks
+    from nomos.formats.masks import mask_layers, write_blocks
     from nomos.project import load
     from nomos.work.cut import cut_of
 

@@ -30,7 +30,7 @@ def _thumbnail(options: argparse.Namespace) -> int:
     import numpy as np
 
     from nomos.base.atomic import write_bytes
-    from nomos.formats import png
+    from nomos.formats.pictures import png
     from nomos.project import load
     from nomos.project.model.store import labels_of
     from nomos.proof import mips, render_view, to_rgb
@@ -87,7 +87,7 @@ def _slip(options: argparse.Namespace) -> int:
 
 
 def _check(options: argparse.Namespace) -> int:
-    from nomos.formats import findings_as_json
+    from nomos.formats.plan_json import findings_as_json
     from nomos.project import load
     from nomos.work.review import review
 

@@ -68,7 +68,7 @@ def add_commands(commands: Any) -> None:
 
 
 def _flatten(options: argparse.Namespace) -> int:
-    from nomos.formats import png
+    from nomos.formats.pictures import png
 
     count = asked_colours(options.colours)
     design = flattened_design(options)

@@ -130,7 +130,7 @@ def _overprint(options: argparse.Namespace) -> int:
 def _mix(options: argparse.Namespace) -> int:
     from nomos.colour import ink_film, lab_to_hex, parse_colour, parse_ink
     from nomos.colour.weighing import THINNED, ThinnedFirst, correct, in_parts, thinned_first, weighed
-    from nomos.formats import read_inks
+    from nomos.formats.shelf import read_inks
     from nomos.project.inks.films import known_by_colour
     from nomos.project.inks.mixing import in_words, recipes_for, tubs_of, underlay
 
@@ -240,7 +240,8 @@ def _fit(options: argparse.Namespace) -> int:
 
     from nomos.colour import as_lab, lab_to_hex, reflectance_to_lab
     from nomos.colour.fitting import fit_ink
-    from nomos.formats import read_readings, write_shelf
+    from nomos.formats.readings import read_readings
+    from nomos.formats.shelf import write_shelf
     from nomos.project.model import Ink, Known, Optics
 
     rows, inks = [], []

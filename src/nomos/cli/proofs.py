@@ -306,7 +306,7 @@ def _read(options: argparse.Namespace) -> int:
 
 
 def _practice(options: argparse.Namespace) -> int:
-    from nomos.formats import png
+    from nomos.formats.pictures import png
     from nomos.project import load
     from nomos.project.register.practice import mark_answer
     from nomos.work.flash import practise_of

@@ -150,10 +150,12 @@ def _templates(options: argparse.Namespace) -> int:
 
 def _written(project: "Project", blocks: "CutBlocks", kind: str, page: str) -> tuple[bytes, tuple[float, float]]:
     """The file's bytes, and the size of what is drawn. Raises BadInput."""
-    from nomos.formats import drawing_svg, drawings_pdf, template_drawings, templates
     from nomos.formats.bench_drawings import bench_drawing, pins_drawing
     from nomos.formats.dxf import drawing_dxf
-    from nomos.formats.template_drawing import set_drawing
+    from nomos.formats.pdf import drawings_pdf
+    from nomos.formats.svg import drawing_svg
+    from nomos.formats.template import templates
+    from nomos.formats.template_drawing import set_drawing, template_drawings
     from nomos.project.register.system import plan_of_system
     from nomos.registration import SYSTEMS
 

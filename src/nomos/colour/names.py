@@ -54,20 +54,6 @@ def _places() -> NDArray[np.float64]:
     return np.array([lab for _, lab in PALETTE], np.float64)
 
 
-def colour_name(lab: Lab) -> str:
-    """The painter's name nearest to a colour by CIEDE2000.
-
-    Parameters
-    ----------
-    lab : CIELAB D50/2 degrees.
-
-    Returns
-    -------
-    A name in the language spoken.
-    """
-    return tr(PALETTE[int(np.argmin(delta_e00(_places(), np.array(lab))))][0])
-
-
 def colour_names(labs: Sequence[Lab]) -> list[str]:
     """A name for each colour, no two alike: of one name the lighter and darker are told apart by that.
 

@@ -224,9 +224,8 @@ class Controller(QObject):
             self.files.open(path)
             return
         if at_bench:
-            self.registrar.set_sheet(self.bencher.last_sheet())
             self.bencher.proofs.add(path)
-        self.registrar.read_scan(path, keep=at_bench)
+        self.registrar.read_scan(path, self.bencher.last_sheet() if at_bench else None)
 
     # Edits
 

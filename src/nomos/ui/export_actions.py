@@ -98,7 +98,7 @@ class ExportActions(QObject):
             self._tell(tr("There is nothing to print yet: open a picture first."))
             return
         # Imported here: most sessions print nothing.
-        from nomos.formats import PAPERS_MM
+        from nomos.formats.pdf import PAPERS_MM
         from nomos.ui.frame.print_dialog import PrintDialog
 
         names = dict.fromkeys(pull.block for pull in project.impressions)

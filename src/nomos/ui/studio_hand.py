@@ -47,7 +47,7 @@ class StudioHand(QObject):
     def open(self) -> None:
         """Show the preferences."""
         # Imported here: neither dialog nor formats are needed before.
-        from nomos.formats import PAPERS_MM
+        from nomos.formats.pdf import PAPERS_MM
         from nomos.ui.frame.preferences import Preferences
 
         made = Preferences(self._over, self._settings, list(PAPERS_MM), self._hand.state.page)

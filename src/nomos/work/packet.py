@@ -11,25 +11,20 @@ from nomos.base.errors import BadInput
 from nomos.base.language import tr
 from nomos.base.parallel import map_threads
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
-from nomos.formats import (
-    DEFAULT_PAPER,
-    drawing_svg,
-    drawings_pdf,
-    plan_of,
-    png,
-    print_png,
-    template_drawings,
-    templates,
-)
 from nomos.formats.bench_drawings import bench_drawing, pins_drawing
 from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.dxf import drawing_dxf
 from nomos.formats.files import write_file
 from nomos.formats.index_pdf import index_pdf
 from nomos.formats.outputs import filling, is_any_of
-from nomos.formats.plan_json import findings_as_json, sheets_as_json
+from nomos.formats.pdf import DEFAULT_PAPER, drawings_pdf
+from nomos.formats.pictures import png, print_png
+from nomos.formats.plan_json import findings_as_json, plan_of, sheets_as_json
 from nomos.formats.pulls_pdf import pulls_pdf
 from nomos.formats.record import process_page, process_pdf, stage_words, statement_pdf
+from nomos.formats.svg import drawing_svg
+from nomos.formats.template import templates
+from nomos.formats.template_drawing import template_drawings
 from nomos.formats.transfer_pdf import Marked, transfer_pdf
 from nomos.project import Assets, LaidSheet, Project, save, sheet_labs
 from nomos.project.edition.carving import carving_findings, hours_of

@@ -4,10 +4,11 @@ from typing import Literal
 
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
-from nomos.formats import DEFAULT_PAPER, drawings_pdf, templates
 from nomos.formats.carving_pdf import carving_pdf
 from nomos.formats.drawing import CHECK_BAR_MM, Drawing, Shape, Word
+from nomos.formats.pdf import DEFAULT_PAPER, drawings_pdf
 from nomos.formats.pulls_pdf import pulls_pdf
+from nomos.formats.template import templates
 from nomos.formats.template_drawing import template_drawing
 from nomos.project import Assets, Project
 from nomos.project.register.edits import in_register

@@ -35,9 +35,8 @@ def sheet_picture(content: SheetContent) -> tuple[NDArray[np.uint8], float]:
 
 def write_sheet(path: Path, content: SheetContent) -> None:
     """Write what the sheet shows as PNG, or as PDF at true size. Raises BadInput."""
-    from nomos.formats import png
     from nomos.formats.outputs import write_output
-    from nomos.formats.pictures import picture_pdf
+    from nomos.formats.pictures import picture_pdf, png
 
     kind = path.suffix.lower()
     if kind not in (".png", ".pdf"):

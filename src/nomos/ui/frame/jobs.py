@@ -86,6 +86,7 @@ class Asker:
         self.runner, self.name, self.said, self.rank, self._failed = runner, name, said, rank, failed
         self.outlives = outlives
         self.job: _Job[Any] | None = None
+        self._after: list[Callable[[], None]] = []
 
     def ask(self, request: Request[A], done: Done[A], shown: Done[Any] | None = None) -> None:
         """Have a request answered; at once if its answer is known, and not twice while it is worked on."""
@@ -93,7 +94,7 @@ class Asker:
             return
         known = self.runner.answers.known(request)
         if known is not None:
-            self.cancel()
+            self._call_off()
             done(known)
             return
         self._begin(lambda progress: self.runner.answers(request, progress), done, shown, request)
@@ -105,7 +106,7 @@ class Asker:
     def _begin(
         self, work: Callable[[Progress], A], done: Done[A], shown: Done[Any] | None, request: Request[A] | None
     ) -> None:
-        self.cancel()
+        self._call_off()
         self.job = _Job(self, work, done, shown, request, self.runner.owner())
         self.runner.begin(self.job)
 
@@ -114,8 +115,23 @@ class Asker:
         """Whether it waits for an answer."""
         return self.job is not None
 
+    def then(self, again: Callable[[], None]) -> bool:
+        """Whether something is being done after which this will be: pictures that come in a row are all read."""
+        if self.job is not None:
+            self._after.append(again)
+        return self.job is not None
+
+    def go_on(self) -> None:
+        """Do what waits for what has ended."""
+        while self._after and self.job is None:
+            self._after.pop(0)()
+
     def cancel(self) -> None:
-        """Call off what it has asked, if anything."""
+        """Call off what it has asked, if anything, and what waits for it."""
+        self._after.clear()
+        self._call_off()
+
+    def _call_off(self) -> None:
         job, self.job = self.job, None
         if job is not None:
             job.called_off.set()
@@ -258,11 +274,12 @@ class JobRunner(QObject):
         job.asker.job = None
         self.settled.emit(job.asker)
         if not self._still_wanted(job):
-            return
-        if problem is None:
+            job.asker.cancel()
+        elif problem is None:
             job.done(result)
         elif problem:
             job.asker.failed(problem)
+        job.asker.go_on()
 
     def _still_wanted(self, job: _Job[Any]) -> bool:
         return job.asker.outlives or job.owner == self.owner()

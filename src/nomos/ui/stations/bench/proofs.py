@@ -65,15 +65,15 @@ class ProofBook(QObject):
     def add(self, path: Path) -> None:
         """Keep a picture of a proof, straight and to scale."""
         project, state = self._document.project, self._book.state()
-        if project is None or state is None:
+        if project is None or state is None or self._pictures.then(lambda: self.add(path)):
             return
         folder, place, layer = self._book.folder, len(state.pictures) + 1, state.layer
         name = f"proof-{place:03d}.png"
 
         def work(progress: Progress) -> str:
             from nomos.design import read_picture
-            from nomos.formats import png, writing_into
-            from nomos.formats.files import write_file
+            from nomos.formats.files import write_file, writing_into
+            from nomos.formats.pictures import png
             from nomos.project.register.comparison import PX_PER_MM, straightened
 
             data = read_whole(path)

@@ -100,7 +100,8 @@ class MaskEditor(StationEditor):
 
         def work(progress: Progress) -> dict[str, Mask]:
             # Imported here: what reads files is not needed before it is asked for.
-            from nomos.formats import read_masks, read_openraster
+            from nomos.formats.masks import read_masks
+            from nomos.formats.openraster import read_openraster
 
             first = paths[0]
             progress.report(0.1, tr("reading {name}", name=first.name))
@@ -123,8 +124,7 @@ class MaskEditor(StationEditor):
         folder = self._questions.folder_for_packet() if project and proof else None
         if folder is None or project is None or proof is None:
             return
-        from nomos.formats import mask_layers, write_blocks
-        from nomos.formats.masks import KINDS, Kind
+        from nomos.formats.masks import KINDS, Kind, mask_layers, write_blocks
 
         layers = mask_layers(project, proof.blocks)
         px_per_mm = proof.blocks.px_per_mm

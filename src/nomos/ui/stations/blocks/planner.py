@@ -49,7 +49,7 @@ class Planner(QObject):
 
     def ask_shelf(self, path: Path, source: InkSource = "shelf") -> None:
         """Take the inks of a shelf file, or of the studio."""
-        from nomos.formats import read_inks
+        from nomos.formats.shelf import read_inks
 
         try:
             shelf = read_inks(path)

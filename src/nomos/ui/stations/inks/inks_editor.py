@@ -189,7 +189,7 @@ class InksEditor(MixingEditor):
         project, folder = self._document.project, self._questions.folder_for_packet()
         if project is None or folder is None:
             return
-        from nomos.formats import write_shelf
+        from nomos.formats.shelf import write_shelf
 
         try:
             write_shelf(folder / "shelf.json", project.inks)

@@ -87,7 +87,7 @@ class MixingEditor(StationEditor):
     def shelf(self) -> tuple[Ink, ...]:
         """The inks that are mixed from; the demo's own until another shelf is opened."""
         if not self._shelf:
-            from nomos.formats import read_inks
+            from nomos.formats.shelf import read_inks
 
             path = Path(str(resources("nomos.demo").joinpath("shelf.csv")))
             self._shelf = tuple(each.ink for each in read_inks(path))
@@ -101,7 +101,7 @@ class MixingEditor(StationEditor):
 
     def take_shelf(self, path: Path) -> None:
         """Mix from the inks of a file."""
-        from nomos.formats import read_inks
+        from nomos.formats.shelf import read_inks
 
         try:
             self._shelf = tuple(each.ink for each in read_inks(path))
@@ -183,7 +183,7 @@ class MixingEditor(StationEditor):
 
         def work(progress: Progress) -> tuple[Lab, Optics, str]:
             from nomos.colour.fitting import fit_ink
-            from nomos.formats import read_readings
+            from nomos.formats.readings import read_readings
 
             progress.report(0.2, tr("fitting the ink"))
             some = read_readings(path)

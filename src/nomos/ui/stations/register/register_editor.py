@@ -204,10 +204,10 @@ class RegisterEditor(StationEditor):
         if path is not None:
             self.read_scan(path)
 
-    def read_scan(self, path: Path, *, keep: bool = False) -> None:
-        """How far every pull is out on a picture of a whole sheet. keep : the reading goes to the record."""
+    def read_scan(self, path: Path, sheet: int | None = None) -> None:
+        """How far every pull is out on a picture of a whole sheet. sheet : whose reading goes to the record."""
         project, cut = self._document.project, self._keeper.cut
-        if project is None or cut is None:
+        if project is None or cut is None or self._scans.then(lambda: self.read_scan(path, sheet)):
             return
         from nomos.formats.files import read_bytes
 
@@ -216,7 +216,7 @@ class RegisterEditor(StationEditor):
         except BadInput as error:
             self._failed(str(error))
             return
-        self._scans.ask(request, lambda found: self._take_scan(path.name, found, keep=keep))
+        self._scans.ask(request, lambda found: self._take_scan(path.name, found, sheet))
 
     def scan_demo(self) -> None:
         """Scan the sheet as it is tried on the screen, on the simulated scanner."""
@@ -225,21 +225,23 @@ class RegisterEditor(StationEditor):
             name = tr("a simulated scan")
             self._scans.ask(scan_tried_of(project, cut), lambda found: self._take_scan(name, found))
 
-    def _take_scan(self, name: str, found: "ScanFound", *, keep: bool = False) -> None:
+    def _take_scan(self, name: str, found: "ScanFound", sheet: int | None = None) -> None:
         project = self._document.project
         by = tr("the sheet's edges")
         if project is not None and found.against:
             by = within(project.pull_name(found.against))
-        self.scanned = Scanned(tr("{name}, measured against {by}", name=name, by=by), found, self.sheet)
-        if keep:
-            self.keep_scan()
+        self.scanned = Scanned(
+            tr("{name}, measured against {by}", name=name, by=by), found, self.sheet if sheet is None else sheet
+        )
+        if sheet is not None:
+            self.keep_scan(sheet)
         self.changed.emit()
         missing = [each.problem for each in found.pulls if each.problem]
         if missing:
             self.message.emit(missing[0])
 
-    def keep_scan(self) -> None:
-        """Keep what the scan showed of every pull."""
+    def keep_scan(self, sheet: int | None = None) -> None:
+        """Keep what the scan showed of every pull, of the sheet that is set if none is named."""
         from nomos.project.register.readings import reading_of
 
         scanned = self.scanned
@@ -248,7 +250,7 @@ class RegisterEditor(StationEditor):
 
         def change(project: Project) -> Project:
             for each in scanned.found.pulls:
-                reading = reading_of(project, each, self.sheet)
+                reading = reading_of(project, each, self.sheet if sheet is None else sheet)
                 if reading is not None:
                     project = with_reading(project, reading)
             return project

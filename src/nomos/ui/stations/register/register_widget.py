@@ -46,7 +46,7 @@ class RegisterStation(Answers):
 
     def __init__(self) -> None:
         # Imported here: what writes files is not needed before this station is shown.
-        from nomos.formats import PAPERS_MM
+        from nomos.formats.pdf import PAPERS_MM
 
         super().__init__(tr("How does every sheet meet every block?"), PARTS, "system")
         self.tolerance, self.proofs, self.practice = TolerancePart(), ProofPart(), PracticePart()
