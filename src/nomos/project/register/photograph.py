@@ -237,10 +237,11 @@ def _pulls(project: Project, laid: Laid, against: str) -> tuple[PullFound, ...]:
     beside = places.index(against) if against in places else None
     found = []
     for place, (pull, change) in enumerate(zip(project.impressions, laid.fit.changes, strict=True)):
-        covariance = laid.fit.covariance_of(place, beside) * _OF_PULL**2
-        sigma = _unsure(corner_sigma_mm(covariance, (image.width, image.height)), laid.aligned)
+        covariance = laid.fit.covariance_of(place, beside)
+        sigma = _unsure(_OF_PULL * corner_sigma_mm(covariance, (image.width, image.height)), laid.aligned)
         motion = motion_of_change(project, change)
-        found.append(PullFound(pull.id, "picture", motion, sigma, sigmas_of(project, covariance)))
+        shift, turn, stretch = (_OF_PULL * each for each in sigmas_of(project, covariance))
+        found.append(PullFound(pull.id, "picture", motion, sigma, (shift, turn, stretch)))
     return tuple(found)
 
 
