@@ -51,7 +51,7 @@ _SHARP_MM, _EDGE_MM = 0.06, 0.02
 # What the terms of a lens and a bend may be wrong by where nothing is printed, as a share of what they do;
 # and what the warp's own errors are widened by, as a pull's are. Measured in benchmarks/.
 _OF_LENS, _WIDENED = 0.06, 4.0
-# Two standard errors of the fit held 89 % of truths (299 pulls); times this 97 % (128 pulls). Chosen by us.
+# Two standard errors of the fit held 89 % of truths (299 pulls); times this 97 %. Told is what was told before it.
 _OF_PULL = 1.3
 
 # Pixels a mm that pulls are fitted at, with so much bare paper around the image, mm.
@@ -271,7 +271,7 @@ def _against(
         # Marks are read of each pull by itself; from the picture how sure it is was taken against the other.
         sigma = float(np.hypot(sigma, other.sigma_mm)) if found.how == "marks" else sigma
         sigma = 0.0 if found.pull == against else sigma
-    if 2 * sigma > SURE_MM:
+    if 2 * sigma > _OF_PULL * SURE_MM:
         problem = tr(
             "{name}: too little of its edges can be seen to say where it lies at the image's corners "
             "(±{sigma}). Print marks in the margin, or read it by eye.",
