@@ -363,12 +363,16 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     assert door is not None
     proof, project = desk.keeper.proof, project_of(desk)
     assert proof is not None
-    # The first block printed a millimetre to the right.
     motions = still(project)
-    motions[0] = dataclasses.replace(motions[0], shift_mm=(1.0, 0.0))
-    picture = tmp_path / "sheet.png"
-    page = printed_sheet(project, proof.blocks, motions)
-    Image.fromarray(Scanner(border_px=40, noise=1).scan(page)).save(picture)
+
+    def scanned(right_mm: float) -> Path:
+        motions[0] = dataclasses.replace(motions[0], shift_mm=(right_mm, 0.0))
+        page, path = printed_sheet(project, proof.blocks, motions), tmp_path / f"{right_mm}.png"
+        Image.fromarray(Scanner(border_px=40, noise=1).scan(page)).save(path)
+        return path
+
+    # The first block printed a millimetre to the right.
+    picture = scanned(1.0)
     door.arrived.emit(picture)
     settle(desk)
     name = project.pull_name(project.impressions[0].id)
@@ -391,13 +395,9 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     # Pictures that come while one is read wait for it: each goes to the record with the sheet it was taken of.
     for number in (4, 5):
         key(desk, Qt.Key.Key_Space)
-        other = tmp_path / f"sheet-{number}.png"
-        motions[0] = dataclasses.replace(motions[0], shift_mm=(number / 10, 0.0))
-        Image.fromarray(Scanner(border_px=40, noise=1).scan(printed_sheet(project, proof.blocks, motions))).save(other)
-        door._take(other)
+        door._take(scanned(number / 10))
     settle(desk)
-    kept = [each for each in project_of(desk).readings if each.pull == project.impressions[0].id and each.sheet > 3]
-    assert [each.sheet for each in kept] == [4, 5]
-    assert [each.dx_mm for each in kept] == pytest.approx([0.4, 0.5], abs=0.15)
+    kept = [each for each in project_of(desk).readings if each.pull == project.impressions[0].id][-2:]
+    assert [x for each in kept for x in (each.sheet, each.dx_mm)] == pytest.approx([4, 0.4, 5, 0.5], abs=0.15)
     assert len(desk.controller.bencher.proofs.names()) == 5
     door.close()

@@ -271,7 +271,7 @@ def _against(
         # Marks are read of each pull by itself; from the picture how sure it is was taken against the other.
         sigma = float(np.hypot(sigma, other.sigma_mm)) if found.how == "marks" else sigma
         sigma = 0.0 if found.pull == against else sigma
-    if 2 * sigma > _OF_PULL * SURE_MM:
+    if 2 * sigma > SURE_MM * (_OF_PULL if found.how == "picture" else 1):
         problem = tr(
             "{name}: too little of its edges can be seen to say where it lies at the image's corners "
             "(±{sigma}). Print marks in the margin, or read it by eye.",

@@ -121,8 +121,10 @@ class Asker:
             self._after.append(again)
         return self.job is not None
 
-    def go_on(self) -> None:
-        """Do what waits for what has ended."""
+    def go_on(self, *, wanted: bool) -> None:
+        """Do what waits for what has ended; it goes with a project that is no longer there."""
+        if not wanted:
+            self._after.clear()
         while self._after and self.job is None:
             self._after.pop(0)()
 
@@ -273,13 +275,12 @@ class JobRunner(QObject):
             return
         job.asker.job = None
         self.settled.emit(job.asker)
-        if not self._still_wanted(job):
-            job.asker.cancel()
-        elif problem is None:
+        wanted = self._still_wanted(job)
+        if wanted and problem is None:
             job.done(result)
-        elif problem:
+        elif wanted and problem:
             job.asker.failed(problem)
-        job.asker.go_on()
+        job.asker.go_on(wanted=wanted)
 
     def _still_wanted(self, job: _Job[Any]) -> bool:
         return job.asker.outlives or job.owner == self.owner()

@@ -62,12 +62,15 @@ class ProofBook(QObject):
             self._compare.cancel()
             self.compared = None
 
-    def add(self, path: Path) -> None:
-        """Keep a picture of a proof, straight and to scale."""
+    def add(self, path: Path, layer: int | None = None) -> None:
+        """Keep a picture of a proof, straight and to scale. layer : that it shows, the one at hand if none is named."""
         project, state = self._document.project, self._book.state()
-        if project is None or state is None or self._pictures.then(lambda: self.add(path)):
+        if project is None or state is None:
             return
-        folder, place, layer = self._book.folder, len(state.pictures) + 1, state.layer
+        of = state.layer if layer is None else layer
+        if self._pictures.then(lambda: self.add(path, of)):
+            return
+        folder, place = self._book.folder, len(state.pictures) + 1
         name = f"proof-{place:03d}.png"
 
         def work(progress: Progress) -> str:
@@ -84,7 +87,7 @@ class ProofBook(QObject):
                 return write_file(folder, name, png(sheet, PX_PER_MM))
 
         def take(kept: str) -> None:
-            if self._book.write(lambda _p, _s, at: (Event(at, "picture", layer, text=kept),)):
+            if self._book.write(lambda _p, _s, at: (Event(at, "picture", of, text=kept),)):
                 self.compare_with(len(self.names()) - 1)
 
         self._pictures.do(work, take)
