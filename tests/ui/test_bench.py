@@ -359,10 +359,8 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     key(desk, Qt.Key.Key_Return)
     key(desk, Qt.Key.Key_Space)
     click(screen.buttons["photograph"])
-    door = desk.window.export_actions.door
-    assert door is not None
-    proof, project = desk.keeper.proof, project_of(desk)
-    assert proof is not None
+    door, proof, project = desk.window.export_actions.door, desk.keeper.proof, project_of(desk)
+    assert door is not None and proof is not None
     motions = still(project)
 
     def scanned(right_mm: float) -> Path:
@@ -375,8 +373,7 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     picture = scanned(1.0)
     door.arrived.emit(picture)
     settle(desk)
-    name = project.pull_name(project.impressions[0].id)
-    assert screen.read.text().startswith(f"Sheet 1. {name}: ")
+    assert screen.read.text().startswith(f"Sheet 1. {project.pull_name(project.impressions[0].id)}: ")
     assert "to the right" in screen.read.text()
     assert "lue" in screen.read.text() or "are" in screen.read.text()
     kept = [each for each in project_of(desk).readings if each.pull == project.impressions[0].id]
@@ -384,13 +381,11 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     assert kept[0].dx_mm == pytest.approx(1.0, abs=0.15)
     assert desk.controller.bencher.proofs.names() == ("proof-001.png",)
     # The next sheet has not been photographed; what the telephone sends next is read without a click.
-    key(desk, Qt.Key.Key_Space)
-    assert not screen.read.isVisible()
-    door._take(picture)
-    settle(desk)
-    key(desk, Qt.Key.Key_Space)
-    door._take(picture)
-    settle(desk)
+    for _ in range(2):
+        key(desk, Qt.Key.Key_Space)
+        assert not screen.read.isVisible()
+        door._take(picture)
+        settle(desk)
     assert screen.read.text().startswith("Sheet 3. ")
     # Pictures that come while one is read wait for it: each goes to the record with the sheet it was taken of.
     for number in (4, 5):
