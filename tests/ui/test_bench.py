@@ -360,7 +360,8 @@ def test_a_photograph_at_the_bench_says_what_to_glue_and_goes_to_the_record(save
     key(desk, Qt.Key.Key_Space)
     click(screen.buttons["photograph"])
     door, proof, project = desk.window.export_actions.door, desk.keeper.proof, project_of(desk)
-    assert door is not None and proof is not None
+    assert door is not None
+    assert proof is not None
     motions = still(project)
 
     def scanned(right_mm: float) -> Path:
