@@ -23,35 +23,59 @@ _DRAWS = 48
 _ALIKE_NM = 35.0
 
 
+class Missed(NamedTuple):
+    """What of the distances that are drawn counts, and what the laws themselves miss besides, dE00.
+
+    drawn, over : of films over each other. tint_drawn, tint : of one film, thinned (half of `tint` at a half).
+    """
+
+    drawn: float
+    over: float
+    tint_drawn: float
+    tint: float
+
+
 class Doubt(NamedTuple):
     """How far the truth may lie from what is taken of an ink, one standard deviation.
 
     shape : of the reflectance, as a share of its room R (1 - R), its colour kept.
     absorption, scattering, surface : of ln K, ln S, and the surface (of ln k1, or of how its share is raised).
-    model : what the laws themselves miss of a film over another, dE00, by opacity.
+    missed : by opacity.
     """
 
     shape: float
     absorption: float
     scattering: float
     surface: float
-    model: dict[Opacity, float]
+    missed: dict[Opacity, Missed]
 
 
-# How far from its solid a tint is, against a film over another: 1.5 for half of it.
-_TINT = 6.0
+def _by_opacity(transparent: Sequence[float], semi: Sequence[float], opaque: Sequence[float]) -> dict[Opacity, Missed]:
+    return {"transparent": Missed(*transparent), "semi": Missed(*semi), "opaque": Missed(*opaque)}
+
+
 # So much of a normal distribution's standard deviation holds 90 %.
 _NINETY = 1.645
-# Chosen so that about 90 % of truths lie inside the 90 % range on printing by another physics (docs/method.md,
-# "How sure", with where it is less); recipes and proofs by analogy. The tests hold three quarters of each cell.
+# Chosen so that 90 % of truths lie inside on printing by another physics, of narrow ranges as of wide ones
+# (docs/method.md, "How sure": 80 sets of three inks a cell); of one reading, recipes and proofs by analogy.
 DOUBT: dict[Basis, Doubt] = {
-    "word": Doubt(0.0, 0.0, 0.5, 0.3, {"transparent": 1.6, "semi": 1.4, "opaque": 0.3}),
-    "spectrum": Doubt(0.0, 0.02, 0.4, 0.3, {"transparent": 2.2, "semi": 2.0, "opaque": 0.3}),
-    "one reading": Doubt(0.0, 0.1, 0.6, 0.8, {"transparent": 4.0, "semi": 2.5, "opaque": 0.8}),
-    "recipe": Doubt(0.0, 0.12, 0.4, 0.4, {"transparent": 2.0, "semi": 1.5, "opaque": 0.5}),
-    "proof": Doubt(0.3, 0.08, 0.4, 0.3, {"transparent": 2.0, "semi": 1.2, "opaque": 0.5}),
-    "chart": Doubt(0.22, 0.0, 0.4, 0.3, {"transparent": 2.2, "semi": 0.3, "opaque": 0.2}),
-    "readings": Doubt(0.0, 0.1, 0.3, 1.0, {"transparent": 5.5, "semi": 3.6, "opaque": 0.6}),
+    "word": Doubt(
+        0.0, 0.0, 0.5, 0.3, _by_opacity((1.0, 2.8, 1.15, 3.0), (1.3, 1.2, 0.45, 2.0), (0.75, 1.6, 0.75, 3.3))
+    ),
+    "spectrum": Doubt(
+        0.0, 0.02, 0.4, 0.3, _by_opacity((0.75, 3.6, 0.55, 4.4), (1.4, 2.0, 0.5, 2.1), (0.75, 1.8, 0.85, 3.5))
+    ),
+    "one reading": Doubt(
+        0.0, 0.1, 0.6, 0.8, _by_opacity((1.0, 4.0, 1.0, 9.8), (1.0, 2.5, 1.0, 6.1), (1.0, 0.8, 1.0, 2.0))
+    ),
+    "recipe": Doubt(0.0, 0.12, 0.4, 0.4, _by_opacity((1.0, 2.0, 1.0, 4.9), (1.0, 1.5, 1.0, 3.7), (1.0, 0.5, 1.0, 1.2))),
+    "proof": Doubt(0.3, 0.08, 0.4, 0.3, _by_opacity((1.0, 2.0, 1.0, 4.9), (1.0, 1.2, 1.0, 2.9), (1.0, 0.5, 1.0, 1.2))),
+    "chart": Doubt(
+        0.22, 0.0, 0.4, 0.3, _by_opacity((0.4, 1.5, 1.05, 6.0), (0.3, 0.8, 0.65, 3.2), (0.3, 0.5, 0.8, 2.6))
+    ),
+    "readings": Doubt(
+        0.0, 0.1, 0.3, 1.0, _by_opacity((0.75, 6.6, 1.2, 4.3), (1.0, 2.2, 1.05, 0.0), (0.75, 0.7, 0.3, 13.1))
+    ),
 }
 # A film called transparent scatters a little all the same (from memory): S of about this.
 _HARDLY = 0.06
@@ -164,16 +188,18 @@ def standard_errors(
             for some in zip(*films, strict=True)
         ]
     )
-    missed = _missed_by_the_model(inks, rows)
+    drawn, missed = _calibrated(inks, rows)
     return (
-        np.sqrt((away**2).mean(axis=0) + missed**2),
-        np.sqrt(np.quantile(away, 0.9, axis=0) ** 2 + (_NINETY * missed) ** 2),
+        np.sqrt(((drawn * away) ** 2).mean(axis=0) + missed**2),
+        np.sqrt((drawn * np.quantile(away, 0.9, axis=0)) ** 2 + (_NINETY * missed) ** 2),
     )
 
 
-def _missed_by_the_model(inks: Sequence[Known], rows: NDArray[np.bool_]) -> Array:
-    """What the laws miss, one standard deviation, dE00 (n,): nothing of a solid that was read, more beyond it."""
-    each = np.array([DOUBT[ink.basis].model[ink.opacity] for ink in inks]) ** 2
-    thin = np.array([_TINT * x * (1 - x) if x < 1 else 0.0 for x in (float(ink.film.thickness) for ink in inks)])
-    over = np.maximum(rows.sum(axis=1) - 1, 0) / np.maximum(rows.sum(axis=1), 1)
-    return np.sqrt(rows @ (each * thin) + (rows @ each) * over)
+def _calibrated(inks: Sequence[Known], rows: NDArray[np.bool_]) -> tuple[Array, Array]:
+    """What counts of the draws, and what the laws miss, dE00: nothing of a solid that was read. (n,) each."""
+    each = np.array([DOUBT[ink.basis].missed[ink.opacity] for ink in inks]) ** 2
+    share = np.clip([float(ink.film.thickness) for ink in inks], 0, 1)
+    films = np.maximum(rows.sum(axis=1), 1)
+    drawn = rows @ each[:, [2, 0]] / films[:, None]
+    missed = rows @ (each[:, 3] * share * (1 - share)) + rows @ each[:, 1] * (1 - 1 / films)
+    return np.sqrt(np.where(films > 1, drawn[:, 1], drawn[:, 0])), np.sqrt(missed)
