@@ -9,16 +9,44 @@ from PyQt6.QtWidgets import QApplication
 from nomos.project import Project
 from nomos.ui.desk import Desk
 from nomos.ui.frame.finder import Finder
+from nomos.ui.frame.form import Form
 from nomos.ui.frame.more import ALL
 from nomos.ui.frame.next_step import NextStep, Standing, next_step
-from nomos.ui.language import window_settings
+from nomos.ui.frame.state import STATIONS
+from nomos.ui.language import studio_path, window_settings
 from nomos.ui.sheet_menu import sheet_menu
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 
 @pytest.fixture
-def _calm() -> None:
+def _first() -> None:
+    """No print has been kept on this machine yet."""
     window_settings().setValue(ALL, False)
+
+
+@pytest.fixture
+def _calm(_first: None) -> None:
+    """Folded as on a machine where a print has been kept."""
+    kept = studio_path(window_settings())
+    kept.parent.mkdir(parents=True, exist_ok=True)
+    kept.write_text("{}", "utf-8")
+
+
+@pytest.mark.usefixtures("_first")
+def test_of_a_first_print_only_the_essential_settings_are_in_sight(little_desk: Desk) -> None:
+    desk, seen = little_desk, set()
+    for name in (each for each in STATIONS if each != "bench"):
+        desk.window.go_to(name)
+        settle(desk)
+        station = desk.window.at(name)
+        for part in station.more:
+            station.turn_to(part)
+            settle(desk)
+            seen |= {
+                path for form in station.findChildren(Form) for path, made in form.controls.items() if made.isVisible()
+            }
+            assert station.more[part].said.text().startswith("Decided for you: ")
+    assert seen == {"hand", "material", "edition"}
 
 
 @pytest.mark.usefixtures("_calm")

@@ -15,8 +15,8 @@ from nomos.project.edition.studio import read_studio
 from nomos.ui.desk import Desk
 from nomos.ui.frame.preferences import Preferences
 from nomos.ui.frame.state import STATIONS
+from nomos.ui.language import studio_path
 from nomos.ui.start import start_anew
-from nomos.ui.studio_hand import studio_path
 from tests.ui.conftest import Answers, QTest, click, project_of, settle
 
 

@@ -50,6 +50,16 @@ def window_settings() -> QSettings:
     return QSettings(str(config_folder() / "window.ini"), QSettings.Format.IniFormat)
 
 
+def studio_path(settings: QSettings) -> Path:
+    """Where the studio is kept: beside the window's own settings."""
+    return Path(settings.fileName()).with_name("studio.json")
+
+
+def is_first_print() -> bool:
+    """Whether no print has been kept as a studio yet: the essential settings alone are in sight then."""
+    return not studio_path(window_settings()).exists()
+
+
 def both_languages(*texts: str) -> str:
     """Texts as they are shown, and in the other languages there are, to be looked through."""
     said = list(texts)

@@ -13,14 +13,10 @@ from nomos.project import Project
 from nomos.project.edition.studio import FIRST_EDITION, Studio, begun_in, grown, read_studio, studio_text, write_studio
 from nomos.ui.controller import Controller
 from nomos.ui.frame.notice import Notice
+from nomos.ui.language import studio_path
 
 if TYPE_CHECKING:
     from nomos.ui.frame.preferences import Preferences
-
-
-def studio_path(settings: QSettings) -> Path:
-    """Where the studio is kept: beside the window's own settings."""
-    return Path(settings.fileName()).with_name("studio.json")
 
 
 class StudioHand(QObject):

@@ -11,6 +11,7 @@ from nomos.base.language import tr, within
 from nomos.ui.frame import theme
 from nomos.ui.frame.controls import LEAST_LIST, Choice, NumberBox, check_box, label
 from nomos.ui.frame.plain_text import set_tip
+from nomos.ui.language import is_first_print
 
 
 class Form(QWidget):
@@ -30,6 +31,7 @@ class Form(QWidget):
         self._fields: dict[str, Field] = {}
         self.controls: dict[str, QWidget] = {}
         self._names: dict[str, QWidget] = {}
+        self._in_sight = ("essential",) if is_first_print() else ("essential", "usual")
         known = fields_of(kind)
         for path in paths:
             field = known[path]
@@ -70,7 +72,7 @@ class Form(QWidget):
     @property
     def further(self) -> tuple[str, ...]:
         """Paths of what only those look for who want it."""
-        return tuple(path for path, field in self._fields.items() if field.level == "further")
+        return tuple(path for path, field in self._fields.items() if field.level not in self._in_sight)
 
     def fold(self, folded: bool) -> None:
         """Leave out of sight what only those look for who want it."""
