@@ -16,9 +16,21 @@ from nomos.cli.common import answers
 from nomos.colour import Lab
 from nomos.demo import demo_project
 from nomos.design import FlatColour, FlatDesign
-from nomos.project import Assets, CutBlocks, Project, cut_blocks, digest, labels_from_png, labels_to_png, mask_request
+from nomos.project import (
+    Assets,
+    CutBlocks,
+    Project,
+    Proof,
+    cut_blocks,
+    digest,
+    labels_from_png,
+    labels_to_png,
+    mask_request,
+    prove,
+)
 from nomos.project.blocks.edits import with_flat_design
 from nomos.project.model.edits import new_project
+from nomos.project.sheet.laying import bare_places, impressions_to_lay, lay_sheet
 from nomos.registration import KentoSettings, Rect
 
 os.environ["QT_QPA_PLATFORM"] = "offscreen"
@@ -27,6 +39,15 @@ settings.register_profile(
     "nomos", deadline=None, max_examples=50, suppress_health_check=[HealthCheck.function_scoped_fixture]
 )
 settings.load_profile("nomos")
+
+
+def proof_of(project: Project, assets: Assets) -> Proof:
+    """The proof of a project from nothing: cut, laid and coloured."""
+    request = mask_request(project, assets)
+    assert request is not None
+    blocks = cut_blocks(request)
+    laid = lay_sheet(blocks, impressions_to_lay(project))
+    return prove(project, blocks, laid, bare_places(project, blocks, laid))
 
 
 @pytest.fixture

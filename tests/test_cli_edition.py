@@ -12,7 +12,7 @@ from PIL import Image
 
 from nomos.cli.main import run
 from nomos.demo import demo_project, scenario_called
-from nomos.edition import Event, append_event
+from nomos.edition import Event, append_events
 from nomos.project import save
 from nomos.project.edition.sheets import log_path
 
@@ -27,10 +27,10 @@ def saved(tmp_path_factory: pytest.TempPathFactory) -> Path:
     path = tmp_path_factory.mktemp("project") / "pots.nomos"
     save(path, *demo_project(scenario_called("pots")))
     log = log_path(path)
-    append_event(log, Event("2026-12-01T09:00:00", "layer", 0))
+    append_events(log, [Event("2026-12-01T09:00:00", "layer", 0)])
     for sheet, kind, why in ((1, "good", ""), (2, "spoiled", "slipped"), (3, "good", "")):
-        append_event(log, Event(f"2026-12-01T09:0{4 * (sheet - 1)}:00", kind, 0, sheet, why))  # type: ignore[arg-type]
-    append_event(log, Event("2026-12-01T10:00:00", "remark", 0, text="frost on the pane"))
+        append_events(log, [Event(f"2026-12-01T09:0{4 * (sheet - 1)}:00", kind, 0, sheet, why)])  # type: ignore[arg-type]
+    append_events(log, [Event("2026-12-01T10:00:00", "remark", 0, text="frost on the pane")])
     return path
 
 

@@ -9,8 +9,9 @@ from msgspec.structs import replace
 
 from nomos.cli.main import run
 from nomos.edition.log import read_log
-from nomos.project import load, proof_of, save
+from nomos.project import load, save
 from nomos.project.edition.sheets import record_of
+from tests.conftest import proof_of
 from tests.test_cli import no_window
 
 CORPUS = sorted((Path(__file__).parent / "corpus").glob("*.nomos"))

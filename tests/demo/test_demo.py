@@ -11,10 +11,11 @@ from benchmarks.demos import glasshouse as house
 from benchmarks.demos import pots as clay
 from nomos.demo import COLD_FRAME, GLASSHOUSE, POTS, Scenario, demo_picture, demo_project
 from nomos.design import read_picture
-from nomos.project import Assets, Project, cut_blocks, mask_request, proof_of
+from nomos.project import Assets, Project, cut_blocks, mask_request
 from nomos.project.blocks.jigsaw import pieces_of
 from nomos.project.blocks.methods import method_of
 from nomos.project.check.parts import apart_findings, colours_apart_mm, piece_findings
+from tests.conftest import proof_of
 
 
 @pytest.mark.thorough

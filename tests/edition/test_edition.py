@@ -19,7 +19,7 @@ from nomos.edition import (
     Event,
     LogError,
     SheetsError,
-    append_event,
+    append_events,
     cut_from,
     layer_figures,
     learnt_good,
@@ -96,7 +96,7 @@ def events() -> list[Event]:
 def test_a_log_is_replayed_and_the_bad_sheet_goes_first(tmp_path: Path) -> None:
     path = tmp_path / "print.log"
     for event in events():
-        append_event(path, event)
+        append_events(path, [event])
     assert read_log(path) == tuple(events())
     begun = replay(events()[:7], ids(2), 4)
     assert begun.queue() == [3, 1, 2, 4]
@@ -144,7 +144,7 @@ def test_a_log_cut_off_anywhere_loses_nothing_that_was_whole(cut: int) -> None:
     with tempfile.TemporaryDirectory() as folder:
         path = Path(folder) / "print.log"
         for event in events():
-            append_event(path, event)
+            append_events(path, [event])
         data = path.read_bytes()[:cut]
         path.write_bytes(data)
         whole = data.count(b"\n")
@@ -152,7 +152,7 @@ def test_a_log_cut_off_anywhere_loses_nothing_that_was_whole(cut: int) -> None:
         # The last line may be whole but for its end.
         assert found[:whole] == tuple(events())[:whole]
         assert len(found) <= whole + 1
-        append_event(path, Event(at(99), "remark", text="after the cut"))
+        append_events(path, [Event(at(99), "remark", text="after the cut")])
         again = read_log(path)
         assert again[:whole] == tuple(events())[:whole]
         assert again[-1].text == "after the cut"
@@ -162,9 +162,9 @@ def test_a_killed_bench_keeps_every_event_it_has_answered(tmp_path: Path) -> Non
     """A process writes events and says each one; it is killed; what was said is on disk."""
     path = tmp_path / "print.log"
     script = (
-        "import sys\nfrom pathlib import Path\nfrom nomos.edition import Event, append_event\n"
-        "n = 0\nwhile True:\n n += 1\n append_event(Path(sys.argv[1]),"
-        " Event('2026-12-01T09:00:00', 'good', 0, n))\n"
+        "import sys\nfrom pathlib import Path\nfrom nomos.edition import Event, append_events\n"
+        "n = 0\nwhile True:\n n += 1\n append_events(Path(sys.argv[1]),"
+        " [Event('2026-12-01T09:00:00', 'good', 0, n)])\n"
         " print(n, flush=True)\n"
     )
     process = subprocess.Popen([sys.executable, "-c", script, str(path)], stdout=subprocess.PIPE)
@@ -182,7 +182,7 @@ def test_a_log_that_is_none_and_a_full_disk_are_said(tmp_path: Path) -> None:
     with pytest.raises(LogError, match="is not a log"):
         read_log(path)
     with pytest.raises(LogError, match="no ordinary file"):
-        append_event(Path("/dev/full"), Event(at(0), "remark", text="x"))
+        append_events(Path("/dev/full"), [Event(at(0), "remark", text="x")])
     assert read_log(tmp_path / "none.log") == ()
 
 
@@ -225,10 +225,10 @@ def test_the_best_sheets_are_numbered_first_and_the_rest_cancelled() -> None:
 )
 def test_a_bad_line_is_set_aside_counted_and_kept(tmp_path: Path, line: str) -> None:
     log = tmp_path / "x.bench.jsonl"
-    append_event(log, Event("2026-01-05T09:00:00", "layer", 0))
+    append_events(log, [Event("2026-01-05T09:00:00", "layer", 0)])
     with log.open("a", encoding="utf-8") as file:
         file.write(line + "\n")
-    append_event(log, Event("2026-01-05T09:05:00", "good", 0, 1))
+    append_events(log, [Event("2026-01-05T09:05:00", "good", 0, 1)])
     events = read_log(log)
     assert [event.kind for event in events] == ["layer", "good"]
     assert read_log_text(log).aside == 1
@@ -241,9 +241,9 @@ def test_a_bad_line_is_set_aside_counted_and_kept(tmp_path: Path, line: str) -> 
 def test_a_time_zone_is_taken_and_a_layer_that_is_gone_counts_for_nothing(tmp_path: Path) -> None:
     log = tmp_path / "x.bench.jsonl"
     log.write_text('{"at": "2026-01-05T09:00:00+00:00", "kind": "layer", "layer": 0}\n', "utf-8")
-    append_event(log, Event("2026-01-05T09:05:00", "good", 0, 1))
-    append_event(log, Event("2026-01-06T09:00:00", "layer", 1))
-    append_event(log, Event("2026-01-06T09:05:00", "good", 1, 1))
+    append_events(log, [Event("2026-01-05T09:05:00", "good", 0, 1)])
+    append_events(log, [Event("2026-01-06T09:00:00", "layer", 1)])
+    append_events(log, [Event("2026-01-06T09:05:00", "good", 1, 1)])
     # The second layer was left out of the plan since.
     state = replay(read_log(log), ids(1), 3)
     assert (state.layer, state.beyond) == (0, 2)

@@ -5,12 +5,13 @@ from datetime import datetime
 import numpy as np
 
 from nomos.edition import Event, now_text
-from nomos.project import Assets, Project, proof_of
+from nomos.project import Assets, Project
 from nomos.project.edition.bench import begin_events, given_up_event, note_event, noted, pull_events
 from nomos.project.edition.board import board_sheets, sheet_facts, sheets_board
 from nomos.project.edition.printed import written
 from nomos.project.edition.sheets import state_of
 from nomos.project.model.edits import with_workshop
+from tests.conftest import proof_of
 
 Demo = tuple[Project, Assets]
 

@@ -12,7 +12,7 @@ from nomos.formats.pdf import drawings_pdf
 from nomos.formats.svg import drawing_svg
 from nomos.formats.template import templates
 from nomos.formats.template_drawing import template_drawing, template_drawings
-from nomos.project import Assets, Project, ProjectError, cut_blocks, digest, find, mask_request, proof_of
+from nomos.project import Assets, Project, ProjectError, cut_blocks, digest, find, mask_request
 from nomos.project.blocks.boards import board_pairs, printed_in_turn, turned_text
 from nomos.project.blocks.edits import with_bare_colour, with_block
 from nomos.project.blocks.jigsaw import pieces_of, with_jigsaw, with_kerf, with_light
@@ -25,6 +25,7 @@ from nomos.project.inks.colour_uncertainty import judge
 from nomos.project.model.edits import with_sheet, with_workshop
 from nomos.project.register.system import plan_of_system
 from nomos.project.sheet.laying import impressions_to_lay, lay_sheet, sheet_labs_by_pull
+from tests.conftest import proof_of
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
 Demo = tuple[Project, Assets]

@@ -5,15 +5,23 @@ import pytest
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
+from nomos.base.fields import with_value
 from nomos.project import Assets, CutBlocks, Project, cut_blocks, mask_request
 from nomos.project.register.magnified import SIDE_MM, magnify
 from nomos.project.register.plausible import plausible_sheet
 from nomos.project.register.scan import printed_sheet
-from nomos.project.register.system import middle_of, with_budget
+from nomos.project.register.system import middle_of
 from nomos.project.register.tolerance import flash_exact
 from nomos.registration import Motion
 
 Demo = tuple[Project, Assets]
+
+
+def with_budget(project: Project, **figures: float) -> Project:
+    """The project with other parts of the error."""
+    for name, figure in figures.items():
+        project = with_value(project, f"register.budget.{name}", figure)
+    return project
 
 
 def test_ink_on_wet_ink_is_patchy_about_what_is_predicted_and_dry_ink_is_even(little: Demo) -> None:

@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 
 from nomos.edition import EditionState, Event, now_text, replay
-from nomos.project import Assets, Project, ProjectError, proof_of
+from nomos.project import Assets, Project, ProjectError
 from nomos.project.blocks.edits import without_impression
 from nomos.project.blocks.inking import with_zone_changed
 from nomos.project.blocks.methods import with_method
@@ -19,6 +19,7 @@ from nomos.project.edition.sheets import state_of
 from nomos.project.inks.data import with_ink_data
 from nomos.project.inks.films import sitting_advice
 from nomos.project.model.edits import with_pull, with_workshop
+from tests.conftest import proof_of
 
 Demo = tuple[Project, Assets]
 Told = dict[str, object]

@@ -11,7 +11,7 @@ from nomos.colour import Ground, Lab, delta_e00, ink_film, overprints, reflectan
 from nomos.colour.ink import Opacity
 from nomos.colour.inverse import ink_over
 from nomos.formats.template import templates
-from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request, proof_of
+from nomos.project import Assets, Project, ProjectError, cut_blocks, find, mask_request
 from nomos.project.blocks.edits import with_bare_colour, with_printed_colour
 from nomos.project.blocks.pulls import between_pulls, in_rule_order, moved_impression
 from nomos.project.blocks.reduction import (
@@ -23,6 +23,7 @@ from nomos.project.blocks.reduction import (
 )
 from nomos.project.inks.edits import with_ink
 from nomos.project.inks.films import predicted, printing_sets
+from tests.conftest import proof_of
 
 Demo = tuple[Project, Assets]
 PAPER: Lab = (95.0, 0.0, 3.0)

@@ -14,11 +14,12 @@ import msgspec
 import pytest
 
 from nomos.base.errors import BadInput
-from nomos.project import Assets, Project, load, proof_of, save
+from nomos.project import Assets, Project, load, save
 from nomos.project.check.predictions import Predictions, encoded, predictions_of, read_predictions, what_moved
 from nomos.project.model import VERSION
 from nomos.project.model.edits import with_trap
 from nomos.project.model.store import MIMETYPE, json_schema, predicted_in
+from tests.conftest import proof_of
 
 Demo = tuple[Project, Assets]
 CORPUS = Path(__file__).parents[1] / "corpus" / "pane-6.nomos"

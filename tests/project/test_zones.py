@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from msgspec.structs import replace
 
 from nomos.colour import Lab
-from nomos.project import Assets, Project, ProjectError, Proof, cut_blocks, mask_request, proof_of, sheet_labs
+from nomos.project import Assets, Project, ProjectError, Proof, cut_blocks, mask_request, sheet_labs
 from nomos.project.blocks.edits import with_bare_colour
 from nomos.project.blocks.traps import border_traps
 from nomos.project.blocks.zones import merged_pulls, printed_again, split_zones, with_grade
@@ -23,6 +23,7 @@ from nomos.project.model.store import labels_of, load, save
 from nomos.project.register.edits import with_offset
 from nomos.proof import Misregister
 from nomos.separation.sharing import fewest_blocks, shared_order
+from tests.conftest import proof_of
 
 Drawn = Callable[[np.ndarray, list[Lab], float], tuple[Project, Assets]]
 PPM = 4.0

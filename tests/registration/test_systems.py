@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from shapely import Polygon
 
 from nomos.base.errors import BadInput
+from nomos.base.fields import check_fields
 from nomos.registration import (
     BudgetSettings,
     Contacts,
@@ -24,7 +25,6 @@ from nomos.registration import (
     System,
     WallChange,
     advise,
-    check_settings,
     move_text,
     plan_system,
     printed_marks,
@@ -200,7 +200,11 @@ def test_no_room_is_said_with_what_would_help(
 )
 def test_settings_that_cannot_be_are_refused(settings: RegisterSettings) -> None:
     with pytest.raises(RegisterError):
-        check_settings(settings)
+        check_fields(settings, _refused)
+
+
+def _refused(_name: str, reason: str) -> RegisterError:
+    return RegisterError(reason)
 
 
 @pytest.mark.parametrize("kind", ["rings", "crosses", "verniers"])
@@ -270,21 +274,21 @@ def test_parts_lie_within_their_stock() -> None:
 
 @pytest.mark.parametrize("side", [5.0, 200.0, 2000.0])
 def test_a_block_size_that_can_be_is_taken_and_another_refused(side: float) -> None:
-    check_settings(RegisterSettings(jig=JigSettings(block_mm=(side, side))))
+    check_fields(RegisterSettings(jig=JigSettings(block_mm=(side, side))), _refused)
     for wrong in (4.9, 2000.1):
         with pytest.raises(BadInput):
-            check_settings(RegisterSettings(jig=JigSettings(block_mm=(side, wrong))))
+            check_fields(RegisterSettings(jig=JigSettings(block_mm=(side, wrong))), _refused)
 
 
 def test_an_error_of_nothing_can_be_given() -> None:
     """Someone who has measured it may say that there is none."""
-    check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=0.0)))
+    check_fields(RegisterSettings(budget=BudgetSettings(cutting_mm=0.0)), _refused)
     with pytest.raises(BadInput):
-        check_settings(RegisterSettings(budget=BudgetSettings(cutting_mm=-0.1)))
+        check_fields(RegisterSettings(budget=BudgetSettings(cutting_mm=-0.1)), _refused)
 
 
 def test_the_jigs_block_is_taken_within_its_bounds() -> None:
-    check_settings(RegisterSettings("jig", jig=JigSettings(block_mm=(300.0, 5.0))))
+    check_fields(RegisterSettings("jig", jig=JigSettings(block_mm=(300.0, 5.0))), _refused)
     for block in ((4.9, 300.0), (300.0, 2001.0)):
         with pytest.raises(RegisterError, match="5 to 2000 mm"):
-            check_settings(RegisterSettings("jig", jig=JigSettings(block_mm=block)))
+            check_fields(RegisterSettings("jig", jig=JigSettings(block_mm=block)), _refused)

@@ -11,7 +11,6 @@ from nomos.project import Assets, CutBlocks, Project, impressions_to_lay, lay_sh
 from nomos.project.check.cutting import cutting_findings, freedom_of, simpler_block
 from nomos.project.edition.fineness import features_of
 from nomos.project.inks.edits import with_ink
-from nomos.project.model.edits import with_fineness
 from nomos.separation import features as separation_features
 from nomos.separation.features import Feature, find_features, too_narrow
 from nomos.separation.freedom import shrunk, simplify
@@ -139,7 +138,7 @@ def test_findings_of_the_demo_name_block_kind_and_place(demo: tuple[Project, Ass
     for finding in found:
         assert finding.place_mm is not None
         assert project.image.left <= finding.place_mm[0] <= project.image.right
-    coarse = with_fineness(project, line_mm=2.0, tool_mm=0.1)
+    coarse = replace(project, line_mm=2.0, tool_mm=0.1)
     more = cutting_findings(coarse, features_of(coarse, demo_blocks))
     assert any("thinner than 2.0 mm" in f.text for f in more)
     assert not any("channel" in f.text for f in more)

@@ -11,6 +11,7 @@ import numpy as np
 import pytest
 from msgspec.structs import replace
 
+from nomos.base.fields import with_value
 from nomos.project import (
     Assets,
     CutBlocks,
@@ -34,22 +35,14 @@ from nomos.project.inks.data import with_ink_data
 from nomos.project.inks.edits import with_ink, with_strength
 from nomos.project.inks.mixing import underlay_of, wanted_of
 from nomos.project.model import Grade, ProofReading
-from nomos.project.model.edits import (
-    with_fineness,
-    with_paper,
-    with_pull,
-    with_seam,
-    with_sheet,
-    with_trap,
-    with_workshop,
-)
+from nomos.project.model.edits import with_paper, with_pull, with_seam, with_sheet, with_trap, with_workshop
 from nomos.project.order.days import calendar_of, days_needed
 from nomos.project.order.search import best_orders
 from nomos.project.register.comparison import planned
 from nomos.project.register.edits import with_offset
 from nomos.project.register.magnified import magnify
 from nomos.project.register.practice import make_exercise
-from nomos.project.register.system import with_budget, with_register
+from nomos.project.register.system import with_register
 from nomos.project.register.tolerance import flash_fast
 from nomos.proof import Misregister
 from nomos.work import Answers, Request
@@ -77,7 +70,7 @@ EDITS: dict[str, Edit] = {
     "trap": lambda p: with_trap(p, 1.2),
     "seam": lambda p: with_seam(p, 0.0),
     "tolerance": lambda p: replace(p, tolerance_mm=1.0),
-    "fineness": lambda p: with_fineness(p, line_mm=2.5, tool_mm=3.0),
+    "fineness": lambda p: replace(p, line_mm=2.5, tool_mm=3.0),
     "ink colour": lambda p: with_ink(p, p.inks[0].id, lab=(50.0, 20.0, -20.0)),
     "shade": lambda p: with_ink(p, p.inks[0].id, lab=(p.inks[0].lab[0] - 0.5, *p.inks[0].lab[1:])),
     "opacity": lambda p: with_ink(p, p.inks[1].id, opacity="opaque"),
@@ -95,7 +88,7 @@ EDITS: dict[str, Edit] = {
     "damp": lambda p: with_register(p, damp=True),
     "system": lambda p: with_register(p, system="jig"),
     "marks": lambda p: with_register(p, marks="rings"),
-    "budget": lambda p: with_budget(p, seating_mm=0.9),
+    "budget": lambda p: with_value(p, "register.budget.seating_mm", 0.9),
     "hand": lambda p: replace(p, kento=dataclasses.replace(p.kento, hand="left")),
     "switch": lambda p: with_switch(p, p.blocks[0].id, (2,), True),
     "bare": lambda p: with_bare_colour(p, 1),

@@ -49,17 +49,17 @@ def killed(seeds: Seeds) -> dict[str, Attack]:
         return f"left over: {len(left)} hidden files" if left else ""
 
     def while_logging(folder: Path, rng: random.Random) -> str:
-        from nomos.edition.log import Event, append_event, now_text, read_log
+        from nomos.edition.log import Event, append_events, now_text, read_log
 
         log = folder / "a.nomos.bench.jsonl"
 
         def life(tell: Callable[[int], None]) -> None:
             for count in itertools.count(1):
-                append_event(log, Event(now_text(), "remark", text=str(count)))
+                append_events(log, [Event(now_text(), "remark", text=str(count))])
                 tell(count)
 
         told = last_told(life, rng)
-        append_event(log, Event(now_text(), "remark", text="after"))
+        append_events(log, [Event(now_text(), "remark", text="after")])
         found = [event.text for event in read_log(log)]
         whole = [str(count) for count in range(1, len(found))] + ["after"]
         return "" if len(found) - 1 >= told and found == whole else f"told {told}, found {len(found) - 1}"

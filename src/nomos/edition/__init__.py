@@ -7,7 +7,6 @@ from nomos.edition.log import (
     EventKind,
     LogError,
     LogText,
-    append_event,
     append_events,
     locked,
     now_text,

@@ -131,11 +131,6 @@ def locked(path: Path, *, wait_s: float = 5.0) -> Iterator[None]:
         found.release()
 
 
-def append_event(path: Path, event: Event) -> None:
-    """Add one event, as `append_events` does."""
-    append_events(path, (event,))
-
-
 def append_events(path: Path, events: Sequence[Event]) -> None:
     """Add events and have them on disk before this returns.
 

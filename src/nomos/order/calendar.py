@@ -182,7 +182,7 @@ class _Desk:
 
     def cut(self, run: Run, layer: int) -> None:
         """Cut for a layer, parted over days: nobody cuts well for more than so many hours a day."""
-        left = run.cutting_min(self.times)
+        left = whole = run.cutting_min(self.times)
         while left > 1e-6:
             closes = self.to_work()
             room = 60 * self.times.cut_h - self.has_cut.get(self.now.date(), 0.0)
@@ -191,7 +191,9 @@ class _Desk:
                 continue
             piece = min(left, room, (closes - self.now).total_seconds() / 60)
             end = self.now + timedelta(minutes=piece)
-            self.tasks.append(Task("cut", layer, tr("cut for {name}", name=run.name), self.now, end))
+            if left == whole or piece >= 1:
+                # Seconds left over from the day before are no row of their own.
+                self.tasks.append(Task("cut", layer, tr("cut for {name}", name=run.name), self.now, end))
             self.has_cut[self.now.date()] = self.has_cut.get(self.now.date(), 0.0) + piece
             self.now, left = end, left - piece
 

@@ -1,7 +1,7 @@
 """The project as a value, its edits, its file, its proof and its findings."""
 
 from nomos.project.check.findings import find
-from nomos.project.check.proof import Proof, proof_of, prove
+from nomos.project.check.proof import Proof, prove
 from nomos.project.model import Impression, Ink, Paper, Project, ProjectError, Source, Zone
 from nomos.project.model.finding import Cure, Finding, Station, Weight
 from nomos.project.model.store import Assets, digest, labels_from_png, labels_of, labels_to_png, load, mask_to_png, save

@@ -22,7 +22,6 @@ from nomos.registration.settings import (
     RegisterSettings,
     Situation,
     System,
-    check_settings,
 )
 from nomos.registration.systems import SYSTEMS, SystemAdvice, advise, system_called
 from nomos.registration.systems.shapes import Shape, SystemPlan

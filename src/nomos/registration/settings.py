@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 from msgspec import Meta
 
 from nomos.base.errors import BadInput
-from nomos.base.fields import check_fields, choice, figure, length, yes
+from nomos.base.fields import choice, figure, length, yes
 from nomos.base.language import tr
 
 # The name of a record in `systems`; `check_system` there refuses what is none.
@@ -196,16 +196,6 @@ class RegisterSettings:
             undo=REGISTRATION,
         ),
     ] = False  # fmt: skip
-
-
-def check_settings(settings: RegisterSettings) -> None:
-    """Refuse figures that cannot be.
-
-    Raises
-    ------
-    RegisterError : with what is wrong and what to do.
-    """
-    check_fields(settings, lambda _name, reason: RegisterError(reason))
 
 
 # Paper lighter than this hangs and cannot be pushed into corners, lighter than the second is seen

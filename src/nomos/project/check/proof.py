@@ -3,25 +3,11 @@
 from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING
 
-from nomos.base.language import tr
-from nomos.base.progress import NULL_PROGRESS, Progress
 from nomos.project.check.findings import find
-from nomos.project.model import Project, ProjectError
+from nomos.project.model import Project
 from nomos.project.model.finding import Finding
-from nomos.project.model.store import Assets
-from nomos.project.sheet.laying import (
-    Array,
-    ColourMatch,
-    LaidSheet,
-    Spot,
-    bare_places,
-    colour_matches,
-    impressions_to_lay,
-    lay_sheet,
-    mean_difference,
-    sheet_labs,
-)
-from nomos.project.sheet.masks import CutBlocks, cut_blocks, mask_request
+from nomos.project.sheet.laying import Array, ColourMatch, LaidSheet, Spot, colour_matches, mean_difference, sheet_labs
+from nomos.project.sheet.masks import CutBlocks
 from nomos.separation import find_key
 
 if TYPE_CHECKING:
@@ -68,16 +54,6 @@ class Proof:
     def mean_de00(self) -> float:
         """Area-weighted mean ΔE00 to the wanted colours."""
         return mean_difference(self.matches)
-
-
-def proof_of(project: Project, assets: Assets, *, progress: Progress = NULL_PROGRESS) -> Proof:
-    """The proof of a project from nothing: cut, laid and coloured. Raises ProjectError, Cancelled."""
-    request = mask_request(project, assets)
-    if request is None or not project.impressions:
-        raise ProjectError("flat", tr("There is nothing to print yet: open a picture and flatten it first."))
-    blocks = cut_blocks(request, progress=progress)
-    laid = lay_sheet(blocks, impressions_to_lay(project))
-    return prove(project, blocks, laid, bare_places(project, blocks, laid))
 
 
 def prove(project: Project, blocks: CutBlocks, laid: LaidSheet, spots: tuple[Spot, ...] = ()) -> Proof:

@@ -112,11 +112,6 @@ def with_seam(project: Project, seam_de00: float) -> Project:
     return replace(project, seam_de00=seam_de00)
 
 
-def with_fineness(project: Project, *, line_mm: float | None = None, tool_mm: float | None = None) -> Project:
-    """The project for another thinnest line that holds, or another finest tool."""
-    return replace(project, line_mm=line_mm or project.line_mm, tool_mm=tool_mm or project.tool_mm)
-
-
 def with_kento(project: Project, settings: KentoSettings) -> Project:
     """The project with other choices for the kento; whether they fit is a finding."""
     return replace(project, kento=settings)

@@ -149,11 +149,6 @@ def with_register(project: Project, **changes: Any) -> Project:
     return replace(project, register=dataclasses.replace(project.register, **changes))
 
 
-def with_budget(project: Project, **figures: Any) -> Project:
-    """Give one's own figures for parts of the error; None takes the default again. Raises RegisterError."""
-    return with_register(project, budget=dataclasses.replace(project.register.budget, **figures))
-
-
 def with_reading(project: Project, reading: ProofReading) -> Project:
     """Keep how far a pull was found out of register."""
     return replace(project, readings=(*project.readings, reading))
