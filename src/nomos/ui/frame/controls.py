@@ -2,8 +2,8 @@
 
 from collections.abc import Sequence
 
-from PyQt6.QtCore import QRectF, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QColor, QFontMetrics, QPainter, QPaintEvent, QValidator
+from PyQt6.QtCore import QRectF, QSize, Qt, QTimer, pyqtSignal
+from PyQt6.QtGui import QColor, QFocusEvent, QFontMetrics, QPainter, QPaintEvent, QValidator
 from PyQt6.QtWidgets import (
     QButtonGroup,
     QCheckBox,
@@ -121,6 +121,11 @@ class NumberBox(QDoubleSpinBox):
             self.blockSignals(True)
             self.setValue(value)
             self.blockSignals(False)
+
+    def focusInEvent(self, event: QFocusEvent | None) -> None:
+        super().focusInEvent(event)
+        # By mouse too the whole figure is taken, to be typed over: once the press has set the cursor.
+        QTimer.singleShot(0, self.selectAll)
 
     def textFromValue(self, value: float) -> str:
         if self._length:
