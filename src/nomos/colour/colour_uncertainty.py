@@ -27,12 +27,14 @@ class Missed(NamedTuple):
     """What of the distances that are drawn counts, and what the laws themselves miss besides, dE00.
 
     drawn, over : of films over each other. tint_drawn, tint : of one film, thinned (half of `tint` at a half).
+    solid : of a full film, where it was not read on this paper.
     """
 
     drawn: float
     over: float
     tint_drawn: float
     tint: float
+    solid: float = 0.0
 
 
 class Doubt(NamedTuple):
@@ -74,7 +76,11 @@ DOUBT: dict[Basis, Doubt] = {
         0.22, 0.0, 0.4, 0.3, _by_opacity((0.4, 1.5, 1.05, 6.0), (0.3, 0.8, 0.65, 3.2), (0.3, 0.5, 0.8, 2.6))
     ),
     "readings": Doubt(
-        0.0, 0.1, 0.3, 1.0, _by_opacity((0.75, 6.6, 1.2, 4.3), (1.0, 2.2, 1.05, 0.0), (0.75, 0.7, 0.3, 13.1))
+        0.0,
+        0.1,
+        0.3,
+        1.0,
+        _by_opacity((0.75, 3.7, 1.0, 3.8, 5.8), (0.5, 0.1, 0.75, 5.8, 5.2), (0.5, 0, 0.75, 7.2, 3.0)),
     ),
 }
 # A film called transparent scatters a little all the same (from memory): S of about this.
@@ -196,10 +202,11 @@ def standard_errors(
 
 
 def _calibrated(inks: Sequence[Known], rows: NDArray[np.bool_]) -> tuple[Array, Array]:
-    """What counts of the draws, and what the laws miss, dE00: nothing of a solid that was read. (n,) each."""
+    """What counts of the draws, and what the laws miss, dE00: nothing of a solid that was read here. (n,) each."""
     each = np.array([DOUBT[ink.basis].missed[ink.opacity] for ink in inks]) ** 2
     share = np.clip([float(ink.film.thickness) for ink in inks], 0, 1)
     films = np.maximum(rows.sum(axis=1), 1)
     drawn = rows @ each[:, [2, 0]] / films[:, None]
     missed = rows @ (each[:, 3] * share * (1 - share)) + rows @ each[:, 1] * (1 - 1 / films)
+    missed += rows @ (each[:, 4] * share) / films
     return np.sqrt(np.where(films > 1, drawn[:, 1], drawn[:, 0])), np.sqrt(missed)

@@ -90,8 +90,9 @@ def corner_sigma_mm(covariance: Floats, size_mm: tuple[float, float]) -> float:
     for x in (0.0, size_mm[0]):
         for y in (0.0, size_mm[1]):
             at = np.array([[1, x, y, 0, 0, 0], [0, 0, 0, 1, x, y]])
-            worst = max(worst, float(np.sqrt(np.trace(at @ covariance @ at.T))))
-    return worst
+            worst = max(worst, float(np.trace(at @ covariance @ at.T)))
+    # By rounding a variance of nothing may come out below it: the worst is never less than 0.
+    return float(np.sqrt(worst))
 
 
 def fit_picture(

@@ -149,7 +149,7 @@ class BudgetSettings:
         choice(
             tr("Whose hand"), tr("Whose usual figures the parts of the error are."),
             (("practised", tr("Practised hand")), ("beginner", tr("First edition"))), bare=True,
-            level="usual",
+            level="essential",
             undo=TOLERANCE,
         ),
     ] = "practised"  # fmt: skip
