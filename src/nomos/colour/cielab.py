@@ -143,8 +143,6 @@ def srgb_decode(encoded: Array) -> Array:
 
 
 LINEAR_OF_SRGB = srgb_decode(np.arange(256) / 255)
-# Back from linear light in 4,096 steps, for pages of pixels.
-SRGB_OF_LINEAR = np.rint(255 * srgb_encode(np.linspace(0, 1, 4096))).astype(np.uint8)
 """Linear shares of the whole numbers of sRGB. (256,)"""
 
 

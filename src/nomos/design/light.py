@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nomos.colour import Lab, srgb_to_lab
-from nomos.colour.cielab import LINEAR_OF_SRGB, SRGB_OF_LINEAR, srgb_decode, srgb_encode
+from nomos.colour.cielab import srgb_decode, srgb_encode
 from nomos.design.page import Rgb
 
 Linear = NDArray[np.float32]
@@ -85,7 +85,8 @@ class Light:
         if self.gain is None:
             return rgb
         height, width = rgb.shape[:2]
-        table = LINEAR_OF_SRGB.astype(np.float32)
+        table = srgb_decode(np.arange(256) / 255.0).astype(np.float32)
+        back = np.rint(255 * srgb_encode(np.linspace(0, 1, 4096))).astype(np.uint8)
         out = np.empty_like(rgb)
         for top in range(0, height, 256):
             strip = table[rgb[top : top + 256]]
@@ -98,7 +99,7 @@ class Light:
                 cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE,
             )  # fmt: skip
             index = np.minimum(strip * gain * 4095 + 0.5, 4095).astype(np.uint16)
-            out[top : top + 256] = SRGB_OF_LINEAR[index]
+            out[top : top + 256] = back[index]
         return out
 
 

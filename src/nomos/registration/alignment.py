@@ -24,6 +24,7 @@ _LEAST_SLOPE = 0.012
 _LEAST_PIXELS, _MOST_PIXELS = 200, 40_000
 # Pixels near each other are not independent readings.
 _SHARED = 4 * np.pi * 1.2**2
+_NODES = 20
 # What is left over is looked at in so many tiles along each side of the image.
 _TILES = 5
 _RIM_MM = 1.5
@@ -83,7 +84,7 @@ def aligned(
         if far < 0.002:
             break
     left, sigma = level.left_over()
-    return Aligned(warp, step.covariance, level.explained(), step.cost, left, sigma)
+    return Aligned(warp, step.covariance, step.explained, step.cost, left, sigma)
 
 
 @dataclass(frozen=True, eq=False)
@@ -91,6 +92,7 @@ class _Step:
     change: Floats
     covariance: Floats
     cost: float
+    explained: float
 
 
 class _Level:
@@ -109,7 +111,9 @@ class _Level:
         self._small = np.asarray(small, np.float32)
         width, height = warp.sheet_mm
         self._area = (0.0, 0.0, predicted.shape[1] / px_per_mm, predicted.shape[0] / px_per_mm)
-        self.corners = np.array([(0, 0), (width, 0), (width, height), (0, height)], np.float64)
+        x, y = np.meshgrid(np.linspace(0, width, _NODES), np.linspace(0, height, _NODES))
+        self._places = np.stack([x.ravel(), y.ravel()], axis=-1)
+        self.corners = self._places[[0, _NODES - 1, -1, -_NODES]]
         self._prior = 1 / warp.prior_sigmas() ** 2
         if not fine:
             self._prior[8:] = 1e12
@@ -124,7 +128,7 @@ class _Level:
         # Each of the pixels left out would have said nearly the same.
         self._shared = _SHARED / every**0.5
         # How the page moves under a change of the warp hardly depends on where the warp is.
-        self._moves = warp.changes_between(np.stack([self._x + 0.5, self._y + 0.5], axis=-1) / px_per_mm)
+        self._moves = self._interpolated(warp.changes(self._places), self._x, self._y)
 
     def look(self, warp: Warp) -> _Step:
         """How the warp is to change, from where it is."""
@@ -137,13 +141,10 @@ class _Level:
         keep = inside[self._y, self._x]
         self._at = y, x = self._y[keep], self._x[keep]
         missed = (wanted - got)[y, x].astype(np.float64)
-        # Edges keep off the page's rim: both neighbours are there.
-        slope_x, slope_y = (
-            sum(page[y + j, x + i] - page[y - j, x - i] for page in (wanted, got)) * (self._ppm / 4)
-            for i, j in ((1, 0), (0, 1))
-        )
+        mean = (wanted + got) / 2
+        slope_x, slope_y = (np.gradient(mean, axis=n)[y, x] * self._ppm for n in (1, 0))
         if len(y) < _LEAST_PIXELS:
-            return _Step(np.zeros(TERMS), np.diag(1 / self._prior), np.inf)
+            return _Step(np.zeros(TERMS), np.diag(1 / self._prior), np.inf, 0.0)
         noise = max(1.4826 * float(np.median(np.abs(missed))), 0.004)
         weights = 1 / (1 + (missed / (3 * noise)) ** 2) / noise**2 / self._shared
         # What each pixel says of how it is to move: its own normal equations, over the three channels.
@@ -163,18 +164,21 @@ class _Level:
         scale = 1 / np.sqrt(np.diag(normal))
         covariance = np.linalg.inv(normal * np.outer(scale, scale)) * np.outer(scale, scale)
         cost = float(np.log1p((missed / 0.03) ** 2).mean())
-        self._pages = wanted, got
-        return _Step(covariance @ right, covariance, cost)
+        own = wanted[y, x] - cv2.blur(wanted, (9, 9))[y, x]
+        met = got[y, x] - cv2.blur(got, (9, 9))[y, x]
+        explained = float((own * met).sum() / np.sqrt((own**2).sum() * (met**2).sum() + 1e-12))
+        return _Step(covariance @ right, covariance, cost, explained)
 
-    def explained(self) -> float:
-        """Share of the predicted print's own contrast that was seen last."""
-        import cv2
-
-        y, x = self._at
-        if len(y) < _LEAST_PIXELS:
-            return 0.0
-        own, met = (page[y, x] - cv2.blur(page, (9, 9))[y, x] for page in self._pages)
-        return float((own * met).sum() / np.sqrt((own**2).sum() * (met**2).sum() + 1e-12))
+    def _interpolated(self, moves: Floats, x: NDArray[np.int64], y: NDArray[np.int64]) -> Floats:
+        """Moves at pixels from those at the nodes. (n, 2, TERMS)."""
+        grid = moves.reshape(_NODES, _NODES, 2, TERMS)
+        width, height = self._places[-1]
+        across = np.clip((x + 0.5) / self._ppm / width * (_NODES - 1), 0, _NODES - 1.001)
+        down = np.clip((y + 0.5) / self._ppm / height * (_NODES - 1), 0, _NODES - 1.001)
+        i, j = across.astype(int), down.astype(int)
+        u, v = (across - i)[:, None, None], (down - j)[:, None, None]
+        upper = grid[j, i] * (1 - u) + grid[j, i + 1] * u
+        return np.asarray(upper * (1 - v) + (grid[j + 1, i] * (1 - u) + grid[j + 1, i + 1] * u) * v)
 
     def left_over(self) -> tuple[Floats, Floats]:
         """How far each tile of what is printed is still off, mm, and one standard error of it."""

@@ -16,8 +16,7 @@ Image = NDArray[np.float32]
 # One standard deviation of what is thought before anything is seen: pixels as a share of the picture for the
 # corners, the lens's terms, and mm of bend. Chosen by us.
 _CORNER_SHARE, _LENS, _BEND_MM, _NONE = 0.05, 0.06, 0.25, 1e-7
-# A smooth map is reckoned at every so many pixels, its terms at so many nodes along a side, and interpolated.
-_NODE_PX, _NODES = 16, 20
+_NODE_PX = 16
 TERMS = 16
 
 
@@ -116,16 +115,6 @@ class Warp:
             one[term] += step[term]
             moved[..., term] = (self.with_values(one).to_pixels(places_mm) - at) / step[term]
         return np.asarray(np.linalg.solve(to_px, moved), np.float64)
-
-    def changes_between(self, places_mm: Floats) -> Floats:
-        """`changes` of many places, interpolated between nodes over the sheet. (n, 2) to (n, 2, TERMS)."""
-        size = np.array(self.sheet_mm)
-        nodes = np.moveaxis(np.indices((_NODES, _NODES)), 0, -1) / (_NODES - 1) * size
-        moves = self.changes(nodes.reshape(-1, 2)).reshape(_NODES, _NODES, 2, TERMS)
-        at = np.clip(places_mm / size * (_NODES - 1), 0, _NODES - 1.001)
-        (i, j), (u, v) = at.astype(int).T, (at - at.astype(int)).T[..., None, None]
-        lower, upper = (moves[i, to] * (1 - u) + moves[i + 1, to] * u for to in (j, j + 1))
-        return np.asarray(lower * (1 - v) + upper * v)
 
     def _homography(self) -> Floats:
         width, height = self.sheet_mm

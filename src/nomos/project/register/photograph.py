@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from nomos.base.language import tr
 from nomos.base.progress import NULL_PROGRESS, Part, Progress
 from nomos.base.units import length_text
-from nomos.colour.cielab import SRGB_OF_LINEAR
+from nomos.colour.cielab import srgb_encode
 from nomos.project.model import Project, ProjectError
 from nomos.project.register.placing import Corners, corners_of, light_of, place_print, shrunk
 from nomos.project.register.scan import (
@@ -341,7 +341,7 @@ def lay_photograph(
 def _moves(warp: Warp, image_at: tuple[float, float]) -> PageMoves:
     """How a page taken out by a warp moves as the warp's terms do, at places on the image."""
     own = np.where(np.arange(TERMS) < 8, 0.0, warp.values())
-    return PageMoves(lambda places: warp.changes_between(places + image_at), 1 / warp.prior_sigmas() ** 2, own)
+    return PageMoves(lambda places: warp.changes(places + image_at), 1 / warp.prior_sigmas() ** 2, own)
 
 
 def _evened(
@@ -372,4 +372,4 @@ def _evened(
 
 def _coded(light: Image) -> Picture:
     """sRGB pixels of linear light."""
-    return SRGB_OF_LINEAR[np.asarray(4095 * np.clip(light, 0, 1) + 0.5, np.uint16)]
+    return np.asarray(np.rint(255 * srgb_encode(np.clip(light, 0, 1))), np.uint8)
