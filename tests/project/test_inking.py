@@ -4,7 +4,7 @@ from itertools import pairwise
 
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 from msgspec.structs import replace
 from shapely import Polygon
@@ -159,6 +159,7 @@ def test_a_field_with_a_hole_is_one_outline_without_the_hole(little: Demo) -> No
     st.floats(0.5, 12),
     st.sampled_from(["brush", "line"]),
 )
+@example([(0.0, 1.0), (0.0, 3.62035743201865e-183), (1.0, 0.0), (0.0, 0.0)], 1.0, "brush")
 def test_a_stroke_covers_its_own_path(points: list[tuple[float, float]], width: float, tool: str) -> None:
     try:
         outlines = stroke_outlines(Touch(tool, tuple(points), width))  # type: ignore[arg-type] # two of the tools
