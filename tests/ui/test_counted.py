@@ -7,7 +7,7 @@ from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtWidgets import QAbstractButton, QAbstractSpinBox, QWidget
 
 import nomos.demo
-from nomos.project.blocks.methods import METHODS, method_of
+from nomos.project.blocks.methods import METHODS, Method, method_of
 from nomos.registration.systems import SYSTEMS
 from nomos.ui.desk import Desk
 from nomos.ui.frame.more import ALL
@@ -75,6 +75,13 @@ class Hand:
         station = self.desk.window.at(self.desk.controller.state.station)
         self.click(next(b for b in station.parts.findChildren(QAbstractButton) if b.text() == words))
 
+    def choose_method(self, method: Method) -> None:
+        """At Blocks, among the ways of printing."""
+        self.key(Qt.Key.Key_2)
+        self.part("Method")
+        ways = self.desk.window.at("blocks").method.ways
+        self.row(ways, ways.middle_of(list(METHODS).index(method)))
+
     def _after(self) -> None:
         self.done += 1
         settle(self.desk)
@@ -103,10 +110,7 @@ def test_a_photograph_becomes_blocks_with_kento_in_twelve(hand: Hand, tmp_path: 
 @pytest.mark.thorough
 def test_a_drawing_becomes_a_reduction_under_pins_in_fifteen(hand: Hand, tmp_path: Path) -> None:
     hand.open(DEMOS / "coldframe.svg")
-    hand.key(Qt.Key.Key_2)
-    hand.part("Method")
-    ways = hand.desk.window.at("blocks").method.ways
-    hand.row(ways, ways.middle_of(list(METHODS).index("reduction")))
+    hand.choose_method("reduction")
     hand.key(Qt.Key.Key_5)
     systems = hand.desk.window.at("register").systems
     hand.row(systems, systems.middle_of(list(SYSTEMS).index("pins")))
@@ -119,10 +123,7 @@ def test_a_drawing_becomes_a_reduction_under_pins_in_fifteen(hand: Hand, tmp_pat
 @pytest.mark.thorough
 def test_a_drawing_becomes_a_jigsaw_in_fifteen(hand: Hand, tmp_path: Path) -> None:
     hand.open(DEMOS / "pots.svg")
-    hand.key(Qt.Key.Key_2)
-    hand.part("Method")
-    ways = hand.desk.window.at("blocks").method.ways
-    hand.row(ways, ways.middle_of(list(METHODS).index("jigsaw")))
+    hand.choose_method("jigsaw")
     hand.packet(tmp_path)
     assert method_of(project_of(hand.desk)) == "jigsaw"
     assert hand.done <= 15

@@ -76,11 +76,7 @@ DOUBT: dict[Basis, Doubt] = {
         0.22, 0.0, 0.4, 0.3, _by_opacity((0.4, 1.5, 1.05, 6.0), (0.3, 0.8, 0.65, 3.2), (0.3, 0.5, 0.8, 2.6))
     ),
     "readings": Doubt(
-        0.0,
-        0.1,
-        0.3,
-        1.0,
-        _by_opacity((0.75, 3.7, 1.0, 3.8, 5.8), (0.5, 0.1, 0.75, 5.8, 5.2), (0.5, 0, 0.75, 7.2, 3.0)),
+        0.0, 0.1, 0.3, 1.0, _by_opacity((0.75, 3.7, 1, 3.8, 5.8), (0.5, 0.1, 0.75, 5.8, 5.2), (0.5, 0, 0.75, 7.2, 3))
     ),
 }
 # A film called transparent scatters a little all the same (from memory): S of about this.

@@ -37,9 +37,9 @@ def stroke_outlines(touch: Touch) -> tuple[Outline, ...]:
     """
     from shapely import LineString, MultiPolygon, Polygon
 
-    ends = touch.points if touch.tool != "line" else (touch.points[0], touch.points[-1])
+    drawn = touch.points if touch.tool != "line" else (touch.points[0], touch.points[-1])
     # No hand tells a nanometre, and GEOS divides by nothing between points still nearer than that.
-    points = [(round(x, 6), round(y, 6)) for x, y in ends]
+    points = [(round(x, 6), round(y, 6)) for x, y in drawn]
     if touch.tool == "lasso":
         area = Polygon(points).buffer(0) if len(points) >= 3 else Polygon()
     else:
